@@ -1,0 +1,195 @@
+import { cautionsFor, type Caution } from './cautions'
+import type { DoughFigures } from './dough/assess'
+import { judge, type Verdict } from './diet/verdict'
+import { assessFilling, type FillingFigures } from './filling/assess'
+import { EU_ALLERGENS, type Allergen, type Food } from './food/food'
+import { EU_FACTORS_KCAL_PER_G } from './food/energy'
+import { addNutrients, NUTRIENTS, scaleNutrients, zeroNutrients } from './food/nutrients'
+import type { Larder } from './larder'
+import { reckonBatch, type Batch, type Contribution } from './nutrition/contributions'
+import type { Figures } from './nutrition/figures'
+import { checkRecipe } from './recipe/check'
+import { RecipeProblem } from './recipe/problem'
+import { allLines, type PartKind, type Recipe } from './recipe/schema'
+import { workingOf, type Working } from './working'
+
+export interface PartFigures {
+  partId: string
+  kind: PartKind
+  name: string
+  grams: number
+  /** The pieces that hold it: all of them, or a filling's own share. */
+  pieces: number
+  perPiece: Figures
+}
+
+/** One piece of a batch with several fillings. */
+export interface FillingPiece {
+  partId: string
+  name: string
+  pieces: number
+  perPiece: Figures
+}
+
+export interface Evaluation {
+  title: string
+  pieces: number
+  servings: number
+  perPiece: Figures
+  perServing: Figures
+  /** Of the raw piece as shaped: what cooking drives off is not taken into account. */
+  per100g: Figures
+  parts: PartFigures[]
+  /** Empty with one filling; else the piece of each filling, of which `perPiece` is the average. */
+  fillings: FillingPiece[]
+  /** False when a line is not counted: then every figure is "at least". */
+  complete: boolean
+  missing: string[]
+  dough: DoughFigures
+  filling: FillingFigures
+  diets: Verdict[]
+  allergens: string[]
+  mayContain: string[]
+  cautions: Caution[]
+  working: Working
+}
+
+function sumOf(contributions: readonly Contribution[]): Figures {
+  const nutrients = zeroNutrients()
+  let grams = 0
+  for (const one of contributions) {
+    addNutrients(nutrients, one.nutrients)
+    grams += one.grams
+  }
+  return { grams, ...nutrients }
+}
+
+const scaled = (figures: Figures, factor: number): Figures => ({
+  grams: figures.grams * factor,
+  ...scaleNutrients(figures, factor),
+})
+
+/** How many pieces each part goes into: fillings share the pieces, everything else goes into all. */
+function piecesOfParts(recipe: Recipe): Map<string, number> {
+  const fillings = recipe.parts.filter((part) => part.kind === 'filling' && part.lines.length > 0)
+  const stated = fillings.reduce((sum, part) => sum + (part.pieces ?? 0), 0)
+  const open = fillings.filter((part) => part.pieces === null).length
+  // Stated numbers that leave nothing for the others are shared out in proportion instead.
+  const rest = Math.max(recipe.pieces - stated, 0)
+  const wanted = fillings.map(
+    (part) => part.pieces ?? (rest > 0 ? rest / open : recipe.pieces / fillings.length),
+  )
+  const total = wanted.reduce((sum, pieces) => sum + pieces, 0)
+  const shares = new Map(recipe.parts.map((part) => [part.id, recipe.pieces]))
+  if (fillings.length > 1) {
+    fillings.forEach((part, at) => shares.set(part.id, (wanted[at]! * recipe.pieces) / total))
+  }
+  return shares
+}
+
+function allergensOf(foods: readonly Food[]) {
+  const certain = new Set<Allergen>()
+  const possible = new Set<Allergen>()
+  for (const food of foods) {
+    for (const allergen of food.allergens) certain.add(allergen)
+    for (const allergen of food.possibleAllergens) possible.add(allergen)
+  }
+  const keys = Object.keys(EU_ALLERGENS) as Allergen[]
+  return {
+    allergens: keys.filter((key) => certain.has(key)).map((key) => EU_ALLERGENS[key]),
+    mayContain: keys.filter((key) => possible.has(key) && !certain.has(key)).map((key) => EU_ALLERGENS[key]),
+  }
+}
+
+function partFigures(recipe: Recipe, batch: Batch): PartFigures[] {
+  const shares = piecesOfParts(recipe)
+  return recipe.parts.map((part) => {
+    const total = sumOf(batch.contributions.filter((one) => one.partId === part.id))
+    const pieces = shares.get(part.id)!
+    return {
+      partId: part.id,
+      kind: part.kind,
+      name: part.name,
+      grams: total.grams,
+      pieces,
+      perPiece: scaled(total, 1 / pieces),
+    }
+  })
+}
+
+function fillingPieces(parts: readonly PartFigures[]): FillingPiece[] {
+  const fillings = parts.filter((part) => part.kind === 'filling' && part.grams > 0)
+  if (fillings.length < 2) return []
+  const common = parts.filter((part) => part.kind !== 'filling')
+  return fillings.map((filling) => {
+    const perPiece = { ...filling.perPiece }
+    for (const part of common) {
+      addNutrients(perPiece, part.perPiece)
+      perPiece.grams += part.perPiece.grams
+    }
+    return { partId: filling.partId, name: filling.name, pieces: filling.pieces, perPiece }
+  })
+}
+
+/**
+ * Evaluates a recipe: figures per piece, serving and 100 g, dough, filling, diets, allergens, cautions, and
+ * the working of every figure. The one entry point for browser, server and worker.
+ *
+ * @param recipe a document that has passed `recipeSchema`, ids given
+ * @throws RecipeProblem naming the field when a food is unknown or there is no dough
+ */
+export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
+  const problems = checkRecipe(recipe, larder.foods)
+  if (problems.length) throw new RecipeProblem(problems)
+
+  const batch = reckonBatch(recipe, larder.foods)
+  const totals = sumOf(batch.contributions)
+  const perPiece = scaled(totals, 1 / recipe.pieces)
+  const perServing = scaled(totals, 1 / recipe.servings)
+  const per100g = scaled(totals, totals.grams > 0 ? 100 / totals.grams : 0)
+  const parts = partFigures(recipe, batch)
+  const missing = batch.uncounted.map((one) => one.name)
+  const foods = foodsIn(recipe, larder)
+
+  const proteinKcal = totals.proteinG * EU_FACTORS_KCAL_PER_G.protein
+  const measures = {
+    wholeGrainPct: batch.dough.wholeGrainPct,
+    proteinEnergyPct: totals.energyKcal > 0 ? (100 * proteinKcal) / totals.energyKcal : null,
+    netCarbohydratePerServingG: perServing.netCarbohydrateG,
+  }
+  const diets = larder.diets.map((diet) => judge(recipe, larder.foods, diet, measures, missing))
+  return {
+    title: recipe.title,
+    pieces: recipe.pieces,
+    servings: recipe.servings,
+    perPiece,
+    perServing,
+    per100g,
+    parts,
+    fillings: fillingPieces(parts),
+    complete: missing.length === 0,
+    missing,
+    dough: batch.dough,
+    filling: assessFilling(batch.filling, recipe.pieces, batch.dough.grams),
+    diets,
+    ...allergensOf(foods),
+    cautions: cautionsFor({ recipe, foods, verdicts: diets, polyolsPct: per100g.polyolsG }),
+    working: workingOf(batch, totals, { perPiece, perServing, per100g }, recipe.pieces, recipe.servings),
+  }
+}
+
+function foodsIn(recipe: Recipe, larder: Larder): Food[] {
+  const found = new Set<Food>()
+  for (const { line } of allLines(recipe)) {
+    const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+    if (food) found.add(food)
+  }
+  return [...found]
+}
+
+/** The change of every figure from one recipe to another, as the later less the earlier. */
+export function difference(after: Figures, before: Figures): Figures {
+  const change = { grams: after.grams - before.grams, ...zeroNutrients() }
+  for (const key of NUTRIENTS) change[key] = after[key] - before[key]
+  return change
+}

@@ -1,0 +1,37 @@
+import type { Composition } from './food'
+
+/**
+ * Energy conversion factors, kcal per gram: Regulation (EU) No 1169/2011, Annex XIV.
+ */
+export const EU_FACTORS_KCAL_PER_G = {
+  carbohydrate: 4,
+  polyols: 2.4,
+  erythritol: 0,
+  protein: 4,
+  fat: 9,
+  alcohol: 7,
+  fibre: 2,
+} as const
+
+/**
+ * Energy of 100 g by the EU factors. One convention for every food, so that a swap is compared like with like.
+ *
+ * Carbohydrate in a `Composition` is total, by difference; the EU factor of 4 applies to what is left after
+ * fibre and polyols.
+ *
+ * @param per100g amounts in grams
+ * @param isErythritol erythritol has a factor of its own, 0
+ * @returns kcal in 100 g, never negative
+ */
+export function euEnergyKcal(per100g: Composition, isErythritol = false): number {
+  const f = EU_FACTORS_KCAL_PER_G
+  const available = Math.max(0, per100g.carbohydrateG - per100g.fibreG - per100g.polyolsG)
+  return (
+    available * f.carbohydrate +
+    per100g.fibreG * f.fibre +
+    per100g.polyolsG * (isErythritol ? f.erythritol : f.polyols) +
+    per100g.proteinG * f.protein +
+    per100g.fatG * f.fat +
+    per100g.alcoholG * f.alcohol
+  )
+}

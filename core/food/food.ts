@@ -1,0 +1,165 @@
+import { euEnergyKcal } from './energy'
+
+/** Where a food comes from, as far as a diet asks. */
+export const ORIGINS = ['meat', 'fish', 'egg', 'dairy', 'honey', 'other'] as const
+export type Origin = (typeof ORIGINS)[number]
+
+/** Annex II of Regulation (EU) No 1169/2011, in its order, with the short keys of the food table. */
+export const EU_ALLERGENS = {
+  gluten: 'Cereals containing gluten',
+  crustaceans: 'Crustaceans',
+  egg: 'Eggs',
+  fish: 'Fish',
+  peanut: 'Peanuts',
+  soy: 'Soybeans',
+  milk: 'Milk',
+  nuts: 'Nuts',
+  celery: 'Celery',
+  mustard: 'Mustard',
+  sesame: 'Sesame seeds',
+  sulphites: 'Sulphur dioxide and sulphites',
+  lupin: 'Lupin',
+  molluscs: 'Molluscs',
+} as const
+export type Allergen = keyof typeof EU_ALLERGENS
+
+/** Amounts in 100 g of the edible part. Carbohydrate is total, by difference: it includes fibre and polyols. */
+export interface Composition {
+  waterG: number
+  proteinG: number
+  fatG: number
+  saturatedFatG: number
+  carbohydrateG: number
+  fibreG: number
+  sugarsG: number
+  polyolsG: number
+  alcoholG: number
+  sodiumMg: number
+}
+
+export interface Food {
+  id: string
+  name: string
+  synonyms: string[]
+  /** Names under which another food is looked up here for want of a row of its own. */
+  standInFor: string[]
+  group: string
+  origins: Origin[]
+  /** Animal origins that only the packet can rule out (egg in a wrapper, whey in a margarine). */
+  possibleOrigins: Origin[]
+  allergens: Allergen[]
+  possibleAllergens: Allergen[]
+  per100g: Composition
+  /** By the factors of Regulation (EU) No 1169/2011, Annex XIV, from `per100g`. */
+  energyKcal: number
+  /** The energy that the row's source states; used to check the row, not to compute with. */
+  statedEnergyKcal: number
+  gramsPerMl: number
+  /** Grams of one: cup, tbsp, clove, medium. Besides them the ratios edible, drained, squeezed, soaked, packed. */
+  unitGrams: Readonly<Record<string, number>>
+  /** Grams of water that bring 1 g of it to a medium dough; null for what is no flour. */
+  waterDemand: number | null
+  grain: 'whole' | 'refined' | null
+  /** The part of its water that is free to wet flour, 0 to 1. */
+  freeWater: number
+  /** How its fat softens a dough; null for foods whose fat is not counted as a shortening. */
+  softeningFat: 'oil' | 'solid' | null
+  source: string
+}
+
+export type Foods = ReadonlyMap<string, Food>
+export type FoodRow = Readonly<Record<string, string>>
+
+const list = (text: string | undefined) => (text ?? '').split('|').filter(Boolean)
+
+function certainAndPossible<T extends string>(
+  text: string | undefined,
+  allowed: readonly string[],
+  where: string,
+) {
+  const certain: T[] = []
+  const possible: T[] = []
+  for (const item of list(text)) {
+    const key = item.replace(/^\?/, '')
+    if (!allowed.includes(key)) throw new Error(`${where}: "${key}" is not one of ${allowed.join(', ')}`)
+    ;(item.startsWith('?') ? possible : certain).push(key as T)
+  }
+  return { certain, possible }
+}
+
+function number(row: FoodRow, column: string): number {
+  const text = row[column] ?? ''
+  const value = Number(text)
+  if (text === '' || !Number.isFinite(value) || value < 0) {
+    throw new Error(`Food ${row.id}: column ${column} holds "${text}"; a number of 0 or more was expected`)
+  }
+  return value
+}
+
+/**
+ * The fraction of a food's water that counts as free when its row does not say: all of a liquid's, none of a
+ * solid's. A piece of onion in a dough keeps its water. Common practice, no source.
+ */
+const LIQUID_GROUPS = new Set(['liquid', 'milk', 'plant-milk', 'stock', 'alcohol'])
+
+function foodFromRow(row: FoodRow): Food {
+  const where = `Food ${row.id}`
+  const origins = certainAndPossible<Origin>(row.origin, ORIGINS, where)
+  const allergens = certainAndPossible<Allergen>(row.allergens, Object.keys(EU_ALLERGENS), where)
+  const per100g: Composition = {
+    waterG: number(row, 'water_g'),
+    proteinG: number(row, 'protein_g'),
+    fatG: number(row, 'fat_g'),
+    saturatedFatG: number(row, 'saturated_fat_g'),
+    carbohydrateG: number(row, 'carbohydrate_g'),
+    fibreG: number(row, 'fibre_g'),
+    sugarsG: number(row, 'sugars_g'),
+    polyolsG: number(row, 'polyols_g'),
+    alcoholG: number(row, 'alcohol_g'),
+    sodiumMg: number(row, 'sodium_mg'),
+  }
+  const unitGrams: Record<string, number> = {}
+  for (const pair of list(row.unit_weights)) {
+    const [unit, grams] = pair.split('=')
+    if (!unit || !(Number(grams) > 0)) throw new Error(`${where}: unit weight "${pair}" is not unit=grams`)
+    unitGrams[unit] = Number(grams)
+  }
+  const names = list(row.synonyms)
+  return {
+    id: row.id!,
+    name: row.name!,
+    synonyms: names.filter((name) => !name.startsWith('~')),
+    standInFor: names.filter((name) => name.startsWith('~')).map((name) => name.slice(1)),
+    group: row.group!,
+    origins: origins.certain,
+    possibleOrigins: origins.possible,
+    allergens: allergens.certain,
+    possibleAllergens: allergens.possible,
+    per100g,
+    energyKcal: euEnergyKcal(per100g, row.id === 'erythritol'),
+    statedEnergyKcal: number(row, 'energy_kcal'),
+    gramsPerMl: number(row, 'g_per_ml'),
+    unitGrams,
+    waterDemand: row.water_demand ? number(row, 'water_demand') : null,
+    grain: row.grain === 'whole' || row.grain === 'refined' ? row.grain : null,
+    freeWater: row.free_water ? number(row, 'free_water') : LIQUID_GROUPS.has(row.group!) ? 1 : 0,
+    softeningFat: row.softening_fat === 'oil' || row.softening_fat === 'solid' ? row.softening_fat : null,
+    source: row.source!,
+  }
+}
+
+/**
+ * Turns the rows of `data/foods.csv` into foods by id.
+ *
+ * @param rows one record a row, column name to text
+ * @throws Error naming the row and the column when a value is missing, negative, unknown or twice there
+ */
+export function foodsFromRows(rows: readonly FoodRow[]): Foods {
+  const foods = new Map<string, Food>()
+  for (const row of rows) {
+    if (!row.id || !row.name || !row.source) throw new Error(`Food row without id, name or source: ${row.id}`)
+    if (foods.has(row.id)) throw new Error(`Food ${row.id} stands in the table twice`)
+    foods.set(row.id, foodFromRow(row))
+  }
+  return foods
+}

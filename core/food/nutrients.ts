@@ -1,0 +1,76 @@
+import type { Food } from './food'
+
+/** Every figure the product reports, in the order in which it is shown. */
+export const NUTRIENTS = [
+  'energyKcal',
+  'proteinG',
+  'fatG',
+  'saturatedFatG',
+  'carbohydrateG',
+  'fibreG',
+  'sugarsG',
+  'polyolsG',
+  'netCarbohydrateG',
+  'sodiumMg',
+  'saltG',
+] as const
+export type Nutrient = (typeof NUTRIENTS)[number]
+export type Nutrients = Record<Nutrient, number>
+
+/** Grams of salt in a gram of sodium: Regulation (EU) No 1169/2011, Annex I, point 11. */
+export const SALT_PER_SODIUM = 2.5
+
+const vectors = new WeakMap<Food, Nutrients>()
+
+/**
+ * The nutrients of 100 g of a food. Net carbohydrate is total less fibre less polyols (common practice, no
+ * standard); salt is sodium × 2.5.
+ */
+export function nutrientsPer100g(food: Food): Nutrients {
+  const known = vectors.get(food)
+  if (known) return known
+  const c = food.per100g
+  const made: Nutrients = {
+    energyKcal: food.energyKcal,
+    proteinG: c.proteinG,
+    fatG: c.fatG,
+    saturatedFatG: c.saturatedFatG,
+    carbohydrateG: c.carbohydrateG,
+    fibreG: c.fibreG,
+    sugarsG: c.sugarsG,
+    polyolsG: c.polyolsG,
+    netCarbohydrateG: Math.max(0, c.carbohydrateG - c.fibreG - c.polyolsG),
+    sodiumMg: c.sodiumMg,
+    saltG: (c.sodiumMg * SALT_PER_SODIUM) / 1000,
+  }
+  vectors.set(food, made)
+  return made
+}
+
+export function zeroNutrients(): Nutrients {
+  return {
+    energyKcal: 0,
+    proteinG: 0,
+    fatG: 0,
+    saturatedFatG: 0,
+    carbohydrateG: 0,
+    fibreG: 0,
+    sugarsG: 0,
+    polyolsG: 0,
+    netCarbohydrateG: 0,
+    sodiumMg: 0,
+    saltG: 0,
+  }
+}
+
+/** The nutrients of an amount, each multiplied by `factor`. */
+export function scaleNutrients(nutrients: Nutrients, factor: number): Nutrients {
+  const scaled = zeroNutrients()
+  for (const key of NUTRIENTS) scaled[key] = nutrients[key] * factor
+  return scaled
+}
+
+/** Adds `amount × factor` to `sum` in place. */
+export function addNutrients(sum: Nutrients, amount: Nutrients, factor = 1): void {
+  for (const key of NUTRIENTS) sum[key] += amount[key] * factor
+}

@@ -1,0 +1,352 @@
+import type { Heap, Measure, ReadLine, Term } from '../quantity/readLine'
+import { isMass } from '../quantity/readLine'
+import { FALLBACK_UNIT_GRAMS, unitById } from '../quantity/units'
+import type { Food } from './food'
+
+/** How far a reading can be trusted: a note says what was assumed, a check asks the cook to look. */
+export type NoteLevel = 'note' | 'check'
+export interface Note {
+  code: string
+  level: NoteLevel
+  text: string
+}
+
+export interface Weighed {
+  /** Best estimate; null when the line states no amount that can be weighed. */
+  grams: number | null
+  gramsLow: number | null
+  gramsHigh: number | null
+  /** Water taken up (soaking) or lost (squeezing) before it goes in; the nutrients stay. */
+  waterChangeGrams: number
+  notes: Note[]
+}
+
+/**
+ * What heaping does to a spoon or cup. Common practice, no source.
+ */
+const HEAP_FACTOR: Readonly<Record<Heap, number>> = {
+  heaped: 1.5,
+  rounded: 1.25,
+  generous: 1.15,
+  level: 1,
+  scant: 0.9,
+}
+
+/**
+ * Spread of a cup of flour: 120 g when spooned in, 145 g when scooped. Common practice, no source.
+ */
+const FLOUR_CUP_SPREAD = { low: 0.96, high: 1.16 }
+
+/** Dual amounts that differ by more than this are reported. */
+const DUAL_TOLERANCE = 0.15
+
+/**
+ * Weights assumed when a line states none, in grams: "to taste" is never nothing. Common practice, no source.
+ */
+const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
+  salt: 4,
+  'black-pepper': 1,
+  'sunflower-oil': 15,
+  water: 30,
+  egg: 50,
+}
+const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
+  spice: 1,
+  salt: 4,
+  seasoning: 2,
+  herb: 5,
+  oil: 15,
+  'solid-fat': 15,
+  milk: 15,
+  'plant-milk': 15,
+  egg: 25,
+  sweetener: 5,
+  flour: 10,
+  seed: 5,
+}
+/** Oil in a frying pot when the line says only "for deep frying". Common practice, no source. */
+export const FRYING_POT_GRAMS = 1000
+
+const METRIC_VOLUMES = new Set(['ml', 'cl', 'dl', 'l'])
+const round = (grams: number) => (grams >= 100 ? Math.round(grams) : Math.round(grams * 10) / 10)
+const note = (code: string, text: string): Note => ({ code, level: 'note', text })
+const check = (code: string, text: string): Note => ({ code, level: 'check', text })
+
+interface TermGrams {
+  low: number
+  high: number
+  notes: Note[]
+}
+
+function unitGramsOf(term: Term, food: Food, standInUnit: string | null): TermGrams | null {
+  const id = term.unitId ?? 'piece'
+  const sized = term.size && food.unitGrams[term.size]
+  const own = food.unitGrams[id]
+  const bare =
+    id === 'piece' ? (food.unitGrams.piece ?? food.unitGrams.medium ?? food.unitGrams.clove) : undefined
+  const sizeFactor = term.size === 'small' ? 0.7 : term.size === 'large' ? 1.35 : 1
+  const each =
+    (id === 'piece' || id === 'head' || id === 'stalk' ? sized : undefined) ??
+    own ??
+    bare ??
+    FALLBACK_UNIT_GRAMS[id]
+  if (each === undefined) {
+    // A stick of celery is a stalk; a stick of butter has its own weight.
+    const synonym = {
+      stick: 'stalk',
+      knob: 'tbsp',
+      thumb: 'inch',
+      jar: 'can',
+      block: 'packet',
+      sachet: 'packet',
+    }[id]
+    return synonym && !standInUnit ? unitGramsOf({ ...term, unitId: synonym }, food, id) : null
+  }
+  const factor = sized || !own || id === 'piece' ? 1 : sizeFactor
+  const size = term.size ? `${term.size} ` : ''
+  const grams = round(each * factor)
+  const text = term.unitId
+    ? `One ${size}${standInUnit ?? term.unitId} of ${food.name} is taken as ${grams} g`
+    : `${food.name}: ${grams} g for ${size ? `a ${size}one` : 'each'}`
+  return {
+    low: term.low * each * factor,
+    high: term.high * each * factor,
+    notes: [note('unit-weight', text)],
+  }
+}
+
+function volumeGrams(term: Term, food: Food): TermGrams {
+  const unit = unitById(term.unitId!)
+  const ml = unit.factor
+  // The table's own spoon or cup weight, else the nearest of them in proportion, else the density.
+  const cup = food.unitGrams.cup
+  const tableUnit = unit.id === 'metric-cup' ? undefined : food.unitGrams[unit.id]
+  const small = ml <= 15 ? (food.unitGrams.tbsp ?? food.unitGrams.tsp) : undefined
+  const smallMl = food.unitGrams.tbsp ? 15 : 5
+  const each =
+    tableUnit ??
+    (small !== undefined
+      ? (small * ml) / smallMl
+      : cup !== undefined && food.per100g.waterG < 85
+        ? (cup * ml) / 240
+        : food.gramsPerMl * ml)
+  const heap = term.heap ? HEAP_FACTOR[term.heap] : 1
+  const notes: Note[] = []
+  let low = term.low * each * heap
+  let high = term.high * each * heap
+  const isFlour = food.waterDemand !== null && /^(flour|starch|gluten|protein-powder)$/.test(food.group)
+  if (isFlour && ml >= 100) {
+    notes.push(
+      check(
+        'flour-volume',
+        `A cup of ${food.name} is ${round(each * FLOUR_CUP_SPREAD.low)} g spooned in and ${round(each * FLOUR_CUP_SPREAD.high)} g scooped; ${round(each)} g is used. Weigh it if you can`,
+      ),
+    )
+    low *= FLOUR_CUP_SPREAD.low
+    high *= FLOUR_CUP_SPREAD.high
+  } else if (!METRIC_VOLUMES.has(unit.id) || Math.abs(food.gramsPerMl - 1) > 0.05) {
+    notes.push(note('volume', `One ${unit.names[0]} of ${food.name} is taken as ${round(each)} g`))
+  }
+  if (term.heap && heap !== 1) notes.push(note('heap', `${term.heap} counts ${heap} × a level measure`))
+  return { low, high, notes }
+}
+
+function termGrams(term: Term, food: Food): TermGrams | null {
+  const unit = term.unitId ? unitById(term.unitId) : null
+  if (unit?.kind === 'mass') return { low: term.low * unit.factor, high: term.high * unit.factor, notes: [] }
+  if (unit?.kind === 'volume') return volumeGrams(term, food)
+  return unitGramsOf(term, food, null)
+}
+
+interface MeasureGrams extends TermGrams {
+  grams: number
+}
+
+function measureGrams(measure: Measure, food: Food): MeasureGrams | null {
+  let low = 0
+  let high = 0
+  let grams = 0
+  const notes: Note[] = []
+  for (const term of measure) {
+    const made = termGrams(term, food)
+    if (!made) return null
+    low += made.low
+    high += made.high
+    const spreadOnly = term.low === term.high && made.low !== made.high
+    grams += spreadOnly ? made.low / FLOUR_CUP_SPREAD.low : (made.low + made.high) / 2
+    if (!spreadOnly && term.low !== term.high) {
+      const middle = (made.low + made.high) / 2
+      notes.push(
+        note(
+          'range',
+          `Between ${round(made.low)} and ${round(made.high)} g: the middle, ${round(middle)} g, is used`,
+        ),
+      )
+    }
+    notes.push(...made.notes)
+  }
+  return { low, high, grams, notes }
+}
+
+const describe = (measure: Measure) =>
+  measure
+    .map((term) => {
+      const amount = term.low === term.high ? `${round(term.low)}` : `${round(term.low)}–${round(term.high)}`
+      return `${amount}${term.unitId ? ` ${term.unitId}` : ''}`
+    })
+    .join(' ')
+
+function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boolean): void {
+  const words = [...read.prep, read.name].join(' ').toLowerCase()
+  const scale = (ratio: number) => {
+    weighed.grams = weighed.grams! * ratio
+    weighed.gramsLow = weighed.gramsLow! * ratio
+    weighed.gramsHigh = weighed.gramsHigh! * ratio
+  }
+  const u = food.unitGrams
+  const fromContainer = read.prep.includes('from a container')
+  if (u.drained && fromContainer && !/\bundrained|with (?:its|their) (?:juice|liquid)/.test(words)) {
+    if (/drained|rinsed/.test(words)) {
+      scale(u.drained)
+      weighed.notes.push(
+        note(
+          'drained',
+          `Drained: ${Math.round(u.drained * 100)} % of the stated weight, ${round(weighed.grams!)} g`,
+        ),
+      )
+    } else if (food.group === 'pulse' || food.group === 'fish') {
+      scale(u.drained)
+      weighed.notes.push(
+        check(
+          'drained',
+          `Taken as drained: ${Math.round(u.drained * 100)} % of the stated weight, ${round(weighed.grams!)} g`,
+        ),
+      )
+    }
+  }
+  if (
+    /\b(?:unpeeled|with skin|skin on|in (?:the |their )?shells?|shell[- ]on|bone[- ]in|before peeling|untrimmed)\b/.test(
+      words,
+    ) &&
+    u.edible
+  ) {
+    scale(u.edible)
+    weighed.notes.push(
+      note('edible', `${Math.round(u.edible * 100)} % of it is eaten: ${round(weighed.grams!)} g`),
+    )
+  } else if (
+    byWeight &&
+    u.edible &&
+    read.prep.some((word) => /^(?:peeled|trimmed|shelled|stoned|cored)/i.test(word))
+  ) {
+    weighed.gramsLow = weighed.gramsLow! * u.edible
+    weighed.notes.push(
+      check(
+        'peeled',
+        `Taken as weighed after peeling. Weighed before, it would be about ${round(weighed.grams! * u.edible)} g`,
+      ),
+    )
+  }
+  if (/\bpacked\b/.test(words) && !byWeight && u.packed) {
+    scale(u.packed)
+    weighed.notes.push(note('packed', `Packed: ${u.packed} × a loose measure, ${round(weighed.grams!)} g`))
+  }
+  if (/\b(?:squeezed|pressed|wrung|squeeze|press)\b/.test(words) && u.squeezed && weighed.grams) {
+    weighed.waterChangeGrams = -weighed.grams * (1 - u.squeezed)
+    weighed.notes.push(
+      note('squeezed', `Squeezing is taken to press out ${round(-weighed.waterChangeGrams)} g of water`),
+    )
+  }
+  if (/\b(?:soaked|rehydrated|soak|hydrated)\b/.test(words) && u.soaked && weighed.grams) {
+    weighed.waterChangeGrams = weighed.grams * (u.soaked - 1)
+    weighed.notes.push(
+      check(
+        'soaked',
+        `Read as the dry weight; soaking adds about ${round(weighed.waterChangeGrams)} g of water`,
+      ),
+    )
+  }
+}
+
+/**
+ * Turns a line that has been read into grams of a food.
+ *
+ * A stated weight wins over a volume or a count; when two statements differ by more than 15 % that is said.
+ * "To taste" and "as required" get a marked assumption. Preparation changes the weight where it matters.
+ *
+ * @param read the line taken apart
+ * @param food the food it means
+ * @returns grams as it goes into the bowl, with the low and high end and a note for every assumption
+ */
+export function weighLine(read: ReadLine, food: Food): Weighed {
+  const made = read.measures
+    .map((measure) => ({ measure, grams: measureGrams(measure, food) }))
+    .filter((entry): entry is { measure: Measure; grams: MeasureGrams } => entry.grams !== null)
+
+  if (!made.length) return unstated(read, food)
+
+  const chosen = made.find((entry) => isMass(entry.measure)) ?? made[0]!
+  const notes = [...chosen.grams.notes]
+  for (const other of made) {
+    if (other === chosen) continue
+    const difference = Math.abs(other.grams.grams - chosen.grams.grams) / Math.max(chosen.grams.grams, 0.01)
+    // A can and its weight are one statement, not two.
+    const isCount = other.measure.every((term) => !term.unitId || unitById(term.unitId).kind === 'count')
+    if (difference <= DUAL_TOLERANCE || isCount) continue
+    notes.push(
+      check(
+        'dual-disagrees',
+        `${describe(other.measure)} would be ${round(other.grams.grams)} g, ${Math.round(difference * 100)} % away from the ${describe(chosen.measure)} stated; ${round(chosen.grams.grams)} g is used`,
+      ),
+    )
+  }
+  if (read.approximate) notes.push(note('approximate', 'The line says "about"'))
+  const weighed: Weighed = {
+    grams: chosen.grams.grams,
+    gramsLow: chosen.grams.low,
+    gramsHigh: chosen.grams.high,
+    waterChangeGrams: 0,
+    notes,
+  }
+  applyPrep(read, food, weighed, isMass(chosen.measure))
+  return weighed
+}
+
+function unstated(read: ReadLine, food: Food): Weighed {
+  if (read.measures.length) {
+    const words = read.measures.map(describe).join(' / ')
+    return {
+      grams: null,
+      gramsLow: null,
+      gramsHigh: null,
+      waterChangeGrams: 0,
+      notes: [
+        check('no-unit-weight', `How heavy "${words}" of ${food.name} is, is not known here. Type the grams`),
+      ],
+    }
+  }
+  const frying = read.purpose === 'pan' && food.softeningFat !== null && /deep/i.test(read.raw)
+  const grams = frying ? FRYING_POT_GRAMS : (UNSTATED_GRAMS[food.id] ?? UNSTATED_BY_GROUP[food.group] ?? null)
+  if (grams === null) {
+    return {
+      grams: null,
+      gramsLow: null,
+      gramsHigh: null,
+      waterChangeGrams: 0,
+      notes: [check('no-amount', `No amount is given for ${food.name}. Type the grams`)],
+    }
+  }
+  const why = read.unmeasured ?? 'no amount is given'
+  return {
+    grams,
+    gramsLow: grams / 2,
+    gramsHigh: grams * 2,
+    waterChangeGrams: 0,
+    notes: [
+      check(
+        read.unmeasured ? read.unmeasured.replace(' ', '-') : 'no-amount',
+        `${why[0]!.toUpperCase()}${why.slice(1)}: ${grams} g of ${food.name} is assumed`,
+      ),
+    ],
+  }
+}

@@ -1,0 +1,351 @@
+import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { UNIT_PATTERN, unitByName } from './units'
+
+export type Size = 'small' | 'medium' | 'large'
+export type Heap = 'heaped' | 'level' | 'scant' | 'rounded' | 'generous'
+/** What a line says its ingredient is for, when that decides the part it belongs to. */
+export type Purpose = 'finish' | 'pan' | 'shell' | 'dip'
+export type Unmeasured = 'to taste' | 'as required'
+
+/** One amount with its unit; `unitId` is null for a bare count ("2 onions"). */
+export interface Term {
+  low: number
+  high: number
+  unitId: string | null
+  heap: Heap | null
+  size: Size | null
+}
+
+/** One way in which the line states its amount; several terms add up ("1 kg 100 g", "1 cup + 2 tbsp"). */
+export type Measure = readonly Term[]
+
+/** An ingredient line taken apart, before anything is known about the food. */
+export interface ReadLine {
+  raw: string
+  /** The same amount stated in different ways ("6 tbsp (70 g)"): alternatives, in the order written. */
+  measures: Measure[]
+  name: string
+  /** Preparation words: "finely chopped", "drained". */
+  prep: string[]
+  purpose: Purpose | null
+  optional: boolean
+  approximate: boolean
+  unmeasured: Unmeasured | null
+  /** A second ingredient the line allows ("butter or margarine"). */
+  alternative: string | null
+}
+
+const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
+const APPROXIMATE = /^(?:about|approx(?:imately|\.)?|around|roughly|circa|ca\.?|c\.|~|≈|nearly|up to)\s*/i
+const HEAP = /^(heaped|heaping|level|scant|rounded|generous|good|big|lightly packed|firmly packed)\s+/i
+const SIZE = /^(extra[- ]large|small|medium(?:[- ]sized)?|large|big|fat|thick|thumb[- ]sized)\s+/i
+const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![\\p{L}\\d])\\.?`, 'iu')
+const CASE_UNIT = /^([tT])(?![\p{L}\d])/u
+
+/** "juice of half a lemon" is an amount of lemon juice. */
+const CITRUS = new RegExp(
+  String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))? of (${NUMBER_PATTERN})\s+(lemon|lime|orange)s?`,
+  'iu',
+)
+const TO_TASTE = /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like)\b/i
+const AS_REQUIRED =
+  /\b(?:as (?:required|needed|necessary)|if (?:required|needed)|enough(?: .*)? to .*|a little|some)\b/i
+
+const PURPOSES: readonly [RegExp, Purpose][] = [
+  [
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cook(?:ing)? (?:the )?(?:bread|breads|pockets|pieces|dumplings)|roasting|toasting on the griddle)|for (?:the )?(?:griddle|steamer|tray|tin|boiling(?: water)?))\b/i,
+    'pan',
+  ],
+  [
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|the (?:tops?|edges?)))?|for (?:the )?tops?)\b/i,
+    'finish',
+  ],
+  [
+    /\b(?:for (?:the )?(?:dusting|rolling(?: out)?|kneading|work surface|bench)|to (?:dust|roll out))\b/i,
+    'shell',
+  ],
+  [/\b(?:for (?:dipping|serving)|to (?:serve|dip))\b/i, 'dip'],
+]
+
+const PREP_WORDS =
+  '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|divided|at room temperature)'
+const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
+
+const HEAPS: Readonly<Record<string, Heap>> = {
+  heaped: 'heaped',
+  heaping: 'heaped',
+  level: 'level',
+  scant: 'scant',
+  rounded: 'rounded',
+  generous: 'generous',
+  good: 'generous',
+  big: 'generous',
+  'lightly packed': 'level',
+  'firmly packed': 'heaped',
+}
+
+const sizeOf = (word: string): Size =>
+  /small/i.test(word) ? 'small' : /medium/i.test(word) ? 'medium' : 'large'
+
+interface TermRead {
+  term: Term
+  rest: string
+}
+
+function readTerm(text: string): TermRead | null {
+  let rest = text.replace(APPROXIMATE, '')
+  const number = readNumber(rest)
+  if (!number) return null
+  const article = /^an?$/i.test(rest.slice(0, number.length))
+  rest = rest.slice(number.length).trimStart()
+  let heap: Heap | null = null
+  let size: Size | null = null
+
+  const heapMatch = HEAP.exec(rest)
+  if (heapMatch && UNIT.test(rest.slice(heapMatch[0].length))) {
+    heap = HEAPS[heapMatch[1]!.toLowerCase()] ?? null
+    rest = rest.slice(heapMatch[0].length)
+  }
+  const sizeMatch = SIZE.exec(rest)
+  if (sizeMatch) {
+    size = sizeOf(sizeMatch[1]!)
+    rest = rest.slice(sizeMatch[0].length)
+  }
+  const unitMatch = CASE_UNIT.exec(rest) ?? UNIT.exec(rest)
+  // A bare "c" or "in" after "a" is not a unit but the start of a word; the boundary check settles the rest.
+  const unit = unitMatch ? unitByName(unitMatch[1]!) : null
+  if (unit && unitMatch) rest = rest.slice(unitMatch[0].length)
+  else if (article && !size) return { term: { ...number, unitId: null, heap, size }, rest }
+  const { low, high } = number
+  return { term: { low, high, unitId: unit?.id ?? null, heap, size }, rest: rest.trimStart() }
+}
+
+interface MeasureRead {
+  measure: Term[]
+  rest: string
+}
+
+/** Terms that add up: "1 kg 100 g", "1 cup plus 2 tbsp", "1 cup + 2 tbsp". */
+function readMeasure(text: string): MeasureRead | null {
+  const first = readTerm(text)
+  if (!first) return null
+  const measure = [first.term]
+  let rest = first.rest
+  while (measure.at(-1)!.unitId) {
+    const join = /^(?:\+|plus|and|&)?\s*/i.exec(rest)!
+    const next = readTerm(rest.slice(join[0].length))
+    if (!next || !next.term.unitId || /^an?\s/i.test(rest.slice(join[0].length))) break
+    measure.push(next.term)
+    rest = next.rest
+  }
+  return { measure, rest }
+}
+
+/** "2 x 400 g cans", "2 400-g cans", "2 (400 g) cans", "a 400 g can": so many containers of a stated weight. */
+const CONTAINERS = new RegExp(
+  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b(?:\s*\([^)]*\))?`,
+  'iu',
+)
+
+function readContainers(text: string): MeasureRead | null {
+  const match = CONTAINERS.exec(text)
+  if (!match) return null
+  const count = match[1] ? readNumber(match[1]) : { low: 1, high: 1 }
+  const size = readNumber(match[2]!)
+  const unit = unitByName(match[3]!)
+  if (!count || !size || !unit) return null
+  return {
+    measure: [
+      { low: count.low * size.low, high: count.high * size.high, unitId: unit.id, heap: null, size: null },
+    ],
+    rest: text.slice(match[0].length).trimStart(),
+  }
+}
+
+const isMass = (measure: Measure) => measure.every((term) => /^(mg|g|kg|oz|lb)$/.test(term.unitId ?? ''))
+
+function readMeasures(text: string): { measures: Measure[]; rest: string; container: boolean } {
+  const containers = readContainers(text)
+  if (containers) return { measures: [containers.measure], rest: containers.rest, container: true }
+  const first = readMeasure(text)
+  if (!first) return { measures: [], rest: text, container: false }
+  const measures: Measure[] = [first.measure]
+  let rest = first.rest
+  for (;;) {
+    const slash = /^(?:\/|or|=|,)\s*(?=[\d¼½¾⅓⅔⅛.~])/i.exec(rest)
+    const bracket = /^[([]\s*([^)\]]*)[)\]]\s*/.exec(rest)
+    if (slash) {
+      const next = readMeasure(rest.slice(slash[0].length))
+      if (!next?.measure[0]?.unitId) break
+      measures.push(next.measure)
+      rest = next.rest
+      continue
+    }
+    if (bracket) {
+      const found = measuresIn(bracket[1]!)
+      if (!found) break
+      // "1 can (400 g)", "2 cans (400 g each)": the weight is of one container, so it is multiplied.
+      const outer = measures[0]![0]!
+      const each = /\beach\b/i.test(bracket[1]!) || (isContainer(outer) && outer.low !== 1)
+      measures.push(...found.map((measure) => (each ? times(measure, outer) : measure)))
+      rest = rest.slice(bracket[0].length)
+      continue
+    }
+    break
+  }
+  return { measures, rest, container: isContainer(measures[0]![0]!) }
+}
+
+const isContainer = (term: Term) => /^(can|jar|packet|block|ball|bottle)$/.test(term.unitId ?? '')
+const times = (measure: Measure, by: Term): Measure =>
+  measure.map((term) => ({ ...term, low: term.low * by.low, high: term.high * by.high }))
+
+/** The measures inside brackets, or null when the brackets hold anything that is not an amount. */
+function measuresIn(text: string): Measure[] | null {
+  const found: Measure[] = []
+  for (const piece of text.replace(/\beach\b/gi, '').split(/\/|;|,(?=\s)|\bor\b/)) {
+    const read = readMeasure(piece.trim())
+    if (!read || !read.measure[0]!.unitId || !/^(?:total|in all|net|weight)?\.?\s*$/i.test(read.rest))
+      return null
+    found.push(read.measure)
+  }
+  return found.length ? found : null
+}
+
+/** An amount at the end of the line: "Flour 500 g", "Salt: 1 tsp", "oil for frying, 1 litre". */
+const TRAILING = new RegExp(
+  String.raw`^(.*?\p{L}[^\d]*?)[\s:,–—-]+((?:(?:about|approx\.?|around|~)\s*)?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:heaped |level |scant |rounded )?(?:${UNIT_PATTERN})(?![\p{L}\d]).*)$`,
+  'iu',
+)
+const TRAILING_COUNT = new RegExp(String.raw`^(\p{L}[^\d]*?)\s*[:,–—-]\s*(${NUMBER_PATTERN})\s*$`, 'iu')
+
+/**
+ * Takes an ingredient line apart: amounts, name, preparation, purpose. Knows language, not foods.
+ *
+ * Reads whole numbers, decimals with point or comma, fractions, mixed and vulgar fractions, ranges, number
+ * words, compound and dual amounts, containers of a stated weight, sizes, heaped and level measures, and
+ * amounts that stand after the name.
+ *
+ * @param raw the line as written, with or without a bullet
+ * @returns the parts; `measures` is empty when the line states no amount
+ * @example readLine('1 1/2 cups plain flour, sifted').name // 'plain flour'
+ */
+export function readLine(raw: string): ReadLine {
+  let text = raw
+    .replace(BULLET, '')
+    .replace(/\*\*|__|`/g, '')
+    .replace(/[\u00a0\u2009\u202f]/g, ' ')
+    .replace(/[’‘]/g, "'")
+    .replace(/[“”″]/g, '"')
+    .replace(/\s+/g, ' ')
+    .trim()
+
+  const approximate = APPROXIMATE.test(text)
+  text = text.replace(APPROXIMATE, '')
+  const optional = /\boptional(?:ly)?\b/i.test(text)
+  text = text.replace(/\(\s*optional\s*\)|,?\s*\boptional(?:ly)?\b/i, '').trim()
+
+  text = text.replace(
+    CITRUS,
+    (_, what: string, count: string, fruit: string) => `${count} ${fruit} ${what.toLowerCase()}`,
+  )
+
+  let unmeasured: Unmeasured | null = TO_TASTE.test(text) ? 'to taste' : null
+  text = text.replace(/\(\s*(?:or )?(?:to taste|as (?:required|needed))\s*\)/i, '')
+  let purpose: Purpose | null = null
+  for (const [pattern, of] of PURPOSES) {
+    if (!pattern.test(text)) continue
+    purpose ??= of
+    text = text.replace(pattern, '').replace(/\(\s*\)/, '')
+  }
+
+  let { measures, rest, container } = readMeasures(text)
+  if (!measures.length) {
+    const trailing = TRAILING.exec(text) ?? TRAILING_COUNT.exec(text)
+    if (trailing) {
+      const read = readMeasures(trailing[2]!)
+      measures = read.measures
+      container = read.container
+      rest = `${trailing[1]!.trim()}${read.rest ? `, ${read.rest}` : ''}`
+    }
+  }
+  if (!measures.length && !unmeasured && AS_REQUIRED.test(rest)) unmeasured = 'as required'
+  if (measures.length) unmeasured = null
+  rest = rest
+    .replace(TO_TASTE, '')
+    .replace(measures.length ? /\bas (?:required|needed)\b/i : AS_REQUIRED, '')
+    .replace(/^\s*(?:of|x|×)\s+(?:the\s+)?/i, '')
+
+  const prep: string[] = []
+  // A bracket that is not an amount is a remark on how the food is prepared.
+  rest = rest.replace(/[([]([^)\]]*)[)\]]/g, (_, inside: string) => {
+    const dual = measures.length ? measuresIn(inside) : null
+    if (dual) measures.push(...dual)
+    else if (inside.trim()) prep.push(inside.trim())
+    return ' '
+  })
+  if (!measures.length) {
+    const inside = prep.map(measuresIn).findIndex(Boolean)
+    if (inside >= 0) measures.push(...measuresIn(prep.splice(inside, 1)[0]!)!)
+  }
+
+  const [head, ...tail] = rest.split(/\s*[,;]\s*|\s+[-–—]\s+/)
+  let name = (head ?? '').trim()
+  const extra = tail.map((piece) => piece.trim().replace(/\.$/, '')).filter(Boolean)
+  // A dual amount may follow the name: "flour, 500 g / 4 cups" has been read; "butter, 100 g" is read here.
+  for (const piece of extra) {
+    const read = measures.length || !/^\d/.test(piece) ? null : readMeasures(piece)
+    if (read?.measures.length && read.measures[0]![0]!.unitId) measures.push(...read.measures)
+    else prep.push(piece)
+  }
+
+  const either = /^(.*?\S)\s+(?:or|and\/or)\s+(.*)$/i.exec(name)
+  const alternative = either ? either[2]!.trim() : null
+  if (either) name = shareHead(either[1]!.trim(), alternative!)
+  for (let lead = LEADING_PREP.exec(name); lead; lead = LEADING_PREP.exec(name)) {
+    // "ground cumin" and "mashed potato" are foods of their own: the word stays in the name as well.
+    prep.push(lead[1]!)
+    if (
+      /ground|mashed|grated|soaked|rehydrated|roast|melted|beaten|sour|minced|crushed|cold|warm|shredded/i.test(
+        lead[1]!,
+      )
+    )
+      break
+    name = name.slice(lead[0].length)
+  }
+  name = name
+    .replace(/^(?:of|the)\s+/i, '')
+    .replace(/[.:]+$/, '')
+    .trim()
+  if (container && !prep.some((word) => /can|tin/i.test(word))) prep.push('from a container')
+
+  return {
+    raw,
+    measures: dedupe(measures),
+    name,
+    prep,
+    purpose,
+    optional,
+    approximate,
+    unmeasured,
+    alternative,
+  }
+}
+
+/** "red or white onion": the first half borrows the noun of the second when it is a single adjective. */
+function shareHead(first: string, second: string): string {
+  const nouns = second.split(' ')
+  const adjective =
+    /^(?:red|white|yellow|green|brown|black|strong|plain|whole|dry|fresh|light|dark|soy|oat|almond|vegetable|olive|sunflower|sour|double|single|salted|unsalted)$/i
+  return adjective.test(first) && nouns.length > 1 ? `${first} ${nouns.at(-1)}` : first
+}
+
+function dedupe(measures: Measure[]): Measure[] {
+  const seen = new Set<string>()
+  return measures.filter((measure) => {
+    const key = JSON.stringify(measure)
+    return seen.has(key) ? false : seen.add(key)
+  })
+}
+
+export { isMass }

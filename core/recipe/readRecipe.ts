@@ -1,0 +1,483 @@
+import type { Food, Foods } from '../food/food'
+import { matchFood } from '../food/match'
+import { weighLine, type Note } from '../food/weigh'
+import { readLine, type Purpose, type ReadLine } from '../quantity/readLine'
+import { splitLine } from '../quantity/splitLine'
+import { readHeading, type Heading, type HeadingKind } from './headings'
+import { readCooking, readShape } from './readMethod'
+import {
+  allLines,
+  newLine,
+  RECIPE_VERSION,
+  withIds,
+  MAX_LINE_GRAMS,
+  MAX_PIECES,
+  type Line,
+  type Part,
+  type PartKind,
+  type Recipe,
+  type RecipeNote,
+} from './schema'
+import { readYields } from './yields'
+
+export interface IntakeLine {
+  lineId: string
+  raw: string
+  part: PartKind
+  foodId: string | null
+  foodName: string
+  grams: number | null
+  warnings: string[]
+}
+
+export interface Unresolved {
+  lineId: string
+  raw: string
+  part: PartKind
+  reason: string
+}
+
+export interface Intake {
+  recipe: Recipe
+  lines: IntakeLine[]
+  /** Lines whose food or weight is not known. They stay in the recipe. */
+  unresolved: Unresolved[]
+}
+
+const limit = (text: string, max: number) => (text.length > max ? text.slice(0, max) : text)
+
+/**
+ * Reads one ingredient line into a recipe line: food, grams, and a note for everything that was assumed.
+ *
+ * @param raw the line as written
+ * @returns a line; its `foodId` is null when no food fits, its `grams` null when no weight can be told
+ */
+export function readIngredient(raw: string, foods: Foods): { line: Line; read: ReadLine; food: Food | null } {
+  const read = readLine(raw)
+  const match =
+    matchWithPrep(read, foods) ??
+    // A size word can belong to the name, and an alternative may be known where the first choice is not.
+    (read.alternative ? matchFood(read.alternative, foods) : null)
+  const line = newLine({
+    raw: limit(raw.trim(), 500),
+    name: limit(read.name || raw.trim(), 200),
+    prep: read.prep
+      .filter((word) => word !== 'from a container')
+      .map((word) => limit(word, 200))
+      .slice(0, 20),
+    optional: read.optional,
+  })
+  if (!match) {
+    line.grams = statedMassGrams(read)
+    line.gramsLow = line.gramsHigh = line.grams
+    line.notes.push({
+      code: 'unknown-food',
+      level: 'check',
+      text: `"${line.name}" is not in the larder. Choose a food for it`,
+    })
+    return { line, read, food: null }
+  }
+  const { food } = match
+  line.foodId = food.id
+  const notes: Note[] = []
+  if (match.standIn)
+    notes.push({
+      code: 'stand-in',
+      level: 'note',
+      text: `The figures of ${food.name} stand in for ${match.found}`,
+    })
+  if (match.how === 'spelling') notes.push({ code: 'spelling', level: 'check', text: `Read as ${food.name}` })
+  if (match.how === 'part') {
+    notes.push({
+      code: 'part-match',
+      level: 'check',
+      text: `Read as ${food.name}; "${match.leftOver.join(' ')}" was not understood`,
+    })
+  }
+  if (read.alternative)
+    notes.push({ code: 'alternative', level: 'note', text: `The line also allows ${read.alternative}` })
+  if (read.optional) notes.push({ code: 'optional', level: 'note', text: 'Optional, and counted' })
+  const weighed = weighLine(read, food)
+  notes.push(...weighed.notes)
+  if (weighed.grams !== null && weighed.grams > MAX_LINE_GRAMS) {
+    notes.push({
+      code: 'too-heavy',
+      level: 'check',
+      text: `${Math.round(weighed.grams / 1000)} kg cannot be right for one line. Type the grams`,
+    })
+  } else if (weighed.grams !== null) {
+    line.grams = weighed.grams
+    line.gramsLow = weighed.gramsLow
+    line.gramsHigh = Math.min(weighed.gramsHigh ?? weighed.grams, MAX_LINE_GRAMS)
+    // No food can lose more water than it holds.
+    line.waterChangeGrams = Math.max(weighed.waterChangeGrams, -(weighed.grams * food.per100g.waterG) / 100)
+  }
+  line.notes = notes.map((note) => ({ ...note, text: limit(note.text, 600) })).slice(0, 30)
+  return { line, read, food }
+}
+
+function matchWithPrep(read: ReadLine, foods: Foods) {
+  const plain = matchFood(read.name, foods)
+  // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
+  for (const word of read.prep) {
+    if (
+      !/^(?:dried|dry|canned|tinned|cooked|boiled|mashed|frozen|ground|smoked|grated|soaked|rehydrated|unsalted|raw)\b/i.test(
+        word,
+      )
+    )
+      continue
+    const turned = matchFood(`${word.split(/\s+(?:and|&)\s+|,/)[0]} ${read.name}`, foods)
+    if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
+  }
+  return plain
+}
+
+function statedMassGrams(read: ReadLine): number | null {
+  const factors: Record<string, number> = { mg: 0.001, g: 1, kg: 1000, oz: 28.349523, lb: 453.59237 }
+  for (const measure of read.measures) {
+    const grams = measure.reduce(
+      (sum, term) => sum + ((term.low + term.high) / 2) * (factors[term.unitId ?? ''] ?? NaN),
+      0,
+    )
+    if (Number.isFinite(grams) && grams <= MAX_LINE_GRAMS) return grams
+  }
+  return null
+}
+
+interface Draft {
+  kind: PartKind
+  name: string
+  lines: Line[]
+}
+
+const PART_NAMES: Record<PartKind, string> = {
+  shell: 'Dough',
+  filling: 'Filling',
+  finish: 'To finish',
+  pan: 'Pan',
+  dip: 'Dip',
+}
+
+const VERB =
+  /^(?:\d+[.)]\s*)?(?:mix|knead|roll|bake|fry|deep|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|bring|meanwhile|when|once|while|in a|on a|working|sprinkle|pour|squeeze|drain|peel|chop|grate|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|soak)\b/i
+
+const isSentence = (text: string) => {
+  const words = text.split(/\s+/).length
+  return (
+    words >= 14 || (words >= 5 && VERB.test(text) && !/^\W*\d+\s*(?:g|kg|ml|tsp|tbsp|cups?|oz)\b/i.test(text))
+  )
+}
+
+const META =
+  /^\W*(?:prep(?:aration)?|cook(?:ing)?|total|rest(?:ing)?|active|proving|chill(?:ing)?)\s*time\b|^\W*(?:difficulty|cuisine|course|author|source|rating|calories|category)\s*:/i
+
+const DOUGH_GROUPS = new Set(
+  'flour starch fibre gluten gum leavening protein-powder liquid milk plant-milk milk-powder yogurt plant-yogurt oil solid-fat egg egg-yolk egg-white plant-egg salt sweetener polyol wrapper pastry'.split(
+    ' ',
+  ),
+)
+const READY = new Set(['wrapper', 'pastry'])
+
+/**
+ * Reads the text of a recipe, however it is laid out, into a recipe document.
+ *
+ * Title, yields, headings, lines, method, way of cooking and shape are found; every line is matched to a food
+ * and weighed. Whatever is assumed is noted on the line or the recipe, and whatever cannot be used is kept as
+ * a note: nothing that was typed is lost.
+ *
+ * @param text at most 200,000 characters, checked by the caller
+ * @param foods the larder
+ * @example readRecipe('Leek pies\nMakes 8\n\nDough\n250 g flour\n120 g butter', foods).recipe.pieces // 8
+ */
+export function readRecipe(text: string, foods: Foods): Intake {
+  const rows = text
+    .replace(/\r\n?/g, '\n')
+    .replace(/^\ufeff/, '')
+    .split('\n')
+  const drafts: Draft[] = []
+  const unheaded: Line[] = []
+  const method: string[] = []
+  const notes: RecipeNote[] = []
+  const headings: string[] = []
+  const foodOf = (line: Line) => (line.foodId ? foods.get(line.foodId) : undefined)
+  let title = ''
+  let pieces: number | null = null
+  let servings: number | null = null
+  let current: Draft | null = null
+  let mode: HeadingKind | 'start' = 'start'
+
+  const draftOf = (kind: PartKind, name: string): Draft => {
+    const same = drafts.find((draft) => draft.kind === kind && (kind !== 'filling' || draft.name === name))
+    if (same) return same
+    const made = { kind, name: limit(name, 120), lines: [] }
+    drafts.push(made)
+    return made
+  }
+
+  const addLine = (raw: string, home: Draft | null) => {
+    for (const piece of splitLine(raw)) {
+      const { line, read, food } = readIngredient(piece, foods)
+      const target = home && moved(home.kind, read.purpose, piece, food)
+      if (home && target && target !== home.kind) {
+        draftOf(target, PART_NAMES[target]).lines.push(line)
+      } else if (home) home.lines.push(line)
+      else if (read.purpose && read.purpose !== 'shell')
+        draftOf(read.purpose, PART_NAMES[read.purpose]).lines.push(line)
+      else unheaded.push(line)
+    }
+  }
+
+  for (const row of rows) {
+    const line = row.replace(/\u00a0/g, ' ').trim()
+    if (!line || /^[-=_*~\s]{3,}$/.test(line)) continue
+
+    const yields = mode === 'method' ? null : readYields(line)
+    if (yields) {
+      pieces ??= yields.pieces
+      servings ??= yields.servings
+      if (yields.whole) continue
+    }
+    const heading: Heading | null = title || mode !== 'start' || /:\s*$/.test(line) ? readHeading(line) : null
+    const opens: Heading | null = heading ?? (title ? null : usualHeading(line))
+    if (opens) {
+      headings.push(opens.name)
+      if (opens.kind === 'method' || opens.kind === 'ingredients' || opens.kind === 'remarks') {
+        mode = opens.kind
+        current = null
+        if (opens.rest) (opens.kind === 'method' ? method : []).push(opens.rest)
+        continue
+      }
+      const draft = draftOf(opens.kind, opens.name)
+      if (opens.rest) {
+        for (const piece of opens.rest.split(/\s*;\s*|,\s+(?=[\d¼½¾⅓⅔⅛~]|a pinch|half )/))
+          addLine(piece, draft)
+        if (mode === 'start' || mode === 'ingredients' || !current) current = draft
+      } else {
+        current = draft
+        mode = opens.kind
+      }
+      if (mode === 'method') mode = opens.kind
+      continue
+    }
+    if (!title && drafts.length === 0 && unheaded.length === 0 && looksLikeTitle(line)) {
+      title = limit(line.replace(/^[\s#*_>]+|[\s*_:]+$/g, '').replace(/^(?:title|recipe)\s*:\s*/i, ''), 200)
+      continue
+    }
+    if (mode === 'method') {
+      method.push(limit(line.replace(/^(?:[-*•]|step \d+[:.)]?|\d+[.)])\s*/i, ''), 2000))
+      continue
+    }
+    if (META.test(line) || mode === 'remarks' || (yields && !/\b(?:g|kg|cups?|tbsp|tsp)\b/i.test(line))) {
+      notes.push({ code: 'kept-text', level: 'note', text: limit(line, 600) })
+      continue
+    }
+    if (isSentence(line)) {
+      method.push(limit(line.replace(/^\d+[.)]\s*/, ''), 2000))
+      continue
+    }
+    addLine(line, current)
+  }
+
+  placeUnheaded(unheaded, drafts, notes, foodOf)
+  takeReadyShell(drafts, notes, foodOf)
+
+  const order: PartKind[] = ['shell', 'filling', 'finish', 'pan', 'dip']
+  const parts: Part[] = drafts
+    .filter((draft) => draft.lines.length)
+    .sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
+    .slice(0, 20)
+    .map((draft) => ({
+      id: '',
+      kind: draft.kind,
+      name: draft.name,
+      pieces: null,
+      lines: draft.lines.slice(0, 120),
+    }))
+
+  const panFat = drafts
+    .filter((draft) => draft.kind === 'pan')
+    .flatMap((draft) => draft.lines)
+    .reduce((sum, line) => sum + (foodOf(line)?.softeningFat ? (line.grams ?? 0) : 0), 0)
+  const cooking = readCooking(
+    [title, ...headings, ...method, ...parts.flatMap((part) => part.lines.map((line) => line.raw))].join(
+      '\n',
+    ),
+    panFat > 0 && headings.some((name) => /\bfry/i.test(name)),
+    panFat,
+  )
+  if (!cooking.way) {
+    notes.push({
+      code: 'way-assumed',
+      level: 'check',
+      text: 'The text does not say how the pieces are cooked: baking is assumed',
+    })
+  }
+  const shape = readShape(title, method.join('\n'))
+  const counted = countPieces(pieces, servings, parts, notes, foodOf)
+
+  const recipe = withIds({
+    version: RECIPE_VERSION,
+    title: title || 'Untitled recipe',
+    ...counted,
+    shape: shape ?? 'half-moon',
+    cooking: { way: cooking.way ?? 'bake', temperatureC: cooking.temperatureC, minutes: cooking.minutes },
+    diets: [],
+    parts: parts.length ? parts : [{ id: '', kind: 'shell', name: 'Dough', pieces: null, lines: [] }],
+    method: method.slice(0, 80),
+    notes: notes.slice(0, 60),
+  })
+  return { recipe, ...report(recipe, foods) }
+}
+
+/** What the intake answers about each line of a recipe. */
+export function report(recipe: Recipe, foods: Foods): { lines: IntakeLine[]; unresolved: Unresolved[] } {
+  const lines: IntakeLine[] = []
+  const unresolved: Unresolved[] = []
+  for (const { part, line } of allLines(recipe)) {
+    const food = line.foodId ? foods.get(line.foodId) : undefined
+    const warnings = line.notes.map((note) => note.text)
+    lines.push({
+      lineId: line.id,
+      raw: line.raw,
+      part: part.kind,
+      foodId: line.foodId,
+      foodName: food?.name ?? line.name,
+      grams: line.grams,
+      warnings,
+    })
+    if (food && line.grams !== null) continue
+    const reason =
+      line.notes.find((note) => note.level === 'check')?.text ?? 'No weight is known for this line'
+    unresolved.push({ lineId: line.id, raw: line.raw, part: part.kind, reason })
+  }
+  return { lines, unresolved }
+}
+
+/** A first line such as "Dough" or "Ingredients" is a heading although no title has been seen. */
+function usualHeading(line: string): Heading | null {
+  if (/^\s*#\s/.test(line)) return null
+  const heading = readHeading(line)
+  return heading &&
+    /^(?:for |the )*(?:dough|pastry|filling|ingredients)\b/i.test(heading.name) &&
+    heading.name.split(' ').length <= 3
+    ? heading
+    : null
+}
+
+function looksLikeTitle(line: string): boolean {
+  if (/^\s*#\s/.test(line) || /^(?:title|recipe)\s*:/i.test(line)) return true
+  const read = readLine(line)
+  const amount = read.measures.some((measure) => measure.some((term) => term.unitId))
+  return (
+    !amount &&
+    line.length <= 120 &&
+    !(/^\W*\d/.test(line) && read.measures.length > 0 && line.split(' ').length <= 4)
+  )
+}
+
+/** Where a line belongs that says what it is for; oil "for frying" the onions stays in its filling. */
+function moved(kind: PartKind, purpose: Purpose | null, raw: string, food: Food | null): PartKind {
+  if (!purpose || purpose === kind) return kind
+  if (purpose === 'pan')
+    return kind === 'filling' && !/\bdeep\b/i.test(raw) ? kind : food?.softeningFat ? 'pan' : kind
+  if (purpose === 'finish') return kind === 'dip' || kind === 'pan' ? kind : 'finish'
+  if (purpose === 'dip') return kind === 'finish' || kind === 'pan' ? kind : 'dip'
+  return kind
+}
+
+function placeUnheaded(
+  unheaded: Line[],
+  drafts: Draft[],
+  notes: RecipeNote[],
+  foodOf: (line: Line) => Food | undefined,
+): void {
+  if (!unheaded.length) return
+  const home = (kind: PartKind): Draft => {
+    const known = drafts.find((draft) => draft.kind === kind)
+    if (known) return known
+    const made: Draft = { kind, name: PART_NAMES[kind], lines: [] }
+    drafts.push(made)
+    return made
+  }
+  const isFlour = (line: Line) => {
+    const food = foodOf(line)
+    return !!food && (/^(?:flour|gluten)$/.test(food.group) || READY.has(food.group))
+  }
+  const flourAt = unheaded.findIndex(isFlour)
+  if (drafts.some((draft) => draft.kind === 'shell' || draft.kind === 'filling')) {
+    const missing = drafts.some((draft) => draft.kind === 'shell') ? 'filling' : 'shell'
+    home(flourAt >= 0 && missing === 'filling' ? 'shell' : missing).lines.unshift(...unheaded)
+    return
+  }
+  if (flourAt < 0) {
+    home('filling').lines.push(...unheaded)
+    return
+  }
+  // Without headings the dough is the run of dough-like lines round the flour.
+  let from = flourAt
+  let to = flourAt
+  const doughLike = (line: Line | undefined) => !!line && DOUGH_GROUPS.has(foodOf(line)?.group ?? '')
+  while (doughLike(unheaded[from - 1])) from--
+  while (doughLike(unheaded[to + 1])) to++
+  home('shell').lines.push(...unheaded.slice(from, to + 1))
+  const rest = [...unheaded.slice(0, from), ...unheaded.slice(to + 1)]
+  if (rest.length) home('filling').lines.push(...rest)
+  notes.push({
+    code: 'no-headings',
+    level: 'check',
+    text: 'There were no headings: the dough was taken to be the lines round the flour',
+  })
+}
+
+/** Bought wrappers listed with the filling are the dough of the piece. */
+function takeReadyShell(
+  drafts: Draft[],
+  notes: RecipeNote[],
+  foodOf: (line: Line) => Food | undefined,
+): void {
+  if (drafts.some((draft) => draft.kind === 'shell' && draft.lines.length)) return
+  for (const draft of drafts) {
+    const ready = draft.lines.filter((line) => READY.has(foodOf(line)?.group ?? ''))
+    if (!ready.length) continue
+    draft.lines = draft.lines.filter((line) => !ready.includes(line))
+    drafts.push({ kind: 'shell', name: 'Wrappers', lines: ready })
+    notes.push({ code: 'ready-shell', level: 'note', text: 'The bought wrappers were taken as the dough' })
+    return
+  }
+}
+
+/** Dough in one piece when nothing is said about the number: 45 g. Common practice, no source. */
+const ASSUMED_BALL_GRAMS = 45
+
+function countPieces(
+  pieces: number | null,
+  servings: number | null,
+  parts: Part[],
+  notes: RecipeNote[],
+  foodOf: (line: Line) => Food | undefined,
+): { pieces: number; servings: number } {
+  const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
+  if (pieces === null) {
+    const shell = parts.filter((part) => part.kind === 'shell').flatMap((part) => part.lines)
+    const grams = shell.reduce((sum, line) => sum + (line.grams ?? 0), 0)
+    const ready = shell.find((line) => foodOf(line)?.group === 'wrapper')
+    const wrapper = ready && foodOf(ready)?.unitGrams.piece
+    pieces = wrapper ? clamp((ready.grams ?? wrapper) / wrapper) : clamp(grams / ASSUMED_BALL_GRAMS)
+    notes.push({
+      code: 'pieces-assumed',
+      level: 'check',
+      text: wrapper
+        ? `The number of pieces is not stated: one for each wrapper, ${pieces}`
+        : `The number of pieces is not stated: ${pieces}, from ${Math.round(grams)} g of dough at ${ASSUMED_BALL_GRAMS} g each`,
+    })
+  }
+  if (servings === null) {
+    servings = Math.max(1, Math.round(pieces / 2))
+    notes.push({
+      code: 'servings-assumed',
+      level: 'check',
+      text: `Servings are not stated: two pieces each, so ${servings}`,
+    })
+  }
+  return { pieces: clamp(pieces), servings: Math.min(MAX_PIECES, Math.max(1, servings)) }
+}

@@ -1,0 +1,162 @@
+import { foodAgainstDiet, type Diet } from '../diet/diets'
+import type { Food, Foods } from '../food/food'
+import { matchFood } from '../food/match'
+import { allLines, type PartKind, type Line, type Recipe, type RecipeNote } from '../recipe/schema'
+import { applySwap, replaceLine, type Change, type Swapped } from './applySwap'
+import { candidatesFor, type Swap } from './catalogue'
+import { rebalanceDough } from './rebalance'
+
+export interface Adapted {
+  recipe: Recipe
+  changes: Change[]
+  /** Lines that still break a diet because nothing stands in for them. */
+  unmet: { lineId: string; reason: string }[]
+}
+
+const breaks = (food: Food, diets: readonly Diet[]) =>
+  diets.some((diet) => foodAgainstDiet(food, diet).breaks.length > 0)
+const mayBreak = (food: Food, diets: readonly Diet[]) =>
+  diets.flatMap((diet) => foodAgainstDiet(food, diet).may)
+
+/** The swaps for a line whose every substitute keeps to the diets, the best first. */
+export function fittingSwaps(
+  food: Food,
+  part: PartKind,
+  recipe: Recipe,
+  diets: readonly Diet[],
+  swaps: readonly Swap[],
+  foods: Foods,
+): Swap[] {
+  return candidatesFor(food, part, recipe.cooking.way, swaps).filter((swap) =>
+    swap.to.every((target) => !breaks(foods.get(target.foodId)!, diets)),
+  )
+}
+
+function bestSwap(
+  line: Line,
+  part: PartKind,
+  food: Food,
+  recipe: Recipe,
+  diets: readonly Diet[],
+  swaps: readonly Swap[],
+  foods: Foods,
+): Swapped | null {
+  for (const swap of fittingSwaps(food, part, recipe, diets, swaps, foods)) {
+    const swapped = applySwap(line, part, swap, foods)
+    if (swapped) return swapped
+  }
+  return null
+}
+
+const plainChange = (
+  kind: 'none' | 'check',
+  line: Line,
+  part: PartKind,
+  food: Food,
+  why: string,
+): Change => ({
+  kind,
+  line: line.raw,
+  lineId: line.id,
+  part,
+  from: food.name,
+  to: food.name,
+  gramsBefore: line.grams,
+  gramsAfter: line.grams,
+  why,
+  roles: [],
+  handling: '',
+  cooking: '',
+  allergensAdded: [],
+  swapId: '',
+  source: food.source,
+})
+
+/** Steps of the method that still speak of something that was swapped out. */
+function methodNotes(recipe: Recipe, changes: readonly Change[], foods: Foods): RecipeNote[] {
+  const notes: RecipeNote[] = []
+  for (const change of changes) {
+    if (change.kind !== 'swap') continue
+    const from = matchFood(change.from, foods)?.food
+    const names = from ? [...new Set(from.synonyms.map((name) => name.split(' ').at(-1)!))] : []
+    recipe.method.forEach((step, at) => {
+      const named = names.find((name) =>
+        new RegExp(`\\b${name.replace(/[^\p{L}\d ]/gu, '.')}\\b`, 'iu').test(step),
+      )
+      if (named)
+        notes.push({
+          code: 'method',
+          level: 'note',
+          text: `Step ${at + 1} says "${named}": here it is ${change.to}`,
+        })
+    })
+    for (const text of [change.handling, change.cooking]) {
+      if (text) notes.push({ code: 'handling', level: 'note', text: `${change.to}: ${text}` })
+    }
+  }
+  const seen = new Set<string>()
+  return notes.filter((note) => !seen.has(note.text) && seen.add(note.text))
+}
+
+/**
+ * Swaps everything that breaks the diets for what the catalogue puts in its place, wherever it stands, then
+ * brings the dough back to the fat and softness it had.
+ *
+ * A line with no substitute stays and is reported, and so does a line whose packet has to be read. Adapting a
+ * recipe that already fits changes nothing.
+ *
+ * @param diets rules to keep; only what they exclude is swapped, their numeric targets are not sought here
+ */
+export function adaptRecipe(
+  recipe: Recipe,
+  diets: readonly Diet[],
+  swaps: readonly Swap[],
+  foods: Foods,
+): Adapted {
+  let next = recipe
+  const changes: Change[] = []
+  const unmet: Adapted['unmet'] = []
+  for (const { part, line } of allLines(recipe)) {
+    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    if (!food) {
+      if (line.raw || line.name)
+        unmet.push({ lineId: line.id, reason: `It is not known what "${line.name || line.raw}" is` })
+      continue
+    }
+    const may = mayBreak(food, diets)
+    const broken = breaks(food, diets)
+    if (!broken && !may.length) continue
+    const swapped = bestSwap(line, part.kind, food, recipe, diets, swaps, foods)
+    if (swapped) {
+      next = replaceLine(next, line.id, swapped.lines)
+      changes.push(swapped.change)
+    } else if (broken) {
+      const why = `Nothing in the catalogue stands in for ${food.name}. Leave it out, or choose another filling`
+      unmet.push({ lineId: line.id, reason: why })
+      changes.push(plainChange('none', line, part.kind, food, why))
+    } else {
+      changes.push(
+        plainChange(
+          'check',
+          line,
+          part.kind,
+          food,
+          `May hold ${may.join(' or ')}: buy one whose packet says it does not`,
+        ),
+      )
+    }
+  }
+  const swappedDough = changes.some((change) => change.kind === 'swap' && change.part === 'shell')
+  const balanced = swappedDough ? rebalanceDough(recipe, next, foods) : { recipe: next, changes: [] }
+  changes.push(...balanced.changes)
+  const ids = diets.map((diet) => diet.id)
+  return {
+    recipe: {
+      ...balanced.recipe,
+      diets: [...new Set([...recipe.diets, ...ids])],
+      notes: [...balanced.recipe.notes, ...methodNotes(recipe, changes, foods)].slice(0, 60),
+    },
+    changes,
+    unmet,
+  }
+}

@@ -1,0 +1,128 @@
+import { EU_ALLERGENS, type Food, type Foods } from '../food/food'
+import { printLine } from '../recipe/printLine'
+import { newLine, type Line, type PartKind, type Recipe } from '../recipe/schema'
+import { amountOf, type Role, type Swap } from './catalogue'
+
+export interface Change {
+  /** swap: a substitute; water, fat: the dough put right; none: nothing can stand in; check: read the packet */
+  kind: 'swap' | 'water' | 'fat' | 'none' | 'check'
+  /** The line as it was written. */
+  line: string
+  lineId: string
+  part: PartKind
+  from: string
+  to: string
+  gramsBefore: number | null
+  gramsAfter: number | null
+  why: string
+  roles: Role[]
+  handling: string
+  cooking: string
+  allergensAdded: string[]
+  swapId: string
+  source: string
+}
+
+export interface Swapped {
+  lines: Line[]
+  change: Change
+}
+
+/** The EU names of allergens that the substitutes bring and the original had not. */
+function allergensAdded(from: Food, to: readonly Food[]): string[] {
+  const had = new Set(from.allergens)
+  const added = new Set(to.flatMap((food) => food.allergens).filter((allergen) => !had.has(allergen)))
+  return Object.entries(EU_ALLERGENS)
+    .filter(([key]) => added.has(key as keyof typeof EU_ALLERGENS))
+    .map(([, name]) => name)
+}
+
+/**
+ * Replaces a line by what a swap puts in its place: one line or several, each with its own weight, the first
+ * keeping the line's id.
+ *
+ * @returns null when the swap's amount rule cannot hold for this food
+ */
+export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods): Swapped | null {
+  const from = line.foodId === null ? undefined : foods.get(line.foodId)
+  if (!from) return null
+  const grams = line.grams ?? 0
+  const made: { food: Food; grams: number; waterChangeGrams: number }[] = []
+  for (const target of swap.to) {
+    const food = foods.get(target.foodId)!
+    const amount = amountOf(target, from, grams, food)
+    if (amount === null) return null
+    made.push({
+      food,
+      grams: amount,
+      waterChangeGrams: target.soaked ? amount * ((food.unitGrams.soaked ?? 1) - 1) : 0,
+    })
+  }
+  const share = (of: number | null) => (of === null || grams === 0 ? null : of / grams)
+  const lines = made.map((one, at): Line => {
+    const known = line.grams !== null
+    const next = newLine({
+      id: at === 0 ? line.id : `${line.id}-${at + 1}`,
+      foodId: one.food.id,
+      name: one.food.name,
+      grams: known ? one.grams : null,
+      gramsLow: known ? one.grams * (share(line.gramsLow) ?? 1) : null,
+      gramsHigh: known ? one.grams * (share(line.gramsHigh) ?? 1) : null,
+      waterChangeGrams: one.waterChangeGrams,
+      optional: line.optional,
+      // A doubt about the amount passes to the substitute; what was said of the old food does not.
+      notes: line.notes.filter((note) => /to-taste|as-required|no-amount|range/.test(note.code)),
+      cameFrom: line.cameFrom ?? {
+        raw: line.raw || printLine(line, from),
+        foodId: line.foodId,
+        name: from.name,
+        grams: line.grams,
+        why: swap.why,
+        swapId: swap.id,
+      },
+    })
+    if (one.waterChangeGrams > 0) {
+      next.notes.push({
+        code: 'soaked',
+        level: 'note',
+        text: `Dry weight; soaked it takes up about ${Math.round(one.waterChangeGrams)} g of water`,
+      })
+    }
+    return { ...next, raw: printLine(next, one.food) }
+  })
+  const total = made.reduce((sum, one) => sum + one.grams + one.waterChangeGrams, 0)
+  return {
+    lines,
+    change: {
+      kind: 'swap',
+      line: line.raw,
+      lineId: line.id,
+      part,
+      from: from.name,
+      to: made.map((one) => one.food.name).join(' + '),
+      gramsBefore: line.grams,
+      gramsAfter: line.grams === null ? null : total,
+      why: swap.why,
+      roles: swap.roles,
+      handling: swap.handling,
+      cooking: swap.cooking,
+      allergensAdded: allergensAdded(
+        from,
+        made.map((one) => one.food),
+      ),
+      swapId: swap.id,
+      source: swap.source,
+    },
+  }
+}
+
+/** The recipe with one line replaced by others. */
+export function replaceLine(recipe: Recipe, lineId: string, lines: readonly Line[]): Recipe {
+  return {
+    ...recipe,
+    parts: recipe.parts.map((part) => ({
+      ...part,
+      lines: part.lines.flatMap((line) => (line.id === lineId ? lines : [line])),
+    })),
+  }
+}

@@ -1,0 +1,130 @@
+import type { Food, Foods } from '../food/food'
+import { COOKING_WAYS, PART_KINDS, type CookingWay, type PartKind } from '../recipe/schema'
+
+/** What an ingredient does in a piece. */
+export const ROLES = [
+  'structure',
+  'binding',
+  'tenderness',
+  'richness',
+  'moisture',
+  'browning',
+  'leavening',
+  'umami',
+] as const
+export type Role = (typeof ROLES)[number]
+
+/** How much of a substitute stands for what is taken out. */
+export type AmountRule =
+  | { by: 'weight'; ratio: number }
+  /** The same grams of this, so that fat, protein or salt stays what it was. */
+  | { by: 'fat' | 'protein' | 'sodium' }
+
+export interface SwapTarget {
+  foodId: string
+  rule: AmountRule
+  /** Bought dry and soaked before use: water is taken up by the food's own ratio. */
+  soaked: boolean
+}
+
+export interface Swap {
+  id: string
+  /** Food ids this row stands for; empty when it stands for a group. */
+  foodIds: string[]
+  group: string | null
+  part: PartKind | null
+  way: CookingWay | null
+  to: SwapTarget[]
+  roles: Role[]
+  why: string
+  handling: string
+  cooking: string
+  source: string
+  /** Place in the table: of equally exact rows the first is preferred. */
+  rank: number
+}
+
+function targetFrom(text: string, foods: Foods, where: string): SwapTarget {
+  const match = /^([a-z0-9-]+)(?:\*(\d+(?:\.\d+)?)|@(fat|protein|sodium))(~soaked)?$/.exec(text)
+  if (!match) throw new Error(`${where}: "${text}" is not food*ratio, food@fat, food@protein or food@sodium`)
+  if (!foods.has(match[1]!)) throw new Error(`${where}: "${match[1]}" is not in the food table`)
+  const rule: AmountRule = match[2]
+    ? { by: 'weight', ratio: Number(match[2]) }
+    : { by: match[3] as 'fat' | 'protein' | 'sodium' }
+  return { foodId: match[1]!, rule, soaked: Boolean(match[4]) }
+}
+
+/**
+ * Turns the rows of `data/swaps.csv` into the catalogue.
+ *
+ * @throws Error naming the row when a food, part, way, role or amount rule is not understood
+ */
+export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[], foods: Foods): Swap[] {
+  return rows.map((row, rank) => {
+    const where = `Swap ${row.id}`
+    const from = row.from ?? ''
+    const group = from.startsWith('group:') ? from.slice(6) : null
+    const foodIds = group ? [] : from.split('|')
+    const unknown = foodIds.find((id) => !foods.has(id))
+    if (unknown !== undefined) throw new Error(`${where}: "${unknown}" is not in the food table`)
+    if (group && ![...foods.values()].some((food) => food.group === group))
+      throw new Error(`${where}: no food is in group "${group}"`)
+    const part = row.part === 'any' ? null : PART_KINDS.find((kind) => kind === row.part)
+    const way = row.way === 'any' ? null : COOKING_WAYS.find((kind) => kind === row.way)
+    if (part === undefined || way === undefined)
+      throw new Error(`${where}: part "${row.part}" or way "${row.way}" is unknown`)
+    const roles = (row.roles ?? '').split('|').filter(Boolean)
+    const oddRole = roles.find((role) => !(ROLES as readonly string[]).includes(role))
+    if (oddRole) throw new Error(`${where}: role "${oddRole}" is unknown`)
+    if (!row.why || !row.source) throw new Error(`${where}: why or source is missing`)
+    return {
+      id: row.id!,
+      foodIds,
+      group,
+      part,
+      way,
+      to: (row.to ?? '').split('+').map((text) => targetFrom(text, foods, where)),
+      roles: roles as Role[],
+      why: row.why,
+      handling: row.handling ?? '',
+      cooking: row.cooking ?? '',
+      source: row.source,
+      rank,
+    }
+  })
+}
+
+const exactness = (swap: Swap) => (swap.group ? 0 : 4) + (swap.part ? 2 : 0) + (swap.way ? 1 : 0)
+
+/** Animal fats and plant fats share a group; a group row never turns one plant food into another. */
+function standsFor(swap: Swap, food: Food): boolean {
+  if (swap.group === null) return swap.foodIds.includes(food.id)
+  return swap.group === food.group && food.origins.length > 0
+}
+
+/**
+ * The swaps that hold for a food in a part and a way of cooking, the most exact first; among equals the order
+ * of the table.
+ */
+export function candidatesFor(food: Food, part: PartKind, way: CookingWay, swaps: readonly Swap[]): Swap[] {
+  return swaps
+    .filter(
+      (swap) =>
+        standsFor(swap, food) &&
+        (swap.part === null || swap.part === part) &&
+        (swap.way === null || swap.way === way),
+    )
+    .sort((a, b) => exactness(b) - exactness(a) || a.rank - b.rank)
+}
+
+/**
+ * Grams of a substitute for `grams` of a food.
+ *
+ * @returns null when the rule cannot hold: the substitute has none of the nutrient to be matched
+ */
+export function amountOf(target: SwapTarget, from: Food, grams: number, to: Food): number | null {
+  if (target.rule.by === 'weight') return grams * target.rule.ratio
+  const key = ({ fat: 'fatG', protein: 'proteinG', sodium: 'sodiumMg' } as const)[target.rule.by]
+  const per = to.per100g[key]
+  return per > 0 ? (grams * from.per100g[key]) / per : null
+}
