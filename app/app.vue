@@ -1,0 +1,3 @@
+<template>
+  <NuxtLayout><NuxtPage /></NuxtLayout>
+</template>

@@ -1,0 +1,1 @@
+<template><main><slot /></main></template>

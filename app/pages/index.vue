@@ -1,0 +1,1 @@
+<template><p>Shelf</p></template>

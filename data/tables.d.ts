@@ -1,0 +1,4 @@
+declare module '*.csv' {
+  const rows: Record<string, string>[]
+  export default rows
+}

@@ -1,0 +1,17 @@
+import withNuxt from './.nuxt/eslint.config.mjs'
+
+export default withNuxt(
+  { rules: { 'vue/html-self-closing': 'off', 'vue/max-attributes-per-line': 'off' } },
+  {
+    // The computation stands alone: it knows neither the application nor the server nor the platform.
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: ['**/app/**', '**/server/**', '**/data/**', 'node:*', 'vue', '#*', '~*'], message: 'core uses nothing outside core' }] },
+      ],
+    },
+  },
+  { files: ['scripts/**/*.mjs'], rules: { 'no-console': 'off' } },
+)

@@ -1,0 +1,47 @@
+import dsv from '@rollup/plugin-dsv'
+import { PrimeVueResolver } from '@primevue/auto-import-resolver'
+import Components from 'unplugin-vue-components/vite'
+
+// The reference tables are turned into modules at build time, for the browser and for the server alike.
+const tables = () => dsv({ include: '**/data/*.csv' })
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  // A tool, not a site to be crawled: the browser renders, the server keeps to data. See docs/decisions.md.
+  ssr: false,
+  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  telemetry: false,
+  devtools: { enabled: false },
+  components: [{ path: '~/components', pathPrefix: false }],
+  css: ['@fontsource-variable/atkinson-hyperlegible-next/wght.css', 'primeicons/primeicons.css', '~/theme/base.css'],
+  app: {
+    head: {
+      title: 'Swap Pocket',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: 'Adapt filled-dough recipes and see one piece before and after' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  experimental: { payloadExtraction: false, appManifest: false },
+  vite: {
+    plugins: [tables(), Components({ resolvers: [PrimeVueResolver()], dts: false })],
+    build: { chunkSizeWarningLimit: 700 },
+  },
+  nitro: {
+    compressPublicAssets: { gzip: true, brotli: true },
+    errorHandler: '~~/server/error.ts',
+    serverAssets: [
+      { baseName: 'migrations', dir: './db/migrations' },
+      { baseName: 'demo', dir: '../data/demo' },
+    ],
+    rollupConfig: { plugins: [tables()] },
+  },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
+  },
+  eslint: { config: { stylistic: false } },
+})

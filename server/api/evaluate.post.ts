@@ -1,0 +1,9 @@
+import { evaluate } from '../../core/evaluate'
+import { withIds } from '../../core/recipe/schema'
+import { larder } from '../../data/larder'
+
+/** Evaluates a recipe. */
+export default defineEventHandler(async (event) => {
+  const { recipe } = await readJson(event, evaluateRequest)
+  return evaluate(withIds(recipe), larder)
+})

@@ -1,0 +1,2 @@
+/** The OpenAPI document. */
+export default defineEventHandler(() => openApiDocument())

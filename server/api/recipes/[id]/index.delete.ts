@@ -1,0 +1,8 @@
+import { setDeleted } from '../../../db/recipes'
+
+/** Takes a recipe off the shelf. */
+export default defineEventHandler(async (event) => {
+  const id = recipeId(event)
+  if (!(await setDeleted(id, true))) throw notFound(id)
+  return { id, restore: `/api/recipes/${id}/restore` }
+})

@@ -1,0 +1,10 @@
+import { getRecipe } from '../../../db/recipes'
+
+/** A recipe with the revision it grew from. */
+export default defineEventHandler(async (event) => {
+  const id = recipeId(event)
+  const stored = await getRecipe(id, wantedRevision(event))
+  if (!stored || stored.deletedAt) throw notFound(id)
+  const parent = stored.parentId ? await getRecipe(stored.parentId, stored.parentRevision) : null
+  return { ...stored, parent }
+})

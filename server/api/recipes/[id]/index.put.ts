@@ -1,0 +1,24 @@
+import { saveRecipe } from '../../../db/recipes'
+
+/** Saves a new revision. A stale one is answered with 409 and both documents. */
+export default defineEventHandler(async (event) => {
+  const id = recipeId(event)
+  const body = await readJson(event, saveRequest)
+  const recipe = storable(body.recipe)
+  const result = await saveRecipe(id, body.revision, recipe, summaryOf(recipe))
+  if (result.state === 'missing') throw notFound(id)
+  if (result.state === 'stale') {
+    throw problem(
+      409,
+      'stale-revision',
+      'This recipe was saved elsewhere since',
+      `You changed revision ${body.revision}; revision ${result.stored.revision} is stored now. Both are in this answer`,
+      {
+        errors: [{ field: 'revision', message: `${result.stored.revision} is the newest` }],
+        yours: recipe,
+        stored: result.stored,
+      },
+    )
+  }
+  return result.stored
+})

@@ -1,0 +1,9 @@
+import { listRevisions } from '../../../db/recipes'
+
+/** The revisions of a recipe, the newest first. */
+export default defineEventHandler(async (event) => {
+  const id = recipeId(event)
+  const revisions = await listRevisions(id)
+  if (!revisions.length) throw notFound(id)
+  return { revisions }
+})

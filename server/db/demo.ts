@@ -1,0 +1,23 @@
+import { adapt } from '../../core/adapt'
+import { readRecipe } from '../../core/recipe/readRecipe'
+import { larder } from '../../data/larder'
+import { summaryOf } from '../utils/summary'
+import { insertRecipe, once } from './recipes'
+
+/** Demo recipes that come with a vegan variant, so that the shelf shows a family from the start. */
+const WITH_VARIANT = /curd-leek|cabbage/
+
+/** Loads the demo recipes, once in the life of a database. Each is read from text as a cook would paste it. */
+export async function loadDemo(): Promise<void> {
+  const storage = useStorage('assets:demo')
+  const names = (await storage.getKeys()).filter((name) => name.endsWith('.txt')).sort().reverse()
+  await once('demo', async (client) => {
+    for (const name of names) {
+      const { recipe } = readRecipe(String(await storage.getItem(name)), larder.foods)
+      const parent = await insertRecipe(client, recipe, summaryOf(recipe), null)
+      if (!WITH_VARIANT.test(name)) continue
+      const variant = { ...adapt(recipe, ['vegan'], larder).recipe, title: `${recipe.title}, vegan` }
+      await insertRecipe(client, variant, summaryOf(variant), parent)
+    }
+  })
+}

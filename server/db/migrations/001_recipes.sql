@@ -1,0 +1,28 @@
+-- A recipe is a chain of revisions; a save adds one and overwrites none.
+create table recipes (
+  id uuid primary key default gen_random_uuid(),
+  parent_id uuid references recipes (id),
+  parent_revision integer,
+  revision integer not null,
+  created_at timestamptz not null default now(),
+  deleted_at timestamptz,
+  check ((parent_id is null) = (parent_revision is null))
+);
+
+create table revisions (
+  recipe_id uuid not null references recipes (id),
+  revision integer not null check (revision > 0),
+  document jsonb not null,
+  -- What the shelf shows of it; null when the document could not be evaluated.
+  summary jsonb,
+  saved_at timestamptz not null default now(),
+  primary key (recipe_id, revision)
+);
+
+create index recipes_by_parent on recipes (parent_id);
+
+-- Remembers one-time work, such as loading the demo recipes.
+create table milestones (
+  name text primary key,
+  reached_at timestamptz not null default now()
+);

@@ -1,0 +1,26 @@
+import type { H3Event } from 'h3'
+
+const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
+
+export const notFound = (id: string) =>
+  problem(404, 'no-such-recipe', 'There is no such recipe', `No recipe has the id "${id.slice(0, 80)}"`, {
+    errors: [{ field: 'id', message: 'use an id from /api/recipes' }],
+  })
+
+/** The recipe id in the path. Answers 404 for what cannot be one. */
+export function recipeId(event: H3Event): string {
+  const id = getRouterParam(event, 'id') ?? ''
+  if (!UUID.test(id)) throw notFound(id)
+  return id
+}
+
+/** The revision asked for in the query, or null for the newest. */
+export function wantedRevision(event: H3Event): number | null {
+  const text = getQuery(event).revision
+  if (text === undefined) return null
+  const revision = Number(text)
+  if (!Number.isInteger(revision) || revision < 1 || revision > 2_000_000_000) {
+    throw invalid([{ field: 'revision', message: 'a whole number of 1 or more is expected' }])
+  }
+  return revision
+}

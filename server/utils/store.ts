@@ -1,0 +1,25 @@
+import type { H3Event } from 'h3'
+import { checkRecipe } from '../../core/recipe/check'
+import { withIds, type Recipe } from '../../core/recipe/schema'
+import { larder } from '../../data/larder'
+import type { createRecipe, Parent } from '../db/recipes'
+
+/**
+ * A recipe as it is stored: ids given, foods known. A recipe without a dough yet is kept all the same, so that
+ * nobody loses one that is half typed.
+ */
+export function storable(recipe: Recipe): Recipe {
+  const ready = withIds(recipe)
+  const problems = checkRecipe(ready, larder.foods).filter((one) => one.field !== 'recipe.parts')
+  if (problems.length) throw invalid(problems)
+  return ready
+}
+
+/** Stores a new recipe or variant and answers 201; 404 when the parent's revision does not exist. */
+export async function storeNew(event: H3Event, recipe: Recipe, parent: Parent | null, create: typeof createRecipe) {
+  const ready = storable(recipe)
+  const stored = await create(ready, summaryOf(ready), parent)
+  if (!stored) throw notFound(parent?.id ?? '')
+  setResponseStatus(event, 201)
+  return stored
+}

@@ -1,0 +1,40 @@
+import { evaluate } from '../../core/evaluate'
+import { RecipeProblem } from '../../core/recipe/problem'
+import type { Recipe, Shape } from '../../core/recipe/schema'
+import { pieceGrams } from '../../core/pieces/pieceGrams'
+import type { PieceGrams } from '../../core/pieces/crossSection'
+import { larder } from '../../data/larder'
+
+/** What the shelf shows of a recipe without opening it. */
+export interface Summary {
+  shape: Shape
+  pieces: number
+  servings: number
+  piece: PieceGrams
+  energyKcal: number
+  proteinG: number
+  consistency: string | null
+  fits: string[]
+  complete: boolean
+}
+
+/** Sums up a recipe for the shelf; null when it cannot be evaluated yet, which is no reason not to keep it. */
+export function summaryOf(recipe: Recipe): Summary | null {
+  try {
+    const evaluation = evaluate(recipe, larder)
+    return {
+      shape: recipe.shape,
+      pieces: recipe.pieces,
+      servings: recipe.servings,
+      piece: pieceGrams(evaluation),
+      energyKcal: evaluation.perPiece.energyKcal,
+      proteinG: evaluation.perPiece.proteinG,
+      consistency: evaluation.dough.consistency,
+      fits: evaluation.diets.filter((verdict) => verdict.fits).map((verdict) => verdict.diet),
+      complete: evaluation.complete,
+    }
+  } catch (error) {
+    if (error instanceof RecipeProblem) return null
+    throw error
+  }
+}
