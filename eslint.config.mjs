@@ -9,7 +9,14 @@ export default withNuxt(
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [{ group: ['**/app/**', '**/server/**', '**/data/**', 'node:*', 'vue', '#*', '~*'], message: 'core uses nothing outside core' }] },
+        {
+          patterns: [
+            {
+              group: ['**/app/**', '**/server/**', '**/data/**', 'node:*', 'vue', '#*', '~*'],
+              message: 'core uses nothing outside core',
+            },
+          ],
+        },
       ],
     },
   },

@@ -25,7 +25,8 @@ function stop(code = 0) {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => stop(0))
 
 try {
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`PORT is "${process.env.PORT}"; a number from 1 to 65535 is expected`)
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Error(`PORT is "${process.env.PORT}"; a number from 1 to 65535 is expected`)
   ensurePackages()
   ensureBuild()
   if (process.env.DATABASE_URL) say('Using the database in DATABASE_URL')

@@ -18,10 +18,20 @@ function asProblem(error: H3Error): Problem {
   const data = error.data as Problem | undefined
   if (data?.type && data.status) return data
   const status = error.statusCode >= 400 && error.statusCode < 500 ? error.statusCode : 500
-  if (status === 404) return problem(404, 'not-found', 'There is nothing here', 'See /api/openapi.json for the routes').data as Problem
-  if (status === 405) return problem(405, 'method', 'This route does not take that method', 'See /api/openapi.json').data as Problem
-  if (status < 500) return problem(status, 'bad-request', error.statusMessage || 'Bad request', error.message).data as Problem
-  return problem(500, 'unforeseen', 'Something went wrong here', 'The fault is ours; it has been written to the log').data as Problem
+  if (status === 404)
+    return problem(404, 'not-found', 'There is nothing here', 'See /api/openapi.json for the routes')
+      .data as Problem
+  if (status === 405)
+    return problem(405, 'method', 'This route does not take that method', 'See /api/openapi.json')
+      .data as Problem
+  if (status < 500)
+    return problem(status, 'bad-request', error.statusMessage || 'Bad request', error.message).data as Problem
+  return problem(
+    500,
+    'unforeseen',
+    'Something went wrong here',
+    'The fault is ours; it has been written to the log',
+  ).data as Problem
 }
 
 /** Answers every error as an RFC 9457 problem document. */

@@ -1,1 +1,105 @@
-<template><main><slot /></main></template>
+<script setup lang="ts">
+const { dark, toggle } = useAppearance()
+const { shown: keysShown } = useKeys()
+</script>
+
+<template>
+  <div class="page">
+    <header class="bar no-print">
+      <NuxtLink to="/" class="mark"
+        ><img src="/icon.svg" alt="" width="26" height="26" />Swap Pocket</NuxtLink
+      >
+      <nav aria-label="Places">
+        <NuxtLink to="/">Shelf</NuxtLink>
+        <NuxtLink to="/paste">Paste</NuxtLink>
+        <NuxtLink to="/bench">Bench</NuxtLink>
+      </nav>
+      <span class="space" />
+      <button type="button" class="quiet" @click="keysShown = true"><kbd>?</kbd> Keys</button>
+      <button type="button" class="quiet" :aria-pressed="dark" @click="toggle">
+        {{ dark ? 'Light' : 'Dark' }}
+      </button>
+    </header>
+    <slot />
+    <KeysDialog v-model:visible="keysShown" />
+    <Toast position="bottom-center" />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: flex;
+  flex-direction: column;
+  min-height: 100vh;
+}
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 1.5rem;
+  height: 3rem;
+  padding: 0 1.25rem;
+  border-bottom: 2px solid var(--ink);
+  background: var(--sheet);
+}
+.mark {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  color: var(--ink);
+  font-weight: 720;
+  text-decoration: none;
+}
+nav {
+  display: flex;
+  gap: 1.1rem;
+  height: 100%;
+}
+nav a {
+  display: inline-flex;
+  align-items: center;
+  margin-bottom: -2px;
+  border-bottom: 4px solid transparent;
+  color: var(--ink-soft);
+  text-decoration: none;
+}
+nav a:hover {
+  color: var(--ink);
+}
+nav a.router-link-exact-active,
+nav a[href='/bench'].router-link-active {
+  border-color: var(--beet);
+  color: var(--ink);
+  font-weight: 640;
+}
+.space {
+  flex: 1;
+}
+.quiet {
+  padding: 0.2rem 0.3rem;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.quiet:hover {
+  color: var(--ink);
+}
+kbd {
+  padding: 0 0.35em;
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  font-family: inherit;
+}
+@media (max-width: 640px) {
+  .bar {
+    gap: 0.9rem;
+    padding: 0 0.75rem;
+  }
+  .mark {
+    font-size: 0;
+  }
+  .quiet:first-of-type {
+    display: none;
+  }
+}
+</style>

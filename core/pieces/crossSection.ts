@@ -71,22 +71,23 @@ interface Body {
   /** Volume in mm³ of the body shrunk by a wall on every side. */
   inside: (wall: number) => number
   power: number
-  lift: number
+  base: number
 }
 
 /**
- * Proportions of a piece as they are usually shaped: height and length in units of its width, and how round
- * its section is. Common practice, no source. The volume then fixes the size.
+ * Proportions of a piece as they are usually shaped: height and length in units of its width, how round its
+ * section is, and which part of the height lies below its widest line. Common practice, no source. The volume then fixes the size.
  */
-const PROPORTIONS: Readonly<Record<Shape, { height: number; length: number; power: number }>> = {
-  'half-moon': { height: 0.42, length: 1.9, power: 1.7 },
-  bun: { height: 0.72, length: 1, power: 2.2 },
-  disc: { height: 0.14, length: 1, power: 4 },
-  parcel: { height: 0.4, length: 1.2, power: 2.6 },
-  cone: { height: 0.62, length: 1.25, power: 1.35 },
-  roll: { height: 0.85, length: 3.2, power: 2.2 },
-  'lidded-pie': { height: 0.4, length: 1, power: 6 },
-}
+const PROPORTIONS: Readonly<Record<Shape, { height: number; length: number; power: number; base: number }>> =
+  {
+    'half-moon': { height: 0.46, length: 1.7, power: 1.75, base: 0.25 },
+    bun: { height: 0.68, length: 1, power: 2.2, base: 0.3 },
+    disc: { height: 0.16, length: 1, power: 4, base: 0.5 },
+    parcel: { height: 0.4, length: 1.2, power: 2.6, base: 0.35 },
+    cone: { height: 0.62, length: 1.25, power: 1.35, base: 0.25 },
+    roll: { height: 0.8, length: 3, power: 2.2, base: 0.4 },
+    'lidded-pie': { height: 0.4, length: 1, power: 6, base: 0.5 },
+  }
 
 /** Area of a superellipse with half-axes a and b, by the trapezium rule. */
 function superArea(a: number, b: number, power: number): number {
@@ -122,7 +123,7 @@ function bodyOf(shape: Shape, volumeMm3: number): Body {
     surface: 2 * FULLNESS[shape] * (width * length + height * length + width * height),
     inside: (wall) => volume(width - 2 * wall, height - 2 * wall, length - 2 * wall),
     power: p.power,
-    lift: height / 2,
+    base: p.base,
   }
 }
 
@@ -150,21 +151,20 @@ export function crossSection(shape: Shape, grams: PieceGrams): CrossSection {
         )
       : Math.min(body.height, body.width) / 2
   const section = superellipse(body.power)
-  const outer = outline(
-    body.width,
-    (t) => body.lift + (body.height / 2) * section(t),
-    (t) => body.lift - (body.height / 2) * section(t),
-  )
+  // Flatter below than above, for it lies on a board; the area is the same as of an even one.
+  const shapeOf = (width: number, height: number, floor: number) => {
+    const low = height * body.base
+    return outline(
+      width,
+      (t) => floor + low + (height - low) * section(t),
+      (t) => floor + low - low * section(t),
+    )
+  }
+  const outer = shapeOf(body.width, body.height, 0)
   const innerWidth = body.width - 2 * wall
   const innerHeight = body.height - 2 * wall
   const filling =
-    fillingMl > 0 && innerWidth > 0 && innerHeight > 0
-      ? outline(
-          innerWidth,
-          (t) => body.lift + (innerHeight / 2) * section(t),
-          (t) => body.lift - (innerHeight / 2) * section(t),
-        )
-      : []
+    fillingMl > 0 && innerWidth > 0 && innerHeight > 0 ? shapeOf(innerWidth, innerHeight, wall) : []
   const depth = (mm3: number) => (body.surface > 0 ? mm3 / body.surface : 0)
   return {
     shape,

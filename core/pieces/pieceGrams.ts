@@ -10,7 +10,9 @@ interface PartOfPiece {
 export function pieceGrams(evaluation: { parts: readonly PartOfPiece[] }): PieceGrams {
   const fillings = evaluation.parts.filter((part) => part.kind === 'filling' && part.perPiece.grams > 0)
   const sum = (kind: PartKind) =>
-    evaluation.parts.filter((part) => part.kind === kind).reduce((total, part) => total + part.perPiece.grams, 0)
+    evaluation.parts
+      .filter((part) => part.kind === kind)
+      .reduce((total, part) => total + part.perPiece.grams, 0)
   return {
     doughGrams: sum('shell'),
     // Several fillings share the pieces: one piece holds the average of them, not their sum.

@@ -44,7 +44,8 @@ function withGrams(
     grams,
     gramsLow: grams,
     gramsHigh: grams,
-    notes: [...target.notes.filter((note) => note.code !== code), { code, level: 'note', text: why }],
+    // What was doubtful about the amount as written is settled by the amount reckoned.
+    notes: [...target.notes.filter((note) => note.code === 'stand-in'), { code, level: 'note', text: why }],
     cameFrom: target.cameFrom ?? {
       raw: target.raw || printLine(target, food),
       foodId: target.foodId,

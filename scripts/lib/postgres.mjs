@@ -1,6 +1,15 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  chownSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { delimiter, join } from 'node:path'
 import { freePort, installDebianPackages, ROOT, say } from './run.mjs'
@@ -11,8 +20,13 @@ const isRoot = process.getuid?.() === 0
 function findBinaries() {
   const debian = '/usr/lib/postgresql'
   const versions = existsSync(debian) ? readdirSync(debian).sort((a, b) => Number(b) - Number(a)) : []
-  const places = [...versions.map((version) => join(debian, version, 'bin')), ...(process.env.PATH ?? '').split(delimiter)]
-  return places.find((place) => existsSync(join(place, 'initdb')) && existsSync(join(place, 'pg_ctl'))) ?? null
+  const places = [
+    ...versions.map((version) => join(debian, version, 'bin')),
+    ...(process.env.PATH ?? '').split(delimiter),
+  ]
+  return (
+    places.find((place) => existsSync(join(place, 'initdb')) && existsSync(join(place, 'pg_ctl'))) ?? null
+  )
 }
 
 function binaries() {
@@ -32,7 +46,12 @@ function serverUser() {
 }
 
 const spawnAs = (user, command, args) =>
-  spawnSync(command, args, { ...user, cwd: '/', encoding: 'utf8', env: { PATH: process.env.PATH, LC_ALL: 'C', TZ: 'UTC' } })
+  spawnSync(command, args, {
+    ...user,
+    cwd: '/',
+    encoding: 'utf8',
+    env: { PATH: process.env.PATH, LC_ALL: 'C', TZ: 'UTC' },
+  })
 
 function must(result, what) {
   if (result.status === 0) return result.stdout
@@ -76,8 +95,18 @@ export class Cluster {
     if (isRoot) for (const path of [this.home, password]) chownSync(path, this.user.uid, this.user.gid)
     must(
       spawnAs(this.user, join(this.bin, 'initdb'), [
-        '-D', this.data, '-U', 'swap_pocket', '-A', 'scram-sha-256', `--pwfile=${password}`,
-        '-E', 'UTF8', '--locale=C.UTF-8', '--no-instructions', '--no-sync',
+        '-D',
+        this.data,
+        '-U',
+        'swap_pocket',
+        '-A',
+        'scram-sha-256',
+        `--pwfile=${password}`,
+        '-E',
+        'UTF8',
+        '--locale=C.UTF-8',
+        '--no-instructions',
+        '--no-sync',
       ]),
       'initdb',
     )
@@ -95,7 +124,19 @@ export class Cluster {
     const chosen = port ?? (await freePort())
     const options = `-c listen_addresses=127.0.0.1 -c port=${chosen} -c unix_socket_directories='' -c max_connections=40`
     must(
-      spawnAs(this.user, join(this.bin, 'pg_ctl'), ['start', '-w', '-t', '30', '-s', '-D', this.data, '-l', join(this.home, 'log'), '-o', options]),
+      spawnAs(this.user, join(this.bin, 'pg_ctl'), [
+        'start',
+        '-w',
+        '-t',
+        '30',
+        '-s',
+        '-D',
+        this.data,
+        '-l',
+        join(this.home, 'log'),
+        '-o',
+        options,
+      ]),
       `Starting PostgreSQL (see ${join(this.home, 'log')})`,
     )
     return chosen
@@ -105,8 +146,13 @@ export class Cluster {
   ensureDatabase(port) {
     const env = { PATH: process.env.PATH, PGPASSWORD: this.password, LC_ALL: 'C' }
     const args = ['-h', '127.0.0.1', '-p', String(port), '-U', 'swap_pocket']
-    const made = spawnSync(join(this.bin, 'createdb'), [...args, '--maintenance-db=postgres', 'swap_pocket'], { encoding: 'utf8', env })
-    if (made.status !== 0 && !/already exists/.test(made.stderr)) throw new Error(`createdb failed: ${made.stderr}`)
+    const made = spawnSync(
+      join(this.bin, 'createdb'),
+      [...args, '--maintenance-db=postgres', 'swap_pocket'],
+      { encoding: 'utf8', env },
+    )
+    if (made.status !== 0 && !/already exists/.test(made.stderr))
+      throw new Error(`createdb failed: ${made.stderr}`)
   }
 
   stop() {

@@ -107,7 +107,9 @@ export function ensureBuild() {
   const now = sourceDigest()
   if (existsSync(join(ROOT, '.output', 'server', 'index.mjs')) && readStamp('build') === now) return
   say('Building; this takes about a minute')
-  run(bin('nuxt'), ['build', '--logLevel', 'silent'], { env: { ...process.env, NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' } })
+  run(bin('nuxt'), ['build', '--logLevel', 'silent'], {
+    env: { ...process.env, NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' },
+  })
   writeStamp('build', now)
 }
 
@@ -131,7 +133,16 @@ export async function startServer({ host = '127.0.0.1', port, databaseUrl, env =
   const child = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
     cwd: ROOT,
     stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), DATABASE_URL: databaseUrl, ...env },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: host,
+      PORT: String(port),
+      NITRO_HOST: host,
+      NITRO_PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      ...env,
+    },
   })
   const ended = new Promise((_, reject) =>
     child.once('exit', (code) => reject(new Error(`The server ended with ${code}; is port ${port} taken?`))),

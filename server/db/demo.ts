@@ -10,7 +10,10 @@ const WITH_VARIANT = /curd-leek|cabbage/
 /** Loads the demo recipes, once in the life of a database. Each is read from text as a cook would paste it. */
 export async function loadDemo(): Promise<void> {
   const storage = useStorage('assets:demo')
-  const names = (await storage.getKeys()).filter((name) => name.endsWith('.txt')).sort().reverse()
+  const names = (await storage.getKeys())
+    .filter((name) => name.endsWith('.txt'))
+    .sort()
+    .reverse()
   await once('demo', async (client) => {
     for (const name of names) {
       const { recipe } = readRecipe(String(await storage.getItem(name)), larder.foods)

@@ -21,12 +21,17 @@ export class DatabaseDown extends Error {
   }
 }
 
-const UNREACHABLE = /ECONNREFUSED|ECONNRESET|ENOTFOUND|EPIPE|terminat|timeout|shutting down|starting up|57P0[123]|08\d{3}/i
+const UNREACHABLE =
+  /ECONNREFUSED|ECONNRESET|ENOTFOUND|EPIPE|terminat|timeout|shutting down|starting up|57P0[123]|08\d{3}/i
 
 /** Says whether an error means that the database is away rather than that a query was wrong. */
 export function isDatabaseDown(error: unknown): boolean {
   if (error instanceof DatabaseDown) return true
-  const { code = '', message = '', errors = [] } = (error ?? {}) as { code?: string; message?: string; errors?: unknown[] }
+  const {
+    code = '',
+    message = '',
+    errors = [],
+  } = (error ?? {}) as { code?: string; message?: string; errors?: unknown[] }
   return UNREACHABLE.test(code) || UNREACHABLE.test(message) || errors.some(isDatabaseDown)
 }
 

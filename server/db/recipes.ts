@@ -60,7 +60,9 @@ export async function getRecipe(id: string, revision: number | null = null): Pro
   return rows[0] ?? null
 }
 
-export async function listRevisions(id: string): Promise<{ revision: number; title: string; savedAt: string }[]> {
+export async function listRevisions(
+  id: string,
+): Promise<{ revision: number; title: string; savedAt: string }[]> {
   await migrated()
   const { rows } = await database().query(
     `select revision, document ->> 'title' as title, saved_at as "savedAt"
@@ -70,13 +72,17 @@ export async function listRevisions(id: string): Promise<{ revision: number; tit
   return rows
 }
 
-async function addRevision(client: pg.PoolClient, id: string, revision: number, recipe: Recipe, summary: Summary | null) {
-  await client.query('insert into revisions (recipe_id, revision, document, summary) values ($1, $2, $3, $4)', [
-    id,
-    revision,
-    JSON.stringify(recipe),
-    summary === null ? null : JSON.stringify(summary),
-  ])
+async function addRevision(
+  client: pg.PoolClient,
+  id: string,
+  revision: number,
+  recipe: Recipe,
+  summary: Summary | null,
+) {
+  await client.query(
+    'insert into revisions (recipe_id, revision, document, summary) values ($1, $2, $3, $4)',
+    [id, revision, JSON.stringify(recipe), summary === null ? null : JSON.stringify(summary)],
+  )
 }
 
 async function readBack(client: pg.PoolClient, id: string): Promise<StoredRecipe> {
@@ -94,14 +100,18 @@ async function readBack(client: pg.PoolClient, id: string): Promise<StoredRecipe
  * @param parent the revision it grew from, for a variant
  * @returns null when the parent's revision does not exist
  */
-export async function createRecipe(recipe: Recipe, summary: Summary | null, parent: Parent | null): Promise<StoredRecipe | null> {
+export async function createRecipe(
+  recipe: Recipe,
+  summary: Summary | null,
+  parent: Parent | null,
+): Promise<StoredRecipe | null> {
   await migrated()
   return transaction(async (client) => {
     if (parent) {
-      const { rowCount } = await client.query('select 1 from revisions where recipe_id = $1 and revision = $2', [
-        parent.id,
-        parent.revision,
-      ])
+      const { rowCount } = await client.query(
+        'select 1 from revisions where recipe_id = $1 and revision = $2',
+        [parent.id, parent.revision],
+      )
       if (!rowCount) return null
     }
     const { id } = await insertRecipe(client, recipe, summary, parent)
@@ -153,7 +163,10 @@ export async function setDeleted(id: string, deleted: boolean): Promise<boolean>
 export async function once(name: string, work: (client: pg.PoolClient) => Promise<void>): Promise<void> {
   await migrated()
   await transaction(async (client) => {
-    const { rowCount } = await client.query('insert into milestones (name) values ($1) on conflict do nothing', [name])
+    const { rowCount } = await client.query(
+      'insert into milestones (name) values ($1) on conflict do nothing',
+      [name],
+    )
     if (rowCount) await work(client)
   })
 }

@@ -8,9 +8,15 @@ export const MAX_BODY_BYTES = 1_000_000
 const MAX_DRAINED_BYTES = 32_000_000
 
 const tooLarge = () =>
-  problem(413, 'too-large', 'The request is too large', `The body may hold at most ${MAX_BODY_BYTES / 1000} kB`, {
-    errors: [{ field: 'body', message: `send at most ${MAX_BODY_BYTES / 1000} kB` }],
-  })
+  problem(
+    413,
+    'too-large',
+    'The request is too large',
+    `The body may hold at most ${MAX_BODY_BYTES / 1000} kB`,
+    {
+      errors: [{ field: 'body', message: `send at most ${MAX_BODY_BYTES / 1000} kB` }],
+    },
+  )
 
 function readBytes(event: H3Event): Promise<Buffer> {
   const request = event.node.req
@@ -23,7 +29,9 @@ function readBytes(event: H3Event): Promise<Buffer> {
       else if (size > MAX_DRAINED_BYTES) request.destroy()
     })
     request.on('end', () => (size > MAX_BODY_BYTES ? reject(tooLarge()) : resolve(Buffer.concat(chunks))))
-    request.on('error', () => reject(problem(400, 'broken-off', 'The request broke off', 'The body did not arrive whole')))
+    request.on('error', () =>
+      reject(problem(400, 'broken-off', 'The request broke off', 'The body did not arrive whole')),
+    )
   })
 }
 
@@ -33,7 +41,8 @@ const UTF8 = new TextDecoder('utf-8', { fatal: true })
 export function fieldName(path: readonly PropertyKey[]): string {
   if (!path.length) return 'body'
   return path.reduce<string>(
-    (name, key) => (typeof key === 'number' ? `${name}[${key}]` : name ? `${name}.${String(key)}` : String(key)),
+    (name, key) =>
+      typeof key === 'number' ? `${name}[${key}]` : name ? `${name}.${String(key)}` : String(key),
     '',
   )
 }
@@ -63,9 +72,15 @@ export async function readJson<T extends z.ZodType>(event: H3Event, schema: T): 
   try {
     value = JSON.parse(text)
   } catch (error) {
-    throw problem(400, 'not-json', 'The body is not JSON', `Send a JSON object: ${(error as Error).message}`, {
-      errors: [{ field: 'body', message: 'a JSON object is expected' }],
-    })
+    throw problem(
+      400,
+      'not-json',
+      'The body is not JSON',
+      `Send a JSON object: ${(error as Error).message}`,
+      {
+        errors: [{ field: 'body', message: 'a JSON object is expected' }],
+      },
+    )
   }
   const parsed = schema.safeParse(value)
   if (!parsed.success) throw invalid(fieldProblems(parsed.error))

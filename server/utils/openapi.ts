@@ -19,14 +19,18 @@ export const ROUTES: readonly Route[] = [
     method: 'get',
     path: '/api/health',
     summary: 'Says whether the server and its database answer',
-    answers: { 200: ['All well', z.object({ status: z.literal('ok'), database: z.literal('ok'), foods: z.number() })] },
+    answers: {
+      200: ['All well', z.object({ status: z.literal('ok'), database: z.literal('ok'), foods: z.number() })],
+    },
   },
   {
     method: 'get',
     path: '/api/foods',
     summary: 'Foods of the larder, or those that fit a query',
     query: { q: 'name, misspelling or fragment' },
-    answers: { 200: ['Foods', z.object({ foods: z.array(z.looseObject({ id: z.string(), name: z.string() })) })] },
+    answers: {
+      200: ['Foods', z.object({ foods: z.array(z.looseObject({ id: z.string(), name: z.string() })) })],
+    },
   },
   {
     method: 'post',
@@ -103,13 +107,21 @@ export const ROUTES: readonly Route[] = [
     path: '/api/recipes/{id}/revisions',
     summary: 'The revisions of a recipe, the newest first',
     answers: {
-      200: ['Revisions', z.object({ revisions: z.array(z.object({ revision: z.number(), title: z.string(), savedAt: z.string() })) })],
+      200: [
+        'Revisions',
+        z.object({
+          revisions: z.array(z.object({ revision: z.number(), title: z.string(), savedAt: z.string() })),
+        }),
+      ],
     },
   },
 ]
 
 const json = (schema: z.ZodType, io: 'input' | 'output') => {
-  const { $schema: _, ...rest } = z.toJSONSchema(schema, { io, unrepresentable: 'any' }) as Record<string, unknown>
+  const { $schema: _, ...rest } = z.toJSONSchema(schema, { io, unrepresentable: 'any' }) as Record<
+    string,
+    unknown
+  >
   return rest
 }
 
@@ -142,7 +154,12 @@ function operation(route: Route) {
     summary: route.summary,
     ...(parameters.length ? { parameters } : {}),
     ...(route.body
-      ? { requestBody: { required: true, content: { 'application/json': { schema: json(route.body, 'input') } } } }
+      ? {
+          requestBody: {
+            required: true,
+            content: { 'application/json': { schema: json(route.body, 'input') } },
+          },
+        }
       : {}),
     responses,
   }
@@ -157,7 +174,8 @@ export function openApiDocument() {
     info: {
       title: 'Swap Pocket',
       version: '1',
-      description: 'Reads, evaluates, adapts and keeps filled-dough recipes. Errors are RFC 9457 problem documents.',
+      description:
+        'Reads, evaluates, adapts and keeps filled-dough recipes. Errors are RFC 9457 problem documents.',
     },
     paths,
     components: { schemas: { Problem: json(schemas.problemAnswer, 'output') } },

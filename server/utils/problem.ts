@@ -12,12 +12,20 @@ export interface Problem {
 }
 
 /** An error that is answered as a problem document. */
-export function problem(status: number, type: string, title: string, detail: string, more: Record<string, unknown> = {}) {
+export function problem(
+  status: number,
+  type: string,
+  title: string,
+  detail: string,
+  more: Record<string, unknown> = {},
+) {
   const data: Problem = { type: `/problems/${type}`, title, status, detail, ...more }
   return createError({ statusCode: status, statusMessage: title, message: detail, data })
 }
 
 export function invalid(errors: FieldProblem[]) {
   const detail = errors.map((error) => `${error.field}: ${error.message}`).join('; ')
-  return problem(422, 'invalid', 'The request cannot be used as it is', detail.slice(0, 2000), { errors: errors.slice(0, 50) })
+  return problem(422, 'invalid', 'The request cannot be used as it is', detail.slice(0, 2000), {
+    errors: errors.slice(0, 50),
+  })
 }

@@ -91,7 +91,9 @@ export const evaluationAnswer = z.object({
       perPiece: figuresAnswer,
     }),
   ),
-  fillings: z.array(z.object({ partId: z.string(), name: z.string(), pieces: z.number(), perPiece: figuresAnswer })),
+  fillings: z.array(
+    z.object({ partId: z.string(), name: z.string(), pieces: z.number(), perPiece: figuresAnswer }),
+  ),
   complete: z.boolean(),
   missing: z.array(z.string()),
   dough: z.object({

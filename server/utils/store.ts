@@ -16,7 +16,12 @@ export function storable(recipe: Recipe): Recipe {
 }
 
 /** Stores a new recipe or variant and answers 201; 404 when the parent's revision does not exist. */
-export async function storeNew(event: H3Event, recipe: Recipe, parent: Parent | null, create: typeof createRecipe) {
+export async function storeNew(
+  event: H3Event,
+  recipe: Recipe,
+  parent: Parent | null,
+  create: typeof createRecipe,
+) {
   const ready = storable(recipe)
   const stored = await create(ready, summaryOf(ready), parent)
   if (!stored) throw notFound(parent?.id ?? '')

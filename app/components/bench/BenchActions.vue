@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { larder } from '~~/data/larder'
+
+const { canUndo, canRedo, dirty, saving, diets } = defineProps<{
+  canUndo: boolean
+  canRedo: boolean
+  dirty: boolean
+  saving: boolean
+  /** Diets that the recipe has been adapted to. */
+  diets: string[]
+}>()
+const emit = defineEmits<{ undo: []; redo: []; save: []; adapt: [dietId: string] }>()
+
+// Diets that exclude foods can be met by swapping; those with a target alone cannot yet.
+const offered = larder.diets.filter((diet) => diet.excludesOrigins.length > 0)
+</script>
+
+<template>
+  <div class="actions no-print">
+    <span class="make" role="group" aria-label="Make it">
+      <span class="soft">Make it</span>
+      <Button
+        v-for="diet in offered"
+        :key="diet.id"
+        :label="diet.name.toLowerCase()"
+        size="small"
+        :severity="diet.id === 'vegan' ? undefined : 'secondary'"
+        :outlined="diet.id !== 'vegan'"
+        :disabled="diets.includes(diet.id)"
+        @click="emit('adapt', diet.id)"
+      />
+    </span>
+    <span class="steps">
+      <Button
+        label="Undo"
+        size="small"
+        severity="secondary"
+        text
+        :disabled="!canUndo"
+        @click="emit('undo')"
+      />
+      <Button
+        label="Redo"
+        size="small"
+        severity="secondary"
+        text
+        :disabled="!canRedo"
+        @click="emit('redo')"
+      />
+      <Button
+        :label="saving ? 'Saving' : dirty ? 'Save' : 'Saved'"
+        size="small"
+        :outlined="!dirty"
+        :disabled="saving || !dirty"
+        @click="emit('save')"
+      />
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.5rem 1rem;
+}
+.make,
+.steps {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.4rem;
+}
+</style>

@@ -1,0 +1,280 @@
+<script setup lang="ts">
+import { crossSection, type CrossSection, type PieceGrams, type Point } from '~~/core/pieces/crossSection'
+import type { Shape } from '~~/core/recipe/schema'
+import { showGrams } from '~/logic/format'
+
+export interface Piece {
+  caption: string
+  shape: Shape
+  grams: PieceGrams
+}
+
+const {
+  pieces,
+  height = 230,
+  width = 560,
+  bare = false,
+} = defineProps<{
+  /** One piece, or the piece before and after. */
+  pieces: Piece[]
+  height?: number
+  width?: number
+  /** Without labels and scale, for the shelf. */
+  bare?: boolean
+}>()
+
+const emit = defineEmits<{ working: [text: string] }>()
+
+const sections = computed(() => pieces.map((piece) => crossSection(piece.shape, piece.grams)))
+const margin = computed(() => (bare ? 4 : 98))
+/** Room for the tallest piece and its labels; the picture is no higher than it needs to be. */
+const floor = computed(() =>
+  bare
+    ? height - 6
+    : Math.max(
+        110,
+        Math.min(height - FOOT, Math.max(...sections.value.map((one) => one.heightMm)) * scale.value + 22),
+      ),
+)
+const FOOT = 46
+const shownHeight = computed(() => (bare ? height : floor.value + FOOT))
+const gapMm = 14
+
+/** Pixels in a millimetre: the same for every piece in the picture. */
+const scale = computed(() => {
+  const across =
+    sections.value.reduce((sum, section) => sum + section.widthMm, 0) + gapMm * (pieces.length - 1)
+  const tall = Math.max(...sections.value.map((section) => section.heightMm))
+  return Math.min(
+    (width - 2 * margin.value) / across,
+    (height - (bare ? 10 : FOOT + 22)) / tall,
+    bare ? 1.6 : 4.2,
+  )
+})
+
+const drawn = computed(() => {
+  const across =
+    sections.value.reduce((sum, section) => sum + section.widthMm, 0) + gapMm * (pieces.length - 1)
+  let left = (width - across * scale.value) / 2
+  return sections.value.map((section, at) => {
+    const centre = left + (section.widthMm * scale.value) / 2
+    left += (section.widthMm + gapMm) * scale.value
+    return { section, piece: pieces[at]!, centre, side: pieces.length > 1 && at === 0 ? -1 : 1 }
+  })
+})
+
+function path(points: readonly Point[], centre: number): string {
+  if (!points.length) return ''
+  return `M${points.map(({ x, y }) => `${(centre + x * scale.value).toFixed(1)} ${(floor.value - y * scale.value).toFixed(1)}`).join('L')}Z`
+}
+
+const topOf = (section: CrossSection) => section.outer.slice(0, section.outer.length / 2)
+function openPath(points: readonly Point[], centre: number): string {
+  return `M${points.map(({ x, y }) => `${(centre + x * scale.value).toFixed(1)} ${(floor.value - y * scale.value).toFixed(1)}`).join('L')}`
+}
+
+/** Bits in the filling, laid out evenly; they stand for nothing but filling. */
+function bits(section: CrossSection, centre: number) {
+  if (!section.filling.length || bare) return []
+  const w = (section.widthMm - 2 * section.doughMm) * scale.value
+  const h = (section.heightMm - 2 * section.doughMm) * scale.value
+  const middle = floor.value - (section.doughMm * scale.value + h * 0.42)
+  return Array.from({ length: 14 }, (_, i) => {
+    const angle = i * 2.399
+    const radius = Math.sqrt((i + 0.6) / 15)
+    return {
+      x: centre + Math.cos(angle) * radius * w * 0.36,
+      y: middle + Math.sin(angle) * radius * h * 0.3,
+      r: 1.6 + (i % 3),
+    }
+  })
+}
+
+interface Label {
+  text: string
+  y: number
+  tipX: number
+  tipY: number
+  colour: string
+}
+
+/** Labels beside a piece, each with a line to what it names, kept apart from one another. */
+function labels(at: number): Label[] {
+  const { section, piece, centre, side } = drawn.value[at]!
+  const s = scale.value
+  const half = (section.widthMm / 2) * s
+  const rows: Omit<Label, 'y'>[] = []
+  if (piece.grams.coatGrams > 0.05) {
+    rows.push({
+      text: `Finish ${showGrams(piece.grams.coatGrams)} g`,
+      tipX: centre + side * half * 0.5,
+      tipY: floor.value - section.heightMm * s * 0.93,
+      colour: 'var(--coat)',
+    })
+  }
+  if (piece.grams.fillingGrams > 0.05) {
+    rows.push({
+      text: `Filling ${showGrams(piece.grams.fillingGrams)} g`,
+      tipX: centre + side * (half - section.doughMm * s) * 0.55,
+      tipY: floor.value - section.heightMm * s * 0.5,
+      colour: 'var(--filling-mark)',
+    })
+  }
+  rows.push({
+    text: `Dough ${showGrams(piece.grams.doughGrams)} g`,
+    tipX: centre + side * (half - (section.doughMm * s) / 2),
+    tipY: floor.value - section.heightMm * s * 0.27,
+    colour: 'var(--dough-line)',
+  })
+  if (piece.grams.oilGrams > 0.05) {
+    rows.push({
+      text: `Pan fat ${showGrams(piece.grams.oilGrams)} g`,
+      tipX: centre + side * half * 0.8,
+      tipY: floor.value - section.heightMm * s * 0.1,
+      colour: 'var(--oil)',
+    })
+  }
+  const lowest = floor.value - 6
+  const first = Math.max(18, Math.min(floor.value - section.heightMm * s, lowest - (rows.length - 1) * 26))
+  const pitch = rows.length > 1 ? Math.min(34, Math.max(24, (lowest - first) / (rows.length - 1))) : 0
+  return rows.map((row, n) => ({ ...row, y: first + n * pitch }))
+}
+
+const labelX = (side: number) => (side < 0 ? margin.value - 8 : width - margin.value + 8)
+
+const told = computed(() =>
+  drawn.value
+    .map(
+      ({ section, piece }) =>
+        `${piece.caption}: ${Math.round(section.widthMm)} by ${Math.round(section.heightMm)} mm, dough ${section.doughMm.toFixed(1)} mm thick, ${showGrams(piece.grams.doughGrams)} g dough, ${showGrams(piece.grams.fillingGrams)} g filling, ${showGrams(piece.grams.coatGrams)} g finish, ${showGrams(piece.grams.oilGrams)} g pan fat`,
+    )
+    .join('. '),
+)
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${width} ${shownHeight}`" role="img" :aria-label="`Cross-section to scale. ${told}`">
+    <line x1="0" :x2="width" :y1="floor + 1" :y2="floor + 1" class="board" />
+    <g v-for="({ section, piece, centre, side }, at) in drawn" :key="at">
+      <path v-if="at > 0" :d="path(drawn[0]!.section.outer, centre)" class="ghost" />
+      <path :d="path(section.outer, centre)" class="dough" />
+      <path
+        v-if="section.oilMm > 0.02"
+        :d="path(section.outer, centre)"
+        class="oil"
+        :stroke-width="Math.max(2, section.oilMm * 2 * scale)"
+      />
+      <path v-if="section.filling.length" :d="path(section.filling, centre)" class="filling" />
+      <circle
+        v-for="(bit, n) in bits(section, centre)"
+        :key="n"
+        :cx="bit.x"
+        :cy="bit.y"
+        :r="bit.r"
+        class="bit"
+      />
+      <path
+        v-if="section.coatMm > 0.01"
+        :d="openPath(topOf(section), centre)"
+        class="coat"
+        :stroke-width="Math.max(1.6, section.coatMm * scale)"
+      />
+      <path :d="path(section.outer, centre)" class="rim" />
+      <template v-if="!bare">
+        <g v-for="label in labels(at)" :key="label.text">
+          <polyline :points="`${labelX(side)},${label.y - 4} ${label.tipX},${label.tipY}`" class="leader" />
+          <circle :cx="label.tipX" :cy="label.tipY" r="2.5" class="tip" :style="{ fill: label.colour }" />
+          <text :x="labelX(side) + side * 4" :y="label.y" :text-anchor="side < 0 ? 'end' : 'start'">
+            {{ label.text }}
+          </text>
+        </g>
+        <text :x="centre" :y="floor + 20" text-anchor="middle" class="caption">{{ piece.caption }}</text>
+        <text :x="centre" :y="floor + 38" text-anchor="middle" class="size">
+          {{ Math.round(section.widthMm) }} × {{ Math.round(section.heightMm) }} mm, dough
+          {{ section.doughMm.toFixed(1) }} mm
+        </text>
+      </template>
+    </g>
+    <g v-if="!bare" class="rule">
+      <path :d="`M8 ${shownHeight - 12}v4h${10 * scale}v-4`" />
+      <text :x="12 + 10 * scale" :y="shownHeight - 7">1 cm</text>
+    </g>
+    <a
+      v-if="!bare"
+      href="#"
+      class="how"
+      @click.prevent="emit('working', sections.map((one) => one.working).join('\n'))"
+    >
+      <text :x="width - 6" :y="shownHeight - 7" text-anchor="end">how drawn</text>
+    </a>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 100%;
+  height: auto;
+  overflow: visible;
+}
+.board {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.ghost {
+  fill: none;
+  stroke: var(--rule-strong);
+  stroke-dasharray: 4 4;
+}
+.dough {
+  fill: var(--dough);
+}
+.oil {
+  fill: none;
+  stroke: var(--oil);
+  stroke-opacity: 0.55;
+}
+.filling {
+  fill: var(--filling);
+}
+.bit {
+  fill: var(--filling-mark);
+  fill-opacity: 0.45;
+}
+.coat {
+  fill: none;
+  stroke: var(--coat);
+  stroke-linecap: round;
+}
+.rim {
+  fill: none;
+  stroke: var(--dough-line);
+}
+.leader {
+  fill: none;
+  stroke: var(--rule-strong);
+}
+.tip {
+  stroke: var(--ink);
+}
+text {
+  fill: var(--ink);
+  font-size: 14px;
+}
+.caption {
+  font-weight: 640;
+}
+.size,
+.rule text,
+.how text {
+  fill: var(--ink-soft);
+  font-size: 12.5px;
+}
+.rule path {
+  fill: none;
+  stroke: var(--ink-soft);
+}
+.how text {
+  text-decoration: underline dotted;
+}
+</style>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { CLASS_LIMITS, CONSISTENCIES } from '~~/core/dough/softness'
+import { feelOf, type DoughFigures } from '~~/core/dough/assess'
+
+const { dough, before } = defineProps<{ dough: DoughFigures; before: DoughFigures | null }>()
+const emit = defineEmits<{ working: [] }>()
+
+const FROM = 0.4
+const TO = 1.6
+const at = (softness: number) => `${(100 * (Math.min(TO, Math.max(FROM, softness)) - FROM)) / (TO - FROM)}%`
+
+const bands = computed(() => {
+  const limits = [FROM, ...CLASS_LIMITS.map(([, limit]) => limit), TO]
+  return CONSISTENCIES.map((name, n) => ({
+    name,
+    left: at(limits[n]!),
+    width: `${(100 * (limits[n + 1]! - limits[n]!)) / (TO - FROM)}%`,
+  }))
+})
+const pct = (value: number | null) => (value === null ? '–' : `${Math.round(value)} %`)
+const moved = computed(
+  () =>
+    before !== null &&
+    before.softness !== null &&
+    dough.softness !== null &&
+    Math.abs(before.softness - dough.softness) >= 0.005,
+)
+</script>
+
+<template>
+  <section aria-labelledby="dough-title">
+    <h2 id="dough-title">
+      Dough
+      <button
+        v-if="dough.consistency && dough.softness !== null"
+        type="button"
+        class="opens"
+        @click="emit('working')"
+      >
+        {{ dough.consistency }}, {{ dough.softness.toFixed(2) }}
+      </button>
+      <span v-else class="soft">{{ dough.ready ? 'bought' : 'feel not known' }}</span>
+    </h2>
+    <template v-if="dough.softness !== null">
+      <div class="scale" aria-hidden="true">
+        <span
+          v-for="band in bands"
+          :key="band.name"
+          class="band"
+          :class="{ on: band.name === dough.consistency }"
+          :style="{ left: band.left, width: band.width }"
+          >{{ band.name }}</span
+        >
+        <i v-if="moved" class="pin was" :style="{ left: at(before!.softness!) }" />
+        <i class="pin" :style="{ left: at(dough.softness) }" />
+      </div>
+      <p class="small soft">
+        {{ feelOf(dough.consistency!)
+        }}<template v-if="before?.softness != null"
+          >; {{ moved ? `was ${before.softness.toFixed(2)}` : 'as soft as before' }}</template
+        >
+      </p>
+    </template>
+    <dl>
+      <div>
+        <dt>Water</dt>
+        <dd>{{ pct(dough.hydrationPct) }}</dd>
+      </div>
+      <div>
+        <dt>Fat</dt>
+        <dd>{{ pct(dough.fatPct) }}</dd>
+      </div>
+      <div>
+        <dt>Salt</dt>
+        <dd>{{ dough.saltPct === null ? '–' : `${dough.saltPct.toFixed(1)} %` }}</dd>
+      </div>
+      <div>
+        <dt>Whole grain</dt>
+        <dd>{{ pct(dough.wholeGrainPct) }}</dd>
+      </div>
+      <div class="of soft small">of flour, which is 100 %</div>
+    </dl>
+    <p v-for="remark in dough.remarks" :key="remark" class="small">
+      <span class="sign watch">look</span> {{ remark }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+h2 .opens {
+  margin-left: 0.4rem;
+  font-weight: 640;
+}
+.scale {
+  position: relative;
+  height: 1.7rem;
+  margin: 0.45rem 0 0.2rem;
+}
+.band {
+  position: absolute;
+  height: 1.5rem;
+  padding: 0.1rem 0.25rem;
+  overflow: hidden;
+  border-left: 1px solid var(--sheet);
+  background: var(--rule);
+  color: var(--ink-soft);
+  font-size: 0.8125rem;
+  text-align: center;
+}
+.band.on {
+  background: var(--dough);
+  color: #1b242b;
+  font-weight: 640;
+}
+.pin {
+  position: absolute;
+  top: -0.2rem;
+  width: 3px;
+  height: 1.9rem;
+  margin-left: -1px;
+  background: var(--beet);
+}
+.pin.was {
+  background: none;
+  border-left: 2px dashed var(--ink-soft);
+}
+dl {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 1.1rem;
+}
+dl div {
+  display: flex;
+  gap: 0.35rem;
+}
+dt {
+  color: var(--ink-soft);
+}
+dd {
+  font-weight: 640;
+}
+</style>

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { difference, type Evaluation } from '~~/core/evaluate'
+import type { Nutrient } from '~~/core/food/nutrients'
+import { NUTRIENT_WORDS, showChange, showFigure, showGrams } from '~/logic/format'
+
+export type Basis = 'perPiece' | 'perServing' | 'per100g'
+
+const { after, before } = defineProps<{ after: Evaluation; before: Evaluation | null }>()
+const basis = defineModel<Basis>('basis', { required: true })
+const emit = defineEmits<{ working: [key: Nutrient] }>()
+
+const BASES: { value: Basis; label: string }[] = [
+  { value: 'perPiece', label: 'per piece' },
+  { value: 'perServing', label: 'per serving' },
+  { value: 'per100g', label: 'per 100 g' },
+]
+const ROWS: Nutrient[] = [
+  'proteinG',
+  'fatG',
+  'saturatedFatG',
+  'carbohydrateG',
+  'fibreG',
+  'sugarsG',
+  'netCarbohydrateG',
+  'saltG',
+]
+
+const now = computed(() => after[basis.value])
+const was = computed(() => before?.[basis.value] ?? null)
+const change = computed(() => (was.value ? difference(now.value, was.value) : null))
+const rows = computed(() =>
+  now.value.polyolsG > 0.05 ? [...ROWS.slice(0, 6), 'polyolsG' as const, ...ROWS.slice(6)] : ROWS,
+)
+const atLeast = computed(() => (after.complete ? '' : 'at least '))
+</script>
+
+<template>
+  <section aria-labelledby="figures-title">
+    <div class="head">
+      <h2 id="figures-title" class="visually-hidden">Figures</h2>
+      <SelectButton
+        v-model="basis"
+        :options="BASES"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        size="small"
+        aria-label="Figures for"
+      />
+      <p class="soft small">raw, {{ showGrams(now.grams) }} g</p>
+    </div>
+    <p v-if="!after.complete" class="missing">
+      <span class="sign watch">at least</span> Not counted: {{ after.missing.join(', ') }}
+    </p>
+    <div class="body">
+      <div class="energy">
+        <button type="button" class="opens big" @click="emit('working', 'energyKcal')">
+          <span class="visually-hidden">Energy {{ atLeast }}</span>
+          {{ showFigure('energyKcal', now.energyKcal) }}<small>kcal</small>
+        </button>
+        <p v-if="was && change" class="soft small">
+          was {{ showFigure('energyKcal', was.energyKcal) }}<br />
+          <strong>{{ showChange('energyKcal', change.energyKcal) }}</strong>
+        </p>
+        <p class="soft small">{{ Math.round(now.energyKcal * 4.184) }} kJ</p>
+      </div>
+      <table>
+        <thead class="visually-hidden">
+          <tr>
+            <th scope="col">Nutrient</th>
+            <th scope="col">Now</th>
+            <th v-if="was" scope="col">Before</th>
+            <th v-if="was" scope="col">Change</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="key in rows" :key="key" :class="{ sub: NUTRIENT_WORDS[key].name.startsWith('of') }">
+            <th scope="row">{{ NUTRIENT_WORDS[key].name }}</th>
+            <td class="now">
+              <button
+                type="button"
+                class="opens"
+                :aria-label="`${NUTRIENT_WORDS[key].name} ${atLeast}${showFigure(key, now[key])} ${NUTRIENT_WORDS[key].unit}, show how`"
+                @click="emit('working', key)"
+              >
+                {{ showFigure(key, now[key]) }}<small>{{ NUTRIENT_WORDS[key].unit }}</small>
+              </button>
+            </td>
+            <td v-if="was" class="was">{{ showFigure(key, was[key]) }}</td>
+            <td v-if="change" class="change">{{ showChange(key, change[key]) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  margin-bottom: 0.4rem;
+}
+.missing {
+  margin-bottom: 0.4rem;
+  font-size: 0.875rem;
+}
+.body {
+  display: grid;
+  grid-template-columns: 8.5rem 1fr;
+  gap: 1rem;
+}
+.big {
+  font-size: 3rem;
+  font-weight: 700;
+  line-height: 1.05;
+  text-decoration-thickness: 2px;
+}
+small {
+  margin-left: 0.2em;
+  color: var(--ink-soft);
+  font-size: 0.875rem;
+  font-weight: 400;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+tr {
+  border-bottom: 1px solid var(--rule);
+}
+tr:last-child {
+  border: 0;
+}
+th,
+td {
+  padding: 0.1rem 0;
+}
+.sub th {
+  padding-left: 0.9rem;
+  color: var(--ink-soft);
+}
+td {
+  text-align: right;
+}
+.now {
+  font-weight: 640;
+}
+.was {
+  width: 3.6rem;
+  color: var(--ink-soft);
+}
+.change {
+  width: 4rem;
+}
+</style>

@@ -1,0 +1,231 @@
+<script setup lang="ts">
+import { foodAgainstDiet } from '~~/core/diet/diets'
+import type { Food } from '~~/core/food/food'
+import type { Contribution } from '~~/core/nutrition/contributions'
+import type { Line } from '~~/core/recipe/schema'
+import { candidatesFor, type Swap } from '~~/core/swap/catalogue'
+import type { CookingWay, PartKind } from '~~/core/recipe/schema'
+import { larder } from '~~/data/larder'
+import { showGrams } from '~/logic/format'
+import { typedWeight } from '~/logic/typedWeight'
+
+const {
+  line,
+  part,
+  way,
+  contribution,
+  partGrams,
+  pieces,
+  continued = false,
+  lens,
+} = defineProps<{
+  line: Line
+  part: PartKind
+  way: CookingWay
+  contribution: Contribution | null
+  /** Grams of the whole part, for the line's share. */
+  partGrams: number
+  pieces: number
+  /** The line above came from the same original line: what is said of both is said there. */
+  continued?: boolean
+  /** The diets against which lines are marked. */
+  lens: string[]
+}>()
+const emit = defineEmits<{
+  grams: [grams: number]
+  food: [foodId: string]
+  rewrite: [raw: string]
+  remove: []
+  swap: [swap: Swap]
+}>()
+
+const open = ref(false)
+const food = computed<Food | undefined>(() => (line.foodId ? larder.foods.get(line.foodId) : undefined))
+const diets = computed(() => larder.diets.filter((diet) => lens.includes(diet.id)))
+const against = computed(() => {
+  if (!food.value) return { breaks: [] as string[], may: [] as string[] }
+  const found = diets.value.map((diet) => foodAgainstDiet(food.value!, diet))
+  return {
+    breaks: [...new Set(found.flatMap((one) => one.breaks))],
+    may: [...new Set(found.flatMap((one) => one.may))],
+  }
+})
+const swaps = computed(() => (food.value ? candidatesFor(food.value, part, way, larder.swaps) : []))
+const checks = computed(() => line.notes.filter((note) => note.level === 'check'))
+const share = computed(() =>
+  line.grams !== null && partGrams > 0 ? `${Math.round((100 * line.grams) / partGrams)} %` : '',
+)
+const energy = computed(() => (contribution ? contribution.nutrients.energyKcal / pieces : null))
+
+const typed = ref('')
+const editing = ref(false)
+const problem = ref('')
+const shown = computed(() => (editing.value ? typed.value : line.grams === null ? '' : showGrams(line.grams)))
+
+function startTyping() {
+  typed.value = line.grams === null ? '' : showGrams(line.grams)
+  editing.value = true
+}
+function type(event: Event) {
+  typed.value = (event.target as HTMLInputElement).value
+  const read = typedWeight(typed.value, food.value)
+  problem.value = 'problem' in read ? read.problem : ''
+  if ('grams' in read) emit('grams', read.grams)
+}
+function stopTyping() {
+  editing.value = false
+  problem.value = ''
+}
+</script>
+
+<template>
+  <li class="line" :class="{ swapped: line.cameFrom, continued }">
+    <div class="row">
+      <button type="button" class="written" :aria-expanded="open" @click="open = !open">
+        <span class="raw">{{
+          line.cameFrom && food ? `${continued ? '+ ' : ''}${food.name}` : line.raw || line.name
+        }}</span>
+        <span v-if="food && !line.cameFrom" class="food soft small">{{ food.name }}</span>
+      </button>
+      <span class="weight">
+        <InputText
+          :model-value="shown"
+          size="small"
+          inputmode="text"
+          autocomplete="off"
+          :invalid="problem !== '' || (line.grams === null && !editing)"
+          :aria-label="`Grams of ${food?.name ?? line.name}`"
+          @focus="startTyping"
+          @input="type"
+          @blur="stopTyping"
+          @keydown.enter="($event.target as HTMLInputElement).blur()"
+        /><span aria-hidden="true">g</span>
+      </span>
+      <span class="share soft">{{ share }}</span>
+      <span class="energy">{{ energy === null ? '' : Math.round(energy) }}</span>
+      <span class="marks">
+        <span v-if="against.breaks.length" class="sign stop" :title="`Is ${against.breaks.join(' and ')}`"
+          >✕ {{ against.breaks[0]!.replace(/ or .*/, '') }}</span
+        >
+        <span
+          v-else-if="against.may.length"
+          class="sign watch"
+          :title="`May hold ${against.may.join(' or ')}`"
+          >packet</span
+        >
+        <SwapMenu
+          v-if="swaps.length && food"
+          :food="food"
+          :swaps="swaps"
+          :line="line"
+          :lens="lens"
+          @choose="(swap) => emit('swap', swap)"
+        />
+      </span>
+    </div>
+    <p v-if="problem" class="note" role="alert"><span class="sign stop">✕</span> {{ problem }}</p>
+    <p v-if="line.cameFrom && !continued" class="note soft">
+      <template v-if="line.cameFrom.raw"
+        >was <s>{{ line.cameFrom.raw }}</s>. </template
+      >{{ line.cameFrom.why }}
+    </p>
+    <p v-for="check in checks" :key="check.text" class="note">
+      <span class="sign watch">check</span> {{ check.text }}
+    </p>
+    <LineDetail
+      v-if="open"
+      :line="line"
+      :food="food"
+      :contribution="contribution"
+      @food="(id) => emit('food', id)"
+      @rewrite="(raw) => emit('rewrite', raw)"
+      @remove="emit('remove')"
+    />
+  </li>
+</template>
+
+<style scoped>
+.line {
+  padding: 0.16rem 0;
+  border-top: 1px solid var(--rule);
+}
+.line.continued {
+  border-top: 0;
+}
+.row {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 5.4rem 3rem 2.6rem 7.6rem;
+  align-items: center;
+  gap: 0.5rem;
+}
+.written {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 0.6rem;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.written:hover .raw {
+  text-decoration: underline dotted;
+}
+.swapped .raw {
+  font-weight: 640;
+  color: var(--beet);
+}
+.weight {
+  display: flex;
+  align-items: center;
+  gap: 0.25rem;
+}
+.weight :deep(input) {
+  width: 4.3rem;
+  padding: 0.1rem 0.35rem;
+  border-color: transparent;
+  border-bottom-color: var(--rule-strong);
+  border-radius: 0;
+  background: none;
+  box-shadow: none;
+  font-size: 1rem;
+  font-weight: 640;
+  text-align: right;
+}
+.weight :deep(input:hover),
+.weight :deep(input:focus) {
+  border-color: var(--rule-strong);
+  background: var(--sheet);
+}
+.weight :deep(input.p-invalid) {
+  border-color: var(--stop);
+}
+.share,
+.energy {
+  text-align: right;
+}
+.marks {
+  display: flex;
+  justify-content: flex-end;
+  align-items: center;
+  gap: 0.35rem;
+}
+.note {
+  padding: 0 0 0.1rem;
+  font-size: 0.875rem;
+}
+@media (max-width: 640px) {
+  .row {
+    grid-template-columns: minmax(0, 1fr) 5.4rem 2.4rem;
+  }
+  .share {
+    display: none;
+  }
+  .marks {
+    grid-column: 1 / -1;
+    justify-content: flex-start;
+  }
+}
+</style>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import type { Recipe } from '~~/core/recipe/schema'
+
+const { recipe } = defineProps<{ recipe: Recipe }>()
+
+const remarks = computed(() => recipe.notes.filter((note) => note.code === 'handling'))
+const kept = computed(() =>
+  recipe.notes.filter((note) => note.level === 'note' && !['handling', 'method'].includes(note.code)),
+)
+/** Remarks on a step ("Step 3 says egg") stand under it. */
+const remarksOn = (step: number) =>
+  recipe.notes.filter((note) => note.code === 'method' && note.text.startsWith(`Step ${step} `))
+</script>
+
+<template>
+  <section
+    v-if="recipe.method.length || remarks.length || kept.length"
+    aria-labelledby="method-title"
+    class="method"
+  >
+    <h2 v-if="recipe.method.length" id="method-title">Method</h2>
+    <ol v-if="recipe.method.length">
+      <li v-for="(step, at) in recipe.method" :key="at">
+        {{ step }}
+        <span v-for="remark in remarksOn(at + 1)" :key="remark.text" class="remark small">{{
+          remark.text.replace(/^Step \d+ says/, 'Here')
+        }}</span>
+      </li>
+    </ol>
+    <template v-if="remarks.length">
+      <h2>What to do differently</h2>
+      <ul class="small">
+        <li v-for="remark in remarks" :key="remark.text">{{ remark.text }}</li>
+      </ul>
+    </template>
+    <p v-for="note in kept" :key="note.text" class="soft small">{{ note.text }}</p>
+  </section>
+</template>
+
+<style scoped>
+.method {
+  display: grid;
+  gap: 0.4rem;
+  padding-top: 0.5rem;
+  border-top: 1px solid var(--rule-strong);
+}
+ol,
+ul {
+  display: grid;
+  gap: 0.3rem;
+  padding-left: 1.4rem;
+  list-style: decimal;
+}
+ul {
+  list-style: disc;
+}
+.remark {
+  display: block;
+  color: var(--beet);
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import type { Evaluation } from '~~/core/evaluate'
+import { pieceGrams } from '~~/core/pieces/pieceGrams'
+import type { Recipe } from '~~/core/recipe/schema'
+import { larder } from '~~/data/larder'
+import { showFigure, showGrams } from '~/logic/format'
+import type { Piece } from './CrossSection.vue'
+import type { Basis } from './FiguresTable.vue'
+import type { Topic } from './WorkingDialog.vue'
+
+const { recipe, evaluation, baseline, before } = defineProps<{
+  recipe: Recipe
+  evaluation: Evaluation
+  baseline: Recipe | null
+  before: Evaluation | null
+}>()
+const basis = defineModel<Basis>('basis', { required: true })
+
+const topic = ref<Topic | null>(null)
+const dietWords = computed(() =>
+  larder.diets.filter((diet) => recipe.diets.includes(diet.id)).map((diet) => diet.name),
+)
+const pieces = computed<Piece[]>(() => {
+  const own: Piece = {
+    caption: before ? dietWords.value.join(', ') || 'Changed' : 'One piece',
+    shape: recipe.shape,
+    grams: pieceGrams(evaluation),
+  }
+  return before && baseline
+    ? [{ caption: 'As written', shape: baseline.shape, grams: pieceGrams(before) }, own]
+    : [own]
+})
+</script>
+
+<template>
+  <div class="panel">
+    <figure>
+      <CrossSection :pieces="pieces" @working="(text) => (topic = { kind: 'drawing', text })" />
+    </figure>
+    <FiguresTable
+      v-model:basis="basis"
+      :after="evaluation"
+      :before="before"
+      @working="(key) => (topic = { kind: 'nutrient', key })"
+    />
+    <section v-if="evaluation.fillings.length" aria-label="Each filling">
+      <p v-for="filling in evaluation.fillings" :key="filling.partId" class="small">
+        <strong>{{ filling.name }}</strong>: {{ Math.round(filling.pieces * 10) / 10 }} pieces of
+        {{ showGrams(filling.perPiece.grams) }} g,
+        {{ showFigure('energyKcal', filling.perPiece.energyKcal) }} kcal,
+        {{ showFigure('proteinG', filling.perPiece.proteinG) }} g protein each
+      </p>
+    </section>
+    <DoughScale
+      :dough="evaluation.dough"
+      :before="before?.dough ?? null"
+      @working="topic = { kind: 'dough' }"
+    />
+    <section aria-labelledby="filling-title">
+      <h2 id="filling-title">Filling</h2>
+      <p>
+        <strong>{{ showGrams(evaluation.filling.gramsPerPiece) }} g</strong> a piece,
+        {{ Math.round(evaluation.filling.sharePct) }} % of the piece;
+        {{ Math.round(evaluation.filling.waterPct) }} % water as mixed<template v-if="before"
+          >, was {{ Math.round(before.filling.waterPct) }} %</template
+        >
+      </p>
+    </section>
+    <VerdictList :evaluation="evaluation" :wanted="recipe.diets" />
+    <WorkingDialog :topic="topic" :evaluation="evaluation" @close="topic = null" />
+  </div>
+</template>
+
+<style scoped>
+.panel {
+  display: grid;
+  align-content: start;
+  gap: 0.9rem;
+}
+section + section,
+.panel > :deep(section) {
+  padding-top: 0.7rem;
+  border-top: 1px solid var(--rule);
+}
+</style>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import type { Evaluation } from '~~/core/evaluate'
+import type { CookingWay, Line, Part } from '~~/core/recipe/schema'
+import type { Swap } from '~~/core/swap/catalogue'
+import { PART_WORDS, showGrams } from '~/logic/format'
+
+const { part, evaluation, way, pieces, lens } = defineProps<{
+  part: Part
+  evaluation: Evaluation | null
+  way: CookingWay
+  pieces: number
+  lens: string[]
+}>()
+const emit = defineEmits<{
+  grams: [lineId: string, grams: number]
+  food: [lineId: string, foodId: string]
+  rewrite: [lineId: string, raw: string]
+  remove: [lineId: string]
+  swap: [lineId: string, swap: Swap]
+  add: [raw: string]
+}>()
+
+const listed = computed(() => part.lines.reduce((sum, line) => sum + (line.grams ?? 0), 0))
+const figures = computed(() => evaluation?.parts.find((one) => one.partId === part.id) ?? null)
+const contributions = computed(() => new Map(evaluation?.working.lines.map((line) => [line.lineId, line])))
+// A heading may say more than its kind: "For the cabbage filling".
+const name = computed(() => part.name || PART_WORDS[part.kind])
+const kindSaid = computed(() => name.value.toLowerCase().includes(PART_WORDS[part.kind].toLowerCase()))
+
+/** Two lines in a row that took the place of the same line. */
+const sameOrigin = (line: Line, above: Line | undefined) =>
+  !!line.cameFrom?.raw &&
+  line.cameFrom.raw === above?.cameFrom?.raw &&
+  line.cameFrom.swapId === above.cameFrom.swapId
+
+const added = ref('')
+function add() {
+  if (!added.value.trim()) return
+  emit('add', added.value)
+  added.value = ''
+}
+</script>
+
+<template>
+  <section class="part" :aria-label="name">
+    <header>
+      <h2>
+        {{ name }} <span v-if="!kindSaid" class="soft small">{{ PART_WORDS[part.kind].toLowerCase() }}</span>
+      </h2>
+      <p v-if="figures" class="soft small">
+        {{ showGrams(figures.grams) }} g<template v-if="part.kind === 'pan' && figures.grams < listed - 0.5">
+          eaten of {{ showGrams(listed) }} g</template
+        >, {{ showGrams(figures.perPiece.grams) }} g a piece
+      </p>
+      <span class="heads soft small" aria-hidden="true"><span>share</span><span>kcal</span></span>
+    </header>
+    <ul>
+      <LineRow
+        v-for="(line, at) in part.lines"
+        :key="line.id"
+        :line="line"
+        :part="part.kind"
+        :way="way"
+        :contribution="contributions.get(line.id) ?? null"
+        :part-grams="listed"
+        :pieces="pieces"
+        :continued="sameOrigin(line, part.lines[at - 1])"
+        :lens="lens"
+        @grams="(grams) => emit('grams', line.id, grams)"
+        @food="(foodId) => emit('food', line.id, foodId)"
+        @rewrite="(raw) => emit('rewrite', line.id, raw)"
+        @remove="emit('remove', line.id)"
+        @swap="(swap) => emit('swap', line.id, swap)"
+      />
+    </ul>
+    <form class="add no-print" @submit.prevent="add">
+      <InputText
+        v-model="added"
+        size="small"
+        :aria-label="`Add a line to ${name}`"
+        placeholder="Add a line: 30 g sesame seeds"
+      />
+      <Button v-if="added.trim()" type="submit" label="Add" size="small" />
+    </form>
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 0.75rem;
+  padding-bottom: 0.15rem;
+}
+.heads {
+  display: grid;
+  grid-template-columns: 3rem 2.6rem 7.6rem;
+  gap: 0.5rem;
+  margin-left: auto;
+  text-align: right;
+}
+.add {
+  display: flex;
+  gap: 0.5rem;
+  padding: 0.2rem 0;
+  border-top: 1px solid var(--rule);
+}
+.add :deep(input) {
+  flex: 1;
+  padding: 0.12rem 0;
+  border-color: transparent;
+  background: none;
+  box-shadow: none;
+}
+.add :deep(input:focus) {
+  padding: 0.12rem 0.4rem;
+  border-color: var(--rule-strong);
+}
+@media (max-width: 640px) {
+  .heads {
+    display: none;
+  }
+  header {
+    flex-wrap: wrap;
+  }
+}
+</style>

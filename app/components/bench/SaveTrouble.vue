@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import type { ProblemDocument } from '~/logic/api'
+
+const { problem, refusal } = defineProps<{
+  problem: ProblemDocument | null
+  /** Why the last adaptation did not happen. */
+  refusal: string
+}>()
+const emit = defineEmits<{ again: []; over: []; stored: [] }>()
+
+const stale = computed(() => problem?.status === 409)
+</script>
+
+<template>
+  <div v-if="problem || refusal" class="trouble" role="alert">
+    <template v-if="refusal">
+      <p><span class="sign stop">✕</span> Not adapted: {{ refusal }}.</p>
+    </template>
+    <template v-else-if="problem">
+      <p>
+        <span class="sign stop">✕ not saved</span> <strong>{{ problem.title }}.</strong> {{ problem.detail }}.
+        <template v-if="!stale">What you typed is kept in this browser.</template>
+      </p>
+      <p class="ways">
+        <template v-if="stale">
+          <Button label="Save mine on top" size="small" @click="emit('over')" />
+          <Button
+            label="Take what is stored"
+            size="small"
+            severity="secondary"
+            outlined
+            @click="emit('stored')"
+          />
+        </template>
+        <Button v-else label="Try again" size="small" @click="emit('again')" />
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.trouble {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.5rem;
+  padding: 0.4rem 0.6rem;
+  border-left: 3px solid var(--stop);
+  background: var(--stop-tint);
+}
+.ways {
+  display: flex;
+  gap: 0.5rem;
+}
+</style>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import type { Evaluation } from '~~/core/evaluate'
+import type { Nutrient } from '~~/core/food/nutrients'
+import { NUTRIENT_WORDS, PART_WORDS, showFigure, showGrams } from '~/logic/format'
+
+export type Topic =
+  { kind: 'nutrient'; key: Nutrient } | { kind: 'dough' } | { kind: 'drawing'; text: string }
+
+const { topic, evaluation } = defineProps<{ topic: Topic | null; evaluation: Evaluation | null }>()
+const emit = defineEmits<{ close: [] }>()
+
+const visible = computed({ get: () => topic !== null, set: () => emit('close') })
+const title = computed(() => {
+  if (topic?.kind === 'nutrient')
+    return `How the ${NUTRIENT_WORDS[topic.key].name.replace(/^of which /, '').toLowerCase()} came about`
+  return topic?.kind === 'dough' ? 'How the softness came about' : 'How the piece is drawn'
+})
+const nutrient = computed(() => {
+  if (topic?.kind !== 'nutrient' || !evaluation) return null
+  const { key } = topic
+  const figure = evaluation.working.figures[key]
+  const lines = evaluation.working.lines
+    .map((line) => ({
+      ...line,
+      amount: line.nutrients[key],
+      per100g: line.foodGrams > 0 ? (line.nutrients[key] / line.foodGrams) * 100 : 0,
+    }))
+    .sort((a, b) => b.amount - a.amount)
+  return { key, figure, lines, unit: NUTRIENT_WORDS[key].unit }
+})
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal :header="title" dismissable-mask>
+    <div v-if="nutrient && evaluation" class="working">
+      <p>
+        {{ nutrient.figure.formula }} <span class="soft">({{ nutrient.figure.source }})</span>
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Line</th>
+            <th scope="col">grams eaten</th>
+            <th scope="col">{{ nutrient.unit }} in 100 g</th>
+            <th scope="col">{{ nutrient.unit }} in the batch</th>
+            <th scope="col" class="source">Source</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in nutrient.lines" :key="line.lineId">
+            <th scope="row">
+              {{ line.name }}
+              <span class="soft small"
+                >{{ PART_WORDS[line.part]
+                }}<template v-if="line.eatenWhy">: {{ line.eatenWhy }}</template></span
+              >
+            </th>
+            <td>{{ showGrams(line.foodGrams) }}</td>
+            <td>{{ showFigure(nutrient.key, line.per100g) }}</td>
+            <td>{{ showFigure(nutrient.key, line.amount) }}</td>
+            <td class="source small soft">{{ line.source }}</td>
+          </tr>
+          <tr v-for="line in evaluation.working.uncounted" :key="line.lineId">
+            <th scope="row">{{ line.name }}</th>
+            <td colspan="4"><span class="sign watch">not counted</span> {{ line.reason }}</td>
+          </tr>
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row" colspan="3">The batch</th>
+            <td>{{ showFigure(nutrient.key, nutrient.figure.batch) }}</td>
+            <td class="source" />
+          </tr>
+        </tfoot>
+      </table>
+      <p>
+        {{ showFigure(nutrient.key, nutrient.figure.batch) }} ÷ {{ evaluation.pieces }} pieces =
+        <strong>{{ showFigure(nutrient.key, nutrient.figure.perPiece) }} {{ nutrient.unit }} a piece</strong>;
+        ÷ {{ evaluation.servings }} servings = {{ showFigure(nutrient.key, nutrient.figure.perServing) }}; in
+        100 g {{ showFigure(nutrient.key, nutrient.figure.per100g) }}
+      </p>
+      <p class="soft small">{{ evaluation.working.basis }}.</p>
+    </div>
+
+    <div v-else-if="topic?.kind === 'dough' && evaluation" class="working">
+      <p>
+        {{ evaluation.working.dough.formula }}
+        <span class="soft">({{ evaluation.working.dough.source }})</span>
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Line</th>
+            <th scope="col">grams</th>
+            <th scope="col">% of flour</th>
+            <th scope="col">free water</th>
+            <th scope="col">fat as water</th>
+            <th scope="col">drinks</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="share in evaluation.working.dough.shares" :key="share.lineId">
+            <th scope="row">{{ share.name }}</th>
+            <td>{{ showGrams(share.grams) }}</td>
+            <td>{{ share.bakersPct === null ? '–' : share.bakersPct.toFixed(1) }}</td>
+            <td>{{ showGrams(share.freeWaterGrams) }}</td>
+            <td>{{ showGrams(share.fatShareGrams) }}</td>
+            <td>{{ showGrams(share.waterDemandGrams) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="evaluation.working.dough.softness !== null">
+        ({{ showGrams(evaluation.working.dough.freeWaterGrams) }} +
+        {{ showGrams(evaluation.working.dough.fatShareGrams) }}) ÷
+        {{ showGrams(evaluation.working.dough.waterDemandGrams) }} =
+        <strong>{{ evaluation.working.dough.softness.toFixed(2) }}</strong>
+      </p>
+      <p class="soft small">
+        {{ evaluation.working.dough.classes }}. A model of feel, to be set right by your own bakes: it knows
+        nothing of kneading, rest or the day's flour.
+      </p>
+    </div>
+
+    <div v-else-if="topic?.kind === 'drawing'" class="working">
+      <p v-for="line in topic.text.split('\n')" :key="line">{{ line }}.</p>
+      <p class="soft small">A raw piece as shaped: air, layers and the rise of yeast are left out.</p>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.working {
+  display: grid;
+  gap: 0.75rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+thead th {
+  border-bottom: 2px solid var(--ink);
+  color: var(--ink-soft);
+  font-size: 0.875rem;
+}
+td,
+thead th:not(:first-child) {
+  text-align: right;
+}
+th,
+td {
+  padding: 0.2rem 0.4rem 0.2rem 0;
+  vertical-align: top;
+}
+tbody tr {
+  border-bottom: 1px solid var(--rule);
+}
+tfoot th,
+tfoot td {
+  font-weight: 640;
+}
+.source {
+  padding-left: 0.75rem;
+  text-align: left !important;
+}
+@media (max-width: 640px) {
+  .source {
+    display: none;
+  }
+}
+</style>

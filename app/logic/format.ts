@@ -1,0 +1,75 @@
+import type { Nutrient } from '~~/core/food/nutrients'
+
+/** Grams as a cook reads them: whole from 10 g, one decimal below. */
+export function showGrams(grams: number): string {
+  if (grams === 0) return '0'
+  if (Math.abs(grams) < 0.05) return grams < 0 ? '−0.1' : '<0.1'
+  const rounded = Math.abs(grams) >= 10 ? Math.round(grams) : Math.round(grams * 10) / 10
+  return String(rounded).replace('-', '−')
+}
+
+const DECIMALS: Partial<Record<Nutrient, number>> = { energyKcal: 0, sodiumMg: 0, saltG: 2 }
+
+/** A figure without its unit: whole kcal and mg, hundredths of salt, tenths of everything else. */
+export function showFigure(key: Nutrient, value: number): string {
+  return value.toFixed(DECIMALS[key] ?? 1).replace('-', '−')
+}
+
+/** A change with its sign, or "same" when it rounds to nothing. */
+export function showChange(key: Nutrient, change: number): string {
+  const text = showFigure(key, Math.abs(change))
+  if (Number(text) === 0) return 'same'
+  return `${change > 0 ? '+' : '−'}${text}`
+}
+
+export const NUTRIENT_WORDS: Record<Nutrient, { name: string; unit: string }> = {
+  energyKcal: { name: 'Energy', unit: 'kcal' },
+  proteinG: { name: 'Protein', unit: 'g' },
+  fatG: { name: 'Fat', unit: 'g' },
+  saturatedFatG: { name: 'of which saturates', unit: 'g' },
+  carbohydrateG: { name: 'Carbohydrate, total', unit: 'g' },
+  fibreG: { name: 'of which fibre', unit: 'g' },
+  sugarsG: { name: 'of which sugars', unit: 'g' },
+  polyolsG: { name: 'of which polyols', unit: 'g' },
+  netCarbohydrateG: { name: 'Net carbohydrate', unit: 'g' },
+  sodiumMg: { name: 'Sodium', unit: 'mg' },
+  saltG: { name: 'Salt', unit: 'g' },
+}
+
+export const WAY_WORDS = {
+  bake: 'Bake',
+  'deep-fry': 'Deep-fry',
+  'shallow-fry': 'Shallow-fry',
+  griddle: 'Griddle',
+  steam: 'Steam',
+  boil: 'Boil',
+  'brown-and-steam': 'Brown, then steam',
+} as const
+
+export const SHAPE_WORDS = {
+  'half-moon': 'Half-moon',
+  bun: 'Bun',
+  disc: 'Flat disc',
+  parcel: 'Parcel',
+  cone: 'Cone',
+  roll: 'Roll or coil',
+  'lidded-pie': 'Lidded pie',
+} as const
+
+export const PART_WORDS = {
+  shell: 'Dough',
+  filling: 'Filling',
+  finish: 'To finish',
+  pan: 'Pan',
+  dip: 'Dip',
+} as const
+
+/** "3 Nov, 14:05" in the reader's own way of writing it. */
+export function showWhen(iso: string): string {
+  return new Intl.DateTimeFormat(undefined, {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(new Date(iso))
+}

@@ -1,0 +1,298 @@
+<script setup lang="ts">
+import { useToast } from 'primevue/usetoast'
+import { swapLine } from '~~/core/swap/swapLine'
+import type { Swap } from '~~/core/swap/catalogue'
+import { larder } from '~~/data/larder'
+import type { Basis } from '~/components/bench/FiguresTable.vue'
+import { ApiProblem, type ProblemDocument } from '~/logic/api'
+import { addLine, removeLine, rewriteLine, setFood, setGrams } from '~/logic/edit'
+
+const bench = useBenchStore()
+const route = useRoute()
+const router = useRouter()
+const toast = useToast()
+const id = computed(() => (typeof route.params.id === 'string' ? route.params.id : ''))
+
+const loading = ref(true)
+const failure = ref<ProblemDocument | null>(null)
+const basis = ref<Basis>('perPiece')
+/** On a narrow screen one side is shown at a time. */
+const side = ref<'recipe' | 'piece'>('recipe')
+
+const { evaluation, problems } = useEvaluation(() => bench.recipe)
+const { evaluation: before } = useEvaluation(() => bench.baseline)
+// Lines are marked against the diets the recipe was adapted to, and against vegan until then.
+const lens = computed(() => (bench.recipe?.diets.length ? bench.recipe.diets : ['vegan']))
+
+async function load() {
+  loading.value = true
+  failure.value = null
+  try {
+    if (id.value) await bench.open(id.value)
+    else if (!bench.recipe) bench.resume()
+    if (!id.value && bench.slot.id) await router.replace(`/bench/${bench.slot.id}`)
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error
+    failure.value = error.problem
+  } finally {
+    loading.value = false
+  }
+}
+onMounted(async () => {
+  await load()
+  // The shelf's "Make it vegan" comes here with the wish in the address.
+  const wish = route.query.make
+  if (typeof wish !== 'string' || !bench.recipe) return
+  await router.replace({ path: route.path })
+  if (!bench.recipe.diets.includes(wish) && larder.diets.some((diet) => diet.id === wish)) adaptTo(wish)
+})
+watch(id, load)
+useHead({ title: () => (bench.recipe ? `${bench.recipe.title} · Swap Pocket` : 'Bench · Swap Pocket') })
+
+function adaptTo(dietId: string) {
+  const changes = bench.adaptTo([dietId])
+  if (bench.refusal) return
+  const swapped = changes.filter((change) => change.kind === 'swap').length
+  const none = changes.filter((change) => change.kind === 'none').length
+  toast.add({
+    severity: none ? 'warn' : 'info',
+    summary: swapped ? `${swapped} ${swapped === 1 ? 'line' : 'lines'} swapped` : 'Nothing had to be swapped',
+    detail: none ? `For ${none} there is no substitute; they are marked` : 'Undo takes it back',
+    life: 4000,
+  })
+}
+
+function swap(lineId: string, chosen: Swap) {
+  if (!bench.recipe) return
+  const swapped = swapLine(bench.recipe, lineId, chosen, larder.foods)
+  if (swapped) bench.swapTo(swapped.recipe)
+}
+
+async function save() {
+  if (!(await bench.save())) return
+  toast.add({ severity: 'success', summary: 'Saved', detail: `Revision ${bench.slot.revision}`, life: 2500 })
+  if (bench.slot.id !== id.value) await router.replace(`/bench/${bench.slot.id}`)
+}
+
+async function takeStored() {
+  await bench.reload()
+}
+
+usePlaceKeys([
+  { key: 'v', says: 'Make it vegan', act: () => adaptTo('vegan') },
+  { key: 'mod+s', says: 'Save', always: true, act: save },
+  { key: 'mod+z', says: 'Undo', act: bench.undo },
+  { key: 'mod+shift+z', says: 'Redo', act: bench.redo },
+  { key: '1', says: 'Figures per piece', act: () => (basis.value = 'perPiece') },
+  { key: '2', says: 'Figures per serving', act: () => (basis.value = 'perServing') },
+  { key: '3', says: 'Figures per 100 g', act: () => (basis.value = 'per100g') },
+  { key: 'p', says: 'Paste another recipe', act: () => router.push('/paste') },
+])
+</script>
+
+<template>
+  <main v-if="loading" class="waiting" aria-busy="true">
+    <Skeleton height="2.2rem" width="60%" />
+    <Skeleton height="18rem" />
+  </main>
+  <main v-else-if="failure" class="empty">
+    <h1>{{ failure.status === 404 ? 'This recipe is not on the shelf' : failure.title }}</h1>
+    <p>
+      {{
+        failure.status === 404 ? 'It may have been taken off, or the address is mistyped.' : failure.detail
+      }}
+    </p>
+    <p>
+      <Button v-if="failure.status !== 404" label="Try again" @click="load" />
+      <NuxtLink to="/">To the shelf</NuxtLink>
+    </p>
+  </main>
+  <main v-else-if="!bench.recipe" class="empty">
+    <h1>Nothing on the bench yet</h1>
+    <p>Paste a recipe as you have it, or take one from the shelf.</p>
+    <p><NuxtLink to="/paste">Paste a recipe</NuxtLink> <NuxtLink to="/">To the shelf</NuxtLink></p>
+  </main>
+  <main v-else class="bench" :data-side="side">
+    <div class="top">
+      <BenchHead :recipe="bench.recipe" @change="bench.change" />
+      <BenchActions
+        :can-undo="bench.canUndo"
+        :can-redo="bench.canRedo"
+        :dirty="bench.dirty"
+        :saving="bench.saving"
+        :diets="bench.recipe.diets"
+        @undo="bench.undo"
+        @redo="bench.redo"
+        @save="save"
+        @adapt="adaptTo"
+      />
+      <SaveTrouble
+        :problem="bench.trouble"
+        :refusal="bench.refusal"
+        @again="save"
+        @over="bench.saveOver"
+        @stored="takeStored"
+      />
+      <AdaptedNote
+        v-if="bench.baseline && evaluation"
+        :evaluation="evaluation"
+        :diets="bench.recipe.diets"
+        :original="bench.baseline.title"
+        :original-id="bench.original.id"
+      />
+    </div>
+    <div class="switch no-print" role="tablist" aria-label="Side">
+      <button type="button" role="tab" :aria-selected="side === 'recipe'" @click="side = 'recipe'">
+        Recipe
+      </button>
+      <button type="button" role="tab" :aria-selected="side === 'piece'" @click="side = 'piece'">
+        Piece<template v-if="evaluation">, {{ Math.round(evaluation.perPiece.energyKcal) }} kcal</template>
+      </button>
+    </div>
+    <div class="recipe">
+      <p
+        v-for="note in bench.recipe.notes.filter((one) => one.level === 'check')"
+        :key="note.text"
+        class="small"
+      >
+        <span class="sign watch">check</span> {{ note.text }}
+      </p>
+      <RecipePart
+        v-for="part in bench.recipe.parts"
+        :key="part.id"
+        :part="part"
+        :evaluation="evaluation"
+        :way="bench.recipe.cooking.way"
+        :pieces="bench.recipe.pieces"
+        :lens="lens"
+        @grams="(lineId, grams) => bench.change(setGrams(bench.recipe!, lineId, grams))"
+        @food="(lineId, foodId) => bench.change(setFood(bench.recipe!, lineId, foodId, larder.foods))"
+        @rewrite="(lineId, raw) => bench.change(rewriteLine(bench.recipe!, lineId, raw, larder.foods))"
+        @remove="(lineId) => bench.change(removeLine(bench.recipe!, lineId))"
+        @swap="swap"
+        @add="(raw) => bench.change(addLine(bench.recipe!, part.id, raw, larder.foods))"
+      />
+      <MethodSteps :recipe="bench.recipe" />
+    </div>
+    <aside class="piece" aria-label="The piece">
+      <PiecePanel
+        v-if="evaluation"
+        v-model:basis="basis"
+        :recipe="bench.recipe"
+        :evaluation="evaluation"
+        :baseline="bench.baseline"
+        :before="before"
+      />
+      <div v-else class="empty">
+        <h2>No figures yet</h2>
+        <p v-for="problem in problems" :key="problem.field">{{ problem.message }}.</p>
+      </div>
+    </aside>
+  </main>
+</template>
+
+<style scoped>
+.waiting,
+.empty {
+  display: grid;
+  align-content: start;
+  gap: 0.75rem;
+  width: min(44rem, 100%);
+  margin: 2rem auto;
+  padding: 0 1.25rem;
+}
+.bench {
+  display: grid;
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1.12fr) minmax(0, 1fr);
+  flex: 1;
+  min-height: 0;
+}
+.top {
+  display: grid;
+  grid-area: 1 / 1 / 2 / 3;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: end;
+  gap: 0.3rem 1.5rem;
+  padding: 0.5rem 1.25rem 0.6rem;
+  border-bottom: 1px solid var(--rule-strong);
+  background: var(--sheet);
+}
+.top > :nth-child(n + 3) {
+  grid-column: 1 / -1;
+}
+.switch {
+  display: none;
+}
+.recipe {
+  display: grid;
+  align-content: start;
+  gap: 1rem;
+  padding: 0.8rem 1.25rem 2rem;
+}
+.piece {
+  padding: 0.8rem 1.25rem 2rem;
+  border-left: 1px solid var(--rule-strong);
+  background: var(--sheet);
+}
+@media (min-width: 961px) {
+  .bench {
+    height: calc(100vh - 3rem);
+  }
+  .recipe,
+  .piece {
+    overflow-y: auto;
+  }
+}
+@media (max-width: 960px) {
+  .bench {
+    display: block;
+  }
+  .top {
+    display: block;
+    padding: 0.5rem 0.75rem;
+  }
+  .top > * + * {
+    margin-top: 0.5rem;
+  }
+  .switch {
+    position: sticky;
+    top: 0;
+    z-index: 2;
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    background: var(--sheet);
+  }
+  .switch button {
+    padding: 0.6rem;
+    border: 0;
+    border-bottom: 3px solid var(--rule);
+    background: none;
+    color: var(--ink-soft);
+  }
+  .switch [aria-selected='true'] {
+    border-color: var(--beet);
+    color: var(--ink);
+    font-weight: 640;
+  }
+  .recipe,
+  .piece {
+    padding: 0.75rem;
+    border: 0;
+  }
+  [data-side='recipe'] .piece,
+  [data-side='piece'] .recipe {
+    display: none;
+  }
+}
+@media print {
+  .bench {
+    display: block;
+    height: auto;
+  }
+  .recipe,
+  .piece {
+    display: block !important;
+    overflow: visible;
+  }
+}
+</style>

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { refDebounced, useLocalStorage } from '@vueuse/core'
+import { readRecipe } from '~~/core/recipe/readRecipe'
+import { larder } from '~~/data/larder'
+
+const EXAMPLE = `Leek and cheese turnovers
+Makes 8, serves 4
+
+Dough
+250 g plain flour
+125 g cold butter
+1 egg yolk
+3 tbsp cold water
+½ tsp salt
+
+For the filling
+2 leeks, finely sliced
+1 tbsp butter
+150 g cheddar, grated
+1 tsp mustard
+
+To finish
+1 egg, beaten
+
+Method
+Bake at 180 °C for 25 minutes.`
+
+/** The longest text that is read; the server has the same limit. */
+const MAX_CHARACTERS = 200_000
+
+// Kept in the browser while it is typed: nothing is lost by a reload.
+const text = useLocalStorage('swap-pocket:paste', '')
+const settled = refDebounced(text, 120, { maxWait: 400 })
+const intake = computed(() => {
+  const typed = settled.value ?? ''
+  return typed.trim() && typed.length <= MAX_CHARACTERS ? readRecipe(typed, larder.foods) : null
+})
+const lineCount = computed(() => intake.value?.lines.length ?? 0)
+
+const bench = useBenchStore()
+const router = useRouter()
+
+function lay() {
+  // Read again: the last keystrokes may not have settled yet.
+  if (!text.value.trim() || text.value.length > MAX_CHARACTERS) return
+  bench.start(readRecipe(text.value, larder.foods).recipe)
+  text.value = ''
+  router.push('/bench')
+}
+
+useHead({ title: 'Paste · Swap Pocket' })
+usePlaceKeys([{ key: 'mod+Enter', says: 'Put it on the bench', always: true, act: lay }])
+</script>
+
+<template>
+  <main>
+    <section class="typed">
+      <h1><label for="paste-text">Paste a recipe</label></h1>
+      <p class="soft small">
+        As you have it: title, “makes 16, serves 8”, headings such as Dough, Filling, To finish, To fry, then
+        the lines.
+      </p>
+      <Textarea
+        id="paste-text"
+        v-model="text"
+        placeholder="Title&#10;Makes 16, serves 8&#10;&#10;Dough&#10;500 g flour&#10;…"
+        autofocus
+        spellcheck="false"
+      />
+      <p v-if="text.length > MAX_CHARACTERS" role="alert" class="small">
+        <span class="sign stop">✕</span> {{ text.length.toLocaleString() }} characters are more than a recipe;
+        at most {{ MAX_CHARACTERS.toLocaleString() }} are read.
+      </p>
+      <p class="ways">
+        <Button label="Put it on the bench" :disabled="!lineCount" @click="lay" />
+        <Button
+          v-if="!text"
+          label="Show me with an example"
+          severity="secondary"
+          outlined
+          @click="text = EXAMPLE"
+        />
+        <Button v-else label="Clear" severity="secondary" text @click="text = ''" />
+      </p>
+    </section>
+    <section class="read" aria-live="polite" aria-labelledby="read-title">
+      <ReadBack v-if="intake" :intake="intake" />
+      <div v-else class="nothing soft">
+        <h2 id="read-title">What is read</h2>
+        <p>
+          Every line appears here in grams as you type, with anything doubtful marked. You can put it right on
+          the bench.
+        </p>
+      </div>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+main {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+  flex: 1;
+}
+.typed,
+.read {
+  display: flex;
+  flex-direction: column;
+  gap: 0.6rem;
+  padding: 0.9rem 1.25rem 1.5rem;
+}
+.typed :deep(textarea) {
+  flex: 1;
+  min-height: 22rem;
+  resize: none;
+  line-height: 1.45;
+}
+.read {
+  border-left: 1px solid var(--rule-strong);
+  background: var(--sheet);
+}
+.ways {
+  display: flex;
+  gap: 0.5rem;
+}
+.nothing {
+  display: grid;
+  gap: 0.5rem;
+  max-width: 26rem;
+  margin: 4rem auto;
+}
+@media (min-width: 961px) {
+  main {
+    height: calc(100vh - 3rem);
+  }
+  .read {
+    overflow-y: auto;
+  }
+}
+@media (max-width: 960px) {
+  main {
+    display: block;
+  }
+  .typed,
+  .read {
+    padding: 0.75rem;
+    border: 0;
+  }
+  .nothing {
+    margin: 1rem auto;
+  }
+}
+</style>

@@ -1,0 +1,271 @@
+import { defineStore } from 'pinia'
+import { adapt } from '~~/core/adapt'
+import { RecipeProblem } from '~~/core/recipe/problem'
+import type { Recipe } from '~~/core/recipe/schema'
+import type { Change } from '~~/core/swap/applySwap'
+import { larder } from '~~/data/larder'
+import { ApiProblem, call, type ProblemDocument, type Stored, type StoredWithParent } from '~/logic/api'
+
+/** Where a document is stored; nulls while it has never been saved. */
+export interface Slot {
+  id: string | null
+  revision: number | null
+}
+
+/** What undo goes back to. Without a baseline it is the original that is worked on, with one a variant of it. */
+export interface Moment {
+  recipe: Recipe
+  baseline: Recipe | null
+}
+
+interface Draft {
+  original: Slot
+  variant: Slot
+  now: Moment
+  /** The document as it was last saved, as JSON; '' when it never was. */
+  savedAs: string
+}
+
+const DRAFT = 'swap-pocket:bench'
+const MAX_UNDO = 100
+const emptySlot = (): Slot => ({ id: null, revision: null })
+
+function readDraft(): Draft | null {
+  try {
+    const draft = JSON.parse(localStorage.getItem(DRAFT) ?? 'null') as Draft | null
+    return draft?.now?.recipe?.parts ? draft : null
+  } catch {
+    return null
+  }
+}
+
+/** The recipe on the bench: the document, its original, undo and redo, saving, and a copy kept in the browser. */
+export const useBenchStore = defineStore('bench', () => {
+  const original = ref<Slot>(emptySlot())
+  const variant = ref<Slot>(emptySlot())
+  const now = shallowRef<Moment | null>(null)
+  const past = shallowRef<Moment[]>([])
+  const future = shallowRef<Moment[]>([])
+  const savedAs = ref('')
+  const saving = ref(false)
+  const trouble = ref<ProblemDocument | null>(null)
+  /** What stopped the last adaptation before it began. */
+  const refusal = ref('')
+
+  const recipe = computed(() => now.value?.recipe ?? null)
+  const baseline = computed(() => now.value?.baseline ?? null)
+  const slot = computed(() => (baseline.value ? variant.value : original.value))
+  const asJson = computed(() => (recipe.value ? JSON.stringify(recipe.value) : ''))
+  const dirty = computed(() => recipe.value !== null && asJson.value !== savedAs.value)
+  const canUndo = computed(() => past.value.length > 0)
+  const canRedo = computed(() => future.value.length > 0)
+
+  function keepDraft() {
+    if (!now.value) return
+    const draft: Draft = {
+      original: original.value,
+      variant: variant.value,
+      now: now.value,
+      savedAs: savedAs.value,
+    }
+    try {
+      localStorage.setItem(DRAFT, JSON.stringify(draft))
+    } catch {
+      // Storage is full or forbidden: the bench works on without a copy.
+    }
+  }
+
+  function put(moment: Moment) {
+    if (now.value) past.value = [...past.value.slice(-MAX_UNDO + 1), now.value]
+    future.value = []
+    now.value = moment
+    refusal.value = ''
+    keepDraft()
+  }
+
+  /** Puts a changed document on the bench, as one step that can be undone. */
+  function change(next: Recipe) {
+    if (now.value) put({ ...now.value, recipe: next })
+  }
+
+  function step(from: typeof past, to: typeof past) {
+    const moment = from.value.at(-1)
+    if (!moment || !now.value) return
+    to.value = [...to.value, now.value]
+    from.value = from.value.slice(0, -1)
+    now.value = moment
+    trouble.value = null
+    keepDraft()
+  }
+  const undo = () => step(past, future)
+  const redo = () => step(future, past)
+
+  function begin(moment: Moment, slots: { original: Slot; variant: Slot }, saved: string) {
+    original.value = slots.original
+    variant.value = slots.variant
+    past.value = []
+    future.value = []
+    savedAs.value = saved
+    now.value = moment
+    trouble.value = null
+    refusal.value = ''
+    keepDraft()
+  }
+
+  /** Lays a new recipe on the bench, not saved yet. */
+  function start(fresh: Recipe) {
+    begin({ recipe: fresh, baseline: null }, { original: emptySlot(), variant: emptySlot() }, '')
+  }
+
+  function lay(stored: StoredWithParent) {
+    const own = { id: stored.id, revision: stored.revision }
+    const { parent } = stored
+    begin(
+      { recipe: stored.recipe, baseline: parent?.recipe ?? null },
+      parent
+        ? { original: { id: parent.id, revision: parent.revision }, variant: own }
+        : { original: own, variant: emptySlot() },
+      JSON.stringify(stored.recipe),
+    )
+  }
+
+  /** Goes on with the copy kept in the browser. Returns false when there is none. */
+  function resume(): boolean {
+    const draft = readDraft()
+    if (!draft) return false
+    begin(draft.now, { original: draft.original, variant: draft.variant }, draft.savedAs)
+    return true
+  }
+
+  /** Changes to a stored recipe that were typed here and never saved. */
+  function unsavedDraftOf(id: string): boolean {
+    const draft = readDraft()
+    const own = draft && (draft.now.baseline ? draft.variant : draft.original)
+    return own?.id === id && draft !== null && JSON.stringify(draft.now.recipe) !== draft.savedAs
+  }
+
+  /** Loads a stored recipe, or the unsaved changes to it that this browser kept. */
+  async function open(id: string) {
+    if (slot.value.id === id && now.value) return
+    if (unsavedDraftOf(id) && resume()) return
+    lay(await call<StoredWithParent>('GET', `/api/recipes/${encodeURIComponent(id)}`))
+  }
+
+  /** Throws unsaved changes away and takes what is stored. */
+  async function reload() {
+    if (!slot.value.id) return
+    lay(await call<StoredWithParent>('GET', `/api/recipes/${slot.value.id}`))
+  }
+
+  /** Adapts to diets: a variant beside the original, or the variant adapted further. */
+  function adaptTo(dietIds: string[]): Change[] {
+    if (!now.value) return []
+    try {
+      const adaptation = adapt(now.value.recipe, dietIds, larder)
+      const name = larder.diets
+        .filter((diet) => dietIds.includes(diet.id))
+        .map((diet) => diet.name.toLowerCase())
+      const fresh = now.value.baseline === null
+      if (fresh) variant.value = emptySlot()
+      put({
+        recipe: fresh
+          ? { ...adaptation.recipe, title: `${now.value.recipe.title}, ${name.join(' and ')}`.slice(0, 200) }
+          : adaptation.recipe,
+        baseline: now.value.baseline ?? now.value.recipe,
+      })
+      return adaptation.changes
+    } catch (error) {
+      if (!(error instanceof RecipeProblem)) throw error
+      refusal.value = error.problems[0]!.message
+      return []
+    }
+  }
+
+  /** Lays a recipe with one line swapped beside the one it came from. */
+  function swapTo(next: Recipe) {
+    if (!now.value) return
+    if (now.value.baseline) change(next)
+    else {
+      variant.value = emptySlot()
+      put({ recipe: { ...next, title: `${next.title}, changed`.slice(0, 200) }, baseline: now.value.recipe })
+    }
+  }
+
+  async function write(target: Slot, document: Recipe, parent: Slot | null): Promise<Stored> {
+    if (target.id)
+      return call('PUT', `/api/recipes/${target.id}`, { recipe: document, revision: target.revision })
+    if (parent?.id)
+      return call('POST', `/api/recipes/${parent.id}/variants`, {
+        recipe: document,
+        revision: parent.revision,
+      })
+    return call('POST', '/api/recipes', { recipe: document })
+  }
+
+  /** Saves what is on the bench, and its original first when that was never saved. Returns false on trouble. */
+  async function save(): Promise<boolean> {
+    if (!now.value || saving.value) return false
+    saving.value = true
+    trouble.value = null
+    const { recipe: document, baseline: base } = now.value
+    const json = JSON.stringify(document)
+    try {
+      if (base && !original.value.id) {
+        const stored = await write(original.value, base, null)
+        original.value = { id: stored.id, revision: stored.revision }
+        keepDraft()
+      }
+      const stored = await write(
+        base ? variant.value : original.value,
+        document,
+        base ? original.value : null,
+      )
+      const own = { id: stored.id, revision: stored.revision }
+      if (base) variant.value = own
+      else original.value = own
+      savedAs.value = json
+      keepDraft()
+      return true
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error
+      trouble.value = error.problem
+      return false
+    } finally {
+      saving.value = false
+    }
+  }
+
+  /** After a stale save: keeps this bench's document and saves it on top of what was stored meanwhile. */
+  async function saveOver(): Promise<boolean> {
+    const stored = trouble.value?.stored
+    if (!stored) return false
+    if (baseline.value) variant.value = { id: stored.id, revision: stored.revision }
+    else original.value = { id: stored.id, revision: stored.revision }
+    return save()
+  }
+
+  return {
+    original,
+    variant,
+    slot,
+    recipe,
+    baseline,
+    saving,
+    trouble,
+    refusal,
+    dirty,
+    canUndo,
+    canRedo,
+    change,
+    undo,
+    redo,
+    start,
+    resume,
+    open,
+    reload,
+    adaptTo,
+    swapTo,
+    save,
+    saveOver,
+  }
+})

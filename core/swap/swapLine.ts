@@ -1,0 +1,25 @@
+import type { Foods } from '../food/food'
+import { allLines, type Recipe } from '../recipe/schema'
+import { applySwap, replaceLine, type Change } from './applySwap'
+import type { Swap } from './catalogue'
+import { rebalanceDough } from './rebalance'
+
+/**
+ * Applies one swap to one line and puts the dough right when the line belongs to it.
+ *
+ * @returns null when the line is not there or the swap's amount rule cannot hold
+ */
+export function swapLine(
+  recipe: Recipe,
+  lineId: string,
+  swap: Swap,
+  foods: Foods,
+): { recipe: Recipe; changes: Change[] } | null {
+  const found = allLines(recipe).find(({ line }) => line.id === lineId)
+  const swapped = found && applySwap(found.line, found.part.kind, swap, foods)
+  if (!found || !swapped) return null
+  const next = replaceLine(recipe, lineId, swapped.lines)
+  if (found.part.kind !== 'shell') return { recipe: next, changes: [swapped.change] }
+  const balanced = rebalanceDough(recipe, next, foods)
+  return { recipe: balanced.recipe, changes: [swapped.change, ...balanced.changes] }
+}
