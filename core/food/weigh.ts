@@ -289,7 +289,9 @@ export function weighLine(read: ReadLine, food: Food): Weighed {
   const notes = [...chosen.grams.notes]
   for (const other of made) {
     if (other === chosen) continue
-    const difference = Math.abs(other.grams.grams - chosen.grams.grams) / Math.max(chosen.grams.grams, 0.01)
+    const difference =
+      Math.abs(other.grams.grams - chosen.grams.grams) /
+      Math.max(Math.min(other.grams.grams, chosen.grams.grams), 0.01)
     // A can and its weight are one statement, not two.
     const isCount = other.measure.every((term) => !term.unitId || unitById(term.unitId).kind === 'count')
     if (difference <= DUAL_TOLERANCE || isCount) continue

@@ -48,6 +48,7 @@ const CITRUS = new RegExp(
   'iu',
 )
 const TO_TASTE = /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like)\b/i
+const BRACKETED_NEED = /\(\s*as (?:required|needed)\s*\)/i
 const AS_REQUIRED =
   /\b(?:as (?:required|needed|necessary)|if (?:required|needed)|enough(?: .*)? to .*|a little|some)\b/i
 
@@ -250,8 +251,12 @@ export function readLine(raw: string): ReadLine {
     (_, what: string, count: string, fruit: string) => `${count} ${fruit} ${what.toLowerCase()}`,
   )
 
-  let unmeasured: Unmeasured | null = TO_TASTE.test(text) ? 'to taste' : null
-  text = text.replace(/\(\s*(?:or )?(?:to taste|as (?:required|needed))\s*\)/i, '')
+  let unmeasured: Unmeasured | null = TO_TASTE.test(text)
+    ? 'to taste'
+    : BRACKETED_NEED.test(text)
+      ? 'as required'
+      : null
+  text = text.replace(BRACKETED_NEED, '').replace(/\(\s*(?:or )?to taste\s*\)/i, '')
   let purpose: Purpose | null = null
   for (const [pattern, of] of PURPOSES) {
     if (!pattern.test(text)) continue

@@ -60,7 +60,7 @@ export const NUMBER_PATTERN = [
   String.raw`\d+\s*(?:(?:and|&)\s*)?[${VULGAR}]`,
   `[${VULGAR}]`,
   String.raw`\d+\s*[/⁄]\s*\d+`,
-  String.raw`\d{1,3}(?:,\d{3})+(?:\.\d+)?`,
+  String.raw`[1-9]\d{0,2}(?:,\d{3})+(?:\.\d+)?`,
   String.raw`\d+[.,]\d+`,
   String.raw`\.\d+`,
   String.raw`\d+`,
@@ -78,7 +78,7 @@ function valueOf(token: string): number {
     .replace(/⁄/g, '/')
     .replace(/\s*\/\s*/g, '/')
     .replace(/^(\d+)-(\d+\/\d+)$/, '$1 $2')
-    .replace(/^(\d{1,3})((?:,\d{3})+)/, (all) => all.replace(/,/g, ''))
+    .replace(/^([1-9]\d{0,2})((?:,\d{3})+)/, (all) => all.replace(/,/g, ''))
     .replace(/^(\d+),(\d+)$/, '$1.$2')
     .replace(/\s+/g, ' ')
     .trim()

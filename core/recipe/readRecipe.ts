@@ -121,7 +121,7 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
   for (const word of read.prep) {
     if (
-      !/^(?:dried|dry|canned|tinned|cooked|boiled|mashed|frozen|ground|smoked|grated|soaked|rehydrated|unsalted|raw)\b/i.test(
+      !/^(?:dried|dry|canned|tinned|cooked|boiled|mashed|frozen|ground|smoked|grated|unsalted|raw)\b/i.test(
         word,
       )
     )
@@ -214,6 +214,8 @@ export function readRecipe(text: string, foods: Foods): Intake {
     return made
   }
 
+  const keep = (words: string) => notes.push({ code: 'kept-text', level: 'note', text: limit(words, 600) })
+
   const addLine = (raw: string, home: Draft | null) => {
     for (const piece of splitLine(raw)) {
       const { line, read, food } = readIngredient(piece, foods)
@@ -235,7 +237,10 @@ export function readRecipe(text: string, foods: Foods): Intake {
     if (yields) {
       pieces ??= yields.pieces
       servings ??= yields.servings
-      if (yields.whole) continue
+      if (yields.whole) {
+        if (/\p{L}{2}/u.test(yields.rest)) keep(line)
+        continue
+      }
     }
     const heading: Heading | null = title || mode !== 'start' || /:\s*$/.test(line) ? readHeading(line) : null
     const opens: Heading | null = heading ?? (title ? null : usualHeading(line))
@@ -244,7 +249,9 @@ export function readRecipe(text: string, foods: Foods): Intake {
       if (opens.kind === 'method' || opens.kind === 'ingredients' || opens.kind === 'remarks') {
         mode = opens.kind
         current = null
-        if (opens.rest) (opens.kind === 'method' ? method : []).push(opens.rest)
+        if (opens.rest && opens.kind === 'method') method.push(limit(opens.rest, 2000))
+        else if (opens.rest && opens.kind === 'remarks') keep(line)
+        else if (opens.rest) addLine(opens.rest, null)
         continue
       }
       const draft = draftOf(opens.kind, opens.name)
@@ -268,7 +275,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
       continue
     }
     if (META.test(line) || mode === 'remarks' || (yields && !/\b(?:g|kg|cups?|tbsp|tsp)\b/i.test(line))) {
-      notes.push({ code: 'kept-text', level: 'note', text: limit(line, 600) })
+      keep(line)
       continue
     }
     if (isSentence(line)) {
@@ -277,6 +284,10 @@ export function readRecipe(text: string, foods: Foods): Intake {
     }
     addLine(line, current)
   }
+
+  // A heading with nothing under it may be a line that looked like one: its words stay.
+  for (const draft of drafts)
+    if (!draft.lines.length && draft.name !== PART_NAMES[draft.kind]) keep(draft.name)
 
   placeUnheaded(unheaded, drafts, notes, foodOf)
   takeReadyShell(drafts, notes, foodOf)

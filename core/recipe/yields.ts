@@ -5,9 +5,11 @@ export interface Yields {
   servings: number | null
   /** True when the line says nothing but how many it makes. */
   whole: boolean
+  /** What the line says besides. */
+  rest: string
 }
 
-const N = String.raw`(?:about |approx(?:imately|\.)? |around |roughly |~)?((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+)?)`
+const N = String.raw`(?:about |approx(?:imately|\.)? |around |roughly |~)?((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+)?(?:\s+dozen)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests)`
 const PIECES = String.raw`(?:pieces?|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|pasties|pastries|patties|wrappers?|discs?|cones?|triangles?|half[- ]moons?|coils?|balls?|samosas?|empanadas?|pierogi|gyoza|momos?|parathas?|bao)`
 const makes = new RegExp(
@@ -42,10 +44,15 @@ export function readYields(line: string): Yields | null {
   const pieces = made && !made[2] ? count(made[1]!) : inPassing ? count(inPassing[1]!) : null
   const servings = made?.[2] ? count(made[1]!) : served ? count(served[1]!) : null
   const bare = pieces === null && servings === null ? ofPieces.exec(text) : null
-  if (bare && text.split(/\s+/).length <= 6) return { pieces: count(bare[1]!), servings: null, whole: true }
+  if (bare && text.split(/\s+/).length <= 6)
+    return { pieces: count(bare[1]!), servings: null, whole: true, rest: text.replace(ofPieces, '').trim() }
   if (pieces === null && servings === null) return null
+  const rest = [makes, serves, forPeople, anyPieces]
+    .reduce((left, pattern) => left.replace(pattern, ' '), text)
+    .replace(new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'giu'), ' ')
+    .trim()
   const whole =
     /^\W*(?:makes?|yields?|gives|serves|servings?|portions?|quantity|for\b)/i.test(text) ||
     /^\W*\d+\s+(?:servings?|portions?|people|persons?)/i.test(text)
-  return { pieces, servings, whole: whole && text.split(/\s+/).length <= 18 }
+  return { pieces, servings, whole: whole && text.split(/\s+/).length <= 18, rest }
 }

@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
+import { editDistance, matchFood, normaliseName, searchFoods } from './match'
+
+const idOf = (name: string) => matchFood(name, foods)?.food.id ?? null
+
+describe('matchFood', () => {
+  it.each([
+    ['plain flour', 'plain-flour'],
+    ['all-purpose flour', 'plain-flour'],
+    ['Maida', 'plain-flour'],
+    ['besan', 'chickpea-flour'],
+    ['dahi', 'yogurt'],
+    ['cold unsalted butter', 'unsalted-butter'],
+    ['finely chopped red onion', 'onion'],
+    ['free-range eggs', 'egg'],
+    ['bell peppers', 'red-pepper'],
+    ['fresh coriander leaves', 'coriander-leaf'],
+    ['crème fraîche', 'sour-cream'],
+    ['cooked chickpeas', 'chickpeas-cooked'],
+    ['dried shiitake', 'dried-mushrooms'],
+    ['soy milk', 'soy-drink'],
+    ['peanut butter', 'peanut-butter'],
+    ['chicken stock', 'bone-broth'],
+    ['vegan cheddar', 'plant-cheese'],
+    ['egg-free mayonnaise', 'plant-mayonnaise'],
+    ['leaves of spinach', 'spinach'],
+    ['potatoes', 'potato'],
+    ['cherry tomatoes', 'tomato'],
+  ])('finds "%s"', (name, id) => {
+    expect(idOf(name)).toBe(id)
+  })
+
+  it.each([
+    ['buter', 'butter'],
+    ['parmsan', 'parmesan'],
+    ['mozarella', 'mozzarella'],
+    ['yoghourt', 'yogurt'],
+    ['brocoli', 'broccoli'],
+  ])('corrects the misspelt "%s"', (name, id) => {
+    expect(matchFood(name, foods)).toMatchObject({ how: 'spelling', food: { id } })
+  })
+
+  it.each([
+    'unobtainium',
+    'peanut sauce powder',
+    'cod liver oil',
+    'chicken flavour noodle seasoning',
+    'vegan unicorn cheese spread',
+    '',
+  ])('does not guess at "%s"', (name) => {
+    expect(idOf(name)).toBeNull()
+  })
+
+  it('never matches a plant mark to an animal food', () => {
+    for (const animal of foods.values()) {
+      if (!animal.origins.length) continue
+      for (const mark of ['vegan', 'plant-based', 'dairy-free']) {
+        const found = matchFood(`${mark} ${animal.synonyms[0]}`, foods)
+        expect(found?.food.origins ?? [], `${mark} ${animal.synonyms[0]}`).toEqual([])
+      }
+    }
+  })
+
+  it('says when words were left over and when figures stand in', () => {
+    expect(matchFood('smashed mountain butter', foods)).toMatchObject({
+      how: 'part',
+      leftOver: ['smashed', 'mountain'],
+    })
+    expect(matchFood('gruyère', foods)).toMatchObject({ standIn: true, food: { id: 'cheddar' } })
+  })
+})
+
+it('compares names without case, accents, hyphens or plurals', () => {
+  expect(normaliseName('Crème-Fraîche')).toBe('creme fraiche')
+  expect(normaliseName('Cherry Tomatoes')).toBe('cherry tomato')
+  expect(normaliseName('bay leaves')).toBe('bay leaf')
+})
+
+it('counts a swap of neighbouring letters as one edit', () => {
+  expect(editDistance('butter', 'buttre', 3)).toBe(1)
+  expect(editDistance('butter', 'butter', 2)).toBe(0)
+  expect(editDistance('butter', 'x', 2)).toBe(3)
+})
+
+describe('searchFoods', () => {
+  it('puts the exact name first and finds fragments and misspellings', () => {
+    expect(searchFoods('butter', foods)[0]?.id).toBe('butter')
+    expect(searchFoods('almo', foods).map((one) => one.id)).toContain('ground-almonds')
+    expect(searchFoods('parmsan', foods)[0]?.id).toBe('parmesan')
+    expect(searchFoods('zzzz', foods)).toEqual([])
+  })
+})

@@ -1,0 +1,267 @@
+import fc from 'fast-check'
+import { readdirSync, readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
+import { readHeading } from './headings'
+import { printGrams, printLine } from './printLine'
+import { readIngredient, readRecipe } from './readRecipe'
+import { allLines, recipeSchema } from './schema'
+import { readYields } from './yields'
+
+const PIES = `Leek hand pies
+Makes 16, serves 8
+
+Dough
+3 cups plain flour (375 g)
+200 g / 7 oz cold unsalted butter, cubed
+6 tbsp (70 g) ice water
+1 tsp salt
+
+For the filling
+2 leeks, finely sliced
+150 g cheddar, grated
+1 tbsp unobtainium
+salt and pepper to taste
+
+To finish
+1 egg beaten with 1 tbsp milk
+
+To fry
+1 litre sunflower oil
+
+Method
+1. Rub the butter into the flour.
+2. Deep-fry at 175 °C for 3 to 4 minutes.`
+
+describe('readRecipe', () => {
+  const { recipe, lines, unresolved } = readRecipe(PIES, foods)
+
+  it('finds title, yields, way of cooking, temperature, time and shape', () => {
+    expect(recipe).toMatchObject({
+      title: 'Leek hand pies',
+      pieces: 16,
+      servings: 8,
+      shape: 'half-moon',
+      cooking: { way: 'deep-fry', temperatureC: 175, minutes: 4 },
+    })
+    expect(recipe.method).toEqual([
+      'Rub the butter into the flour.',
+      'Deep-fry at 175 °C for 3 to 4 minutes.',
+    ])
+  })
+
+  it('puts every line into its part', () => {
+    expect(recipe.parts.map((part) => [part.kind, part.lines.length])).toEqual([
+      ['shell', 4],
+      ['filling', 5],
+      ['finish', 2],
+      ['pan', 1],
+    ])
+  })
+
+  it('answers for every line with its food and grams', () => {
+    expect(lines.find((line) => line.foodId === 'unsalted-butter')).toMatchObject({
+      part: 'shell',
+      grams: 200,
+      raw: '200 g / 7 oz cold unsalted butter, cubed',
+    })
+    expect(lines.find((line) => line.foodId === 'water')?.warnings.join()).toMatch(/29 %/)
+    expect(lines.find((line) => line.foodId === 'salt' && line.part === 'filling')?.warnings.join()).toMatch(
+      /assumed/,
+    )
+  })
+
+  it('keeps what it could not match, in the recipe and in the list', () => {
+    expect(unresolved).toMatchObject([{ raw: '1 tbsp unobtainium', part: 'filling' }])
+    expect(
+      allLines(recipe).some(({ line }) => line.raw === '1 tbsp unobtainium' && line.foodId === null),
+    ).toBe(true)
+  })
+
+  it('passes its own schema', () => {
+    expect(recipeSchema.parse(recipe)).toEqual(recipe)
+  })
+
+  it('reads several fillings apart', () => {
+    const two = readRecipe(
+      'Two pockets\nMakes 12\n\nDough\n300 g flour\n150 g water\n\nFilling 1: leek\n2 leeks\n\nFilling 2: curd\n200 g quark',
+      foods,
+    ).recipe
+    expect(two.parts.map((part) => [part.kind, part.lines[0]?.foodId])).toEqual([
+      ['shell', 'plain-flour'],
+      ['filling', 'leek'],
+      ['filling', 'quark'],
+    ])
+  })
+
+  it.each([
+    ['## Dough\n- 500 g flour\n- 300 g water\n\n## Filling\n- 2 leeks', 'markdown'],
+    ['FOR THE DOUGH:\n500 g flour\n300 g water\n\nFOR THE FILLING:\n2 leeks', 'capitals'],
+    ['**Dough**\n* 500 g flour\n* 300 g water\n\n**Filling**\n* 2 leeks', 'bold'],
+    ['Dough: 500 g flour, 300 g water\nFilling: 2 leeks', 'one line each'],
+    ['Pastry\nFlour 500 g\nWater 300 g\n\nStuffing\nLeeks - 2', 'amounts behind'],
+    ['Ingredients\n\nDough\n500 g flour\n300 g water\n\nFilling\n2 leeks', 'an ingredients heading'],
+  ])('reads headings however they are written: %#', (text) => {
+    const { recipe: read } = readRecipe(`Pockets\n${text}`, foods)
+    const shell = read.parts.find((part) => part.kind === 'shell')
+    const filling = read.parts.find((part) => part.kind === 'filling')
+    expect(shell?.lines.map((line) => [line.foodId, line.grams])).toEqual([
+      ['plain-flour', 500],
+      ['water', 300],
+    ])
+    expect(filling?.lines.map((line) => [line.foodId, line.grams])).toEqual([['leek', 300]])
+  })
+
+  it('takes the lines round the flour as dough when there are no headings', () => {
+    const { recipe: read } = readRecipe(
+      'Pockets\n250 g flour\n120 g water\n5 g salt\n300 g spinach\n100 g feta',
+      foods,
+    )
+    expect(read.parts.map((part) => [part.kind, part.lines.length])).toEqual([
+      ['shell', 3],
+      ['filling', 2],
+    ])
+    expect(read.notes.map((note) => note.code)).toContain('no-headings')
+  })
+
+  it('takes bought wrappers as the dough and one piece for each', () => {
+    const { recipe: read } = readRecipe('Dumplings\n\nFilling\n250 g minced pork\n30 wonton wrappers', foods)
+    expect(read.parts.map((part) => part.kind)).toEqual(['shell', 'filling'])
+    expect(read.pieces).toBe(30)
+  })
+
+  it('moves a line that says what it is for', () => {
+    const { recipe: read } = readRecipe(
+      'Pies\nMakes 8\nDough\n250 g flour\n100 g butter\n1 egg, to glaze\noil for deep frying\nFilling\n2 tbsp oil, for frying\n2 onions',
+      foods,
+    )
+    const at = (kind: string) =>
+      read.parts.find((part) => part.kind === kind)?.lines.map((line) => line.foodId)
+    expect(at('finish')).toEqual(['egg'])
+    expect(at('pan')).toEqual(['sunflower-oil'])
+    expect(at('filling')).toEqual(['sunflower-oil', 'onion'])
+  })
+
+  it('marks what it assumed of the number of pieces and servings', () => {
+    const { recipe: read } = readRecipe('Pies\nDough\n450 g flour\n225 g water\nFilling\n2 leeks', foods)
+    expect(read.pieces).toBe(15)
+    expect(read.notes.map((note) => note.code)).toEqual(
+      expect.arrayContaining(['pieces-assumed', 'servings-assumed']),
+    )
+  })
+
+  it('loses no words, whatever is pasted', () => {
+    const word = fc.constantFrom(
+      'flour',
+      '500 g',
+      'Dough',
+      '½',
+      'to taste',
+      'salt',
+      'bake',
+      '(',
+      'zz-9',
+      'egg',
+      ':',
+      'Makes 8',
+      '#',
+      '–',
+    )
+    fc.assert(
+      fc.property(fc.array(fc.array(word, { maxLength: 6 }), { maxLength: 12 }), (rows) => {
+        const text = rows.map((row) => row.join(' ')).join('\n')
+        const { recipe: read } = readRecipe(text, foods)
+        expect(() => recipeSchema.parse(read)).not.toThrow()
+        const kept = [
+          read.title,
+          ...read.method,
+          ...read.notes.map((note) => note.text),
+          ...read.parts.map((part) => part.name),
+          ...allLines(read).map(({ line }) => line.raw),
+        ].join(' ')
+        if (text.includes('zz-9')) expect(kept).toContain('zz-9')
+        for (const { line } of allLines(read))
+          if (line.grams !== null) expect(line.grams).toBeGreaterThanOrEqual(0)
+      }),
+      { numRuns: 300 },
+    )
+  })
+})
+
+describe('the demo recipes', () => {
+  const folder = new URL('../../data/demo/', import.meta.url)
+  it.each(readdirSync(folder))('%s is read whole, every line matched and weighed', (name) => {
+    const { recipe, unresolved } = readRecipe(readFileSync(new URL(name, folder), 'utf8'), foods)
+    expect(unresolved).toEqual([])
+    expect(recipe.parts.find((part) => part.kind === 'shell')?.lines.length).toBeGreaterThan(2)
+    expect(recipe.notes.filter((note) => note.level === 'check')).toEqual([])
+  })
+})
+
+describe('printing a line', () => {
+  it('reads back to the same food and weight, for every food', () => {
+    for (const one of foods.values()) {
+      for (const grams of [0.4, 7.5, 33.3, 128, 1250]) {
+        const printed = printLine({ grams, name: one.name, prep: [] }, one)
+        const { line } = readIngredient(printed, foods)
+        expect(line.foodId, printed).toBe(one.id)
+        expect(line.grams, printed).toBeCloseTo(Number(printGrams(grams)), 6)
+      }
+    }
+  })
+})
+
+describe('readYields', () => {
+  it.each([
+    ['makes 16, serves 8', 16, 8],
+    ['Makes about 20 dumplings', 20, null],
+    ['Makes 16–18 pies', 16, null],
+    ['Yield: 2 dozen', 24, null],
+    ['Serves 4 (about 30 dumplings)', 30, 4],
+    ['For 6 people', null, 6],
+    ['Servings: 4', null, 4],
+    ['12 buns', 12, null],
+    ['Serves 6, makes 6 pieces', 6, 6],
+  ])('reads "%s"', (text, pieces, servings) => {
+    expect(readYields(text)).toMatchObject({ pieces, servings })
+  })
+  it.each([
+    '500 g flour',
+    '2 rolls of puff pastry, thawed and cut into twelve squares',
+    'Divide into 12 balls and rest for ten minutes',
+  ])('finds none in "%s"', (text) => {
+    expect(readYields(text)).toBeNull()
+  })
+})
+
+describe('readHeading', () => {
+  it.each([
+    ['Dough', 'shell'],
+    ['For the pastry:', 'shell'],
+    ['Wrappers', 'shell'],
+    ['For the cabbage filling', 'filling'],
+    ['Egg wash', 'finish'],
+    ['To finish', 'finish'],
+    ['Topping:', 'finish'],
+    ['To fry', 'pan'],
+    ['For frying', 'pan'],
+    ['Dipping sauce', 'dip'],
+    ['To serve', 'dip'],
+    ['Method', 'method'],
+    ['## Instructions', 'method'],
+    ['Cheese layer:', 'filling'],
+  ])('takes "%s" for %s', (text, kind) => {
+    expect(readHeading(text)?.kind).toBe(kind)
+  })
+  it.each([
+    '500 g bread flour',
+    'salt',
+    'oil for frying',
+    'Bread flour: 300 g',
+    '12 wonton wrappers',
+    'Fold over and seal.',
+    'pastry flour',
+  ])('takes "%s" for a line', (text) => {
+    expect(readHeading(text)).toBeNull()
+  })
+})

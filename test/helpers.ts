@@ -1,0 +1,42 @@
+import type { CookingWay, PartKind, Recipe } from '../core/recipe/schema'
+import { newLine, recipeSchema, withIds } from '../core/recipe/schema'
+import { larder } from '../data/larder'
+
+export { larder }
+export const { foods } = larder
+
+/** The food with an id; throws when a test names one that is not there. */
+export function food(id: string) {
+  const found = foods.get(id)
+  if (!found) throw new Error(`No food ${id}`)
+  return found
+}
+
+type PartLines = Partial<Record<PartKind, readonly (readonly [foodId: string, grams: number])[]>>
+
+/** A recipe of weighed lines. */
+export function recipeOf(
+  parts: PartLines,
+  more: { pieces?: number; servings?: number; way?: CookingWay } = {},
+): Recipe {
+  return withIds(
+    recipeSchema.parse({
+      title: 'Test pockets',
+      pieces: more.pieces ?? 10,
+      servings: more.servings ?? 5,
+      cooking: { way: more.way ?? 'bake' },
+      parts: Object.entries(parts).map(([kind, lines]) => ({
+        kind,
+        name: kind,
+        lines: lines.map(([foodId, grams]) =>
+          newLine({ foodId, grams, raw: `${grams} g ${foodId}`, name: foodId }),
+        ),
+      })),
+    }),
+  )
+}
+
+/** A dough as amounts, for the softness model. */
+export function doughOf(...lines: readonly (readonly [foodId: string, grams: number])[]) {
+  return lines.map(([id, grams]) => ({ food: food(id), grams, waterChangeGrams: 0 }))
+}
