@@ -13,11 +13,7 @@ export default defineNuxtConfig({
   telemetry: false,
   devtools: { enabled: false },
   components: [{ path: '~/components', pathPrefix: false }],
-  css: [
-    '@fontsource-variable/atkinson-hyperlegible-next/wght.css',
-    
-    '~/theme/base.css',
-  ],
+  css: ['@fontsource-variable/atkinson-hyperlegible-next/wght.css', '~/theme/base.css'],
   app: {
     head: {
       title: 'Swap Pocket',

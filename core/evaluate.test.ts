@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { food, foods, larder, recipeOf } from '../test/helpers'
 import { difference, evaluate } from './evaluate'
 import { NUTRIENTS } from './food/nutrients'
-import { RecipeProblem } from './recipe/problem'
+import type { RecipeProblem } from './recipe/problem'
 import type { Recipe } from './recipe/schema'
 
 const turnovers = recipeOf(

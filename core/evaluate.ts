@@ -1,16 +1,16 @@
 import { cautionsFor, type Caution } from './cautions'
 import type { DoughFigures } from './dough/assess'
-import { judge, type Verdict } from './diet/verdict'
+import { judge, type JudgedLine, type Verdict } from './diet/verdict'
 import { assessFilling, type FillingFigures } from './filling/assess'
 import { EU_ALLERGENS, type Allergen, type Food } from './food/food'
 import { EU_FACTORS_KCAL_PER_G } from './food/energy'
-import { addNutrients, NUTRIENTS, scaleNutrients, zeroNutrients } from './food/nutrients'
+import { NUTRIENTS } from './food/nutrients'
 import type { Larder } from './larder'
-import { reckonBatch, type Batch, type Contribution } from './nutrition/contributions'
-import type { Figures } from './nutrition/figures'
+import { reckonBatch, type Batch } from './nutrition/contributions'
+import { addFigures, scaleFigures, zeroFigures, type Figures } from './nutrition/figures'
 import { checkRecipe } from './recipe/check'
 import { RecipeProblem } from './recipe/problem'
-import { allLines, type PartKind, type Recipe } from './recipe/schema'
+import type { PartKind, Recipe } from './recipe/schema'
 import { workingOf, type Working } from './working'
 
 export interface PartFigures {
@@ -54,21 +54,6 @@ export interface Evaluation {
   working: Working
 }
 
-function sumOf(contributions: readonly Contribution[]): Figures {
-  const nutrients = zeroNutrients()
-  let grams = 0
-  for (const one of contributions) {
-    addNutrients(nutrients, one.nutrients)
-    grams += one.grams
-  }
-  return { grams, ...nutrients }
-}
-
-const scaled = (figures: Figures, factor: number): Figures => ({
-  grams: figures.grams * factor,
-  ...scaleNutrients(figures, factor),
-})
-
 /** How many pieces each part goes into: fillings share the pieces, everything else goes into all. */
 function piecesOfParts(recipe: Recipe): Map<string, number> {
   const fillings = recipe.parts.filter((part) => part.kind === 'filling' && part.lines.length > 0)
@@ -101,20 +86,25 @@ function allergensOf(foods: readonly Food[]) {
   }
 }
 
-function partFigures(recipe: Recipe, batch: Batch): PartFigures[] {
+function partFigures(recipe: Recipe, batch: Batch): { parts: PartFigures[]; totals: Figures } {
   const shares = piecesOfParts(recipe)
-  return recipe.parts.map((part) => {
-    const total = sumOf(batch.contributions.filter((one) => one.partId === part.id))
+  const sums = new Map(recipe.parts.map((part) => [part.id, zeroFigures()]))
+  for (const one of batch.contributions) addFigures(sums.get(one.partId)!, one)
+  const totals = zeroFigures()
+  const parts = recipe.parts.map((part): PartFigures => {
+    const sum = sums.get(part.id)!
     const pieces = shares.get(part.id)!
+    addFigures(totals, sum)
     return {
       partId: part.id,
       kind: part.kind,
       name: part.name,
-      grams: total.grams,
+      grams: sum.grams,
       pieces,
-      perPiece: scaled(total, 1 / pieces),
+      perPiece: scaleFigures(sum, 1 / pieces),
     }
   })
+  return { parts, totals }
 }
 
 function fillingPieces(parts: readonly PartFigures[]): FillingPiece[] {
@@ -123,10 +113,7 @@ function fillingPieces(parts: readonly PartFigures[]): FillingPiece[] {
   const common = parts.filter((part) => part.kind !== 'filling')
   return fillings.map((filling) => {
     const perPiece = { ...filling.perPiece }
-    for (const part of common) {
-      addNutrients(perPiece, part.perPiece)
-      perPiece.grams += part.perPiece.grams
-    }
+    for (const part of common) addFigures(perPiece, part.perPiece)
     return { partId: filling.partId, name: filling.name, pieces: filling.pieces, perPiece }
   })
 }
@@ -143,13 +130,13 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
   if (problems.length) throw new RecipeProblem(problems)
 
   const batch = reckonBatch(recipe, larder.foods)
-  const totals = sumOf(batch.contributions)
-  const perPiece = scaled(totals, 1 / recipe.pieces)
-  const perServing = scaled(totals, 1 / recipe.servings)
-  const per100g = scaled(totals, totals.grams > 0 ? 100 / totals.grams : 0)
-  const parts = partFigures(recipe, batch)
+  const { parts, totals } = partFigures(recipe, batch)
+  const perPiece = scaleFigures(totals, 1 / recipe.pieces)
+  const perServing = scaleFigures(totals, 1 / recipe.servings)
+  const per100g = scaleFigures(totals, totals.grams > 0 ? 100 / totals.grams : 0)
   const missing = batch.uncounted.map((one) => one.name)
-  const foods = foodsIn(recipe, larder)
+  const lines = resolveLines(recipe, larder)
+  const foods = [...new Set(lines.flatMap((one) => one.food ?? []))]
 
   const proteinKcal = totals.proteinG * EU_FACTORS_KCAL_PER_G.protein
   const measures = {
@@ -157,7 +144,7 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
     proteinEnergyPct: totals.energyKcal > 0 ? (100 * proteinKcal) / totals.energyKcal : null,
     netCarbohydratePerServingG: perServing.netCarbohydrateG,
   }
-  const diets = larder.diets.map((diet) => judge(recipe, larder.foods, diet, measures, missing))
+  const diets = larder.diets.map((diet) => judge(lines, diet, measures, missing))
   return {
     title: recipe.title,
     pieces: recipe.pieces,
@@ -178,18 +165,21 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
   }
 }
 
-function foodsIn(recipe: Recipe, larder: Larder): Food[] {
-  const found = new Set<Food>()
-  for (const { line } of allLines(recipe)) {
-    const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
-    if (food) found.add(food)
+/** Every line with its part and food, looked up once for all diets. */
+function resolveLines(recipe: Recipe, larder: Larder): JudgedLine[] {
+  const lines: JudgedLine[] = []
+  for (const part of recipe.parts) {
+    for (const line of part.lines) {
+      lines.push({ part, line, food: line.foodId === null ? undefined : larder.foods.get(line.foodId) })
+    }
   }
-  return [...found]
+  return lines
 }
 
 /** The change of every figure from one recipe to another, as the later less the earlier. */
 export function difference(after: Figures, before: Figures): Figures {
-  const change = { grams: after.grams - before.grams, ...zeroNutrients() }
+  const change = zeroFigures()
+  change.grams = after.grams - before.grams
   for (const key of NUTRIENTS) change[key] = after[key] - before[key]
   return change
 }

@@ -1,3 +1,5 @@
+// The application and the server are checked apart and both need to know what a table is.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./tables.d.ts" />
 import { larderFromRows, type Larder } from '../core/larder'
 import diets from './diets.csv'

@@ -1,6 +1,5 @@
-import type { Recipe } from '~~/core/recipe/schema'
+import type { Recipe, Shape } from '~~/core/recipe/schema'
 import type { PieceGrams } from '~~/core/pieces/crossSection'
-import type { Shape } from '~~/core/recipe/schema'
 
 export interface Stored {
   id: string

@@ -1,5 +1,5 @@
-import type { Food, Foods } from '../food/food'
-import { allLines, type Recipe } from '../recipe/schema'
+import type { Food } from '../food/food'
+import type { Line, Part } from '../recipe/schema'
 import { foodAgainstDiet, type Diet, type DietMetric } from './diets'
 
 export interface Verdict {
@@ -19,6 +19,13 @@ export interface Verdict {
 /** The measured value of each target, or null when it cannot be told. */
 export type DietMeasures = Record<DietMetric, number | null>
 
+/** A line as a diet looks at it: where it stands and what it is, undefined when that is not known. */
+export interface JudgedLine {
+  part: Part
+  line: Line
+  food: Food | undefined
+}
+
 /**
  * Judges a recipe against one diet.
  *
@@ -28,8 +35,7 @@ export type DietMeasures = Record<DietMetric, number | null>
  * @param incomplete names of lines that are not counted in the figures; a target cannot be told with them
  */
 export function judge(
-  recipe: Recipe,
-  foods: Foods,
+  lines: readonly JudgedLine[],
   diet: Diet,
   measures: DietMeasures,
   incomplete: readonly string[],
@@ -40,8 +46,7 @@ export function judge(
   const unknown: string[] = []
   const excludes = diet.excludesOrigins.length > 0 || diet.excludesAllergens.length > 0
   if (excludes) {
-    for (const { part, line } of allLines(recipe)) {
-      const food: Food | undefined = line.foodId === null ? undefined : foods.get(line.foodId)
+    for (const { part, line, food } of lines) {
       if (!food) {
         unknown.push(line.name || line.raw)
         continue

@@ -65,12 +65,33 @@ export function zeroNutrients(): Nutrients {
 
 /** The nutrients of an amount, each multiplied by `factor`. */
 export function scaleNutrients(nutrients: Nutrients, factor: number): Nutrients {
-  const scaled = zeroNutrients()
-  for (const key of NUTRIENTS) scaled[key] = nutrients[key] * factor
-  return scaled
+  // Written out: an object literal of known shape is several times faster than a loop over keys.
+  return {
+    energyKcal: nutrients.energyKcal * factor,
+    proteinG: nutrients.proteinG * factor,
+    fatG: nutrients.fatG * factor,
+    saturatedFatG: nutrients.saturatedFatG * factor,
+    carbohydrateG: nutrients.carbohydrateG * factor,
+    fibreG: nutrients.fibreG * factor,
+    sugarsG: nutrients.sugarsG * factor,
+    polyolsG: nutrients.polyolsG * factor,
+    netCarbohydrateG: nutrients.netCarbohydrateG * factor,
+    sodiumMg: nutrients.sodiumMg * factor,
+    saltG: nutrients.saltG * factor,
+  }
 }
 
-/** Adds `amount × factor` to `sum` in place. */
-export function addNutrients(sum: Nutrients, amount: Nutrients, factor = 1): void {
-  for (const key of NUTRIENTS) sum[key] += amount[key] * factor
+/** Adds an amount to `sum` in place. */
+export function addNutrients(sum: Nutrients, amount: Nutrients): void {
+  sum.energyKcal += amount.energyKcal
+  sum.proteinG += amount.proteinG
+  sum.fatG += amount.fatG
+  sum.saturatedFatG += amount.saturatedFatG
+  sum.carbohydrateG += amount.carbohydrateG
+  sum.fibreG += amount.fibreG
+  sum.sugarsG += amount.sugarsG
+  sum.polyolsG += amount.polyolsG
+  sum.netCarbohydrateG += amount.netCarbohydrateG
+  sum.sodiumMg += amount.sodiumMg
+  sum.saltG += amount.saltG
 }

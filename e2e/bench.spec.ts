@@ -1,0 +1,157 @@
+import { expect, pasteToBench, store, SUPPER, test } from './support'
+
+const energy = (page: import('@playwright/test').Page) => page.getByRole('button', { name: /^Energy/ })
+
+test.describe('the bench', () => {
+  test('figures follow a weight while it is typed, in any unit, and undo takes it back', async ({ page }) => {
+    await pasteToBench(page, SUPPER)
+    const first = await energy(page).innerText()
+    const butter = page.getByLabel('Grams of Butter')
+    await butter.fill('100')
+    await expect(energy(page)).not.toHaveText(first)
+    await butter.fill('7 oz')
+    await butter.press('Enter')
+    await expect(butter).toHaveValue('198')
+    await butter.fill('-5')
+    await expect(page.getByText('A weight cannot be below 0 g')).toBeVisible()
+    await butter.press('Enter')
+    await expect(butter).toHaveValue('198')
+
+    await page.getByLabel('Title').blur()
+    for (let n = 0; n < 12 && (await page.getByRole('button', { name: 'Undo' }).isEnabled()); n++)
+      await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(energy(page)).toHaveText(first)
+    await expect(butter).toHaveValue('200')
+    await page.getByRole('button', { name: 'Redo' }).click()
+    await expect(energy(page)).not.toHaveText(first)
+  })
+
+  test('every figure opens its working, with the lines and their sources', async ({ page }) => {
+    await pasteToBench(page, SUPPER)
+    await page.getByRole('button', { name: /^Protein/ }).click()
+    const dialog = page.getByRole('dialog')
+    await expect(dialog).toContainText('How the protein came about')
+    await expect(dialog.getByRole('row', { name: /Minced beef/ })).toContainText(
+      'USDA SR Legacy, from memory',
+    )
+    await expect(dialog).toContainText('÷ 16 pieces')
+    await page.keyboard.press('Escape')
+    await energy(page).click()
+    await expect(dialog).toContainText('Annex XIV')
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: /^(?:firm|crumbly|medium|soft), 0\./ }).click()
+    await expect(dialog).toContainText('(free water + fat share) ÷ what the flours drink')
+    await page.keyboard.press('Escape')
+    await page.getByText('how drawn').click()
+    await expect(dialog).toContainText('ml dough')
+  })
+
+  test('figures for piece, serving and 100 g agree with one another', async ({ page }) => {
+    await pasteToBench(page, SUPPER)
+    const kcal = async () => Number((await energy(page).innerText()).match(/\d+/)![0])
+    const piece = await kcal()
+    await page.keyboard.press('2')
+    await expect(page.getByRole('button', { name: 'per serving' })).toHaveAttribute('aria-pressed', 'true')
+    expect(Math.abs((await kcal()) - 2 * piece)).toBeLessThanOrEqual(1)
+    await page.keyboard.press('3')
+    await expect(page.getByText('raw, 100 g')).toBeVisible()
+  })
+
+  test('one line is swapped by choice, with its effect shown first', async ({ page }) => {
+    await pasteToBench(page, SUPPER)
+    await page.getByRole('button', { name: 'Swap Minced beef, 15 % fat, raw' }).click()
+    const choices = page.locator('.choices')
+    await expect(choices).toContainText('Lentils and chopped walnuts')
+    await expect(choices).toContainText('brings nuts')
+    await choices.getByRole('button', { name: /Lentils/ }).click()
+    await expect(page.getByRole('region', { name: 'For the filling' })).toContainText('was 300 g minced beef')
+    await expect(page.getByRole('img', { name: /As written.*Changed/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByLabel('Title')).toHaveValue('Supper turnovers')
+  })
+
+  test('lines are added, rewritten and taken out', async ({ page }) => {
+    await pasteToBench(page, SUPPER)
+    const filling = page.getByRole('region', { name: 'For the filling' })
+    await filling.getByLabel('Add a line to For the filling').fill('½ cup peas')
+    await filling.getByRole('button', { name: 'Add', exact: true }).click()
+    await expect(filling.getByLabel('Grams of Green peas')).toHaveValue('73')
+    await filling.getByRole('button', { name: '½ cup peas' }).click()
+    await filling.getByLabel('As written').fill('1 cup peas')
+    await filling.getByLabel('As written').press('Enter')
+    await expect(filling.getByLabel('Grams of Green peas')).toHaveValue('145')
+    await filling.getByRole('button', { name: 'Take this line out' }).click()
+    await expect(filling.getByLabel('Grams of Green peas')).toBeHidden()
+  })
+
+  test('keys work and show themselves', async ({ page }) => {
+    await pasteToBench(page, SUPPER)
+    await page.locator('body').click({ position: { x: 640, y: 400 } })
+    await page.keyboard.press('?')
+    await expect(page.getByRole('dialog')).toContainText('Make it vegan')
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toBeHidden()
+    await page.keyboard.press('v')
+    await expect(page.getByLabel('Title')).toHaveValue('Supper turnovers, vegan')
+    await page.keyboard.press('Control+z')
+    await expect(page.getByLabel('Title')).toHaveValue('Supper turnovers')
+    await page.keyboard.press('Control+Shift+z')
+    await expect(page.getByLabel('Title')).toHaveValue('Supper turnovers, vegan')
+    await page.keyboard.press('Control+s')
+    await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible()
+  })
+
+  test('a recipe without dough says what is missing and loses nothing', async ({ page }) => {
+    await pasteToBench(page, 'Only filling\nMakes 4\nFilling\n200 g spinach')
+    await expect(page.getByText('There is no dough')).toBeVisible()
+    await expect(page.getByLabel('Grams of Spinach')).toHaveValue('200')
+    await page.getByRole('button', { name: 'vegan', exact: true }).click()
+    await expect(page.getByRole('alert')).toContainText('Not adapted')
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible()
+  })
+
+  test('a number of pieces that cannot be is refused in words', async ({ page }) => {
+    await pasteToBench(page, SUPPER)
+    await page.getByLabel('Pieces').fill('0')
+    await expect(page.getByRole('alert')).toContainText('Pieces: type a number from 1 to 1000')
+    await page.getByLabel('Pieces').fill('20')
+    await expect(page.getByText('÷ 20')).toBeHidden()
+    await expect(page.getByRole('alert')).toBeHidden()
+  })
+
+  test('a change saved elsewhere is noticed and either can be kept', async ({ page, request }) => {
+    const stored = await store(request, SUPPER)
+    await page.goto(`/bench/${stored.id}`)
+    await page.getByLabel('Grams of Butter').fill('150')
+    const theirs = await request.put(`/api/recipes/${stored.id}`, {
+      data: { recipe: { ...stored.recipe, title: 'Theirs' }, revision: 1 },
+    })
+    expect(theirs.status()).toBe(200)
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(page.getByRole('alert')).toContainText('saved elsewhere')
+    await expect(page.getByLabel('Grams of Butter')).toHaveValue('150')
+    await page.getByRole('button', { name: 'Save mine on top' }).click()
+    await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible()
+    const { revisions } = (await (await request.get(`/api/recipes/${stored.id}/revisions`)).json()) as {
+      revisions: { revision: number }[]
+    }
+    expect(revisions.map((one) => one.revision)).toEqual([3, 2, 1])
+  })
+
+  test('unsaved changes to a stored recipe survive a reload', async ({ page, request }) => {
+    const stored = await store(request, SUPPER)
+    await page.goto(`/bench/${stored.id}`)
+    await page.getByLabel('Grams of Butter').fill('123')
+    await page.reload()
+    await expect(page.getByLabel('Grams of Butter')).toHaveValue('123')
+    await expect(page.getByRole('button', { name: 'Save', exact: true })).toBeEnabled()
+  })
+
+  test('says so when there is nothing on the bench, or no such recipe', async ({ page }) => {
+    await page.goto('/bench')
+    await expect(page.getByRole('heading', { name: 'Nothing on the bench yet' })).toBeVisible()
+    await page.goto('/bench/00000000-0000-4000-8000-000000000000')
+    await expect(page.getByRole('heading', { name: 'This recipe is not on the shelf' })).toBeVisible()
+  })
+})

@@ -1,0 +1,76 @@
+import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test'
+import type { Stored } from '../app/logic/api'
+import type { Intake } from '../core/recipe/readRecipe'
+import type { Recipe } from '../core/recipe/schema'
+
+export { expect }
+
+/** Fails a story in which the page threw an error or asked anything beyond loopback. */
+export const test = base.extend<{ watched: undefined }>({
+  watched: [
+    async ({ page }, use) => {
+      const errors: string[] = []
+      page.on('pageerror', (error) => errors.push(error.message))
+      page.on('request', (request) => {
+        const { hostname, protocol } = new URL(request.url())
+        if (protocol.startsWith('http') && !/^(?:127\.0\.0\.1|localhost|\[::1\])$/.test(hostname))
+          errors.push(`asked ${request.url()}`)
+      })
+      await use(undefined)
+      expect(errors).toEqual([])
+    },
+    { auto: true },
+  ],
+})
+
+export const SUPPER = `Supper turnovers
+Makes 16, serves 8
+
+Dough
+500 g plain flour
+200 g / 7 oz cold butter
+6 tbsp (70 g) ice water
+1 large egg
+1 tsp salt
+
+For the filling
+2 leeks, finely sliced
+300 g minced beef
+200 ml chicken stock
+100 g cheddar, grated
+1 tsp Worcestershire sauce
+salt to taste
+
+To finish
+1 egg beaten with 1 tbsp milk
+
+To fry
+1 litre sunflower oil
+
+Dip
+100 g sour cream
+1 tsp honey
+
+Method
+1. Rub the butter into the flour.
+2. Deep-fry at 175 °C for 4 minutes.`
+
+/** Pastes a text and lays what was read on the bench. */
+export async function pasteToBench(page: Page, text: string) {
+  await page.goto('/paste')
+  await page.getByLabel('Paste a recipe').fill(text)
+  await page.getByRole('button', { name: 'Put it on the bench' }).click()
+  await expect(page.getByLabel('Title')).toBeVisible()
+}
+
+/** Stores a recipe read from text, by the API. */
+export async function store(request: APIRequestContext, text: string): Promise<Stored> {
+  const intake = (await (await request.post('/api/intake', { data: { text } })).json()) as Intake
+  const answer = await request.post('/api/recipes', { data: { recipe: intake.recipe } })
+  expect(answer.status()).toBe(201)
+  return (await answer.json()) as Stored
+}
+
+export async function read(request: APIRequestContext, text: string): Promise<Recipe> {
+  return ((await (await request.post('/api/intake', { data: { text } })).json()) as Intake).recipe
+}

@@ -1,0 +1,92 @@
+import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureChromium } from './lib/chromium.mjs'
+import { throwawayDatabase } from './lib/postgres.mjs'
+import { bin, ensureBuild, ensurePackages, freePort, ROOT, runAsync, say, startServer } from './lib/run.mjs'
+
+const RESULTS = join(ROOT, 'test-results')
+const env = { ...process.env, NUXT_TELEMETRY_DISABLED: '1', CI: process.env.CI ?? '1' }
+let passed = 0
+let failed = 0
+
+/** Runs a check that has no tests of its own to count: it counts as one. */
+async function check(name, command, args) {
+  say(name)
+  const code = await runAsync(command, args, { env })
+  if (code === 0) passed++
+  else {
+    failed++
+    console.error(`✕ ${name} failed`)
+  }
+}
+
+/** Adds up what a runner wrote; a runner that wrote nothing has failed. */
+function count(file, read, code) {
+  if (!existsSync(file)) {
+    failed++
+    return
+  }
+  const [good, bad] = read(JSON.parse(readFileSync(file, 'utf8')))
+  passed += good
+  failed += bad
+  // A runner can fail without a failing test: a file that does not load, an error between tests.
+  if (code !== 0 && bad === 0) failed++
+}
+
+async function unitTests() {
+  say('Unit tests')
+  const file = join(RESULTS, 'unit.json')
+  const code = await runAsync(
+    bin('vitest'),
+    ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${file}`],
+    { env },
+  )
+  count(file, (report) => [report.numPassedTests, report.numFailedTests], code)
+}
+
+async function browserTests() {
+  const chromium = ensureChromium()
+  say('Starting a throwaway database')
+  const { cluster, port: databasePort, url } = await throwawayDatabase()
+  let server = null
+  try {
+    const port = await freePort()
+    server = await startServer({ port, databaseUrl: url })
+    say(`Browser tests against ${server.address}`)
+    const file = join(RESULTS, 'e2e.json')
+    const code = await runAsync(bin('playwright'), ['test', ...process.argv.slice(2)], {
+      env: {
+        ...env,
+        CHROMIUM: chromium,
+        SWAP_POCKET_URL: server.address,
+        SWAP_POCKET_CLUSTER: cluster.home,
+        SWAP_POCKET_CLUSTER_PORT: String(databasePort),
+        PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
+      },
+    })
+    count(file, ({ stats }) => [stats.expected + stats.flaky, stats.unexpected], code)
+  } finally {
+    server?.child.kill('SIGTERM')
+    cluster.remove()
+  }
+}
+
+try {
+  rmSync(RESULTS, { recursive: true, force: true })
+  ensurePackages()
+  await check('Preparing types', bin('nuxt'), ['prepare', '--logLevel', 'silent'])
+  await check('Format', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
+  await check('Lint', bin('eslint'), ['.'])
+  await check('Types of the core', bin('tsc'), ['-p', 'core/tsconfig.json'])
+  await check('Types of the application', bin('nuxt'), ['typecheck'])
+  await unitTests()
+  ensureBuild()
+  passed++
+  await browserTests()
+} catch (error) {
+  failed++
+  console.error(error)
+}
+
+console.log(`\n${passed} passed, ${failed} failed`)
+process.exit(failed ? 1 : 0)
