@@ -86,7 +86,6 @@ test.describe('the bench', () => {
 
   test('keys work and show themselves', async ({ page }) => {
     await pasteToBench(page, SUPPER)
-    await page.locator('body').click({ position: { x: 640, y: 400 } })
     await page.keyboard.press('?')
     await expect(page.getByRole('dialog')).toContainText('Make it vegan')
     await page.keyboard.press('Escape')

@@ -84,7 +84,7 @@ describe('families', () => {
   const listed = (id: string, parentId: string | null, title: string): Listed => ({
     id,
     parentId,
-    parentRevision: parentId && 1,
+    parentRevision: parentId ? 1 : null,
     revision: 1,
     title,
     diets: parentId ? ['vegan'] : [],

@@ -93,8 +93,26 @@ export const preset = definePreset(
       },
     },
     components: {
-      button: { root: { borderRadius: '3px', paddingX: '0.8rem', paddingY: '0.4rem' } },
-      togglebutton: { root: { borderRadius: '3px', padding: '0.15rem' } },
+      button: {
+        root: { borderRadius: '3px', paddingX: '0.8rem', paddingY: '0.4rem' },
+        colorScheme: {
+          light: {
+            text: { secondary: { color: '{surface.700}' } },
+            outlined: { secondary: { color: '{surface.700}', borderColor: '{surface.300}' } },
+          },
+          dark: {
+            text: { secondary: { color: '{surface.200}' } },
+            outlined: { secondary: { color: '{surface.200}', borderColor: '{surface.600}' } },
+          },
+        },
+      },
+      togglebutton: {
+        root: { borderRadius: '3px', padding: '0.15rem' },
+        colorScheme: {
+          light: { root: { color: '{surface.700}' } },
+          dark: { root: { color: '{surface.200}' } },
+        },
+      },
     },
   },
 )

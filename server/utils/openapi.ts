@@ -25,6 +25,18 @@ export const ROUTES: readonly Route[] = [
   },
   {
     method: 'get',
+    path: '/api/ping',
+    summary: 'Answers without touching anything',
+    answers: { 200: ['Here', z.object({ ok: z.literal(true) })] },
+  },
+  {
+    method: 'get',
+    path: '/api/openapi.json',
+    summary: 'This document',
+    answers: { 200: ['OpenAPI 3.1', z.looseObject({ openapi: z.string() })] },
+  },
+  {
+    method: 'get',
     path: '/api/foods',
     summary: 'Foods of the larder, or those that fit a query',
     query: { q: 'name, misspelling or fragment' },

@@ -18,7 +18,7 @@ const offered = larder.diets.filter((diet) => diet.excludesOrigins.length > 0)
 <template>
   <div class="actions no-print">
     <span class="make" role="group" aria-label="Make it">
-      <span class="soft">Make it</span>
+      <span class="soft word">Make it</span>
       <Button
         v-for="diet in offered"
         :key="diet.id"
@@ -66,11 +66,24 @@ const offered = larder.diets.filter((diet) => diet.excludesOrigins.length > 0)
   justify-content: space-between;
   gap: 0.5rem 1rem;
 }
+.word {
+  white-space: nowrap;
+}
 .make,
 .steps {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: 0.4rem;
+}
+@media (max-width: 640px) {
+  .make {
+    flex-wrap: nowrap;
+    max-width: 100%;
+    overflow-x: auto;
+  }
+  .make :deep(.p-button) {
+    flex-shrink: 0;
+  }
 }
 </style>

@@ -12,7 +12,7 @@ const problem = ref('')
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 
 function setTitle(event: Event) {
-  const title = valueOf(event).trim().slice(0, 200)
+  const title = valueOf(event).replace(/\s+/g, ' ').trim().slice(0, 200)
   if (title && title !== recipe.title) emit('change', { ...recipe, title })
 }
 function setCount(key: 'pieces' | 'servings', event: Event) {
@@ -37,7 +37,15 @@ const setWay = (way: Recipe['cooking']['way']) =>
 <template>
   <div class="head">
     <label class="visually-hidden" for="recipe-title">Title</label>
-    <input id="recipe-title" class="title" :value="recipe.title" maxlength="200" @change="setTitle" />
+    <textarea
+      id="recipe-title"
+      class="title"
+      rows="1"
+      :value="recipe.title"
+      maxlength="200"
+      @change="setTitle"
+      @keydown.enter.prevent="($event.target as HTMLElement).blur()"
+    />
     <div class="facts">
       <label
         >Makes
@@ -97,6 +105,14 @@ const setWay = (way: Recipe['cooking']['way']) =>
   color: inherit;
   font-size: 1.45rem;
   font-weight: 700;
+  line-height: 1.2;
+  resize: none;
+  field-sizing: content;
+}
+@media (max-width: 640px) {
+  .title {
+    font-size: 1.25rem;
+  }
 }
 .title:hover,
 .title:focus {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { crossSection, type CrossSection, type PieceGrams, type Point } from '~~/core/pieces/crossSection'
 import type { Shape } from '~~/core/recipe/schema'
 import { showGrams } from '~/logic/format'
@@ -11,33 +12,39 @@ export interface Piece {
 
 const {
   pieces,
-  height = 230,
-  width = 560,
+  height = 250,
   bare = false,
 } = defineProps<{
   /** One piece, or the piece before and after. */
   pieces: Piece[]
   height?: number
-  width?: number
   /** Without labels and scale, for the shelf. */
   bare?: boolean
 }>()
 
-const emit = defineEmits<{ working: [text: string] }>()
+defineExpose({ working: () => sections.value.map((section) => section.working).join('\n') })
+
+const svg = useTemplateRef<HTMLElement>('svg')
+const { width: shownWidth } = useElementSize(svg, { width: 560, height: 0 })
+/** Drawn at the width it is shown in, so that the words keep their size. */
+const width = computed(() => (bare ? 190 : Math.max(300, shownWidth.value || 560)))
+/** Too little room for labels at the sides: they stand below the pieces. */
+const narrow = computed(() => !bare && width.value < 480)
 
 const sections = computed(() => pieces.map((piece) => crossSection(piece.shape, piece.grams)))
-const margin = computed(() => (bare ? 4 : 98))
+const margin = computed(() => (bare || narrow.value ? 6 : 98))
 /** Room for the tallest piece and its labels; the picture is no higher than it needs to be. */
 const floor = computed(() =>
   bare
     ? height - 6
     : Math.max(
         110,
-        Math.min(height - FOOT, Math.max(...sections.value.map((one) => one.heightMm)) * scale.value + 22),
+        Math.min(height - 46, Math.max(...sections.value.map((one) => one.heightMm)) * scale.value + 22),
       ),
 )
-const FOOT = 46
-const shownHeight = computed(() => (bare ? height : floor.value + FOOT))
+/** Height of what stands below the board. */
+const foot = computed(() => (narrow.value ? 136 : 46))
+const shownHeight = computed(() => (bare ? height : floor.value + foot.value))
 const gapMm = 14
 
 /** Pixels in a millimetre: the same for every piece in the picture. */
@@ -46,8 +53,8 @@ const scale = computed(() => {
     sections.value.reduce((sum, section) => sum + section.widthMm, 0) + gapMm * (pieces.length - 1)
   const tall = Math.max(...sections.value.map((section) => section.heightMm))
   return Math.min(
-    (width - 2 * margin.value) / across,
-    (height - (bare ? 10 : FOOT + 22)) / tall,
+    (width.value - 2 * margin.value) / across,
+    (height - (bare ? 10 : 68)) / tall,
     bare ? 1.6 : 4.2,
   )
 })
@@ -55,7 +62,7 @@ const scale = computed(() => {
 const drawn = computed(() => {
   const across =
     sections.value.reduce((sum, section) => sum + section.widthMm, 0) + gapMm * (pieces.length - 1)
-  let left = (width - across * scale.value) / 2
+  let left = (width.value - across * scale.value) / 2
   return sections.value.map((section, at) => {
     const centre = left + (section.widthMm * scale.value) / 2
     left += (section.widthMm + gapMm) * scale.value
@@ -140,7 +147,7 @@ function labels(at: number): Label[] {
   return rows.map((row, n) => ({ ...row, y: first + n * pitch }))
 }
 
-const labelX = (side: number) => (side < 0 ? margin.value - 8 : width - margin.value + 8)
+const labelX = (side: number) => (side < 0 ? margin.value - 8 : width.value - margin.value + 8)
 
 const told = computed(() =>
   drawn.value
@@ -153,7 +160,12 @@ const told = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${width} ${shownHeight}`" role="img" :aria-label="`Cross-section to scale. ${told}`">
+  <svg
+    ref="svg"
+    :viewBox="`0 0 ${width} ${shownHeight}`"
+    role="img"
+    :aria-label="`Cross-section to scale. ${told}`"
+  >
     <line x1="0" :x2="width" :y1="floor + 1" :y2="floor + 1" class="board" />
     <g v-for="({ section, piece, centre, side }, at) in drawn" :key="at">
       <path v-if="at > 0" :d="path(drawn[0]!.section.outer, centre)" class="ghost" />
@@ -181,17 +193,30 @@ const told = computed(() =>
       />
       <path :d="path(section.outer, centre)" class="rim" />
       <template v-if="!bare">
-        <g v-for="label in labels(at)" :key="label.text">
-          <polyline :points="`${labelX(side)},${label.y - 4} ${label.tipX},${label.tipY}`" class="leader" />
-          <circle :cx="label.tipX" :cy="label.tipY" r="2.5" class="tip" :style="{ fill: label.colour }" />
-          <text :x="labelX(side) + side * 4" :y="label.y" :text-anchor="side < 0 ? 'end' : 'start'">
-            {{ label.text }}
-          </text>
+        <g v-for="(label, n) in labels(at)" :key="label.text">
+          <template v-if="narrow">
+            <circle :cx="label.tipX" :cy="label.tipY" r="2.5" class="tip" :style="{ fill: label.colour }" />
+            <circle
+              :cx="centre - 52"
+              :cy="floor + 51 + n * 18"
+              r="4"
+              class="tip"
+              :style="{ fill: label.colour }"
+            />
+            <text :x="centre - 42" :y="floor + 56 + n * 18">{{ label.text }}</text>
+          </template>
+          <template v-else>
+            <polyline :points="`${labelX(side)},${label.y - 4} ${label.tipX},${label.tipY}`" class="leader" />
+            <circle :cx="label.tipX" :cy="label.tipY" r="2.5" class="tip" :style="{ fill: label.colour }" />
+            <text :x="labelX(side) + side * 4" :y="label.y" :text-anchor="side < 0 ? 'end' : 'start'">
+              {{ label.text }}
+            </text>
+          </template>
         </g>
         <text :x="centre" :y="floor + 20" text-anchor="middle" class="caption">{{ piece.caption }}</text>
         <text :x="centre" :y="floor + 38" text-anchor="middle" class="size">
-          {{ Math.round(section.widthMm) }} × {{ Math.round(section.heightMm) }} mm, dough
-          {{ section.doughMm.toFixed(1) }} mm
+          {{ Math.round(section.widthMm) }} × {{ Math.round(section.heightMm) }} mm
+          <template v-if="!narrow">, dough {{ section.doughMm.toFixed(1) }} mm</template>
         </text>
       </template>
     </g>
@@ -199,14 +224,6 @@ const told = computed(() =>
       <path :d="`M8 ${shownHeight - 12}v4h${10 * scale}v-4`" />
       <text :x="12 + 10 * scale" :y="shownHeight - 7">1 cm</text>
     </g>
-    <a
-      v-if="!bare"
-      href="#"
-      class="how"
-      @click.prevent="emit('working', sections.map((one) => one.working).join('\n'))"
-    >
-      <text :x="width - 6" :y="shownHeight - 7" text-anchor="end">how drawn</text>
-    </a>
   </svg>
 </template>
 
@@ -265,16 +282,12 @@ text {
   font-weight: 640;
 }
 .size,
-.rule text,
-.how text {
+.rule text {
   fill: var(--ink-soft);
   font-size: 12.5px;
 }
 .rule path {
   fill: none;
   stroke: var(--ink-soft);
-}
-.how text {
-  text-decoration: underline dotted;
 }
 </style>

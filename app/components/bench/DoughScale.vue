@@ -78,8 +78,8 @@ const moved = computed(
         <dt>Whole grain</dt>
         <dd>{{ pct(dough.wholeGrainPct) }}</dd>
       </div>
-      <div class="of soft small">of flour, which is 100 %</div>
     </dl>
+    <p class="soft small">of flour, which is 100 %</p>
     <p v-for="remark in dough.remarks" :key="remark" class="small">
       <span class="sign watch">look</span> {{ remark }}
     </p>

@@ -98,9 +98,13 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
 <style scoped>
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 0.75rem;
   margin-bottom: 0.4rem;
+}
+.head :deep(.p-togglebutton-label) {
+  white-space: nowrap;
 }
 .missing {
   margin-bottom: 0.4rem;
@@ -157,5 +161,19 @@ td {
 }
 .change {
   width: 4rem;
+}
+@media (max-width: 640px) {
+  .body {
+    grid-template-columns: 1fr;
+    gap: 0.25rem;
+  }
+  .energy {
+    display: flex;
+    align-items: baseline;
+    gap: 1rem;
+  }
+  .energy br {
+    display: none;
+  }
 }
 </style>

@@ -16,6 +16,7 @@ const { recipe, evaluation, baseline, before } = defineProps<{
 }>()
 const basis = defineModel<Basis>('basis', { required: true })
 
+const drawing = useTemplateRef<{ working: () => string }>('drawing')
 const topic = ref<Topic | null>(null)
 const dietWords = computed(() =>
   larder.diets.filter((diet) => recipe.diets.includes(diet.id)).map((diet) => diet.name),
@@ -35,7 +36,14 @@ const pieces = computed<Piece[]>(() => {
 <template>
   <div class="panel">
     <figure>
-      <CrossSection :pieces="pieces" @working="(text) => (topic = { kind: 'drawing', text })" />
+      <CrossSection ref="drawing" :pieces="pieces" />
+      <button
+        type="button"
+        class="opens small soft how"
+        @click="topic = { kind: 'drawing', text: drawing?.working() ?? '' }"
+      >
+        how drawn
+      </button>
     </figure>
     <FiguresTable
       v-model:basis="basis"
@@ -72,6 +80,14 @@ const pieces = computed<Piece[]>(() => {
 </template>
 
 <style scoped>
+figure {
+  position: relative;
+}
+.how {
+  position: absolute;
+  right: 0;
+  bottom: 0;
+}
 .panel {
   display: grid;
   align-content: start;

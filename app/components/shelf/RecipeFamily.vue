@@ -34,7 +34,6 @@ const captionOf = (recipe: Listed) =>
           <CrossSection
             v-if="recipe.summary"
             :pieces="[{ caption: recipe.title, shape: recipe.summary.shape, grams: recipe.summary.piece }]"
-            :width="190"
             :height="106"
             bare
           />

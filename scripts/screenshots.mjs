@@ -1,0 +1,84 @@
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureChromium } from './lib/chromium.mjs'
+import { throwawayDatabase } from './lib/postgres.mjs'
+import { ensureBuild, ensurePackages, freePort, ROOT, say, startServer } from './lib/run.mjs'
+
+// Drives the demo in a database of its own and writes one picture of each main view.
+ensurePackages()
+const executablePath = ensureChromium()
+ensureBuild()
+const { chromium } = await import('@playwright/test')
+const { cluster, url } = await throwawayDatabase()
+const folder = join(ROOT, 'docs', 'screenshots')
+mkdirSync(folder, { recursive: true })
+
+let server = null
+let browser = null
+try {
+  server = await startServer({ port: await freePort(), databaseUrl: url })
+  browser = await chromium.launch({
+    executablePath,
+    args: ['--no-sandbox', '--disable-background-networking'],
+  })
+  const { recipes } = await (await fetch(`${server.address}/api/recipes`)).json()
+  const idOf = (title) => recipes.find((recipe) => recipe.title === title).id
+
+  /** Opens a page of a size, lets a story run, and writes the picture. */
+  const shoot = async (name, story, { width = 1280, height = 800, scheme = 'light' } = {}) => {
+    const page = await browser.newPage({
+      viewport: { width, height },
+      colorScheme: scheme,
+      locale: 'en-GB',
+      baseURL: server.address,
+    })
+    await story(page)
+    await page.waitForTimeout(400)
+    await page.screenshot({ path: join(folder, `${name}.png`) })
+    await page.close()
+    say(`docs/screenshots/${name}.png`)
+  }
+
+  const vegan = (page) => page.getByRole('button', { name: 'vegan', exact: true }).click()
+  const bench = async (page, title) => {
+    await page.goto(`/bench/${idOf(title)}`)
+    await page.getByLabel('Title').waitFor()
+  }
+
+  await shoot('shelf', async (page) => {
+    await page.goto('/')
+    await page.getByRole('article').first().waitFor()
+  })
+  await shoot('paste', async (page) => {
+    await page.goto('/paste')
+    await page.getByRole('button', { name: 'Show me with an example' }).click()
+    await page.getByText('8 pieces').waitFor()
+  })
+  await shoot('bench', (page) => bench(page, 'Curd and leek hand pies'))
+  await shoot('bench-vegan', (page) => bench(page, 'Curd and leek hand pies, vegan'))
+  await shoot('bench-swap', async (page) => {
+    await bench(page, 'Steamed mushroom buns')
+    await page.getByRole('button', { name: 'Swap Minced pork, raw' }).click()
+  })
+  await shoot('bench-working', async (page) => {
+    await bench(page, 'Boathouse cabbage and caraway buns')
+    await page.getByRole('button', { name: /^Protein/ }).click()
+  })
+  await shoot('bench-dark', (page) => bench(page, 'Boathouse cabbage and caraway buns, vegan'), {
+    scheme: 'dark',
+  })
+  await shoot(
+    'bench-phone',
+    async (page) => {
+      await bench(page, 'Fried plantain and bean pockets')
+      await vegan(page)
+      await page.getByRole('tab', { name: /Piece/ }).click()
+      await page.waitForTimeout(4500)
+    },
+    { width: 390, height: 844 },
+  )
+} finally {
+  await browser?.close()
+  server?.child.kill('SIGTERM')
+  cluster.remove()
+}

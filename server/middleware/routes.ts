@@ -1,0 +1,22 @@
+const patterns = ROUTES.map((route) => ({
+  method: route.method.toUpperCase(),
+  pattern: new RegExp(`^${route.path.replace(/\./g, '\\.').replace(/\{\w+\}/g, '[^/]+')}/?$`),
+}))
+
+/** Whatever the API does not have is answered with a problem document instead of the page. */
+export default defineEventHandler((event) => {
+  const path = event.path.split('?')[0]!
+  if (!path.startsWith('/api')) return
+  const known = patterns.filter((one) => one.pattern.test(path))
+  const method = event.method === 'HEAD' ? 'GET' : event.method
+  if (known.some((one) => one.method === method)) return
+  if (!known.length)
+    throw problem(404, 'not-found', 'There is nothing here', 'See /api/openapi.json for the routes')
+  setResponseHeader(event, 'allow', known.map((one) => one.method).join(', '))
+  throw problem(
+    405,
+    'method',
+    'This route does not take that method',
+    `${event.method} is not used here; see /api/openapi.json`,
+  )
+})
