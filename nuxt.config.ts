@@ -25,6 +25,16 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
+  hooks: {
+    // The pages are small beside what they share. Named in the first answer, they are fetched with it instead of
+    // being found out about when the first script has run.
+    'build:manifest'(manifest) {
+      const pages = Object.keys(manifest).filter((key) => key.includes('app/pages/'))
+      for (const entry of Object.values(manifest)) {
+        if (entry.isEntry) entry.imports = [...(entry.imports ?? []), ...pages]
+      }
+    },
+  },
   experimental: { payloadExtraction: false, appManifest: false },
   vite: {
     plugins: [tables(), Components({ resolvers: [PrimeVueResolver()], dts: false })],

@@ -2,7 +2,7 @@ import type { Diet } from './diet/diets'
 import { evaluate, type Evaluation } from './evaluate'
 import type { Larder } from './larder'
 import { RecipeProblem } from './recipe/problem'
-import type { Recipe } from './recipe/schema'
+import type { Recipe } from './recipe/document'
 import { adaptRecipe } from './swap/adapt'
 import type { Change } from './swap/applySwap'
 

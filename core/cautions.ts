@@ -1,6 +1,6 @@
 import type { Food } from './food/food'
 import type { Verdict } from './diet/verdict'
-import type { Recipe } from './recipe/schema'
+import type { Recipe } from './recipe/document'
 
 export interface Caution {
   code: string

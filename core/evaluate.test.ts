@@ -4,7 +4,7 @@ import { food, foods, larder, recipeOf } from '../test/helpers'
 import { difference, evaluate } from './evaluate'
 import { NUTRIENTS } from './food/nutrients'
 import type { RecipeProblem } from './recipe/problem'
-import type { Recipe } from './recipe/schema'
+import type { Recipe } from './recipe/document'
 
 const turnovers = recipeOf(
   {

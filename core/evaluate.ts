@@ -10,7 +10,7 @@ import { reckonBatch, type Batch } from './nutrition/contributions'
 import { addFigures, scaleFigures, zeroFigures, type Figures } from './nutrition/figures'
 import { checkRecipe } from './recipe/check'
 import { RecipeProblem } from './recipe/problem'
-import type { PartKind, Recipe } from './recipe/schema'
+import type { PartKind, Recipe } from './recipe/document'
 import { workingOf, type Working } from './working'
 
 export interface PartFigures {
@@ -161,7 +161,7 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
     diets,
     ...allergensOf(foods),
     cautions: cautionsFor({ recipe, foods, verdicts: diets, polyolsPct: per100g.polyolsG }),
-    working: workingOf(batch, totals, { perPiece, perServing, per100g }, recipe.pieces, recipe.servings),
+    working: workingOf(batch, totals, recipe.pieces, recipe.servings),
   }
 }
 

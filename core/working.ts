@@ -1,4 +1,4 @@
-import { feelOf, type DoughFigures } from './dough/assess'
+import { feelOf } from './dough/assess'
 import { CLASS_LIMITS } from './dough/softness'
 import { NUTRIENTS, type Nutrient } from './food/nutrients'
 import type { Batch, Contribution, Uncounted } from './nutrition/contributions'
@@ -7,10 +7,8 @@ import type { Figures } from './nutrition/figures'
 export interface FigureWorking {
   formula: string
   source: string
+  /** What the whole batch holds: the sum over the lines, which pieces and servings share. */
   batch: number
-  perPiece: number
-  perServing: number
-  per100g: number
 }
 
 /**
@@ -33,7 +31,6 @@ export interface Working {
     softness: number | null
     classes: string
     feel: string
-    shares: DoughFigures['shares']
   }
 }
 
@@ -57,13 +54,7 @@ const FORMULAS: Readonly<Record<Nutrient, [string, string]>> = {
 const CLASSES = `${CLASS_LIMITS.map(([name, limit]) => `${name} below ${limit.toFixed(2)}`).join(', ')}, batter above`
 
 /** Writes down the working of an evaluation. */
-export function workingOf(
-  batch: Batch,
-  totals: Figures,
-  shown: { perPiece: Figures; perServing: Figures; per100g: Figures },
-  pieces: number,
-  servings: number,
-): Working {
+export function workingOf(batch: Batch, totals: Figures, pieces: number, servings: number): Working {
   const figures = {} as Record<Nutrient, FigureWorking>
   for (const key of NUTRIENTS) {
     const [formula, source] = FORMULAS[key]
@@ -71,9 +62,6 @@ export function workingOf(
       formula,
       source,
       batch: totals[key],
-      perPiece: shown.perPiece[key],
-      perServing: shown.perServing[key],
-      per100g: shown.per100g[key],
     }
   }
   const { dough } = batch
@@ -102,7 +90,6 @@ export function workingOf(
       softness: dough.softness,
       classes: CLASSES,
       feel: dough.consistency ? feelOf(dough.consistency) : '',
-      shares: dough.shares,
     },
   }
 }

@@ -1,5 +1,6 @@
-import type { CookingWay, PartKind, Recipe } from '../core/recipe/schema'
-import { newLine, recipeSchema, withIds } from '../core/recipe/schema'
+import type { CookingWay, PartKind, Recipe } from '../core/recipe/document'
+import { newLine, withIds } from '../core/recipe/document'
+import { recipeSchema } from '../core/recipe/schema'
 import { larder } from '../data/larder'
 
 export { larder }

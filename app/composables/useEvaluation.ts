@@ -1,6 +1,6 @@
 import { evaluate, type Evaluation } from '~~/core/evaluate'
 import { RecipeProblem, type FieldProblem } from '~~/core/recipe/problem'
-import type { Recipe } from '~~/core/recipe/schema'
+import type { Recipe } from '~~/core/recipe/document'
 import { larder } from '~~/data/larder'
 
 /** The evaluation of a recipe, following every change, or what keeps it from being evaluated. */

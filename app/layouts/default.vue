@@ -21,7 +21,7 @@ const { shown: keysShown } = useKeys()
       </button>
     </header>
     <slot />
-    <KeysDialog v-model:visible="keysShown" />
+    <LazyKeysDialog v-if="keysShown" v-model:visible="keysShown" />
     <Toast position="bottom-center" />
   </div>
 </template>

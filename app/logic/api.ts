@@ -1,4 +1,4 @@
-import type { Recipe, Shape } from '~~/core/recipe/schema'
+import type { Recipe, Shape } from '~~/core/recipe/document'
 import type { PieceGrams } from '~~/core/pieces/crossSection'
 
 export interface Stored {

@@ -1,7 +1,7 @@
 import type { Foods } from '~~/core/food/food'
 import { splitLine } from '~~/core/quantity/splitLine'
 import { readIngredient } from '~~/core/recipe/readRecipe'
-import { newLine, type Line, type Part, type Recipe } from '~~/core/recipe/schema'
+import { newLine, type Line, type Part, type Recipe } from '~~/core/recipe/document'
 
 /** The recipe with one part changed. */
 export function editPart(recipe: Recipe, partId: string, edit: (part: Part) => Part): Recipe {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { food, foods, recipeOf } from '../../test/helpers'
-import { allLines } from '../../core/recipe/schema'
+import { allLines } from '../../core/recipe/document'
 import type { Listed } from './api'
 import { addLine, newPartId, removeLine, rewriteLine, setFood, setGrams } from './edit'
 import { familiesOf, filterFamilies } from './families'

@@ -1,7 +1,7 @@
 import type { Food } from '~~/core/food/food'
 import { weighLine } from '~~/core/food/weigh'
 import { readLine } from '~~/core/quantity/readLine'
-import { MAX_LINE_GRAMS } from '~~/core/recipe/schema'
+import { MAX_LINE_GRAMS } from '~~/core/recipe/document'
 
 export type TypedWeight = { grams: number } | { problem: string }
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { adapt } from '~~/core/adapt'
 import { RecipeProblem } from '~~/core/recipe/problem'
-import type { Recipe } from '~~/core/recipe/schema'
+import type { Recipe } from '~~/core/recipe/document'
 import type { Change } from '~~/core/swap/applySwap'
 import { larder } from '~~/data/larder'
 import { ApiProblem, call, type ProblemDocument, type Stored, type StoredWithParent } from '~/logic/api'

@@ -1,5 +1,5 @@
 import type { Food } from '../food/food'
-import type { Line, Part } from '../recipe/schema'
+import type { Line, Part } from '../recipe/document'
 import { foodAgainstDiet, type Diet, type DietMetric } from './diets'
 
 export interface Verdict {

@@ -1,5 +1,5 @@
 import type { Food } from '../food/food'
-import type { Line } from '../recipe/schema'
+import type { Line } from '../recipe/document'
 import {
   consistencyOf,
   softnessOf,

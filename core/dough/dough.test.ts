@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { doughOf } from '../../test/helpers'
-import { newLine } from '../recipe/schema'
+import { newLine } from '../recipe/document'
 import { assessDough } from './assess'
 import { consistencyOf, softnessOf, sumSoftness, waterToReach } from './softness'
 

@@ -1,7 +1,7 @@
 import type { Food, Foods } from '../food/food'
 import { nutrientsPer100g, scaleNutrients, type Nutrients } from '../food/nutrients'
 import { assessDough, type DoughFigures, type DoughLine } from '../dough/assess'
-import type { Line, PartKind, Recipe } from '../recipe/schema'
+import type { Line, PartKind, Recipe } from '../recipe/document'
 import { fatUptake } from './fatUptake'
 
 /** What one line brings to the batch, as far as it is eaten. */

@@ -1,4 +1,4 @@
-import type { CookingWay } from '../recipe/schema'
+import type { CookingWay } from '../recipe/document'
 
 /**
  * The share of a piece's raw weight that it takes up as fat, by way of cooking. Starting values from memory of

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { SHAPES } from '../recipe/schema'
+import { SHAPES } from '../recipe/document'
 import { crossSection, DENSITY_G_PER_ML, type Point } from './crossSection'
 import { pieceGrams } from './pieceGrams'
 

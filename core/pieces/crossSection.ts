@@ -1,4 +1,4 @@
-import type { Shape } from '../recipe/schema'
+import type { Shape } from '../recipe/document'
 
 /** Densities in grams per millilitre, from memory of kitchen practice; no published source. */
 export const DENSITY_G_PER_ML = { dough: 1.15, filling: 1.0, coat: 1.0, oil: 0.92 } as const

@@ -1,4 +1,4 @@
-import type { PartKind } from '../recipe/schema'
+import type { PartKind } from '../recipe/document'
 import type { PieceGrams } from './crossSection'
 
 interface PartOfPiece {

@@ -1,6 +1,6 @@
 import type { Foods } from '../food/food'
 import type { FieldProblem } from './problem'
-import type { Recipe } from './schema'
+import type { Recipe } from './document'
 
 /**
  * What keeps a well-formed recipe from being evaluated: an unknown food, no dough, a line that gives off more

@@ -1,5 +1,5 @@
 import { readLine } from '../quantity/readLine'
-import type { PartKind } from './schema'
+import type { PartKind } from './document'
 
 export type HeadingKind = PartKind | 'method' | 'ingredients' | 'remarks'
 

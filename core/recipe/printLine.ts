@@ -1,5 +1,5 @@
 import type { Food } from '../food/food'
-import type { Line } from './schema'
+import type { Line } from './document'
 
 /** Grams as they are written in a recipe: whole from 100 g, one decimal below. */
 export function printGrams(grams: number): string {

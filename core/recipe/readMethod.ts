@@ -1,4 +1,4 @@
-import type { CookingWay, Shape } from './schema'
+import type { CookingWay, Shape } from './document'
 
 export interface CookingRead {
   way: CookingWay | null

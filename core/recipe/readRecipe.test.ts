@@ -5,7 +5,8 @@ import { foods } from '../../test/helpers'
 import { readHeading } from './headings'
 import { printGrams, printLine } from './printLine'
 import { readIngredient, readRecipe } from './readRecipe'
-import { allLines, recipeSchema } from './schema'
+import { allLines } from './document'
+import { recipeSchema } from './schema'
 import { readYields } from './yields'
 
 const PIES = `Leek hand pies

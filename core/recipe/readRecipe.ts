@@ -17,7 +17,7 @@ import {
   type PartKind,
   type Recipe,
   type RecipeNote,
-} from './schema'
+} from './document'
 import { readYields } from './yields'
 
 export interface IntakeLine {

@@ -1,4 +1,4 @@
-import type { Recipe } from './schema'
+import type { Recipe } from './document'
 
 /**
  * The same recipe for another number of pieces: every weight is multiplied, the piece stays as it is.

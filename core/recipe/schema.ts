@@ -1,37 +1,8 @@
 import { z } from 'zod'
 
-/** The version of the recipe document. A change that old readers cannot take raises it. */
-export const RECIPE_VERSION = 1
+import { COOKING_WAYS, MAX_LINE_GRAMS, MAX_PIECES, PART_KINDS, RECIPE_VERSION, SHAPES } from './document'
 
-export const PART_KINDS = ['shell', 'filling', 'finish', 'pan', 'dip'] as const
-export type PartKind = (typeof PART_KINDS)[number]
-
-export const COOKING_WAYS = [
-  'bake',
-  'deep-fry',
-  'shallow-fry',
-  'griddle',
-  'steam',
-  'boil',
-  'brown-and-steam',
-] as const
-export type CookingWay = (typeof COOKING_WAYS)[number]
-
-export const SHAPES = ['half-moon', 'bun', 'disc', 'parcel', 'cone', 'roll', 'lidded-pie'] as const
-export type Shape = (typeof SHAPES)[number]
-
-/** No line of a home batch weighs more than this; above it a unit was mistyped. */
-export const MAX_LINE_GRAMS = 50_000
-export const MAX_PIECES = 1000
-
-// The database keeps documents as JSON text, which can hold neither a NUL nor half a surrogate pair.
-// eslint-disable-next-line no-control-regex
-const UNSTORABLE = /\u0000|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/
-const text = (max: number) =>
-  z
-    .string()
-    .max(max, `use at most ${max} characters`)
-    .refine((value) => !UNSTORABLE.test(value), 'holds a character that cannot be stored; remove it')
+const text = (max: number) => z.string().max(max, `use at most ${max} characters`)
 
 const grams = z
   .number('a weight in grams is expected, for example 250')
@@ -109,55 +80,3 @@ export const recipeSchema = z.object({
   method: z.array(text(2000)).max(80).default([]),
   notes: z.array(noteSchema).max(60).default([]),
 })
-
-export type Recipe = z.infer<typeof recipeSchema>
-export type Part = z.infer<typeof partSchema>
-export type Line = z.infer<typeof lineSchema>
-export type RecipeNote = z.infer<typeof noteSchema>
-
-/** An empty line with the given fields set. */
-export function newLine(fields: Partial<Line>): Line {
-  return {
-    id: '',
-    raw: '',
-    foodId: null,
-    name: '',
-    grams: null,
-    gramsLow: null,
-    gramsHigh: null,
-    waterChangeGrams: 0,
-    eatenGrams: null,
-    prep: [],
-    optional: false,
-    notes: [],
-    cameFrom: null,
-    ...fields,
-  }
-}
-
-/**
- * Gives every part and line an id of its own, keeping those that are unique already, so that a document
- * written by hand can be worked on like one that was read.
- */
-export function withIds(recipe: Recipe): Recipe {
-  const seen = new Set<string>()
-  const unique = (wanted: string, fallback: string) => {
-    let id = wanted && !seen.has(wanted) ? wanted : fallback
-    for (let n = 2; seen.has(id); n++) id = `${fallback}-${n}`
-    seen.add(id)
-    return id
-  }
-  return {
-    ...recipe,
-    parts: recipe.parts.map((part, p) => ({
-      ...part,
-      id: unique(part.id, `p${p + 1}`),
-      lines: part.lines.map((line, l) => ({ ...line, id: unique(line.id, `p${p + 1}l${l + 1}`) })),
-    })),
-  }
-}
-
-/** All lines of a recipe with the part each stands in. */
-export function allLines(recipe: Recipe): { part: Part; line: Line }[] {
-  return recipe.parts.flatMap((part) => part.lines.map((line) => ({ part, line })))
-}

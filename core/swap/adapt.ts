@@ -1,7 +1,7 @@
 import { foodAgainstDiet, type Diet } from '../diet/diets'
 import type { Food, Foods } from '../food/food'
 import { matchFood } from '../food/match'
-import { allLines, type PartKind, type Line, type Recipe, type RecipeNote } from '../recipe/schema'
+import { allLines, type PartKind, type Line, type Recipe, type RecipeNote } from '../recipe/document'
 import { applySwap, replaceLine, type Change, type Swapped } from './applySwap'
 import { candidatesFor, type Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'

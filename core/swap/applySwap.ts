@@ -1,6 +1,6 @@
 import { EU_ALLERGENS, type Food, type Foods } from '../food/food'
 import { printLine } from '../recipe/printLine'
-import { newLine, type Line, type PartKind, type Recipe } from '../recipe/schema'
+import { newLine, type Line, type PartKind, type Recipe } from '../recipe/document'
 import { amountOf, type Role, type Swap } from './catalogue'
 
 export interface Change {

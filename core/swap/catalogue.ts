@@ -1,5 +1,5 @@
 import type { Food, Foods } from '../food/food'
-import { COOKING_WAYS, PART_KINDS, type CookingWay, type PartKind } from '../recipe/schema'
+import { COOKING_WAYS, PART_KINDS, type CookingWay, type PartKind } from '../recipe/document'
 
 /** What an ingredient does in a piece. */
 export const ROLES = [

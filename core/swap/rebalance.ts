@@ -2,7 +2,7 @@ import { isFlour } from '../dough/assess'
 import { softnessOf, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
 import type { Food, Foods } from '../food/food'
 import { printLine } from '../recipe/printLine'
-import { newLine, type Line, type Recipe } from '../recipe/schema'
+import { newLine, type Line, type Recipe } from '../recipe/document'
 import type { Change } from './applySwap'
 
 /** Changes smaller than this are not worth weighing. */

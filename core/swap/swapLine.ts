@@ -1,5 +1,5 @@
 import type { Foods } from '../food/food'
-import { allLines, type Recipe } from '../recipe/schema'
+import { allLines, type Recipe } from '../recipe/document'
 import { applySwap, replaceLine, type Change } from './applySwap'
 import type { Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'

@@ -4,7 +4,7 @@ import { adapt } from '../../core/adapt'
 import { evaluate } from '../../core/evaluate'
 import { larderFromRows } from '../../core/larder'
 import { readRecipe } from '../../core/recipe/readRecipe'
-import { allLines, type Recipe } from '../../core/recipe/schema'
+import { allLines, type Recipe } from '../../core/recipe/document'
 
 const at = (path: string) => readFileSync(new URL(`../../data/${path}`, import.meta.url), 'utf8')
 const rows = (name: string) => csvParse(at(`${name}.csv`)) as unknown as Record<string, string>[]

@@ -1,5 +1,5 @@
 import type pg from 'pg'
-import type { Recipe } from '../../core/recipe/schema'
+import type { Recipe } from '../../core/recipe/document'
 import type { Summary } from '../utils/summary'
 import { migrated } from './migrate'
 import { database, transaction } from './pool'

@@ -30,6 +30,13 @@ export const ROUTES: readonly Route[] = [
     answers: { 200: ['Here', z.object({ ok: z.literal(true) })] },
   },
   {
+    method: 'post',
+    path: '/api/ping',
+    summary: 'Reads a JSON object and throws it away',
+    body: z.looseObject({}),
+    answers: { 200: ['Here', z.object({ ok: z.literal(true) })] },
+  },
+  {
     method: 'get',
     path: '/api/openapi.json',
     summary: 'This document',

@@ -52,6 +52,7 @@ const nutrients = {
   sodiumMg: z.number(),
   saltG: z.number(),
 }
+const nutrientsAnswer = z.object(nutrients)
 export const figuresAnswer = z.object({ grams: z.number(), ...nutrients })
 
 const unresolved = z.object({ lineId: z.string(), raw: z.string(), part: z.string(), reason: z.string() })
@@ -108,7 +109,17 @@ export const evaluationAnswer = z.object({
     wholeGrainPct: percentage,
     softness: percentage,
     consistency: z.enum(['crumbly', 'firm', 'medium', 'soft', 'sticky', 'batter']).nullable(),
-    shares: z.array(z.looseObject({ lineId: z.string() })),
+    shares: z.array(
+      z.object({
+        lineId: z.string(),
+        name: z.string(),
+        grams: z.number(),
+        bakersPct: percentage,
+        freeWaterGrams: z.number(),
+        fatShareGrams: z.number(),
+        waterDemandGrams: z.number(),
+      }),
+    ),
     remarks: z.array(z.string()),
   }),
   filling: z.object({
@@ -132,7 +143,37 @@ export const evaluationAnswer = z.object({
   allergens: z.array(z.string()).describe('by their names in Annex II of Regulation (EU) No 1169/2011'),
   mayContain: z.array(z.string()),
   cautions: z.array(z.object({ code: z.string(), text: z.string(), source: z.string() })),
-  working: z.looseObject({ basis: z.string() }),
+  working: z.object({
+    basis: z.string(),
+    pieces: z.number(),
+    servings: z.number(),
+    lines: z.array(
+      z.object({
+        lineId: z.string(),
+        partId: z.string(),
+        part: z.string(),
+        name: z.string(),
+        foodId: z.string(),
+        source: z.string(),
+        grams: z.number(),
+        foodGrams: z.number(),
+        eatenWhy: z.string(),
+        nutrients: nutrientsAnswer,
+      }),
+    ),
+    uncounted: z.array(z.object({ lineId: z.string(), name: z.string(), reason: z.string() })),
+    figures: z.record(z.string(), z.object({ formula: z.string(), source: z.string(), batch: z.number() })),
+    dough: z.object({
+      formula: z.string(),
+      source: z.string(),
+      freeWaterGrams: z.number(),
+      fatShareGrams: z.number(),
+      waterDemandGrams: z.number(),
+      softness: percentage,
+      classes: z.string(),
+      feel: z.string(),
+    }),
+  }),
 })
 
 export const adaptAnswer = z.object({

@@ -1,16 +1,19 @@
 import type { H3Event } from 'h3'
 import { checkRecipe } from '../../core/recipe/check'
-import { withIds, type Recipe } from '../../core/recipe/schema'
+import { withIds, type Recipe } from '../../core/recipe/document'
 import { larder } from '../../data/larder'
 import type { createRecipe, Parent } from '../db/recipes'
 
 /**
- * A recipe as it is stored: ids given, foods known. A recipe without a dough yet is kept all the same, so that
+ * A recipe as it is stored: ids given, foods known, text that the database can hold. A recipe without a dough yet is kept all the same, so that
  * nobody loses one that is half typed.
  */
 export function storable(recipe: Recipe): Recipe {
   const ready = withIds(recipe)
-  const problems = checkRecipe(ready, larder.foods).filter((one) => one.field !== 'recipe.parts')
+  const problems = [
+    ...unstorableText(recipe, 'recipe'),
+    ...checkRecipe(ready, larder.foods).filter((one) => one.field !== 'recipe.parts'),
+  ]
   if (problems.length) throw invalid(problems)
   return ready
 }

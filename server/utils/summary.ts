@@ -1,6 +1,6 @@
 import { evaluate } from '../../core/evaluate'
 import { RecipeProblem } from '../../core/recipe/problem'
-import type { Recipe, Shape } from '../../core/recipe/schema'
+import type { Recipe, Shape } from '../../core/recipe/document'
 import { pieceGrams } from '../../core/pieces/pieceGrams'
 import type { PieceGrams } from '../../core/pieces/crossSection'
 import { larder } from '../../data/larder'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { COOKING_WAYS, MAX_PIECES, SHAPES, type Recipe } from '~~/core/recipe/schema'
+import { COOKING_WAYS, MAX_PIECES, SHAPES, type Recipe } from '~~/core/recipe/document'
 import { SHAPE_WORDS, WAY_WORDS } from '~/logic/format'
 
 const { recipe } = defineProps<{ recipe: Recipe }>()

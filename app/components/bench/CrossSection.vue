@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { crossSection, type CrossSection, type PieceGrams, type Point } from '~~/core/pieces/crossSection'
-import type { Shape } from '~~/core/recipe/schema'
+import type { Shape } from '~~/core/recipe/document'
 import { showGrams } from '~/logic/format'
 
 export interface Piece {

@@ -2,7 +2,7 @@
 import { searchFoods } from '~~/core/food/match'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import type { Line } from '~~/core/recipe/schema'
+import type { Line } from '~~/core/recipe/document'
 import { larder } from '~~/data/larder'
 import { showGrams } from '~/logic/format'
 

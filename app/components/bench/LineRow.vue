@@ -2,7 +2,7 @@
 import { foodAgainstDiet } from '~~/core/diet/diets'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import type { Line, CookingWay, PartKind } from '~~/core/recipe/schema'
+import type { Line, CookingWay, PartKind } from '~~/core/recipe/document'
 import { candidatesFor, type Swap } from '~~/core/swap/catalogue'
 import { larder } from '~~/data/larder'
 import { showGrams } from '~/logic/format'
@@ -87,12 +87,11 @@ function stopTyping() {
         <span v-if="food && !line.cameFrom" class="food soft small">{{ food.name }}</span>
       </button>
       <span class="weight">
-        <InputText
-          :model-value="shown"
-          size="small"
+        <input
+          :value="shown"
           inputmode="text"
           autocomplete="off"
-          :invalid="problem !== '' || (line.grams === null && !editing)"
+          :aria-invalid="problem !== '' || (line.grams === null && !editing)"
           :aria-label="`Grams of ${food?.name ?? line.name}`"
           @focus="startTyping"
           @input="type"
@@ -131,7 +130,7 @@ function stopTyping() {
     <p v-for="check in checks" :key="check.text" class="note">
       <span class="sign watch">check</span> {{ check.text }}
     </p>
-    <LineDetail
+    <LazyLineDetail
       v-if="open"
       :line="line"
       :food="food"
@@ -181,11 +180,12 @@ function stopTyping() {
   align-items: center;
   gap: 0.25rem;
 }
-.weight :deep(input) {
+.weight input {
   width: 4.3rem;
   padding: 0.1rem 0.35rem;
-  border-color: transparent;
+  border: 1px solid transparent;
   border-bottom-color: var(--rule-strong);
+  color: inherit;
   border-radius: 0;
   background: none;
   box-shadow: none;
@@ -193,12 +193,12 @@ function stopTyping() {
   font-weight: 640;
   text-align: right;
 }
-.weight :deep(input:hover),
-.weight :deep(input:focus) {
+.weight input:hover,
+.weight input:focus {
   border-color: var(--rule-strong);
   background: var(--sheet);
 }
-.weight :deep(input.p-invalid) {
+.weight input[aria-invalid='true'] {
   border-color: var(--stop);
 }
 .share,

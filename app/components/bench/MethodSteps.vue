@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Recipe } from '~~/core/recipe/schema'
+import type { Recipe } from '~~/core/recipe/document'
 
 const { recipe } = defineProps<{ recipe: Recipe }>()
 

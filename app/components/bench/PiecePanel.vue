@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluate'
 import { pieceGrams } from '~~/core/pieces/pieceGrams'
-import type { Recipe } from '~~/core/recipe/schema'
+import type { Recipe } from '~~/core/recipe/document'
 import { larder } from '~~/data/larder'
 import { showFigure, showGrams } from '~/logic/format'
 import type { Piece } from './CrossSection.vue'
@@ -75,7 +75,7 @@ const pieces = computed<Piece[]>(() => {
       </p>
     </section>
     <VerdictList :evaluation="evaluation" :wanted="recipe.diets" />
-    <WorkingDialog :topic="topic" :evaluation="evaluation" @close="topic = null" />
+    <LazyWorkingDialog v-if="topic" :topic="topic" :evaluation="evaluation" @close="topic = null" />
   </div>
 </template>
 

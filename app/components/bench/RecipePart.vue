@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluate'
-import type { CookingWay, Line, Part } from '~~/core/recipe/schema'
+import type { CookingWay, Line, Part } from '~~/core/recipe/document'
 import type { Swap } from '~~/core/swap/catalogue'
 import { PART_WORDS, showGrams } from '~/logic/format'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { foodAgainstDiet } from '~~/core/diet/diets'
 import { EU_ALLERGENS, type Food } from '~~/core/food/food'
-import type { Line } from '~~/core/recipe/schema'
+import type { Line } from '~~/core/recipe/document'
 import { amountOf, type Swap } from '~~/core/swap/catalogue'
 import { larder } from '~~/data/larder'
 import { showGrams } from '~/logic/format'
@@ -9,7 +9,19 @@ import { showGrams } from '~/logic/format'
 const { food, swaps, line, lens } = defineProps<{ food: Food; swaps: Swap[]; line: Line; lens: string[] }>()
 const emit = defineEmits<{ choose: [swap: Swap] }>()
 
-const popover = useTemplateRef<{ toggle: (event: Event) => void; hide: () => void }>('popover')
+const popover = useTemplateRef<{
+  toggle: (event: Event, anchor?: EventTarget | null) => void
+  hide: () => void
+}>('popover')
+
+/** Made at the first click: a recipe has many lines and few are swapped by hand. */
+const opened = ref(false)
+async function show(event: Event) {
+  const anchor = event.currentTarget
+  opened.value = true
+  await nextTick()
+  popover.value?.toggle(event, anchor)
+}
 
 const diets = computed(() => larder.diets.filter((diet) => lens.includes(diet.id)))
 const choices = computed(() =>
@@ -41,16 +53,10 @@ function choose(swap: Swap) {
 </script>
 
 <template>
-  <Button
-    label="Swap"
-    size="small"
-    severity="secondary"
-    outlined
-    aria-haspopup="dialog"
-    :aria-label="`Swap ${food.name}`"
-    @click="(event) => popover?.toggle(event)"
-  />
-  <Popover ref="popover">
+  <button type="button" class="swap" aria-haspopup="dialog" :aria-label="`Swap ${food.name}`" @click="show">
+    Swap
+  </button>
+  <Popover v-if="opened" ref="popover">
     <div class="choices">
       <p class="soft small">
         Instead of {{ line.grams === null ? '' : `${showGrams(line.grams)} g ` }}{{ food.name }}
@@ -104,7 +110,17 @@ function choose(swap: Swap) {
 .choice .sign {
   align-self: start;
 }
-:deep(.p-button) {
+.swap {
   padding: 0.05rem 0.5rem;
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  background: none;
+  color: var(--ink-soft);
+  font-size: 0.875rem;
+  cursor: pointer;
+}
+.swap:hover {
+  border-color: var(--beet);
+  color: var(--ink);
 }
 </style>

@@ -75,9 +75,12 @@ const nutrient = computed(() => {
       </table>
       <p>
         {{ showFigure(nutrient.key, nutrient.figure.batch) }} ÷ {{ evaluation.pieces }} pieces =
-        <strong>{{ showFigure(nutrient.key, nutrient.figure.perPiece) }} {{ nutrient.unit }} a piece</strong>;
-        ÷ {{ evaluation.servings }} servings = {{ showFigure(nutrient.key, nutrient.figure.perServing) }}; in
-        100 g {{ showFigure(nutrient.key, nutrient.figure.per100g) }}
+        <strong
+          >{{ showFigure(nutrient.key, evaluation.perPiece[nutrient.key]) }} {{ nutrient.unit }} a
+          piece</strong
+        >; ÷ {{ evaluation.servings }} servings =
+        {{ showFigure(nutrient.key, evaluation.perServing[nutrient.key]) }}; in 100 g
+        {{ showFigure(nutrient.key, evaluation.per100g[nutrient.key]) }}
       </p>
       <p class="soft small">{{ evaluation.working.basis }}.</p>
     </div>
@@ -99,7 +102,7 @@ const nutrient = computed(() => {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="share in evaluation.working.dough.shares" :key="share.lineId">
+          <tr v-for="share in evaluation.dough.shares" :key="share.lineId">
             <th scope="row">{{ share.name }}</th>
             <td>{{ showGrams(share.grams) }}</td>
             <td>{{ share.bakersPct === null ? '–' : share.bakersPct.toFixed(1) }}</td>

@@ -38,8 +38,10 @@ async function load() {
     loading.value = false
   }
 }
+// Asked for at once, not when everything is mounted: the page is drawn while the answer comes.
+const first = load()
 onMounted(async () => {
-  await load()
+  await first
   // The shelf's "Make it vegan" comes here with the wish in the address.
   const wish = route.query.make
   if (typeof wish !== 'string' || !bench.recipe) return

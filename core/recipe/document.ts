@@ -1,0 +1,87 @@
+import type { z } from 'zod'
+import type { lineSchema, noteSchema, partSchema, recipeSchema } from './schema'
+
+// The document itself, without its validation: the browser works on documents and never has to check one, so
+// it need not load the library that does.
+export type Recipe = z.infer<typeof recipeSchema>
+export type Part = z.infer<typeof partSchema>
+export type Line = z.infer<typeof lineSchema>
+export type RecipeNote = z.infer<typeof noteSchema>
+
+/** The version of the recipe document. A change that old readers cannot take raises it. */
+export const RECIPE_VERSION = 1
+
+export const PART_KINDS = ['shell', 'filling', 'finish', 'pan', 'dip'] as const
+export type PartKind = (typeof PART_KINDS)[number]
+
+export const COOKING_WAYS = [
+  'bake',
+  'deep-fry',
+  'shallow-fry',
+  'griddle',
+  'steam',
+  'boil',
+  'brown-and-steam',
+] as const
+export type CookingWay = (typeof COOKING_WAYS)[number]
+
+export const SHAPES = ['half-moon', 'bun', 'disc', 'parcel', 'cone', 'roll', 'lidded-pie'] as const
+export type Shape = (typeof SHAPES)[number]
+
+/** No line of a home batch weighs more than this; above it a unit was mistyped. */
+export const MAX_LINE_GRAMS = 50_000
+export const MAX_PIECES = 1000
+
+/** An empty line with the given fields set. */
+export function newLine(fields: Partial<Line>): Line {
+  return {
+    id: '',
+    raw: '',
+    foodId: null,
+    name: '',
+    grams: null,
+    gramsLow: null,
+    gramsHigh: null,
+    waterChangeGrams: 0,
+    eatenGrams: null,
+    prep: [],
+    optional: false,
+    notes: [],
+    cameFrom: null,
+    ...fields,
+  }
+}
+
+function hasOwnIds(recipe: Recipe): boolean {
+  const seen = new Set<string>()
+  const fresh = ({ id }: { id: string }) => id !== '' && !seen.has(id) && Boolean(seen.add(id))
+  return recipe.parts.every((part) => fresh(part) && part.lines.every(fresh))
+}
+
+/**
+ * Gives every part and line an id of its own, keeping those that are unique already, so that a document
+ * written by hand can be worked on like one that was read.
+ */
+export function withIds(recipe: Recipe): Recipe {
+  if (hasOwnIds(recipe)) return recipe
+  const seen = new Set<string>()
+  const unique = (wanted: string, fallback: string) => {
+    let id = wanted && !seen.has(wanted) ? wanted : fallback
+    for (let n = 2; seen.has(id); n++) id = `${fallback}-${n}`
+    seen.add(id)
+    return id
+  }
+  return {
+    ...recipe,
+    parts: recipe.parts.map((part, p) => ({
+      ...part,
+      id: unique(part.id, `p${p + 1}`),
+      lines: part.lines.map((line, l) => ({ ...line, id: unique(line.id, `p${p + 1}l${l + 1}`) })),
+    })),
+  }
+}
+
+/** All lines of a recipe with the part each stands in. */
+export function allLines(recipe: Recipe): { part: Part; line: Line }[] {
+  return recipe.parts.flatMap((part) => part.lines.map((line) => ({ part, line })))
+}

@@ -1,0 +1,9 @@
+import { z } from 'zod'
+
+const anything = z.looseObject({})
+
+/** Reads a JSON body and throws it away: the floor for routes that take one. */
+export default defineEventHandler(async (event) => {
+  await readJson(event, anything)
+  return { ok: true }
+})
