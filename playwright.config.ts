@@ -13,6 +13,8 @@ export default defineConfig({
   expect: { timeout: 7_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
+    // Nothing moves while a story looks for it.
+    contextOptions: { reducedMotion: 'reduce' },
     baseURL,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',

@@ -72,10 +72,10 @@ async function measurePage(browser, address, id) {
     const session = await page.context().newCDPSession(page)
     await session.send('Network.enable')
     let scripts = 0
-    const kinds = new Map()
-    session.on('Network.responseReceived', ({ requestId, type }) => kinds.set(requestId, type))
+    const names = new Map()
+    session.on('Network.requestWillBeSent', ({ requestId, request }) => names.set(requestId, request.url))
     session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
-      if (kinds.get(requestId) === 'Script') scripts += encodedDataLength
+      if (names.get(requestId)?.endsWith('.js')) scripts += encodedDataLength
     })
     // Timed by the page itself: asking from outside, over and over, would slow down what is measured.
     await page.addInitScript(() => {

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+// Nothing is said before somebody has done something: it can come after the page.
+const Toast = defineAsyncComponent(() => import('primevue/toast'))
+
 const { dark, toggle } = useAppearance()
 const { shown: keysShown } = useKeys()
 </script>

@@ -5,7 +5,6 @@ import button from '@primeuix/themes/aura/button'
 import dialog from '@primeuix/themes/aura/dialog'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import popover from '@primeuix/themes/aura/popover'
-import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
 import skeleton from '@primeuix/themes/aura/skeleton'
 import textarea from '@primeuix/themes/aura/textarea'
@@ -56,7 +55,6 @@ export const preset = definePreset(
       dialog,
       inputtext,
       popover,
-      select,
       selectbutton,
       skeleton,
       textarea,

@@ -5,5 +5,5 @@ import { larder } from '../../data/larder'
 /** Adapts a recipe to diets and evaluates it before and after. */
 export default defineEventHandler(async (event) => {
   const { recipe, diets } = await readJson(event, adaptRequest)
-  return tidy(adapt(withIds(recipe), diets, larder))
+  return adapt(withIds(recipe), diets, larder)
 })

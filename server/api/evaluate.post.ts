@@ -5,5 +5,5 @@ import { larder } from '../../data/larder'
 /** Evaluates a recipe. */
 export default defineEventHandler(async (event) => {
   const { recipe } = await readJson(event, evaluateRequest)
-  return tidy(evaluate(withIds(recipe), larder))
+  return evaluate(withIds(recipe), larder)
 })

@@ -1,12 +1,17 @@
 <script setup lang="ts">
-import { COOKING_WAYS, MAX_PIECES, SHAPES, type Recipe } from '~~/core/recipe/document'
+import {
+  COOKING_WAYS,
+  MAX_PIECES,
+  SHAPES,
+  type CookingWay,
+  type Recipe,
+  type Shape,
+} from '~~/core/recipe/document'
 import { SHAPE_WORDS, WAY_WORDS } from '~/logic/format'
 
 const { recipe } = defineProps<{ recipe: Recipe }>()
 const emit = defineEmits<{ change: [recipe: Recipe] }>()
 
-const ways = COOKING_WAYS.map((value) => ({ value, label: WAY_WORDS[value] }))
-const shapes = SHAPES.map((value) => ({ value, label: SHAPE_WORDS[value] }))
 const problem = ref('')
 
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
@@ -49,46 +54,44 @@ const setWay = (way: Recipe['cooking']['way']) =>
     <div class="facts">
       <label
         >Makes
-        <InputText
-          :model-value="String(recipe.pieces)"
-          size="small"
+        <input
+          class="field"
+          :value="String(recipe.pieces)"
           inputmode="numeric"
           aria-label="Pieces"
-          @input="(event: Event) => setCount('pieces', event)"
+          @input="(event) => setCount('pieces', event)"
         />
         pieces</label
       >
       <label
         >serves
-        <InputText
-          :model-value="String(recipe.servings)"
-          size="small"
+        <input
+          class="field"
+          :value="String(recipe.servings)"
           inputmode="decimal"
           aria-label="Servings"
-          @input="(event: Event) => setCount('servings', event)"
+          @input="(event) => setCount('servings', event)"
       /></label>
-      <Select
-        :model-value="recipe.cooking.way"
-        :options="ways"
-        option-label="label"
-        option-value="value"
-        size="small"
+      <select
+        class="field"
         aria-label="Way of cooking"
-        @update:model-value="setWay"
-      />
+        :value="recipe.cooking.way"
+        @change="(event) => setWay(valueOf(event) as CookingWay)"
+      >
+        <option v-for="way in COOKING_WAYS" :key="way" :value="way">{{ WAY_WORDS[way] }}</option>
+      </select>
       <span v-if="recipe.cooking.temperatureC || recipe.cooking.minutes" class="soft">
         {{ recipe.cooking.temperatureC ? `${recipe.cooking.temperatureC} °C` : '' }}
         {{ recipe.cooking.minutes ? `${recipe.cooking.minutes} min` : '' }}
       </span>
-      <Select
-        :model-value="recipe.shape"
-        :options="shapes"
-        option-label="label"
-        option-value="value"
-        size="small"
+      <select
+        class="field"
         aria-label="Shape"
-        @update:model-value="(shape) => emit('change', { ...recipe, shape })"
-      />
+        :value="recipe.shape"
+        @change="(event) => emit('change', { ...recipe, shape: valueOf(event) as Shape })"
+      >
+        <option v-for="shape in SHAPES" :key="shape" :value="shape">{{ SHAPE_WORDS[shape] }}</option>
+      </select>
     </div>
     <p v-if="problem" class="small" role="alert"><span class="sign stop">✕</span> {{ problem }}</p>
   </div>
@@ -124,14 +127,8 @@ const setWay = (way: Recipe['cooking']['way']) =>
   align-items: center;
   gap: 0.3rem 0.75rem;
 }
-.facts :deep(input) {
+.facts input {
   width: 3.2rem;
-  padding: 0.1rem 0.3rem;
-  font-size: 1rem;
   text-align: right;
-}
-.facts :deep(.p-select-label) {
-  padding: 0.1rem 0.4rem;
-  font-size: 1rem;
 }
 </style>

@@ -74,9 +74,9 @@ function add() {
       />
     </ul>
     <form class="add no-print" @submit.prevent="add">
-      <InputText
+      <input
         v-model="added"
-        size="small"
+        class="field"
         :aria-label="`Add a line to ${name}`"
         placeholder="Add a line: 30 g sesame seeds"
       />
@@ -105,14 +105,14 @@ header {
   padding: 0.2rem 0;
   border-top: 1px solid var(--rule);
 }
-.add :deep(input) {
+.add input {
   flex: 1;
   padding: 0.12rem 0;
   border-color: transparent;
   background: none;
   box-shadow: none;
 }
-.add :deep(input:focus) {
+.add input:focus {
   padding: 0.12rem 0.4rem;
   border-color: var(--rule-strong);
 }
