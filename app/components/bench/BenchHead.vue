@@ -127,6 +127,9 @@ const setWay = (way: Recipe['cooking']['way']) =>
   align-items: center;
   gap: 0.3rem 0.75rem;
 }
+.facts select {
+  max-width: 8rem;
+}
 .facts input {
   width: 3.2rem;
   text-align: right;

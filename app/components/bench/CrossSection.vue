@@ -147,6 +147,11 @@ function labels(at: number): Label[] {
   return rows.map((row, n) => ({ ...row, y: first + n * pitch }))
 }
 
+const sizeOf = (section: CrossSection) => {
+  const size = `${Math.round(section.widthMm)} × ${Math.round(section.heightMm)} mm`
+  return narrow.value ? size : `${size}, dough ${section.doughMm.toFixed(1)} mm`
+}
+
 const labelX = (side: number) => (side < 0 ? margin.value - 8 : width.value - margin.value + 8)
 
 const told = computed(() =>
@@ -215,8 +220,7 @@ const told = computed(() =>
         </g>
         <text :x="centre" :y="floor + 20" text-anchor="middle" class="caption">{{ piece.caption }}</text>
         <text :x="centre" :y="floor + 38" text-anchor="middle" class="size">
-          {{ Math.round(section.widthMm) }} × {{ Math.round(section.heightMm) }} mm
-          <template v-if="!narrow">, dough {{ section.doughMm.toFixed(1) }} mm</template>
+          {{ sizeOf(section) }}
         </text>
       </template>
     </g>

@@ -15,7 +15,8 @@ create table revisions (
   document jsonb not null,
   -- What the shelf shows of it; null when the document could not be evaluated.
   summary jsonb,
-  saved_at timestamptz not null default now(),
+  -- Not the transaction's time: recipes loaded together keep their order.
+  saved_at timestamptz not null default clock_timestamp(),
   primary key (recipe_id, revision)
 );
 
