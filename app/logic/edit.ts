@@ -1,6 +1,6 @@
 import type { Foods } from '~~/core/food/food'
 import { splitLine } from '~~/core/quantity/splitLine'
-import { readIngredient } from '~~/core/recipe/readRecipe'
+import { readIngredient } from '~~/core/recipe/readIngredient'
 import { newLine, type Line, type Part, type Recipe } from '~~/core/recipe/document'
 
 /** The recipe with one part changed. */

@@ -1,4 +1,4 @@
-import type { Composition } from './food'
+import type { Composition } from './composition'
 
 /**
  * Energy conversion factors, kcal per gram: Regulation (EU) No 1169/2011, Annex XIV.

@@ -1,3 +1,4 @@
+import type { Composition } from './composition'
 import { euEnergyKcal } from './energy'
 
 /** Where a food comes from, as far as a diet asks. */
@@ -22,20 +23,6 @@ export const EU_ALLERGENS = {
   molluscs: 'Molluscs',
 } as const
 export type Allergen = keyof typeof EU_ALLERGENS
-
-/** Amounts in 100 g of the edible part. Carbohydrate is total, by difference: it includes fibre and polyols. */
-export interface Composition {
-  waterG: number
-  proteinG: number
-  fatG: number
-  saturatedFatG: number
-  carbohydrateG: number
-  fibreG: number
-  sugarsG: number
-  polyolsG: number
-  alcoholG: number
-  sodiumMg: number
-}
 
 export interface Food {
   id: string

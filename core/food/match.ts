@@ -21,7 +21,7 @@ const PLAIN = new Set(
    julienned strained tinned canned jarred ready made ready-made shop bought bought homemade home-made your favourite favorite any
    plain natural pure whole lean boneless skinless free range unwaxed unsweetened sweetened smooth crunchy
    washed cleaned dry dried ground powdered cooked uncooked young baby tender leftover more extra about
-   firmly loosely heaped level day-old stale clear runny light thick-cut
+   ready-rolled rolled fast action round square firmly loosely heaped level day-old stale clear runny light thick-cut
    white red green yellow brown black orange purple golden new piece pieces chunk chunks strip strips cube cubes
    leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
     .split(/\s+/)

@@ -61,6 +61,9 @@ describe('readLine', () => {
     ['- [ ] 2 eggs', ['2'], 'eggs'],
     ['**2 eggs**', ['2'], 'eggs'],
     ['50-60 ml water', ['50–60 ml'], 'water'],
+    ['knob of butter', ['1 knob'], 'butter'],
+    ['7g sachet dried yeast', ['7 g'], 'dried yeast'],
+    ['1 x 320g sheet puff pastry', ['320 g'], 'puff pastry'],
   ])('reads "%s"', (raw, measures, name) => {
     expect(amounts(raw)).toEqual(measures)
     expect(readLine(raw).name).toBe(name)
@@ -91,6 +94,8 @@ describe('readLine', () => {
     ['flour for dusting', 'shell'],
     ['soy sauce, to serve', 'dip'],
     ['500 g flour', null],
+    ['3 tbsp oil, plus more for brushing', null],
+    ['500 g flour (plus extra for dusting)', null],
   ])('sees what "%s" is for', (raw, purpose) => {
     expect(readLine(raw).purpose).toBe(purpose)
   })
@@ -121,15 +126,22 @@ describe('splitLine', () => {
     ['1 egg beaten with 1 tbsp milk', ['1 egg', '1 tbsp milk']],
     ['2 eggs plus 1 yolk', ['2 eggs', '1 yolk']],
     ['salt and pepper to taste', ['salt to taste', 'pepper to taste']],
+    ['1 tsp each cumin and ground coriander', ['1 tsp cumin', '1 tsp ground coriander']],
+    ['1 onion, 2 carrots and 1 stick of celery', ['1 onion', '2 carrots', '1 stick of celery']],
     ['1 egg + 1 tbsp milk, to glaze', ['1 egg, to glaze', '1 tbsp milk, to glaze']],
   ])('parts "%s"', (raw, lines) => {
     expect(splitLine(raw)).toEqual(lines)
   })
 
-  it.each(['1 cup plus 2 tbsp flour', '1 kg and 100 g flour', '500 g flour', 'salt', '100 g ham and cheese'])(
-    'leaves "%s" whole',
-    (raw) => {
-      expect(splitLine(raw)).toEqual([raw])
-    },
-  )
+  it.each([
+    '1 cup plus 2 tbsp flour',
+    '1 kg and 100 g flour',
+    '500 g flour',
+    'salt',
+    '100 g ham and cheese',
+    '1 carrot, 2 cm dice',
+    '2 eggs, beaten',
+  ])('leaves "%s" whole', (raw) => {
+    expect(splitLine(raw)).toEqual([raw])
+  })
 })

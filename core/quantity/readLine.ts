@@ -42,6 +42,9 @@ const SIZE = /^(extra[- ]large|small|medium(?:[- ]sized)?|large|big|fat|thick|th
 const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![\\p{L}\\d])\\.?`, 'iu')
 const CASE_UNIT = /^([tT])(?![\p{L}\d])/u
 
+const EXTRA = /[\s,(]+((?:plus|and|with)\s+(?:some\s+|a\s+(?:little|bit)\s+)?(?:extra|more)\b[^)]*)\)?\s*$/i
+const BARE_UNIT = /^(?:pinch|knob|handful|splash|dash|bunch|sprig|drizzle|glug|thumb)(?= of )/i
+
 /** "juice of half a lemon" is an amount of lemon juice. */
 const CITRUS = new RegExp(
   String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))? of (${NUMBER_PATTERN})\s+(lemon|lime|orange)s?`,
@@ -144,7 +147,7 @@ function readMeasure(text: string): MeasureRead | null {
 
 /** "2 x 400 g cans", "2 400-g cans", "2 (400 g) cans", "a 400 g can": so many containers of a stated weight. */
 const CONTAINERS = new RegExp(
-  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b(?:\s*\([^)]*\))?`,
+  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b(?:\s*\([^)]*\))?`,
   'iu',
 )
 
@@ -257,6 +260,11 @@ export function readLine(raw: string): ReadLine {
       ? 'as required'
       : null
   text = text.replace(BRACKETED_NEED, '').replace(/\(\s*(?:or )?to taste\s*\)/i, '')
+  // "plus extra for dusting" says what more there may be, not what the stated amount is for.
+  const extra = EXTRA.exec(text)
+  if (extra) text = text.replace(EXTRA, '').trim()
+  // "knob of butter" is one knob.
+  text = text.replace(BARE_UNIT, 'a $&')
   let purpose: Purpose | null = null
   for (const [pattern, of] of PURPOSES) {
     if (!pattern.test(text)) continue
@@ -281,7 +289,7 @@ export function readLine(raw: string): ReadLine {
     .replace(measures.length ? /\bas (?:required|needed)\b/i : AS_REQUIRED, '')
     .replace(/^\s*(?:of|x|×)\s+(?:the\s+)?/i, '')
 
-  const prep: string[] = []
+  const prep: string[] = extra ? [extra[1]!.trim()] : []
   // A bracket that is not an amount is a remark on how the food is prepared.
   rest = rest.replace(/[([]([^)\]]*)[)\]]/g, (_, inside: string) => {
     const dual = measures.length ? measuresIn(inside) : null
@@ -296,9 +304,9 @@ export function readLine(raw: string): ReadLine {
 
   const [head, ...tail] = rest.split(/\s*[,;]\s*|\s+[-–—]\s+/)
   let name = (head ?? '').trim()
-  const extra = tail.map((piece) => piece.trim().replace(/\.$/, '')).filter(Boolean)
+  const rests = tail.map((piece) => piece.trim().replace(/\.$/, '')).filter(Boolean)
   // A dual amount may follow the name: "flour, 500 g / 4 cups" has been read; "butter, 100 g" is read here.
-  for (const piece of extra) {
+  for (const piece of rests) {
     const read = measures.length || !/^\d/.test(piece) ? null : readMeasures(piece)
     if (read?.measures.length && read.measures[0]![0]!.unitId) measures.push(...read.measures)
     else prep.push(piece)

@@ -5,6 +5,10 @@ const JOIN = new RegExp(
   String.raw`,?\s+(?:(?:beaten|mixed|whisked|blended)\s+)?(?:\+|plus|and|with|&)\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
+/** "1 onion, 2 carrots": a comma with an amount behind it. */
+const COMMA = new RegExp(String.raw`,\s+(?=(?:${NUMBER_PATTERN})\s+(?!cm\b|inch|mm\b|or\b|to\b)\p{L})`, 'iu')
+/** "1 tsp each of cumin and coriander": the amount holds for both. */
+const EACH = /^(.*?\d.*?)\s+each(?:\s+of)?\s*:?\s+(.+?)\s+(?:and|&)\s+(.+)$/i
 const SEASONING =
   /^(.*?\bsalt)\s*(?:and|&|\+)\s*((?:(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
 
@@ -21,7 +25,14 @@ export function splitLine(raw: string): string[] {
     const tail = seasoning[3]!.trim()
     return [`${seasoning[1]!.trim()}${tail ? ` ${tail}` : ''}`, `${seasoning[2]!}${tail ? ` ${tail}` : ''}`]
   }
-  const join = JOIN.exec(raw)
+  const each = EACH.exec(raw)
+  if (each && readLine(each[1]!).measures.length) {
+    const names = [...each[2]!.split(/\s*,\s*/), each[3]!]
+    return names.map((name) => `${each[1]} ${name}`)
+  }
+  const join = [COMMA.exec(raw), JOIN.exec(raw)]
+    .filter((found) => found !== null)
+    .sort((a, b) => a.index - b.index)[0]
   if (!join) return [raw]
   const left = raw.slice(0, join.index)
   const right = raw.slice(join.index + join[0].length)

@@ -1,16 +1,12 @@
 import type { Food, Foods } from '../food/food'
-import { matchFood } from '../food/match'
-import { weighLine, type Note } from '../food/weigh'
-import { readLine, type Purpose, type ReadLine } from '../quantity/readLine'
+import { readLine } from '../quantity/readLine'
 import { splitLine } from '../quantity/splitLine'
 import { readHeading, type Heading, type HeadingKind } from './headings'
 import { readCooking, readShape } from './readMethod'
 import {
   allLines,
-  newLine,
   RECIPE_VERSION,
   withIds,
-  MAX_LINE_GRAMS,
   MAX_PIECES,
   type Line,
   type Part,
@@ -18,6 +14,8 @@ import {
   type Recipe,
   type RecipeNote,
 } from './document'
+import { moved, PART_NAMES, placeUnheaded, takeReadyShell, type Draft } from './placeLines'
+import { limit, readIngredient } from './readIngredient'
 import { readYields } from './yields'
 
 export interface IntakeLine {
@@ -44,120 +42,6 @@ export interface Intake {
   unresolved: Unresolved[]
 }
 
-const limit = (text: string, max: number) => (text.length > max ? text.slice(0, max) : text)
-
-/**
- * Reads one ingredient line into a recipe line: food, grams, and a note for everything that was assumed.
- *
- * @param raw the line as written
- * @returns a line; its `foodId` is null when no food fits, its `grams` null when no weight can be told
- */
-export function readIngredient(raw: string, foods: Foods): { line: Line; read: ReadLine; food: Food | null } {
-  const read = readLine(raw)
-  const match =
-    matchWithPrep(read, foods) ??
-    // A size word can belong to the name, and an alternative may be known where the first choice is not.
-    (read.alternative ? matchFood(read.alternative, foods) : null)
-  const line = newLine({
-    raw: limit(raw.trim(), 500),
-    name: limit(read.name || raw.trim(), 200),
-    prep: read.prep
-      .filter((word) => word !== 'from a container')
-      .map((word) => limit(word, 200))
-      .slice(0, 20),
-    optional: read.optional,
-  })
-  if (!match) {
-    line.grams = statedMassGrams(read)
-    line.gramsLow = line.gramsHigh = line.grams
-    line.notes.push({
-      code: 'unknown-food',
-      level: 'check',
-      text: `"${line.name}" is not in the larder. Choose a food for it`,
-    })
-    return { line, read, food: null }
-  }
-  const { food } = match
-  line.foodId = food.id
-  const notes: Note[] = []
-  if (match.standIn)
-    notes.push({
-      code: 'stand-in',
-      level: 'note',
-      text: `The figures of ${food.name} stand in for ${match.found}`,
-    })
-  if (match.how === 'spelling') notes.push({ code: 'spelling', level: 'check', text: `Read as ${food.name}` })
-  if (match.how === 'part') {
-    notes.push({
-      code: 'part-match',
-      level: 'check',
-      text: `Read as ${food.name}; "${match.leftOver.join(' ')}" was not understood`,
-    })
-  }
-  if (read.alternative)
-    notes.push({ code: 'alternative', level: 'note', text: `The line also allows ${read.alternative}` })
-  if (read.optional) notes.push({ code: 'optional', level: 'note', text: 'Optional, and counted' })
-  const weighed = weighLine(read, food)
-  notes.push(...weighed.notes)
-  if (weighed.grams !== null && weighed.grams > MAX_LINE_GRAMS) {
-    notes.push({
-      code: 'too-heavy',
-      level: 'check',
-      text: `${Math.round(weighed.grams / 1000)} kg cannot be right for one line. Type the grams`,
-    })
-  } else if (weighed.grams !== null) {
-    line.grams = weighed.grams
-    line.gramsLow = weighed.gramsLow
-    line.gramsHigh = Math.min(weighed.gramsHigh ?? weighed.grams, MAX_LINE_GRAMS)
-    // No food can lose more water than it holds.
-    line.waterChangeGrams = Math.max(weighed.waterChangeGrams, -(weighed.grams * food.per100g.waterG) / 100)
-  }
-  line.notes = notes.map((note) => ({ ...note, text: limit(note.text, 600) })).slice(0, 30)
-  return { line, read, food }
-}
-
-function matchWithPrep(read: ReadLine, foods: Foods) {
-  const plain = matchFood(read.name, foods)
-  // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
-  for (const word of read.prep) {
-    if (
-      !/^(?:dried|dry|canned|tinned|cooked|boiled|mashed|frozen|ground|smoked|grated|unsalted|raw)\b/i.test(
-        word,
-      )
-    )
-      continue
-    const turned = matchFood(`${word.split(/\s+(?:and|&)\s+|,/)[0]} ${read.name}`, foods)
-    if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
-  }
-  return plain
-}
-
-function statedMassGrams(read: ReadLine): number | null {
-  const factors: Record<string, number> = { mg: 0.001, g: 1, kg: 1000, oz: 28.349523, lb: 453.59237 }
-  for (const measure of read.measures) {
-    const grams = measure.reduce(
-      (sum, term) => sum + ((term.low + term.high) / 2) * (factors[term.unitId ?? ''] ?? NaN),
-      0,
-    )
-    if (Number.isFinite(grams) && grams <= MAX_LINE_GRAMS) return grams
-  }
-  return null
-}
-
-interface Draft {
-  kind: PartKind
-  name: string
-  lines: Line[]
-}
-
-const PART_NAMES: Record<PartKind, string> = {
-  shell: 'Dough',
-  filling: 'Filling',
-  finish: 'To finish',
-  pan: 'Pan',
-  dip: 'Dip',
-}
-
 const VERB =
   /^(?:\d+[.)]\s*)?(?:mix|knead|roll|bake|fry|deep|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|bring|meanwhile|when|once|while|in a|on a|working|sprinkle|pour|squeeze|drain|peel|chop|grate|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|soak)\b/i
 
@@ -170,13 +54,6 @@ const isSentence = (text: string) => {
 
 const META =
   /^\W*(?:prep(?:aration)?|cook(?:ing)?|total|rest(?:ing)?|active|proving|chill(?:ing)?)\s*time\b|^\W*(?:difficulty|cuisine|course|author|source|rating|calories|category)\s*:/i
-
-const DOUGH_GROUPS = new Set(
-  'flour starch fibre gluten gum leavening protein-powder liquid milk plant-milk milk-powder yogurt plant-yogurt oil solid-fat egg egg-yolk egg-white plant-egg salt sweetener polyol wrapper pastry'.split(
-    ' ',
-  ),
-)
-const READY = new Set(['wrapper', 'pastry'])
 
 /**
  * Reads the text of a recipe, however it is laid out, into a recipe document.
@@ -384,77 +261,6 @@ function looksLikeTitle(line: string): boolean {
     line.length <= 120 &&
     !(/^\W*\d/.test(line) && read.measures.length > 0 && line.split(' ').length <= 4)
   )
-}
-
-/** Where a line belongs that says what it is for; oil "for frying" the onions stays in its filling. */
-function moved(kind: PartKind, purpose: Purpose | null, raw: string, food: Food | null): PartKind {
-  if (!purpose || purpose === kind) return kind
-  if (purpose === 'pan')
-    return kind === 'filling' && !/\bdeep\b/i.test(raw) ? kind : food?.softeningFat ? 'pan' : kind
-  if (purpose === 'finish') return kind === 'dip' || kind === 'pan' ? kind : 'finish'
-  if (purpose === 'dip') return kind === 'finish' || kind === 'pan' ? kind : 'dip'
-  return kind
-}
-
-function placeUnheaded(
-  unheaded: Line[],
-  drafts: Draft[],
-  notes: RecipeNote[],
-  foodOf: (line: Line) => Food | undefined,
-): void {
-  if (!unheaded.length) return
-  const home = (kind: PartKind): Draft => {
-    const known = drafts.find((draft) => draft.kind === kind)
-    if (known) return known
-    const made: Draft = { kind, name: PART_NAMES[kind], lines: [] }
-    drafts.push(made)
-    return made
-  }
-  const isFlour = (line: Line) => {
-    const food = foodOf(line)
-    return !!food && (/^(?:flour|gluten)$/.test(food.group) || READY.has(food.group))
-  }
-  const flourAt = unheaded.findIndex(isFlour)
-  if (drafts.some((draft) => draft.kind === 'shell' || draft.kind === 'filling')) {
-    const missing = drafts.some((draft) => draft.kind === 'shell') ? 'filling' : 'shell'
-    home(flourAt >= 0 && missing === 'filling' ? 'shell' : missing).lines.unshift(...unheaded)
-    return
-  }
-  if (flourAt < 0) {
-    home('filling').lines.push(...unheaded)
-    return
-  }
-  // Without headings the dough is the run of dough-like lines round the flour.
-  let from = flourAt
-  let to = flourAt
-  const doughLike = (line: Line | undefined) => !!line && DOUGH_GROUPS.has(foodOf(line)?.group ?? '')
-  while (doughLike(unheaded[from - 1])) from--
-  while (doughLike(unheaded[to + 1])) to++
-  home('shell').lines.push(...unheaded.slice(from, to + 1))
-  const rest = [...unheaded.slice(0, from), ...unheaded.slice(to + 1)]
-  if (rest.length) home('filling').lines.push(...rest)
-  notes.push({
-    code: 'no-headings',
-    level: 'check',
-    text: 'There were no headings: the dough was taken to be the lines round the flour',
-  })
-}
-
-/** Bought wrappers listed with the filling are the dough of the piece. */
-function takeReadyShell(
-  drafts: Draft[],
-  notes: RecipeNote[],
-  foodOf: (line: Line) => Food | undefined,
-): void {
-  if (drafts.some((draft) => draft.kind === 'shell' && draft.lines.length)) return
-  for (const draft of drafts) {
-    const ready = draft.lines.filter((line) => READY.has(foodOf(line)?.group ?? ''))
-    if (!ready.length) continue
-    draft.lines = draft.lines.filter((line) => !ready.includes(line))
-    drafts.push({ kind: 'shell', name: 'Wrappers', lines: ready })
-    notes.push({ code: 'ready-shell', level: 'note', text: 'The bought wrappers were taken as the dough' })
-    return
-  }
 }
 
 /** Dough in one piece when nothing is said about the number: 45 g. Common practice, no source. */

@@ -1,0 +1,109 @@
+import type { Food, Foods } from '../food/food'
+import { matchFood } from '../food/match'
+import { weighLine, type Note } from '../food/weigh'
+import { readLine, type ReadLine } from '../quantity/readLine'
+import { MAX_LINE_GRAMS, newLine, type Line } from './document'
+
+/** Text no longer than a field holds. */
+export const limit = (text: string, max: number) => (text.length > max ? text.slice(0, max) : text)
+
+/**
+ * Reads one ingredient line into a recipe line: food, grams, and a note for everything that was assumed.
+ *
+ * @param raw the line as written
+ * @returns a line; its `foodId` is null when no food fits, its `grams` null when no weight can be told
+ */
+export function readIngredient(raw: string, foods: Foods): { line: Line; read: ReadLine; food: Food | null } {
+  const read = readLine(raw)
+  const match =
+    matchWithPrep(read, foods) ??
+    // A size word can belong to the name, and an alternative may be known where the first choice is not.
+    (read.alternative ? matchFood(read.alternative, foods) : null)
+  const line = newLine({
+    raw: limit(raw.trim(), 500),
+    name: limit(read.name || raw.trim(), 200),
+    prep: read.prep
+      .filter((word) => word !== 'from a container')
+      .map((word) => limit(word, 200))
+      .slice(0, 20),
+    optional: read.optional,
+  })
+  if (!match) {
+    line.grams = statedMassGrams(read)
+    line.gramsLow = line.gramsHigh = line.grams
+    line.notes.push({
+      code: 'unknown-food',
+      level: 'check',
+      text: `"${line.name}" is not in the larder. Choose a food for it`,
+    })
+    return { line, read, food: null }
+  }
+  const { food } = match
+  line.foodId = food.id
+  const notes: Note[] = []
+  if (match.standIn)
+    notes.push({
+      code: 'stand-in',
+      level: 'note',
+      text: `The figures of ${food.name} stand in for ${match.found}`,
+    })
+  if (match.how === 'spelling') notes.push({ code: 'spelling', level: 'check', text: `Read as ${food.name}` })
+  if (match.how === 'part') {
+    notes.push({
+      code: 'part-match',
+      level: 'check',
+      text: `Read as ${food.name}; "${match.leftOver.join(' ')}" was not understood`,
+    })
+  }
+  if (read.alternative)
+    notes.push({ code: 'alternative', level: 'note', text: `The line also allows ${read.alternative}` })
+  if (read.optional) notes.push({ code: 'optional', level: 'note', text: 'Optional, and counted' })
+  const weighed = weighLine(read, food)
+  notes.push(...weighed.notes)
+  if (weighed.grams !== null && weighed.grams > MAX_LINE_GRAMS) {
+    notes.push({
+      code: 'too-heavy',
+      level: 'check',
+      text: `${Math.round(weighed.grams / 1000)} kg cannot be right for one line. Type the grams`,
+    })
+  } else if (weighed.grams !== null) {
+    line.grams = weighed.grams
+    line.gramsLow = weighed.gramsLow
+    line.gramsHigh = Math.min(weighed.gramsHigh ?? weighed.grams, MAX_LINE_GRAMS)
+    // No food can lose more water than it holds.
+    line.waterChangeGrams = Math.max(weighed.waterChangeGrams, -(weighed.grams * food.per100g.waterG) / 100)
+  }
+  line.notes = notes.map((note) => ({ ...note, text: limit(note.text, 600) })).slice(0, 30)
+  return { line, read, food }
+}
+
+function matchWithPrep(read: ReadLine, foods: Foods) {
+  const plain = matchFood(read.name, foods)
+  // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
+  const canned = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
+  if (canned?.how === 'exact') return canned
+  // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
+  for (const word of read.prep) {
+    if (
+      !/^(?:dried|dry|canned|tinned|cooked|boiled|mashed|frozen|ground|smoked|grated|unsalted|raw)\b/i.test(
+        word,
+      )
+    )
+      continue
+    const turned = matchFood(`${word.split(/\s+(?:and|&)\s+|,/)[0]} ${read.name}`, foods)
+    if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
+  }
+  return plain
+}
+
+function statedMassGrams(read: ReadLine): number | null {
+  const factors: Record<string, number> = { mg: 0.001, g: 1, kg: 1000, oz: 28.349523, lb: 453.59237 }
+  for (const measure of read.measures) {
+    const grams = measure.reduce(
+      (sum, term) => sum + ((term.low + term.high) / 2) * (factors[term.unitId ?? ''] ?? NaN),
+      0,
+    )
+    if (Number.isFinite(grams) && grams <= MAX_LINE_GRAMS) return grams
+  }
+  return null
+}
