@@ -84,6 +84,25 @@ test.describe('the bench', () => {
     await expect(filling.getByLabel('Grams of Green peas')).toBeHidden()
   })
 
+  test('oil weighed before and after comes before the estimate, and a part can be added', async ({
+    page,
+  }) => {
+    await pasteToBench(page, SUPPER)
+    const pan = page.getByRole('region', { name: 'To fry' })
+    const estimated = await energy(page).innerText()
+    await pan.getByRole('button', { name: '1 litre sunflower oil' }).click()
+    await pan.getByLabel('Taken up').fill('20')
+    await pan.getByLabel('Taken up').press('Enter')
+    await expect(energy(page)).not.toHaveText(estimated)
+    await expect(pan).toContainText('20 g eaten: weighed by the cook')
+
+    await page.getByRole('group', { name: 'Add a part' }).getByRole('button', { name: 'filling' }).click()
+    const added = page.locator('.recipe').getByRole('region', { name: 'Filling', exact: true })
+    await added.getByLabel('Add a line to Filling').fill('100 g quark')
+    await added.getByLabel('Add a line to Filling').press('Enter')
+    await expect(page.getByLabel('Each filling')).toContainText('8 pieces')
+  })
+
   test('keys work and show themselves', async ({ page }) => {
     await pasteToBench(page, SUPPER)
     await page.keyboard.press('?')

@@ -1,5 +1,5 @@
-import type { Recipe, Shape } from '~~/core/recipe/document'
-import type { PieceGrams } from '~~/core/pieces/crossSection'
+import type { Recipe } from '~~/core/recipe/document'
+import type { Summary } from '~~/core/summary'
 
 export interface Stored {
   id: string
@@ -21,17 +21,7 @@ export interface Listed {
   parentRevision: number | null
   title: string
   diets: string[]
-  summary: {
-    shape: Shape
-    pieces: number
-    servings: number
-    piece: PieceGrams
-    energyKcal: number
-    proteinG: number
-    consistency: string | null
-    fits: string[]
-    complete: boolean
-  } | null
+  summary: Summary | null
   savedAt: string
 }
 

@@ -1,7 +1,14 @@
 import type { Foods } from '~~/core/food/food'
 import { splitLine } from '~~/core/quantity/splitLine'
 import { readIngredient } from '~~/core/recipe/readIngredient'
-import { newLine, type Line, type Part, type Recipe } from '~~/core/recipe/document'
+import {
+  newLine,
+  PART_KINDS,
+  type Line,
+  type Part,
+  type PartKind,
+  type Recipe,
+} from '~~/core/recipe/document'
 
 /** The recipe with one part changed. */
 export function editPart(recipe: Recipe, partId: string, edit: (part: Part) => Part): Recipe {
@@ -29,6 +36,11 @@ export function setGrams(recipe: Recipe, lineId: string, grams: number): Recipe 
     waterChangeGrams: line.grams ? (line.waterChangeGrams * grams) / line.grams : 0,
     notes: line.notes.filter((note) => KEPT_NOTES.has(note.code)),
   }))
+}
+
+/** The recipe with what was really eaten of a pan line, or null to let the model estimate it. */
+export function setEaten(recipe: Recipe, lineId: string, eatenGrams: number | null): Recipe {
+  return editLine(recipe, lineId, (line) => ({ ...line, eatenGrams }))
 }
 
 /** Notes about what the food is stay when its weight is typed; notes about the amount go. */
@@ -99,8 +111,17 @@ function readLines(raw: string, foods: Foods, recipe: Recipe, firstId: string): 
   })
 }
 
-/** The next free id for a part. */
-export function newPartId(recipe: Recipe): string {
+/** The recipe with an empty part added behind the last of its kind. */
+export function addPart(recipe: Recipe, kind: PartKind, name: string): Recipe {
+  const order = recipe.parts.findLastIndex(
+    (part) => PART_KINDS.indexOf(part.kind) <= PART_KINDS.indexOf(kind),
+  )
+  const parts = [...recipe.parts]
+  parts.splice(order + 1, 0, { id: newPartId(recipe), kind, name, pieces: null, lines: [] })
+  return { ...recipe, parts }
+}
+
+function newPartId(recipe: Recipe): string {
   const used = new Set(recipe.parts.map((part) => part.id))
   let n = recipe.parts.length + 1
   while (used.has(`p${n}`)) n++

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { food, foods, recipeOf } from '../../test/helpers'
 import { allLines } from '../../core/recipe/document'
 import type { Listed } from './api'
-import { addLine, newPartId, removeLine, rewriteLine, setFood, setGrams } from './edit'
+import { addLine, addPart, removeLine, rewriteLine, setEaten, setFood, setGrams } from './edit'
 import { familiesOf, filterFamilies } from './families'
 import { showChange, showFigure, showGrams } from './format'
 import { typedWeight } from './typedWeight'
@@ -54,8 +54,18 @@ describe('editing', () => {
 
   it('takes a line out and leaves the rest alone', () => {
     expect(allLines(removeLine(recipe, 'p1l2')).map(({ line }) => line.id)).toEqual(['p1l1', 'p2l1'])
-    expect(newPartId(recipe)).toBe('p3')
   })
+})
+
+it('adds a part in its place, with an id of its own', () => {
+  const next = addPart(addPart(recipe, 'dip', 'Dip'), 'finish', 'To finish')
+  expect(next.parts.map((part) => part.kind)).toEqual(['shell', 'filling', 'finish', 'dip'])
+  expect(new Set(next.parts.map((part) => part.id)).size).toBe(4)
+})
+
+it('keeps what was weighed of the oil, and gives it back to the model', () => {
+  expect(lineOf(setEaten(recipe, 'p1l2', 12), 'p1l2')?.eatenGrams).toBe(12)
+  expect(lineOf(setEaten(setEaten(recipe, 'p1l2', 12), 'p1l2', null), 'p1l2')?.eatenGrams).toBeNull()
 })
 
 describe('typedWeight', () => {

@@ -1,7 +1,7 @@
 import { adapt } from '../../core/adapt'
 import { readRecipe } from '../../core/recipe/readRecipe'
 import { larder } from '../../data/larder'
-import { summaryOf } from '../utils/summary'
+import { summaryOf } from '../../core/summary'
 import { insertRecipe, once } from './recipes'
 
 /** Demo recipes that come with a vegan variant, so that the shelf shows a family from the start. */
@@ -17,10 +17,10 @@ export async function loadDemo(): Promise<void> {
   await once('demo', async (client) => {
     for (const name of names) {
       const { recipe } = readRecipe(String(await storage.getItem(name)), larder.foods)
-      const parent = await insertRecipe(client, recipe, summaryOf(recipe), null)
+      const parent = await insertRecipe(client, recipe, summaryOf(recipe, larder), null)
       if (!WITH_VARIANT.test(name)) continue
       const variant = { ...adapt(recipe, ['vegan'], larder).recipe, title: `${recipe.title}, vegan` }
-      await insertRecipe(client, variant, summaryOf(variant), parent)
+      await insertRecipe(client, variant, summaryOf(variant, larder), parent)
     }
   })
 }

@@ -1,6 +1,6 @@
 import type pg from 'pg'
 import type { Recipe } from '../../core/recipe/document'
-import type { Summary } from '../utils/summary'
+import type { Summary } from '../../core/summary'
 import { migrated } from './migrate'
 import { database, transaction } from './pool'
 

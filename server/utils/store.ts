@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import { checkRecipe } from '../../core/recipe/check'
 import { withIds, type Recipe } from '../../core/recipe/document'
+import { summaryOf } from '../../core/summary'
 import { larder } from '../../data/larder'
 import type { createRecipe, Parent } from '../db/recipes'
 
@@ -26,7 +27,7 @@ export async function storeNew(
   create: typeof createRecipe,
 ) {
   const ready = storable(recipe)
-  const stored = await create(ready, summaryOf(ready), parent)
+  const stored = await create(ready, summaryOf(ready, larder), parent)
   if (!stored) throw notFound(parent?.id ?? '')
   setResponseStatus(event, 201)
   return stored

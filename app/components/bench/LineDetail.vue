@@ -2,16 +2,23 @@
 import { searchFoods } from '~~/core/food/match'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import type { Line } from '~~/core/recipe/document'
+import type { Line, PartKind } from '~~/core/recipe/document'
 import { larder } from '~~/data/larder'
 import { showGrams } from '~/logic/format'
+import { typedWeight } from '~/logic/typedWeight'
 
-const { line, food, contribution } = defineProps<{
+const { line, food, part, contribution } = defineProps<{
+  part: PartKind
   line: Line
   food: Food | undefined
   contribution: Contribution | null
 }>()
-const emit = defineEmits<{ food: [foodId: string]; rewrite: [raw: string]; remove: [] }>()
+const emit = defineEmits<{
+  food: [foodId: string]
+  rewrite: [raw: string]
+  eaten: [grams: number | null]
+  remove: []
+}>()
 
 const raw = ref(line.raw)
 watch(
@@ -24,6 +31,20 @@ const search = (event: { query: string }) => (found.value = searchFoods(event.qu
 const notes = computed(() => line.notes.filter((note) => note.level === 'note'))
 const rawId = useId()
 const foodId = useId()
+const eatenId = useId()
+
+const eatenProblem = ref('')
+function typeEaten(event: Event) {
+  const text = (event.target as HTMLInputElement).value
+  if (!text.trim()) {
+    eatenProblem.value = ''
+    emit('eaten', null)
+    return
+  }
+  const weight = typedWeight(text, food)
+  eatenProblem.value = 'problem' in weight ? weight.problem : ''
+  if ('grams' in weight) emit('eaten', weight.grams)
+}
 
 function rewrite() {
   if (raw.value.trim() && raw.value.trim() !== line.raw) emit('rewrite', raw.value)
@@ -47,6 +68,22 @@ function rewrite() {
       @complete="search"
       @option-select="(event) => emit('food', event.value.id)"
     />
+    <template v-if="part === 'pan'">
+      <label :for="eatenId">Taken up</label>
+      <span>
+        <input
+          :id="eatenId"
+          class="field eaten"
+          :value="line.eatenGrams === null ? '' : showGrams(line.eatenGrams)"
+          placeholder="estimated"
+          @change="typeEaten"
+        />
+        <span class="small soft"> g, if you weighed the oil before and after</span>
+        <span v-if="eatenProblem" class="small" role="alert"
+          ><br /><span class="sign stop">✕</span> {{ eatenProblem }}</span
+        >
+      </span>
+    </template>
     <template v-if="food">
       <span class="soft">Source</span>
       <span class="small">{{ food.source }}</span>
@@ -88,6 +125,10 @@ function rewrite() {
 }
 label {
   color: var(--ink-soft);
+}
+.eaten {
+  width: 6rem;
+  text-align: right;
 }
 .take {
   grid-column: 2;

@@ -32,6 +32,7 @@ const {
 }>()
 const emit = defineEmits<{
   grams: [grams: number]
+  eaten: [grams: number | null]
   food: [foodId: string]
   rewrite: [raw: string]
   remove: []
@@ -135,6 +136,8 @@ function stopTyping() {
       :line="line"
       :food="food"
       :contribution="contribution"
+      :part="part"
+      @eaten="(grams) => emit('eaten', grams)"
       @food="(id) => emit('food', id)"
       @rewrite="(raw) => emit('rewrite', raw)"
       @remove="emit('remove')"

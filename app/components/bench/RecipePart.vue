@@ -13,6 +13,7 @@ const { part, evaluation, way, pieces, lens } = defineProps<{
 }>()
 const emit = defineEmits<{
   grams: [lineId: string, grams: number]
+  eaten: [lineId: string, grams: number | null]
   food: [lineId: string, foodId: string]
   rewrite: [lineId: string, raw: string]
   remove: [lineId: string]
@@ -67,6 +68,7 @@ function add() {
         :continued="sameOrigin(line, part.lines[at - 1])"
         :lens="lens"
         @grams="(grams) => emit('grams', line.id, grams)"
+        @eaten="(grams) => emit('eaten', line.id, grams)"
         @food="(foodId) => emit('food', line.id, foodId)"
         @rewrite="(raw) => emit('rewrite', line.id, raw)"
         @remove="emit('remove', line.id)"

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { useToast } from 'primevue/usetoast'
+import { PART_KINDS } from '~~/core/recipe/document'
 import { swapLine } from '~~/core/swap/swapLine'
 import type { Swap } from '~~/core/swap/catalogue'
 import { larder } from '~~/data/larder'
 import type { Basis } from '~/components/bench/FiguresTable.vue'
 import { ApiProblem, type ProblemDocument } from '~/logic/api'
-import { addLine, removeLine, rewriteLine, setFood, setGrams } from '~/logic/edit'
+import { PART_WORDS } from '~/logic/format'
+import { addLine, addPart, removeLine, rewriteLine, setEaten, setFood, setGrams } from '~/logic/edit'
 
 const bench = useBenchStore()
 const route = useRoute()
@@ -171,9 +173,22 @@ usePlaceKeys([
         @food="(lineId, foodId) => bench.change(setFood(bench.recipe!, lineId, foodId, larder.foods))"
         @rewrite="(lineId, raw) => bench.change(rewriteLine(bench.recipe!, lineId, raw, larder.foods))"
         @remove="(lineId) => bench.change(removeLine(bench.recipe!, lineId))"
+        @eaten="(lineId, grams) => bench.change(setEaten(bench.recipe!, lineId, grams))"
         @swap="swap"
         @add="(raw) => bench.change(addLine(bench.recipe!, part.id, raw, larder.foods))"
       />
+      <p class="parts no-print" role="group" aria-label="Add a part">
+        <span class="soft">Add a part</span>
+        <button
+          v-for="kind in PART_KINDS"
+          :key="kind"
+          type="button"
+          class="opens"
+          @click="bench.change(addPart(bench.recipe!, kind, PART_WORDS[kind]))"
+        >
+          {{ PART_WORDS[kind].toLowerCase() }}
+        </button>
+      </p>
       <MethodSteps :recipe="bench.recipe" />
     </div>
     <aside class="piece" aria-label="The piece">
@@ -221,6 +236,11 @@ usePlaceKeys([
 }
 .top > :nth-child(n + 3) {
   grid-column: 1 / -1;
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.9rem;
 }
 .switch {
   display: none;

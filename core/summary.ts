@@ -1,9 +1,9 @@
-import { evaluate } from '../../core/evaluate'
-import { RecipeProblem } from '../../core/recipe/problem'
-import type { Recipe, Shape } from '../../core/recipe/document'
-import { pieceGrams } from '../../core/pieces/pieceGrams'
-import type { PieceGrams } from '../../core/pieces/crossSection'
-import { larder } from '../../data/larder'
+import { evaluate } from './evaluate'
+import { RecipeProblem } from './recipe/problem'
+import type { Recipe, Shape } from './recipe/document'
+import { pieceGrams } from './pieces/pieceGrams'
+import type { PieceGrams } from './pieces/crossSection'
+import type { Larder } from './larder'
 
 /** What the shelf shows of a recipe without opening it. */
 export interface Summary {
@@ -19,7 +19,7 @@ export interface Summary {
 }
 
 /** Sums up a recipe for the shelf; null when it cannot be evaluated yet, which is no reason not to keep it. */
-export function summaryOf(recipe: Recipe): Summary | null {
+export function summaryOf(recipe: Recipe, larder: Larder): Summary | null {
   try {
     const evaluation = evaluate(recipe, larder)
     return {
