@@ -103,6 +103,21 @@ test.describe('the bench', () => {
     await expect(page.getByLabel('Each filling')).toContainText('8 pieces')
   })
 
+  test('a card for the piece follows EU or US rules, and the choice is remembered', async ({ page }) => {
+    await pasteToBench(page, SUPPER)
+    await page.keyboard.press('c')
+    const card = page.getByRole('dialog')
+    await expect(card.getByRole('row', { name: /^Salt/ })).toBeVisible()
+    await expect(card).toContainText('plain wheat flour (CEREALS CONTAINING GLUTEN)')
+    await expect(card).toContainText('An estimate for a home kitchen')
+    await card.getByRole('button', { name: 'US way' }).click()
+    await expect(card.getByRole('row', { name: /^Sodium/ })).toContainText('mg')
+    await page.keyboard.press('Escape')
+    await page.reload()
+    await page.getByRole('button', { name: 'card', exact: true }).click()
+    await expect(page.getByRole('dialog').getByRole('row', { name: /^Sodium/ })).toBeVisible()
+  })
+
   test('keys work and show themselves', async ({ page }) => {
     await pasteToBench(page, SUPPER)
     await page.keyboard.press('?')

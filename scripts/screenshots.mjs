@@ -64,6 +64,11 @@ try {
     await bench(page, 'Boathouse cabbage and caraway buns')
     await page.getByRole('button', { name: /^Protein/ }).click()
   })
+  await shoot('card', async (page) => {
+    await bench(page, 'Curd and leek hand pies, vegan')
+    await page.getByRole('button', { name: 'card', exact: true }).click()
+    await page.getByRole('dialog').waitFor()
+  })
   await shoot('bench-dark', (page) => bench(page, 'Boathouse cabbage and caraway buns, vegan'), {
     scheme: 'dark',
   })

@@ -128,7 +128,7 @@ const setWay = (way: Recipe['cooking']['way']) =>
   gap: 0.3rem 0.75rem;
 }
 .facts select {
-  max-width: 8rem;
+  max-width: 6.9rem;
 }
 .facts input {
   width: 3.2rem;

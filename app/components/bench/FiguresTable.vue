@@ -7,7 +7,7 @@ export type Basis = 'perPiece' | 'perServing' | 'per100g'
 
 const { after, before } = defineProps<{ after: Evaluation; before: Evaluation | null }>()
 const basis = defineModel<Basis>('basis', { required: true })
-const emit = defineEmits<{ working: [key: Nutrient] }>()
+const emit = defineEmits<{ working: [key: Nutrient]; card: [] }>()
 
 const BASES: { value: Basis; label: string }[] = [
   { value: 'perPiece', label: 'per piece' },
@@ -47,6 +47,7 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
         size="small"
         aria-label="Figures for"
       />
+      <button type="button" class="opens small" @click="emit('card')">card</button>
       <p class="soft small">raw, {{ showGrams(now.grams) }} g</p>
     </div>
     <p v-if="!after.complete" class="missing">

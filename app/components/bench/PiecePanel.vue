@@ -17,6 +17,8 @@ const { recipe, evaluation, baseline, before } = defineProps<{
 const basis = defineModel<Basis>('basis', { required: true })
 
 const drawing = useTemplateRef<{ working: () => string }>('drawing')
+/** The printable card is shown. */
+const card = defineModel<boolean>('card', { default: false })
 const topic = ref<Topic | null>(null)
 const dietWords = computed(() =>
   larder.diets.filter((diet) => recipe.diets.includes(diet.id)).map((diet) => diet.name),
@@ -50,6 +52,7 @@ const pieces = computed<Piece[]>(() => {
       :after="evaluation"
       :before="before"
       @working="(key) => (topic = { kind: 'nutrient', key })"
+      @card="card = true"
     />
     <section v-if="evaluation.fillings.length" aria-label="Each filling">
       <p v-for="filling in evaluation.fillings" :key="filling.partId" class="small">
@@ -75,6 +78,7 @@ const pieces = computed<Piece[]>(() => {
       </p>
     </section>
     <VerdictList :evaluation="evaluation" :wanted="recipe.diets" />
+    <LazyLabelCard v-if="card" v-model:visible="card" :recipe="recipe" :evaluation="evaluation" />
     <LazyWorkingDialog v-if="topic" :topic="topic" :evaluation="evaluation" @close="topic = null" />
   </div>
 </template>

@@ -18,6 +18,7 @@ const id = computed(() => (typeof route.params.id === 'string' ? route.params.id
 const loading = ref(true)
 const failure = ref<ProblemDocument | null>(null)
 const basis = ref<Basis>('perPiece')
+const card = ref(false)
 /** On a narrow screen one side is shown at a time. */
 const side = ref<'recipe' | 'piece'>('recipe')
 
@@ -90,6 +91,7 @@ usePlaceKeys([
   { key: '1', says: 'Figures per piece', act: () => (basis.value = 'perPiece') },
   { key: '2', says: 'Figures per serving', act: () => (basis.value = 'perServing') },
   { key: '3', says: 'Figures per 100 g', act: () => (basis.value = 'per100g') },
+  { key: 'c', says: 'Card for the piece, to print', act: () => (card.value = evaluation.value !== null) },
   { key: 'p', says: 'Paste another recipe', act: () => router.push('/paste') },
 ])
 </script>
@@ -195,6 +197,7 @@ usePlaceKeys([
       <PiecePanel
         v-if="evaluation"
         v-model:basis="basis"
+        v-model:card="card"
         :recipe="bench.recipe"
         :evaluation="evaluation"
         :baseline="bench.baseline"

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import type { Evaluation } from '~~/core/evaluate'
+import { labelOf, type Convention } from '~~/core/label'
+import { pieceGrams } from '~~/core/pieces/pieceGrams'
+import type { Recipe } from '~~/core/recipe/document'
+import { larder } from '~~/data/larder'
+import { showGrams } from '~/logic/format'
+
+const { recipe, evaluation } = defineProps<{ recipe: Recipe; evaluation: Evaluation }>()
+const visible = defineModel<boolean>('visible', { required: true })
+
+const WAYS: { value: Convention; label: string }[] = [
+  { value: 'eu', label: 'EU way' },
+  { value: 'us', label: 'US way' },
+]
+const convention = useLocalStorage<Convention>('swap-pocket:label', 'eu')
+const label = computed(() =>
+  labelOf(recipe, evaluation, larder.foods, convention.value === 'us' ? 'us' : 'eu'),
+)
+const fits = computed(() =>
+  evaluation.diets.filter((verdict) => verdict.fits && recipe.diets.includes(verdict.diet)),
+)
+const pieces = computed(() => [{ caption: recipe.title, shape: recipe.shape, grams: pieceGrams(evaluation) }])
+
+function print() {
+  document.body.classList.add('print-card')
+  window.print()
+  document.body.classList.remove('print-card')
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal header="Card for the piece" dismissable-mask>
+    <div class="ways no-print">
+      <SelectButton
+        v-model="convention"
+        :options="WAYS"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        size="small"
+        aria-label="Convention"
+      />
+      <Button label="Print" size="small" @click="print" />
+    </div>
+    <article class="card">
+      <header>
+        <div>
+          <h3>{{ recipe.title }}</h3>
+          <p class="small">
+            {{ recipe.pieces }} pieces of {{ showGrams(evaluation.perPiece.grams) }} g, serves
+            {{ recipe.servings }}
+            <span v-for="verdict in fits" :key="verdict.diet" class="sign fits"
+              >✓ {{ verdict.name.toLowerCase() }}</span
+            >
+          </p>
+        </div>
+        <div class="drawing"><CrossSection :pieces="pieces" :height="70" bare /></div>
+      </header>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col"><span class="visually-hidden">Nutrient</span></th>
+            <th scope="col">a piece</th>
+            <th scope="col">a serving</th>
+            <th scope="col">of a day</th>
+            <th scope="col">100 g</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in label.rows" :key="row.key" :class="{ sub: row.sub }">
+            <th scope="row">{{ row.name }}</th>
+            <td>
+              <strong>{{ row.perPiece.text }}</strong>
+            </td>
+            <td>{{ row.perServing.text }}</td>
+            <td class="soft">{{ row.servingPct === null ? '' : `${row.servingPct} %` }}</td>
+            <td>{{ row.per100g.text }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="ingredients">
+        <span class="soft">Made of </span>
+        <span v-for="(one, at) in label.ingredients" :key="one.name"
+          >{{ at ? '; ' : '' }}{{ one.name.toLowerCase()
+          }}<strong v-if="one.allergens.length"> ({{ one.allergens.join(', ').toUpperCase() }})</strong></span
+        >
+      </p>
+      <p v-if="label.mayContain.length" class="small">
+        Read the packets for {{ label.mayContain.join(', ').toLowerCase() }}.
+      </p>
+      <footer class="small">
+        {{ label.basis }}. Traces travel in a home kitchen. <span class="soft">{{ label.source }}.</span>
+      </footer>
+    </article>
+  </Dialog>
+</template>
+
+<style scoped>
+.ways {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 1rem;
+  margin-bottom: 0.75rem;
+}
+.card {
+  display: grid;
+  gap: 0.6rem;
+  padding: 0.9rem 1rem;
+  border: 2px solid var(--ink);
+  border-radius: 3px;
+  background: var(--sheet);
+}
+header {
+  display: flex;
+  align-items: end;
+  justify-content: space-between;
+  gap: 1rem;
+  border-bottom: 2px solid var(--ink);
+}
+.drawing {
+  flex: 0 0 9rem;
+}
+.drawing :deep(.board) {
+  stroke: none;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+thead th {
+  color: var(--ink-soft);
+  font-size: 0.875rem;
+}
+td,
+thead th:not(:first-child) {
+  padding-left: 0.75rem;
+  text-align: right;
+  white-space: nowrap;
+}
+tbody tr {
+  border-top: 1px solid var(--rule);
+}
+.sub th {
+  padding-left: 0.9rem;
+  color: var(--ink-soft);
+}
+footer {
+  padding-top: 0.4rem;
+  border-top: 1px solid var(--rule);
+}
+@media (max-width: 640px) {
+  .drawing {
+    display: none;
+  }
+  td,
+  thead th:not(:first-child) {
+    padding-left: 0.4rem;
+    font-size: 0.875rem;
+  }
+}
+</style>
