@@ -17,6 +17,13 @@ const PLACES = [
     },
   },
   {
+    name: 'larder',
+    open: async (page: Page) =>
+      page
+        .goto('/larder/parmesan?with=cheddar')
+        .then(() => page.getByRole('heading', { name: 'Parmesan' }).waitFor()),
+  },
+  {
     name: 'bench',
     open: async (page: Page) => {
       const { recipes } = (await (await page.request.get('/api/recipes')).json()) as { recipes: Listed[] }

@@ -64,6 +64,10 @@ try {
     await bench(page, 'Boathouse cabbage and caraway buns')
     await page.getByRole('button', { name: /^Protein/ }).click()
   })
+  await shoot('larder', async (page) => {
+    await page.goto('/larder/parmesan?with=nutritional-yeast')
+    await page.getByRole('heading', { name: 'Parmesan' }).waitFor()
+  })
   await shoot('card', async (page) => {
     await bench(page, 'Curd and leek hand pies, vegan')
     await page.getByRole('button', { name: 'card', exact: true }).click()

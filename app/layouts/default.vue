@@ -16,6 +16,7 @@ const { shown: keysShown } = useKeys()
         <NuxtLink to="/">Shelf</NuxtLink>
         <NuxtLink to="/paste">Paste</NuxtLink>
         <NuxtLink to="/bench">Bench</NuxtLink>
+        <NuxtLink to="/larder">Larder</NuxtLink>
       </nav>
       <span class="space" />
       <button type="button" class="quiet" @click="keysShown = true"><kbd>?</kbd> Keys</button>
@@ -69,7 +70,8 @@ nav a:hover {
   color: var(--ink);
 }
 nav a.router-link-exact-active,
-nav a[href='/bench'].router-link-active {
+nav a[href='/bench'].router-link-active,
+nav a[href='/larder'].router-link-active {
   border-color: var(--beet);
   color: var(--ink);
   font-weight: 640;

@@ -5,6 +5,7 @@ import type { Listed } from './api'
 import { addLine, addPart, removeLine, rewriteLine, setEaten, setFood, setGrams } from './edit'
 import { familiesOf, filterFamilies } from './families'
 import { showChange, showFigure, showGrams } from './format'
+import { listFoods } from './larderTable'
 import { typedWeight } from './typedWeight'
 
 const recipe = recipeOf({
@@ -120,6 +121,23 @@ describe('families', () => {
     expect(filterFamilies(familiesOf(shelf), 'pies vegan')).toHaveLength(1)
     expect(filterFamilies(familiesOf(shelf), 'plum')).toHaveLength(0)
     expect(filterFamilies(familiesOf(shelf), '')).toHaveLength(2)
+  })
+})
+
+describe('the larder table', () => {
+  const names = (query: string, sorting: Parameters<typeof listFoods>[2]) =>
+    listFoods(foods, query, sorting).map((one) => one.id)
+  it('lists everything by the alphabet, and the likeliest first for a query', () => {
+    expect(names('', null)).toHaveLength(foods.size)
+    expect(names('', null)[0]).toBe('agar')
+    expect(names('butter', null)[0]).toBe('butter')
+  })
+  it('sorts by a figure, either way', () => {
+    expect(names('', { by: 'fatG', down: true })[0]).toMatch(/oil|lard|shortening/)
+    const protein = listFoods(foods, 'tofu', { by: 'proteinG', down: false }).map(
+      (one) => one.per100g.proteinG,
+    )
+    expect(protein).toEqual([...protein].sort((a, b) => a - b))
   })
 })
 

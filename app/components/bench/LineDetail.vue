@@ -86,7 +86,9 @@ function rewrite() {
     </template>
     <template v-if="food">
       <span class="soft">Source</span>
-      <span class="small">{{ food.source }}</span>
+      <span class="small"
+        >{{ food.source }}. <NuxtLink :to="`/larder/${food.id}`">In the larder</NuxtLink></span
+      >
     </template>
     <template v-if="notes.length || contribution?.eatenWhy || line.waterChangeGrams">
       <span class="soft">Read as</span>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { ORIGIN_WORDS } from '~~/core/diet/diets'
+import { EU_ALLERGENS, type Food } from '~~/core/food/food'
+import { nutrientsPer100g, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
+import { NUTRIENT_WORDS, showChange, showFigure, showGrams } from '~/logic/format'
+
+const { food, other } = defineProps<{
+  food: Food
+  /** A second food to hold against it. */
+  other: Food | null
+}>()
+
+const own = computed(() => nutrientsPer100g(food))
+const theirs = computed(() => (other ? nutrientsPer100g(other) : null))
+const change = (key: Nutrient) => showChange(key, own.value[key] - theirs.value![key])
+const RATIOS = new Set(['edible', 'drained', 'squeezed', 'soaked', 'packed'])
+const units = computed(() =>
+  Object.entries(food.unitGrams).map(([unit, value]) =>
+    RATIOS.has(unit) ? `${unit}: × ${value}` : `${unit}: ${showGrams(value)} g`,
+  ),
+)
+const certain = computed(() => food.allergens.map((key) => EU_ALLERGENS[key]))
+const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS[key]))
+</script>
+
+<template>
+  <section class="detail" aria-labelledby="food-name">
+    <h2 id="food-name">{{ food.name }}</h2>
+    <p class="small soft">{{ food.source }}. {{ food.group.replace('-', ' ') }}.</p>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">In 100 g</th>
+          <th scope="col">{{ other ? 'this' : '' }}</th>
+          <th v-if="other" scope="col">{{ other.name }}</th>
+          <th v-if="other" scope="col">more or less</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr>
+          <th scope="row">Water</th>
+          <td>{{ food.per100g.waterG.toFixed(1) }} g</td>
+          <td v-if="other">{{ other.per100g.waterG.toFixed(1) }}</td>
+          <td v-if="other" />
+        </tr>
+        <tr v-for="key in NUTRIENTS" :key="key" :class="{ sub: NUTRIENT_WORDS[key].name.startsWith('of') }">
+          <th scope="row">{{ NUTRIENT_WORDS[key].name }}</th>
+          <td>{{ showFigure(key, own[key]) }} {{ NUTRIENT_WORDS[key].unit }}</td>
+          <td v-if="theirs">{{ showFigure(key, theirs[key]) }}</td>
+          <td v-if="theirs">{{ change(key) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="small soft">
+      Energy is reckoned by the EU factors; the source states {{ food.statedEnergyKcal }} kcal.
+    </p>
+    <dl>
+      <template v-if="food.origins.length || food.possibleOrigins.length">
+        <dt>Comes from</dt>
+        <dd>
+          {{ food.origins.map((origin) => ORIGIN_WORDS[origin]).join(', ') || 'plants'
+          }}<template v-if="food.possibleOrigins.length"
+            >; the packet may add
+            {{ food.possibleOrigins.map((origin) => ORIGIN_WORDS[origin]).join(', ') }}</template
+          >
+        </dd>
+      </template>
+      <template v-if="certain.length || possible.length">
+        <dt>Allergens</dt>
+        <dd>
+          <strong>{{ certain.join(', ') }}</strong><template v-if="possible.length"
+            >{{ certain.length ? '; ' : '' }}packet: {{ possible.join(', ') }}</template
+          >
+        </dd>
+      </template>
+      <template v-if="food.waterDemand !== null">
+        <dt>Drinks</dt>
+        <dd>{{ food.waterDemand }} g of water a gram for a medium dough (common practice, no source)</dd>
+      </template>
+      <dt>Weighs</dt>
+      <dd>{{ [`1 ml: ${food.gramsPerMl} g`, ...units].join(', ') }}</dd>
+      <dt>Read from</dt>
+      <dd>
+        {{ food.synonyms.join(', ')
+        }}<template v-if="food.standInFor.length">; stands in for {{ food.standInFor.join(', ') }}</template>
+      </dd>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+.detail {
+  display: grid;
+  align-content: start;
+  gap: 0.5rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+thead th {
+  color: var(--ink-soft);
+  font-size: 0.875rem;
+}
+td,
+thead th:not(:first-child) {
+  padding-left: 0.75rem;
+  text-align: right;
+}
+tbody tr {
+  border-top: 1px solid var(--rule);
+}
+td:nth-child(2) {
+  font-weight: 640;
+}
+.sub th {
+  padding-left: 0.9rem;
+  color: var(--ink-soft);
+}
+dl {
+  display: grid;
+  grid-template-columns: 6rem 1fr;
+  gap: 0.25rem 0.75rem;
+}
+dt {
+  color: var(--ink-soft);
+}
+</style>
