@@ -1,6 +1,7 @@
 import type { Diet } from './diet/diets'
 import { evaluate, type Evaluation } from './evaluate'
 import type { Larder } from './larder'
+import { lossesBetween, type Loss } from './nutrition/micronutrients'
 import { RecipeProblem } from './recipe/problem'
 import type { Recipe } from './recipe/document'
 import { adaptRecipe } from './swap/adapt'
@@ -10,6 +11,8 @@ export interface Adaptation {
   recipe: Recipe
   changes: Change[]
   unmet: { lineId: string; reason: string }[]
+  /** Calcium, iron or vitamin B12 that the adapted recipe gives clearly less of. */
+  losses: Loss[]
   evaluation: Evaluation
   before: Evaluation
 }
@@ -43,5 +46,7 @@ export function adapt(recipe: Recipe, dietIds: readonly string[], larder: Larder
   const diets = dietsByIds(dietIds, larder)
   const before = evaluate(recipe, larder)
   const { recipe: next, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods)
-  return { recipe: next, changes, unmet, evaluation: evaluate(next, larder), before }
+  const evaluation = evaluate(next, larder)
+  const losses = lossesBetween(before.micronutrients, evaluation.micronutrients)
+  return { recipe: next, changes, unmet, losses, evaluation, before }
 }

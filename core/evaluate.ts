@@ -7,6 +7,7 @@ import { EU_FACTORS_KCAL_PER_G } from './food/energy'
 import { NUTRIENTS } from './food/nutrients'
 import type { Larder } from './larder'
 import { reckonBatch, type Batch } from './nutrition/contributions'
+import { micronutrientsOf, type MicronutrientFigures } from './nutrition/micronutrients'
 import { addFigures, scaleFigures, zeroFigures, type Figures } from './nutrition/figures'
 import { checkRecipe } from './recipe/check'
 import { RecipeProblem } from './recipe/problem'
@@ -45,6 +46,8 @@ export interface Evaluation {
   /** False when a line is not counted: then every figure is "at least". */
   complete: boolean
   missing: string[]
+  /** Calcium, iron, vitamin B12, with the foods whose figure is not known. */
+  micronutrients: MicronutrientFigures
   dough: DoughFigures
   filling: FillingFigures
   diets: Verdict[]
@@ -156,6 +159,11 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
     fillings: fillingPieces(parts),
     complete: missing.length === 0,
     missing,
+    micronutrients: micronutrientsOf(batch.contributions, batch.uncounted, larder.foods, {
+      grams: totals.grams,
+      pieces: recipe.pieces,
+      servings: recipe.servings,
+    }),
     dough: batch.dough,
     filling: assessFilling(batch.filling, recipe.pieces, batch.dough.grams),
     diets,

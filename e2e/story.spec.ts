@@ -37,6 +37,12 @@ test.describe('from pasted text to a vegan piece', () => {
     await expect(page.getByText(`was ${before.match(/\d+/)![0]}`)).toBeVisible()
     await expect(page.getByRole('row', { name: /Protein/ })).toContainText(/[+−]\d/)
 
+    // What the swap costs is said as plainly as what it gains.
+    await expect(page.getByText(/Vitamin B12 in a serving: [\d.]+ µg before, at least 0/)).toBeVisible()
+    await page.getByRole('button', { name: /^Vitamin B12 at least/ }).click()
+    await expect(page.getByRole('dialog').getByRole('row', { name: /Soy drink/ }).first()).toContainText('unknown')
+    await page.keyboard.press('Escape')
+
     await page.getByRole('button', { name: 'Save', exact: true }).click()
     await expect(page).toHaveURL(/\/bench\/[0-9a-f-]{36}$/)
     await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible()

@@ -22,6 +22,18 @@ export function showChange(key: Nutrient, change: number): string {
   return `${change > 0 ? '+' : '−'}${text}`
 }
 
+/** A mineral or vitamin: whole from 10, two digits below. */
+export function showMicro(value: number): string {
+  const size = Math.abs(value)
+  return (size >= 10 ? Math.round(size) : Number(size.toFixed(size >= 1 ? 1 : 2))).toString()
+}
+
+/** The change of a mineral or vitamin with its sign, or "same". */
+export function showMicroChange(change: number): string {
+  const text = showMicro(change)
+  return text === '0' ? 'same' : `${change > 0 ? '+' : '−'}${text}`
+}
+
 export const NUTRIENT_WORDS: Record<Nutrient, { name: string; unit: string }> = {
   energyKcal: { name: 'Energy', unit: 'kcal' },
   proteinG: { name: 'Protein', unit: 'g' },

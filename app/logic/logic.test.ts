@@ -4,7 +4,7 @@ import { allLines } from '../../core/recipe/document'
 import type { Listed } from './api'
 import { addLine, addPart, removeLine, rewriteLine, setEaten, setFood, setGrams } from './edit'
 import { familiesOf, filterFamilies } from './families'
-import { showChange, showFigure, showGrams } from './format'
+import { showChange, showFigure, showGrams, showMicro, showMicroChange } from './format'
 import { listFoods } from './larderTable'
 import { typedWeight } from './typedWeight'
 
@@ -146,6 +146,10 @@ describe('figures in words', () => {
     expect([0, 0.01, 4.26, 12.4, -3.2].map(showGrams)).toEqual(['0', '<0.1', '4.3', '12', '−3.2'])
     expect(showFigure('energyKcal', 261.4)).toBe('261')
     expect(showFigure('saltG', 0.904)).toBe('0.90')
+  })
+  it('writes minerals and vitamins to two digits', () => {
+    expect([112.6, 9.96, 0.456, 0].map(showMicro)).toEqual(['113', '10', '0.46', '0'])
+    expect([-0.7, 12, 0.001].map(showMicroChange)).toEqual(['−0.7', '+12', 'same'])
   })
   it('writes a change with its sign, and "same" when it rounds to nothing', () => {
     expect(showChange('proteinG', 1.26)).toBe('+1.3')

@@ -1,5 +1,6 @@
 import type { Composition } from './composition'
 import { euEnergyKcal } from './energy'
+import type { Micronutrients } from './micronutrients'
 
 /** Where a food comes from, as far as a diet asks. */
 export const ORIGINS = ['meat', 'fish', 'egg', 'dairy', 'honey', 'other'] as const
@@ -37,6 +38,7 @@ export interface Food {
   allergens: Allergen[]
   possibleAllergens: Allergen[]
   per100g: Composition
+  micronutrients: Micronutrients
   /** By the factors of Regulation (EU) No 1169/2011, Annex XIV, from `per100g`. */
   energyKcal: number
   /** The energy that the row's source states; used to check the row, not to compute with. */
@@ -83,6 +85,11 @@ function number(row: FoodRow, column: string): number {
   return value
 }
 
+/** A column that may be empty: unknown is null, never zero. */
+function numberOrUnknown(row: FoodRow, column: string): number | null {
+  return row[column] ? number(row, column) : null
+}
+
 /**
  * The fraction of a food's water that counts as free when its row does not say: all of a liquid's, none of a
  * solid's. A piece of onion in a dough keeps its water. Common practice, no source.
@@ -123,6 +130,11 @@ function foodFromRow(row: FoodRow): Food {
     allergens: allergens.certain,
     possibleAllergens: allergens.possible,
     per100g,
+    micronutrients: {
+      calciumMg: numberOrUnknown(row, 'calcium_mg'),
+      ironMg: numberOrUnknown(row, 'iron_mg'),
+      vitaminB12Ug: numberOrUnknown(row, 'vitamin_b12_ug'),
+    },
     energyKcal: euEnergyKcal(per100g, row.id === 'erythritol'),
     statedEnergyKcal: number(row, 'energy_kcal'),
     gramsPerMl: number(row, 'g_per_ml'),

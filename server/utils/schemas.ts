@@ -97,6 +97,16 @@ export const evaluationAnswer = z.object({
   ),
   complete: z.boolean(),
   missing: z.array(z.string()),
+  micronutrients: z.record(
+    z.enum(['calciumMg', 'ironMg', 'vitaminB12Ug']),
+    z.object({
+      perPiece: z.number(),
+      perServing: z.number(),
+      per100g: z.number(),
+      servingPct: z.number(),
+      unknown: z.array(z.string()),
+    }),
+  ),
   dough: z.object({
     grams: z.number(),
     gramsPerPiece: z.number(),
@@ -198,6 +208,7 @@ export const adaptAnswer = z.object({
     }),
   ),
   unmet: z.array(z.object({ lineId: z.string(), reason: z.string() })),
+  losses: z.array(z.object({ nutrient: z.string(), text: z.string(), certain: z.boolean() })),
   evaluation: evaluationAnswer,
   before: evaluationAnswer,
 })

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluate'
+import { lossesBetween } from '~~/core/nutrition/micronutrients'
 
-const { evaluation, diets, original, originalId } = defineProps<{
+const { evaluation, before, diets, original, originalId } = defineProps<{
   evaluation: Evaluation
+  before: Evaluation | null
   diets: string[]
   original: string
   originalId: string | null
 }>()
 
+const losses = computed(() => (before ? lossesBetween(before.micronutrients, evaluation.micronutrients) : []))
 const verdicts = computed(() => evaluation.diets.filter((verdict) => diets.includes(verdict.diet)))
 </script>
 
@@ -27,10 +30,16 @@ const verdicts = computed(() => evaluation.diets.filter((verdict) => diets.inclu
       </template>
       <span v-for="check in verdict.toCheck" :key="check" class="watch"> {{ check }}.</span>
     </span>
+    <span v-for="loss in losses" :key="loss.nutrient" class="loss"
+      ><span class="sign watch">{{ loss.certain ? 'loses' : 'may lose' }}</span> {{ loss.text }}.</span
+    >
   </p>
 </template>
 
 <style scoped>
+.loss {
+  display: block;
+}
 .watch {
   color: var(--watch);
 }

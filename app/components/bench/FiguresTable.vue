@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { difference, type Evaluation } from '~~/core/evaluate'
+import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import type { Nutrient } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, showChange, showFigure, showGrams } from '~/logic/format'
+import { NUTRIENT_WORDS, showChange, showFigure, showGrams, showMicro, showMicroChange } from '~/logic/format'
 
 export type Basis = 'perPiece' | 'perServing' | 'per100g'
 
 const { after, before } = defineProps<{ after: Evaluation; before: Evaluation | null }>()
 const basis = defineModel<Basis>('basis', { required: true })
-const emit = defineEmits<{ working: [key: Nutrient]; card: [] }>()
+const emit = defineEmits<{ working: [key: Nutrient]; micronutrient: [key: Micronutrient]; card: [] }>()
 
 const BASES: { value: Basis; label: string }[] = [
   { value: 'perPiece', label: 'per piece' },
@@ -30,6 +31,15 @@ const was = computed(() => before?.[basis.value] ?? null)
 const change = computed(() => (was.value ? difference(now.value, was.value) : null))
 const rows = computed(() =>
   now.value.polyolsG > 0.05 ? [...ROWS.slice(0, 6), 'polyolsG' as const, ...ROWS.slice(6)] : ROWS,
+)
+const micros = computed(() =>
+  MICRONUTRIENT_KEYS.map((key) => ({
+    key,
+    ...MICRONUTRIENTS[key],
+    now: after.micronutrients[key][basis.value],
+    was: before?.micronutrients[key][basis.value] ?? null,
+    least: after.micronutrients[key].unknown.length > 0,
+  })),
 )
 const atLeast = computed(() => (after.complete ? '' : 'at least '))
 </script>
@@ -89,6 +99,21 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
             </td>
             <td v-if="was" class="was">{{ showFigure(key, was[key]) }}</td>
             <td v-if="change" class="change">{{ showChange(key, change[key]) }}</td>
+          </tr>
+          <tr v-for="micro in micros" :key="micro.key">
+            <th scope="row">{{ micro.name }}</th>
+            <td class="now">
+              <button
+                type="button"
+                class="opens"
+                :aria-label="`${micro.name} ${micro.least ? 'at least ' : ''}${showMicro(micro.now)} ${micro.unit}, show how`"
+                @click="emit('micronutrient', micro.key)"
+              >
+                {{ micro.least ? '≥ ' : '' }}{{ showMicro(micro.now) }}<small>{{ micro.unit }}</small>
+              </button>
+            </td>
+            <td v-if="micro.was !== null" class="was">{{ showMicro(micro.was) }}</td>
+            <td v-if="micro.was !== null" class="change">{{ showMicroChange(micro.now - micro.was) }}</td>
           </tr>
         </tbody>
       </table>

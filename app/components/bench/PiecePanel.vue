@@ -52,6 +52,7 @@ const pieces = computed<Piece[]>(() => {
       :after="evaluation"
       :before="before"
       @working="(key) => (topic = { kind: 'nutrient', key })"
+      @micronutrient="(key) => (topic = { kind: 'micronutrient', key })"
       @card="card = true"
     />
     <section v-if="evaluation.fillings.length" aria-label="Each filling">

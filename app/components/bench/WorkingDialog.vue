@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluate'
+import { MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import type { Nutrient } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, PART_WORDS, showFigure, showGrams } from '~/logic/format'
+import { larder } from '~~/data/larder'
+import { NUTRIENT_WORDS, PART_WORDS, showFigure, showGrams, showMicro } from '~/logic/format'
 
 export type Topic =
-  { kind: 'nutrient'; key: Nutrient } | { kind: 'dough' } | { kind: 'drawing'; text: string }
+  | { kind: 'nutrient'; key: Nutrient }
+  | { kind: 'micronutrient'; key: Micronutrient }
+  | { kind: 'dough' }
+  | { kind: 'drawing'; text: string }
 
 const { topic, evaluation } = defineProps<{ topic: Topic | null; evaluation: Evaluation | null }>()
 const emit = defineEmits<{ close: [] }>()
@@ -13,7 +18,17 @@ const visible = computed({ get: () => topic !== null, set: () => emit('close') }
 const title = computed(() => {
   if (topic?.kind === 'nutrient')
     return `How the ${NUTRIENT_WORDS[topic.key].name.replace(/^of which /, '').toLowerCase()} came about`
+  if (topic?.kind === 'micronutrient')
+    return `How the ${MICRONUTRIENTS[topic.key].name.toLowerCase()} came about`
   return topic?.kind === 'dough' ? 'How the softness came about' : 'How the piece is drawn'
+})
+const micronutrient = computed(() => {
+  if (topic?.kind !== 'micronutrient' || !evaluation) return null
+  const { key } = topic
+  const lines = evaluation.working.lines
+    .map((line) => ({ ...line, per100g: larder.foods.get(line.foodId)?.micronutrients[key] ?? null }))
+    .sort((a, b) => (b.per100g ?? Infinity) * b.foodGrams - (a.per100g ?? Infinity) * a.foodGrams)
+  return { ...MICRONUTRIENTS[key], lines, figure: evaluation.micronutrients[key] }
 })
 const nutrient = computed(() => {
   if (topic?.kind !== 'nutrient' || !evaluation) return null
@@ -83,6 +98,40 @@ const nutrient = computed(() => {
         {{ showFigure(nutrient.key, evaluation.per100g[nutrient.key]) }}
       </p>
       <p class="soft small">{{ evaluation.working.basis }}.</p>
+    </div>
+
+    <div v-else-if="micronutrient && evaluation" class="working">
+      <p>
+        grams eaten × {{ micronutrient.unit }} per 100 g ÷ 100, summed over the lines. Unknown is not zero: it
+        makes the sum “at least”.
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Line</th>
+            <th scope="col">grams eaten</th>
+            <th scope="col">{{ micronutrient.unit }} in 100 g</th>
+            <th scope="col">{{ micronutrient.unit }} in the batch</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in micronutrient.lines" :key="line.lineId">
+            <th scope="row">
+              {{ line.name }} <span class="soft small">{{ PART_WORDS[line.part] }}</span>
+            </th>
+            <td>{{ showGrams(line.foodGrams) }}</td>
+            <td>{{ line.per100g === null ? 'unknown' : showMicro(line.per100g) }}</td>
+            <td>{{ line.per100g === null ? '' : showMicro((line.per100g * line.foodGrams) / 100) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p>
+        <strong>{{ showMicro(micronutrient.figure.perPiece) }} {{ micronutrient.unit }} a piece</strong>,
+        {{ showMicro(micronutrient.figure.perServing) }} a serving:
+        {{ Math.round(micronutrient.figure.servingPct) }} % of {{ micronutrient.referenceIntake }}
+        {{ micronutrient.unit }} a day
+        <span class="soft">(Regulation (EU) No 1169/2011, Annex XIII)</span>
+      </p>
     </div>
 
     <div v-else-if="topic?.kind === 'dough' && evaluation" class="working">

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { ORIGIN_WORDS } from '~~/core/diet/diets'
 import { EU_ALLERGENS, type Food } from '~~/core/food/food'
+import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import { nutrientsPer100g, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, showChange, showFigure, showGrams } from '~/logic/format'
+import { NUTRIENT_WORDS, showChange, showFigure, showGrams, showMicro } from '~/logic/format'
 
 const { food, other } = defineProps<{
   food: Food
@@ -13,6 +14,10 @@ const { food, other } = defineProps<{
 const own = computed(() => nutrientsPer100g(food))
 const theirs = computed(() => (other ? nutrientsPer100g(other) : null))
 const change = (key: Nutrient) => showChange(key, own.value[key] - theirs.value![key])
+const microOf = (of: Food, key: Micronutrient) => {
+  const value = of.micronutrients[key]
+  return value === null ? 'unknown' : `${showMicro(value)} ${MICRONUTRIENTS[key].unit}`
+}
 const RATIOS = new Set(['edible', 'drained', 'squeezed', 'soaked', 'packed'])
 const units = computed(() =>
   Object.entries(food.unitGrams).map(([unit, value]) =>
@@ -48,6 +53,12 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
           <td>{{ showFigure(key, own[key]) }} {{ NUTRIENT_WORDS[key].unit }}</td>
           <td v-if="theirs">{{ showFigure(key, theirs[key]) }}</td>
           <td v-if="theirs">{{ change(key) }}</td>
+        </tr>
+        <tr v-for="key in MICRONUTRIENT_KEYS" :key="key">
+          <th scope="row">{{ MICRONUTRIENTS[key].name }}</th>
+          <td>{{ microOf(food, key) }}</td>
+          <td v-if="other">{{ microOf(other, key) }}</td>
+          <td v-if="other" />
         </tr>
       </tbody>
     </table>

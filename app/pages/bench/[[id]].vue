@@ -142,6 +142,7 @@ usePlaceKeys([
       <AdaptedNote
         v-if="bench.baseline && evaluation"
         :evaluation="evaluation"
+        :before="before"
         :diets="bench.recipe.diets"
         :original="bench.baseline.title"
         :original-id="bench.original.id"
