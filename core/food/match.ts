@@ -16,7 +16,7 @@ const PLAIN = new Set(
   `a an the of and in with for fresh freshly good quality best organic ripe raw cold warm hot lukewarm tepid iced
    chilled soft softened hard melted room temperature at small medium large big extra thick thin fine finely
    coarse coarsely roughly thinly very well lightly chopped sliced diced minced crushed grated shredded mashed
-   peeled trimmed drained rinsed squeezed pressed soaked thawed frozen defrosted sifted beaten whisked toasted
+   peeled trimmed drained rinsed squeezed pressed soaked thawed frozen defrosted sifted beaten whisked toasted fried
    roasted crumbled cubed quartered halved torn picked blanched wilted packed unpeeled pitted stoned cored
    julienned strained tinned canned jarred ready made ready-made shop bought bought homemade home-made your favourite favorite any
    plain natural pure whole lean boneless skinless free range unwaxed unsweetened sweetened smooth crunchy

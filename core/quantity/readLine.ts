@@ -319,7 +319,7 @@ export function readLine(raw: string): ReadLine {
     // "ground cumin" and "mashed potato" are foods of their own: the word stays in the name as well.
     prep.push(lead[1]!)
     if (
-      /ground|mashed|grated|soaked|rehydrated|roast|melted|beaten|sour|minced|crushed|cold|warm|shredded/i.test(
+      /ground|mashed|fried|grated|soaked|rehydrated|roast|melted|beaten|sour|minced|crushed|cold|warm|shredded/i.test(
         lead[1]!,
       )
     )

@@ -132,6 +132,8 @@ export function readRecipe(text: string, foods: Foods): Intake {
         continue
       }
       const draft = draftOf(opens.kind, opens.name)
+      // A second heading of the same kind goes on with the first part; what else it says is kept.
+      if (draft.name !== opens.name) keep(opens.name)
       if (opens.rest) {
         for (const piece of opens.rest.split(/\s*;\s*|,\s+(?=[\d¼½¾⅓⅔⅛~]|a pinch|half )/))
           addLine(piece, draft)
