@@ -9,6 +9,7 @@ import type { Larder } from './larder'
 import { reckonBatch, type Batch } from './nutrition/contributions'
 import { micronutrientsOf, type MicronutrientFigures } from './nutrition/micronutrients'
 import { addFigures, scaleFigures, zeroFigures, type Figures } from './nutrition/figures'
+import { spreadOf, type Spread } from './nutrition/spread'
 import { checkRecipe } from './recipe/check'
 import { RecipeProblem } from './recipe/problem'
 import type { PartKind, Recipe } from './recipe/document'
@@ -46,6 +47,8 @@ export interface Evaluation {
   /** False when a line is not counted: then every figure is "at least". */
   complete: boolean
   missing: string[]
+  /** How far the figures may be off, and what would narrow them. */
+  spread: Spread
   /** Calcium, iron, vitamin B12, with the foods whose figure is not known. */
   micronutrients: MicronutrientFigures
   dough: DoughFigures
@@ -159,6 +162,7 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
     fillings: fillingPieces(parts),
     complete: missing.length === 0,
     missing,
+    spread: spreadOf(batch, new Map(lines.map(({ line }) => [line.id, line])), recipe.pieces),
     micronutrients: micronutrientsOf(batch.contributions, batch.uncounted, larder.foods, {
       grams: totals.grams,
       pieces: recipe.pieces,

@@ -46,6 +46,26 @@ test.describe('the bench', () => {
     await expect(dialog).toContainText('ml dough')
   })
 
+  test('the energy has a likely band that a measurement narrows', async ({ page }) => {
+    await pasteToBench(
+      page,
+      'Pockets\nMakes 8, serves 4\nDough\n200 g flour\n110 g water\nFilling\n100 g spinach\nTo fry\n1 litre sunflower oil\nMethod\nDeep-fry at 175 °C.',
+    )
+    await expect(page.getByText('narrower if you weigh the oil before and after')).toBeVisible()
+    const width = async () => {
+      const [low, high] = (await page.getByRole('button', { name: /^\d+–\d+$/ }).innerText())
+        .split('–')
+        .map(Number)
+      return high! - low!
+    }
+    const before = await width()
+    await page.getByRole('button', { name: '1 litre sunflower oil' }).click()
+    await page.getByLabel('Taken up').fill('33')
+    await page.getByLabel('Taken up').press('Enter')
+    await expect(page.getByText('narrower if you weigh the oil')).toBeHidden()
+    expect(await width()).toBeLessThan(before)
+  })
+
   test('figures for piece, serving and 100 g agree with one another', async ({ page }) => {
     await pasteToBench(page, SUPPER)
     const kcal = async () => Number((await energy(page).innerText()).match(/\d+/)![0])

@@ -40,7 +40,12 @@ test.describe('from pasted text to a vegan piece', () => {
     // What the swap costs is said as plainly as what it gains.
     await expect(page.getByText(/Vitamin B12 in a serving: [\d.]+ µg before, at least 0/)).toBeVisible()
     await page.getByRole('button', { name: /^Vitamin B12 at least/ }).click()
-    await expect(page.getByRole('dialog').getByRole('row', { name: /Soy drink/ }).first()).toContainText('unknown')
+    await expect(
+      page
+        .getByRole('dialog')
+        .getByRole('row', { name: /Soy drink/ })
+        .first(),
+    ).toContainText('unknown')
     await page.keyboard.press('Escape')
 
     await page.getByRole('button', { name: 'Save', exact: true }).click()

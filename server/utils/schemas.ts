@@ -97,6 +97,12 @@ export const evaluationAnswer = z.object({
   ),
   complete: z.boolean(),
   missing: z.array(z.string()),
+  spread: z.object({
+    perPiece: z.record(z.string(), z.object({ low: z.number(), high: z.number() })),
+    narrow: z
+      .object({ lineId: z.string(), name: z.string(), sharePct: z.number(), advice: z.string() })
+      .nullable(),
+  }),
   micronutrients: z.record(
     z.enum(['calciumMg', 'ironMg', 'vitaminB12Ug']),
     z.object({

@@ -32,6 +32,12 @@ const change = computed(() => (was.value ? difference(now.value, was.value) : nu
 const rows = computed(() =>
   now.value.polyolsG > 0.05 ? [...ROWS.slice(0, 6), 'polyolsG' as const, ...ROWS.slice(6)] : ROWS,
 )
+/** The likely band of the energy, on the basis that is shown. */
+const likely = computed(() => {
+  const scale = after.perPiece.energyKcal > 0 ? now.value.energyKcal / after.perPiece.energyKcal : 0
+  const { low, high } = after.spread.perPiece.energyKcal
+  return `${showFigure('energyKcal', low * scale)}–${showFigure('energyKcal', high * scale)}`
+})
 const micros = computed(() =>
   MICRONUTRIENT_KEYS.map((key) => ({
     key,
@@ -69,11 +75,18 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
           <span class="visually-hidden">Energy {{ atLeast }}</span>
           {{ showFigure('energyKcal', now.energyKcal) }}<small>kcal</small>
         </button>
+        <p class="small">
+          likely
+          <button type="button" class="opens" @click="emit('working', 'energyKcal')">{{ likely }}</button>
+        </p>
         <p v-if="was && change" class="soft small">
           was {{ showFigure('energyKcal', was.energyKcal) }}<br />
           <strong>{{ showChange('energyKcal', change.energyKcal) }}</strong>
         </p>
         <p class="soft small">{{ Math.round(now.energyKcal * 4.184) }} kJ</p>
+        <p v-if="after.spread.narrow" class="small narrow">
+          narrower if you {{ after.spread.narrow.advice }}
+        </p>
       </div>
       <table>
         <thead class="visually-hidden">
@@ -146,6 +159,14 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
   font-weight: 700;
   line-height: 1.05;
   text-decoration-thickness: 2px;
+}
+.energy {
+  display: grid;
+  align-content: start;
+  gap: 0.15rem;
+}
+.narrow {
+  color: var(--beet);
 }
 small {
   margin-left: 0.2em;

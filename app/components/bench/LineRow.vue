@@ -53,7 +53,7 @@ const against = computed(() => {
 const swaps = computed(() => (food.value ? candidatesFor(food.value, part, way, larder.swaps) : []))
 const checks = computed(() => line.notes.filter((note) => note.level === 'check'))
 const share = computed(() =>
-  line.grams !== null && partGrams > 0 ? `${Math.round((100 * line.grams) / partGrams)} %` : '',
+  line.grams !== null && partGrams > 0 ? `${Math.round((100 * line.grams) / partGrams)}\u00a0%` : '',
 )
 const energy = computed(() => (contribution ? contribution.nutrients.energyKcal / pieces : null))
 

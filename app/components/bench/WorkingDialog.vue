@@ -97,6 +97,19 @@ const nutrient = computed(() => {
         {{ showFigure(nutrient.key, evaluation.perServing[nutrient.key]) }}; in 100 g
         {{ showFigure(nutrient.key, evaluation.per100g[nutrient.key]) }}
       </p>
+      <p>
+        Nine times in ten between
+        <strong>{{ showFigure(nutrient.key, evaluation.spread.perPiece[nutrient.key].low) }}</strong> and
+        <strong
+          >{{ showFigure(nutrient.key, evaluation.spread.perPiece[nutrient.key].high) }}
+          {{ nutrient.unit }}</strong
+        >
+        a piece.
+        <span class="soft"
+          >A scale is taken as good to 2 %, spoons to 10, counts to 20, fat from the pan to half; foods vary
+          by 8 %. Common practice, no source.</span
+        >
+      </p>
       <p class="soft small">{{ evaluation.working.basis }}.</p>
     </div>
 
