@@ -6,6 +6,7 @@ import { EU_ALLERGENS, type Allergen, type Food } from './food/food'
 import { EU_FACTORS_KCAL_PER_G } from './food/energy'
 import { NUTRIENTS } from './food/nutrients'
 import type { Larder } from './larder'
+import { asEatenOf, type AsEaten } from './nutrition/asEaten'
 import { reckonBatch, type Batch } from './nutrition/contributions'
 import { micronutrientsOf, type MicronutrientFigures } from './nutrition/micronutrients'
 import { addFigures, scaleFigures, zeroFigures, type Figures } from './nutrition/figures'
@@ -47,6 +48,8 @@ export interface Evaluation {
   /** False when a line is not counted: then every figure is "at least". */
   complete: boolean
   missing: string[]
+  /** The cooked piece, and where everything that was listed went. */
+  asEaten: AsEaten
   /** How far the figures may be off, and what would narrow them. */
   spread: Spread
   /** Calcium, iron, vitamin B12, with the foods whose figure is not known. */
@@ -162,6 +165,7 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
     fillings: fillingPieces(parts),
     complete: missing.length === 0,
     missing,
+    asEaten: asEatenOf(recipe, batch, totals),
     spread: spreadOf(batch, new Map(lines.map(({ line }) => [line.id, line])), recipe.pieces),
     micronutrients: micronutrientsOf(batch.contributions, batch.uncounted, larder.foods, {
       grams: totals.grams,

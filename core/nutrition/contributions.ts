@@ -91,6 +91,11 @@ export function reckonBatch(recipe: Recipe, foods: Foods): Batch {
     let foodGrams = grams
     let water = line.waterChangeGrams
     let eatenWhy = ''
+    if (one.part !== 'pan' && line.eatenGrams !== null && line.eatenGrams < grams) {
+      foodGrams = line.eatenGrams
+      water *= line.eatenGrams / grams
+      eatenWhy = 'weighed by the cook'
+    }
     if (one.part === 'pan') {
       water = 0
       if (line.eatenGrams !== null) {

@@ -210,7 +210,12 @@ export function readRecipe(text: string, foods: Foods): Intake {
     title: title || 'Untitled recipe',
     ...counted,
     shape: shape ?? 'half-moon',
-    cooking: { way: cooking.way ?? 'bake', temperatureC: cooking.temperatureC, minutes: cooking.minutes },
+    cooking: {
+      way: cooking.way ?? 'bake',
+      temperatureC: cooking.temperatureC,
+      minutes: cooking.minutes,
+      cookedGramsPerPiece: null,
+    },
     diets: [],
     parts: parts.length ? parts : [{ id: '', kind: 'shell', name: 'Dough', pieces: null, lines: [] }],
     method: method.slice(0, 80),

@@ -37,7 +37,7 @@ export const lineSchema = z.object({
     .min(-MAX_LINE_GRAMS, 'water lost cannot be more than a line can weigh')
     .max(MAX_LINE_GRAMS)
     .default(0),
-  /** Grams of a pan line that are really eaten, when the cook has weighed the oil before and after. */
+  /** Grams of a line that are really eaten, when the cook has weighed what stayed in the pan or the bowl. */
   eatenGrams: grams.nullable().default(null),
   prep: z.array(text(200)).max(20).default([]),
   optional: z.boolean().default(false),
@@ -58,6 +58,8 @@ export const cookingSchema = z.object({
   way: z.enum(COOKING_WAYS, `use one of ${COOKING_WAYS.join(', ')}`),
   temperatureC: z.number().min(30).max(350, 'an oven temperature in °C is expected').nullable().default(null),
   minutes: z.number().min(0).max(1440).nullable().default(null),
+  /** What one cooked piece weighs, when the cook has weighed it. */
+  cookedGramsPerPiece: grams.min(1, 'a cooked piece weighs at least 1 g').nullable().default(null),
 })
 
 export const recipeSchema = z.object({
@@ -74,7 +76,12 @@ export const recipeSchema = z.object({
     .max(MAX_PIECES, `at most ${MAX_PIECES} servings`)
     .default(1),
   shape: z.enum(SHAPES, `use one of ${SHAPES.join(', ')}`).default('half-moon'),
-  cooking: cookingSchema.default({ way: 'bake', temperatureC: null, minutes: null }),
+  cooking: cookingSchema.default({
+    way: 'bake',
+    temperatureC: null,
+    minutes: null,
+    cookedGramsPerPiece: null,
+  }),
   diets: z.array(text(40)).max(12).default([]),
   parts: z.array(partSchema).min(1, 'at least one part is needed').max(20, 'at most 20 parts'),
   method: z.array(text(2000)).max(80).default([]),

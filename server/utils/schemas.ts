@@ -75,6 +75,8 @@ export const intakeAnswer = z.object({
 
 const percentage = z.number().nullable()
 
+const balanceRows = z.array(z.object({ what: z.string(), grams: z.number(), why: z.string() }))
+
 export const evaluationAnswer = z.object({
   title: z.string(),
   pieces: z.number(),
@@ -97,6 +99,17 @@ export const evaluationAnswer = z.object({
   ),
   complete: z.boolean(),
   missing: z.array(z.string()),
+  asEaten: z.object({
+    gramsPerPiece: z.number(),
+    per100g: figuresAnswer,
+    balance: z.object({
+      madeGrams: z.number(),
+      gained: balanceRows,
+      eatenGrams: z.number(),
+      left: balanceRows,
+      lost: balanceRows,
+    }),
+  }),
   spread: z.object({
     perPiece: z.record(z.string(), z.object({ low: z.number(), high: z.number() })),
     narrow: z

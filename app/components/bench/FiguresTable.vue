@@ -8,7 +8,12 @@ export type Basis = 'perPiece' | 'perServing' | 'per100g'
 
 const { after, before } = defineProps<{ after: Evaluation; before: Evaluation | null }>()
 const basis = defineModel<Basis>('basis', { required: true })
-const emit = defineEmits<{ working: [key: Nutrient]; micronutrient: [key: Micronutrient]; card: [] }>()
+const emit = defineEmits<{
+  working: [key: Nutrient]
+  micronutrient: [key: Micronutrient]
+  card: []
+  eaten: []
+}>()
 
 const BASES: { value: Basis; label: string }[] = [
   { value: 'perPiece', label: 'per piece' },
@@ -38,6 +43,9 @@ const likely = computed(() => {
   const { low, high } = after.spread.perPiece.energyKcal
   return `${showFigure('energyKcal', low * scale)}–${showFigure('energyKcal', high * scale)}`
 })
+const cooked = computed(
+  () => after.asEaten.gramsPerPiece * (basis.value === 'perServing' ? after.pieces / after.servings : 1),
+)
 const micros = computed(() =>
   MICRONUTRIENT_KEYS.map((key) => ({
     key,
@@ -64,7 +72,11 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
         aria-label="Figures for"
       />
       <button type="button" class="opens small" @click="emit('card')">card</button>
-      <p class="soft small">raw, {{ showGrams(now.grams) }} g</p>
+      <button type="button" class="opens soft small" @click="emit('eaten')">
+        raw, {{ showGrams(now.grams) }} g<template v-if="basis !== 'per100g'"
+          >; cooked about {{ showGrams(cooked) }} g</template
+        >
+      </button>
     </div>
     <p v-if="!after.complete" class="missing">
       <span class="sign watch">at least</span> Not counted: {{ after.missing.join(', ') }}

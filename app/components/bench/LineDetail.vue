@@ -68,17 +68,20 @@ function rewrite() {
       @complete="search"
       @option-select="(event) => emit('food', event.value.id)"
     />
-    <template v-if="part === 'pan'">
-      <label :for="eatenId">Taken up</label>
+    <template v-if="part === 'pan' || part === 'finish'">
+      <label :for="eatenId">{{ part === 'pan' ? 'Taken up' : 'Eaten' }}</label>
       <span>
         <input
           :id="eatenId"
           class="field eaten"
           :value="line.eatenGrams === null ? '' : showGrams(line.eatenGrams)"
-          placeholder="estimated"
+          :placeholder="part === 'pan' ? 'estimated' : 'all of it'"
           @change="typeEaten"
         />
-        <span class="small soft"> g, if you weighed the oil before and after</span>
+        <span class="small soft">
+          g, if you weighed
+          {{ part === 'pan' ? 'the oil before and after' : 'what stayed in the bowl' }}</span
+        >
         <span v-if="eatenProblem" class="small" role="alert"
           ><br /><span class="sign stop">✕</span> {{ eatenProblem }}</span
         >

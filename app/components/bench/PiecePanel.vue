@@ -14,6 +14,7 @@ const { recipe, evaluation, baseline, before } = defineProps<{
   baseline: Recipe | null
   before: Evaluation | null
 }>()
+const emit = defineEmits<{ cooked: [gramsPerPiece: number | null] }>()
 const basis = defineModel<Basis>('basis', { required: true })
 
 const drawing = useTemplateRef<{ working: () => string }>('drawing')
@@ -53,6 +54,7 @@ const pieces = computed<Piece[]>(() => {
       :before="before"
       @working="(key) => (topic = { kind: 'nutrient', key })"
       @micronutrient="(key) => (topic = { kind: 'micronutrient', key })"
+      @eaten="topic = { kind: 'eaten' }"
       @card="card = true"
     />
     <section v-if="evaluation.fillings.length" aria-label="Each filling">
@@ -80,7 +82,14 @@ const pieces = computed<Piece[]>(() => {
     </section>
     <VerdictList :evaluation="evaluation" :wanted="recipe.diets" />
     <LazyLabelCard v-if="card" v-model:visible="card" :recipe="recipe" :evaluation="evaluation" />
-    <LazyWorkingDialog v-if="topic" :topic="topic" :evaluation="evaluation" @close="topic = null" />
+    <LazyWorkingDialog
+      v-if="topic"
+      :topic="topic"
+      :evaluation="evaluation"
+      :cooked="recipe.cooking.cookedGramsPerPiece ?? null"
+      @cooked="(grams) => emit('cooked', grams)"
+      @close="topic = null"
+    />
   </div>
 </template>
 

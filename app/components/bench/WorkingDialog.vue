@@ -9,10 +9,16 @@ export type Topic =
   | { kind: 'nutrient'; key: Nutrient }
   | { kind: 'micronutrient'; key: Micronutrient }
   | { kind: 'dough' }
+  | { kind: 'eaten' }
   | { kind: 'drawing'; text: string }
 
-const { topic, evaluation } = defineProps<{ topic: Topic | null; evaluation: Evaluation | null }>()
-const emit = defineEmits<{ close: [] }>()
+const { topic, evaluation, cooked } = defineProps<{
+  topic: Topic | null
+  evaluation: Evaluation | null
+  /** What a cooked piece weighed, when the cook has weighed it. */
+  cooked: number | null
+}>()
+const emit = defineEmits<{ close: []; cooked: [gramsPerPiece: number | null] }>()
 
 const visible = computed({ get: () => topic !== null, set: () => emit('close') })
 const title = computed(() => {
@@ -20,8 +26,24 @@ const title = computed(() => {
     return `How the ${NUTRIENT_WORDS[topic.key].name.replace(/^of which /, '').toLowerCase()} came about`
   if (topic?.kind === 'micronutrient')
     return `How the ${MICRONUTRIENTS[topic.key].name.toLowerCase()} came about`
+  if (topic?.kind === 'eaten') return 'From raw to eaten'
   return topic?.kind === 'dough' ? 'How the softness came about' : 'How the piece is drawn'
 })
+const cookedProblem = ref('')
+function typeCooked(event: Event) {
+  const text = (event.target as HTMLInputElement).value.trim()
+  const grams = Number(text.replace(',', '.').replace(/\s*g$/, ''))
+  const fine = text === '' || (grams >= 1 && grams <= 50_000)
+  cookedProblem.value = fine ? '' : 'Type the grams of one cooked piece, such as 85'
+  if (fine) emit('cooked', text === '' ? null : grams)
+}
+const balance = computed(() => {
+  if (!evaluation) return []
+  const { balance: b } = evaluation.asEaten
+  const rows = (sign: string, list: typeof b.left) => list.map((row) => ({ ...row, sign }))
+  return [...rows('+', b.gained), ...rows('−', b.left), ...rows('−', b.lost)]
+})
+const AS_EATEN: Nutrient[] = ['energyKcal', 'proteinG', 'fatG', 'netCarbohydrateG', 'saltG']
 const micronutrient = computed(() => {
   if (topic?.kind !== 'micronutrient' || !evaluation) return null
   const { key } = topic
@@ -147,6 +169,61 @@ const nutrient = computed(() => {
       </p>
     </div>
 
+    <div v-else-if="topic?.kind === 'eaten' && evaluation" class="working">
+      <table>
+        <tbody>
+          <tr>
+            <th scope="row">Everything listed</th>
+            <td>{{ showGrams(evaluation.asEaten.balance.madeGrams) }} g</td>
+            <td class="source" />
+          </tr>
+          <tr v-for="row in balance" :key="row.what">
+            <th scope="row">{{ row.what }}</th>
+            <td>{{ row.sign }}{{ showGrams(row.grams) }} g</td>
+            <td class="source small soft">{{ row.why }}</td>
+          </tr>
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row">Eaten</th>
+            <td>{{ showGrams(evaluation.asEaten.balance.eatenGrams) }} g</td>
+            <td class="source">
+              {{ evaluation.pieces }} pieces of {{ showGrams(evaluation.asEaten.gramsPerPiece) }} g
+            </td>
+          </tr>
+        </tfoot>
+      </table>
+      <p>
+        <label>
+          A cooked piece weighs
+          <input
+            class="field cooked"
+            :value="cooked === null ? '' : cooked"
+            placeholder="estimated"
+            inputmode="decimal"
+            @change="typeCooked"
+          />
+          g
+        </label>
+        <span v-if="cookedProblem" role="alert" class="small"
+          ><span class="sign stop">✕</span> {{ cookedProblem }}</span
+        >
+      </p>
+      <p>
+        In 100 g as eaten:
+        <template v-for="(key, at) in AS_EATEN" :key="key"
+          >{{ at ? ', ' : '' }}{{ NUTRIENT_WORDS[key].name.toLowerCase() }}
+          <strong
+            >{{ showFigure(key, evaluation.asEaten.per100g[key]) }} {{ NUTRIENT_WORDS[key].unit }}</strong
+          ></template
+        >.
+      </p>
+      <p class="soft small">
+        The nutrients are those of the raw piece. What heat does to vitamins, and water cooked out of a
+        filling before it goes in, are not reckoned yet.
+      </p>
+    </div>
+
     <div v-else-if="topic?.kind === 'dough' && evaluation" class="working">
       <p>
         {{ evaluation.working.dough.formula }}
@@ -226,6 +303,10 @@ tbody tr {
 tfoot th,
 tfoot td {
   font-weight: 640;
+}
+.cooked {
+  width: 6rem;
+  text-align: right;
 }
 .source {
   padding-left: 0.75rem;

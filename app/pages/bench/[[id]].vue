@@ -203,6 +203,13 @@ usePlaceKeys([
         :evaluation="evaluation"
         :baseline="bench.baseline"
         :before="before"
+        @cooked="
+          (grams) =>
+            bench.change({
+              ...bench.recipe!,
+              cooking: { ...bench.recipe!.cooking, cookedGramsPerPiece: grams },
+            })
+        "
       />
       <div v-else class="empty">
         <h2>No figures yet</h2>
