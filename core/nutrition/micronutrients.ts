@@ -53,8 +53,8 @@ export function micronutrientsOf(
 export interface Loss {
   nutrient: Micronutrient
   text: string
-  /** False when a food's figure is not known, so that its packet may make up for it. */
-  certain: boolean
+  /** Foods whose figure is not known: their packets may make up for it. Empty when the loss is certain. */
+  unknown: string[]
 }
 
 /** A loss below this share of a day's reference intake in a serving is not worth a word. Common practice. */
@@ -63,7 +63,7 @@ const LEAST_LOSS_PCT = 5
 /**
  * What an adapted recipe gives less of, in words: "Vitamin B12 in a serving: 0.6 µg before, 0 now".
  *
- * Foods with an unknown figure make it "at least", and are named: their packets tell.
+ * Foods with an unknown figure make it "at least" and are listed apart: their packets tell.
  */
 export function lossesBetween(before: MicronutrientFigures, after: MicronutrientFigures): Loss[] {
   return MICRONUTRIENT_KEYS.flatMap((key): Loss[] => {
@@ -72,12 +72,11 @@ export function lossesBetween(before: MicronutrientFigures, after: Micronutrient
     if (was.servingPct - now.servingPct < LEAST_LOSS_PCT) return []
     const { name, unit } = MICRONUTRIENTS[key]
     const least = now.unknown.length > 0
-    const packets = least ? ` (not known for ${now.unknown.join(', ').toLowerCase()}: read the packets)` : ''
     return [
       {
         nutrient: key,
-        certain: !least,
-        text: `${name} in a serving: ${show(was.perServing)} ${unit} before, ${least ? 'at least ' : ''}${show(now.perServing)} now${packets}`,
+        unknown: now.unknown,
+        text: `${name} in a serving: ${show(was.perServing)} ${unit} before, ${least ? 'at least ' : ''}${show(now.perServing)} now`,
       },
     ]
   })

@@ -227,7 +227,7 @@ export const adaptAnswer = z.object({
     }),
   ),
   unmet: z.array(z.object({ lineId: z.string(), reason: z.string() })),
-  losses: z.array(z.object({ nutrient: z.string(), text: z.string(), certain: z.boolean() })),
+  losses: z.array(z.object({ nutrient: z.string(), text: z.string(), unknown: z.array(z.string()) })),
   evaluation: evaluationAnswer,
   before: evaluationAnswer,
 })

@@ -31,14 +31,15 @@ const verdicts = computed(() => evaluation.diets.filter((verdict) => diets.inclu
       <span v-for="check in verdict.toCheck" :key="check" class="watch"> {{ check }}.</span>
     </span>
     <span v-for="loss in losses" :key="loss.nutrient" class="loss"
-      ><span class="sign watch">{{ loss.certain ? 'loses' : 'may lose' }}</span> {{ loss.text }}.</span
+      ><span class="sign watch">{{ loss.unknown.length ? 'may lose' : 'loses' }}</span> {{ loss.text
+      }}<template v-if="loss.unknown.length">, unless the packets add some</template>.</span
     >
   </p>
 </template>
 
 <style scoped>
 .loss {
-  display: block;
+  margin-right: 0.75rem;
 }
 .watch {
   color: var(--watch);
