@@ -96,7 +96,7 @@ describe('the likely band', () => {
     )
     expect(evaluate(fried, larder).spread.narrow?.advice).toBe('weigh the oil before and after')
     fried.parts.find((part) => part.kind === 'pan')!.lines[0]!.eatenGrams = 30
-    expect(evaluate(fried, larder).spread.narrow?.advice).not.toMatch(/oil before/)
+    expect(evaluate(fried, larder).spread.narrow?.advice ?? '').not.toMatch(/oil before/)
     const spoons = read(
       'Pies\nMakes 8\nDough\n200 g flour\n100 g water\nFilling\n300 g leeks\n4 to 12 tbsp olive oil',
     )

@@ -56,12 +56,6 @@ function weightDeviation(line: Line, contribution: Contribution): number {
   return ((high - low) / (2 * grams)) * even
 }
 
-const ADVICE = {
-  weight: (name: string) => `weigh the ${name.toLowerCase()}`,
-  oil: () => 'weigh the oil before and after',
-  packet: (name: string) => `type in what the packet of ${name.toLowerCase()} says`,
-}
-
 /**
  * The likely band of every figure, from how well each line is known and how much foods vary.
  *
@@ -114,13 +108,10 @@ function narrowing(
   total: number,
 ): Spread['narrow'] {
   const { contribution } = widest
-  // Below a third no single measurement is worth the trouble.
-  if (!contribution || total <= 0 || widest.variance / total < 1 / 3) return null
+  // Below a third no single measurement is worth the trouble, and no scale tells what a food is made of.
+  if (!contribution || !widest.byWeight || total <= 0 || widest.variance / total < 1 / 3) return null
   const { name, lineId } = contribution
-  const advice = !widest.byWeight
-    ? ADVICE.packet(name)
-    : contribution.part === 'pan'
-      ? ADVICE.oil()
-      : ADVICE.weight(name)
+  const advice =
+    contribution.part === 'pan' ? 'weigh the oil before and after' : `weigh the ${name.toLowerCase()}`
   return { lineId, name, sharePct: (100 * widest.variance) / total, advice }
 }
