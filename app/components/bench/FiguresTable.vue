@@ -2,6 +2,7 @@
 import { difference, type Evaluation } from '~~/core/evaluate'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import type { Nutrient } from '~~/core/food/nutrients'
+import { euEnergyKj } from '~~/core/label'
 import { NUTRIENT_WORDS, showChange, showFigure, showGrams, showMicro, showMicroChange } from '~/logic/format'
 
 export type Basis = 'perPiece' | 'perServing' | 'per100g'
@@ -95,7 +96,7 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
           was {{ showFigure('energyKcal', was.energyKcal) }}<br />
           <strong>{{ showChange('energyKcal', change.energyKcal) }}</strong>
         </p>
-        <p class="soft small">{{ Math.round(now.energyKcal * 4.184) }} kJ</p>
+        <p class="soft small">{{ Math.round(euEnergyKj(now)) }} kJ</p>
         <p v-if="after.spread.narrow" class="small narrow">
           narrower if you {{ after.spread.narrow.advice }}
         </p>
