@@ -1,0 +1,212 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { recipeOf } from '../../test/helpers'
+
+// What Nuxt imports by itself in the application.
+vi.stubGlobal('ref', ref)
+vi.stubGlobal('computed', computed)
+vi.stubGlobal('shallowRef', shallowRef)
+const { useBenchStore } = await import('./bench')
+
+const pies = recipeOf({
+  shell: [
+    ['plain-flour', 300],
+    ['butter', 150],
+    ['water', 60],
+  ],
+  filling: [['leek', 300]],
+})
+const ID = '7f1c9f0e-8d53-4c1e-9a55-0f8f6f0b9c11'
+const OTHER = '2a0f1f7e-3b0c-4f5e-8a10-6f1d1a2b3c4d'
+
+/** A storage that forgets with the test. */
+function memoryStorage(): Storage {
+  const kept = new Map<string, string>()
+  return {
+    get length() {
+      return kept.size
+    },
+    clear: () => kept.clear(),
+    getItem: (key) => kept.get(key) ?? null,
+    key: (at) => [...kept.keys()][at] ?? null,
+    removeItem: (key) => void kept.delete(key),
+    setItem: (key, value) => void kept.set(key, value),
+  }
+}
+
+const calls: { method: string; path: string; body: Record<string, unknown> }[] = []
+
+/** Answers calls in turn: a status and a body each. */
+function answerWith(...answers: [status: number, body: unknown][]) {
+  vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
+    calls.push({ method, path, body: body ? (JSON.parse(body) as Record<string, unknown>) : {} })
+    const [status, value] = answers.shift() ?? [500, {}]
+    return Promise.resolve(new Response(JSON.stringify(value), { status }))
+  })
+}
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  vi.stubGlobal('localStorage', memoryStorage())
+  calls.length = 0
+})
+
+describe('the bench store', () => {
+  it('takes changes back and does them again, one step at a time', () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    expect(bench.canUndo).toBe(false)
+    bench.change({ ...pies, title: 'Second' })
+    bench.change({ ...pies, title: 'Third' })
+    bench.undo()
+    expect(bench.recipe?.title).toBe('Second')
+    bench.undo()
+    expect(bench.recipe?.title).toBe(pies.title)
+    bench.undo()
+    expect(bench.recipe?.title).toBe(pies.title)
+    bench.redo()
+    bench.redo()
+    expect(bench.recipe?.title).toBe('Third')
+    bench.undo()
+    bench.change({ ...pies, title: 'Another way' })
+    expect(bench.canRedo).toBe(false)
+  })
+
+  it('grows a variant beside the original, and undo takes it back whole', () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    const changes = bench.adaptTo(['vegan'])
+    expect(changes.some((change) => change.kind === 'swap')).toBe(true)
+    expect(bench.recipe?.title).toBe(`${pies.title}, vegan`)
+    expect(bench.baseline).toEqual(pies)
+    bench.undo()
+    expect(bench.recipe).toEqual(pies)
+    expect(bench.baseline).toBeNull()
+  })
+
+  it('says why it cannot adapt, and changes nothing', () => {
+    const bench = useBenchStore()
+    bench.start(recipeOf({ filling: [['leek', 100]] }))
+    expect(bench.adaptTo(['vegan'])).toEqual([])
+    expect(bench.refusal).toMatch(/no dough/)
+    expect(bench.canUndo).toBe(false)
+  })
+
+  it('saves a new recipe, then its next revision', async () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    expect(bench.dirty).toBe(true)
+    answerWith([201, { id: ID, revision: 1 }], [200, { id: ID, revision: 2 }])
+    expect(await bench.save()).toBe(true)
+    expect(bench.dirty).toBe(false)
+    bench.change({ ...pies, title: 'Changed' })
+    expect(bench.dirty).toBe(true)
+    expect(await bench.save()).toBe(true)
+    expect(calls.map(({ method, path }) => `${method} ${path}`)).toEqual([
+      'POST /api/recipes',
+      `PUT /api/recipes/${ID}`,
+    ])
+    expect(calls[1]?.body.revision).toBe(1)
+    expect(bench.slot).toEqual({ id: ID, revision: 2 })
+  })
+
+  it('saves the original before its variant', async () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    bench.adaptTo(['vegan'])
+    answerWith([201, { id: ID, revision: 1 }], [201, { id: OTHER, revision: 1 }])
+    expect(await bench.save()).toBe(true)
+    expect(calls.map(({ method, path }) => `${method} ${path}`)).toEqual([
+      'POST /api/recipes',
+      `POST /api/recipes/${ID}/variants`,
+    ])
+    expect(bench.slot).toEqual({ id: OTHER, revision: 1 })
+    expect(bench.original).toEqual({ id: ID, revision: 1 })
+  })
+
+  it('does not store the original twice when only the variant failed', async () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    bench.adaptTo(['vegan'])
+    answerWith(
+      [201, { id: ID, revision: 1 }],
+      [503, { title: 'away', status: 503, detail: 'x', type: 't' }],
+      [201, { id: OTHER, revision: 1 }],
+    )
+    expect(await bench.save()).toBe(false)
+    expect(await bench.save()).toBe(true)
+    expect(calls.filter(({ path }) => path === '/api/recipes')).toHaveLength(1)
+  })
+
+  it('keeps what was typed when the server is away, and can go on from the copy', async () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    bench.change({ ...pies, title: 'Precious' })
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')))
+    expect(await bench.save()).toBe(false)
+    expect(bench.trouble?.title).toMatch(/cannot be reached/)
+    expect(bench.recipe?.title).toBe('Precious')
+
+    setActivePinia(createPinia())
+    const later = useBenchStore()
+    expect(later.resume()).toBe(true)
+    expect(later.recipe?.title).toBe('Precious')
+    expect(later.dirty).toBe(true)
+  })
+
+  it('saves over a newer revision only when told to', async () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    answerWith(
+      [201, { id: ID, revision: 1 }],
+      [
+        409,
+        {
+          title: 'stale',
+          status: 409,
+          detail: 'x',
+          type: 't',
+          stored: { id: ID, revision: 5, recipe: pies },
+        },
+      ],
+      [200, { id: ID, revision: 6 }],
+    )
+    await bench.save()
+    bench.change({ ...pies, title: 'Mine' })
+    expect(await bench.save()).toBe(false)
+    expect(bench.trouble?.status).toBe(409)
+    expect(await bench.saveOver()).toBe(true)
+    expect(calls.at(-1)?.body).toMatchObject({ revision: 5, recipe: { title: 'Mine' } })
+  })
+
+  it('opens a stored recipe with its parent, and its own unsaved changes first', async () => {
+    const bench = useBenchStore()
+    answerWith([
+      200,
+      {
+        id: OTHER,
+        revision: 3,
+        recipe: { ...pies, title: 'Variant' },
+        parent: { id: ID, revision: 1, recipe: pies },
+      },
+    ])
+    await bench.open(OTHER)
+    expect(bench.baseline).toEqual(pies)
+    expect(bench.dirty).toBe(false)
+    bench.change({ ...pies, title: 'Half typed' })
+
+    setActivePinia(createPinia())
+    const later = useBenchStore()
+    answerWith()
+    await later.open(OTHER)
+    expect(later.recipe?.title).toBe('Half typed')
+  })
+
+  it('starts afresh when the copy in the browser is broken', () => {
+    localStorage.setItem('swap-pocket:bench', '{"now":')
+    expect(useBenchStore().resume()).toBe(false)
+    localStorage.setItem('swap-pocket:bench', '{"now":{"recipe":5}}')
+    expect(useBenchStore().resume()).toBe(false)
+  })
+})
