@@ -18,10 +18,12 @@ const PLACES = [
   },
   {
     name: 'larder',
-    open: async (page: Page) =>
-      page
-        .goto('/larder/parmesan?with=cheddar')
-        .then(() => page.getByRole('heading', { name: 'Parmesan' }).waitFor()),
+    open: async (page: Page) => {
+      await page.goto('/larder/parmesan?with=cheddar')
+      await page.getByRole('heading', { name: 'Parmesan' }).waitFor()
+      // Four hundred rows alike take axe twenty seconds and tell it nothing new.
+      await page.getByLabel('Search the larder').fill('cheese')
+    },
   },
   {
     name: 'bench',
@@ -43,6 +45,7 @@ for (const scheme of ['light', 'dark'] as const) {
       }) => {
         await page.setViewportSize({ width, height: width === 390 ? 844 : 800 })
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
+        test.setTimeout(90_000)
         await place.open(page)
         const { violations } = await new AxeBuilder({ page })
           .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
