@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest'
+import rows from '../../data/diets.csv'
+import { food, larder } from '../../test/helpers'
+import { larderFromRows } from '../larder'
+import { dietsFromRows, foodAgainstDiet } from './diets'
+
+const vegan = larder.diets.find((diet) => diet.id === 'vegan')!
+const dairyFree = larder.diets.find((diet) => diet.id === 'dairy-free')!
+
+describe('the diets', () => {
+  it('name their source, and exclude something or ask for something', () => {
+    for (const diet of larder.diets) {
+      expect(diet.source.length).toBeGreaterThan(20)
+      expect(
+        diet.excludesOrigins.length + diet.excludesAllergens.length + (diet.target ? 1 : 0),
+      ).toBeGreaterThan(0)
+    }
+  })
+
+  const row = rows[0]!
+  it.each([
+    [{ ...row, excludes_origins: 'bird' }, /bird/],
+    [{ ...row, source: '' }, /source/],
+    [{ ...row, metric: 'joy', limit: '1' }, /joy/],
+    [{ ...row, metric: 'proteinEnergyPct', limit: 'much' }, /metric/],
+  ])('name what is wrong in a row', (bad, message) => {
+    expect(() => dietsFromRows([bad])).toThrow(message)
+  })
+})
+
+describe('a food against a diet', () => {
+  it.each([
+    ['butter', ['milk']],
+    ['honey', ['honey']],
+    ['lard', ['meat or a part of an animal']],
+    ['oyster-sauce', ['fish or seafood']],
+    ['parmesan', ['milk', 'meat or a part of an animal']],
+    ['plain-flour', []],
+    ['dumpling-wrapper', []],
+  ])('%s against vegan: %j', (id, breaks) => {
+    expect(foodAgainstDiet(food(id), vegan).breaks).toEqual(breaks)
+  })
+
+  it('tells what only the packet knows', () => {
+    expect(foodAgainstDiet(food('dumpling-wrapper'), vegan)).toEqual({ breaks: [], may: ['egg'] })
+    expect(foodAgainstDiet(food('margarine'), dairyFree)).toEqual({ breaks: [], may: ['milk'] })
+  })
+
+  it('says a thing once, though origin and allergen both tell it', () => {
+    expect(foodAgainstDiet(food('milk'), dairyFree).breaks).toEqual(['milk'])
+  })
+})
+
+it('builds no larder from swaps that name a food that is not there', () => {
+  const swap = {
+    id: 'x',
+    from: 'butter',
+    to: 'olive-oil*1',
+    part: 'any',
+    way: 'any',
+    roles: '',
+    why: 'because',
+    source: 'practice',
+  }
+  expect(() => larderFromRows({ foods: [], diets: [], swaps: [swap] })).toThrow(/butter/)
+})
