@@ -80,7 +80,7 @@ export function ensurePackages() {
   const lock = digest(readFileSync(join(ROOT, 'package-lock.json')))
   if (existsSync(join(ROOT, 'node_modules', 'nuxt')) && readStamp('packages') === lock) return
   say('Installing npm packages; this takes a minute or two')
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
+  run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'])
   writeStamp('packages', lock)
 }
 
