@@ -220,6 +220,26 @@ test.describe('the bench', () => {
     await expect(page.getByRole('button', { name: 'Save', exact: true })).toBeEnabled()
   })
 
+  test('an unsaved variant survives a reload, and is put aside for another recipe, not lost', async ({
+    page,
+    request,
+  }) => {
+    const stored = await store(request, SUPPER)
+    await page.goto(`/bench/${stored.id}`)
+    await page.getByRole('button', { name: 'vegan', exact: true }).click()
+    await expect(page.getByLabel('Title')).toHaveValue('Supper turnovers, vegan')
+    await page.reload()
+    await expect(page.getByLabel('Title')).toHaveValue('Supper turnovers, vegan')
+
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click()
+    await page.getByRole('link', { name: 'Lidded root vegetable pie', exact: true }).click()
+    await expect(page.getByLabel('Title')).toHaveValue('Lidded root vegetable pie')
+    await expect(page.getByText('Unsaved work on “Supper turnovers, vegan” was put aside')).toBeVisible()
+    await page.getByRole('button', { name: 'Take it back' }).click()
+    await expect(page.getByLabel('Title')).toHaveValue('Supper turnovers, vegan')
+    await expect(page.getByText('was put aside')).toBeHidden()
+  })
+
   test('says so when there is nothing on the bench, or no such recipe', async ({ page }) => {
     await page.goto('/bench')
     await expect(page.getByRole('heading', { name: 'Nothing on the bench yet' })).toBeVisible()

@@ -203,6 +203,37 @@ describe('the bench store', () => {
     expect(later.recipe?.title).toBe('Half typed')
   })
 
+  it('keeps an unsaved variant under the address of its original', async () => {
+    const bench = useBenchStore()
+    answerWith([200, { id: ID, revision: 1, recipe: pies, parent: null }])
+    await bench.open(ID)
+    bench.adaptTo(['vegan'])
+
+    setActivePinia(createPinia())
+    const reloaded = useBenchStore()
+    answerWith()
+    await reloaded.open(ID)
+    expect(reloaded.recipe?.title).toBe(`${pies.title}, vegan`)
+    expect(reloaded.baseline).toEqual(pies)
+    await reloaded.open(ID)
+    expect(reloaded.aside).toBe('')
+  })
+
+  it('puts unsaved work aside when something else is laid on the bench, and takes it back', async () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    bench.adaptTo(['vegan'])
+    answerWith([200, { id: ID, revision: 1, recipe: { ...pies, title: 'Something else' }, parent: null }])
+    await bench.open(ID)
+    expect(bench.recipe?.title).toBe('Something else')
+    expect(bench.aside).toBe(`${pies.title}, vegan`)
+    bench.takeBack()
+    expect(bench.recipe?.title).toBe(`${pies.title}, vegan`)
+    expect(bench.baseline).toEqual(pies)
+    expect(bench.dirty).toBe(true)
+    expect(bench.aside).toBe('')
+  })
+
   it('starts afresh when the copy in the browser is broken', () => {
     localStorage.setItem('swap-pocket:bench', '{"now":')
     expect(useBenchStore().resume()).toBe(false)

@@ -27,12 +27,14 @@ interface Draft {
 }
 
 const DRAFT = 'swap-pocket:bench'
+/** Unsaved work that was on the bench when something else was laid there. */
+const ASIDE = 'swap-pocket:bench-aside'
 const MAX_UNDO = 100
 const emptySlot = (): Slot => ({ id: null, revision: null })
 
-function readDraft(): Draft | null {
+function readDraft(key = DRAFT): Draft | null {
   try {
-    const draft = JSON.parse(localStorage.getItem(DRAFT) ?? 'null') as Draft | null
+    const draft = JSON.parse(localStorage.getItem(key) ?? 'null') as Draft | null
     return draft?.now?.recipe?.parts ? draft : null
   } catch {
     return null
@@ -49,6 +51,8 @@ export const useBenchStore = defineStore('bench', () => {
   const savedAs = ref('')
   const saving = ref(false)
   const trouble = ref<ProblemDocument | null>(null)
+  /** Title of unsaved work that was put aside for what is on the bench now; '' when there is none. */
+  const aside = ref(readDraft(ASIDE)?.now.recipe.title ?? '')
   /** What stopped the last adaptation before it began. */
   const refusal = ref('')
 
@@ -60,7 +64,7 @@ export const useBenchStore = defineStore('bench', () => {
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
-  function keepDraft() {
+  function keepDraft(key = DRAFT) {
     if (!now.value) return
     const draft: Draft = {
       original: original.value,
@@ -69,7 +73,7 @@ export const useBenchStore = defineStore('bench', () => {
       savedAs: savedAs.value,
     }
     try {
-      localStorage.setItem(DRAFT, JSON.stringify(draft))
+      localStorage.setItem(key, JSON.stringify(draft))
     } catch {
       // Storage is full or forbidden: the bench works on without a copy.
     }
@@ -101,6 +105,10 @@ export const useBenchStore = defineStore('bench', () => {
   const redo = () => step(future, past)
 
   function begin(moment: Moment, slots: { original: Slot; variant: Slot }, saved: string) {
+    if (now.value && dirty.value) {
+      keepDraft(ASIDE)
+      aside.value = now.value.recipe.title
+    }
     original.value = slots.original
     variant.value = slots.variant
     past.value = []
@@ -137,16 +145,32 @@ export const useBenchStore = defineStore('bench', () => {
     return true
   }
 
+  /** Lays the work that was put aside on the bench again. */
+  function takeBack() {
+    const draft = readDraft(ASIDE)
+    localStorage.removeItem(ASIDE)
+    aside.value = ''
+    if (draft) begin(draft.now, { original: draft.original, variant: draft.variant }, draft.savedAs)
+  }
+
+  /**
+   * Whether a document belongs under a stored recipe's address: it is that recipe, or a variant of it that was
+   * never saved and so has no address of its own.
+   */
+  const belongsTo = (id: string, moment: Moment, slots: { original: Slot; variant: Slot }) =>
+    (moment.baseline ? (slots.variant.id ?? slots.original.id) : slots.original.id) === id
+
   /** Changes to a stored recipe that were typed here and never saved. */
   function unsavedDraftOf(id: string): boolean {
     const draft = readDraft()
-    const own = draft && (draft.now.baseline ? draft.variant : draft.original)
-    return own?.id === id && draft !== null && JSON.stringify(draft.now.recipe) !== draft.savedAs
+    return (
+      draft !== null && belongsTo(id, draft.now, draft) && JSON.stringify(draft.now.recipe) !== draft.savedAs
+    )
   }
 
   /** Loads a stored recipe, or the unsaved changes to it that this browser kept. */
   async function open(id: string) {
-    if (slot.value.id === id && now.value) return
+    if (now.value && belongsTo(id, now.value, { original: original.value, variant: variant.value })) return
     if (unsavedDraftOf(id) && resume()) return
     lay(await call<StoredWithParent>('GET', `/api/recipes/${encodeURIComponent(id)}`))
   }
@@ -154,6 +178,7 @@ export const useBenchStore = defineStore('bench', () => {
   /** Throws unsaved changes away and takes what is stored. */
   async function reload() {
     if (!slot.value.id) return
+    savedAs.value = asJson.value
     lay(await call<StoredWithParent>('GET', `/api/recipes/${slot.value.id}`))
   }
 
@@ -253,6 +278,7 @@ export const useBenchStore = defineStore('bench', () => {
     saving,
     trouble,
     refusal,
+    aside,
     dirty,
     canUndo,
     canRedo,
@@ -261,6 +287,7 @@ export const useBenchStore = defineStore('bench', () => {
     redo,
     start,
     resume,
+    takeBack,
     open,
     reload,
     adaptTo,

@@ -79,6 +79,12 @@ async function save() {
   if (bench.slot.id !== id.value) await router.replace(`/bench/${bench.slot.id}`)
 }
 
+async function takeBack() {
+  bench.takeBack()
+  const address = bench.slot.id ?? bench.original.id
+  await router.replace(address ? `/bench/${address}` : '/bench')
+}
+
 async function takeStored() {
   await bench.reload()
 }
@@ -139,13 +145,17 @@ usePlaceKeys([
         @over="bench.saveOver"
         @stored="takeStored"
       />
+      <p v-if="bench.aside" class="small" role="status">
+        Unsaved work on “{{ bench.aside }}” was put aside.
+        <button type="button" class="opens" @click="takeBack">Take it back</button>
+      </p>
       <AdaptedNote
         v-if="bench.baseline && evaluation"
         :evaluation="evaluation"
         :before="before"
         :diets="bench.recipe.diets"
         :original="bench.baseline.title"
-        :original-id="bench.original.id"
+        :original-id="bench.variant.id ? bench.original.id : null"
       />
     </div>
     <div class="switch no-print" role="tablist" aria-label="Side">
