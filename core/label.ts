@@ -1,4 +1,5 @@
 import type { Evaluation } from './evaluate'
+import { KJ_PER_KCAL } from './food/energy'
 import { EU_ALLERGENS, type Food, type Foods } from './food/food'
 import { roundEu, roundUs, type Written } from './food/labelRounding'
 import type { Figures } from './nutrition/figures'
@@ -38,8 +39,6 @@ export interface Label {
 
 /** kJ per gram: Regulation (EU) No 1169/2011, Annex XIV. Erythritol, at 0, is told apart by its energy in kcal. */
 const KJ_PER_G = { carbohydrate: 17, polyols: 10, protein: 17, fat: 37, fibre: 8 } as const
-/** Alcohol and erythritol are in the kcal only; what the macronutrients leave unexplained is turned over by this. */
-const KJ_PER_KCAL = 4.184
 
 /** An adult's reference intakes: Regulation (EU) No 1169/2011, Annex XIII, part B. */
 const EU_REFERENCE: Record<string, number> = {
@@ -75,6 +74,7 @@ export function euEnergyKj(f: Figures): number {
     f.polyolsG * KJ_PER_G.polyols +
     f.proteinG * KJ_PER_G.protein +
     f.fatG * KJ_PER_G.fat
+  // Alcohol and erythritol are in the kcal only: what the macronutrients leave unexplained is turned over.
   return Math.max(0, explainedKj + (f.energyKcal - explainedKcal) * KJ_PER_KCAL)
 }
 
@@ -241,6 +241,7 @@ function ingredientsOf(recipe: Recipe, evaluation: Evaluation, foods: Foods): La
  */
 export function labelOf(recipe: Recipe, evaluation: Evaluation, foods: Foods, convention: Convention): Label {
   const rules = RULES[convention]
+  const notCounted = [...new Set([...evaluation.missing, ...Object.values(evaluation.unknown).flat()])]
   return {
     convention,
     rows: rules.rows
@@ -248,9 +249,9 @@ export function labelOf(recipe: Recipe, evaluation: Evaluation, foods: Foods, co
       .map((rule) => row(rule, evaluation, rules.reference)),
     ingredients: ingredientsOf(recipe, evaluation, foods),
     mayContain: evaluation.mayContain,
-    basis: evaluation.complete
-      ? 'An estimate for a home kitchen, from raw weights. Not a declaration'
-      : `An estimate for a home kitchen, from raw weights, and at least: ${evaluation.missing.join(', ')} not counted. Not a declaration`,
+    basis: !notCounted.length
+      ? 'An estimate for a home kitchen, from raw weights and the usual losses. Not a declaration'
+      : `An estimate for a home kitchen, from raw weights and the usual losses, and at least: ${notCounted.join(', ')} not counted or not fully known. Not a declaration`,
     source: rules.source,
   }
 }

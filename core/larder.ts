@@ -1,5 +1,6 @@
 import { dietsFromRows, type Diet } from './diet/diets'
-import { foodsFromRows, type FoodRow, type Foods } from './food/food'
+import { foodsFromRows, type Food, type FoodRow, type Foods } from './food/food'
+import { cookingTablesFromRows, type CookingTables } from './nutrition/cookingTables'
 import { swapsFromRows, type Swap } from './swap/catalogue'
 
 /** The reference tables the computation works with. */
@@ -7,10 +8,11 @@ export interface Larder {
   foods: Foods
   diets: Diet[]
   swaps: Swap[]
+  cooking: CookingTables
 }
 
 /**
- * Builds the larder from the rows of `data/foods.csv`, `data/diets.csv` and `data/swaps.csv`.
+ * Builds the larder from the rows of the tables in `data/`, each named after its table.
  *
  * @throws Error naming the table row that is not understood
  */
@@ -18,7 +20,23 @@ export function larderFromRows(rows: {
   foods: readonly FoodRow[]
   diets: readonly FoodRow[]
   swaps: readonly FoodRow[]
+  aminoAcids: readonly FoodRow[]
+  yields: readonly FoodRow[]
+  retention: readonly FoodRow[]
 }): Larder {
-  const foods = foodsFromRows(rows.foods)
-  return { foods, diets: dietsFromRows(rows.diets), swaps: swapsFromRows(rows.swaps, foods) }
+  const foods = foodsFromRows(rows.foods, rows.aminoAcids)
+  return {
+    foods,
+    diets: dietsFromRows(rows.diets),
+    swaps: swapsFromRows(rows.swaps, foods),
+    cooking: cookingTablesFromRows(rows.yields, rows.retention, foods),
+  }
+}
+
+/** The larder with foods beside those of the tables: the cook's own, measured ones, imported ones. */
+export function withFoods(larder: Larder, more: readonly Food[]): Larder {
+  if (!more.length) return larder
+  const foods = new Map(larder.foods)
+  for (const food of more) foods.set(food.id, food)
+  return { ...larder, foods }
 }

@@ -75,7 +75,7 @@ export function workingOf(batch: Batch, totals: Figures, pieces: number, serving
   }
   return {
     basis:
-      'Raw pieces as shaped: no water is taken off for cooking yet. Pan fat counts as far as it is taken up',
+      'Nutrients of the raw lines as far as they are eaten; 100 g are of the cooked piece. Pan fat counts as far as it is taken up',
     pieces,
     servings,
     lines: batch.contributions,

@@ -2,9 +2,12 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./tables.d.ts" />
 import { larderFromRows, type Larder } from '../core/larder'
+import aminoAcids from './amino-acids.csv'
 import diets from './diets.csv'
 import foods from './foods.csv'
+import retention from './retention.csv'
 import swaps from './swaps.csv'
+import yields from './yields.csv'
 
 /** The larder that ships with the product, built once from the tables beside this file. */
-export const larder: Larder = larderFromRows({ foods, diets, swaps })
+export const larder: Larder = larderFromRows({ foods, diets, swaps, aminoAcids, yields, retention })

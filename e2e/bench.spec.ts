@@ -48,7 +48,7 @@ test.describe('the bench', () => {
 
   test('where everything went, and what a cooked piece weighs, is one click away', async ({ page }) => {
     await pasteToBench(page, SUPPER)
-    await page.getByRole('button', { name: /^raw, \d+ g; cooked about/ }).click()
+    await page.getByRole('button', { name: /^raw \d+ g, eaten about/ }).click()
     const dialog = page.getByRole('dialog')
     await expect(dialog.getByRole('row', { name: /left in the pan: Sunflower oil/ })).toBeVisible()
     await expect(dialog.getByRole('row', { name: /water given off in cooking/ })).toContainText(
@@ -62,7 +62,7 @@ test.describe('the bench', () => {
     await dialog.getByLabel('A cooked piece weighs').press('Enter')
     await expect(dialog.getByRole('alert')).toContainText('Type the grams of one cooked piece')
     await page.keyboard.press('Escape')
-    await expect(page.getByRole('button', { name: /cooked about 90 g/ })).toBeVisible()
+    await expect(page.getByRole('button', { name: /eaten about 90 g/ })).toBeVisible()
   })
 
   test('the energy has a likely band that a measurement narrows', async ({ page }) => {
@@ -93,7 +93,7 @@ test.describe('the bench', () => {
     await expect(page.getByRole('button', { name: 'per serving' })).toHaveAttribute('aria-pressed', 'true')
     expect(Math.abs((await kcal()) - 2 * piece)).toBeLessThanOrEqual(1)
     await page.keyboard.press('3')
-    await expect(page.getByRole('button', { name: 'raw, 100 g' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'as eaten', exact: true })).toBeVisible()
   })
 
   test('one line is swapped by choice, with its effect shown first', async ({ page }) => {

@@ -81,7 +81,7 @@ test.describe('from pasted text to a vegan piece', () => {
     await expect(page.locator('.note').first()).toContainText('? vegan')
 
     await filling.getByRole('button', { name: '200 g moonfruit' }).click()
-    await filling.getByRole('combobox').fill('plum')
+    await filling.getByRole('combobox', { name: 'Food' }).fill('plum')
     await page.getByRole('option', { name: 'Plum', exact: true }).click()
     await expect(page.locator('.missing')).toBeHidden()
     await expect(page.locator('.note').first()).toContainText('✓ vegan')

@@ -15,10 +15,10 @@ export function food(id: string) {
 
 type PartLines = Partial<Record<PartKind, readonly (readonly [foodId: string, grams: number])[]>>
 
-/** A recipe of weighed lines. */
+/** A recipe of weighed lines, of which nothing is left over unless a test asks for what is usual. */
 export function recipeOf(
   parts: PartLines,
-  more: { pieces?: number; servings?: number; way?: CookingWay } = {},
+  more: { pieces?: number; servings?: number; way?: CookingWay; usualLeft?: boolean } = {},
 ): Recipe {
   return withIds(
     recipeSchema.parse({
@@ -29,6 +29,7 @@ export function recipeOf(
       parts: Object.entries(parts).map(([kind, lines]) => ({
         kind,
         name: kind,
+        leftGrams: more.usualLeft || kind === 'pan' || kind === 'marinade' ? null : 0,
         lines: lines.map(([foodId, grams]) =>
           newLine({ foodId, grams, raw: `${grams} g ${foodId}`, name: foodId }),
         ),

@@ -1,15 +1,15 @@
 import { evaluate, type Evaluation } from '~~/core/evaluate'
 import { RecipeProblem, type FieldProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
-import { larder } from '~~/data/larder'
 
 /** The evaluation of a recipe, following every change, or what keeps it from being evaluated. */
 export function useEvaluation(recipe: () => Recipe | null) {
+  const shelves = useLarderStore()
   const result = computed<{ evaluation: Evaluation | null; problems: FieldProblem[] }>(() => {
     const document = recipe()
     if (!document) return { evaluation: null, problems: [] }
     try {
-      return { evaluation: evaluate(document, larder), problems: [] }
+      return { evaluation: evaluate(document, shelves.larder), problems: [] }
     } catch (error) {
       if (error instanceof RecipeProblem) return { evaluation: null, problems: error.problems }
       throw error

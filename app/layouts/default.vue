@@ -4,6 +4,9 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
 
 const { dark, toggle } = useAppearance()
 const { shown: keysShown } = useKeys()
+const shelves = useLarderStore()
+// Own foods and prices are wanted on every place; none waits for them.
+onMounted(() => shelves.load())
 </script>
 
 <template>

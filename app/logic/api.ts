@@ -1,3 +1,6 @@
+import type { TableFile } from '~~/core/exchange/openTable'
+import type { Food } from '~~/core/food/food'
+import type { PacketLabel } from '~~/core/food/packet'
 import type { Recipe } from '~~/core/recipe/document'
 import type { Summary } from '~~/core/summary'
 
@@ -25,6 +28,16 @@ export interface Listed {
   savedAt: string
 }
 
+/** A food with the shelf it stands on. */
+export interface ShelvedFood extends Food {
+  shelf: 'table' | 'measured' | 'own' | 'import'
+}
+
+export interface OwnFood {
+  food: ShelvedFood
+  entries: { entry: number; who: string; label: PacketLabel; typedAt: string }[]
+}
+
 export interface ProblemDocument {
   type: string
   title: string
@@ -32,6 +45,17 @@ export interface ProblemDocument {
   detail: string
   errors?: { field: string; message: string }[]
   stored?: Stored
+}
+
+export interface StoredImport {
+  id: string
+  source: string
+  state: 'open' | 'merging' | 'done' | 'dropped'
+  message: string
+  foods: number
+  startedAt: string
+  files: { file: TableFile; nextByte: number; rows: number; badRows: number; ended: boolean }[]
+  badRows: { file: TableFile; rowNumber: number; reason: string }[]
 }
 
 /** What went wrong with a call, in words for the cook. */
@@ -52,23 +76,10 @@ const AWAY: ProblemDocument = {
   detail: 'Nothing was saved. Start it again with npm start, then try again',
 }
 
-/**
- * Calls the API.
- *
- * @throws ApiProblem with the problem document, also when the server does not answer at all
- */
-export async function call<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-  path: string,
-  body?: unknown,
-): Promise<T> {
+async function answered<T>(path: string, request: RequestInit): Promise<T> {
   let answer: Response
   try {
-    answer = await fetch(path, {
-      method,
-      headers: body === undefined ? undefined : { 'content-type': 'application/json' },
-      body: body === undefined ? undefined : JSON.stringify(body),
-    })
+    answer = await fetch(path, request)
   } catch {
     throw new ApiProblem(AWAY, true)
   }
@@ -80,4 +91,26 @@ export async function call<T>(
     title: 'The server gave no sense',
   }) as ProblemDocument
   throw new ApiProblem(problem, answer.status === 503 || answer.status === 502)
+}
+
+/**
+ * Calls the API.
+ *
+ * @throws ApiProblem with the problem document, also when the server does not answer at all
+ */
+export function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  return answered<T>(path, {
+    method,
+    headers: body === undefined ? undefined : { 'content-type': 'application/json' },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  })
+}
+
+/** Sends bytes as they are, such as a piece of a file. Errors as `call`. */
+export function sendBytes<T>(path: string, bytes: Blob): Promise<T> {
+  return answered<T>(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: bytes,
+  })
 }

@@ -3,6 +3,7 @@ import { splitLine } from '~~/core/quantity/splitLine'
 import { readIngredient } from '~~/core/recipe/readIngredient'
 import {
   newLine,
+  newPart,
   PART_KINDS,
   type Line,
   type Part,
@@ -117,7 +118,7 @@ export function addPart(recipe: Recipe, kind: PartKind, name: string): Recipe {
     (part) => PART_KINDS.indexOf(part.kind) <= PART_KINDS.indexOf(kind),
   )
   const parts = [...recipe.parts]
-  parts.splice(order + 1, 0, { id: newPartId(recipe), kind, name, pieces: null, lines: [] })
+  parts.splice(order + 1, 0, newPart({ id: newPartId(recipe), kind, name }))
   return { ...recipe, parts }
 }
 

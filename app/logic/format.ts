@@ -58,6 +58,25 @@ export const WAY_WORDS = {
   'brown-and-steam': 'Brown, then steam',
 } as const
 
+/** How a food of another shelf than our table is marked. */
+export const SHELF_WORDS = { table: '', measured: 'measured', own: 'own', import: 'taken in' } as const
+
+export const PRECOOKING_WORDS = {
+  fry: 'fried',
+  simmer: 'simmered',
+  roast: 'roasted',
+  steam: 'steamed',
+} as const
+
+/** Money in the reader's own way of writing it. */
+export function showMoney(value: number, currency: string): string {
+  try {
+    return new Intl.NumberFormat(undefined, { style: 'currency', currency }).format(value)
+  } catch {
+    return `${value.toFixed(2)} ${currency}`
+  }
+}
+
 export const SHAPE_WORDS = {
   'half-moon': 'Half-moon',
   bun: 'Bun',
@@ -71,6 +90,7 @@ export const SHAPE_WORDS = {
 export const PART_WORDS = {
   shell: 'Dough',
   filling: 'Filling',
+  marinade: 'Marinade',
   finish: 'To finish',
   pan: 'Pan',
   dip: 'Dip',

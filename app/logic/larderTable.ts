@@ -1,5 +1,4 @@
-import type { Food, Foods } from '~~/core/food/food'
-import { searchFoods } from '~~/core/food/match'
+import type { Food } from '~~/core/food/food'
 import { nutrientsPer100g, type Nutrient } from '~~/core/food/nutrients'
 
 /** The figures shown for every food in the larder's table. */
@@ -17,17 +16,13 @@ export interface Sorting {
   down: boolean
 }
 
-/**
- * The foods that fit a query, in the order asked for. Without an order a query puts the likeliest first, and no
- * query the alphabet.
- */
-export function listFoods(foods: Foods, query: string, sorting: Sorting | null): Food[] {
-  const found = query.trim() ? searchFoods(query, foods, foods.size) : [...foods.values()]
-  if (!sorting && query.trim()) return found
-  const { by, down } = sorting ?? { by: 'name', down: false }
+/** Foods in the order asked for; null leaves them as they are. */
+export function sortFoods<F extends Food>(foods: readonly F[], sorting: Sorting | null): F[] {
+  if (!sorting) return [...foods]
+  const { by, down } = sorting
   const sign = down ? -1 : 1
   const value = (food: Food) => (by === 'name' ? 0 : nutrientsPer100g(food)[by])
-  return found.sort(
+  return [...foods].sort(
     (a, b) => sign * (value(a) - value(b)) || (by === 'name' ? sign : 1) * a.name.localeCompare(b.name),
   )
 }

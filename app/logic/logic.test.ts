@@ -5,7 +5,7 @@ import type { Listed } from './api'
 import { addLine, addPart, removeLine, rewriteLine, setEaten, setFood, setGrams } from './edit'
 import { familiesOf, filterFamilies } from './families'
 import { showChange, showFigure, showGrams, showMicro, showMicroChange } from './format'
-import { listFoods } from './larderTable'
+import { sortFoods } from './larderTable'
 import { typedWeight } from './typedWeight'
 
 const recipe = recipeOf({
@@ -125,19 +125,15 @@ describe('families', () => {
 })
 
 describe('the larder table', () => {
-  const names = (query: string, sorting: Parameters<typeof listFoods>[2]) =>
-    listFoods(foods, query, sorting).map((one) => one.id)
-  it('lists everything by the alphabet, and the likeliest first for a query', () => {
-    expect(names('', null)).toHaveLength(foods.size)
-    expect(names('', null)[0]).toBe('agar')
-    expect(names('butter', null)[0]).toBe('butter')
-  })
-  it('sorts by a figure, either way', () => {
-    expect(names('', { by: 'fatG', down: true })[0]).toMatch(/oil|lard|shortening|cocoa-butter/)
-    const protein = listFoods(foods, 'tofu', { by: 'proteinG', down: false }).map(
-      (one) => one.per100g.proteinG,
-    )
-    expect(protein).toEqual([...protein].sort((a, b) => a - b))
+  const all = [...foods.values()]
+
+  it('sorts by name or by a figure, either way, and leaves the order alone otherwise', () => {
+    const protein = sortFoods(all, { by: 'proteinG', down: true })
+    expect(protein[0]!.per100g.proteinG).toBe(Math.max(...all.map((one) => one.per100g.proteinG)))
+    expect(sortFoods(all, { by: 'proteinG', down: false })[0]!.per100g.proteinG).toBe(0)
+    const names = sortFoods(all, { by: 'name', down: false }).map((one) => one.name)
+    expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b)))
+    expect(sortFoods(all, null)).toEqual(all)
   })
 })
 

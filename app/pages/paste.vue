@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { refDebounced, useLocalStorage } from '@vueuse/core'
 import { readRecipe } from '~~/core/recipe/readRecipe'
-import { larder } from '~~/data/larder'
+
+const shelves = useLarderStore()
 
 const EXAMPLE = `Leek and cheese turnovers
 Makes 8, serves 4
@@ -33,7 +34,7 @@ const text = useLocalStorage('swap-pocket:paste', '')
 const settled = refDebounced(text, 120, { maxWait: 400 })
 const intake = computed(() => {
   const typed = settled.value ?? ''
-  return typed.trim() && typed.length <= MAX_CHARACTERS ? readRecipe(typed, larder.foods) : null
+  return typed.trim() && typed.length <= MAX_CHARACTERS ? readRecipe(typed, shelves.larder.foods) : null
 })
 const lineCount = computed(() => intake.value?.lines.length ?? 0)
 
@@ -43,7 +44,7 @@ const router = useRouter()
 function lay() {
   // Read again: the last keystrokes may not have settled yet.
   if (!text.value.trim() || text.value.length > MAX_CHARACTERS) return
-  bench.start(readRecipe(text.value, larder.foods).recipe)
+  bench.start(readRecipe(text.value, shelves.larder.foods).recipe)
   text.value = ''
   router.push('/bench')
 }

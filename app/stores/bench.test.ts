@@ -7,6 +7,8 @@ import { recipeOf } from '../../test/helpers'
 vi.stubGlobal('ref', ref)
 vi.stubGlobal('computed', computed)
 vi.stubGlobal('shallowRef', shallowRef)
+const { useLarderStore } = await import('./larder')
+vi.stubGlobal('useLarderStore', useLarderStore)
 const { useBenchStore } = await import('./bench')
 
 const pies = recipeOf({

@@ -43,6 +43,7 @@ function readDraft(key = DRAFT): Draft | null {
 
 /** The recipe on the bench: the document, its original, undo and redo, saving, and a copy kept in the browser. */
 export const useBenchStore = defineStore('bench', () => {
+  const shelves = useLarderStore()
   const original = ref<Slot>(emptySlot())
   const variant = ref<Slot>(emptySlot())
   const now = shallowRef<Moment | null>(null)
@@ -118,6 +119,9 @@ export const useBenchStore = defineStore('bench', () => {
     trouble.value = null
     refusal.value = ''
     keepDraft()
+    // What the tables do not hold arrives a moment later; until then its lines are said to be unknown.
+    void shelves.knowFoodsOf(moment.recipe)
+    void shelves.knowFoodsOf(moment.baseline)
   }
 
   /** Lays a new recipe on the bench, not saved yet. */
@@ -186,7 +190,7 @@ export const useBenchStore = defineStore('bench', () => {
   function adaptTo(dietIds: string[]): Change[] {
     if (!now.value) return []
     try {
-      const adaptation = adapt(now.value.recipe, dietIds, larder)
+      const adaptation = adapt(now.value.recipe, dietIds, shelves.larder)
       const name = larder.diets
         .filter((diet) => dietIds.includes(diet.id))
         .map((diet) => diet.name.toLowerCase())

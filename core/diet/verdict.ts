@@ -47,8 +47,8 @@ export function judge(
   const excludes = diet.excludesOrigins.length > 0 || diet.excludesAllergens.length > 0
   if (excludes) {
     for (const { part, line, food } of lines) {
-      if (!food) {
-        unknown.push(line.name || line.raw)
+      if (!food?.originKnown) {
+        unknown.push(food?.name ?? (line.name || line.raw))
         continue
       }
       const { breaks, may } = foodAgainstDiet(food, diet)

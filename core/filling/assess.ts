@@ -5,30 +5,35 @@ export interface FillingFigures {
   gramsPerPiece: number
   /** The filling's share of dough and filling together. */
   sharePct: number
-  /** Water in the filling as it is mixed, before any is cooked off. */
+  /** Water in the filling as it goes in. */
   waterPct: number
+  /** Water cooked out of it before it went in; below zero when it took some up. */
+  cookedOffGrams: number
 }
 
 /**
- * Weight and moisture of the filling as mixed.
+ * Weight and moisture of the filling as it goes in.
  *
- * @param amounts weighed lines of all fillings; empty for none
+ * @param amounts weighed lines of all fillings, raw; empty for none
+ * @param cookedOffGrams water cooked out of them before they go in
  * @param pieces among which it is shared
  * @param doughGrams weight of the dough of the whole batch
  */
 export function assessFilling(
   amounts: readonly DoughAmount[],
+  cookedOffGrams: number,
   pieces: number,
   doughGrams: number,
 ): FillingFigures {
-  let grams = 0
-  let water = 0
+  let grams = -cookedOffGrams
+  let water = -cookedOffGrams
   for (const { food, grams: own, waterChangeGrams } of amounts) {
     grams += own + waterChangeGrams
     water += (own * food.per100g.waterG) / 100 + waterChangeGrams
   }
   const both = grams + doughGrams
   return {
+    cookedOffGrams,
     grams,
     gramsPerPiece: grams / pieces,
     sharePct: both > 0 ? (100 * grams) / both : 0,

@@ -13,6 +13,9 @@ export const EU_FACTORS_KCAL_PER_G = {
   fibre: 2,
 } as const
 
+/** Kilojoules in a kilocalorie: thermochemical calorie, ISO 80000-5 note. */
+export const KJ_PER_KCAL = 4.184
+
 /**
  * Energy of 100 g by the EU factors. One convention for every food, so that a swap is compared like with like.
  *

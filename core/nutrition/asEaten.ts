@@ -1,5 +1,4 @@
-import type { CookingWay, PartKind, Recipe } from '../recipe/document'
-import { allLines } from '../recipe/document'
+import type { CookingWay, Recipe } from '../recipe/document'
 import type { Batch } from './contributions'
 import { scaleFigures, type Figures } from './figures'
 
@@ -40,51 +39,42 @@ const WATER_LOSS_SHARE: Readonly<Record<CookingWay, number>> = {
   boil: -0.08,
 }
 
+/** Less than this is no row of the balance. */
+const LEAST_GRAMS = 0.005
+
 /** A piece that gave off more of its water than this would be a rusk. */
 const MOST_WATER_LOST = 0.9
-
-const PART_OF: Readonly<Record<PartKind, string>> = {
-  shell: 'dough',
-  filling: 'filling',
-  finish: 'the bowl',
-  pan: 'the pan',
-  dip: 'dip',
-}
 
 /**
  * The piece as it is eaten, and where everything went.
  *
- * A cooked piece that the cook has weighed comes before the estimate. Nutrients are those of the raw piece:
- * what cooking does to vitamins is not reckoned.
+ * A cooked piece that the cook has weighed comes before the estimate.
  *
  * @param totals nutrients and raw weight of all that is eaten of the batch
  */
 export function asEatenOf(recipe: Recipe, batch: Batch, totals: Figures): AsEaten {
-  const eatenByLine = new Map(batch.contributions.map((one) => [one.lineId, one]))
   const left = new Map<string, BalanceRow>()
   let madeGrams = 0
   let pieceGrams = 0
   let waterGrams = 0
-  for (const { part, line } of allLines(recipe)) {
-    const eaten = eatenByLine.get(line.id)
-    if (!eaten || line.grams === null) continue
-    // Water in a pot is no ingredient of the piece: it is listed and left.
-    const made = line.grams + (part.kind === 'pan' ? 0 : line.waterChangeGrams)
-    madeGrams += made
-    const rest = made - eaten.grams
-    if (rest > 0.005) {
-      const what = `left in ${PART_OF[part.kind]}: ${eaten.name}`
+  for (const one of batch.contributions) {
+    madeGrams += one.grams + one.leftGrams + one.cookedOffGrams
+    if (one.leftGrams > LEAST_GRAMS) {
+      const what = one.leftWhere
       const known = left.get(what)
-      left.set(what, { what, grams: (known?.grams ?? 0) + rest, why: eaten.eatenWhy || 'not eaten' })
+      left.set(what, { what, grams: (known?.grams ?? 0) + one.leftGrams, why: one.eatenWhy })
     }
-    if (part.kind === 'shell' || part.kind === 'filling') pieceGrams += eaten.grams
+    if (one.part === 'shell' || one.part === 'filling') pieceGrams += one.grams
   }
   for (const one of [...batch.shell, ...batch.filling]) {
     waterGrams += (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams
   }
+  waterGrams -= batch.cookedOffGrams
   const { lossGrams, why } = waterLoss(recipe, totals, pieceGrams, waterGrams)
   const eatenGrams = totals.grams - lossGrams
-  const row = (what: string, grams: number): BalanceRow[] => (grams > 0.005 ? [{ what, grams, why }] : [])
+  const row = (what: string, grams: number, because = why): BalanceRow[] =>
+    grams > LEAST_GRAMS ? [{ what, grams, why: because }] : []
+  const off = batch.cookedOffGrams
   return {
     gramsPerPiece: eatenGrams / recipe.pieces,
     per100g: {
@@ -93,10 +83,16 @@ export function asEatenOf(recipe: Recipe, batch: Batch, totals: Figures): AsEate
     },
     balance: {
       madeGrams,
-      gained: row('water taken up in cooking', -lossGrams),
+      gained: [
+        ...row('water taken up by the filling', -off, batch.cookedOffWhy),
+        ...row('water taken up in cooking', -lossGrams),
+      ],
       eatenGrams,
       left: [...left.values()].sort((a, b) => b.grams - a.grams),
-      lost: row('water given off in cooking', lossGrams),
+      lost: [
+        ...row('water cooked out of the filling', off, batch.cookedOffWhy),
+        ...row('water given off in cooking', lossGrams),
+      ],
     },
   }
 }

@@ -1,8 +1,10 @@
-import type { Food, Foods } from '../food/food'
+import type { Foods } from '../food/food'
 import { nutrientsPer100g, scaleNutrients, type Nutrients } from '../food/nutrients'
 import { assessDough, type DoughFigures, type DoughLine } from '../dough/assess'
-import type { Line, PartKind, Recipe } from '../recipe/document'
+import type { Part, PartKind, PrecookingWay, Recipe } from '../recipe/document'
+import type { CookingTables } from './cookingTables'
 import { fatUptake } from './fatUptake'
+import { cookedOffOf } from './precooking'
 
 /** What one line brings to the batch, as far as it is eaten. */
 export interface Contribution {
@@ -18,6 +20,13 @@ export interface Contribution {
   foodGrams: number
   /** Why less is eaten than is listed; '' when all of it is. */
   eatenWhy: string
+  /** How it was cooked before it went in; null when it went in raw. */
+  cookedBy: PrecookingWay | null
+  /** Water cooked out of the whole line before it went in; below zero when it took some up. */
+  cookedOffGrams: number
+  /** What is left of the line, and where; 0 and '' when all is eaten. */
+  leftGrams: number
+  leftWhere: string
   nutrients: Nutrients
 }
 
@@ -34,14 +43,14 @@ export interface Batch {
   /** The weighed lines of each part kind, with their foods. */
   shell: DoughLine[]
   filling: DoughLine[]
+  /** Water cooked out of the fillings before they went in. */
+  cookedOffGrams: number
+  /** How the fillings' finished weight is known; '' when none is cooked before it goes in. */
+  cookedOffWhy: string
 }
 
-interface Weighed {
-  partId: string
-  part: PartKind
-  line: Line
-  food: Food
-  grams: number
+interface Weighed extends DoughLine {
+  part: Part
 }
 
 function weighedLines(recipe: Recipe, foods: Foods) {
@@ -53,74 +62,178 @@ function weighedLines(recipe: Recipe, foods: Foods) {
       const name = food?.name ?? (line.name || line.raw)
       if (!food) uncounted.push({ lineId: line.id, name, reason: 'no food is chosen' })
       else if (line.grams === null) uncounted.push({ lineId: line.id, name, reason: 'no weight is known' })
-      else weighed.push({ partId: part.id, part: part.kind, line, food, grams: line.grams })
+      else weighed.push({ part, line, food, grams: line.grams, waterChangeGrams: line.waterChangeGrams })
     }
   }
   return { weighed, uncounted }
 }
 
-const asDoughLine = ({ line, food, grams }: Weighed): DoughLine => ({
-  line,
-  food,
-  grams,
-  waterChangeGrams: line.waterChangeGrams,
-})
+/** Half of a wash stays in the bowl and on the brush. Common practice, no source. */
+const WASH_LEFT_SHARE = 0.5
+const WASH_GROUPS = new Set([
+  'egg',
+  'egg-yolk',
+  'egg-white',
+  'plant-egg',
+  'milk',
+  'plant-milk',
+  'cream',
+  'plant-cream',
+  'liquid',
+])
+/** Of a marinade or a brine this much clings to what lay in it. Common practice, no source. */
+const MARINADE_EATEN_SHARE = 0.15
+/** Dough that stays on hands, bowl and board when it is divided into balls. Common practice, no source. */
+const BOARD_LEFT_SHARE = 0.01
+/** What is thrown away of a sheet when its trimmings have been rolled again. Common practice, no source. */
+const TRIMMINGS_LEFT_SHARE = 0.03
+const CUT_SHAPES: ReadonlySet<Recipe['shape']> = new Set(['half-moon', 'disc', 'lidded-pie'])
+
+interface Left {
+  /** Share of the line that is not eaten. */
+  share: number
+  where: string
+  why: string
+}
+const NOTHING_LEFT: Left = { share: 0, where: '', why: '' }
+
+const LEFT_WHERE: Readonly<Record<PartKind, string>> = {
+  shell: 'dough left on board and bowl',
+  filling: 'filling left over',
+  marinade: 'marinade thrown away',
+  finish: 'left in the bowl',
+  pan: 'left in the pan',
+  dip: 'dip left over',
+}
+
+/** What is usually left of a part, as far as it does not depend on the line. */
+function usuallyLeft(recipe: Recipe, part: Part): Left {
+  const where = LEFT_WHERE[part.kind]
+  const percent = (share: number) => `${Math.round(share * 100)} %`
+  if (part.kind === 'marinade') {
+    return {
+      share: 1 - MARINADE_EATEN_SHARE,
+      where,
+      why: `${percent(MARINADE_EATEN_SHARE)} clings to what lay in it; common practice, no source`,
+    }
+  }
+  if (part.kind === 'shell') {
+    const cut = CUT_SHAPES.has(recipe.shape)
+    const share = cut ? TRIMMINGS_LEFT_SHARE : BOARD_LEFT_SHARE
+    const what = cut ? 'last trimmings' : 'what sticks to hands and board'
+    return { share, where, why: `${percent(share)} for ${what}; common practice, no source` }
+  }
+  return NOTHING_LEFT
+}
+
+/** What is left of a part when the cook has weighed it, or else as a rule. */
+function leftOfPart(recipe: Recipe, part: Part, madeGrams: number): Left {
+  // Documents kept by older browsers lack the field.
+  const typed = part.leftGrams ?? null
+  if (typed === null) return usuallyLeft(recipe, part)
+  const share = madeGrams > 0 ? Math.min(1, typed / madeGrams) : 0
+  return { share, where: LEFT_WHERE[part.kind], why: 'weighed by the cook' }
+}
+
+function leftOfLine({ part, line, food, grams }: Weighed, ofPart: Left): Left {
+  if (line.eatenGrams !== null) {
+    const share = grams > 0 ? Math.max(0, 1 - line.eatenGrams / grams) : 0
+    return { share, where: `${LEFT_WHERE[part.kind]}: ${food.name}`, why: 'weighed by the cook' }
+  }
+  if (part.kind === 'finish' && (part.leftGrams ?? null) === null && WASH_GROUPS.has(food.group)) {
+    return {
+      share: WASH_LEFT_SHARE,
+      where: `${LEFT_WHERE.finish}: ${food.name}`,
+      why: 'half of a wash stays in the bowl; common practice, no source',
+    }
+  }
+  return ofPart
+}
 
 /**
- * Works out what every line brings to the batch. Pan lines count only as far as they are taken up.
+ * Works out what every line brings to the batch: cooked before it goes in, less what is left. Pan lines count
+ * only as far as they are taken up.
  *
  * @param recipe a checked recipe
  * @param foods the larder; every `foodId` must be in it
  */
-export function reckonBatch(recipe: Recipe, foods: Foods): Batch {
+export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables): Batch {
   const { weighed, uncounted } = weighedLines(recipe, foods)
-  const shell = weighed.filter((one) => one.part === 'shell').map(asDoughLine)
-  const filling = weighed.filter((one) => one.part === 'filling').map(asDoughLine)
+  const shell = weighed.filter((one) => one.part.kind === 'shell')
+  const filling = weighed.filter((one) => one.part.kind === 'filling')
   const dough = assessDough(shell, recipe.pieces)
 
-  const rawGrams = [...shell, ...filling].reduce((sum, one) => sum + one.grams + one.waterChangeGrams, 0)
+  const cookedOff = new Map<string, number>()
+  const left = new Map<string, Left>()
+  let cookedOffGrams = 0
+  let cookedOffWhy = ''
+  for (const part of recipe.parts) {
+    const own = weighed.filter((one) => one.part === part)
+    let madeGrams = 0
+    for (const one of own) madeGrams += one.grams + one.waterChangeGrams
+    if (part.kind === 'filling') {
+      const precooked = cookedOffOf(part, own, tables)
+      for (const [lineId, grams] of precooked.byLine) cookedOff.set(lineId, grams)
+      madeGrams -= precooked.grams
+      cookedOffGrams += precooked.grams
+      cookedOffWhy ||= precooked.why
+    }
+    left.set(part.id, leftOfPart(recipe, part, madeGrams))
+  }
+
+  const lefts = weighed.map((one) => leftOfLine(one, left.get(one.part.id)!))
+  let doughGrams = 0
+  let fillingGrams = 0
+  weighed.forEach((one, at) => {
+    const made = one.grams + one.waterChangeGrams - (cookedOff.get(one.line.id) ?? 0)
+    if (one.part.kind === 'shell') doughGrams += made * (1 - lefts[at]!.share)
+    else if (one.part.kind === 'filling') fillingGrams += made * (1 - lefts[at]!.share)
+  })
+
   // A line whose eaten part the cook has weighed is not estimated.
   const estimated = weighed.filter(
-    (one) => one.part === 'pan' && one.food.softeningFat !== null && one.line.eatenGrams === null,
+    (one) => one.part.kind === 'pan' && one.food.softeningFat !== null && one.line.eatenGrams === null,
   )
-  const panFat = estimated.reduce((sum, one) => sum + one.grams, 0)
-  const uptake = fatUptake(recipe.cooking.way, panFat, rawGrams, dough.fatPct)
+  const panFatGrams = estimated.reduce((sum, one) => sum + one.grams, 0)
+  const uptake = fatUptake({
+    way: recipe.cooking.way,
+    shape: recipe.shape,
+    pieces: recipe.pieces,
+    panFatGrams,
+    doughGrams,
+    fillingGrams,
+    doughFatPct: dough.fatPct,
+  })
 
-  const contributions = weighed.map((one): Contribution => {
-    const { line, food, grams } = one
-    let foodGrams = grams
-    let water = line.waterChangeGrams
-    let eatenWhy = ''
-    if (one.part !== 'pan' && line.eatenGrams !== null && line.eatenGrams < grams) {
-      foodGrams = line.eatenGrams
-      water *= line.eatenGrams / grams
-      eatenWhy = 'weighed by the cook'
+  const contributions = weighed.map((one, at): Contribution => {
+    const { part, line, food, grams } = one
+    const off = cookedOff.get(line.id) ?? 0
+    // Water in a pot is no ingredient of the piece: it is listed and left.
+    const water = part.kind === 'pan' ? 0 : one.waterChangeGrams - off
+    let { share, where, why } = lefts[at]!
+    if (part.kind === 'pan' && line.eatenGrams === null) {
+      const taken = food.softeningFat === null ? 0 : panFatGrams > 0 ? uptake.grams / panFatGrams : 0
+      share = 1 - taken
+      where = `${LEFT_WHERE.pan}: ${food.name}`
+      why = food.softeningFat === null ? 'stays in the pot' : uptake.why
     }
-    if (one.part === 'pan') {
-      water = 0
-      if (line.eatenGrams !== null) {
-        foodGrams = Math.min(line.eatenGrams, grams)
-        eatenWhy = 'weighed by the cook'
-      } else if (food.softeningFat !== null) {
-        foodGrams = panFat > 0 ? (uptake.grams * grams) / panFat : 0
-        eatenWhy = uptake.why
-      } else {
-        foodGrams = 0
-        eatenWhy = 'stays in the pot'
-      }
-    }
+    const eaten = 1 - share
     return {
       lineId: line.id,
-      partId: one.partId,
-      part: one.part,
+      partId: part.id,
+      part: part.kind,
       name: food.name,
       foodId: food.id,
       source: food.source,
-      grams: foodGrams + water,
-      foodGrams,
-      eatenWhy,
-      nutrients: scaleNutrients(nutrientsPer100g(food), foodGrams / 100),
+      grams: (grams + water) * eaten,
+      foodGrams: grams * eaten,
+      eatenWhy: share > 0 || part.kind === 'pan' ? why : '',
+      cookedBy: part.kind === 'filling' ? (part.cookedBy ?? null) : null,
+      cookedOffGrams: off,
+      leftGrams: (grams + water) * share,
+      leftWhere: where,
+      nutrients: scaleNutrients(nutrientsPer100g(food), (grams * eaten) / 100),
     }
   })
-  return { contributions, uncounted, dough, shell, filling }
+  return { contributions, uncounted, dough, shell, filling, cookedOffGrams, cookedOffWhy }
 }

@@ -1,13 +1,15 @@
 import type { Foods } from '../food/food'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '../food/micronutrients'
+import type { CookingWay } from '../recipe/document'
+import { retained, type CookingTables } from './cookingTables'
 import type { Contribution, Uncounted } from './contributions'
 
 export interface MicronutrientFigure {
   perPiece: number
   perServing: number
   per100g: number
-  /** Share of an adult's reference intake in a serving, in %. */
-  servingPct: number
+  /** Share of an adult's reference intake in a serving, in %; null where there is none. */
+  servingPct: number | null
   /** Foods that weigh in and whose figure is not known; with any, the sum is "at least". */
   unknown: string[]
 }
@@ -18,7 +20,9 @@ export type MicronutrientFigures = Record<Micronutrient, MicronutrientFigure>
 const LEAST_GRAMS = 10
 
 /**
- * Calcium, iron and vitamin B12 of a batch, with the foods that lack a figure.
+ * Minerals, vitamins, cholesterol and trans fat of a batch as it is eaten, with the foods that lack a figure.
+ * What heat takes of vitamins is taken off: once in the pan for a filling that is cooked before it goes in, once
+ * with the piece. A dip and what is brushed on are taken as they are.
  *
  * @param grams weight of all that is eaten, for 100 g
  * @param uncounted lines without food or weight: their figures are unknown as well
@@ -27,23 +31,33 @@ export function micronutrientsOf(
   contributions: readonly Contribution[],
   uncounted: readonly Uncounted[],
   foods: Foods,
-  batch: { grams: number; pieces: number; servings: number },
+  tables: CookingTables,
+  batch: { grams: number; pieces: number; servings: number; way: CookingWay },
 ): MicronutrientFigures {
   const figures = {} as MicronutrientFigures
   for (const key of MICRONUTRIENT_KEYS) {
     let sum = 0
     const unknown = uncounted.map((one) => one.name)
+    const keptRaw = retained(key, [batch.way], tables)
     for (const one of contributions) {
       const per100g = foods.get(one.foodId)!.micronutrients[key]
-      if (per100g !== null) sum += (per100g * one.foodGrams) / 100
-      else if (one.foodGrams >= LEAST_GRAMS && !unknown.includes(one.name)) unknown.push(one.name)
+      if (per100g !== null) {
+        const kept =
+          one.part !== 'shell' && one.part !== 'filling'
+            ? 1
+            : one.cookedBy && keptRaw < 1
+              ? retained(key, [one.cookedBy, batch.way], tables)
+              : keptRaw
+        sum += (per100g * one.foodGrams * kept) / 100
+      } else if (one.foodGrams >= LEAST_GRAMS && !unknown.includes(one.name)) unknown.push(one.name)
     }
     const perServing = sum / batch.servings
+    const reference = MICRONUTRIENTS[key].referenceIntake
     figures[key] = {
       perPiece: sum / batch.pieces,
       perServing,
       per100g: batch.grams > 0 ? (100 * sum) / batch.grams : 0,
-      servingPct: (100 * perServing) / MICRONUTRIENTS[key].referenceIntake,
+      servingPct: reference === null ? null : (100 * perServing) / reference,
       unknown,
     }
   }
@@ -69,8 +83,8 @@ export function lossesBetween(before: MicronutrientFigures, after: Micronutrient
   return MICRONUTRIENT_KEYS.flatMap((key): Loss[] => {
     const was = before[key]
     const now = after[key]
-    if (was.servingPct - now.servingPct < LEAST_LOSS_PCT) return []
-    const { name, unit } = MICRONUTRIENTS[key]
+    const { name, unit, tellsLoss } = MICRONUTRIENTS[key]
+    if (!tellsLoss || (was.servingPct ?? 0) - (now.servingPct ?? 0) < LEAST_LOSS_PCT) return []
     const least = now.unknown.length > 0
     return [
       {

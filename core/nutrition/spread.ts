@@ -1,6 +1,7 @@
 import { addNutrients, NUTRIENTS, zeroNutrients, type Nutrient, type Nutrients } from '../food/nutrients'
 import type { Line } from '../recipe/document'
 import type { Batch, Contribution } from './contributions'
+import { UPTAKE_OFF } from './fatUptake'
 
 /** The likely band of a figure, for one piece. */
 export interface Band {
@@ -20,9 +21,6 @@ export interface Spread {
  * scale is good to 2 %, spoons and cups to 10 %, counts ("1 medium onion") to 20 %, "about" to 10 %.
  */
 const AMOUNT_OFF = { weighed: 0.02, volume: 0.1, count: 0.2, approximate: 0.1 } as const
-
-/** Fat from the pan is a rule of thumb: half of it either way. Common practice, no source. */
-const UPTAKE_OFF = 0.5
 
 /**
  * Standard deviation of a food's composition around its table value, as a share of it. From memory of label

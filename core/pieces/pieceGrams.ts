@@ -16,7 +16,7 @@ export function pieceGrams(evaluation: { parts: readonly PartOfPiece[] }): Piece
   return {
     doughGrams: sum('shell'),
     // Several fillings share the pieces: one piece holds the average of them, not their sum.
-    fillingGrams: fillings.length ? sum('filling') / fillings.length : 0,
+    fillingGrams: (fillings.length ? sum('filling') / fillings.length : 0) + sum('marinade'),
     coatGrams: sum('finish'),
     oilGrams: sum('pan'),
   }

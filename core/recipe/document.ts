@@ -11,7 +11,7 @@ export type RecipeNote = z.infer<typeof noteSchema>
 /** The version of the recipe document. A change that old readers cannot take raises it. */
 export const RECIPE_VERSION = 1
 
-export const PART_KINDS = ['shell', 'filling', 'finish', 'pan', 'dip'] as const
+export const PART_KINDS = ['shell', 'filling', 'marinade', 'finish', 'pan', 'dip'] as const
 export type PartKind = (typeof PART_KINDS)[number]
 
 export const COOKING_WAYS = [
@@ -24,6 +24,10 @@ export const COOKING_WAYS = [
   'brown-and-steam',
 ] as const
 export type CookingWay = (typeof COOKING_WAYS)[number]
+
+/** How a filling may be cooked before it goes in. */
+export const PRECOOKING_WAYS = ['fry', 'simmer', 'roast', 'steam'] as const
+export type PrecookingWay = (typeof PRECOOKING_WAYS)[number]
 
 export const SHAPES = ['half-moon', 'bun', 'disc', 'parcel', 'cone', 'roll', 'lidded-pie'] as const
 export type Shape = (typeof SHAPES)[number]
@@ -48,6 +52,20 @@ export function newLine(fields: Partial<Line>): Line {
     optional: false,
     notes: [],
     cameFrom: null,
+    ...fields,
+  }
+}
+
+/** An empty part with the given fields set. */
+export function newPart(fields: Partial<Part> & Pick<Part, 'kind'>): Part {
+  return {
+    id: '',
+    name: '',
+    pieces: null,
+    cookedBy: null,
+    finishedGrams: null,
+    leftGrams: null,
+    lines: [],
     ...fields,
   }
 }

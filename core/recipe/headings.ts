@@ -27,6 +27,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
     'finish',
     /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|to coat|coating)\b/,
   ],
+  ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   ['filling', /\b(?:filling|fillings|stuffing|inside|masala mix|to fill|farce)\b/],
   [
     'pan',
@@ -90,7 +91,7 @@ export function readHeading(line: string): Heading | null {
   if (/[.!?]$/.test(name) && !colon) return null
   const kind = kindOf(name)
   const usual =
-    /^(?:for |to |the )|^(?:\p{L}+ ){0,3}(?:dough|pastry|filling|stuffing|wrappers?|crust|shell|glaze|egg ?wash|topping|dip|sauce|finish|frying|method|instructions|directions|steps|ingredients|preparation|notes?|tips?|serve)(?: \d+| [a-c])?(?:\s*[-–—:(].*)?$|^(?:filling|dough|stuffing)\b/iu
+    /^(?:for |to |the )|^(?:\p{L}+ ){0,3}(?:dough|pastry|filling|stuffing|wrappers?|crust|shell|glaze|egg ?wash|topping|marinade|brine|dip|sauce|finish|frying|method|instructions|directions|steps|ingredients|preparation|notes?|tips?|serve)(?: \d+| [a-c])?(?:\s*[-–—:(].*)?$|^(?:filling|dough|stuffing)\b/iu
   if (kind && (colon || marked || usual.test(name))) {
     // "Bread flour", "pastry flour", "oil for frying", "egg wash" inside a list are ingredients.
     if (!colon && !marked && /\b(?:flour|oil|ghee|butter|water|salt)\b/i.test(name)) return null

@@ -13,6 +13,7 @@ export interface Draft {
 export const PART_NAMES: Record<PartKind, string> = {
   shell: 'Dough',
   filling: 'Filling',
+  marinade: 'Marinade',
   finish: 'To finish',
   pan: 'Pan',
   dip: 'Dip',

@@ -1,4 +1,5 @@
-import type { CookingWay, Shape } from './document'
+import { normaliseName } from '../food/match'
+import type { CookingWay, Line, PrecookingWay, Shape } from './document'
 
 export interface CookingRead {
   way: CookingWay | null
@@ -81,6 +82,44 @@ const SHAPE_WORDS: readonly [Shape, RegExp][] = [
 export function readShape(title: string, method: string): Shape | null {
   for (const text of [title, method]) {
     const found = SHAPE_WORDS.find(([, pattern]) => pattern.test(text))
+    if (found) return found[0]
+  }
+  return null
+}
+
+const PRECOOKING: readonly [PrecookingWay, RegExp][] = [
+  [
+    'fry',
+    /\b(?:fry|saut[eé]|soften|sweat|brown|stir[- ]fry|wilt|cook (?:gently )?in (?:the |a little )?(?:oil|butter|ghee))\b/i,
+  ],
+  ['simmer', /\b(?:simmer|boil|poach|stew|braise|blanch)\b/i],
+  ['roast', /\b(?:roast|char)\b/i],
+  ['steam', /\bsteam\b/i],
+]
+
+/** Words of a method's sentence that speak of the filled piece, not of its filling. */
+const OF_PIECES =
+  /\b(?:turnovers?|buns?|pies|pockets?|parcels?|dumplings?|pieces|they float|each side|batches)\b/i
+
+/**
+ * How a filling is cooked before it goes in: the first sentence of the method that names one of its foods, or
+ * "the filling", beside a word for cooking. Null when none does.
+ *
+ * @param lines the filling's lines
+ */
+export function readPrecooking(lines: readonly Line[], method: readonly string[]): PrecookingWay | null {
+  const words = new Set(
+    lines.flatMap((line) =>
+      normaliseName(line.name)
+        .split(' ')
+        .filter((word) => word.length > 3),
+    ),
+  )
+  for (const sentence of method.flatMap((step) => step.split(/[.;]\s*/))) {
+    if (OF_PIECES.test(sentence)) continue
+    const plain = normaliseName(sentence).split(' ')
+    if (!plain.some((word) => words.has(word) || word === 'filling' || word === 'vegetable')) continue
+    const found = PRECOOKING.find(([, pattern]) => pattern.test(sentence))
     if (found) return found[0]
   }
   return null

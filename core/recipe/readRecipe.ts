@@ -2,9 +2,11 @@ import type { Food, Foods } from '../food/food'
 import { readLine } from '../quantity/readLine'
 import { splitLine } from '../quantity/splitLine'
 import { readHeading, type Heading, type HeadingKind } from './headings'
-import { readCooking, readShape } from './readMethod'
+import { readCooking, readPrecooking, readShape } from './readMethod'
 import {
   allLines,
+  newPart,
+  PART_KINDS,
   RECIPE_VERSION,
   withIds,
   MAX_PIECES,
@@ -171,18 +173,18 @@ export function readRecipe(text: string, foods: Foods): Intake {
   placeUnheaded(unheaded, drafts, notes, foodOf)
   takeReadyShell(drafts, notes, foodOf)
 
-  const order: PartKind[] = ['shell', 'filling', 'finish', 'pan', 'dip']
   const parts: Part[] = drafts
     .filter((draft) => draft.lines.length)
-    .sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
+    .sort((a, b) => PART_KINDS.indexOf(a.kind) - PART_KINDS.indexOf(b.kind))
     .slice(0, 20)
-    .map((draft) => ({
-      id: '',
-      kind: draft.kind,
-      name: draft.name,
-      pieces: null,
-      lines: draft.lines.slice(0, 120),
-    }))
+    .map((draft) =>
+      newPart({
+        kind: draft.kind,
+        name: draft.name,
+        cookedBy: draft.kind === 'filling' ? readPrecooking(draft.lines, method) : null,
+        lines: draft.lines.slice(0, 120),
+      }),
+    )
 
   const panFat = drafts
     .filter((draft) => draft.kind === 'pan')
@@ -217,7 +219,8 @@ export function readRecipe(text: string, foods: Foods): Intake {
       cookedGramsPerPiece: null,
     },
     diets: [],
-    parts: parts.length ? parts : [{ id: '', kind: 'shell', name: 'Dough', pieces: null, lines: [] }],
+    parts: parts.length ? parts : [newPart({ kind: 'shell', name: 'Dough' })],
+    boughtPricePerPiece: null,
     method: method.slice(0, 80),
     notes: notes.slice(0, 60),
   })

@@ -15,6 +15,8 @@ export function scaleRecipe(recipe: Recipe, factor: number): Recipe {
     parts: recipe.parts.map((part) => ({
       ...part,
       pieces: part.pieces === null ? null : Math.max(1, Math.round(part.pieces * factor)),
+      finishedGrams: times(part.finishedGrams ?? null),
+      leftGrams: times(part.leftGrams ?? null),
       lines: part.lines.map((line) => ({
         ...line,
         grams: times(line.grams),

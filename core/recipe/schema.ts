@@ -1,6 +1,14 @@
 import { z } from 'zod'
 
-import { COOKING_WAYS, MAX_LINE_GRAMS, MAX_PIECES, PART_KINDS, RECIPE_VERSION, SHAPES } from './document'
+import {
+  COOKING_WAYS,
+  MAX_LINE_GRAMS,
+  MAX_PIECES,
+  PART_KINDS,
+  PRECOOKING_WAYS,
+  RECIPE_VERSION,
+  SHAPES,
+} from './document'
 
 const text = (max: number) => z.string().max(max, `use at most ${max} characters`)
 
@@ -51,6 +59,15 @@ export const partSchema = z.object({
   name: text(120).default(''),
   /** How many of the pieces hold this filling, when there are several; null shares them out equally. */
   pieces: z.number().int().min(1).max(MAX_PIECES).nullable().default(null),
+  /** How this filling is cooked before it goes in; null when it goes in raw. */
+  cookedBy: z
+    .enum(PRECOOKING_WAYS, `use one of ${PRECOOKING_WAYS.join(', ')}, or null`)
+    .nullable()
+    .default(null),
+  /** What the finished filling weighed, when the cook has weighed it; comes before any estimate. */
+  finishedGrams: grams.min(1, 'a finished filling weighs at least 1 g').nullable().default(null),
+  /** What was left of this part and not eaten; null for the usual. */
+  leftGrams: grams.nullable().default(null),
   lines: z.array(lineSchema).max(120, 'a part holds at most 120 lines').default([]),
 })
 
@@ -82,6 +99,13 @@ export const recipeSchema = z.object({
     minutes: null,
     cookedGramsPerPiece: null,
   }),
+  /** What one bought piece costs, in the price book's currency, to hold this one against. */
+  boughtPricePerPiece: z
+    .number('a price is expected, for example 1.80')
+    .min(0, 'a price cannot be below 0')
+    .max(100_000)
+    .nullable()
+    .default(null),
   diets: z.array(text(40)).max(12).default([]),
   parts: z.array(partSchema).min(1, 'at least one part is needed').max(20, 'at most 20 parts'),
   method: z.array(text(2000)).max(80).default([]),

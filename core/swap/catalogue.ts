@@ -107,11 +107,13 @@ function standsFor(swap: Swap, food: Food): boolean {
  * of the table.
  */
 export function candidatesFor(food: Food, part: PartKind, way: CookingWay, swaps: readonly Swap[]): Swap[] {
+  // A marinade is made of what a filling is made of.
+  const where = part === 'marinade' ? 'filling' : part
   return swaps
     .filter(
       (swap) =>
         standsFor(swap, food) &&
-        (swap.part === null || swap.part === part) &&
+        (swap.part === null || swap.part === where) &&
         (swap.way === null || swap.way === way),
     )
     .sort((a, b) => exactness(b) - exactness(a) || a.rank - b.rank)

@@ -8,7 +8,14 @@ import { allLines, type Recipe } from '../../core/recipe/document'
 
 const at = (path: string) => readFileSync(new URL(`../../data/${path}`, import.meta.url), 'utf8')
 const rows = (name: string) => csvParse(at(`${name}.csv`)) as unknown as Record<string, string>[]
-const larder = larderFromRows({ foods: rows('foods'), diets: rows('diets'), swaps: rows('swaps') })
+const larder = larderFromRows({
+  foods: rows('foods'),
+  diets: rows('diets'),
+  swaps: rows('swaps'),
+  aminoAcids: rows('amino-acids'),
+  yields: rows('yields'),
+  retention: rows('retention'),
+})
 
 /** A demo recipe with a few lines more, so that it has exactly 25. */
 const text = at('demo/3-curd-leek-hand-pies.txt').replace(

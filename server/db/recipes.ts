@@ -1,6 +1,7 @@
 import type pg from 'pg'
-import type { Recipe } from '../../core/recipe/document'
+import { allLines, type Recipe } from '../../core/recipe/document'
 import type { Summary } from '../../core/summary'
+import { markUsed } from './foods'
 import { migrated } from './migrate'
 import { database, transaction } from './pool'
 
@@ -83,6 +84,8 @@ async function addRevision(
     'insert into revisions (recipe_id, revision, document, summary) values ($1, $2, $3, $4)',
     [id, revision, JSON.stringify(recipe), summary === null ? null : JSON.stringify(summary)],
   )
+  const foodIds = allLines(recipe).flatMap(({ line }) => line.foodId ?? [])
+  await markUsed(client, [...new Set(foodIds)])
 }
 
 async function readBack(client: pg.PoolClient, id: string): Promise<StoredRecipe> {

@@ -7,28 +7,23 @@ export const MAX_BODY_BYTES = 1_000_000
 /** What is still read, and thrown away, of a body that is too large, so that the client sees the answer. */
 const MAX_DRAINED_BYTES = 32_000_000
 
-const tooLarge = () =>
-  problem(
-    413,
-    'too-large',
-    'The request is too large',
-    `The body may hold at most ${MAX_BODY_BYTES / 1000} kB`,
-    {
-      errors: [{ field: 'body', message: `send at most ${MAX_BODY_BYTES / 1000} kB` }],
-    },
-  )
+const tooLarge = (max: number) =>
+  problem(413, 'too-large', 'The request is too large', `The body may hold at most ${max / 1000} kB`, {
+    errors: [{ field: 'body', message: `send at most ${max / 1000} kB` }],
+  })
 
-function readBytes(event: H3Event): Promise<Buffer> {
+/** The bytes of a request's body. Answers 413 above `max`. */
+export function readBytes(event: H3Event, max = MAX_BODY_BYTES): Promise<Buffer> {
   const request = event.node.req
   return new Promise((resolve, reject) => {
     const chunks: Buffer[] = []
     let size = 0
     request.on('data', (chunk: Buffer) => {
       size += chunk.length
-      if (size <= MAX_BODY_BYTES) chunks.push(chunk)
+      if (size <= max) chunks.push(chunk)
       else if (size > MAX_DRAINED_BYTES) request.destroy()
     })
-    request.on('end', () => (size > MAX_BODY_BYTES ? reject(tooLarge()) : resolve(Buffer.concat(chunks))))
+    request.on('end', () => (size > max ? reject(tooLarge(max)) : resolve(Buffer.concat(chunks))))
     request.on('error', () =>
       reject(problem(400, 'broken-off', 'The request broke off', 'The body did not arrive whole')),
     )

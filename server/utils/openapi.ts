@@ -45,11 +45,124 @@ export const ROUTES: readonly Route[] = [
   {
     method: 'get',
     path: '/api/foods',
-    summary: 'Foods of the larder, or those that fit a query',
-    query: { q: 'name, misspelling or fragment' },
-    answers: {
-      200: ['Foods', z.object({ foods: z.array(z.looseObject({ id: z.string(), name: z.string() })) })],
+    summary: 'Foods that fit a query, those of given ids, the cook’s own, or all of our table',
+    query: {
+      q: 'name, misspelling or fragment',
+      ids: 'ids with commas between them',
+      shelf: 'own: the cook’s own foods',
     },
+    answers: { 200: ['Foods', z.object({ foods: z.array(schemas.foodAnswer) })] },
+  },
+  {
+    method: 'post',
+    path: '/api/foods',
+    summary: 'Stores a food typed from a packet’s label',
+    body: schemas.ownFoodRequest,
+    answers: { 201: ['The food', schemas.foodAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/foods/{id}',
+    summary: 'A food, with every time it was typed in',
+    answers: {
+      200: [
+        'The food',
+        z.object({
+          food: schemas.foodAnswer,
+          entries: z.array(
+            z.object({ entry: z.number(), who: z.string(), label: schemas.labelSchema, typedAt: z.string() }),
+          ),
+        }),
+      ],
+    },
+  },
+  {
+    method: 'put',
+    path: '/api/foods/{id}',
+    summary: 'Stores a packet typed anew; earlier entries are kept',
+    body: schemas.ownFoodRequest,
+    answers: { 200: ['The food', schemas.foodAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/foods/{id}',
+    summary: 'Offers an own food no longer; recipes that use it keep it',
+    answers: { 200: ['Withdrawn', z.object({ id: z.string(), restore: z.string() })] },
+  },
+  {
+    method: 'post',
+    path: '/api/foods/{id}/restore',
+    summary: 'Offers an own food again',
+    answers: { 200: ['Offered', z.object({ id: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/prices',
+    summary: 'The price book and its currency',
+    answers: { 200: ['Prices', schemas.pricesAnswer] },
+  },
+  {
+    method: 'put',
+    path: '/api/prices',
+    summary: 'Sets the currency of the book; no price is converted',
+    body: schemas.currencyRequest,
+    answers: { 200: ['Prices', schemas.pricesAnswer] },
+  },
+  {
+    method: 'put',
+    path: '/api/prices/{id}',
+    summary: 'Notes what a food costs',
+    body: schemas.priceRequest,
+    answers: { 200: ['The price', schemas.priceAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/prices/{id}',
+    summary: 'Takes a price out of the book',
+    answers: { 200: ['Taken out', z.object({ foodId: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/imports',
+    summary: 'The latest imports of open food tables',
+    answers: { 200: ['Imports', schemas.importsAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/imports',
+    summary: 'Begins an import',
+    body: schemas.importRequest,
+    answers: { 201: ['The import', schemas.importAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/imports/{id}',
+    summary: 'How far an import has come, and the rows that cannot be used',
+    answers: { 200: ['The import', schemas.importAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/imports/{id}',
+    summary: 'Throws an import away that was not merged',
+    answers: { 200: ['Gone', z.object({ id: z.string() })] },
+  },
+  {
+    method: 'post',
+    path: '/api/imports/{id}/rows',
+    summary: 'Takes in a piece of a CSV file (the body is its bytes); the same piece twice counts once',
+    query: {
+      file: 'nutrient, food, food_nutrient or food_portion',
+      offset: 'the byte of the file at which the piece begins',
+      last: 'true for the last piece',
+    },
+    answers: { 200: ['How far the file has come', schemas.chunkAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/imports/{id}/finish',
+    summary: 'Makes foods of all that was taken in, in one transaction',
+    body: schemas.finishRequest,
+    answers: { 202: ['Being merged', schemas.importAnswer] },
   },
   {
     method: 'post',
@@ -150,7 +263,7 @@ function operation(route: Route) {
       name: match[1],
       in: 'path',
       required: true,
-      schema: { type: 'string', format: 'uuid' },
+      schema: { type: 'string' },
     })),
     ...Object.entries(route.query ?? {}).map(([name, description]) => ({
       name,

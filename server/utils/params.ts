@@ -7,6 +7,30 @@ export const notFound = (id: string) =>
     errors: [{ field: 'id', message: 'use an id from /api/recipes' }],
   })
 
+export const noImport = (id: string) =>
+  problem(404, 'no-such-import', 'There is no such import', `No import has the id "${id.slice(0, 80)}"`, {
+    errors: [{ field: 'id', message: 'use an id from /api/imports' }],
+  })
+
+/** The import id in the path. Answers 404 for what cannot be one. */
+export function importId(event: H3Event): string {
+  const id = getRouterParam(event, 'id') ?? ''
+  if (!UUID.test(id)) throw noImport(id)
+  return id
+}
+
+export const noFood = (id: string) =>
+  problem(404, 'no-such-food', 'There is no such food', `No food has the id "${id.slice(0, 80)}"`, {
+    errors: [{ field: 'id', message: 'use an id from /api/foods' }],
+  })
+
+/** The food id in the path. Answers 404 for what cannot be one. */
+export function foodId(event: H3Event): string {
+  const id = decodeURIComponent(getRouterParam(event, 'id') ?? '')
+  if (!/^[\w-]{1,80}$/.test(id)) throw noFood(id)
+  return id
+}
+
 /** The recipe id in the path. Answers 404 for what cannot be one. */
 export function recipeId(event: H3Event): string {
   const id = getRouterParam(event, 'id') ?? ''

@@ -1,4 +1,8 @@
 import { z } from 'zod'
+import { AMINO_ACID_KEYS } from '../../core/food/aminoAcids'
+import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
+import { MICRONUTRIENT_KEYS } from '../../core/food/micronutrients'
+import { PRECOOKING_WAYS } from '../../core/recipe/document'
 import { recipeSchema } from '../../core/recipe/schema'
 
 /** Longest recipe text that is read. */
@@ -117,15 +121,23 @@ export const evaluationAnswer = z.object({
       .nullable(),
   }),
   micronutrients: z.record(
-    z.enum(['calciumMg', 'ironMg', 'vitaminB12Ug']),
+    z.enum(MICRONUTRIENT_KEYS as [string, ...string[]]),
     z.object({
       perPiece: z.number(),
       perServing: z.number(),
       per100g: z.number(),
-      servingPct: z.number(),
+      servingPct: z.number().nullable(),
       unknown: z.array(z.string()),
     }),
   ),
+  unknown: z.record(z.string(), z.array(z.string())).describe('by figure, the foods that do not give it'),
+  protein: z.object({
+    scorePct: percentage,
+    limiting: z.enum(AMINO_ACID_KEYS as [string, ...string[]]).nullable(),
+    mgPerGProtein: z.record(z.string(), z.number()),
+    knownPct: z.number(),
+    lacking: z.array(z.string()),
+  }),
   dough: z.object({
     grams: z.number(),
     gramsPerPiece: z.number(),
@@ -156,6 +168,7 @@ export const evaluationAnswer = z.object({
     gramsPerPiece: z.number(),
     sharePct: z.number(),
     waterPct: z.number(),
+    cookedOffGrams: z.number(),
   }),
   diets: z.array(
     z.object({
@@ -187,6 +200,10 @@ export const evaluationAnswer = z.object({
         grams: z.number(),
         foodGrams: z.number(),
         eatenWhy: z.string(),
+        cookedBy: z.enum(PRECOOKING_WAYS).nullable(),
+        cookedOffGrams: z.number(),
+        leftGrams: z.number(),
+        leftWhere: z.string(),
         nutrients: nutrientsAnswer,
       }),
     ),
@@ -264,3 +281,92 @@ export const problemAnswer = z.object({
   detail: z.string(),
   errors: z.array(z.object({ field: z.string(), message: z.string() })).optional(),
 })
+
+const amount = z.number('a number is expected, or null where the packet does not say').max(100_000).nullable()
+const who = z
+  .string('who typed it is expected')
+  .trim()
+  .min(1, 'say who typed it, so that it can be asked about')
+  .max(80, 'use at most 80 characters')
+
+export const labelSchema = z.object({
+  name: z.string().max(200, 'use at most 200 characters'),
+  perGrams: z.number('the grams that the figures are for are expected, for example 100').max(100_000),
+  energy: amount.default(null),
+  energyUnit: z.enum(['kcal', 'kJ'], 'use kcal or kJ'),
+  fatG: amount.default(null),
+  saturatedFatG: amount.default(null),
+  carbohydrateG: amount.default(null),
+  carbohydrateIncludesFibre: z.boolean().default(false),
+  sugarsG: amount.default(null),
+  polyolsG: amount.default(null),
+  fibreG: amount.default(null),
+  proteinG: amount.default(null),
+  salt: amount.default(null),
+  saltUnit: z.enum(['salt g', 'sodium mg'], 'use "salt g" or "sodium mg"'),
+  gramsPerMl: z
+    .number()
+    .min(0.02, 'no food is lighter than 0.02 g/ml')
+    .max(3, 'no food is heavier than 3 g/ml')
+    .nullable()
+    .default(null),
+  origins: z.array(z.enum(ORIGINS)).default([]),
+  allergens: z.array(z.enum(Object.keys(EU_ALLERGENS) as [Allergen, ...Allergen[]])).default([]),
+})
+
+export const ownFoodRequest = z.object({
+  label: labelSchema,
+  who,
+  likeId: z.string().max(80).nullable().default(null),
+})
+
+export const foodAnswer = z.looseObject({ id: z.string(), name: z.string(), shelf: z.string() })
+
+export const priceRequest = z.object({
+  price: z
+    .number('what the pack costs is expected, for example 1.99')
+    .min(0, 'a price cannot be below 0')
+    .max(1e6),
+  packGrams: z
+    .number('the grams in the pack are expected, for example 500')
+    .min(0.1, 'a pack holds at least 0.1 g')
+    .max(1e6, 'a pack holds at most 1,000 kg'),
+  note: z.string().max(200, 'use at most 200 characters').default(''),
+  date: z.iso.date('a day such as 2026-11-24 is expected'),
+})
+export const priceAnswer = priceRequest.extend({ foodId: z.string() })
+
+export const currencyRequest = z.object({
+  currency: z.string().regex(/^[A-Z]{3}$/, 'three capital letters are expected, for example EUR'),
+})
+export const pricesAnswer = z.object({ currency: z.string(), prices: z.array(priceAnswer) })
+
+export const importRequest = z.object({
+  source: z.string().trim().min(2, 'name the table, for the source of its foods').max(120),
+  who,
+})
+export const finishRequest = z.object({ withoutBadRows: z.boolean().default(false) })
+
+const importFields = {
+  id: uuid,
+  source: z.string(),
+  who: z.string(),
+  state: z.enum(['open', 'merging', 'done', 'dropped']),
+  message: z.string(),
+  foods: z.number().describe('foods made of it so far'),
+  startedAt: z.string(),
+  endedAt: z.string().nullable(),
+}
+const fileFields = {
+  nextByte: z.number().describe('go on from here'),
+  rows: z.number(),
+  badRows: z.number(),
+  ended: z.boolean(),
+}
+export const importAnswer = z.object({
+  ...importFields,
+  files: z.array(z.object({ file: z.string(), ...fileFields })),
+  badRows: z.array(z.object({ file: z.string(), rowNumber: z.number(), reason: z.string() })),
+})
+export const importsAnswer = z.object({ imports: z.array(z.object(importFields)) })
+export const chunkAnswer = z.object(fileFields)

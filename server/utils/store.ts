@@ -2,18 +2,18 @@ import type { H3Event } from 'h3'
 import { checkRecipe } from '../../core/recipe/check'
 import { withIds, type Recipe } from '../../core/recipe/document'
 import { summaryOf } from '../../core/summary'
-import { larder } from '../../data/larder'
 import type { createRecipe, Parent } from '../db/recipes'
 
 /**
  * A recipe as it is stored: ids given, foods known, text that the database can hold. A recipe without a dough yet is kept all the same, so that
  * nobody loses one that is half typed.
  */
-export function storable(recipe: Recipe): Recipe {
+export async function storable(recipe: Recipe): Promise<Recipe> {
   const ready = withIds(recipe)
+  const { foods } = await larderFor(ready)
   const problems = [
     ...unstorableText(recipe, 'recipe'),
-    ...checkRecipe(ready, larder.foods).filter((one) => one.field !== 'recipe.parts'),
+    ...checkRecipe(ready, foods).filter((one) => one.field !== 'recipe.parts'),
   ]
   if (problems.length) throw invalid(problems)
   return ready
@@ -26,8 +26,8 @@ export async function storeNew(
   parent: Parent | null,
   create: typeof createRecipe,
 ) {
-  const ready = storable(recipe)
-  const stored = await create(ready, summaryOf(ready, larder), parent)
+  const ready = await storable(recipe)
+  const stored = await create(ready, summaryOf(ready, await larderFor(ready)), parent)
   if (!stored) throw notFound(parent?.id ?? '')
   setResponseStatus(event, 201)
   return stored

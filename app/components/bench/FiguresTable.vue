@@ -13,6 +13,7 @@ const emit = defineEmits<{
   working: [key: Nutrient]
   micronutrient: [key: Micronutrient]
   card: []
+  protein: []
   eaten: []
 }>()
 
@@ -47,8 +48,11 @@ const likely = computed(() => {
 const cooked = computed(
   () => after.asEaten.gramsPerPiece * (basis.value === 'perServing' ? after.pieces / after.servings : 1),
 )
+/** Those that leaving animal foods out costs first; the rest on demand. */
+const FIRST: Micronutrient[] = ['calciumMg', 'ironMg', 'vitaminB12Ug']
+const all = ref(false)
 const micros = computed(() =>
-  MICRONUTRIENT_KEYS.map((key) => ({
+  (all.value ? MICRONUTRIENT_KEYS : FIRST).map((key) => ({
     key,
     ...MICRONUTRIENTS[key],
     now: after.micronutrients[key][basis.value],
@@ -56,7 +60,10 @@ const micros = computed(() =>
     least: after.micronutrients[key].unknown.length > 0,
   })),
 )
-const atLeast = computed(() => (after.complete ? '' : 'at least '))
+const least = (key: Nutrient) => !after.complete || (after.unknown[key]?.length ?? 0) > 0
+const atLeast = (key: Nutrient) => (least(key) ? 'at least ' : '')
+const unknown = computed(() => [...new Set(Object.values(after.unknown).flat())])
+const protein = computed(() => after.protein)
 </script>
 
 <template>
@@ -74,9 +81,8 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
       />
       <button type="button" class="opens small" @click="emit('card')">card</button>
       <button type="button" class="opens soft small" @click="emit('eaten')">
-        raw, {{ showGrams(now.grams) }} g<template v-if="basis !== 'per100g'"
-          >; cooked about {{ showGrams(cooked) }} g</template
-        >
+        <template v-if="basis === 'per100g'">as eaten</template
+        ><template v-else>raw {{ showGrams(now.grams) }} g, eaten about {{ showGrams(cooked) }} g</template>
       </button>
     </div>
     <p v-if="!after.complete" class="missing">
@@ -85,8 +91,9 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
     <div class="body">
       <div class="energy">
         <button type="button" class="opens big" @click="emit('working', 'energyKcal')">
-          <span class="visually-hidden">Energy {{ atLeast }}</span>
-          {{ showFigure('energyKcal', now.energyKcal) }}<small>kcal</small>
+          <span class="visually-hidden">Energy {{ atLeast('energyKcal') }}</span>
+          {{ least('energyKcal') ? '≥ ' : '' }}{{ showFigure('energyKcal', now.energyKcal)
+          }}<small>kcal</small>
         </button>
         <p class="small">
           likely
@@ -117,10 +124,11 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
               <button
                 type="button"
                 class="opens"
-                :aria-label="`${NUTRIENT_WORDS[key].name} ${atLeast}${showFigure(key, now[key])} ${NUTRIENT_WORDS[key].unit}, show how`"
+                :aria-label="`${NUTRIENT_WORDS[key].name} ${atLeast(key)}${showFigure(key, now[key])} ${NUTRIENT_WORDS[key].unit}, show how`"
                 @click="emit('working', key)"
               >
-                {{ showFigure(key, now[key]) }}<small>{{ NUTRIENT_WORDS[key].unit }}</small>
+                {{ least(key) ? '≥ ' : '' }}{{ showFigure(key, now[key])
+                }}<small>{{ NUTRIENT_WORDS[key].unit }}</small>
               </button>
             </td>
             <td v-if="was" class="was">{{ showFigure(key, was[key]) }}</td>
@@ -141,9 +149,32 @@ const atLeast = computed(() => (after.complete ? '' : 'at least '))
             <td v-if="micro.was !== null" class="was">{{ showMicro(micro.was) }}</td>
             <td v-if="micro.was !== null" class="change">{{ showMicroChange(micro.now - micro.was) }}</td>
           </tr>
+          <tr v-if="protein.scorePct !== null && protein.limiting">
+            <th scope="row">Amino-acid score</th>
+            <td class="now">
+              <button type="button" class="opens" @click="emit('protein')">
+                {{ Math.round(protein.scorePct) }}<small>%</small>
+              </button>
+            </td>
+            <td v-if="was" class="was">
+              {{ before?.protein.scorePct == null ? '' : Math.round(before.protein.scorePct) }}
+            </td>
+            <td v-if="was" class="change" />
+          </tr>
+          <tr>
+            <th scope="row" colspan="2">
+              <button type="button" class="opens soft small" :aria-expanded="all" @click="all = !all">
+                {{ all ? 'fewer minerals and vitamins' : 'more minerals and vitamins' }}
+              </button>
+            </th>
+          </tr>
         </tbody>
       </table>
     </div>
+    <p v-if="unknown.length" class="small">
+      <span class="sign watch">at least</span> The packet does not give every figure of
+      {{ unknown.join(', ') }}
+    </p>
   </section>
 </template>
 

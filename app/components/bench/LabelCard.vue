@@ -1,23 +1,30 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import type { Evaluation } from '~~/core/evaluate'
-import { labelOf, type Convention } from '~~/core/label'
+import { CONVENTIONS, labelOf, type Convention } from '~~/core/label'
 import { pieceGrams } from '~~/core/pieces/pieceGrams'
 import type { Recipe } from '~~/core/recipe/document'
-import { larder } from '~~/data/larder'
 import { showGrams } from '~/logic/format'
+
+const shelves = useLarderStore()
 
 const { recipe, evaluation } = defineProps<{ recipe: Recipe; evaluation: Evaluation }>()
 const visible = defineModel<boolean>('visible', { required: true })
 
-const WAYS: { value: Convention; label: string }[] = [
+type Shown = Convention | 'both'
+const WAYS: { value: Shown; label: string }[] = [
   { value: 'eu', label: 'EU way' },
   { value: 'us', label: 'US way' },
+  { value: 'both', label: 'Side by side' },
 ]
-const convention = useLocalStorage<Convention>('swap-pocket:label', 'eu')
-const label = computed(() =>
-  labelOf(recipe, evaluation, larder.foods, convention.value === 'us' ? 'us' : 'eu'),
-)
+const convention = useLocalStorage<Shown>('swap-pocket:label', 'eu')
+const labels = computed(() => {
+  const shown = CONVENTIONS.filter((one) => convention.value === 'both' || convention.value === one)
+  return (shown.length ? shown : (['eu'] as const)).map((one) =>
+    labelOf(recipe, evaluation, shelves.larder.foods, one),
+  )
+})
+const label = computed(() => labels.value[0]!)
 const fits = computed(() =>
   evaluation.diets.filter((verdict) => verdict.fits && recipe.diets.includes(verdict.diet)),
 )
@@ -49,7 +56,7 @@ function print() {
         <div>
           <h3>{{ recipe.title }}</h3>
           <p class="small">
-            {{ recipe.pieces }} pieces of {{ showGrams(evaluation.perPiece.grams) }} g, serves
+            {{ recipe.pieces }} pieces of about {{ showGrams(evaluation.asEaten.gramsPerPiece) }} g, serves
             {{ recipe.servings }}
             <span v-for="verdict in fits" :key="verdict.diet" class="sign fits"
               >✓ {{ verdict.name.toLowerCase() }}</span
@@ -58,28 +65,33 @@ function print() {
         </div>
         <div class="drawing"><CrossSection :pieces="pieces" :height="70" bare /></div>
       </header>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col"><span class="visually-hidden">Nutrient</span></th>
-            <th scope="col">a piece</th>
-            <th scope="col">a serving</th>
-            <th scope="col">of a day</th>
-            <th scope="col">100 g</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in label.rows" :key="row.key" :class="{ sub: row.sub }">
-            <th scope="row">{{ row.name }}</th>
-            <td>
-              <strong>{{ row.perPiece.text }}</strong>
-            </td>
-            <td>{{ row.perServing.text }}</td>
-            <td class="soft">{{ row.servingPct === null ? '' : `${row.servingPct} %` }}</td>
-            <td>{{ row.per100g.text }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <div class="tables">
+        <table v-for="shown in labels" :key="shown.convention">
+          <thead>
+            <tr>
+              <th scope="col">
+                {{ labels.length > 1 ? (shown.convention === 'eu' ? 'EU' : 'US') : ''
+                }}<span class="visually-hidden">Nutrient</span>
+              </th>
+              <th scope="col">a piece</th>
+              <th scope="col">a serving</th>
+              <th scope="col">of a day</th>
+              <th scope="col">100 g</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in shown.rows" :key="row.key" :class="{ sub: row.sub }">
+              <th scope="row">{{ row.name }}</th>
+              <td>
+                <strong>{{ row.perPiece.text }}</strong>
+              </td>
+              <td>{{ row.perServing.text }}</td>
+              <td class="soft">{{ row.servingPct === null ? '' : `${row.servingPct} %` }}</td>
+              <td>{{ row.per100g.text }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <p class="ingredients">
         <span class="soft">Made of </span>
         <span v-for="(one, at) in label.ingredients" :key="one.name"
@@ -91,7 +103,8 @@ function print() {
         Read the packets for {{ label.mayContain.join(', ').toLowerCase() }}.
       </p>
       <footer class="small">
-        {{ label.basis }}. Traces travel in a home kitchen. <span class="soft">{{ label.source }}.</span>
+        {{ label.basis }}. Traces travel in a home kitchen.
+        <span class="soft">{{ labels.map((one) => one.source).join('; ') }}.</span>
       </footer>
     </article>
   </Dialog>
@@ -125,6 +138,14 @@ header {
 }
 .drawing :deep(.board) {
   stroke: none;
+}
+.tables {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem 2rem;
+}
+.tables table {
+  flex: 1 1 20rem;
 }
 table {
   width: 100%;

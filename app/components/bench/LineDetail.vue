@@ -3,9 +3,10 @@ import { searchFoods } from '~~/core/food/match'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
 import type { Line, PartKind } from '~~/core/recipe/document'
-import { larder } from '~~/data/larder'
 import { showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
+
+const shelves = useLarderStore()
 
 const { line, food, part, contribution } = defineProps<{
   part: PartKind
@@ -13,12 +14,7 @@ const { line, food, part, contribution } = defineProps<{
   food: Food | undefined
   contribution: Contribution | null
 }>()
-const emit = defineEmits<{
-  food: [foodId: string]
-  rewrite: [raw: string]
-  eaten: [grams: number | null]
-  remove: []
-}>()
+const edits = useBenchEdits()
 
 const raw = ref(line.raw)
 watch(
@@ -27,7 +23,18 @@ watch(
 )
 const chosen = ref<Food | string>(food ?? line.name)
 const found = ref<Food[]>([])
-const search = (event: { query: string }) => (found.value = searchFoods(event.query, larder.foods))
+/** The tables answer at once; other shelves when the server does. */
+async function search({ query }: { query: string }) {
+  found.value = searchFoods(query, shelves.larder.foods)
+  if (query.trim().length < 2) return
+  const there = await shelves.search(query).catch(() => [])
+  const ids = new Set(found.value.map((one) => one.id))
+  found.value = [...found.value, ...there.filter((one) => !ids.has(one.id))].slice(0, 30)
+}
+function choose(one: Food) {
+  shelves.keep([one])
+  edits.food(line.id, one.id)
+}
 const notes = computed(() => line.notes.filter((note) => note.level === 'note'))
 const rawId = useId()
 const foodId = useId()
@@ -38,16 +45,16 @@ function typeEaten(event: Event) {
   const text = (event.target as HTMLInputElement).value
   if (!text.trim()) {
     eatenProblem.value = ''
-    emit('eaten', null)
+    edits.eaten(line.id, null)
     return
   }
   const weight = typedWeight(text, food)
   eatenProblem.value = 'problem' in weight ? weight.problem : ''
-  if ('grams' in weight) emit('eaten', weight.grams)
+  if ('grams' in weight) edits.eaten(line.id, weight.grams)
 }
 
 function rewrite() {
-  if (raw.value.trim() && raw.value.trim() !== line.raw) emit('rewrite', raw.value)
+  if (raw.value.trim() && raw.value.trim() !== line.raw) edits.rewrite(line.id, raw.value)
 }
 </script>
 
@@ -66,7 +73,7 @@ function rewrite() {
       complete-on-focus
       placeholder="Name or fragment"
       @complete="search"
-      @option-select="(event) => emit('food', event.value.id)"
+      @option-select="(event) => choose(event.value)"
     />
     <template v-if="part === 'pan' || part === 'finish'">
       <label :for="eatenId">{{ part === 'pan' ? 'Taken up' : 'Eaten' }}</label>
@@ -112,7 +119,7 @@ function rewrite() {
       severity="secondary"
       size="small"
       outlined
-      @click="emit('remove')"
+      @click="edits.remove(line.id)"
     />
   </div>
 </template>

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { foodAgainstDiet } from '~~/core/diet/diets'
 import type { Food } from '~~/core/food/food'
+import type { Nutrients } from '~~/core/food/nutrients'
 import type { Contribution } from '~~/core/nutrition/contributions'
 import type { Line, CookingWay, PartKind } from '~~/core/recipe/document'
-import { candidatesFor, type Swap } from '~~/core/swap/catalogue'
+import { candidatesFor } from '~~/core/swap/catalogue'
 import { larder } from '~~/data/larder'
-import { showGrams } from '~/logic/format'
+import { showFigure, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
+
+const shelves = useLarderStore()
 
 const {
   line,
@@ -14,6 +17,7 @@ const {
   way,
   contribution,
   partGrams,
+  perBatch,
   pieces,
   continued = false,
   lens,
@@ -22,25 +26,23 @@ const {
   part: PartKind
   way: CookingWay
   contribution: Contribution | null
-  /** Grams of the whole part, for the line's share. */
+  /** Grams of the whole part, for the line's share of it. */
   partGrams: number
+  /** What the whole batch holds of each nutrient, for the line's share of that. */
+  perBatch: Nutrients | null
   pieces: number
   /** The line above came from the same original line: what is said of both is said there. */
   continued?: boolean
   /** The diets against which lines are marked. */
   lens: string[]
 }>()
-const emit = defineEmits<{
-  grams: [grams: number]
-  eaten: [grams: number | null]
-  food: [foodId: string]
-  rewrite: [raw: string]
-  remove: []
-  swap: [swap: Swap]
-}>()
+const edits = useBenchEdits()
+const { shareOf, figure } = useShareNutrient()
 
 const open = ref(false)
-const food = computed<Food | undefined>(() => (line.foodId ? larder.foods.get(line.foodId) : undefined))
+const food = computed<Food | undefined>(() =>
+  line.foodId ? shelves.larder.foods.get(line.foodId) : undefined,
+)
 const diets = computed(() => larder.diets.filter((diet) => lens.includes(diet.id)))
 const against = computed(() => {
   if (!food.value) return { breaks: [] as string[], may: [] as string[] }
@@ -52,10 +54,16 @@ const against = computed(() => {
 })
 const swaps = computed(() => (food.value ? candidatesFor(food.value, part, way, larder.swaps) : []))
 const checks = computed(() => line.notes.filter((note) => note.level === 'check'))
-const share = computed(() =>
-  line.grams !== null && partGrams > 0 ? `${Math.round((100 * line.grams) / partGrams)}\u00a0%` : '',
+const share = computed(() => {
+  const [own, whole] =
+    shareOf.value === 'grams'
+      ? [line.grams, partGrams]
+      : [contribution?.nutrients[shareOf.value] ?? null, perBatch?.[shareOf.value] ?? 0]
+  return own !== null && whole > 0 ? `${Math.round((100 * own) / whole)}\u00a0%` : ''
+})
+const amount = computed(() =>
+  contribution ? showFigure(figure.value, contribution.nutrients[figure.value] / pieces) : '',
 )
-const energy = computed(() => (contribution ? contribution.nutrients.energyKcal / pieces : null))
 
 const typed = ref('')
 const editing = ref(false)
@@ -70,7 +78,7 @@ function type(event: Event) {
   typed.value = (event.target as HTMLInputElement).value
   const read = typedWeight(typed.value, food.value)
   problem.value = 'problem' in read ? read.problem : ''
-  if ('grams' in read) emit('grams', read.grams)
+  if ('grams' in read) edits.grams(line.id, read.grams)
 }
 function stopTyping() {
   editing.value = false
@@ -101,7 +109,7 @@ function stopTyping() {
         /><span aria-hidden="true">g</span>
       </span>
       <span class="share soft">{{ share }}</span>
-      <span class="energy">{{ energy === null ? '' : Math.round(energy) }}</span>
+      <span class="energy">{{ amount }}</span>
       <span class="marks">
         <span v-if="against.breaks.length" class="sign stop" :title="`Is ${against.breaks.join(' and ')}`"
           >✕ {{ against.breaks[0]!.replace(/ or .*/, '') }}</span
@@ -118,7 +126,7 @@ function stopTyping() {
           :swaps="swaps"
           :line="line"
           :lens="lens"
-          @choose="(swap) => emit('swap', swap)"
+          @choose="(swap) => edits.swap(line.id, swap)"
         />
       </span>
     </div>
@@ -131,17 +139,7 @@ function stopTyping() {
     <p v-for="check in checks" :key="check.text" class="note">
       <span class="sign watch">check</span> {{ check.text }}
     </p>
-    <LazyLineDetail
-      v-if="open"
-      :line="line"
-      :food="food"
-      :contribution="contribution"
-      :part="part"
-      @eaten="(grams) => emit('eaten', grams)"
-      @food="(id) => emit('food', id)"
-      @rewrite="(raw) => emit('rewrite', raw)"
-      @remove="emit('remove')"
-    />
+    <LazyLineDetail v-if="open" :line="line" :food="food" :contribution="contribution" :part="part" />
   </li>
 </template>
 

@@ -53,6 +53,7 @@ const pieces = computed<Piece[]>(() => {
       :after="evaluation"
       :before="before"
       @working="(key) => (topic = { kind: 'nutrient', key })"
+      @protein="topic = { kind: 'protein' }"
       @micronutrient="(key) => (topic = { kind: 'micronutrient', key })"
       @eaten="topic = { kind: 'eaten' }"
       @card="card = true"
@@ -75,11 +76,14 @@ const pieces = computed<Piece[]>(() => {
       <p>
         <strong>{{ showGrams(evaluation.filling.gramsPerPiece) }} g</strong> a piece,
         {{ Math.round(evaluation.filling.sharePct) }} % of the piece;
-        {{ Math.round(evaluation.filling.waterPct) }} % water as mixed<template v-if="before"
+        {{ Math.round(evaluation.filling.waterPct) }} % water as it goes in<template v-if="before"
           >, was {{ Math.round(before.filling.waterPct) }} %</template
+        ><template v-if="evaluation.filling.cookedOffGrams > 0.5"
+          >; {{ showGrams(evaluation.filling.cookedOffGrams) }} g of water cooked out of it</template
         >
       </p>
     </section>
+    <CostPanel :recipe="recipe" :evaluation="evaluation" :baseline="baseline" :before="before" />
     <VerdictList :evaluation="evaluation" :wanted="recipe.diets" />
     <LazyLabelCard v-if="card" v-model:visible="card" :recipe="recipe" :evaluation="evaluation" />
     <LazyWorkingDialog

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluate'
 import type { CookingWay, Line, Part } from '~~/core/recipe/document'
-import type { Swap } from '~~/core/swap/catalogue'
-import { PART_WORDS, showGrams } from '~/logic/format'
+import { scaleNutrients } from '~~/core/food/nutrients'
+import { NUTRIENT_WORDS, PART_WORDS, showGrams } from '~/logic/format'
+import { SHARE_OF } from '~/composables/useShareNutrient'
 
 const { part, evaluation, way, pieces, lens } = defineProps<{
   part: Part
@@ -11,18 +12,15 @@ const { part, evaluation, way, pieces, lens } = defineProps<{
   pieces: number
   lens: string[]
 }>()
-const emit = defineEmits<{
-  grams: [lineId: string, grams: number]
-  eaten: [lineId: string, grams: number | null]
-  food: [lineId: string, foodId: string]
-  rewrite: [lineId: string, raw: string]
-  remove: [lineId: string]
-  swap: [lineId: string, swap: Swap]
-  add: [raw: string]
-}>()
+const edits = useBenchEdits()
+const { shareOf, figure } = useShareNutrient()
 
 const listed = computed(() => part.lines.reduce((sum, line) => sum + (line.grams ?? 0), 0))
 const figures = computed(() => evaluation?.parts.find((one) => one.partId === part.id) ?? null)
+const several = computed(
+  () => (evaluation?.parts.filter((one) => one.kind === 'filling' && one.grams > 0).length ?? 0) > 1,
+)
+const perBatch = computed(() => evaluation && scaleNutrients(evaluation.perPiece, evaluation.pieces))
 const contributions = computed(() => new Map(evaluation?.working.lines.map((line) => [line.lineId, line])))
 // A heading may say more than its kind: "For the cabbage filling".
 const name = computed(() => part.name || PART_WORDS[part.kind])
@@ -37,7 +35,7 @@ const sameOrigin = (line: Line, above: Line | undefined) =>
 const added = ref('')
 function add() {
   if (!added.value.trim()) return
-  emit('add', added.value)
+  edits.add(part.id, added.value)
   added.value = ''
 }
 </script>
@@ -53,7 +51,15 @@ function add() {
           eaten of {{ showGrams(listed) }} g</template
         >, {{ showGrams(figures.perPiece.grams) }} g a piece
       </p>
-      <span class="heads soft small" aria-hidden="true"><span>share</span><span>kcal</span></span>
+      <span class="heads soft small">
+        <label
+          >share of
+          <select v-model="shareOf">
+            <option v-for="(word, key) in SHARE_OF" :key="key" :value="key">{{ word }}</option>
+          </select></label
+        >
+        <span>{{ NUTRIENT_WORDS[figure].unit }}</span>
+      </span>
     </header>
     <ul>
       <LineRow
@@ -64,17 +70,13 @@ function add() {
         :way="way"
         :contribution="contributions.get(line.id) ?? null"
         :part-grams="listed"
+        :per-batch="perBatch"
         :pieces="pieces"
         :continued="sameOrigin(line, part.lines[at - 1])"
         :lens="lens"
-        @grams="(grams) => emit('grams', line.id, grams)"
-        @eaten="(grams) => emit('eaten', line.id, grams)"
-        @food="(foodId) => emit('food', line.id, foodId)"
-        @rewrite="(raw) => emit('rewrite', line.id, raw)"
-        @remove="emit('remove', line.id)"
-        @swap="(swap) => emit('swap', line.id, swap)"
       />
     </ul>
+    <PartSettings v-if="part.kind !== 'pan'" :part="part" :figures="figures" :several="several" />
     <form class="add no-print" @submit.prevent="add">
       <input
         v-model="added"
@@ -96,10 +98,17 @@ header {
 }
 .heads {
   display: grid;
-  grid-template-columns: 3rem 2.6rem 7.6rem;
+  grid-template-columns: auto 2.6rem 7.6rem;
   gap: 0.5rem;
   margin-left: auto;
   text-align: right;
+}
+select {
+  padding: 0;
+  border: 0;
+  border-bottom: 1px dotted var(--rule-strong);
+  background: none;
+  color: inherit;
 }
 .add {
   display: flex;

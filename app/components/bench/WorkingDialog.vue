@@ -2,12 +2,14 @@
 import type { Evaluation } from '~~/core/evaluate'
 import { MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import type { Nutrient } from '~~/core/food/nutrients'
-import { larder } from '~~/data/larder'
 import { NUTRIENT_WORDS, PART_WORDS, showFigure, showGrams, showMicro } from '~/logic/format'
+
+const shelves = useLarderStore()
 
 export type Topic =
   | { kind: 'nutrient'; key: Nutrient }
   | { kind: 'micronutrient'; key: Micronutrient }
+  | { kind: 'protein' }
   | { kind: 'dough' }
   | { kind: 'eaten' }
   | { kind: 'drawing'; text: string }
@@ -27,6 +29,7 @@ const title = computed(() => {
   if (topic?.kind === 'micronutrient')
     return `How the ${MICRONUTRIENTS[topic.key].name.toLowerCase()} came about`
   if (topic?.kind === 'eaten') return 'From raw to eaten'
+  if (topic?.kind === 'protein') return 'What the protein is made of'
   return topic?.kind === 'dough' ? 'How the softness came about' : 'How the piece is drawn'
 })
 const cookedProblem = ref('')
@@ -48,7 +51,7 @@ const micronutrient = computed(() => {
   if (topic?.kind !== 'micronutrient' || !evaluation) return null
   const { key } = topic
   const lines = evaluation.working.lines
-    .map((line) => ({ ...line, per100g: larder.foods.get(line.foodId)?.micronutrients[key] ?? null }))
+    .map((line) => ({ ...line, per100g: shelves.larder.foods.get(line.foodId)?.micronutrients[key] ?? null }))
     .sort((a, b) => (b.per100g ?? Infinity) * b.foodGrams - (a.per100g ?? Infinity) * a.foodGrams)
   return { ...MICRONUTRIENTS[key], lines, figure: evaluation.micronutrients[key] }
 })
@@ -162,10 +165,12 @@ const nutrient = computed(() => {
       </table>
       <p>
         <strong>{{ showMicro(micronutrient.figure.perPiece) }} {{ micronutrient.unit }} a piece</strong>,
-        {{ showMicro(micronutrient.figure.perServing) }} a serving:
-        {{ Math.round(micronutrient.figure.servingPct) }} % of {{ micronutrient.referenceIntake }}
-        {{ micronutrient.unit }} a day
-        <span class="soft">(Regulation (EU) No 1169/2011, Annex XIII)</span>
+        {{ showMicro(micronutrient.figure.perServing) }} a serving<template
+          v-if="micronutrient.figure.servingPct !== null"
+          >: {{ Math.round(micronutrient.figure.servingPct) }} % of {{ micronutrient.referenceIntake }}
+          {{ micronutrient.unit }} a day
+          <span class="soft">(Regulation (EU) No 1169/2011, Annex XIII)</span></template
+        >
       </p>
     </div>
 
@@ -219,10 +224,12 @@ const nutrient = computed(() => {
         >.
       </p>
       <p class="soft small">
-        The nutrients are those of the raw piece. What heat does to vitamins, and water cooked out of a
-        filling before it goes in, are not reckoned yet.
+        The nutrients are those of the raw lines as far as they are eaten; what heat takes of vitamins is
+        taken off theirs. Fat that runs out of meat is taken to stay in the filling.
       </p>
     </div>
+
+    <ProteinWorking v-else-if="topic?.kind === 'protein' && evaluation" :protein="evaluation.protein" />
 
     <div v-else-if="topic?.kind === 'dough' && evaluation" class="working">
       <p>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import type { Intake } from '~~/core/recipe/readRecipe'
-import { larder } from '~~/data/larder'
 import { PART_WORDS, SHAPE_WORDS, showGrams, WAY_WORDS } from '~/logic/format'
+
+const shelves = useLarderStore()
 
 const { intake } = defineProps<{ intake: Intake }>()
 
 const recipe = computed(() => intake.recipe)
 const doubts = computed(() => recipe.value.notes.filter((note) => note.level === 'check'))
-const foodName = (id: string | null) => (id ? larder.foods.get(id)?.name : null)
+const foodName = (id: string | null) => (id ? shelves.larder.foods.get(id)?.name : null)
 </script>
 
 <template>

@@ -3,13 +3,56 @@ import { ORIGIN_WORDS } from '~~/core/diet/diets'
 import { EU_ALLERGENS, type Food } from '~~/core/food/food'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import { nutrientsPer100g, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, showChange, showFigure, showGrams, showMicro } from '~/logic/format'
+import { AMINO_ACIDS } from '~~/core/food/aminoAcids'
+import { unknownOf } from '~~/core/nutrition/unknownFigures'
+import { ApiProblem, type OwnFood, type ShelvedFood } from '~/logic/api'
+import { NUTRIENT_WORDS, showChange, showFigure, showGrams, showMicro, showWhen } from '~/logic/format'
 
 const { food, other } = defineProps<{
   food: Food
   /** A second food to hold against it. */
   other: Food | null
 }>()
+
+const emit = defineEmits<{ anew: [] }>()
+const shelves = useLarderStore()
+
+const isOwn = computed(() => (food as Partial<ShelvedFood>).shelf === 'own')
+const history = shallowRef<OwnFood['entries']>([])
+const trouble = ref('')
+watch(
+  () => [food.id, isOwn.value] as const,
+  async ([id, mine]) => {
+    history.value = []
+    trouble.value = ''
+    withdrawn.value = false
+    if (mine) history.value = (await shelves.entriesOf(id).catch(() => null))?.entries ?? []
+  },
+)
+const withdrawn = ref(false)
+onMounted(async () => {
+  if (isOwn.value) history.value = (await shelves.entriesOf(food.id).catch(() => null))?.entries ?? []
+})
+async function toggle() {
+  try {
+    await (withdrawn.value ? shelves.restore(food.id) : shelves.withdraw(food.id))
+    withdrawn.value = !withdrawn.value
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error
+    trouble.value = error.problem.detail
+  }
+}
+const unknown = computed(() => unknownOf(food))
+const acids = computed(() => {
+  const known = food.aminoAcids
+  if (!known) return null
+  return Object.entries(AMINO_ACIDS)
+    .map(([key, { name, patternMgPerG }]) => ({
+      name,
+      pct: (100 * known.mgPerGProtein[key as keyof typeof AMINO_ACIDS]) / patternMgPerG,
+    }))
+    .reduce((least, one) => (one.pct < least.pct ? one : least))
+})
 
 const own = computed(() => nutrientsPer100g(food))
 const theirs = computed(() => (other ? nutrientsPer100g(other) : null))
@@ -50,7 +93,10 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
         </tr>
         <tr v-for="key in NUTRIENTS" :key="key" :class="{ sub: NUTRIENT_WORDS[key].name.startsWith('of') }">
           <th scope="row">{{ NUTRIENT_WORDS[key].name }}</th>
-          <td>{{ showFigure(key, own[key]) }} {{ NUTRIENT_WORDS[key].unit }}</td>
+          <td v-if="unknown.includes(key)">
+            {{ own[key] > 0 ? `≥ ${showFigure(key, own[key])} ${NUTRIENT_WORDS[key].unit}` : 'unknown' }}
+          </td>
+          <td v-else>{{ showFigure(key, own[key]) }} {{ NUTRIENT_WORDS[key].unit }}</td>
           <td v-if="theirs">{{ showFigure(key, theirs[key]) }}</td>
           <td v-if="theirs">{{ change(key) }}</td>
         </tr>
@@ -63,9 +109,18 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
       </tbody>
     </table>
     <p class="small soft">
-      Energy is reckoned by the EU factors; the source states {{ food.statedEnergyKcal }} kcal.
+      Energy is reckoned by the EU factors; the source states
+      {{ Math.round(food.statedEnergyKcal) }} kcal.
     </p>
+    <PriceField :food="food" />
     <dl>
+      <template v-if="!food.originKnown">
+        <dt>Comes from</dt>
+        <dd>
+          <span class="sign watch">? not known</span> The table does not say, nor which allergens it holds: no
+          diet can be told of it. Type it in as your own food to say.
+        </dd>
+      </template>
       <template v-if="food.origins.length || food.possibleOrigins.length">
         <dt>Comes from</dt>
         <dd>
@@ -88,14 +143,43 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
         <dt>Drinks</dt>
         <dd>{{ food.waterDemand }} g of water a gram for a medium dough (common practice, no source)</dd>
       </template>
+      <template v-if="acids && food.aminoAcids">
+        <dt>Protein</dt>
+        <dd>
+          scarcest is {{ acids.name }}, {{ Math.round(acids.pct) }} % of the adult pattern
+          <span class="soft small">({{ food.aminoAcids.source }}; FAO/WHO/UNU 2007)</span>
+        </dd>
+      </template>
       <dt>Weighs</dt>
       <dd>{{ [`1 ml: ${food.gramsPerMl} g`, ...units].join(', ') }}</dd>
-      <dt>Read from</dt>
-      <dd>
+      <dt v-if="food.synonyms.length">Read from</dt>
+      <dd v-if="food.synonyms.length">
         {{ food.synonyms.join(', ')
         }}<template v-if="food.standInFor.length">; stands in for {{ food.standInFor.join(', ') }}</template>
       </dd>
     </dl>
+    <template v-if="isOwn">
+      <ul class="small">
+        <li v-for="one in history" :key="one.entry">
+          Typed by {{ one.who }}, {{ showWhen(one.typedAt)
+          }}<template v-if="one.label.energy !== null"
+            >: {{ one.label.energy }} {{ one.label.energyUnit }} in {{ one.label.perGrams }} g</template
+          >
+        </li>
+      </ul>
+      <p class="acts">
+        <Button label="Type it anew" size="small" severity="secondary" outlined @click="emit('anew')" />
+        <Button
+          :label="withdrawn ? 'Offer it again' : 'Offer it no longer'"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="toggle"
+        />
+        <span v-if="withdrawn" class="small" role="status">Recipes that use it keep it.</span>
+      </p>
+      <p v-if="trouble" role="alert" class="small"><span class="sign stop">✕</span> {{ trouble }}</p>
+    </template>
   </section>
 </template>
 
@@ -127,6 +211,12 @@ tbody tr {
 }
 td:nth-child(2) {
   font-weight: 640;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.75rem;
 }
 .sub th {
   padding-left: 0.9rem;

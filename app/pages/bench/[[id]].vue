@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { useToast } from 'primevue/usetoast'
 import { PART_KINDS } from '~~/core/recipe/document'
-import { swapLine } from '~~/core/swap/swapLine'
-import type { Swap } from '~~/core/swap/catalogue'
 import { larder } from '~~/data/larder'
 import type { Basis } from '~/components/bench/FiguresTable.vue'
 import { ApiProblem, type ProblemDocument } from '~/logic/api'
 import { PART_WORDS } from '~/logic/format'
-import { addLine, addPart, removeLine, rewriteLine, setEaten, setFood, setGrams } from '~/logic/edit'
+import { addPart } from '~/logic/edit'
 
 const bench = useBenchStore()
 const route = useRoute()
@@ -65,12 +63,6 @@ function adaptTo(dietId: string) {
     detail: none ? `For ${none} there is no substitute; they are marked` : 'Undo takes it back',
     life: 4000,
   })
-}
-
-function swap(lineId: string, chosen: Swap) {
-  if (!bench.recipe) return
-  const swapped = swapLine(bench.recipe, lineId, chosen, larder.foods)
-  if (swapped) bench.swapTo(swapped.recipe)
 }
 
 async function save() {
@@ -182,13 +174,6 @@ usePlaceKeys([
         :way="bench.recipe.cooking.way"
         :pieces="bench.recipe.pieces"
         :lens="lens"
-        @grams="(lineId, grams) => bench.change(setGrams(bench.recipe!, lineId, grams))"
-        @food="(lineId, foodId) => bench.change(setFood(bench.recipe!, lineId, foodId, larder.foods))"
-        @rewrite="(lineId, raw) => bench.change(rewriteLine(bench.recipe!, lineId, raw, larder.foods))"
-        @remove="(lineId) => bench.change(removeLine(bench.recipe!, lineId))"
-        @eaten="(lineId, grams) => bench.change(setEaten(bench.recipe!, lineId, grams))"
-        @swap="swap"
-        @add="(raw) => bench.change(addLine(bench.recipe!, part.id, raw, larder.foods))"
       />
       <p class="parts no-print" role="group" aria-label="Add a part">
         <span class="soft">Add a part</span>

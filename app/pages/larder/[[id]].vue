@@ -1,20 +1,72 @@
 <script setup lang="ts">
+import { useToast } from 'primevue/usetoast'
 import type { Food } from '~~/core/food/food'
 import { nutrientsPer100g } from '~~/core/food/nutrients'
-import { larder } from '~~/data/larder'
-import { showFigure } from '~/logic/format'
-import { COLUMNS, listFoods, type Sorting } from '~/logic/larderTable'
+import { ApiProblem, type OwnFood } from '~/logic/api'
+import { SHELF_WORDS, showFigure } from '~/logic/format'
+import { COLUMNS, sortFoods, type Sorting } from '~/logic/larderTable'
 
 const route = useRoute()
 const router = useRouter()
+const toast = useToast()
+const shelves = useLarderStore()
 
 const query = ref('')
 const sorting = ref<Sorting | null>(null)
-const foods = computed(() => listFoods(larder.foods, query.value, sorting.value))
-const foodOf = (id: unknown) => (typeof id === 'string' ? (larder.foods.get(id) ?? null) : null)
+const { found, away } = useFoodSearch(query)
+const byName: Sorting = { by: 'name', down: false }
+const foods = computed(() =>
+  query.value.trim()
+    ? sortFoods(found.value, sorting.value)
+    : sortFoods([...shelves.larder.foods.values()], sorting.value ?? byName),
+)
+const total = computed(() => Object.values(shelves.counts).reduce((sum, count) => sum + count, 0))
+const shelfOf = (food: Food) =>
+  'shelf' in food ? (SHELF_WORDS[food.shelf as keyof typeof SHELF_WORDS] ?? '') : ''
+
+const idOf = (value: unknown) => (typeof value === 'string' && value ? value : null)
+const foodOf = (id: unknown) => shelves.larder.foods.get(idOf(id) ?? '') ?? null
 const chosen = computed(() => foodOf(route.params.id))
 const other = computed(() => foodOf(route.query.with))
-const missing = computed(() => typeof route.params.id === 'string' && route.params.id !== '' && !chosen.value)
+const looked = ref(false)
+const missing = computed(() => looked.value && idOf(route.params.id) !== null && !chosen.value)
+/** What the right side shows when it is no food. */
+const side = computed(() =>
+  'packet' in route.query
+    ? 'packet'
+    : 'table' in route.query
+      ? 'table'
+      : 'prices' in route.query
+        ? 'prices'
+        : null,
+)
+
+// A food of another shelf may be named in the address.
+watch(
+  () => [route.params.id, route.query.with],
+  async (ids) => {
+    const unknown = ids.flatMap((id) => (idOf(id) && !foodOf(id) ? [idOf(id)!] : []))
+    if (unknown.length) await shelves.know(unknown)
+    looked.value = true
+  },
+  { immediate: true },
+)
+
+const entry = shallowRef<OwnFood | null>(null)
+async function typeAnew(food: Food) {
+  try {
+    entry.value = await shelves.entriesOf(food.id)
+    await router.push({ path: route.path, query: { packet: null } })
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error
+    toast.add({ severity: 'warn', summary: error.problem.title, detail: error.problem.detail, life: 4000 })
+  }
+}
+function openSide(kind: 'packet' | 'table' | 'prices') {
+  entry.value = null
+  return router.push({ path: '/larder', query: { [kind]: null } })
+}
+const stored = (food: Food) => router.push(`/larder/${food.id}`)
 
 function sortBy(by: Sorting['by']) {
   const first = by !== 'name'
@@ -24,16 +76,28 @@ function sortBy(by: Sorting['by']) {
 const sortedAs = (by: Sorting['by']) =>
   sorting.value?.by !== by ? 'none' : sorting.value.down ? 'descending' : 'ascending'
 
-const choose = (food: Food) => router.push({ path: `/larder/${food.id}`, query: route.query })
-const compare = (food: Food | null) => router.push({ path: route.path, query: food ? { with: food.id } : {} })
+function choose(food: Food) {
+  shelves.keep([food])
+  return router.push({
+    path: `/larder/${food.id}`,
+    query: route.query.with ? { with: route.query.with } : {},
+  })
+}
+function compare(food: Food | null) {
+  if (food) shelves.keep([food])
+  return router.push({ path: route.path, query: food ? { with: food.id } : {} })
+}
 
 useHead({ title: () => `${chosen.value?.name ?? 'Larder'} · Swap Pocket` })
 const search = useTemplateRef<HTMLInputElement>('search')
-usePlaceKeys([{ key: '/', says: 'Search the larder', act: () => search.value?.focus() }])
+usePlaceKeys([
+  { key: '/', says: 'Search the larder', act: () => search.value?.focus() },
+  { key: 'n', says: 'Type in a packet', act: () => openSide('packet') },
+])
 </script>
 
 <template>
-  <main class="larder" :data-open="chosen !== null">
+  <main class="larder" :data-open="chosen !== null || side !== null">
     <section class="list" aria-labelledby="larder-title">
       <header>
         <h1 id="larder-title">Larder</h1>
@@ -45,10 +109,24 @@ usePlaceKeys([{ key: '/', says: 'Search the larder', act: () => search.value?.fo
           placeholder="Name, misspelling or fragment"
           aria-label="Search the larder"
         />
-        <p class="soft small" role="status">{{ foods.length }} of {{ larder.foods.size }} foods, per 100 g</p>
+        <span class="tools small">
+          <button type="button" class="opens" @click="openSide('packet')">Type in a packet</button>
+          <button type="button" class="opens" @click="openSide('prices')">Price book</button>
+          <button type="button" class="opens" @click="openSide('table')">Take in a table</button>
+        </span>
+        <p class="soft small" role="status">
+          {{ foods.length }} of {{ total.toLocaleString() }} foods, per 100 g<template v-if="!query.trim()"
+            >; search also looks in {{ shelves.counts.measured }} measured ones<template
+              v-if="shelves.counts.import"
+            >
+              and {{ shelves.counts.import.toLocaleString() }} taken in</template
+            ></template
+          ><template v-if="away">; the server is away, only our table is searched</template>
+        </p>
       </header>
       <p v-if="!foods.length" class="empty">
-        No food fits “{{ query }}”. A line with an unknown food is kept; choose the nearest one for it.
+        No food fits “{{ query }}”. A line with an unknown food is kept; choose the nearest one for it, or
+        <button type="button" class="opens" @click="openSide('packet')">type in its packet</button>.
       </p>
       <div v-else class="scroll" tabindex="0" role="region" aria-label="Foods">
         <table>
@@ -67,6 +145,7 @@ usePlaceKeys([{ key: '/', says: 'Search the larder', act: () => search.value?.fo
             <tr v-for="food in foods" :key="food.id" :class="{ on: food.id === chosen?.id }">
               <th scope="row">
                 <button type="button" class="name" @click="choose(food)">{{ food.name }}</button>
+                <span v-if="shelfOf(food)" class="soft small">&nbsp;{{ shelfOf(food) }}</span>
               </th>
               <td v-for="column in COLUMNS" :key="column.key">
                 {{ showFigure(column.key, nutrientsPer100g(food)[column.key]) }}
@@ -90,13 +169,27 @@ usePlaceKeys([{ key: '/', says: 'Search the larder', act: () => search.value?.fo
       </div>
     </section>
     <aside class="side" aria-label="One food">
-      <FoodDetail v-if="chosen" :food="chosen" :other="other && other.id !== chosen.id ? other : null" />
+      <LazyPacketForm
+        v-if="side === 'packet'"
+        :key="entry?.food.id ?? 'new'"
+        :entry="entry"
+        @stored="stored"
+        @cancel="router.back()"
+      />
+      <LazyTableImport v-else-if="side === 'table'" @done="shelves.load" />
+      <LazyPriceBook v-else-if="side === 'prices'" />
+      <FoodDetail
+        v-else-if="chosen"
+        :food="chosen"
+        :other="other && other.id !== chosen.id ? other : null"
+        @anew="typeAnew(chosen)"
+      />
       <p v-else-if="missing" class="soft">
         There is no food “{{ route.params.id }}” here. Choose one from the list.
       </p>
       <p v-else class="soft">
-        Choose a food to see where its numbers come from, what a spoon of it weighs, and how it differs from
-        another.
+        Choose a food to see where its numbers come from, what a spoon of it weighs, what it costs, and how it
+        differs from another.
       </p>
     </aside>
   </main>
@@ -120,6 +213,13 @@ header {
   align-items: center;
   gap: 0.75rem;
   margin-bottom: 0.6rem;
+}
+header .tools {
+  display: flex;
+  gap: 0.9rem;
+}
+header p {
+  flex-basis: 100%;
 }
 header .field {
   flex: 1 1 14rem;

@@ -1,13 +1,12 @@
 import { summaryOf } from '../../../../core/summary'
-import { larder } from '../../../../data/larder'
 import { saveRecipe } from '../../../db/recipes'
 
 /** Saves a new revision. A stale one is answered with 409 and both documents. */
 export default defineEventHandler(async (event) => {
   const id = recipeId(event)
   const body = await readJson(event, saveRequest)
-  const recipe = storable(body.recipe)
-  const result = await saveRecipe(id, body.revision, recipe, summaryOf(recipe, larder))
+  const recipe = await storable(body.recipe)
+  const result = await saveRecipe(id, body.revision, recipe, summaryOf(recipe, await larderFor(recipe)))
   if (result.state === 'missing') throw notFound(id)
   if (result.state === 'stale') {
     throw problem(

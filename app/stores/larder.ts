@@ -1,0 +1,139 @@
+import { defineStore } from 'pinia'
+import type { Price } from '~~/core/cost/costOf'
+import type { Food } from '~~/core/food/food'
+import type { PacketLabel } from '~~/core/food/packet'
+import { withFoods } from '~~/core/larder'
+import { allLines, type Recipe } from '~~/core/recipe/document'
+import { larder as table } from '~~/data/larder'
+import { ApiProblem, call, type OwnFood, type ShelvedFood } from '~/logic/api'
+
+interface Prices {
+  currency: string
+  prices: Price[]
+}
+
+/** The foods the product ships, those a recipe on the bench needs besides, the cook's own, and their prices. */
+export const useLarderStore = defineStore('larder', () => {
+  const extra = shallowRef<Food[]>([])
+  const larder = computed(() => withFoods(table, extra.value))
+  const own = shallowRef<ShelvedFood[]>([])
+  const counts = shallowRef({ table: table.foods.size, measured: 0, own: 0, import: 0 })
+  const prices = shallowRef<ReadonlyMap<string, Price>>(new Map())
+  const currency = ref('EUR')
+
+  /** Adds foods to the larder, or replaces them. */
+  function keep(foods: readonly Food[]) {
+    const fresh = foods.filter((food) => !table.foods.has(food.id))
+    if (!fresh.length) return
+    const ids = new Set(fresh.map((food) => food.id))
+    extra.value = [...extra.value.filter((food) => !ids.has(food.id)), ...fresh]
+  }
+
+  /** Fetches what a recipe uses besides the tables; without the server it stays unknown and says so. */
+  async function knowFoodsOf(recipe: Recipe | null | undefined) {
+    if (!recipe) return
+    const ids = new Set<string>()
+    for (const { line } of allLines(recipe))
+      if (line.foodId && !larder.value.foods.has(line.foodId)) ids.add(line.foodId)
+    if (ids.size) await know([...ids])
+  }
+
+  async function know(ids: readonly string[]) {
+    try {
+      const { foods } = await call<{ foods: ShelvedFood[] }>(
+        'GET',
+        `/api/foods?ids=${ids.map(encodeURIComponent).join(',')}`,
+      )
+      keep(foods)
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error
+    }
+  }
+
+  /** Loads the cook's own foods and prices. They are extras: without the server the tables still serve. */
+  async function load() {
+    try {
+      const [shelf, book] = await Promise.all([
+        call<{ foods: ShelvedFood[]; counts: typeof counts.value }>('GET', '/api/foods?shelf=own'),
+        call<Prices>('GET', '/api/prices'),
+      ])
+      own.value = shelf.foods
+      counts.value = shelf.counts
+      keep(shelf.foods)
+      takePrices(book)
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error
+    }
+  }
+
+  function takePrices(book: Prices) {
+    prices.value = new Map(book.prices.map((price) => [price.foodId, price]))
+    currency.value = book.currency
+  }
+
+  /** Foods on every shelf that fit a query, the likeliest first. */
+  async function search(query: string): Promise<ShelvedFood[]> {
+    const { foods } = await call<{ foods: ShelvedFood[] }>('GET', `/api/foods?q=${encodeURIComponent(query)}`)
+    return foods
+  }
+
+  /** Stores a packet: a new food, or an own one typed anew. */
+  async function putOwn(
+    id: string | null,
+    body: { label: PacketLabel; who: string; likeId: string | null },
+  ): Promise<ShelvedFood> {
+    const food = id
+      ? await call<ShelvedFood>('PUT', `/api/foods/${id}`, body)
+      : await call<ShelvedFood>('POST', '/api/foods', body)
+    keep([food])
+    await load()
+    return food
+  }
+
+  /** Offers an own food no longer; `restore` offers it again. */
+  async function withdraw(id: string) {
+    await call('DELETE', `/api/foods/${id}`)
+    await load()
+  }
+  async function restore(id: string) {
+    await call('POST', `/api/foods/${id}/restore`)
+    await load()
+  }
+
+  const entriesOf = (id: string) => call<OwnFood>('GET', `/api/foods/${encodeURIComponent(id)}`)
+
+  async function putPrice(price: Price) {
+    const { foodId, ...body } = price
+    const stored = await call<Price>('PUT', `/api/prices/${encodeURIComponent(foodId)}`, body)
+    prices.value = new Map(prices.value).set(foodId, stored)
+  }
+  async function removePrice(foodId: string) {
+    await call('DELETE', `/api/prices/${encodeURIComponent(foodId)}`)
+    const rest = new Map(prices.value)
+    rest.delete(foodId)
+    prices.value = rest
+  }
+  async function setCurrency(code: string) {
+    takePrices(await call<Prices>('PUT', '/api/prices', { currency: code }))
+  }
+
+  return {
+    larder,
+    own,
+    counts,
+    prices,
+    currency,
+    keep,
+    know,
+    knowFoodsOf,
+    load,
+    search,
+    putOwn,
+    withdraw,
+    restore,
+    entriesOf,
+    putPrice,
+    removePrice,
+    setCurrency,
+  }
+})

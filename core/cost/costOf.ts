@@ -1,0 +1,72 @@
+import type { Foods } from '../food/food'
+import type { Contribution } from '../nutrition/contributions'
+import { allLines, type Recipe } from '../recipe/document'
+
+/** What a food costs, as the cook noted it. Money is in the price book's one currency. */
+export interface Price {
+  foodId: string
+  /** What the pack cost. */
+  price: number
+  packGrams: number
+  /** Where it was bought, or anything else worth knowing; '' for nothing. */
+  note: string
+  /** The day it was noted, as "2026-11-24". */
+  date: string
+}
+
+/** The cook's prices by food. */
+export type PriceBook = ReadonlyMap<string, Price>
+
+export interface LineCost {
+  lineId: string
+  name: string
+  grams: number
+  /** Null where the food has no price. */
+  cost: number | null
+  price: Price | null
+}
+
+export interface Cost {
+  batch: number
+  perPiece: number
+  perServing: number
+  lines: LineCost[]
+  /** Foods that weigh in and have no price: with any, every sum is "at least". */
+  unknown: string[]
+}
+
+/** Water from the tap is not bought. Common practice, no source. */
+const FREE = new Set(['water'])
+
+/** A pinch of something without a price is not worth a word. Common practice, no source. */
+const LEAST_GRAMS = 5
+
+/**
+ * What a batch costs. Everything that is listed was bought and is paid for, eaten or not, but for fat in the
+ * pan: what is not taken up can be strained and used again, so only what is taken up counts.
+ *
+ * @param contributions of the recipe's evaluation, for what is taken up from the pan
+ */
+export function costOf(
+  recipe: Recipe,
+  contributions: readonly Contribution[],
+  foods: Foods,
+  prices: PriceBook,
+): Cost {
+  const taken = new Map(contributions.map((one) => [one.lineId, one.foodGrams]))
+  const lines: LineCost[] = []
+  const unknown: string[] = []
+  let batch = 0
+  for (const { part, line } of allLines(recipe)) {
+    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const name = food?.name ?? (line.name || line.raw)
+    const grams = part.kind === 'pan' ? (taken.get(line.id) ?? null) : line.grams
+    if (food && FREE.has(food.id)) continue
+    const price = food ? (prices.get(food.id) ?? null) : null
+    const cost = price && grams !== null ? (price.price * grams) / price.packGrams : null
+    if (cost !== null) batch += cost
+    else if ((grams ?? LEAST_GRAMS) >= LEAST_GRAMS && !unknown.includes(name)) unknown.push(name)
+    lines.push({ lineId: line.id, name, grams: grams ?? 0, cost, price })
+  }
+  return { batch, perPiece: batch / recipe.pieces, perServing: batch / recipe.servings, lines, unknown }
+}

@@ -1,0 +1,95 @@
+import type { Food, Foods, FoodRow } from '../food/food'
+import { MICRONUTRIENT_KEYS, type Micronutrient } from '../food/micronutrients'
+import { PRECOOKING_WAYS, type CookingWay, type PrecookingWay } from '../recipe/document'
+
+export interface Yield {
+  /** Cooked weight ÷ raw weight. */
+  factor: number
+  source: string
+}
+
+/** What kind of heat a way of cooking is, as far as vitamins ask. */
+export type Heat = 'oven' | 'fat' | 'steam' | 'water'
+const HEATS: readonly Heat[] = ['oven', 'fat', 'steam', 'water']
+
+const HEAT_OF: Readonly<Record<CookingWay | PrecookingWay, Heat>> = {
+  bake: 'oven',
+  roast: 'oven',
+  'deep-fry': 'fat',
+  'shallow-fry': 'fat',
+  griddle: 'fat',
+  'brown-and-steam': 'steam',
+  fry: 'fat',
+  steam: 'steam',
+  boil: 'water',
+  simmer: 'water',
+}
+
+/** A food with less water than this, in %, is dry. */
+const DRY_PCT = 20
+
+/** What cooking leaves of a food's weight and of its vitamins. */
+export interface CookingTables {
+  /** By food id, else by group as "group:leafy". */
+  yields: ReadonlyMap<string, Readonly<Record<PrecookingWay, Yield>>>
+  retention: ReadonlyMap<Micronutrient, Readonly<Record<Heat, number>>>
+}
+
+const share = (row: FoodRow, column: string, table: string): number => {
+  const value = Number(row[column])
+  if (!row[column] || !(value > 0 && value <= 1)) {
+    throw new Error(
+      `${table}: column ${column} holds "${row[column]}"; a share above 0 and up to 1 was expected`,
+    )
+  }
+  return value
+}
+
+/**
+ * Turns the rows of `data/yields.csv` and `data/retention.csv` into tables.
+ *
+ * @throws Error naming the row when a food, group, nutrient or share is not understood
+ */
+export function cookingTablesFromRows(
+  yieldRows: readonly FoodRow[],
+  retentionRows: readonly FoodRow[],
+  foods: Foods,
+): CookingTables {
+  const groups = new Set([...foods.values()].map((food) => `group:${food.group}`))
+  const yields = new Map<string, Record<PrecookingWay, Yield>>()
+  for (const row of yieldRows) {
+    const key = (row.applies ?? '').replace(/^food:/, '')
+    if (!groups.has(key) && !foods.has(key)) throw new Error(`Yields: no food or group "${row.applies}"`)
+    const made = {} as Record<PrecookingWay, Yield>
+    for (const way of PRECOOKING_WAYS)
+      made[way] = { factor: share(row, way, `Yields of ${row.applies}`), source: row.source! }
+    yields.set(key, made)
+  }
+  const retention = new Map<Micronutrient, Record<Heat, number>>()
+  for (const row of retentionRows) {
+    const key = MICRONUTRIENT_KEYS.find((one) => one === row.nutrient)
+    if (!key) throw new Error(`Retention: no nutrient "${row.nutrient}"`)
+    const made = {} as Record<Heat, number>
+    for (const heat of HEATS) made[heat] = share(row, heat, `Retention of ${key}`)
+    retention.set(key, made)
+  }
+  return { yields, retention }
+}
+
+/** The yield of a food that is cooked before it goes in; null for what no row speaks of: it keeps its weight. */
+export function yieldOf(food: Food, way: PrecookingWay, { yields }: CookingTables): Yield | null {
+  // What is dry has nothing to give off: dry pulses drink water that is listed as a line of its own.
+  if (food.per100g.waterG < DRY_PCT) return null
+  return (yields.get(food.id) ?? yields.get(`group:${food.group}`))?.[way] ?? null
+}
+
+/** The share of a nutrient that is left after cooking, 1 where no row speaks of it. */
+export function retained(
+  key: Micronutrient,
+  ways: readonly (CookingWay | PrecookingWay | null)[],
+  { retention }: CookingTables,
+): number {
+  const row = retention.get(key)
+  if (!row) return 1
+  return ways.reduce((left, way) => (way === null ? left : left * row[HEAT_OF[way]]), 1)
+}

@@ -1,0 +1,8 @@
+import { setWithdrawn } from '../../../db/foods'
+
+/** Offers an own food no longer. Recipes that use it keep it. */
+export default defineEventHandler(async (event) => {
+  const id = foodId(event)
+  if (!(await setWithdrawn(id, true))) throw noFood(id)
+  return { id, restore: `/api/foods/${id}/restore` }
+})

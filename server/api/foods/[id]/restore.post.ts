@@ -1,0 +1,8 @@
+import { setWithdrawn } from '../../../db/foods'
+
+/** Offers an own food again. */
+export default defineEventHandler(async (event) => {
+  const id = foodId(event)
+  if (!(await setWithdrawn(id, false))) throw noFood(id)
+  return { id }
+})

@@ -1,0 +1,15 @@
+import { getImport, startMerge } from '../../../db/imports'
+
+/** Makes foods of what was taken in. Answers at once; the import tells how far it has come. */
+export default defineEventHandler(async (event) => {
+  const id = importId(event)
+  const { withoutBadRows } = await readJson(event, finishRequest)
+  const found = await getImport(id)
+  if (!found) throw noImport(id)
+  if (found.state === 'open') {
+    refuseUnready(found, withoutBadRows)
+    if (await startMerge(id)) mergeInBackground(id, found.source)
+  }
+  setResponseStatus(event, 202)
+  return getImport(id)
+})

@@ -1,0 +1,9 @@
+import { getImport } from '../../../db/imports'
+
+/** How far an import has come, with the rows that cannot be used. */
+export default defineEventHandler(async (event) => {
+  const id = importId(event)
+  const found = await getImport(id)
+  if (!found) throw noImport(id)
+  return { ...found, foods: mergedSoFar(id) ?? found.foods }
+})

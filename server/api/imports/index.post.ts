@@ -1,0 +1,9 @@
+import { createImport, getImport } from '../../db/imports'
+
+/** Begins an import of an open table. */
+export default defineEventHandler(async (event) => {
+  const { source, who } = await readJson(event, importRequest)
+  const made = await getImport(await createImport(source, who))
+  setResponseStatus(event, 201)
+  return made
+})

@@ -1,0 +1,11 @@
+import { larder } from '../../../data/larder'
+import { foodsById } from '../../db/foods'
+import { putPrice } from '../../db/prices'
+
+/** Notes what a food costs. */
+export default defineEventHandler(async (event) => {
+  const id = foodId(event)
+  const body = await readJson(event, priceRequest)
+  if (!larder.foods.has(id) && !(await foodsById([id])).length) throw noFood(id)
+  return putPrice({ foodId: id, ...body })
+})

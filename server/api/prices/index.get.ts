@@ -1,0 +1,4 @@
+import { allPrices } from '../../db/prices'
+
+/** The price book. */
+export default defineEventHandler(() => allPrices())

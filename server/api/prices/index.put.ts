@@ -1,0 +1,8 @@
+import { allPrices, setCurrency } from '../../db/prices'
+
+/** Sets the currency of the book; no price is converted. */
+export default defineEventHandler(async (event) => {
+  const { currency } = await readJson(event, currencyRequest)
+  await setCurrency(currency)
+  return allPrices()
+})

@@ -1,0 +1,56 @@
+import type { Price } from '../../core/cost/costOf'
+import { migrated } from './migrate'
+import { database } from './pool'
+
+export interface StoredPrices {
+  /** ISO 4217 code of the book's one currency. */
+  currency: string
+  prices: Price[]
+}
+
+/** What the book starts with until the cook chooses. */
+const FIRST_CURRENCY = 'EUR'
+
+const PRICE = `food_id as "foodId", price::double precision as price, pack_grams as "packGrams", note,
+  to_char(noted_on, 'YYYY-MM-DD') as date`
+
+/** The whole price book. */
+export async function allPrices(): Promise<StoredPrices> {
+  await migrated()
+  const [settings, prices] = await Promise.all([
+    database().query<{ value: string }>(`select value from settings where name = 'currency'`),
+    database().query<Price>(`select ${PRICE} from prices order by food_id`),
+  ])
+  return { currency: settings.rows[0]?.value ?? FIRST_CURRENCY, prices: prices.rows }
+}
+
+/** Notes a price; the latest replaces the one before. */
+export async function putPrice(price: Price): Promise<Price> {
+  await migrated()
+  const { rows } = await database().query<Price>(
+    `insert into prices (food_id, price, pack_grams, note, noted_on) values ($1, $2, $3, $4, $5)
+     on conflict (food_id) do update
+       set price = excluded.price, pack_grams = excluded.pack_grams, note = excluded.note,
+           noted_on = excluded.noted_on
+     returning ${PRICE}`,
+    [price.foodId, price.price, price.packGrams, price.note, price.date],
+  )
+  return rows[0]!
+}
+
+/** Takes a price out. Returns false when there was none. */
+export async function removePrice(foodId: string): Promise<boolean> {
+  await migrated()
+  const { rowCount } = await database().query('delete from prices where food_id = $1', [foodId])
+  return rowCount === 1
+}
+
+/** Sets the currency of the book. Prices keep their numbers: nothing is converted. */
+export async function setCurrency(currency: string): Promise<void> {
+  await migrated()
+  await database().query(
+    `insert into settings (name, value) values ('currency', $1)
+     on conflict (name) do update set value = excluded.value`,
+    [JSON.stringify(currency)],
+  )
+}

@@ -1,0 +1,15 @@
+import { withFoods, type Larder } from '../../core/larder'
+import { allLines, type Recipe } from '../../core/recipe/document'
+import { larder } from '../../data/larder'
+import { foodsById } from '../db/foods'
+
+/**
+ * The larder a recipe needs: that of the tables, and what else its lines name from the database. A recipe that
+ * names nothing else needs no database.
+ */
+export async function larderFor(recipe: Recipe): Promise<Larder> {
+  const others = new Set<string>()
+  for (const { line } of allLines(recipe))
+    if (line.foodId !== null && !larder.foods.has(line.foodId)) others.add(line.foodId)
+  return others.size ? withFoods(larder, await foodsById([...others])) : larder
+}
