@@ -140,6 +140,12 @@ try {
   ).json()
   log('Routes')
   const routes = await compareRoutes(server.address, recipe)
+  log('Larder')
+  const larder = JSON.parse(
+    execFileSync(bin('tsx'), [join(ROOT, 'scripts', 'bench', 'larder.ts'), server.address], {
+      encoding: 'utf8',
+    }),
+  )
   log('Browser')
   browser = await chromium.launch({
     executablePath,
@@ -150,7 +156,7 @@ try {
   const page = await measurePage(browser, server.address, id)
   console.log(
     JSON.stringify(
-      { node: process.version, core, routes, page, serverStartMilliseconds: round(serverStart, 0) },
+      { node: process.version, core, routes, larder, page, serverStartMilliseconds: round(serverStart, 0) },
       null,
       2,
     ),

@@ -38,7 +38,13 @@ function print() {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal header="Card for the piece" dismissable-mask>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    header="Card for the piece"
+    dismissable-mask
+    :class="{ wide: labels.length > 1 }"
+  >
     <div class="ways no-print">
       <SelectButton
         v-model="convention"
@@ -145,7 +151,7 @@ header {
   gap: 0.5rem 2rem;
 }
 .tables table {
-  flex: 1 1 20rem;
+  flex: 1 1 26rem;
 }
 table {
   width: 100%;

@@ -260,6 +260,12 @@ const id = useId()
   width: 100%;
   text-align: left;
 }
+.grid > span {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0.4rem;
+}
 .sub {
   padding-left: 0.9rem;
   color: var(--ink-soft);

@@ -205,7 +205,7 @@ usePlaceKeys([
   display: flex;
   flex-direction: column;
   min-height: 0;
-  padding: 0.9rem 0 0 1.25rem;
+  padding: 0.9rem 1rem 0 1.25rem;
 }
 header {
   display: flex;
@@ -216,6 +216,7 @@ header {
 }
 header .tools {
   display: flex;
+  flex-wrap: wrap;
   gap: 0.9rem;
 }
 header p {
