@@ -1,5 +1,8 @@
 import { cautionsFor, type Caution } from './cautions'
+import { abilitiesOf, type DoughAbilities } from './dough/abilities'
 import type { DoughFigures } from './dough/assess'
+import { avoidDiet } from './diet/diets'
+import type { Measures } from './diet/target'
 import { judge, type JudgedLine, type Verdict } from './diet/verdict'
 import { assessFilling, type FillingFigures } from './filling/assess'
 import { EU_ALLERGENS, type Allergen, type Food } from './food/food'
@@ -60,8 +63,12 @@ export interface Evaluation {
   micronutrients: MicronutrientFigures
   protein: ProteinQuality
   dough: DoughFigures
+  /** What the dough can do, and what its shape and cooking ask that it cannot. */
+  abilities: DoughAbilities
   filling: FillingFigures
   diets: Verdict[]
+  /** The figures that diets are held against. */
+  measures: Measures
   allergens: string[]
   mayContain: string[]
   cautions: Caution[]
@@ -141,9 +148,10 @@ function fillingPieces(parts: readonly PartFigures[]): FillingPiece[] {
  * the working of every figure. The one entry point for browser, server and worker.
  *
  * @param recipe a document that has passed `recipeSchema`, ids given
+ * @param original the evaluation of the recipe it grew from, for diets that ask for less than that has
  * @throws RecipeProblem naming the field when a food is unknown or there is no dough
  */
-export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
+export function evaluate(recipe: Recipe, larder: Larder, original: Evaluation | null = null): Evaluation {
   const problems = checkRecipe(recipe, larder.foods)
   if (problems.length) throw new RecipeProblem(problems)
 
@@ -158,12 +166,16 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
   const foods = [...new Set(lines.flatMap((one) => one.food ?? []))]
 
   const proteinKcal = totals.proteinG * EU_FACTORS_KCAL_PER_G.protein
-  const measures = {
+  const measures: Measures = {
     wholeGrainPct: batch.dough.wholeGrainPct,
     proteinEnergyPct: totals.energyKcal > 0 ? (100 * proteinKcal) / totals.energyKcal : null,
-    netCarbohydratePerServingG: perServing.netCarbohydrateG,
+    piece: perPiece,
+    serving: perServing,
+    '100g': per100g,
   }
-  const diets = larder.diets.map((diet) => judge(lines, diet, measures, missing))
+  const avoided = recipe.avoid ?? []
+  const judged = avoided.length ? [...larder.diets, avoidDiet(avoided)] : larder.diets
+  const diets = judged.map((diet) => judge(lines, diet, measures, original?.measures ?? null, missing))
   return {
     title: recipe.title,
     pieces: recipe.pieces,
@@ -186,8 +198,10 @@ export function evaluate(recipe: Recipe, larder: Larder): Evaluation {
     unknown: unknownFigures(batch.contributions, larder.foods),
     protein: proteinQualityOf(batch.contributions, larder.foods),
     dough: batch.dough,
+    abilities: abilitiesOf(batch.dough, batch.shell, recipe.shape, recipe.cooking.way, larder.dough),
     filling: assessFilling(batch.filling, batch.cookedOffGrams, recipe.pieces, batch.dough.grams),
     diets,
+    measures,
     ...allergensOf(foods),
     cautions: cautionsFor({ recipe, foods, verdicts: diets, polyolsPct: per100g.polyolsG }),
     working: workingOf(batch, totals, recipe.pieces, recipe.servings),

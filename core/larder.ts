@@ -1,5 +1,6 @@
 import { dietsFromRows, type Diet } from './diet/diets'
 import { foodsFromRows, type Food, type FoodRow, type Foods } from './food/food'
+import { doughTablesFromRows, type DoughTables } from './dough/strength'
 import { cookingTablesFromRows, type CookingTables } from './nutrition/cookingTables'
 import { swapsFromRows, type Swap } from './swap/catalogue'
 
@@ -9,6 +10,7 @@ export interface Larder {
   diets: Diet[]
   swaps: Swap[]
   cooking: CookingTables
+  dough: DoughTables
 }
 
 /**
@@ -23,6 +25,8 @@ export function larderFromRows(rows: {
   aminoAcids: readonly FoodRow[]
   yields: readonly FoodRow[]
   retention: readonly FoodRow[]
+  strength: readonly FoodRow[]
+  needs: readonly FoodRow[]
 }): Larder {
   const foods = foodsFromRows(rows.foods, rows.aminoAcids)
   return {
@@ -30,6 +34,7 @@ export function larderFromRows(rows: {
     diets: dietsFromRows(rows.diets),
     swaps: swapsFromRows(rows.swaps, foods),
     cooking: cookingTablesFromRows(rows.yields, rows.retention, foods),
+    dough: doughTablesFromRows(rows.strength, rows.needs, foods),
   }
 }
 

@@ -5,9 +5,20 @@ import { larderFromRows, type Larder } from '../core/larder'
 import aminoAcids from './amino-acids.csv'
 import diets from './diets.csv'
 import foods from './foods.csv'
+import needs from './needs.csv'
 import retention from './retention.csv'
+import strength from './strength.csv'
 import swaps from './swaps.csv'
 import yields from './yields.csv'
 
 /** The larder that ships with the product, built once from the tables beside this file. */
-export const larder: Larder = larderFromRows({ foods, diets, swaps, aminoAcids, yields, retention })
+export const larder: Larder = larderFromRows({
+  foods,
+  diets,
+  swaps,
+  aminoAcids,
+  yields,
+  retention,
+  strength,
+  needs,
+})

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import rows from '../../data/diets.csv'
 import { food, larder } from '../../test/helpers'
 import { larderFromRows } from '../larder'
-import { dietsFromRows, foodAgainstDiet } from './diets'
+import { avoidDiet, dietsFromRows, foodAgainstDiet } from './diets'
 
 const vegan = larder.diets.find((diet) => diet.id === 'vegan')!
 const dairyFree = larder.diets.find((diet) => diet.id === 'dairy-free')!
@@ -12,7 +12,7 @@ describe('the diets', () => {
     for (const diet of larder.diets) {
       expect(diet.source.length).toBeGreaterThan(20)
       expect(
-        diet.excludesOrigins.length + diet.excludesAllergens.length + (diet.target ? 1 : 0),
+        diet.excludesOrigins.length + diet.excludesAllergens.length + diet.targets.length,
       ).toBeGreaterThan(0)
     }
   })
@@ -21,8 +21,11 @@ describe('the diets', () => {
   it.each([
     [{ ...row, excludes_origins: 'bird' }, /bird/],
     [{ ...row, source: '' }, /source/],
-    [{ ...row, metric: 'joy', limit: '1' }, /joy/],
-    [{ ...row, metric: 'proteinEnergyPct', limit: 'much' }, /metric/],
+    [{ ...row, excludes_allergens: 'milk|moon' }, /moon/],
+    [{ ...row, targets: 'joy >= 1' }, /joy/],
+    [{ ...row, targets: 'proteinEnergyPct >= much' }, /target/],
+    [{ ...row, targets: 'proteinG >= 10' }, /target/],
+    [{ ...row, targets: 'wholeGrainPct/piece >= 10' }, /target/],
   ])('name what is wrong in a row', (bad, message) => {
     expect(() => dietsFromRows([bad])).toThrow(message)
   })

@@ -1,49 +1,75 @@
-import { ORIGINS, type Allergen, type Food, type Origin } from '../food/food'
-
-export const DIET_METRICS = ['wholeGrainPct', 'proteinEnergyPct', 'netCarbohydratePerServingG'] as const
-export type DietMetric = (typeof DIET_METRICS)[number]
+import { ORIGINS, EU_ALLERGENS, type Allergen, type Food, type Origin } from '../food/food'
+import { NUTRIENTS, type Nutrient } from '../food/nutrients'
+import { parseTarget, type Target } from './target'
 
 export interface Diet {
   id: string
   name: string
   excludesOrigins: Origin[]
   excludesAllergens: Allergen[]
-  target: { metric: DietMetric; comparison: 'at-least' | 'at-most'; limit: number; unit: string } | null
+  /** Foods that are left out by name: a personal list. */
+  excludesFoods: string[]
+  targets: Target[]
+  /** What is said beside a verdict of "fits"; '' for nothing. */
+  warning: string
   source: string
+}
+
+const list = (text: string | undefined) => (text ?? '').split('|').filter(Boolean)
+
+function known<T extends string>(items: string[], allowed: readonly string[], where: string): T[] {
+  const odd = items.find((item) => !allowed.includes(item))
+  if (odd !== undefined) throw new Error(`${where}: unknown "${odd}"`)
+  return items as T[]
 }
 
 /**
  * Turns the rows of `data/diets.csv` into diets.
  *
- * @throws Error naming the row when an origin, metric or limit is not understood
+ * @throws Error naming the row when an origin, allergen or target is not understood
  */
 export function dietsFromRows(rows: readonly Readonly<Record<string, string>>[]): Diet[] {
-  const list = (text: string | undefined) => (text ?? '').split('|').filter(Boolean)
   return rows.map((row) => {
-    const origins = list(row.excludes_origins)
-    const odd = origins.find((origin) => !(ORIGINS as readonly string[]).includes(origin))
-    if (!row.id || !row.source || odd)
-      throw new Error(`Diet row ${row.id}: ${odd ? `unknown origin "${odd}"` : 'id or source is missing'}`)
-    const metric = DIET_METRICS.find((known) => known === row.metric)
-    if (row.metric && (!metric || !Number.isFinite(Number(row.limit))))
-      throw new Error(`Diet row ${row.id}: unknown metric "${row.metric}"`)
+    const where = `Diet row ${row.id}`
+    if (!row.id || !row.source) throw new Error(`${where}: id or source is missing`)
     return {
       id: row.id,
       name: row.name ?? row.id,
-      excludesOrigins: origins as Origin[],
-      excludesAllergens: list(row.excludes_allergens) as Allergen[],
-      target: metric
-        ? {
-            metric,
-            comparison: row.comparison === 'at-most' ? 'at-most' : 'at-least',
-            limit: Number(row.limit),
-            unit: row.unit ?? '',
-          }
-        : null,
+      excludesOrigins: known<Origin>(list(row.excludes_origins), ORIGINS, where),
+      excludesAllergens: known<Allergen>(list(row.excludes_allergens), Object.keys(EU_ALLERGENS), where),
+      excludesFoods: [],
+      targets: list((row.targets ?? '').replaceAll(';', '|')).map((text) => parseTarget(text, where)),
+      warning: row.warning ?? '',
       source: row.source,
     }
   })
 }
+
+/** The id of the diet that a personal list of foods to avoid makes. */
+export const AVOID = 'avoid'
+
+/** A personal list of foods to avoid, as a diet. */
+export function avoidDiet(foodIds: readonly string[]): Diet {
+  return {
+    id: AVOID,
+    name: 'Your avoid list',
+    excludesOrigins: [],
+    excludesAllergens: [],
+    excludesFoods: [...foodIds],
+    targets: [],
+    warning: '',
+    source: 'your own choice',
+  }
+}
+
+/** A diet of nothing but numbers, as a cook asks for them. */
+export function targetDiet(targets: readonly Target[]): Diet {
+  return { ...avoidDiet([]), id: 'targets', name: 'Your targets', targets: [...targets] }
+}
+
+/** Whether a diet leaves foods out, whatever the figures say. */
+export const excludes = (diet: Diet): boolean =>
+  diet.excludesOrigins.length + diet.excludesAllergens.length + diet.excludesFoods.length > 0
 
 /** What an eater of meat, fish and so on calls the origin, for reasons. */
 export const ORIGIN_WORDS: Readonly<Record<Origin, string>> = {
@@ -67,5 +93,13 @@ export function foodAgainstDiet(food: Food, diet: Diet): { breaks: string[]; may
     if (food.allergens.includes(allergen) && !breaks.length) breaks.push(allergen)
     else if (food.possibleAllergens.includes(allergen) && !breaks.length && !may.length) may.push(allergen)
   }
+  if (diet.excludesFoods.includes(food.id) && !breaks.length) breaks.push('on your avoid list')
   return { breaks, may }
 }
+
+/** Every figure a target can be about, for messages. */
+export const TARGET_FIGURES: readonly (Nutrient | 'wholeGrainPct' | 'proteinEnergyPct')[] = [
+  'wholeGrainPct',
+  'proteinEnergyPct',
+  ...NUTRIENTS,
+]

@@ -1,6 +1,7 @@
 import type { Food } from '../food/food'
 import type { Line, Part } from '../recipe/document'
-import { foodAgainstDiet, type Diet, type DietMetric } from './diets'
+import { excludes, foodAgainstDiet, type Diet } from './diets'
+import { limitOf, measured, sayTarget, unitOf, type Measures } from './target'
 
 export interface Verdict {
   diet: string
@@ -16,8 +17,8 @@ export interface Verdict {
   source: string
 }
 
-/** The measured value of each target, or null when it cannot be told. */
-export type DietMeasures = Record<DietMetric, number | null>
+/** A figure this near its limit is at it: rounding of what is shown, not slack. */
+const HELD_TO = 1e-6
 
 /** A line as a diet looks at it: where it stands and what it is, undefined when that is not known. */
 export interface JudgedLine {
@@ -32,20 +33,21 @@ export interface JudgedLine {
  * Every line counts wherever it stands, the pan and the dip too, however little of it is eaten. A line whose
  * food is not known leaves the verdict at "cannot tell".
  *
+ * @param original figures of the recipe it grew from, for targets that are a share of them; null without one
  * @param incomplete names of lines that are not counted in the figures; a target cannot be told with them
  */
 export function judge(
   lines: readonly JudgedLine[],
   diet: Diet,
-  measures: DietMeasures,
+  measures: Measures,
+  original: Measures | null,
   incomplete: readonly string[],
 ): Verdict {
   const reasons: string[] = []
   const toCheck: string[] = []
   const lineIds: string[] = []
   const unknown: string[] = []
-  const excludes = diet.excludesOrigins.length > 0 || diet.excludesAllergens.length > 0
-  if (excludes) {
+  if (excludes(diet)) {
     for (const { part, line, food } of lines) {
       if (!food?.originKnown) {
         unknown.push(food?.name ?? (line.name || line.raw))
@@ -61,21 +63,28 @@ export function judge(
       reasons.push(`It is not known what ${unknown.map((name) => `"${name}"`).join(', ')} is`)
   }
   let missed = false
-  if (diet.target) {
-    const { metric, comparison, limit, unit } = diet.target
-    const value = measures[metric]
-    const holds = value !== null && (comparison === 'at-least' ? value >= limit : value <= limit)
-    missed = value !== null && !holds
+  for (const target of diet.targets) {
+    const value = measured(target, measures)
+    const limit = limitOf(target, original)
+    if (value === null || limit === null) {
+      reasons.push(
+        value === null
+          ? `${unitOf(target)}: cannot be reckoned here`
+          : `${value.toFixed(1)} ${unitOf(target)}; ${sayTarget(target, null)} is asked, and there is no original to hold it against`,
+      )
+      unknown.push(unitOf(target))
+      continue
+    }
+    const off = target.comparison === 'at-least' ? limit - value : value - limit
+    if (off > HELD_TO) missed = true
     reasons.push(
-      value === null
-        ? `${unit} cannot be reckoned here`
-        : `${value.toFixed(1)} ${unit}, ${comparison.replace('-', ' ')} ${limit} is asked`,
+      `${value.toFixed(1)} ${unitOf(target)}, ${target.comparison.replace('-', ' ')} ${limit.toFixed(1)} is asked`,
     )
-    if (incomplete.length) toCheck.push(`Not counted: ${incomplete.join(', ')}`)
-    if (value === null) unknown.push(unit)
   }
+  if (diet.targets.length && incomplete.length) toCheck.push(`Not counted: ${incomplete.join(', ')}`)
   const broken = lineIds.length > 0 || missed
   const verdict = broken ? 'does not fit' : unknown.length ? 'cannot tell' : 'fits'
+  if (verdict === 'fits' && diet.warning) toCheck.push(diet.warning)
   return {
     diet: diet.id,
     name: diet.name,

@@ -1,4 +1,4 @@
-import type { DoughAmount } from '../dough/softness'
+import { fillingMoisture, type FillingAmount, type FillingMoisture } from './moisture'
 
 export interface FillingFigures {
   grams: number
@@ -9,6 +9,7 @@ export interface FillingFigures {
   waterPct: number
   /** Water cooked out of it before it went in; below zero when it took some up. */
   cookedOffGrams: number
+  moisture: FillingMoisture
 }
 
 /**
@@ -20,7 +21,7 @@ export interface FillingFigures {
  * @param doughGrams weight of the dough of the whole batch
  */
 export function assessFilling(
-  amounts: readonly DoughAmount[],
+  amounts: readonly FillingAmount[],
   cookedOffGrams: number,
   pieces: number,
   doughGrams: number,
@@ -34,6 +35,7 @@ export function assessFilling(
   const both = grams + doughGrams
   return {
     cookedOffGrams,
+    moisture: fillingMoisture(amounts, grams),
     grams,
     gramsPerPiece: grams / pieces,
     sharePct: both > 0 ? (100 * grams) / both : 0,

@@ -42,7 +42,7 @@ export interface Batch {
   dough: DoughFigures
   /** The weighed lines of each part kind, with their foods. */
   shell: DoughLine[]
-  filling: DoughLine[]
+  filling: (DoughLine & { cookedOffGrams: number })[]
   /** Water cooked out of the fillings before they went in. */
   cookedOffGrams: number
   /** How the fillings' finished weight is known; '' when none is cooked before it goes in. */
@@ -235,5 +235,13 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
       nutrients: scaleNutrients(nutrientsPer100g(food), (grams * eaten) / 100),
     }
   })
-  return { contributions, uncounted, dough, shell, filling, cookedOffGrams, cookedOffWhy }
+  return {
+    contributions,
+    uncounted,
+    dough,
+    shell,
+    filling: filling.map((one) => ({ ...one, cookedOffGrams: cookedOff.get(one.line.id) ?? 0 })),
+    cookedOffGrams,
+    cookedOffWhy,
+  }
 }

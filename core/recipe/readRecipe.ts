@@ -219,6 +219,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
       cookedGramsPerPiece: null,
     },
     diets: [],
+    avoid: [],
     parts: parts.length ? parts : [newPart({ kind: 'shell', name: 'Dough' })],
     boughtPricePerPiece: null,
     method: method.slice(0, 80),

@@ -106,7 +106,9 @@ export const recipeSchema = z.object({
     .max(100_000)
     .nullable()
     .default(null),
-  diets: z.array(text(40)).max(12).default([]),
+  diets: z.array(text(40)).max(20).default([]),
+  /** Foods this cook leaves out, by their ids. */
+  avoid: z.array(text(80)).max(60, 'avoid at most 60 foods').default([]),
   parts: z.array(partSchema).min(1, 'at least one part is needed').max(20, 'at most 20 parts'),
   method: z.array(text(2000)).max(80).default([]),
   notes: z.array(noteSchema).max(60).default([]),

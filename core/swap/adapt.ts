@@ -113,6 +113,7 @@ export function adaptRecipe(
   swaps: readonly Swap[],
   foods: Foods,
 ): Adapted {
+  const usual = swaps.filter((swap) => swap.usual)
   let next = recipe
   const changes: Change[] = []
   const unmet: Adapted['unmet'] = []
@@ -126,7 +127,9 @@ export function adaptRecipe(
     const may = mayBreak(food, diets)
     const broken = breaks(food, diets)
     if (!broken && !may.length) continue
-    const swapped = bestSwap(line, part.kind, food, recipe, diets, swaps, foods)
+    // What only a packet can tell is no reason to turn a recipe over: a usual stand-in, or a word to check.
+    const offered = broken ? swaps : usual
+    const swapped = bestSwap(line, part.kind, food, recipe, diets, offered, foods)
     if (swapped) {
       next = replaceLine(next, line.id, swapped.lines)
       changes.push(swapped.change)

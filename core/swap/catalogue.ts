@@ -34,8 +34,13 @@ export interface Swap {
   group: string | null
   part: PartKind | null
   way: CookingWay | null
+  /** The usual stand-in, or one for a special end: an allergy, fewer carbohydrates, less fat, more protein. */
+  usual: boolean
   to: SwapTarget[]
+  /** What the substitute still does. */
   roles: Role[]
+  /** What it does no longer. */
+  rolesLost: Role[]
   why: string
   handling: string
   cooking: string
@@ -74,7 +79,8 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
     if (part === undefined || way === undefined)
       throw new Error(`${where}: part "${row.part}" or way "${row.way}" is unknown`)
     const roles = (row.roles ?? '').split('|').filter(Boolean)
-    const oddRole = roles.find((role) => !(ROLES as readonly string[]).includes(role))
+    const rolesLost = (row.lost ?? '').split('|').filter(Boolean)
+    const oddRole = [...roles, ...rolesLost].find((role) => !(ROLES as readonly string[]).includes(role))
     if (oddRole) throw new Error(`${where}: role "${oddRole}" is unknown`)
     if (!row.why || !row.source) throw new Error(`${where}: why or source is missing`)
     return {
@@ -84,7 +90,9 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
       part,
       way,
       to: (row.to ?? '').split('+').map((text) => targetFrom(text, foods, where)),
+      usual: row.use !== 'special',
       roles: roles as Role[],
+      rolesLost: rolesLost as Role[],
       why: row.why,
       handling: row.handling ?? '',
       cooking: row.cooking ?? '',
@@ -103,8 +111,8 @@ function standsFor(swap: Swap, food: Food): boolean {
 }
 
 /**
- * The swaps that hold for a food in a part and a way of cooking, the most exact first; among equals the order
- * of the table.
+ * The swaps that hold for a food in a part and a way of cooking: usual ones before those for a special end, then
+ * the most exact, then those that lose the fewest roles, then the order of the table.
  */
 export function candidatesFor(food: Food, part: PartKind, way: CookingWay, swaps: readonly Swap[]): Swap[] {
   // A marinade is made of what a filling is made of.
@@ -116,7 +124,13 @@ export function candidatesFor(food: Food, part: PartKind, way: CookingWay, swaps
         (swap.part === null || swap.part === where) &&
         (swap.way === null || swap.way === way),
     )
-    .sort((a, b) => exactness(b) - exactness(a) || a.rank - b.rank)
+    .sort(
+      (a, b) =>
+        Number(b.usual) - Number(a.usual) ||
+        exactness(b) - exactness(a) ||
+        a.rolesLost.length - b.rolesLost.length ||
+        a.rank - b.rank,
+    )
 }
 
 /**

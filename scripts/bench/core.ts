@@ -15,6 +15,8 @@ const larder = larderFromRows({
   aminoAcids: rows('amino-acids'),
   yields: rows('yields'),
   retention: rows('retention'),
+  strength: rows('strength'),
+  needs: rows('needs'),
 })
 
 /** A demo recipe with a few lines more, so that it has exactly 25. */

@@ -1,0 +1,104 @@
+import type { Food, FoodRow, Foods } from '../food/food'
+import { COOKING_WAYS, SHAPES, type CookingWay, type Shape } from '../recipe/document'
+import type { DoughAmount } from './softness'
+
+/** How strongly an ingredient holds a dough together, 1 being plain wheat flour, gram for gram. */
+export interface Strength {
+  strength: number
+  kind: 'gluten' | 'binder'
+  source: string
+}
+
+/** What a shape or a way of cooking asks of the dough. */
+export interface Need {
+  /** strength: at least; softest: softness at most; firmest: softness at least. */
+  ability: 'strength' | 'softest' | 'firmest'
+  shape: Shape | null
+  way: CookingWay | null
+  limit: number
+  why: string
+  source: string
+}
+
+export interface DoughTables {
+  strengths: ReadonlyMap<string, Strength>
+  needs: readonly Need[]
+}
+
+const ABILITIES = ['strength', 'softest', 'firmest'] as const
+
+/**
+ * Turns the rows of `data/strength.csv` and `data/needs.csv` into tables.
+ *
+ * @throws Error naming the row when a food, shape, way or number is not understood
+ */
+export function doughTablesFromRows(
+  strengthRows: readonly FoodRow[],
+  needRows: readonly FoodRow[],
+  foods: Foods,
+): DoughTables {
+  const strengths = new Map<string, Strength>()
+  for (const row of strengthRows) {
+    const id = (row.applies ?? '').replace(/^food:/, '')
+    const strength = Number(row.strength)
+    if (!foods.has(id) || !row.strength || !(strength >= 0) || !row.source)
+      throw new Error(`Strength of "${row.applies}": a food, a number of 0 or more and a source are expected`)
+    strengths.set(id, { strength, kind: row.kind === 'gluten' ? 'gluten' : 'binder', source: row.source })
+  }
+  const needs = needRows.map((row): Need => {
+    const ability = ABILITIES.find((one) => one === row.ability)
+    const [kind, name] = (row.needs ?? '').split(':')
+    const shape = kind === 'shape' ? SHAPES.find((one) => one === name) : undefined
+    const way = kind === 'way' ? COOKING_WAYS.find((one) => one === name) : undefined
+    const limit = Number(row.limit)
+    if (!ability || (!shape && !way) || !(limit > 0) || !row.source)
+      throw new Error(`Needs: row "${row.ability} ${row.needs}" is not understood`)
+    return { ability, shape: shape ?? null, way: way ?? null, limit, why: row.why ?? '', source: row.source }
+  })
+  return { strengths, needs }
+}
+
+/** Fat beyond this share of the flour shortens: each percent above takes a hundredth of the strength. */
+const SHORTENS_FROM_PCT = 10
+const SHORTENING_PER_PCT = 0.01
+const MOST_SHORTENED = 0.6
+
+/** What the ingredients bring to the dough's strength, before fat shortens it, in grams of plain flour. */
+export const strengthGrams = (food: Food, grams: number, { strengths }: DoughTables): number =>
+  grams * (strengths.get(food.id)?.strength ?? 0)
+
+/**
+ * Strength of a dough, 1 being plain wheat flour and water: gluten and what stands in for it, gram for gram of
+ * flour, less what fat shortens. A model, common practice, no source: it sorts doughs into those that stretch and
+ * those that are pressed.
+ *
+ * @param flourGrams of the dough, above 0
+ * @param fatPct fat in % of flour
+ */
+export function strengthOf(
+  amounts: readonly DoughAmount[],
+  flourGrams: number,
+  fatPct: number,
+  tables: DoughTables,
+): number {
+  let sum = 0
+  for (const { food, grams } of amounts) sum += strengthGrams(food, grams, tables)
+  return (sum / flourGrams) * shortening(fatPct)
+}
+
+/** The share of its strength that a dough keeps with this much fat in % of flour. */
+export const shortening = (fatPct: number): number =>
+  1 - Math.min(MOST_SHORTENED, Math.max(0, fatPct - SHORTENS_FROM_PCT) * SHORTENING_PER_PCT)
+
+/** The needs of a shape and a way of cooking; for each ability only the strictest counts. */
+export function needsOf(shape: Shape, way: CookingWay, { needs }: DoughTables): Need[] {
+  const strictest = new Map<Need['ability'], Need>()
+  for (const need of needs) {
+    if ((need.shape !== null && need.shape !== shape) || (need.way !== null && need.way !== way)) continue
+    const known = strictest.get(need.ability)
+    const stricter =
+      !known || (need.ability === 'softest' ? need.limit < known.limit : need.limit > known.limit)
+    if (stricter) strictest.set(need.ability, need)
+  }
+  return [...strictest.values()]
+}
