@@ -1,20 +1,49 @@
-import type { Diet } from './diet/diets'
+import { avoidDiet, type Diet } from './diet/diets'
+import type { Target } from './diet/target'
 import { evaluate, type Evaluation } from './evaluate'
 import type { Larder } from './larder'
 import { lossesBetween, type Loss } from './nutrition/micronutrients'
 import { RecipeProblem } from './recipe/problem'
-import type { Recipe } from './recipe/document'
-import { adaptRecipe } from './swap/adapt'
+import { allLines, type Recipe } from './recipe/document'
+import { adaptRecipe, methodNotes } from './swap/adapt'
 import type { Change } from './swap/applySwap'
+import { methodChanges } from './adaptation/methodChanges'
+import { search, type Binding, type Reached, type SearchOptions } from './adaptation/reach'
+import { NO_LOCKS, USUAL_WEIGHTS, type Locks, type Weights, type Wishes } from './adaptation/wishes'
+import type { PriceBook } from './cost/costOf'
+
+/** Another recipe that reaches the same. */
+export interface Alternative {
+  recipe: Recipe
+  changes: Change[]
+  evaluation: Evaluation
+  distance: number
+}
 
 export interface Adaptation {
   recipe: Recipe
   changes: Change[]
   unmet: { lineId: string; reason: string }[]
-  /** Calcium, iron or vitamin B12 that the adapted recipe gives clearly less of. */
+  /** Minerals and vitamin B12 that the adapted recipe gives clearly less of. */
   losses: Loss[]
   evaluation: Evaluation
   before: Evaluation
+  /** How far it is from the recipe as written; null when nothing had to be weighed against another. */
+  distance: number | null
+  alternatives: Alternative[]
+  /** Limits that stand in the way of a nearer recipe, and what loosening them would buy. */
+  binding: Binding[]
+  /** When nothing reaches it: the smallest set of wishes that contradict one another. */
+  conflict: string[]
+  /** What had to be given up, in words; '' for nothing. */
+  compromise: string
+}
+
+export interface AdaptOptions extends SearchOptions {
+  locks?: Partial<Locks>
+  weights?: Partial<Weights>
+  targets?: readonly Target[]
+  prices?: PriceBook
 }
 
 /**
@@ -37,16 +66,115 @@ export function dietsByIds(ids: readonly string[], larder: Larder): Diet[] {
   })
 }
 
+/** Exclusions by themselves need no search: the catalogue says what stands in. */
+const needsSearch = (wishes: Wishes) =>
+  wishes.targets.length > 0 ||
+  wishes.diets.some((diet) => diet.targets.length > 0) ||
+  wishes.locks.lineIds.length > 0 ||
+  wishes.locks.maxSwaps !== null ||
+  wishes.locks.have !== null ||
+  wishes.locks.refused.length > 0 ||
+  // Whether a dough without its flour still holds is for the search to find out.
+  wishes.diets.some((diet) => diet.excludesAllergens.includes('gluten'))
+
 /**
- * Adapts a recipe to diets and evaluates it before and after.
+ * Adapts a recipe to diets and evaluates it before and after. What diets exclude is swapped by the catalogue;
+ * where figures have to come out or something is locked, the nearest recipe is searched.
  *
- * @throws RecipeProblem naming the field when a diet or food is unknown or there is no dough
+ * @throws RecipeProblem naming the field when a diet, line or food is unknown or there is no dough
  */
-export function adapt(recipe: Recipe, dietIds: readonly string[], larder: Larder): Adaptation {
-  const diets = dietsByIds(dietIds, larder)
+export function adapt(
+  recipe: Recipe,
+  dietIds: readonly string[],
+  larder: Larder,
+  options: AdaptOptions = {},
+): Adaptation {
+  const named = dietsByIds(dietIds, larder)
+  const avoided = recipe.avoid ?? []
+  const diets = avoided.length ? [...named, avoidDiet(avoided)] : named
+  const wishes: Wishes = {
+    diets,
+    targets: options.targets ?? [],
+    locks: { ...NO_LOCKS, ...options.locks },
+    weights: { ...USUAL_WEIGHTS, ...options.weights },
+    prices: options.prices ?? new Map(),
+  }
+  const ids = new Set(allLines(recipe).map(({ line }) => line.id))
+  const strange = wishes.locks.lineIds.findIndex((id) => !ids.has(id))
+  if (strange >= 0) {
+    throw new RecipeProblem([
+      {
+        field: `locks.lineIds[${strange}]`,
+        message: `no line has the id "${wishes.locks.lineIds[strange]}"`,
+      },
+    ])
+  }
   const before = evaluate(recipe, larder)
-  const { recipe: next, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods)
-  const evaluation = evaluate(next, larder)
-  const losses = lossesBetween(before.micronutrients, evaluation.micronutrients)
-  return { recipe: next, changes, unmet, losses, evaluation, before }
+  if (!needsSearch(wishes)) return byCatalogue(recipe, before, diets, dietIds, larder)
+
+  const found = search(recipe, wishes, larder, options)
+  if (!found.best) {
+    const swapped = byCatalogue(recipe, before, diets, dietIds, larder)
+    return { ...swapped, conflict: found.conflict }
+  }
+  const finish = (one: Reached): Alternative => {
+    const notes = [
+      ...methodChanges(one.recipe, before, one.evaluation),
+      ...methodNotes(recipe, one.changes, larder.foods),
+    ]
+    const made = withNotes(one.recipe, dietIds, notes)
+    return {
+      recipe: made,
+      changes: one.changes,
+      evaluation: evaluate(made, larder, before),
+      distance: one.distance,
+    }
+  }
+  const best = finish(found.best)
+  return {
+    ...best,
+    unmet: found.unmet,
+    losses: lossesBetween(before.micronutrients, best.evaluation.micronutrients),
+    before,
+    alternatives: found.alternatives.map(finish),
+    binding: found.binding,
+    conflict: [],
+    compromise: found.compromise,
+  }
+}
+
+function withNotes(recipe: Recipe, dietIds: readonly string[], notes: Recipe['notes']): Recipe {
+  const known = new Set(recipe.notes.map((note) => note.text))
+  const fresh = notes.filter((note) => !known.has(note.text) && known.add(note.text))
+  return {
+    ...recipe,
+    diets: [...new Set([...recipe.diets, ...dietIds])],
+    notes: [...recipe.notes, ...fresh].slice(0, 60),
+  }
+}
+
+function byCatalogue(
+  recipe: Recipe,
+  before: Evaluation,
+  diets: readonly Diet[],
+  dietIds: readonly string[],
+  larder: Larder,
+): Adaptation {
+  const { recipe: swapped, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods)
+  const first = evaluate(swapped, larder, before)
+  const made = withNotes(swapped, dietIds, changes.length ? methodChanges(swapped, before, first) : [])
+  const evaluation = made === swapped ? first : evaluate(made, larder, before)
+  return {
+    recipe: made,
+    changes,
+    unmet,
+    losses: lossesBetween(before.micronutrients, evaluation.micronutrients),
+    evaluation,
+    before,
+    distance: null,
+    alternatives: [],
+    binding: [],
+    conflict: [],
+    compromise: '',
+  }
 }

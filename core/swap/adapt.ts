@@ -65,6 +65,7 @@ const plainChange = (
   gramsAfter: line.grams,
   why,
   roles: [],
+  rolesLost: [],
   handling: '',
   cooking: '',
   allergensAdded: [],
@@ -73,7 +74,7 @@ const plainChange = (
 })
 
 /** Steps of the method that still speak of something that was swapped out. */
-function methodNotes(recipe: Recipe, changes: readonly Change[], foods: Foods): RecipeNote[] {
+export function methodNotes(recipe: Recipe, changes: readonly Change[], foods: Foods): RecipeNote[] {
   const notes: RecipeNote[] = []
   for (const change of changes) {
     if (change.kind !== 'swap') continue
@@ -152,11 +153,9 @@ export function adaptRecipe(
   const swappedDough = changes.some((change) => change.kind === 'swap' && change.part === 'shell')
   const balanced = swappedDough ? rebalanceDough(recipe, next, foods) : { recipe: next, changes: [] }
   changes.push(...balanced.changes)
-  const ids = diets.map((diet) => diet.id)
   return {
     recipe: {
       ...balanced.recipe,
-      diets: [...new Set([...recipe.diets, ...ids])],
       notes: [...balanced.recipe.notes, ...methodNotes(recipe, changes, foods)].slice(0, 60),
     },
     changes,

@@ -4,8 +4,8 @@ import { newLine, type Line, type PartKind, type Recipe } from '../recipe/docume
 import { amountOf, type Role, type Swap } from './catalogue'
 
 export interface Change {
-  /** swap: a substitute; water, fat: the dough put right; none: nothing can stand in; check: read the packet */
-  kind: 'swap' | 'water' | 'fat' | 'none' | 'check'
+  /** swap: a substitute; amount: more or less of what is there; water, fat: the dough put right; none: nothing can stand in; check: read the packet */
+  kind: 'swap' | 'amount' | 'water' | 'fat' | 'none' | 'check'
   /** The line as it was written. */
   line: string
   lineId: string
@@ -16,6 +16,7 @@ export interface Change {
   gramsAfter: number | null
   why: string
   roles: Role[]
+  rolesLost: Role[]
   handling: string
   cooking: string
   allergensAdded: string[]
@@ -104,6 +105,7 @@ export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods):
       gramsAfter: line.grams === null ? null : total,
       why: swap.why,
       roles: swap.roles,
+      rolesLost: swap.rolesLost,
       handling: swap.handling,
       cooking: swap.cooking,
       allergensAdded: allergensAdded(

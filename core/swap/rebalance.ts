@@ -108,6 +108,7 @@ function change(
     gramsAfter: after,
     why,
     roles: [kind === 'water' ? 'moisture' : 'tenderness'],
+    rolesLost: [],
     handling: '',
     cooking: '',
     allergensAdded: [],

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { AMINO_ACID_KEYS } from '../../core/food/aminoAcids'
 import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
+import { SHARES, TARGET_PER } from '../../core/diet/target'
+import { NUTRIENTS } from '../../core/food/nutrients'
 import { MICRONUTRIENT_KEYS } from '../../core/food/micronutrients'
 import { PRECOOKING_WAYS } from '../../core/recipe/document'
 import { recipeSchema } from '../../core/recipe/schema'
@@ -21,10 +23,60 @@ export const intakeRequest = z.object({
 
 export const evaluateRequest = z.object({ recipe: recipeSchema })
 
-export const adaptRequest = z.object({
-  recipe: recipeSchema,
-  diets: z.array(z.string().max(40)).min(1, 'name at least one diet, for example "vegan"').max(12),
-})
+const weight = z
+  .number('a number is expected: 1 is usual, 0 does not count')
+  .min(0, 'a weight cannot be below 0')
+  .max(20, 'use at most 20')
+
+export const targetSchema = z
+  .object({
+    figure: z.enum([...SHARES, ...NUTRIENTS], `use one of ${[...SHARES, ...NUTRIENTS].join(', ')}`),
+    per: z
+      .enum(TARGET_PER, `use one of ${TARGET_PER.join(', ')}`)
+      .nullable()
+      .default(null),
+    comparison: z.enum(['at-least', 'at-most'], 'use at-least or at-most'),
+    limit: z.number('the limit is expected as a number').min(0, 'a limit cannot be below 0').max(100_000),
+    ofOriginal: z.boolean().default(false),
+  })
+  .refine((target) => SHARES.some((share) => share === target.figure) === (target.per === null), {
+    path: ['per'],
+    message: 'name what it is per (piece, serving, 100g); a share has none',
+  })
+
+const lockIds = z.array(z.string().max(80)).max(200)
+
+export const adaptRequest = z
+  .object({
+    recipe: recipeSchema,
+    diets: z.array(z.string().max(40)).max(20).default([]),
+    locks: z
+      .object({
+        lineIds: lockIds.optional(),
+        maxSwaps: z.number().int('swaps are whole').min(0, 'at least 0').max(200).nullable().optional(),
+        have: lockIds.nullable().optional(),
+        refused: lockIds.optional(),
+      })
+      .optional(),
+    weights: z
+      .object({
+        moved: weight.optional(),
+        swaps: weight.optional(),
+        roles: weight.optional(),
+        taste: weight.optional(),
+        newThings: weight.optional(),
+        price: weight.optional(),
+      })
+      .optional(),
+    targets: z.array(targetSchema).max(12, 'ask for at most 12 figures').optional(),
+  })
+  .refine(
+    (body) => body.diets.length > 0 || (body.targets?.length ?? 0) > 0 || body.recipe.avoid.length > 0,
+    {
+      path: ['diets'],
+      message: 'name at least one diet, for example "vegan", or a target',
+    },
+  )
 
 const uuid = z.uuid('an id from /api/recipes is expected')
 const revision = z.number().int('a revision is a whole number').min(1)
@@ -163,12 +215,27 @@ export const evaluationAnswer = z.object({
     ),
     remarks: z.array(z.string()),
   }),
+  abilities: z.object({
+    strength: percentage,
+    abilities: z.array(z.object({ name: z.string(), can: z.boolean(), why: z.string() })),
+    lacks: z.array(z.object({ text: z.string(), source: z.string() })),
+  }),
   filling: z.object({
     grams: z.number(),
     gramsPerPiece: z.number(),
     sharePct: z.number(),
     waterPct: z.number(),
     cookedOffGrams: z.number(),
+    moisture: z.object({
+      looseGrams: z.number(),
+      loosePct: z.number(),
+      boundGrams: z.number(),
+      class: z.enum(['dry', 'moist', 'wet']),
+      from: z.array(z.object({ lineId: z.string(), name: z.string(), grams: z.number() })),
+      toCookOffGrams: z.number(),
+      holdsRolled: z.boolean(),
+      suggestions: z.array(z.string()),
+    }),
   }),
   diets: z.array(
     z.object({
@@ -182,6 +249,15 @@ export const evaluationAnswer = z.object({
       source: z.string(),
     }),
   ),
+  measures: z
+    .object({
+      wholeGrainPct: percentage,
+      proteinEnergyPct: percentage,
+      piece: figuresAnswer,
+      serving: figuresAnswer,
+      '100g': figuresAnswer,
+    })
+    .describe('the figures that diets are held against'),
   allergens: z.array(z.string()).describe('by their names in Annex II of Regulation (EU) No 1169/2011'),
   mayContain: z.array(z.string()),
   cautions: z.array(z.object({ code: z.string(), text: z.string(), source: z.string() })),
@@ -222,31 +298,48 @@ export const evaluationAnswer = z.object({
   }),
 })
 
+const changesAnswer = z.array(
+  z.object({
+    kind: z.enum(['swap', 'amount', 'water', 'fat', 'none', 'check']),
+    line: z.string(),
+    lineId: z.string(),
+    part: z.string(),
+    from: z.string(),
+    to: z.string(),
+    gramsBefore: z.number().nullable(),
+    gramsAfter: z.number().nullable(),
+    why: z.string(),
+    roles: z.array(z.string()),
+    rolesLost: z.array(z.string()),
+    handling: z.string(),
+    cooking: z.string(),
+    allergensAdded: z.array(z.string()),
+    swapId: z.string(),
+    source: z.string(),
+  }),
+)
+
 export const adaptAnswer = z.object({
   recipe: recipeSchema,
-  changes: z.array(
-    z.object({
-      kind: z.enum(['swap', 'water', 'fat', 'none', 'check']),
-      line: z.string(),
-      lineId: z.string(),
-      part: z.string(),
-      from: z.string(),
-      to: z.string(),
-      gramsBefore: z.number().nullable(),
-      gramsAfter: z.number().nullable(),
-      why: z.string(),
-      roles: z.array(z.string()),
-      handling: z.string(),
-      cooking: z.string(),
-      allergensAdded: z.array(z.string()),
-      swapId: z.string(),
-      source: z.string(),
-    }),
-  ),
+  changes: changesAnswer,
   unmet: z.array(z.object({ lineId: z.string(), reason: z.string() })),
   losses: z.array(z.object({ nutrient: z.string(), text: z.string(), unknown: z.array(z.string()) })),
   evaluation: evaluationAnswer,
   before: evaluationAnswer,
+  distance: z.number().nullable().describe('from the recipe as written; null where nothing was searched'),
+  alternatives: z.array(
+    z.object({
+      recipe: recipeSchema,
+      changes: changesAnswer,
+      evaluation: evaluationAnswer,
+      distance: z.number(),
+    }),
+  ),
+  binding: z
+    .array(z.object({ name: z.string(), text: z.string(), saves: z.number() }))
+    .describe('limits that stand in the way, and what a tenth more room would save'),
+  conflict: z.array(z.string()).describe('wishes that contradict one another when nothing reaches them all'),
+  compromise: z.string(),
 })
 
 export const storedAnswer = z.object({

@@ -1,0 +1,147 @@
+import type { Foods } from '../food/food'
+import { printLine } from '../recipe/printLine'
+import { newLine, type Line, type Recipe } from '../recipe/document'
+import { applySwap, type Change } from '../swap/applySwap'
+import type { LineModel, TargetModel } from './model'
+import type { Solution } from './program'
+
+/** Grams to a tenth: what a kitchen scale can show. */
+const tenth = (grams: number) => Math.round(grams * 10) / 10
+/** A change below this share of a line, or below half a gram, is none. */
+const LEAST_CHANGE = 0.004
+
+export interface Built {
+  recipe: Recipe
+  changes: Change[]
+}
+
+function scaled(line: Line, grams: number, why: string, from: string): Line {
+  const factor = line.grams ? grams / line.grams : 1
+  const next: Line = {
+    ...line,
+    grams,
+    gramsLow: grams,
+    gramsHigh: grams,
+    waterChangeGrams: line.waterChangeGrams * factor,
+    eatenGrams: line.eatenGrams === null ? null : Math.min(line.eatenGrams * factor, grams),
+    notes: line.notes.filter((note) => note.code === 'stand-in'),
+    cameFrom: line.cameFrom ?? {
+      raw: line.raw,
+      foodId: line.foodId,
+      name: from,
+      grams: line.grams,
+      why,
+      swapId: 'amount',
+    },
+  }
+  return next
+}
+
+const amountChange = (one: LineModel, grams: number, why: string): Change => ({
+  kind: one.food.id === 'water' ? 'water' : 'amount',
+  line: one.line.raw,
+  lineId: one.line.id,
+  part: one.part.kind,
+  from: one.food.name,
+  to: one.food.name,
+  gramsBefore: one.grams,
+  gramsAfter: grams,
+  why,
+  roles: [],
+  rolesLost: [],
+  handling: '',
+  cooking: '',
+  allergensAdded: [],
+  swapId: 'amount',
+  source: 'reckoned: the nearest recipe that reaches what was asked',
+})
+
+/** What became of one line: what stays of it, and what stands in for the rest. */
+function linesOf(
+  one: LineModel,
+  values: readonly number[],
+  foods: Foods,
+): { lines: Line[]; changes: Change[] } {
+  const changes: Change[] = []
+  const lines: Line[] = []
+  const kept = tenth(values[one.keep]!)
+  const least = Math.max(0.5, LEAST_CHANGE * one.grams)
+  const chosen = one.options.filter((own) => values[own.grams]! > least && values[own.chosen]! > 0.5)
+  if (kept > 0.05 || !chosen.length) {
+    if (Math.abs(kept - one.grams) < least && !chosen.length) lines.push(one.line)
+    else {
+      const less = kept < one.grams
+      const why =
+        one.food.id === 'water'
+          ? `${Math.round(Math.abs(kept - one.grams))} g ${less ? 'less' : 'more'} water keeps the dough as soft as it was`
+          : `${tenth(Math.abs(kept - one.grams))} g ${less ? 'less' : 'more'}, to reach what was asked`
+      const next = scaled(one.line, kept, why, one.food.name)
+      const changed = Math.abs(kept - one.grams) >= least
+      lines.push(changed ? { ...next, raw: printLine(next, one.food) } : one.line)
+      if (changed) changes.push(amountChange(one, kept, why))
+    }
+  }
+  chosen.forEach((own, at) => {
+    const grams = values[own.grams]!
+    const share = grams / one.grams
+    const part: Line = { ...one.line, grams, waterChangeGrams: one.line.waterChangeGrams * share }
+    const swapped = applySwap(part, one.part.kind, own.swap, foods)
+    if (!swapped) return
+    const firstId = lines.length || at ? `${one.line.id}-s${at + 1}` : one.line.id
+    lines.push(
+      ...swapped.lines.map((line, n) => {
+        const rounded = tenth(line.grams ?? 0)
+        const next: Line = {
+          ...line,
+          id: n === 0 ? firstId : `${firstId}-${n + 1}`,
+          grams: rounded,
+          gramsLow: rounded,
+          gramsHigh: rounded,
+          cameFrom: {
+            ...line.cameFrom!,
+            raw: one.line.cameFrom?.raw ?? one.line.raw,
+            grams: one.line.cameFrom?.grams ?? one.grams,
+          },
+        }
+        return { ...next, raw: printLine(next, foods.get(next.foodId!)!) }
+      }),
+    )
+    changes.push({ ...swapped.change, line: one.line.raw, gramsBefore: grams })
+  })
+  return { lines, changes }
+}
+
+/** The recipe that a solution stands for, with what was changed. */
+export function buildRecipe(recipe: Recipe, model: TargetModel, solution: Solution, foods: Foods): Built {
+  const made = new Map(model.lines.map((one) => [one.line.id, linesOf(one, solution.values, foods)] as const))
+  const changes = model.lines.flatMap((one) => made.get(one.line.id)!.changes)
+  const water = model.addedWater === null ? 0 : tenth(solution.values[model.addedWater]!)
+  const shell = recipe.parts.find((part) => part.kind === 'shell')
+  const food = foods.get('water')
+  return {
+    recipe: {
+      ...recipe,
+      parts: recipe.parts.map((part) => {
+        const lines = part.lines.flatMap((line) => made.get(line.id)?.lines ?? [line])
+        if (part !== shell || water < 1 || !food) return { ...part, lines }
+        const why = `${Math.round(water)} g of water keeps the dough as soft as it was`
+        const line = newLine({
+          id: 'target-water',
+          foodId: food.id,
+          name: food.name,
+          grams: water,
+          gramsLow: water,
+          gramsHigh: water,
+        })
+        line.raw = printLine(line, food)
+        line.cameFrom = { raw: '', foodId: null, name: '', grams: 0, why, swapId: 'amount' }
+        changes.push({
+          ...amountChange({ part, line, food, grams: 0 } as LineModel, water, why),
+          line: '',
+        })
+        return { ...part, lines: [...lines, line] }
+      }),
+    },
+    changes,
+  }
+}

@@ -1,0 +1,107 @@
+import { foodAgainstDiet, type Diet } from '../diet/diets'
+import { costOf, type PriceBook } from '../cost/costOf'
+import { evaluate, type Evaluation } from '../evaluate'
+import type { Larder } from '../larder'
+import { allLines, type Recipe } from '../recipe/document'
+import type { Change } from '../swap/applySwap'
+import { candidatesFor, type Swap } from '../swap/catalogue'
+import { swapLine } from '../swap/swapLine'
+
+/** A candidate for one line, with what it would do to the piece. */
+export interface RankedSwap {
+  swap: Swap
+  recipe: Recipe
+  changes: Change[]
+  evaluation: Evaluation
+  /** It keeps the diets, as far as the substitutes go. */
+  fits: boolean
+  /** Change per piece. */
+  energyKcal: number
+  proteinG: number
+  netCarbohydrateG: number
+  saltG: number
+  softness: number | null
+  /** Grams of loose water more in the filling. */
+  looseWaterGrams: number
+  /** Change of the price of a piece; null where a price is not known. */
+  price: number | null
+  allergensAdded: string[]
+  /** What the dough lacks afterwards that it did not lack before. */
+  newLacks: string[]
+}
+
+/** What a drawback counts for in the order. Our own choice, no source. */
+const COUNTS = {
+  unfit: 100,
+  lack: 20,
+  roleLost: 6,
+  allergen: 5,
+  special: 4,
+  energy: 0.02,
+  wet: 0.05,
+} as const
+
+const score = (one: RankedSwap): number =>
+  (one.fits ? 0 : COUNTS.unfit) +
+  COUNTS.lack * one.newLacks.length +
+  COUNTS.roleLost * one.swap.rolesLost.length +
+  COUNTS.allergen * one.allergensAdded.length +
+  (one.swap.usual ? 0 : COUNTS.special) +
+  COUNTS.energy * Math.abs(one.energyKcal) +
+  COUNTS.wet * Math.max(0, one.looseWaterGrams)
+
+/**
+ * All swaps that hold for a line, the best first: those that keep the diets, that leave the dough able to do its
+ * work, that lose the fewest roles, bring the fewest allergens, and change the piece least.
+ *
+ * @param refused ids of swaps the cook does not want
+ */
+export function rankSwaps(
+  recipe: Recipe,
+  lineId: string,
+  larder: Larder,
+  diets: readonly Diet[],
+  before: Evaluation,
+  more: { prices?: PriceBook; refused?: readonly string[] } = {},
+): RankedSwap[] {
+  const found = allLines(recipe).find(({ line }) => line.id === lineId)
+  const food = found?.line.foodId ? larder.foods.get(found.line.foodId) : undefined
+  if (!found || !food) return []
+  const priced = more.prices?.size ? more.prices : null
+  const priceOf = (of: Recipe, evaluation: Evaluation) =>
+    priced ? costOf(of, evaluation.working.lines, larder.foods, priced) : null
+  const was = priceOf(recipe, before)
+  const hadLacks = new Set(before.abilities.lacks.map((lack) => lack.text.replace(/[\d.]+/g, '')))
+  return candidatesFor(food, found.part.kind, recipe.cooking.way, larder.swaps)
+    .filter((swap) => !more.refused?.includes(swap.id))
+    .flatMap((swap): RankedSwap[] => {
+      const swapped = swapLine(recipe, lineId, swap, larder.foods)
+      if (!swapped) return []
+      const evaluation = evaluate(swapped.recipe, larder)
+      const now = priceOf(swapped.recipe, evaluation)
+      const per = (key: 'energyKcal' | 'proteinG' | 'netCarbohydrateG' | 'saltG') =>
+        evaluation.perPiece[key] - before.perPiece[key]
+      return [
+        {
+          swap,
+          ...swapped,
+          evaluation,
+          fits: swap.to.every(({ foodId }) =>
+            diets.every((diet) => !foodAgainstDiet(larder.foods.get(foodId)!, diet).breaks.length),
+          ),
+          energyKcal: per('energyKcal'),
+          proteinG: per('proteinG'),
+          netCarbohydrateG: per('netCarbohydrateG'),
+          saltG: per('saltG'),
+          softness: evaluation.dough.softness,
+          looseWaterGrams: evaluation.filling.moisture.looseGrams - before.filling.moisture.looseGrams,
+          price: now && was && now.unknown.length <= was.unknown.length ? now.perPiece - was.perPiece : null,
+          allergensAdded: swapped.changes[0]!.allergensAdded,
+          newLacks: evaluation.abilities.lacks
+            .map((lack) => lack.text)
+            .filter((text) => !hadLacks.has(text.replace(/[\d.]+/g, ''))),
+        },
+      ]
+    })
+    .sort((a, b) => score(a) - score(b) || a.swap.rank - b.swap.rank)
+}

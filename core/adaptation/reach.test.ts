@@ -1,0 +1,348 @@
+import { createRequire } from 'node:module'
+import { readdirSync, readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { foods, larder, recipeOf } from '../../test/helpers'
+import { adapt, dietsByIds } from '../adapt'
+import { parseTarget } from '../diet/target'
+import { evaluate } from '../evaluate'
+import { allLines, type Recipe } from '../recipe/document'
+import { readRecipe } from '../recipe/readRecipe'
+import { buildModel } from './model'
+import { ProgramBuilder, toLpText, type Program } from './program'
+import { search, tradeOff } from './reach'
+import { solveProgram } from './solve'
+import { NO_LOCKS, wishesFor } from './wishes'
+
+const folder = new URL('../../data/demo/', import.meta.url)
+const demo = readdirSync(folder).map((name) => ({
+  name,
+  recipe: readRecipe(readFileSync(new URL(name, folder), 'utf8'), foods).recipe,
+}))
+const pies = demo.find((one) => /curd-leek/.test(one.name))!.recipe
+const diets = (...ids: string[]) => dietsByIds(ids, larder)
+const modelOf = (recipe: Recipe, ...ids: string[]) =>
+  buildModel({
+    recipe,
+    before: evaluate(recipe, larder),
+    larder,
+    wishes: wishesFor(diets(...ids)),
+    margins: [],
+    without: new Set(),
+  })
+
+// The independent check: HiGHS, a solver of its own, in WebAssembly (npm "highs", MIT), reads the LP text.
+interface Highs {
+  solve: (text: string, options?: Record<string, unknown>) => { Status: string; ObjectiveValue: number }
+}
+const highs = await (createRequire(import.meta.url)('highs') as () => Promise<Highs>)()
+const byHighs = (program: Program) => {
+  const { Status, ObjectiveValue } = highs.solve(toLpText(program), { mip_rel_gap: 0 })
+  return { feasible: Status === 'Optimal', distance: ObjectiveValue }
+}
+
+/** A small mixed programme of random numbers that is often, not always, feasible. */
+const randomProgram = fc
+  .tuple(
+    fc.integer({ min: 2, max: 5 }),
+    fc.integer({ min: 1, max: 4 }),
+    fc.array(fc.integer({ min: -9, max: 9 }), { minLength: 120, maxLength: 120 }),
+  )
+  .map(([continuous, binary, numbers]) => {
+    let at = 0
+    const next = () => numbers[at++ % numbers.length]!
+    const builder = new ProgramBuilder()
+    for (let n = 0; n < continuous; n++)
+      builder.variable(`x${n}`, { cost: Math.abs(next()) + 0.5, upper: 10 + Math.abs(next()) })
+    for (let n = 0; n < binary; n++) builder.variable(`y${n}`, { cost: Math.abs(next()) + 1, binary: true })
+    for (let row = 0; row < 4; row++) {
+      const terms = builder.variables.map((_, index): [number, number] => [index, next()])
+      builder.constrain(`row ${row}`, terms, { min: Math.abs(next()) * 2 })
+    }
+    return builder as Program
+  })
+
+describe('the solver against HiGHS', () => {
+  it('comes to the same optimum on 200 generated programmes', () => {
+    let feasible = 0
+    fc.assert(
+      fc.property(randomProgram, (program) => {
+        const ours = solveProgram(program, { tolerance: 0, timeoutMilliseconds: 5000 })
+        const theirs = byHighs(program)
+        expect(ours.status !== 'infeasible').toBe(theirs.feasible)
+        if (!theirs.feasible) return
+        feasible++
+        expect(ours.distance).toBeCloseTo(theirs.distance, 5)
+      }),
+      { numRuns: 200, seed: 11 },
+    )
+    expect(feasible).toBeGreaterThan(60)
+  })
+
+  it('and to the cheapest of all yes-or-no choices, tried one by one', () => {
+    fc.assert(
+      fc.property(randomProgram, (program) => {
+        const binaries = program.variables.flatMap(({ binary }, at) => (binary ? [at] : []))
+        let best = Infinity
+        for (let mask = 0; mask < 2 ** binaries.length; mask++) {
+          const fixed: Program = {
+            variables: program.variables.map((one) => ({ ...one, binary: false })),
+            constraints: [
+              ...program.constraints,
+              ...binaries.map((at, bit) => {
+                const value = (mask >> bit) & 1
+                return { name: `fix ${at}`, terms: [[at, 1]] as [number, number][], min: value, max: value }
+              }),
+            ],
+          }
+          best = Math.min(best, solveProgram(fixed, { tolerance: 0 }).distance)
+        }
+        const { distance } = solveProgram(program, { tolerance: 0 })
+        if (Number.isFinite(best)) expect(distance).toBeCloseTo(best, 5)
+        else expect(distance).toBe(Infinity)
+      }),
+      { numRuns: 40, seed: 12 },
+    )
+  })
+
+  const sets = [
+    ['keto'],
+    ['high-protein'],
+    ['lighter'],
+    ['whole-grain'],
+    ['vegan', 'keto'],
+    ['vegan', 'high-protein'],
+  ]
+  it.each(
+    demo.flatMap(({ name, recipe }) => sets.map((ids) => [name, ids.join(' and '), recipe, ids] as const)),
+  )('on %s made %s', (_, __, recipe, ids) => {
+    const { program } = modelOf(recipe, ...ids)
+    const ours = solveProgram(program, { tolerance: 0, timeoutMilliseconds: 8000 })
+    const theirs = byHighs(program)
+    expect(ours.status !== 'infeasible').toBe(theirs.feasible)
+    if (theirs.feasible) expect(ours.distance).toBeCloseTo(theirs.distance, 3)
+  })
+})
+
+describe('the nearest recipe', () => {
+  const combinations = [
+    ['keto'],
+    ['keto-wide'],
+    ['high-protein'],
+    ['protein-source'],
+    ['whole-grain'],
+    ['lighter'],
+    ['less-fat'],
+    ['gluten-free'],
+    ['vegan', 'whole-grain'],
+    ['vegan', 'high-protein'],
+    ['vegan', 'keto-wide'],
+    ['vegan', 'gluten-free'],
+    ['vegetarian', 'lighter'],
+    ['dairy-free', 'high-protein'],
+    ['egg-free', 'whole-grain', 'protein-source'],
+    ['nut-free', 'soy-free', 'vegan'],
+  ]
+  it.each(
+    demo.flatMap(({ name, recipe }) =>
+      combinations.map((ids) => [name, ids.join(', '), recipe, ids] as const),
+    ),
+  )(
+    'of %s for %s keeps what it claims, its pieces and its dough, or says what stands in the way',
+    (_, __, recipe, ids) => {
+      const { evaluation, before, unmet, conflict, compromise, recipe: made } = adapt(recipe, ids, larder)
+      const verdicts = evaluation.diets.filter((one) => ids.includes(one.diet))
+      if (conflict.length || unmet.length) {
+        for (const text of [...conflict, ...unmet.map((one) => one.reason)])
+          expect(text.length).toBeGreaterThan(4)
+        return
+      }
+      for (const verdict of verdicts) expect(verdict.verdict, verdict.reasons.join()).not.toBe('does not fit')
+      expect(made.pieces).toBe(recipe.pieces)
+      expect(evaluation.dough.gramsPerPiece / before.dough.gramsPerPiece).toBeGreaterThan(0.98)
+      if (!before.dough.ready && before.dough.softness !== null)
+        expect(Math.abs(evaluation.dough.softness! - before.dough.softness)).toBeLessThan(0.05)
+      // What the shape asks and the dough had, it still has, unless it is said.
+      const had = new Set(before.abilities.lacks.map((lack) => lack.text.split(':')[0]))
+      const lost = evaluation.abilities.lacks.filter((lack) => !had.has(lack.text.split(':')[0]))
+      if (lost.length) expect(compromise || lost[0]!.text).toBeTruthy()
+      for (const { line } of allLines(made)) {
+        expect(line.grams === null || (Number.isFinite(line.grams) && line.grams >= 0)).toBe(true)
+        if (line.foodId) expect(foods.has(line.foodId)).toBe(true)
+      }
+    },
+  )
+
+  it('of one that already fits is itself', () => {
+    for (const { recipe } of demo) {
+      for (const id of ['keto-wide', 'whole-grain', 'protein-source', 'high-protein']) {
+        const fits = evaluate(recipe, larder).diets.find((one) => one.diet === id)!.fits
+        if (!fits) continue
+        const { best } = search(recipe, wishesFor(diets(id)), larder)
+        expect(best!.distance).toBeCloseTo(0, 6)
+        expect(best!.changes).toEqual([])
+        expect(best!.recipe.parts).toEqual(recipe.parts)
+      }
+    }
+  })
+
+  it('does not depend on the order of the diets', () => {
+    const one = search(pies, wishesFor(diets('vegan', 'high-protein')), larder).best!
+    const other = search(pies, wishesFor(diets('high-protein', 'vegan')), larder).best!
+    expect(other.distance).toBeCloseTo(one.distance, 3)
+  })
+
+  it('adapted twice changes nothing more', () => {
+    for (const id of ['keto', 'lighter', 'high-protein', 'whole-grain']) {
+      const first = adapt(pies, [id], larder)
+      // "Lighter" is held against the recipe it grew from: a second time it would ask for less again.
+      if (id === 'lighter') continue
+      const second = search(first.recipe, wishesFor(diets(id)), larder)
+      expect(second.best!.distance, id).toBeLessThan(0.6)
+    }
+  })
+
+  it('is farther the more is asked', () => {
+    const at = (limit: number) =>
+      search(
+        pies,
+        wishesFor([], { targets: [parseTarget(`netCarbohydrateG/serving <= ${limit}`, '')] }),
+        larder,
+      ).best!.distance
+    const distances = [40, 30, 20, 12].map(at)
+    for (let n = 1; n < distances.length; n++)
+      expect(distances[n]!).toBeGreaterThanOrEqual(distances[n - 1]! - 0.2)
+  })
+
+  it('reaches a target the cook states, per piece, serving and 100 g, to the figure that is shown', () => {
+    for (const text of [
+      'proteinG/piece >= 10',
+      'saltG/100g <= 0.7',
+      'energyKcal/serving <= 420',
+      'fibreG/piece >= 3',
+    ]) {
+      const target = parseTarget(text, 'test')
+      const { best, conflict } = search(pies, wishesFor([], { targets: [target] }), larder)
+      expect(conflict, text).toEqual([])
+      const value = evaluate(best!.recipe, larder).measures[target.per!][target.figure as 'proteinG']
+      if (target.comparison === 'at-least') expect(value, text).toBeGreaterThanOrEqual(target.limit - 1e-6)
+      else expect(value, text).toBeLessThanOrEqual(target.limit + 1e-6)
+    }
+  })
+
+  it('keeps what is locked', () => {
+    const cheddar = allLines(pies).find(({ line }) => line.foodId === 'cheddar')!.line
+    const { best } = search(
+      pies,
+      wishesFor(diets('lighter'), { locks: { ...NO_LOCKS, lineIds: [cheddar.id] } }),
+      larder,
+    )
+    expect(allLines(best!.recipe).find(({ line }) => line.id === cheddar.id)!.line.grams).toBe(cheddar.grams)
+  })
+
+  it('makes no more swaps than allowed, and refuses what was refused', () => {
+    const swaps = (locks: object) => {
+      const { best } = search(pies, wishesFor(diets('keto'), { locks: { ...NO_LOCKS, ...locks } }), larder)
+      return best?.changes.filter((change) => change.kind === 'swap') ?? null
+    }
+    expect(swaps({ maxSwaps: 1 })!.length).toBeLessThanOrEqual(1)
+    const first = swaps({})![0]!.swapId
+    expect(swaps({ refused: [first] })!.map((change) => change.swapId)).not.toContain(first)
+  })
+
+  it('brings in nothing that is not at hand', () => {
+    const have = ['vital-wheat-gluten', 'oat-fibre', 'pea-protein']
+    const { best } = search(pies, wishesFor(diets('keto'), { locks: { ...NO_LOCKS, have } }), larder)
+    const had = new Set([...allLines(pies).map(({ line }) => line.foodId), ...have, 'water'])
+    for (const { line } of allLines(best!.recipe)) expect(had, line.raw).toContain(line.foodId)
+  })
+
+  it('weighs what the cook weighs: with swaps made dear it makes fewer', () => {
+    const count = (swaps: number) =>
+      search(
+        pies,
+        wishesFor(diets('lighter'), {
+          weights: { moved: 1, swaps, roles: 1, taste: 1, newThings: 1, price: 0 },
+        }),
+        larder,
+      ).best!.changes.filter((change) => change.kind === 'swap').length
+    expect(count(8)).toBeLessThanOrEqual(count(0))
+  })
+
+  it('offers clearly different ways, each of which reaches it too', () => {
+    const { best, alternatives } = search(pies, wishesFor(diets('keto')), larder)
+    expect(alternatives.length).toBeGreaterThan(0)
+    const key = (one: typeof best) =>
+      one!.changes
+        .filter((change) => change.kind === 'swap')
+        .map((change) => change.swapId)
+        .sort()
+        .join()
+    for (const one of alternatives) {
+      expect(key(one)).not.toBe(key(best))
+      expect(one.distance).toBeGreaterThanOrEqual(best!.distance - 0.3)
+      expect(one.evaluation.diets.find((verdict) => verdict.diet === 'keto')!.fits).toBe(true)
+    }
+  })
+
+  it('says which limit binds and what loosening it would buy', () => {
+    const { binding } = search(pies, wishesFor(diets('keto')), larder)
+    expect(binding[0]!.text).toMatch(
+      /^1\.0 g net carbohydrate a serving more .* would bring it \d+\.\d nearer/,
+    )
+  })
+})
+
+describe('when it cannot be', () => {
+  it('names the smallest set of wishes that contradict one another', () => {
+    const { best, conflict } = search(
+      pies,
+      wishesFor([], {
+        targets: [
+          parseTarget('netCarbohydrateG/serving <= 5', ''),
+          parseTarget('carbohydrateG/serving >= 60', ''),
+        ],
+      }),
+      larder,
+    )
+    expect(best).toBeNull()
+    expect(conflict.length).toBeGreaterThan(0)
+  })
+
+  it('explains a target of no carbohydrate at all, and loses nothing', () => {
+    const { recipe, conflict } = adapt(pies, ['vegetarian'], larder, {
+      targets: [parseTarget('carbohydrateG/piece <= 0', '')],
+    })
+    expect(conflict.join()).toMatch(/at most 0 g carbohydrate a piece/)
+    expect(recipe.parts.length).toBe(pies.parts.length)
+  })
+
+  it('explains a lock that makes it infeasible', () => {
+    const flour = allLines(pies).find(({ line }) => line.foodId === 'plain-flour')!.line
+    const { conflict } = adapt(pies, ['gluten-free'], larder, { locks: { lineIds: [flour.id] } })
+    expect(conflict).toEqual(expect.arrayContaining(['Gluten-free', 'keeping the plain wheat flour']))
+  })
+
+  it('takes a recipe of one line', () => {
+    const one = recipeOf({ shell: [['plain-flour', 500]] })
+    for (const id of ['keto', 'high-protein', 'vegan', 'gluten-free', 'lighter'])
+      expect(() => adapt(one, [id], larder)).not.toThrow()
+  })
+
+  it('names a lock on a line that is not there', () => {
+    expect(() => adapt(pies, ['keto'], larder, { locks: { lineIds: ['nowhere'] } })).toThrow(/nowhere/)
+  })
+})
+
+describe('the trade-off', () => {
+  it('runs from the recipe as it is to the furthest that can be reached, ever farther', () => {
+    const points = tradeOff(pies, wishesFor([]), parseTarget('netCarbohydrateG/serving <= 1', ''), larder, 9)
+    expect(points.length).toBeGreaterThanOrEqual(7)
+    expect(points[0]!.distance).toBeCloseTo(0, 6)
+    for (let n = 1; n < points.length; n++) {
+      expect(points[n]!.value).toBeLessThan(points[n - 1]!.value + 1e-6)
+      expect(points[n]!.distance).toBeGreaterThanOrEqual(points[n - 1]!.distance - 0.5)
+      expect(points[n]!.value).toBeLessThanOrEqual(points[n]!.limit + 1e-6)
+    }
+  })
+})
