@@ -54,6 +54,7 @@ export default defineNuxtConfig({
   experimental: { payloadExtraction: false, appManifest: false },
   vite: {
     plugins: [tables(), Components({ resolvers: [PrimeVueResolver()], dts: false })],
+    worker: { format: 'es', plugins: () => [tables()] },
     build: { chunkSizeWarningLimit: 700 },
   },
   nitro: {

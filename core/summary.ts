@@ -18,10 +18,14 @@ export interface Summary {
   complete: boolean
 }
 
-/** Sums up a recipe for the shelf; null when it cannot be evaluated yet, which is no reason not to keep it. */
-export function summaryOf(recipe: Recipe, larder: Larder): Summary | null {
+/**
+ * Sums up a recipe for the shelf; null when it cannot be evaluated yet, which is no reason not to keep it.
+ *
+ * @param original the recipe it grew from, for diets that ask for less than that has
+ */
+export function summaryOf(recipe: Recipe, larder: Larder, original: Recipe | null = null): Summary | null {
   try {
-    const evaluation = evaluate(recipe, larder)
+    const evaluation = evaluate(recipe, larder, original && evaluate(original, larder))
     return {
       shape: recipe.shape,
       pieces: recipe.pieces,

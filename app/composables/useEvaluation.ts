@@ -2,14 +2,18 @@ import { evaluate, type Evaluation } from '~~/core/evaluate'
 import { RecipeProblem, type FieldProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
 
-/** The evaluation of a recipe, following every change, or what keeps it from being evaluated. */
-export function useEvaluation(recipe: () => Recipe | null) {
+/**
+ * The evaluation of a recipe, following every change, or what keeps it from being evaluated.
+ *
+ * @param original of the recipe it grew from, for diets that ask for less than that has
+ */
+export function useEvaluation(recipe: () => Recipe | null, original: () => Evaluation | null = () => null) {
   const shelves = useLarderStore()
   const result = computed<{ evaluation: Evaluation | null; problems: FieldProblem[] }>(() => {
     const document = recipe()
     if (!document) return { evaluation: null, problems: [] }
     try {
-      return { evaluation: evaluate(document, shelves.larder), problems: [] }
+      return { evaluation: evaluate(document, shelves.larder, original()), problems: [] }
     } catch (error) {
       if (error instanceof RecipeProblem) return { evaluation: null, problems: error.problems }
       throw error

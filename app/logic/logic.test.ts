@@ -5,6 +5,7 @@ import type { Listed } from './api'
 import { addLine, addPart, removeLine, rewriteLine, setEaten, setFood, setGrams } from './edit'
 import { familiesOf, filterFamilies } from './families'
 import { showChange, showFigure, showGrams, showMicro, showMicroChange } from './format'
+import { differingLines, differingMethod } from './compare'
 import { sortFoods } from './larderTable'
 import { typedWeight } from './typedWeight'
 
@@ -151,5 +152,41 @@ describe('figures in words', () => {
     expect(showChange('proteinG', 1.26)).toBe('+1.3')
     expect(showChange('energyKcal', -32)).toBe('−32')
     expect(showChange('energyKcal', 0.3)).toBe('same')
+  })
+})
+
+describe('recipes side by side', () => {
+  const one = recipeOf({
+    shell: [['plain-flour', 300]],
+    filling: [
+      ['leek', 200],
+      ['cheddar', 100],
+    ],
+  })
+  const other = recipeOf({
+    shell: [['plain-flour', 300]],
+    filling: [
+      ['leek', 250],
+      ['firm-tofu', 100],
+    ],
+  })
+
+  it('differ in the lines that differ, with the grams of each', () => {
+    expect(differingLines([one, other]).map(({ name, grams }) => [name, grams])).toEqual([
+      ['leek', [200, 250]],
+      ['cheddar', [100, null]],
+      ['firm-tofu', [null, 100]],
+    ])
+    expect(differingLines([one, one])).toEqual([])
+  })
+
+  it('differ in the method where not all say the same', () => {
+    const note = (text: string) => ({ code: 'method', level: 'note' as const, text })
+    const [first, second] = differingMethod([
+      { ...one, notes: [note('Rest 30 min'), note('Press the tofu')] },
+      { ...other, notes: [note('Rest 30 min')] },
+    ])
+    expect(first).toEqual(['Press the tofu'])
+    expect(second).toEqual([])
   })
 })

@@ -3,8 +3,8 @@ import { adapt } from '~~/core/adapt'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
 import type { Change } from '~~/core/swap/applySwap'
-import { larder } from '~~/data/larder'
 import { ApiProblem, call, type ProblemDocument, type Stored, type StoredWithParent } from '~/logic/api'
+import { dietNames } from '~/logic/dietGroups'
 
 /** Where a document is stored; nulls while it has never been saved. */
 export interface Slot {
@@ -191,17 +191,7 @@ export const useBenchStore = defineStore('bench', () => {
     if (!now.value) return []
     try {
       const adaptation = adapt(now.value.recipe, dietIds, shelves.larder)
-      const name = larder.diets
-        .filter((diet) => dietIds.includes(diet.id))
-        .map((diet) => diet.name.toLowerCase())
-      const fresh = now.value.baseline === null
-      if (fresh) variant.value = emptySlot()
-      put({
-        recipe: fresh
-          ? { ...adaptation.recipe, title: `${now.value.recipe.title}, ${name.join(' and ')}`.slice(0, 200) }
-          : adaptation.recipe,
-        baseline: now.value.baseline ?? now.value.recipe,
-      })
+      takeVariant(adaptation.recipe, dietNames(dietIds))
       return adaptation.changes
     } catch (error) {
       if (!(error instanceof RecipeProblem)) throw error
@@ -210,14 +200,22 @@ export const useBenchStore = defineStore('bench', () => {
     }
   }
 
+  /** Lays an adapted recipe beside the one it came from, or goes on with the variant that is there. */
+  function takeVariant(made: Recipe, names: readonly string[]) {
+    if (!now.value) return
+    const fresh = now.value.baseline === null
+    if (fresh) variant.value = emptySlot()
+    const added = names.length ? names.join(' and ') : 'changed'
+    put({
+      recipe: fresh ? { ...made, title: `${now.value.recipe.title}, ${added}`.slice(0, 200) } : made,
+      baseline: now.value.baseline ?? now.value.recipe,
+    })
+  }
+
   /** Lays a recipe with one line swapped beside the one it came from. */
   function swapTo(next: Recipe) {
     if (!now.value) return
-    if (now.value.baseline) change(next)
-    else {
-      variant.value = emptySlot()
-      put({ recipe: { ...next, title: `${next.title}, changed`.slice(0, 200) }, baseline: now.value.recipe })
-    }
+    takeVariant(next, [])
   }
 
   async function write(target: Slot, document: Recipe, parent: Slot | null): Promise<Stored> {
@@ -295,6 +293,7 @@ export const useBenchStore = defineStore('bench', () => {
     open,
     reload,
     adaptTo,
+    takeVariant,
     swapTo,
     save,
     saveOver,

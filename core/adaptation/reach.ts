@@ -82,8 +82,11 @@ function misses(evaluation: Evaluation, { before, wishes }: Context): number[] {
   })
 }
 
-/** The yes-or-no choices of a solution, as a constraint that at least `differences` of them be otherwise. */
-function otherwise(program: Program, solution: Solution, differences: number) {
+/** Clearly different: half of the choices are otherwise, where a choice changed counts as two. */
+const differencesOf = (made: number) => Math.max(2, Math.min(made, 6))
+
+/** The yes-or-no choices of a solution, as a constraint that enough of them be otherwise. */
+function otherwise(program: Program, solution: Solution) {
   const terms: [number, number][] = []
   let made = 0
   program.variables.forEach(({ binary }, at) => {
@@ -92,7 +95,7 @@ function otherwise(program: Program, solution: Solution, differences: number) {
     if (on) made++
     terms.push([at, on ? 1 : -1])
   })
-  return { terms, max: made - differences }
+  return { terms, max: made - differencesOf(made) }
 }
 
 /** Solves, builds and evaluates, aiming again where losses or rounding left a target missed. */
@@ -178,7 +181,7 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
   let latest = first
   for (let n = 0; n < wanted; n++) {
     progress(0.3 + (0.4 * n) / wanted, 'looking for another way')
-    const { terms, max } = otherwise(latest.model.program, latest.solution, 2)
+    const { terms, max } = otherwise(latest.model.program, latest.solution)
     if (!terms.length) break
     cuts.push({
       names: new Map(terms.map(([at, sign]) => [latest.model.program.variables[at]!.name, sign])),

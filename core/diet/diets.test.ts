@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import rows from '../../data/diets.csv'
 import { food, larder } from '../../test/helpers'
 import { larderFromRows } from '../larder'
-import { avoidDiet, dietsFromRows, foodAgainstDiet } from './diets'
+import { dietsFromRows, foodAgainstDiet } from './diets'
 
 const vegan = larder.diets.find((diet) => diet.id === 'vegan')!
 const dairyFree = larder.diets.find((diet) => diet.id === 'dairy-free')!

@@ -43,7 +43,9 @@ export function readYields(line: string): Yields | null {
   const inPassing = made && !made[2] ? null : served && anyPieces.exec(text)
   const pieces = made && !made[2] ? count(made[1]!) : inPassing ? count(inPassing[1]!) : null
   const servings = made?.[2] ? count(made[1]!) : served ? count(served[1]!) : null
-  const bare = pieces === null && servings === null ? ofPieces.exec(text) : null
+  // "12 dumpling wrappers" are bought, not made.
+  const bare =
+    pieces === null && servings === null && !/\bwrappers?\b/i.test(text) ? ofPieces.exec(text) : null
   if (bare && text.split(/\s+/).length <= 6)
     return { pieces: count(bare[1]!), servings: null, whole: true, rest: text.replace(ofPieces, '').trim() }
   if (pieces === null && servings === null) return null

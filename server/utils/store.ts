@@ -2,7 +2,7 @@ import type { H3Event } from 'h3'
 import { checkRecipe } from '../../core/recipe/check'
 import { withIds, type Recipe } from '../../core/recipe/document'
 import { summaryOf } from '../../core/summary'
-import type { createRecipe, Parent } from '../db/recipes'
+import { getRecipe, type createRecipe, type Parent } from '../db/recipes'
 
 /**
  * A recipe as it is stored: ids given, foods known, text that the database can hold. A recipe without a dough yet is kept all the same, so that
@@ -19,6 +19,13 @@ export async function storable(recipe: Recipe): Promise<Recipe> {
   return ready
 }
 
+/** What the shelf shows of a recipe, held against the revision it grew from. */
+export async function summaryFor(recipe: Recipe, parent: Parent | null) {
+  const original = parent ? ((await getRecipe(parent.id, parent.revision))?.recipe ?? null) : null
+  const larder = await larderFor(recipe)
+  return summaryOf(recipe, larder, original)
+}
+
 /** Stores a new recipe or variant and answers 201; 404 when the parent's revision does not exist. */
 export async function storeNew(
   event: H3Event,
@@ -27,7 +34,7 @@ export async function storeNew(
   create: typeof createRecipe,
 ) {
   const ready = await storable(recipe)
-  const stored = await create(ready, summaryOf(ready, await larderFor(ready)), parent)
+  const stored = await create(ready, await summaryFor(ready, parent), parent)
   if (!stored) throw notFound(parent?.id ?? '')
   setResponseStatus(event, 201)
   return stored

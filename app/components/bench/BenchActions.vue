@@ -9,10 +9,10 @@ const { canUndo, canRedo, dirty, saving, diets } = defineProps<{
   /** Diets that the recipe has been adapted to. */
   diets: string[]
 }>()
-const emit = defineEmits<{ undo: []; redo: []; save: []; adapt: [dietId: string] }>()
+const emit = defineEmits<{ undo: []; redo: []; save: []; adapt: [dietId: string]; more: [] }>()
 
-// Diets that exclude foods can be met by swapping; those with a target alone cannot yet.
-const offered = larder.diets.filter((diet) => diet.excludesOrigins.length > 0)
+// One click for what is asked most; the rest, and combinations, behind "more".
+const offered = larder.diets.filter((diet) => diet.id === 'vegan' || diet.id === 'vegetarian')
 </script>
 
 <template>
@@ -28,6 +28,14 @@ const offered = larder.diets.filter((diet) => diet.excludesOrigins.length > 0)
         :outlined="diet.id !== 'vegan'"
         :disabled="diets.includes(diet.id)"
         @click="emit('adapt', diet.id)"
+      />
+      <Button
+        label="more diets"
+        size="small"
+        severity="secondary"
+        outlined
+        aria-label="More diets, targets and combinations"
+        @click="emit('more')"
       />
     </span>
     <span class="steps">

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import { CLASS_LIMITS, CONSISTENCIES } from '~~/core/dough/softness'
+import type { DoughAbilities } from '~~/core/dough/abilities'
 import { feelOf, type DoughFigures } from '~~/core/dough/assess'
 
-const { dough, before } = defineProps<{ dough: DoughFigures; before: DoughFigures | null }>()
+const { dough, abilities, before } = defineProps<{
+  dough: DoughFigures
+  abilities: DoughAbilities
+  before: DoughFigures | null
+}>()
 const emit = defineEmits<{ working: [] }>()
 
 const FROM = 0.4
@@ -80,6 +85,17 @@ const moved = computed(
       </div>
     </dl>
     <p class="soft small">of flour, which is 100 %</p>
+    <ul v-if="abilities.abilities.length" class="can small" aria-label="What this dough can do">
+      <li v-for="one in abilities.abilities" :key="one.name" :title="one.why" :class="{ cannot: !one.can }">
+        <span aria-hidden="true">{{ one.can ? '✓' : '✕' }}</span><span class="visually-hidden">{{
+          one.can ? 'can' : 'cannot'
+        }}</span>
+        {{ one.name }}
+      </li>
+    </ul>
+    <p v-for="lack in abilities.lacks" :key="lack.text" class="small">
+      <span class="sign watch">dough</span> {{ lack.text }} <span class="soft">({{ lack.source }})</span>
+    </p>
     <p v-for="remark in dough.remarks" :key="remark" class="small">
       <span class="sign watch">look</span> {{ remark }}
     </p>
@@ -123,6 +139,17 @@ h2 .opens {
 .pin.was {
   background: none;
   border-left: 2px dashed var(--ink-soft);
+}
+.can {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 0.9rem;
+  margin-top: 0.3rem;
+}
+.cannot {
+  color: var(--ink-soft);
+  text-decoration: line-through;
+  text-decoration-color: var(--rule-strong);
 }
 dl {
   display: flex;

@@ -123,7 +123,6 @@ function stopTyping() {
         <SwapMenu
           v-if="swaps.length && food"
           :food="food"
-          :swaps="swaps"
           :line="line"
           :lens="lens"
           @choose="(swap) => edits.swap(line.id, swap)"

@@ -24,6 +24,7 @@ const topic = ref<Topic | null>(null)
 const dietWords = computed(() =>
   larder.diets.filter((diet) => recipe.diets.includes(diet.id)).map((diet) => diet.name),
 )
+const moisture = computed(() => evaluation.filling.moisture)
 const pieces = computed<Piece[]>(() => {
   const own: Piece = {
     caption: before ? dietWords.value.join(', ') || 'Changed' : 'One piece',
@@ -68,6 +69,7 @@ const pieces = computed<Piece[]>(() => {
     </section>
     <DoughScale
       :dough="evaluation.dough"
+      :abilities="evaluation.abilities"
       :before="before?.dough ?? null"
       @working="topic = { kind: 'dough' }"
     />
@@ -80,6 +82,17 @@ const pieces = computed<Piece[]>(() => {
           >, was {{ Math.round(before.filling.waterPct) }} %</template
         ><template v-if="evaluation.filling.cookedOffGrams > 0.5"
           >; {{ showGrams(evaluation.filling.cookedOffGrams) }} g of water cooked out of it</template
+        >
+      </p>
+      <p v-if="evaluation.filling.grams > 0" class="small">
+        <span
+          class="sign"
+          :class="moisture.class === 'dry' ? 'fits' : moisture.class === 'moist' ? 'watch' : 'stop'"
+          >{{ moisture.class }}</span
+        >
+        {{ showGrams(moisture.looseGrams) }} g of loose water, {{ moisture.loosePct.toFixed(0) }} %<template
+          v-if="moisture.suggestions.length"
+          >. {{ moisture.suggestions.join('. ') }}</template
         >
       </p>
     </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { undoing } from '~~/core/adaptation/undoing'
 import type { Evaluation } from '~~/core/evaluate'
 
 const { evaluation, wanted } = defineProps<{ evaluation: Evaluation; wanted: string[] }>()
@@ -8,10 +9,17 @@ const SIGNS = {
   'does not fit': ['stop', '✕ no'],
   'cannot tell': ['watch', '? cannot tell'],
 } as const
+/** Shown whatever was asked for; the others on demand. */
+const ALWAYS = ['vegan', 'vegetarian', 'gluten-free', 'whole-grain', 'high-protein', 'keto', 'avoid']
+const all = ref(false)
 // The diets asked for stand first; the others keep their order.
 const verdicts = computed(() =>
-  [...evaluation.diets].sort((a, b) => Number(wanted.includes(b.diet)) - Number(wanted.includes(a.diet))),
+  evaluation.diets
+    .filter((one) => all.value || wanted.includes(one.diet) || ALWAYS.includes(one.diet))
+    .sort((a, b) => Number(wanted.includes(b.diet)) - Number(wanted.includes(a.diet))),
 )
+const shelves = useLarderStore()
+const undone = computed(() => undoing(evaluation, wanted, shelves.larder.foods))
 </script>
 
 <template>
@@ -28,6 +36,14 @@ const verdicts = computed(() =>
         </span>
       </li>
     </ul>
+    <p>
+      <button type="button" class="opens soft small" :aria-expanded="all" @click="all = !all">
+        {{ all ? 'fewer diets' : `all ${evaluation.diets.length} diets` }}
+      </button>
+    </p>
+    <p v-for="text in undone" :key="text" class="small">
+      <span class="sign watch">undoes it</span> {{ text }}
+    </p>
     <h2>Allergens</h2>
     <p>
       <strong v-if="evaluation.allergens.length">{{ evaluation.allergens.join(', ') }}</strong>

@@ -27,7 +27,24 @@ const captionOf = (recipe: Listed) =>
     <h2>
       <NuxtLink :to="`/bench/${family.root.id}`">{{ family.root.title }}</NuxtLink>
     </h2>
-    <p class="soft small">{{ facts }}</p>
+    <p class="soft small">
+      {{ facts
+      }}<template v-if="family.variants.length"
+        >.
+        <NuxtLink
+          :to="{
+            path: '/compare',
+            query: {
+              ids: members
+                .slice(0, 4)
+                .map((one) => one.id)
+                .join(','),
+            },
+          }"
+          >Compare</NuxtLink
+        ></template
+      >
+    </p>
     <ul class="plank">
       <li v-for="recipe in members" :key="recipe.id">
         <NuxtLink :to="`/bench/${recipe.id}`" :aria-label="`Open ${recipe.title}`" class="stand">

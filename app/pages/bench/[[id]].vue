@@ -5,6 +5,7 @@ import { larder } from '~~/data/larder'
 import type { Basis } from '~/components/bench/FiguresTable.vue'
 import { ApiProblem, type ProblemDocument } from '~/logic/api'
 import { PART_WORDS } from '~/logic/format'
+import { dietNames } from '~/logic/dietGroups'
 import { addPart } from '~/logic/edit'
 
 const bench = useBenchStore()
@@ -17,11 +18,16 @@ const loading = ref(true)
 const failure = ref<ProblemDocument | null>(null)
 const basis = ref<Basis>('perPiece')
 const card = ref(false)
+/** Diets, targets and combinations are being chosen. */
+const adapting = ref(false)
 /** On a narrow screen one side is shown at a time. */
 const side = ref<'recipe' | 'piece'>('recipe')
 
-const { evaluation, problems } = useEvaluation(() => bench.recipe)
 const { evaluation: before } = useEvaluation(() => bench.baseline)
+const { evaluation, problems } = useEvaluation(
+  () => bench.recipe,
+  () => before.value,
+)
 // Lines are marked against the diets the recipe was adapted to, and against vegan until then.
 const lens = computed(() => (bench.recipe?.diets.length ? bench.recipe.diets : ['vegan']))
 
@@ -83,6 +89,11 @@ async function takeStored() {
 
 usePlaceKeys([
   { key: 'v', says: 'Make it vegan', act: () => adaptTo('vegan') },
+  {
+    key: 'a',
+    says: 'Adapt: diets, targets and combinations',
+    act: () => (adapting.value = bench.recipe !== null),
+  },
   { key: 'mod+s', says: 'Save', always: true, act: save },
   { key: 'mod+z', says: 'Undo', act: bench.undo },
   { key: 'mod+shift+z', says: 'Redo', act: bench.redo },
@@ -129,6 +140,7 @@ usePlaceKeys([
         @redo="bench.redo"
         @save="save"
         @adapt="adaptTo"
+        @more="adapting = true"
       />
       <SaveTrouble
         :problem="bench.trouble"
@@ -150,6 +162,13 @@ usePlaceKeys([
         :original-id="bench.variant.id ? bench.original.id : null"
       />
     </div>
+    <LazyAdaptDialog
+      v-if="adapting"
+      v-model:visible="adapting"
+      :recipe="bench.recipe"
+      @take="(made, diets) => bench.takeVariant(made, dietNames(diets))"
+      @avoid="(avoid) => bench.change({ ...bench.recipe!, avoid })"
+    />
     <div class="switch no-print" role="tablist" aria-label="Side">
       <button type="button" role="tab" :aria-selected="side === 'recipe'" @click="side = 'recipe'">
         Recipe

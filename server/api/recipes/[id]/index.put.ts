@@ -1,12 +1,14 @@
-import { summaryOf } from '../../../../core/summary'
-import { saveRecipe } from '../../../db/recipes'
+import { getRecipe, saveRecipe } from '../../../db/recipes'
 
 /** Saves a new revision. A stale one is answered with 409 and both documents. */
 export default defineEventHandler(async (event) => {
   const id = recipeId(event)
   const body = await readJson(event, saveRequest)
   const recipe = await storable(body.recipe)
-  const result = await saveRecipe(id, body.revision, recipe, summaryOf(recipe, await larderFor(recipe)))
+  const now = await getRecipe(id)
+  const parent =
+    now?.parentId && now.parentRevision ? { id: now.parentId, revision: now.parentRevision } : null
+  const result = await saveRecipe(id, body.revision, recipe, await summaryFor(recipe, parent))
   if (result.state === 'missing') throw notFound(id)
   if (result.state === 'stale') {
     throw problem(

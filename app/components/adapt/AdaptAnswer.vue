@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import type { Adaptation, Alternative } from '~~/core/adapt'
+import type { Recipe } from '~~/core/recipe/document'
+import { dietNames } from '~/logic/dietGroups'
+import { showChange, showFigure, showGrams } from '~/logic/format'
+
+const { answer, diets } = defineProps<{ answer: Adaptation; diets: string[] }>()
+const emit = defineEmits<{ take: [recipe: Recipe] }>()
+
+const ways = computed<Alternative[]>(() => [
+  {
+    recipe: answer.recipe,
+    changes: answer.changes,
+    evaluation: answer.evaluation,
+    distance: answer.distance ?? 0,
+  },
+  ...answer.alternatives,
+])
+const at = ref(0)
+watch(
+  () => answer,
+  () => (at.value = 0),
+)
+const way = computed(() => ways.value[at.value] ?? ways.value[0]!)
+const FIGURES = ['energyKcal', 'proteinG', 'fatG', 'netCarbohydrateG', 'fibreG'] as const
+const swapsOf = (one: Alternative) => one.changes.filter((change) => change.kind === 'swap').length
+const verdicts = computed(() => way.value.evaluation.diets.filter((one) => diets.includes(one.diet)))
+const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does not fit'))
+</script>
+
+<template>
+  <div class="answer">
+    <template v-if="answer.conflict.length">
+      <p><span class="sign stop">✕ cannot be</span> These stand in each other's way:</p>
+      <ul class="conflict">
+        <li v-for="wish in answer.conflict" :key="wish">{{ wish }}</li>
+      </ul>
+      <p class="soft">
+        Give one of them up, or loosen it. Your recipe is as it was<template v-if="answer.changes.length"
+          >; what can be left out by swaps alone is below</template
+        >.
+      </p>
+    </template>
+    <table v-else-if="ways.length > 1" class="ways">
+      <caption class="visually-hidden">
+        Ways to reach it
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Way</th>
+          <th scope="col">distance</th>
+          <th scope="col">swaps</th>
+          <th scope="col">kcal</th>
+          <th scope="col">protein</th>
+          <th scope="col">net carb</th>
+          <th scope="col">dough</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(one, n) in ways" :key="n" :class="{ on: n === at }">
+          <th scope="row">
+            <button type="button" class="opens" :aria-pressed="n === at" @click="at = n">
+              {{ n === 0 ? 'The nearest' : `Another way ${n}` }}
+            </button>
+          </th>
+          <td>{{ one.distance.toFixed(1) }}</td>
+          <td>{{ swapsOf(one) }}</td>
+          <td>{{ showFigure('energyKcal', one.evaluation.perPiece.energyKcal) }}</td>
+          <td>{{ showFigure('proteinG', one.evaluation.perPiece.proteinG) }}</td>
+          <td>{{ showFigure('netCarbohydrateG', one.evaluation.perPiece.netCarbohydrateG) }}</td>
+          <td>{{ one.evaluation.dough.consistency ?? 'bought' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="answer.compromise" class="small">
+      <span class="sign watch">given up</span> {{ answer.compromise }}
+    </p>
+    <p v-for="one in answer.unmet" :key="one.reason" class="small">
+      <span class="sign stop">✕</span> {{ one.reason }}
+    </p>
+    <p v-if="!answer.conflict.length">
+      <span v-for="verdict in verdicts" :key="verdict.diet" class="verdict small">
+        <span
+          class="sign"
+          :class="verdict.fits ? 'fits' : verdict.verdict === 'cannot tell' ? 'watch' : 'stop'"
+          >{{ verdict.fits ? '✓' : verdict.verdict === 'cannot tell' ? '?' : '✕' }}
+          {{ verdict.name.toLowerCase() }}</span
+        >
+        {{ verdict.reasons.join('; ') }}
+      </span>
+    </p>
+    <p class="small">
+      A piece:
+      <span v-for="key in FIGURES" :key="key" class="figure"
+        ><strong>{{ showFigure(key, way.evaluation.perPiece[key]) }}</strong>
+        {{
+          key === 'energyKcal' ? 'kcal' : `g ${key.replace(/G$/, '').replace('netCarbohydrate', 'net carb')}`
+        }}
+        ({{ showChange(key, way.evaluation.perPiece[key] - answer.before.perPiece[key]) }})</span
+      >
+    </p>
+    <ul v-if="way.changes.length" class="changes small">
+      <li v-for="(change, n) in way.changes" :key="n">
+        <template v-if="change.kind === 'swap'"
+          ><strong>{{ change.to }}</strong>
+          {{ change.gramsAfter === null ? '' : `${showGrams(change.gramsAfter)} g` }} for
+          {{ change.gramsBefore === null ? '' : `${showGrams(change.gramsBefore)} g` }}
+          {{ change.from.toLowerCase() }}. <span class="soft">{{ change.why }}.</span></template
+        >
+        <template v-else-if="change.kind === 'none' || change.kind === 'check'">
+          <span class="sign watch">{{ change.kind }}</span> {{ change.from }}: {{ change.why }}</template
+        >
+        <template v-else
+          >{{ change.from }}: {{ showGrams(change.gramsBefore ?? 0) }} g →
+          <strong>{{ showGrams(change.gramsAfter ?? 0) }} g</strong></template
+        >
+      </li>
+    </ul>
+    <p v-else-if="!answer.conflict.length">Nothing has to change: it is so already.</p>
+    <template v-if="answer.binding.length && at === 0">
+      <h3>What stands in the way of a nearer one</h3>
+      <ul class="small">
+        <li v-for="one in answer.binding" :key="one.name">{{ one.text }}.</li>
+      </ul>
+    </template>
+    <p v-if="way.changes.length">
+      <Button
+        :label="
+          answer.conflict.length
+            ? 'Take the swaps alone'
+            : fits && diets.length
+              ? `Take it: ${dietNames(diets).join(', ')}`
+              : 'Take it'
+        "
+        @click="emit('take', way.recipe)"
+      />
+      <span class="small soft"> Undo takes it back.</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.answer {
+  display: grid;
+  align-content: start;
+  gap: 0.6rem;
+}
+table {
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+thead th {
+  color: var(--ink-soft);
+  font-size: 0.875rem;
+}
+td,
+thead th:not(:first-child) {
+  padding-left: 0.75rem;
+  text-align: right;
+}
+tbody tr {
+  border-top: 1px solid var(--rule);
+}
+tr.on {
+  background: var(--beet-tint);
+}
+.verdict,
+.figure {
+  margin-right: 0.9rem;
+}
+.changes,
+.conflict {
+  display: grid;
+  gap: 0.2rem;
+  padding-left: 1rem;
+  list-style: disc;
+}
+</style>

@@ -1,0 +1,35 @@
+import { allLines, type Recipe } from '~~/core/recipe/document'
+
+export interface ComparedLine {
+  part: string
+  name: string
+  /** Grams in each recipe; null where it is not in it. */
+  grams: (number | null)[]
+}
+
+/** The lines in which recipes differ: by part and food, with the grams in each. */
+export function differingLines(recipes: readonly Recipe[]): ComparedLine[] {
+  const rows = new Map<string, ComparedLine>()
+  recipes.forEach((recipe, at) => {
+    for (const { part, line } of allLines(recipe)) {
+      const name = line.name || line.raw
+      const key = `${part.kind} ${line.foodId ?? name}`
+      const row = rows.get(key) ?? { part: part.kind, name, grams: recipes.map(() => null) }
+      row.grams[at] = (row.grams[at] ?? 0) + (line.grams ?? 0)
+      rows.set(key, row)
+    }
+  })
+  // Half a gram is no difference anybody weighs.
+  return [...rows.values()].filter(({ grams }) =>
+    grams.some((own) => own === null || Math.abs(own - (grams[0] ?? -1)) > 0.5),
+  )
+}
+
+/** What has to be done otherwise in each recipe: notes on method and handling that not all of them have. */
+export function differingMethod(recipes: readonly Recipe[]): string[][] {
+  const of = (recipe: Recipe) =>
+    recipe.notes.filter((note) => note.code === 'method' || note.code === 'handling').map((note) => note.text)
+  const all = recipes.map(of)
+  const common = new Set(all[0]?.filter((text) => all.every((own) => own.includes(text))))
+  return all.map((own) => own.filter((text) => !common.has(text)))
+}

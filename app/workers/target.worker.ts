@@ -1,0 +1,65 @@
+import { adapt, type AdaptOptions } from '~~/core/adapt'
+import { tradeOff, type CurvePoint } from '~~/core/adaptation/reach'
+import { wishesFor, type Locks, type Weights } from '~~/core/adaptation/wishes'
+import type { Price } from '~~/core/cost/costOf'
+import type { Target } from '~~/core/diet/target'
+import type { Food } from '~~/core/food/food'
+import { withFoods } from '~~/core/larder'
+import { RecipeProblem } from '~~/core/recipe/problem'
+import type { Recipe } from '~~/core/recipe/document'
+import { larder as table } from '~~/data/larder'
+
+export interface Question {
+  kind: 'adapt' | 'curve'
+  recipe: Recipe
+  diets: string[]
+  targets: Target[]
+  locks: Locks
+  weights: Weights
+  prices: Price[]
+  /** Foods the recipe uses that the tables do not hold. */
+  foods: Food[]
+  /** For a curve: the figure to go along. */
+  figure: Target | null
+}
+
+export type Reply =
+  | { kind: 'progress'; share: number; doing: string }
+  | { kind: 'adapt'; answer: ReturnType<typeof adapt> }
+  | { kind: 'curve'; points: Omit<CurvePoint, 'reached'>[]; recipes: Recipe[] }
+  | { kind: 'problem'; message: string }
+
+const say = (reply: Reply) => postMessage(reply)
+
+onmessage = ({ data }: MessageEvent<Question>) => {
+  const larder = withFoods(table, data.foods)
+  const options: AdaptOptions = {
+    locks: data.locks,
+    weights: data.weights,
+    targets: data.targets,
+    prices: new Map(data.prices.map((price) => [price.foodId, price])),
+    progress: (share, doing) => say({ kind: 'progress', share, doing }),
+  }
+  try {
+    if (data.kind === 'adapt' || !data.figure) {
+      say({ kind: 'adapt', answer: adapt(data.recipe, data.diets, larder, options) })
+      return
+    }
+    const diets = larder.diets.filter((diet) => data.diets.includes(diet.id))
+    const wishes = wishesFor(diets, {
+      targets: data.targets,
+      locks: data.locks,
+      weights: data.weights,
+      prices: options.prices,
+    })
+    const points = tradeOff(data.recipe, wishes, data.figure, larder, 25, options)
+    say({
+      kind: 'curve',
+      points: points.map(({ limit, distance, value, swaps }) => ({ limit, distance, value, swaps })),
+      recipes: points.map((point) => point.reached.recipe),
+    })
+  } catch (error) {
+    if (!(error instanceof RecipeProblem)) throw error
+    say({ kind: 'problem', message: error.problems.map((one) => one.message).join('; ') })
+  }
+}
