@@ -26,6 +26,15 @@ const PLACES = [
     },
   },
   {
+    name: 'packet',
+    open: async (page: Page) => {
+      await page.goto('/larder?packet')
+      await page.getByLabel('Name', { exact: true }).fill('Shop quark')
+      await page.getByLabel('Energy', { exact: true }).fill('9999')
+      await page.getByLabel('Search the larder').fill('cheese')
+    },
+  },
+  {
     name: 'bench',
     open: async (page: Page) => {
       const { recipes } = (await (await page.request.get('/api/recipes')).json()) as { recipes: Listed[] }

@@ -102,7 +102,7 @@ test.describe('the bench', () => {
     const choices = page.locator('.choices')
     await expect(choices).toContainText('Lentils and chopped walnuts')
     await expect(choices).toContainText('brings nuts')
-    await choices.getByRole('button', { name: /Lentils/ }).click()
+    await choices.locator('.choice', { hasText: 'Lentils' }).click()
     await expect(page.getByRole('region', { name: 'For the filling' })).toContainText('was 300 g minced beef')
     await expect(page.getByRole('img', { name: /As written.*Changed/ })).toBeVisible()
     await page.getByRole('button', { name: 'Undo' }).click()

@@ -321,7 +321,7 @@ test.describe('in the larder', () => {
     const filling = page.locator('.recipe').getByRole('region', { name: 'Filling' })
     await filling.getByRole('button', { name: '300 g moonfruit' }).click()
     await filling.getByRole('combobox', { name: 'Food' }).fill('pomfret')
-    await page.getByRole('option', { name: 'Pomfret, black' }).click()
+    await page.getByRole('option', { name: 'Pomfret, black (measured)' }).click()
     await expect(page.locator('.missing')).toBeHidden()
     await filling.getByLabel('share of').selectOption('protein')
     const share = await filling.locator('.share').innerText()

@@ -1,3 +1,4 @@
+import type { Foods } from '~~/core/food/food'
 import { allLines, type Recipe } from '~~/core/recipe/document'
 
 export interface ComparedLine {
@@ -8,11 +9,12 @@ export interface ComparedLine {
 }
 
 /** The lines in which recipes differ: by part and food, with the grams in each. */
-export function differingLines(recipes: readonly Recipe[]): ComparedLine[] {
+export function differingLines(recipes: readonly Recipe[], foods: Foods): ComparedLine[] {
   const rows = new Map<string, ComparedLine>()
   recipes.forEach((recipe, at) => {
     for (const { part, line } of allLines(recipe)) {
-      const name = line.name || line.raw
+      const food = line.foodId ? foods.get(line.foodId) : undefined
+      const name = food?.name ?? (line.name || line.raw)
       const key = `${part.kind} ${line.foodId ?? name}`
       const row = rows.get(key) ?? { part: part.kind, name, grams: recipes.map(() => null) }
       row.grams[at] = (row.grams[at] ?? 0) + (line.grams ?? 0)

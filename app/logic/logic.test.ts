@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { food, foods, recipeOf } from '../../test/helpers'
 import { allLines } from '../../core/recipe/document'
 import type { Listed } from './api'
-import { addLine, addPart, removeLine, rewriteLine, setEaten, setFood, setGrams } from './edit'
+import { addLine, addPart, moveFlour, removeLine, rewriteLine, setEaten, setFood, setGrams } from './edit'
 import { familiesOf, filterFamilies } from './families'
 import { showChange, showFigure, showGrams, showMicro, showMicroChange } from './format'
 import { differingLines, differingMethod } from './compare'
@@ -172,12 +172,12 @@ describe('recipes side by side', () => {
   })
 
   it('differ in the lines that differ, with the grams of each', () => {
-    expect(differingLines([one, other]).map(({ name, grams }) => [name, grams])).toEqual([
-      ['leek', [200, 250]],
-      ['cheddar', [100, null]],
-      ['firm-tofu', [null, 100]],
+    expect(differingLines([one, other], foods).map(({ name, grams }) => [name, grams])).toEqual([
+      ['Leek', [200, 250]],
+      ['Cheddar', [100, null]],
+      [food('firm-tofu').name, [null, 100]],
     ])
-    expect(differingLines([one, one])).toEqual([])
+    expect(differingLines([one, one], foods)).toEqual([])
   })
 
   it('differ in the method where not all say the same', () => {
@@ -188,5 +188,25 @@ describe('recipes side by side', () => {
     ])
     expect(first).toEqual(['Press the tofu'])
     expect(second).toEqual([])
+  })
+})
+
+describe('a flour blend', () => {
+  const mixed = recipeOf({
+    shell: [
+      ['plain-flour', 300],
+      ['wholemeal-flour', 100],
+      ['water', 240],
+    ],
+  })
+  const [first, second, water] = mixed.parts[0]!.lines
+  const made = moveFlour(mixed, first!.id, second!.id, 0.25, foods)
+  const gramsOf = (id: string) => made.parts[0]!.lines.find((line) => line.id === id)!.grams!
+
+  it('keeps the sum of the flours and the feel of the dough', () => {
+    expect(gramsOf(first!.id)).toBeCloseTo(100, 9)
+    expect(gramsOf(second!.id)).toBeCloseTo(300, 9)
+    // Wholemeal drinks more: 0.04 g a gram, on 200 g that changed places, times the softness.
+    expect(gramsOf(water!.id)).toBeGreaterThan(240)
   })
 })

@@ -72,7 +72,7 @@ const FIGURES: Nutrient[] = [
   'saltG',
 ]
 const recipes = computed(() => stored.value.map((one) => one.recipe))
-const lines = computed(() => differingLines(recipes.value))
+const lines = computed(() => differingLines(recipes.value, shelves.larder.foods))
 const method = computed(() => differingMethod(recipes.value))
 
 /** Puts a variant in the place of the recipe it grew from, as a new revision of that; the variant stays. */

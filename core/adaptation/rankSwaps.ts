@@ -12,6 +12,7 @@ export interface RankedSwap {
   swap: Swap
   recipe: Recipe
   changes: Change[]
+  /** Without verdicts on diets. */
   evaluation: Evaluation
   /** It keeps the diets, as far as the substitutes go. */
   fits: boolean
@@ -67,6 +68,8 @@ export function rankSwaps(
   const found = allLines(recipe).find(({ line }) => line.id === lineId)
   const food = found?.line.foodId ? larder.foods.get(found.line.foodId) : undefined
   if (!found || !food) return []
+  // Diets are judged by the substitutes alone: the rest of the recipe is the same for all.
+  const undieted = { ...larder, diets: [] }
   const priced = more.prices?.size ? more.prices : null
   const priceOf = (of: Recipe, evaluation: Evaluation) =>
     priced ? costOf(of, evaluation.working.lines, larder.foods, priced) : null
@@ -77,7 +80,7 @@ export function rankSwaps(
     .flatMap((swap): RankedSwap[] => {
       const swapped = swapLine(recipe, lineId, swap, larder.foods)
       if (!swapped) return []
-      const evaluation = evaluate(swapped.recipe, larder)
+      const evaluation = evaluate(swapped.recipe, undieted)
       const now = priceOf(swapped.recipe, evaluation)
       const per = (key: 'energyKcal' | 'proteinG' | 'netCarbohydrateG' | 'saltG') =>
         evaluation.perPiece[key] - before.perPiece[key]

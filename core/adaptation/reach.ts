@@ -47,8 +47,12 @@ export interface SearchOptions extends SolveOptions {
 
 /** Losses and rounding move figures a little; a target missed is aimed at again this often. */
 const MOST_CORRECTIONS = 5
-/** A question beside the main one may take this long. */
-const QUICK_MILLISECONDS = 120
+/** The nearest recipe may take this long to be proven so; after that the best found is taken. */
+const SEARCH_MILLISECONDS = 250
+/** Aiming again, another way, and a question beside the main one may take this long. */
+const AGAIN_MILLISECONDS = 100
+const OTHER_MILLISECONDS = 80
+const QUICK_MILLISECONDS = 40
 /** Room that is tried to see what a limit costs. */
 const LOOSER = 0.1
 
@@ -103,6 +107,7 @@ function reachOnce(
   context: Context,
   cuts: readonly { names: ReadonlyMap<string, number>; max: number }[] = [],
 ): { reached: Reached; model: TargetModel; solution: Solution } | null {
+  const timeout = context.options.timeoutMilliseconds ?? SEARCH_MILLISECONDS
   let margins: number[] = []
   let last: { reached: Reached; model: TargetModel; solution: Solution } | null = null
   for (let turn = 0; turn <= MOST_CORRECTIONS; turn++) {
@@ -112,7 +117,11 @@ function reachOnce(
       const terms = [...cut.names].map(([name, sign]): [number, number] => [at.get(name)!, sign])
       model.program.constraints.push({ name: 'otherwise', terms, min: null, max: cut.max })
     }
-    const solution = solveProgram(model.program, context.options)
+    const solution = solveProgram(model.program, {
+      ...context.options,
+      // Aiming again is a small move: what was found is near.
+      timeoutMilliseconds: Math.min(timeout, turn ? AGAIN_MILLISECONDS : Infinity),
+    })
     if (solution.status === 'infeasible') return last
     const { recipe, changes } = buildRecipe(context.recipe, model, solution, context.larder.foods)
     const evaluation = evaluate(recipe, context.larder, context.before)
@@ -187,7 +196,10 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
       names: new Map(terms.map(([at, sign]) => [latest.model.program.variables[at]!.name, sign])),
       max,
     })
-    const next = reached(context, cuts)
+    const next = reached(
+      { ...context, options: { ...options, timeoutMilliseconds: OTHER_MILLISECONDS } },
+      cuts,
+    )
     if (!next) break
     alternatives.push(next.reached)
     latest = next
@@ -285,6 +297,7 @@ function conflictOf(context: Context): string[] {
   const cannot = (without: ReadonlySet<string>) =>
     solveProgram(buildModel(inputOf(context, { without })).program, {
       ...context.options,
+      timeoutMilliseconds: AGAIN_MILLISECONDS,
       tolerance: 1,
     }).status === 'infeasible'
   const out = new Set<string>()

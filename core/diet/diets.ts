@@ -1,5 +1,4 @@
 import { ORIGINS, EU_ALLERGENS, type Allergen, type Food, type Origin } from '../food/food'
-import { NUTRIENTS, type Nutrient } from '../food/nutrients'
 import { parseTarget, type Target } from './target'
 
 export interface Diet {
@@ -17,7 +16,7 @@ export interface Diet {
 
 const list = (text: string | undefined) => (text ?? '').split('|').filter(Boolean)
 
-function known<T extends string>(items: string[], allowed: readonly string[], where: string): T[] {
+function knownOnes<T extends string>(items: string[], allowed: readonly string[], where: string): T[] {
   const odd = items.find((item) => !allowed.includes(item))
   if (odd !== undefined) throw new Error(`${where}: unknown "${odd}"`)
   return items as T[]
@@ -35,8 +34,8 @@ export function dietsFromRows(rows: readonly Readonly<Record<string, string>>[])
     return {
       id: row.id,
       name: row.name ?? row.id,
-      excludesOrigins: known<Origin>(list(row.excludes_origins), ORIGINS, where),
-      excludesAllergens: known<Allergen>(list(row.excludes_allergens), Object.keys(EU_ALLERGENS), where),
+      excludesOrigins: knownOnes<Origin>(list(row.excludes_origins), ORIGINS, where),
+      excludesAllergens: knownOnes<Allergen>(list(row.excludes_allergens), Object.keys(EU_ALLERGENS), where),
       excludesFoods: [],
       targets: list((row.targets ?? '').replaceAll(';', '|')).map((text) => parseTarget(text, where)),
       warning: row.warning ?? '',
@@ -81,8 +80,24 @@ export const ORIGIN_WORDS: Readonly<Record<Origin, string>> = {
   other: 'another animal product',
 }
 
+export interface AgainstDiet {
+  breaks: readonly string[]
+  may: readonly string[]
+}
+
+/** Found once for a food and a diet: both are read over and over while a recipe is worked on. */
+const known = new WeakMap<Diet, WeakMap<Food, AgainstDiet>>()
+
 /** The reasons why a food breaks a diet, and those why it may. Empty lists when it fits. */
-export function foodAgainstDiet(food: Food, diet: Diet): { breaks: string[]; may: string[] } {
+export function foodAgainstDiet(food: Food, diet: Diet): AgainstDiet {
+  let ofDiet = known.get(diet)
+  if (!ofDiet) known.set(diet, (ofDiet = new WeakMap()))
+  let found = ofDiet.get(food)
+  if (!found) ofDiet.set(food, (found = reasonsAgainst(food, diet)))
+  return found
+}
+
+function reasonsAgainst(food: Food, diet: Diet): AgainstDiet {
   const breaks = food.origins
     .filter((origin) => diet.excludesOrigins.includes(origin))
     .map((origin) => ORIGIN_WORDS[origin])
@@ -96,10 +111,3 @@ export function foodAgainstDiet(food: Food, diet: Diet): { breaks: string[]; may
   if (diet.excludesFoods.includes(food.id) && !breaks.length) breaks.push('on your avoid list')
   return { breaks, may }
 }
-
-/** Every figure a target can be about, for messages. */
-export const TARGET_FIGURES: readonly (Nutrient | 'wholeGrainPct' | 'proteinEnergyPct')[] = [
-  'wholeGrainPct',
-  'proteinEnergyPct',
-  ...NUTRIENTS,
-]

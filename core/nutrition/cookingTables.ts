@@ -86,10 +86,8 @@ export function yieldOf(food: Food, way: PrecookingWay, { yields }: CookingTable
 /** The share of a nutrient that is left after cooking, 1 where no row speaks of it. */
 export function retained(
   key: Micronutrient,
-  ways: readonly (CookingWay | PrecookingWay | null)[],
+  way: CookingWay | PrecookingWay,
   { retention }: CookingTables,
 ): number {
-  const row = retention.get(key)
-  if (!row) return 1
-  return ways.reduce((left, way) => (way === null ? left : left * row[HEAT_OF[way]]), 1)
+  return retention.get(key)?.[HEAT_OF[way]] ?? 1
 }

@@ -34,23 +34,28 @@ export function micronutrientsOf(
   tables: CookingTables,
   batch: { grams: number; pieces: number; servings: number; way: CookingWay },
 ): MicronutrientFigures {
-  const figures = {} as MicronutrientFigures
-  for (const key of MICRONUTRIENT_KEYS) {
-    let sum = 0
-    const unknown = uncounted.map((one) => one.name)
-    const keptRaw = retained(key, [batch.way], tables)
-    for (const one of contributions) {
-      const per100g = foods.get(one.foodId)!.micronutrients[key]
-      if (per100g !== null) {
-        const kept =
-          one.part !== 'shell' && one.part !== 'filling'
-            ? 1
-            : one.cookedBy && keptRaw < 1
-              ? retained(key, [one.cookedBy, batch.way], tables)
-              : keptRaw
-        sum += (per100g * one.foodGrams * kept) / 100
-      } else if (one.foodGrams >= LEAST_GRAMS && !unknown.includes(one.name)) unknown.push(one.name)
+  const count = MICRONUTRIENT_KEYS.length
+  const sums = new Float64Array(count)
+  const unknown = MICRONUTRIENT_KEYS.map(() => uncounted.map((one) => one.name))
+  const kept = MICRONUTRIENT_KEYS.map((key) => retained(key, batch.way, tables))
+  for (const one of contributions) {
+    const own = foods.get(one.foodId)!.micronutrients
+    const cooked = one.part === 'shell' || one.part === 'filling'
+    for (let at = 0; at < count; at++) {
+      const key = MICRONUTRIENT_KEYS[at]!
+      const per100g = own[key]
+      if (per100g === null) {
+        if (one.foodGrams >= LEAST_GRAMS && !unknown[at]!.includes(one.name)) unknown[at]!.push(one.name)
+      } else if (per100g > 0) {
+        let left = cooked ? kept[at]! : 1
+        if (cooked && one.cookedBy && left < 1) left *= retained(key, one.cookedBy, tables)
+        sums[at]! += (per100g * one.foodGrams * left) / 100
+      }
     }
+  }
+  const figures = {} as MicronutrientFigures
+  MICRONUTRIENT_KEYS.forEach((key, at) => {
+    const sum = sums[at]!
     const perServing = sum / batch.servings
     const reference = MICRONUTRIENTS[key].referenceIntake
     figures[key] = {
@@ -58,9 +63,9 @@ export function micronutrientsOf(
       perServing,
       per100g: batch.grams > 0 ? (100 * sum) / batch.grams : 0,
       servingPct: reference === null ? null : (100 * perServing) / reference,
-      unknown,
+      unknown: unknown[at]!,
     }
-  }
+  })
   return figures
 }
 

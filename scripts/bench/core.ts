@@ -1,6 +1,10 @@
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { csvParse } from 'd3-dsv'
-import { adapt } from '../../core/adapt'
+import { adapt, dietsByIds } from '../../core/adapt'
+import { rankSwaps } from '../../core/adaptation/rankSwaps'
+import { search, tradeOff } from '../../core/adaptation/reach'
+import { wishesFor } from '../../core/adaptation/wishes'
+import { parseTarget } from '../../core/diet/target'
 import { evaluate } from '../../core/evaluate'
 import { larderFromRows } from '../../core/larder'
 import { readRecipe } from '../../core/recipe/readRecipe'
@@ -38,12 +42,55 @@ function medianMicroseconds(work: () => unknown, calls: number, rounds = 31): nu
   return times.sort((a, b) => a - b)[rounds >> 1]!
 }
 
+/** Times of single calls in milliseconds, sorted. */
+function millisecondsOf(works: readonly (() => unknown)[]): number[] {
+  return works
+    .map((work) => {
+      const start = performance.now()
+      work()
+      return performance.now() - start
+    })
+    .sort((a, b) => a - b)
+}
+
+const demo = readdirSync(new URL('../../data/demo', import.meta.url)).map(
+  (name) => readRecipe(at(`demo/${name}`), larder.foods).recipe,
+)
+const THREE_DIETS = [
+  ['vegan', 'high-protein', 'lighter'],
+  ['vegan', 'keto', 'nut-free'],
+  ['vegetarian', 'whole-grain', 'high-protein'],
+  ['dairy-free', 'egg-free', 'high-protein'],
+  ['vegan', 'gluten-free', 'soy-free'],
+  ['egg-free', 'keto-wide', 'protein-source'],
+]
+const solves = demo.flatMap((one) =>
+  THREE_DIETS.map((ids) => () => search(one, wishesFor(dietsByIds(ids, larder)), larder)),
+)
+millisecondsOf(solves)
+const solveTimes = millisecondsOf(solves)
+const carbohydrate = parseTarget('netCarbohydrateG/serving <= 1', 'bench')
+const curves = demo.map((one) => () => tradeOff(one, wishesFor([]), carbohydrate, larder, 25))
+const curveTimes = millisecondsOf(curves)
+const before = evaluate(recipe, larder)
+const vegan = dietsByIds(['vegan'], larder)
+const rankAll = () =>
+  allLines(recipe).map(({ line }) => rankSwaps(recipe, line.id, larder, vegan, before).length)
+const median = (sorted: readonly number[]) => sorted[sorted.length >> 1]!
+
 const round = (value: number) => Math.round(value * 10) / 10
 console.log(
   JSON.stringify({
     lines: allLines(recipe).length,
     evaluateMicroseconds: round(medianMicroseconds(() => evaluate(recipe, larder), 400)),
     adaptMicroseconds: round(medianMicroseconds(() => adapt(recipe, ['vegan'], larder), 40)),
+    swapsRanked: rankAll().reduce((sum, own) => sum + own, 0),
+    rankAllMilliseconds: round(medianMicroseconds(rankAll, 3, 11) / 1000),
+    threeDietSolves: solveTimes.length,
+    threeDietSolveMedianMilliseconds: round(median(solveTimes)),
+    threeDietSolveWorstMilliseconds: round(solveTimes.at(-1)!),
+    tradeOff25PointsMedianMilliseconds: round(median(curveTimes)),
+    tradeOff25PointsWorstMilliseconds: round(curveTimes.at(-1)!),
     readRecipeMicroseconds: round(medianMicroseconds(() => readRecipe(text, larder.foods), 20)),
   }),
 )

@@ -97,7 +97,7 @@ function question(kind: 'adapt' | 'curve', figure: Target | null) {
 const run = () => question('adapt', null)
 const show = ref<'nearest' | 'trade-off'>('nearest')
 const VIEWS = [
-  { value: 'nearest', label: 'The nearest' },
+  { value: 'nearest', label: 'Nearest recipe' },
   { value: 'trade-off', label: 'How far for what' },
 ] as const
 

@@ -3,7 +3,8 @@ import { searchFoods } from '~~/core/food/match'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
 import type { Line, PartKind } from '~~/core/recipe/document'
-import { showGrams } from '~/logic/format'
+import type { ShelvedFood } from '~/logic/api'
+import { SHELF_WORDS, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
 
 const shelves = useLarderStore()
@@ -30,6 +31,11 @@ async function search({ query }: { query: string }) {
   const there = await shelves.search(query).catch(() => [])
   const ids = new Set(found.value.map((one) => one.id))
   found.value = [...found.value, ...there.filter((one) => !ids.has(one.id))].slice(0, 30)
+}
+/** Two shelves may hold a food of the same name. */
+function labelOf(one: Food) {
+  const shelf = 'shelf' in one ? SHELF_WORDS[(one as ShelvedFood).shelf] : ''
+  return shelf ? `${one.name} (${shelf})` : one.name
 }
 function choose(one: Food) {
   shelves.keep([one])
@@ -67,7 +73,7 @@ function rewrite() {
       v-model="chosen"
       :input-id="foodId"
       :suggestions="found"
-      option-label="name"
+      :option-label="labelOf"
       data-key="id"
       size="small"
       complete-on-focus

@@ -76,6 +76,7 @@ function add() {
         :lens="lens"
       />
     </ul>
+    <FlourBlend v-if="part.kind === 'shell'" :part="part" />
     <PartSettings v-if="part.kind !== 'pan'" :part="part" :figures="figures" :several="several" />
     <form class="add no-print" @submit.prevent="add">
       <input

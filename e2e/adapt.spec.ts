@@ -1,0 +1,219 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { adaptAnswer } from '../server/utils/schemas'
+import { expect, pasteToBench, read, store, SUPPER, test } from './support'
+
+const PIES = `Leek pies
+Makes 8, serves 4
+
+Dough
+300 g plain flour
+130 g cold butter
+60 g water
+4 g salt
+
+Filling
+300 g leeks
+200 g quark
+80 g cheddar
+1 egg
+
+Method
+Soften the leeks.
+Bake at 180 °C for 25 minutes.`
+
+async function openDialog(page: Page) {
+  await page.getByRole('button', { name: 'More diets, targets and combinations' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Adapt this recipe' })
+  await expect(dialog).toBeVisible()
+  return dialog
+}
+
+test.describe('adapting to a combination', () => {
+  test('finds the nearest, shows other ways and what stands in the way, and is undone', async ({ page }) => {
+    await pasteToBench(page, PIES)
+    const dialog = await openDialog(page)
+    await dialog.getByLabel('Keto', { exact: true }).check()
+    await dialog.getByLabel('Vegetarian').check()
+    await dialog.getByRole('button', { name: 'Find the nearest' }).click()
+    await expect(dialog.getByText('✓ keto')).toBeVisible()
+    await expect(
+      dialog.getByRole('button', { name: 'The nearest', exact: true, pressed: true }),
+    ).toBeVisible()
+    await expect(dialog.getByText('What stands in the way')).toBeVisible()
+    await dialog.getByRole('button', { name: 'Another way 1' }).click()
+    await expect(dialog.getByText('✓ keto')).toBeVisible()
+    await dialog.getByRole('button', { name: /^Take it/ }).click()
+    await expect(page.getByLabel('Title')).toHaveValue('Leek pies, vegetarian and keto')
+    await expect(page.locator('.note').first()).toContainText('✓ keto')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByLabel('Title')).toHaveValue('Leek pies')
+  })
+
+  test('says which wishes contradict one another, and loses nothing', async ({ page }) => {
+    await pasteToBench(page, PIES)
+    const dialog = await openDialog(page)
+    await dialog.getByText('Figures of your own').click()
+    await dialog.getByLabel('g net carbohydrate a serving, at most').fill('0')
+    await dialog.getByRole('button', { name: 'Find the nearest' }).click()
+    await expect(dialog.getByText('✕ cannot be')).toBeVisible()
+    await expect(dialog.getByText('at most 0 g net carbohydrate a serving')).toBeVisible()
+    await dialog.getByLabel('g net carbohydrate a serving, at most').fill('some')
+    await expect(dialog.getByRole('alert')).toContainText('type a number')
+    await page.keyboard.press('Escape')
+    await expect(page.getByLabel('Grams of Plain wheat flour')).toHaveValue('300')
+  })
+
+  test('keeps a locked line, avoids a food, and finds a lighter one', async ({ page }) => {
+    await pasteToBench(page, PIES)
+    const dialog = await openDialog(page)
+    await dialog.getByLabel('Lighter').check()
+    await dialog.getByText('Keep, and how much may change').click()
+    await dialog.getByLabel('80 g cheddar').check()
+    await dialog.getByText('Avoid', { exact: true }).click()
+    await dialog.getByLabel('A food you leave out').fill('quark')
+    await page.getByRole('option', { name: 'Curd cheese (quark)' }).first().click()
+    await dialog.getByRole('button', { name: 'Find the nearest' }).click()
+    await expect(dialog.getByText('✓ lighter')).toBeVisible()
+    await dialog.getByRole('button', { name: /^Take it/ }).click()
+    await expect(page.getByLabel('Grams of Cheddar')).toHaveValue('80')
+    await expect(page.getByLabel('Grams of Curd cheese (quark)')).toHaveCount(0)
+  })
+
+  test('draws how far one has to go, and a point of it can be taken', async ({ page }) => {
+    await pasteToBench(page, PIES)
+    const dialog = await openDialog(page)
+    await dialog.getByRole('button', { name: 'How far for what' }).click()
+    await dialog.getByRole('button', { name: 'Draw it' }).click()
+    await expect(dialog.getByRole('img', { name: /Distance against g net carbohydrate/ })).toBeVisible({
+      timeout: 20_000,
+    })
+    await expect(dialog.getByRole('row')).toHaveCount(26, { timeout: 20_000 })
+    await dialog.getByRole('button', { name: /^Pick/ }).nth(12).click()
+    await dialog.getByRole('button', { name: 'Take this one' }).click()
+    await expect(page.getByLabel('Title')).toHaveValue('Leek pies, changed')
+  })
+
+  test('has nothing that axe objects to', async ({ page }) => {
+    await pasteToBench(page, PIES)
+    const dialog = await openDialog(page)
+    await dialog.getByLabel('High-protein', { exact: true }).check()
+    await dialog.getByRole('button', { name: 'Find the nearest' }).click()
+    await expect(dialog.getByRole('button', { name: /^Take it/ })).toBeVisible()
+    const found = await new AxeBuilder({ page }).include('[role="dialog"]').analyze()
+    expect(
+      found.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target).join()}`),
+    ).toEqual([])
+  })
+})
+
+test.describe('one line', () => {
+  test('is offered swaps with their effect; one that is refused stays away', async ({ page }) => {
+    await pasteToBench(page, PIES)
+    await page.getByRole('button', { name: 'Swap Cheddar' }).click()
+    const choices = page.locator('.choices')
+    await expect(choices).toContainText('the best first')
+    await expect(choices.locator('.choice').first()).toContainText('✓ fits')
+    await expect(choices).toContainText(/A piece: .*kcal/)
+    const count = await choices.locator('.choice').count()
+    await choices
+      .getByRole('button', { name: /^Do not offer/ })
+      .first()
+      .click()
+    await expect(choices.locator('.choice')).toHaveCount(count - 1)
+    await page.keyboard.press('Escape')
+    await page.reload()
+    await page.getByRole('button', { name: 'Swap Cheddar' }).click()
+    await expect(choices.locator('.choice')).toHaveCount(count - 1)
+    await choices.getByRole('button', { name: 'Offer them again' }).click()
+    await expect(choices.locator('.choice')).toHaveCount(count)
+  })
+
+  test('and the flours of a dough are blended with a slider that keeps its feel', async ({ page }) => {
+    await pasteToBench(page, PIES.replace('300 g plain flour', '200 g plain flour\n100 g wholemeal flour'))
+    const softness = page.getByRole('button', { name: /^(?:crumbly|firm|medium|soft), 0\./ })
+    const before = await softness.innerText()
+    await page.getByLabel('Flour blend').fill('60')
+    await page.getByLabel('Flour blend').dispatchEvent('change')
+    await expect(page.getByLabel('Grams of Plain wheat flour')).toHaveValue('120')
+    await expect(softness).toHaveText(before)
+  })
+})
+
+test.describe('families', () => {
+  test('a variant is compared with its original, put in its place, and that is undone', async ({
+    page,
+    request,
+  }) => {
+    const original = await store(request, PIES.replace('Leek pies', 'Compared pies'))
+    const adapted = adaptAnswer.parse(
+      await (
+        await request.post('/api/adapt', { data: { recipe: original.recipe, diets: ['vegan'] } })
+      ).json(),
+    )
+    const answer = await request.post(`/api/recipes/${original.id}/variants`, {
+      data: { recipe: { ...adapted.recipe, title: 'Compared pies, vegan' }, revision: 1 },
+    })
+    const variant = (await answer.json()) as { id: string }
+    await page.goto(`/compare?ids=${original.id},${variant.id}`)
+    await expect(page.getByRole('columnheader', { name: /Compared pies, vegan/ })).toBeVisible()
+    await expect(page.getByRole('row', { name: /Cheddar/ })).toContainText('80 g')
+    await expect(page.getByRole('row', { name: /Cheddar/ })).toContainText('–')
+    const found = await new AxeBuilder({ page }).analyze()
+    expect(found.violations.map((one) => one.id)).toEqual([])
+
+    await page.getByRole('button', { name: 'Make the original as Compared pies, vegan' }).click()
+    await expect(page.getByRole('row', { name: /Cheddar/ })).toHaveCount(0)
+    await page.getByRole('button', { name: 'Undo the merge' }).click()
+    await expect(page.getByRole('row', { name: /Cheddar/ })).toContainText('80 g')
+    const { revisions } = (await (await request.get(`/api/recipes/${original.id}/revisions`)).json()) as {
+      revisions: unknown[]
+    }
+    expect(revisions).toHaveLength(3)
+  })
+})
+
+test.describe('POST /api/adapt', () => {
+  test('answers targets, locks, weights, alternatives, binding limits and conflicts', async ({ request }) => {
+    const recipe = await read(request, PIES)
+    const keto = adaptAnswer.parse(
+      await (await request.post('/api/adapt', { data: { recipe, diets: ['vegan', 'keto'] } })).json(),
+    )
+    expect(
+      keto.evaluation.diets.filter((one) => ['vegan', 'keto'].includes(one.diet)).every((one) => one.fits),
+    ).toBe(true)
+    expect(keto.alternatives.length).toBeGreaterThan(0)
+    expect(keto.distance).toBeGreaterThan(0)
+    const none = adaptAnswer.parse(
+      await (
+        await request.post('/api/adapt', {
+          data: {
+            recipe,
+            diets: ['vegetarian'],
+            targets: [{ figure: 'carbohydrateG', per: 'piece', comparison: 'at-most', limit: 0 }],
+          },
+        })
+      ).json(),
+    )
+    expect(none.conflict.length).toBeGreaterThan(0)
+  })
+
+  const bad = [
+    [{ diets: [] }, 'diets'],
+    [{ diets: ['moon'] }, 'diets[0]'],
+    [{ diets: ['keto'], locks: { lineIds: ['nowhere'] } }, 'locks.lineIds[0]'],
+    [{ diets: ['keto'], locks: { maxSwaps: -1 } }, 'locks.maxSwaps'],
+    [{ diets: ['keto'], weights: { moved: -2 } }, 'weights.moved'],
+    [{ targets: [{ figure: 'joy', comparison: 'at-most', limit: 1 }] }, 'targets[0].figure'],
+    [{ targets: [{ figure: 'proteinG', comparison: 'at-most', limit: 1 }] }, 'targets[0].per'],
+  ] as const
+  for (const [body, field] of bad) {
+    test(`names ${field} when it is wrong`, async ({ request }) => {
+      const recipe = await read(request, SUPPER)
+      const answer = await request.post('/api/adapt', { data: { recipe, ...body } })
+      expect(answer.status()).toBe(422)
+      const { errors } = (await answer.json()) as { errors: { field: string }[] }
+      expect(errors.map((one) => one.field)).toContain(field)
+    })
+  }
+})
