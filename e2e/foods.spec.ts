@@ -41,6 +41,7 @@ test.describe('foods by the API', () => {
       foods: { id: string }[]
     }
     const recipe = {
+      title: 'Sole pockets',
       pieces: 4,
       parts: [
         { kind: 'shell', lines: [{ foodId: 'plain-flour', grams: 200 }] },

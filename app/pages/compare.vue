@@ -149,14 +149,16 @@ useHead({ title: 'Compare · Swap Pocket' })
             <td />
             <th v-for="{ stored: one, evaluation } in columns" :key="one.id" scope="col">
               <NuxtLink :to="`/bench/${one.id}`">{{ one.recipe.title }}</NuxtLink>
-              <CrossSection
-                v-if="evaluation"
-                :pieces="[
-                  { caption: one.recipe.title, shape: one.recipe.shape, grams: pieceGrams(evaluation) },
-                ]"
-                :height="104"
-                bare
-              />
+              <!-- The same width for all: the pieces stand to one scale. -->
+              <span v-if="evaluation" class="piece">
+                <CrossSection
+                  :pieces="[
+                    { caption: one.recipe.title, shape: one.recipe.shape, grams: pieceGrams(evaluation) },
+                  ]"
+                  :height="106"
+                  bare
+                />
+              </span>
               <span class="acts small">
                 <button
                   type="button"
@@ -266,6 +268,7 @@ header select {
 }
 table {
   width: 100%;
+  table-layout: fixed;
   border-collapse: collapse;
 }
 th {
@@ -273,10 +276,15 @@ th {
   text-align: left;
   vertical-align: top;
 }
+thead td,
 thead th {
-  min-width: 12rem;
+  width: 13rem;
   padding: 0 1rem 0.3rem 0;
   font-weight: 640;
+}
+.piece {
+  display: block;
+  width: 12rem;
 }
 .acts {
   display: flex;

@@ -167,6 +167,16 @@ tbody tr {
 tr.on {
   background: var(--beet-tint);
 }
+@media (max-width: 640px) {
+  .ways td:last-child,
+  .ways thead th:last-child {
+    display: none;
+  }
+  .ways td,
+  .ways thead th:not(:first-child) {
+    padding-left: 0.4rem;
+  }
+}
 .verdict,
 .figure {
   margin-right: 0.9rem;
