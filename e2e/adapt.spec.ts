@@ -94,6 +94,26 @@ test.describe('adapting to a combination', () => {
     await expect(page.getByLabel('Title')).toHaveValue('Leek pies, changed')
   })
 
+  test('goes line by line, keeps what is kept, and goes one back', async ({ page }) => {
+    await pasteToBench(page, PIES)
+    const dialog = await openDialog(page)
+    await dialog.getByLabel('Vegan').check()
+    await dialog.getByRole('button', { name: 'One by one' }).click()
+    await expect(dialog.getByText('130 g Butter')).toBeVisible()
+    await dialog.locator('.choice').first().click()
+    await expect(dialog.getByText('200 g Curd cheese (quark)')).toBeVisible()
+    await dialog.getByRole('button', { name: 'One back' }).click()
+    await expect(dialog.getByText('130 g Butter')).toBeVisible()
+    await dialog.locator('.choice').first().click()
+    await dialog.getByRole('button', { name: 'Keep it as it is' }).click()
+    await dialog.locator('.choice').first().click()
+    await dialog.locator('.choice').first().click()
+    await expect(dialog.getByText('Nothing is left that has to change')).toBeVisible()
+    await dialog.getByRole('button', { name: 'Take 3 swaps' }).click()
+    await expect(page.getByLabel('Grams of Curd cheese (quark)')).toHaveValue('200')
+    await expect(page.locator('.note').first()).toContainText('✕ not vegan')
+  })
+
   test('has nothing that axe objects to', async ({ page }) => {
     await pasteToBench(page, PIES)
     const dialog = await openDialog(page)

@@ -64,6 +64,45 @@ try {
     await bench(page, 'Boathouse cabbage and caraway buns')
     await page.getByRole('button', { name: /^Protein/ }).click()
   })
+  const adaptDialog = async (page, title) => {
+    await bench(page, title)
+    await page.getByRole('button', { name: 'More diets, targets and combinations' }).click()
+    return page.getByRole('dialog', { name: 'Adapt this recipe' })
+  }
+  await shoot('adapt', async (page) => {
+    const dialog = await adaptDialog(page, 'Curd and leek hand pies')
+    await dialog.getByLabel('Vegetarian').check()
+    await dialog.getByLabel('Keto', { exact: true }).check()
+    await dialog.getByRole('button', { name: 'Find the nearest' }).click()
+    await dialog.getByRole('button', { name: /^Take it/ }).waitFor()
+  })
+  await shoot('trade-off', async (page) => {
+    const dialog = await adaptDialog(page, 'Steamed mushroom buns')
+    await dialog.getByRole('button', { name: 'How far for what' }).click()
+    await dialog.getByRole('button', { name: 'Draw it' }).click()
+    await dialog.getByRole('row').nth(20).waitFor()
+    await dialog.getByRole('button', { name: /^Pick/ }).nth(20).click()
+  })
+  await shoot('compare', async (page) => {
+    const ids = [
+      'Curd and leek hand pies',
+      'Curd and leek hand pies, vegan',
+      'Boathouse cabbage and caraway buns',
+    ]
+    await page.goto(`/compare?ids=${ids.map(idOf).join(',')}`)
+    await page.getByRole('row', { name: 'Energy' }).waitFor()
+  })
+  await shoot('larder-packet', async (page) => {
+    await page.goto('/larder?packet')
+    await page.getByLabel('Name', { exact: true }).fill('Skimmed quark, corner shop')
+    for (const [field, value] of [
+      ['Energy', '280'],
+      ['Fat', '0.3'],
+      ['Carbohydrate', '4'],
+      ['Protein', '12'],
+    ])
+      await page.getByLabel(field, { exact: true }).fill(value)
+  })
   await shoot('larder', async (page) => {
     await page.goto('/larder/parmesan?with=nutritional-yeast')
     await page.getByRole('heading', { name: 'Parmesan' }).waitFor()

@@ -18,7 +18,7 @@ const chosen = ref<string[]>([...recipe.diets])
 const locked = ref<string[]>([])
 const maxSwaps = ref('')
 const onlyHave = ref(false)
-const refused = useLocalStorage<string[]>('swap-pocket:refused', [])
+const { refused } = useRefused()
 const weights = useLocalStorage<Weights>('swap-pocket:weights', { ...USUAL_WEIGHTS }, { mergeDefaults: true })
 const WEIGHT_WORDS: Record<keyof Weights, string> = {
   moved: 'Weight moved',
@@ -94,12 +94,17 @@ function question(kind: 'adapt' | 'curve', figure: Target | null) {
     figure,
   })
 }
-const run = () => question('adapt', null)
-const show = ref<'nearest' | 'trade-off'>('nearest')
+const show = ref<'nearest' | 'one' | 'trade-off'>('nearest')
 const VIEWS = [
   { value: 'nearest', label: 'Nearest recipe' },
+  { value: 'one', label: 'One by one' },
   { value: 'trade-off', label: 'How far for what' },
 ] as const
+
+const run = () => {
+  show.value = 'nearest'
+  question('adapt', null)
+}
 
 function take(made: Recipe) {
   emit('take', made, chosen.value)
@@ -212,6 +217,13 @@ function take(made: Recipe) {
             you wrote is searched: swaps and amounts, with dough, pieces and weight as they are.
           </p>
         </template>
+        <OneByOne
+          v-else-if="show === 'one'"
+          :key="chosen.join()"
+          :recipe="recipe"
+          :diets="chosen"
+          @take="take"
+        />
         <LazyTradeOff
           v-else
           :curve="curve"
