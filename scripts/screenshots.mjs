@@ -21,7 +21,13 @@ try {
     executablePath,
     args: ['--no-sandbox', '--disable-background-networking'],
   })
-  const { recipes } = await (await fetch(`${server.address}/api/recipes`)).json()
+  // The demo is loaded while the first pages are served already.
+  const DEMO_RECIPES = 9
+  let recipes = []
+  for (let tries = 0; recipes.length < DEMO_RECIPES && tries < 50; tries++) {
+    await new Promise((done) => setTimeout(done, 200))
+    recipes = (await (await fetch(`${server.address}/api/recipes`)).json()).recipes
+  }
   const idOf = (title) => recipes.find((recipe) => recipe.title === title).id
 
   /** Opens a page of a size, lets a story run, and writes the picture. */

@@ -49,10 +49,9 @@ const columns = computed(() => {
   const made: { stored: StoredWithParent; evaluation: Evaluation | null }[] = []
   for (const one of stored.value) {
     try {
-      made.push({
-        stored: one,
-        evaluation: evaluate(one.recipe, shelves.larder, made[0]?.evaluation ?? null),
-      })
+      // A variant is held against the recipe it grew from, where that stands beside it.
+      const original = made.find((other) => other.stored.id === one.parentId)?.evaluation ?? null
+      made.push({ stored: one, evaluation: evaluate(one.recipe, shelves.larder, original) })
     } catch (error) {
       if (!(error instanceof RecipeProblem)) throw error
       made.push({ stored: one, evaluation: null })

@@ -136,8 +136,9 @@ const pick = ({ dataIndex }: { dataIndex?: number }) => (picked.value = dataInde
         <VChart :option="option" autoresize @click="pick" />
       </div>
       <p v-if="picked !== null && points[picked]" class="small">
-        {{ shown(points[picked]!.value) }} {{ FIGURES[drawn]!.unit }}, {{ points[picked]!.swaps }} swaps,
-        distance {{ points[picked]!.distance.toFixed(1) }}
+        {{ shown(points[picked]!.value) }} {{ FIGURES[drawn]!.unit }}, {{ points[picked]!.swaps }}
+        {{ points[picked]!.swaps === 1 ? 'swap' : 'swaps' }}, distance
+        {{ points[picked]!.distance.toFixed(1) }}
         <Button label="Take this one" size="small" @click="emit('take', curve!.recipes[picked]!)" />
       </p>
       <p v-else class="small soft">Pick a point to take the recipe that stands there.</p>
