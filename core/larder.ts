@@ -2,7 +2,7 @@ import { dietsFromRows, type Diet } from './diet/diets'
 import { foodsFromRows, type Food, type FoodRow, type Foods } from './food/food'
 import { doughTablesFromRows, type DoughTables } from './dough/strength'
 import { cookingTablesFromRows, type CookingTables } from './nutrition/cookingTables'
-import { swapsFromRows, type Swap } from './swap/catalogue'
+import { ownSwaps, swapsFromRows, type OwnSwap, type Swap } from './swap/catalogue'
 
 /** The reference tables the computation works with. */
 export interface Larder {
@@ -36,6 +36,12 @@ export function larderFromRows(rows: {
     cooking: cookingTablesFromRows(rows.yields, rows.retention, foods),
     dough: doughTablesFromRows(rows.strength, rows.needs, foods),
   }
+}
+
+/** The larder with the cook's own swaps before those of the table; those of foods it does not hold are left out. */
+export function withSwaps(larder: Larder, own: readonly OwnSwap[]): Larder {
+  const usable = own.filter((one) => larder.foods.has(one.fromFoodId) && larder.foods.has(one.toFoodId))
+  return usable.length ? { ...larder, swaps: [...ownSwaps(usable), ...larder.swaps] } : larder
 }
 
 /** The larder with foods beside those of the tables: the cook's own, measured ones, imported ones. */

@@ -149,6 +149,36 @@ test.describe('one line', () => {
     await expect(choices.locator('.choice')).toHaveCount(count)
   })
 
+  test('takes a swap of your own, which is offered first from then on, and forgets it', async ({
+    page,
+    request,
+  }) => {
+    await pasteToBench(page, PIES)
+    await page.getByRole('button', { name: 'Swap Cheddar' }).click()
+    const choices = page.locator('.choices')
+    await choices.getByRole('button', { name: 'Add' }).click()
+    await expect(choices.getByRole('alert')).toContainText('Choose a food')
+    await choices.getByLabel('Something of your own').fill('smoked tofu')
+    await choices.getByRole('option', { name: 'Smoked tofu' }).click()
+    await choices.getByLabel('Its weight').fill('60')
+    await choices.getByRole('button', { name: 'Add' }).click()
+    await expect(choices.locator('.choice', { hasText: '60 g Smoked tofu' })).toContainText('your own')
+    const vegan = await request.post('/api/adapt', {
+      data: { recipe: await read(request, PIES), diets: ['vegan'] },
+    })
+    const { changes } = (await vegan.json()) as { changes: { from: string; to: string }[] }
+    expect(changes.find((change) => change.from === 'Cheddar')?.to).toBe('Smoked tofu')
+    await choices.getByRole('button', { name: 'Do not offer 60 g Smoked tofu again' }).click()
+    await expect(choices.locator('.choice', { hasText: '60 g Smoked tofu' })).toHaveCount(0)
+    expect(await (await request.get('/api/swaps')).json()).toEqual({ swaps: [] })
+    for (const bad of [
+      { fromFoodId: 'cheddar', toFoodId: 'cheddar', ratio: 1 },
+      { fromFoodId: 'cheddar', toFoodId: 'moon', ratio: 1 },
+      { fromFoodId: 'cheddar', toFoodId: 'quark', ratio: 0 },
+    ])
+      expect((await request.post('/api/swaps', { data: bad })).status()).toBe(422)
+  })
+
   test('and the flours of a dough are blended with a slider that keeps its feel', async ({ page }) => {
     await pasteToBench(page, PIES.replace('300 g plain flour', '200 g plain flour\n100 g wholemeal flour'))
     const softness = page.getByRole('button', { name: /^(?:crumbly|firm|medium|soft), 0\./ })

@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import type { Price } from '~~/core/cost/costOf'
 import type { Food } from '~~/core/food/food'
 import type { PacketLabel } from '~~/core/food/packet'
-import { withFoods } from '~~/core/larder'
+import { withFoods, withSwaps } from '~~/core/larder'
+import type { OwnSwap } from '~~/core/swap/catalogue'
 import { allLines, type Recipe } from '~~/core/recipe/document'
 import { larder as table } from '~~/data/larder'
 import { ApiProblem, call, type OwnFood, type ShelvedFood } from '~/logic/api'
@@ -15,7 +16,8 @@ interface Prices {
 /** The foods the product ships, those a recipe on the bench needs besides, the cook's own, and their prices. */
 export const useLarderStore = defineStore('larder', () => {
   const extra = shallowRef<Food[]>([])
-  const larder = computed(() => withFoods(table, extra.value))
+  const swaps = shallowRef<OwnSwap[]>([])
+  const larder = computed(() => withSwaps(withFoods(table, extra.value), swaps.value))
   const own = shallowRef<ShelvedFood[]>([])
   const counts = shallowRef({ table: table.foods.size, measured: 0, own: 0, import: 0 })
   const prices = shallowRef<ReadonlyMap<string, Price>>(new Map())
@@ -53,14 +55,18 @@ export const useLarderStore = defineStore('larder', () => {
   /** Loads the cook's own foods and prices. They are extras: without the server the tables still serve. */
   async function load() {
     try {
-      const [shelf, book] = await Promise.all([
+      const [shelf, book, known] = await Promise.all([
         call<{ foods: ShelvedFood[]; counts: typeof counts.value }>('GET', '/api/foods?shelf=own'),
         call<Prices>('GET', '/api/prices'),
+        call<{ swaps: OwnSwap[] }>('GET', '/api/swaps'),
       ])
       own.value = shelf.foods
       counts.value = shelf.counts
       keep(shelf.foods)
       takePrices(book)
+      swaps.value = known.swaps
+      const foods = known.swaps.map((one) => one.toFoodId).filter((id) => !larder.value.foods.has(id))
+      if (foods.length) await know(foods)
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
     }
@@ -100,6 +106,15 @@ export const useLarderStore = defineStore('larder', () => {
     await load()
   }
 
+  /** Remembers a swap of the cook's own, to be offered before all others. */
+  async function addSwap(swap: Omit<OwnSwap, 'id'>) {
+    swaps.value = [await call<OwnSwap>('POST', '/api/swaps', swap), ...swaps.value]
+  }
+  async function removeSwap(id: string) {
+    await call('DELETE', `/api/swaps/${id}`)
+    swaps.value = swaps.value.filter((one) => one.id !== id)
+  }
+
   const entriesOf = (id: string) => call<OwnFood>('GET', `/api/foods/${encodeURIComponent(id)}`)
 
   async function putPrice(price: Price) {
@@ -119,6 +134,9 @@ export const useLarderStore = defineStore('larder', () => {
 
   return {
     larder,
+    swaps,
+    addSwap,
+    removeSwap,
     own,
     counts,
     prices,

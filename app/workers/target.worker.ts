@@ -4,7 +4,8 @@ import { wishesFor, type Locks, type Weights } from '~~/core/adaptation/wishes'
 import type { Price } from '~~/core/cost/costOf'
 import type { Target } from '~~/core/diet/target'
 import type { Food } from '~~/core/food/food'
-import { withFoods } from '~~/core/larder'
+import { withFoods, withSwaps } from '~~/core/larder'
+import type { OwnSwap } from '~~/core/swap/catalogue'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
 import { larder as table } from '~~/data/larder'
@@ -19,6 +20,8 @@ export interface Question {
   prices: Price[]
   /** Foods the recipe uses that the tables do not hold. */
   foods: Food[]
+  /** The cook's own swaps. */
+  swaps: OwnSwap[]
   /** For a curve: the figure to go along. */
   figure: Target | null
 }
@@ -32,7 +35,7 @@ export type Reply =
 const say = (reply: Reply) => postMessage(reply)
 
 onmessage = ({ data }: MessageEvent<Question>) => {
-  const larder = withFoods(table, data.foods)
+  const larder = withSwaps(withFoods(table, data.foods), data.swaps)
   const options: AdaptOptions = {
     locks: data.locks,
     weights: data.weights,

@@ -346,3 +346,155 @@ describe('the trade-off', () => {
     }
   })
 })
+
+describe('doughs from common practice keep their class when they are adapted (no source)', () => {
+  const DOUGHS: readonly (readonly [string, readonly (readonly [string, number])[]])[] = [
+    [
+      'olive oil dough',
+      [
+        ['plain-flour', 500],
+        ['water', 200],
+        ['olive-oil', 90],
+        ['salt', 6],
+      ],
+    ],
+    [
+      'fried cone',
+      [
+        ['plain-flour', 250],
+        ['sunflower-oil', 14],
+        ['water', 140],
+      ],
+    ],
+    [
+      'griddle bread with yogurt',
+      [
+        ['atta', 125],
+        ['yogurt', 122],
+        ['sunflower-oil', 9],
+      ],
+    ],
+    [
+      'dumpling dough',
+      [
+        ['plain-flour', 300],
+        ['water', 150],
+      ],
+    ],
+    [
+      'egg dumpling dough',
+      [
+        ['plain-flour', 300],
+        ['egg', 112],
+        ['water', 40],
+      ],
+    ],
+    [
+      'enriched bun',
+      [
+        ['strong-flour', 500],
+        ['milk', 280],
+        ['egg', 56],
+        ['butter', 60],
+      ],
+    ],
+    [
+      'bread',
+      [
+        ['strong-flour', 500],
+        ['water', 320],
+        ['salt', 9],
+      ],
+    ],
+    [
+      'short crust',
+      [
+        ['plain-flour', 250],
+        ['butter', 125],
+        ['water', 50],
+      ],
+    ],
+    [
+      'lard crust',
+      [
+        ['plain-flour', 250],
+        ['lard', 100],
+        ['water', 70],
+      ],
+    ],
+    [
+      'curd dough',
+      [
+        ['plain-flour', 250],
+        ['quark', 150],
+        ['butter', 60],
+        ['egg', 50],
+      ],
+    ],
+    [
+      'sour cream dough',
+      [
+        ['plain-flour', 300],
+        ['sour-cream', 150],
+        ['butter', 60],
+      ],
+    ],
+    [
+      'steamed bun',
+      [
+        ['plain-flour', 350],
+        ['milk', 175],
+        ['sugar', 25],
+        ['lard', 13],
+      ],
+    ],
+    [
+      'buttermilk griddle dough',
+      [
+        ['self-raising-flour', 250],
+        ['buttermilk', 150],
+        ['butter', 20],
+      ],
+    ],
+    [
+      'potato dough',
+      [
+        ['plain-flour', 200],
+        ['boiled-potato', 250],
+        ['egg', 50],
+      ],
+    ],
+    [
+      'spelt dough',
+      [
+        ['spelt-flour', 400],
+        ['water', 220],
+        ['sunflower-oil', 20],
+      ],
+    ],
+    [
+      'rye and wheat',
+      [
+        ['rye-flour', 150],
+        ['strong-flour', 250],
+        ['water', 260],
+      ],
+    ],
+  ]
+  const cases = DOUGHS.flatMap(([name, lines]) =>
+    (['vegan', 'whole-grain', 'high-protein', 'dairy-free', 'egg-free'] as const).map(
+      (diet) => [name, diet, lines] as const,
+    ),
+  )
+  it.each(cases)('%s made %s', (_, diet, shell) => {
+    const recipe = recipeOf({ shell, filling: [['leek', 300]] }, { pieces: 10 })
+    const { evaluation, before, conflict } = adapt(recipe, [diet], larder)
+    if (conflict.length) {
+      expect(conflict.join().length).toBeGreaterThan(4)
+      return
+    }
+    // Within the slack of the search of the class it had.
+    expect(Math.abs(evaluation.dough.softness! - before.dough.softness!)).toBeLessThan(0.05)
+    expect(evaluation.diets.find((one) => one.diet === diet)!.verdict).not.toBe('does not fit')
+  })
+})

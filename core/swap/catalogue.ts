@@ -102,6 +102,38 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
   })
 }
 
+/** A swap the cook thought of: one food for another, gram for gram times a ratio. */
+export interface OwnSwap {
+  id: string
+  fromFoodId: string
+  toFoodId: string
+  /** Grams of the substitute for a gram. */
+  ratio: number
+  /** Null: wherever the food stands. */
+  part: PartKind | null
+  why: string
+}
+
+/** The cook's own swaps as rows of the catalogue, before all others. What they do is the cook's to know. */
+export function ownSwaps(own: readonly OwnSwap[]): Swap[] {
+  return own.map((one, at) => ({
+    id: `own-${one.id}`,
+    foodIds: [one.fromFoodId],
+    group: null,
+    part: one.part,
+    way: null,
+    usual: true,
+    to: [{ foodId: one.toFoodId, rule: { by: 'weight', ratio: one.ratio }, soaked: false }],
+    roles: [],
+    rolesLost: [],
+    why: one.why,
+    handling: '',
+    cooking: '',
+    source: 'your own',
+    rank: at - own.length,
+  }))
+}
+
 const exactness = (swap: Swap) => (swap.group ? 0 : 4) + (swap.part ? 2 : 0) + (swap.way ? 1 : 0)
 
 /** Animal fats and plant fats share a group; a group row never turns one plant food into another. */

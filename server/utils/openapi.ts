@@ -123,6 +123,25 @@ export const ROUTES: readonly Route[] = [
   },
   {
     method: 'get',
+    path: '/api/swaps',
+    summary: 'The cook’s own swaps',
+    answers: { 200: ['Swaps', z.object({ swaps: z.array(schemas.ownSwapAnswer) })] },
+  },
+  {
+    method: 'post',
+    path: '/api/swaps',
+    summary: 'Adds a swap of the cook’s own; it is offered before those of the table',
+    body: schemas.ownSwapRequest,
+    answers: { 201: ['The swap', schemas.ownSwapAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/swaps/{id}',
+    summary: 'Offers an own swap no longer',
+    answers: { 200: ['Gone', z.object({ id: z.string() })] },
+  },
+  {
+    method: 'get',
     path: '/api/imports',
     summary: 'The latest imports of open food tables',
     answers: { 200: ['Imports', schemas.importsAnswer] },

@@ -19,6 +19,18 @@ export function importId(event: H3Event): string {
   return id
 }
 
+export const noSwap = (id: string) =>
+  problem(404, 'no-such-swap', 'There is no such swap', `No own swap has the id "${id.slice(0, 80)}"`, {
+    errors: [{ field: 'id', message: 'use an id from /api/swaps' }],
+  })
+
+/** The id of an own swap in the path. Answers 404 for what cannot be one. */
+export function swapId(event: H3Event): string {
+  const id = getRouterParam(event, 'id') ?? ''
+  if (!UUID.test(id)) throw noSwap(id)
+  return id
+}
+
 export const noFood = (id: string) =>
   problem(404, 'no-such-food', 'There is no such food', `No food has the id "${id.slice(0, 80)}"`, {
     errors: [{ field: 'id', message: 'use an id from /api/foods' }],

@@ -4,7 +4,7 @@ import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
 import { SHARES, TARGET_PER } from '../../core/diet/target'
 import { NUTRIENTS } from '../../core/food/nutrients'
 import { MICRONUTRIENT_KEYS } from '../../core/food/micronutrients'
-import { PRECOOKING_WAYS } from '../../core/recipe/document'
+import { PART_KINDS, PRECOOKING_WAYS } from '../../core/recipe/document'
 import { recipeSchema } from '../../core/recipe/schema'
 
 /** Longest recipe text that is read. */
@@ -463,3 +463,31 @@ export const importAnswer = z.object({
 })
 export const importsAnswer = z.object({ imports: z.array(z.object(importFields)) })
 export const chunkAnswer = z.object(fileFields)
+
+const foodIdOf = z.string('the id of a food is expected').min(1).max(80)
+export const ownSwapRequest = z
+  .object({
+    fromFoodId: foodIdOf,
+    toFoodId: foodIdOf,
+    ratio: z
+      .number('grams for a gram are expected, for example 1')
+      .min(0.001, 'at least 0.001 g for a gram')
+      .max(100, 'at most 100 g for a gram'),
+    part: z
+      .enum(PART_KINDS, `use one of ${PART_KINDS.join(', ')}, or null`)
+      .nullable()
+      .default(null),
+    why: z.string().trim().max(300, 'use at most 300 characters').default('Your own choice'),
+  })
+  .refine((body) => body.fromFoodId !== body.toFoodId, {
+    path: ['toFoodId'],
+    message: 'a food cannot stand in for itself',
+  })
+export const ownSwapAnswer = z.object({
+  id: uuid,
+  fromFoodId: z.string(),
+  toFoodId: z.string(),
+  ratio: z.number(),
+  part: z.string().nullable(),
+  why: z.string(),
+})

@@ -91,6 +91,7 @@ function question(kind: 'adapt' | 'curve', figure: Target | null) {
     weights: weights.value,
     prices: [...shelves.prices.values()],
     foods: [...shelves.larder.foods.values()].filter((food) => !table.foods.has(food.id)),
+    swaps: shelves.swaps,
     figure,
   })
 }

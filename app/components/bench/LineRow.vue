@@ -52,7 +52,7 @@ const against = computed(() => {
     may: [...new Set(found.flatMap((one) => one.may))],
   }
 })
-const swaps = computed(() => (food.value ? candidatesFor(food.value, part, way, larder.swaps) : []))
+const swaps = computed(() => (food.value ? candidatesFor(food.value, part, way, shelves.larder.swaps) : []))
 const checks = computed(() => line.notes.filter((note) => note.level === 'check'))
 const share = computed(() => {
   const [own, whole] =
@@ -121,9 +121,10 @@ function stopTyping() {
           >packet</span
         >
         <SwapMenu
-          v-if="swaps.length && food"
+          v-if="food && (swaps.length || against.breaks.length)"
           :food="food"
           :line="line"
+          :part="part"
           :lens="lens"
           @choose="(swap) => edits.swap(line.id, swap)"
         />

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { RankedSwap } from '~~/core/adaptation/rankSwaps'
 import type { Food } from '~~/core/food/food'
-import type { Line } from '~~/core/recipe/document'
+import type { Line, PartKind } from '~~/core/recipe/document'
 import type { Swap } from '~~/core/swap/catalogue'
 import { showGrams } from '~/logic/format'
 import { offersFor } from '~/logic/offers'
 
-const { food, line, lens } = defineProps<{ food: Food; line: Line; lens: string[] }>()
+const { food, line, part, lens } = defineProps<{ food: Food; line: Line; part: PartKind; lens: string[] }>()
 const emit = defineEmits<{ choose: [swap: Swap] }>()
 
 const bench = useBenchStore()
@@ -20,9 +20,12 @@ const popover = useTemplateRef<{
 /** Made at the first click: a recipe has many lines and few are swapped by hand. */
 const opened = ref(false)
 const ranked = shallowRef<RankedSwap[]>([])
+function rank() {
+  if (bench.recipe) ranked.value = offersFor(bench.recipe, line.id, lens, shelves.larder, shelves.prices)
+}
 async function show(event: Event) {
   const anchor = event.currentTarget
-  if (bench.recipe) ranked.value = offersFor(bench.recipe, line.id, lens, shelves.larder, shelves.prices)
+  rank()
   opened.value = true
   await nextTick()
   popover.value?.toggle(event, anchor)
@@ -30,6 +33,16 @@ async function show(event: Event) {
 const offered = computed(() => ranked.value.filter((one) => !refused.value.includes(one.swap.id)))
 const hidden = computed(() => ranked.value.length - offered.value.length)
 
+/** An own swap is forgotten, one of the table is not offered again. */
+async function leave(id: string) {
+  const own = shelves.swaps.find((one) => `own-${one.id}` === id)
+  if (!own) {
+    refuse(id)
+    return
+  }
+  await shelves.removeSwap(own.id).catch(() => refuse(id))
+  rank()
+}
 function choose(swap: Swap) {
   popover.value?.hide()
   emit('choose', swap)
@@ -52,8 +65,9 @@ function choose(swap: Swap) {
         :offer="one"
         :marked="lens.length > 0"
         @choose="choose(one.swap)"
-        @refuse="refuse(one.swap.id)"
+        @refuse="leave(one.swap.id)"
       />
+      <OwnSwapForm v-if="line.grams" :food="food" :grams="line.grams" :part="part" @added="rank" />
       <p v-if="!offered.length" class="small">Nothing else stands in for it here.</p>
       <p v-if="hidden" class="small soft">
         {{ hidden }} refused.

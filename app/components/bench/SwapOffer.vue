@@ -50,8 +50,9 @@ const effects = computed(() => {
       <span class="small">{{ offer.swap.why }}.</span>
       <span v-if="effects.length" class="small">A piece: {{ effects.join(', ') }}</span>
       <span class="small soft"
-        >Keeps {{ offer.swap.roles.join(', ')
-        }}<template v-if="offer.swap.rolesLost.length">; loses {{ offer.swap.rolesLost.join(', ') }}</template
+        ><template v-if="offer.swap.roles.length">Keeps {{ offer.swap.roles.join(', ') }}</template
+        ><template v-else>{{ offer.swap.source }}</template
+        ><template v-if="offer.swap.rolesLost.length">; loses {{ offer.swap.rolesLost.join(', ') }}</template
         ><template v-if="offer.allergensAdded.length"
           >; brings {{ offer.allergensAdded.join(', ').toLowerCase() }}</template
         ></span

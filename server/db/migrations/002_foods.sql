@@ -1,5 +1,4 @@
 create extension if not exists pg_trgm;
-create extension if not exists unaccent;
 
 -- Every food that can be searched: ours and the measured ones are copied from their tables at start, the cook's
 -- own and imported ones live only here.
@@ -46,6 +45,18 @@ create table prices (
   pack_grams double precision not null check (pack_grams > 0),
   note text not null,
   noted_on date not null
+);
+
+-- Swaps the cook thought of; they stand before those of the table.
+create table own_swaps (
+  id uuid primary key default gen_random_uuid(),
+  from_food text not null,
+  to_food text not null,
+  ratio double precision not null check (ratio > 0),
+  part text,
+  why text not null,
+  added_at timestamptz not null default now(),
+  removed_at timestamptz
 );
 
 create table settings (
