@@ -5,9 +5,9 @@ import type { Larder } from './larder'
 import { lossesBetween, type Loss } from './nutrition/micronutrients'
 import { RecipeProblem } from './recipe/problem'
 import { allLines, type Recipe } from './recipe/document'
-import { adaptRecipe, methodNotes } from './swap/adapt'
+import { adaptRecipe } from './swap/adapt'
 import type { Change } from './swap/applySwap'
-import { methodChanges } from './adaptation/methodChanges'
+import { adviceOn, withAdvice } from './adaptation/advice'
 import { search, type Binding, type Reached, type SearchOptions } from './adaptation/reach'
 import { NO_LOCKS, USUAL_WEIGHTS, type Locks, type Weights, type Wishes } from './adaptation/wishes'
 import type { PriceBook } from './cost/costOf'
@@ -118,11 +118,7 @@ export function adapt(
     return { ...swapped, conflict: found.conflict }
   }
   const finish = (one: Reached): Alternative => {
-    const notes = [
-      ...methodChanges(one.recipe, before, one.evaluation),
-      ...methodNotes(recipe, one.changes, larder.foods),
-    ]
-    const made = withNotes(one.recipe, dietIds, notes)
+    const made = finished(one.recipe, one.evaluation, before, dietIds, larder)
     return {
       recipe: made,
       changes: one.changes,
@@ -143,14 +139,16 @@ export function adapt(
   }
 }
 
-function withNotes(recipe: Recipe, dietIds: readonly string[], notes: Recipe['notes']): Recipe {
-  const known = new Set(recipe.notes.map((note) => note.text))
-  const fresh = notes.filter((note) => !known.has(note.text) && known.add(note.text))
-  return {
-    ...recipe,
-    diets: [...new Set([...recipe.diets, ...dietIds])],
-    notes: [...recipe.notes, ...fresh].slice(0, 60),
-  }
+/** The recipe with the diets it was made for and what the cook has to do otherwise. */
+function finished(
+  recipe: Recipe,
+  after: Evaluation,
+  before: Evaluation,
+  dietIds: readonly string[],
+  larder: Larder,
+): Recipe {
+  const advised = withAdvice(recipe, adviceOn(recipe, larder, { before, after }))
+  return { ...advised, diets: [...new Set([...recipe.diets, ...dietIds])] }
 }
 
 function byCatalogue(
@@ -162,8 +160,10 @@ function byCatalogue(
 ): Adaptation {
   const { recipe: swapped, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods)
   const first = evaluate(swapped, larder, before)
-  const made = withNotes(swapped, dietIds, changes.length ? methodChanges(swapped, before, first) : [])
-  const evaluation = made === swapped ? first : evaluate(made, larder, before)
+  const made = changes.length
+    ? finished(swapped, first, before, dietIds, larder)
+    : { ...swapped, diets: [...new Set([...swapped.diets, ...dietIds])] }
+  const evaluation = evaluate(made, larder, before)
   return {
     recipe: made,
     changes,

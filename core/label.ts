@@ -1,5 +1,6 @@
 import type { Evaluation } from './evaluate'
 import { KJ_PER_KCAL } from './food/energy'
+import { ingredientsFor } from './food/homemade'
 import { EU_ALLERGENS, type Food, type Foods } from './food/food'
 import { roundEu, roundUs, type Written } from './food/labelRounding'
 import type { Figures } from './nutrition/figures'
@@ -26,6 +27,8 @@ export interface LabelIngredient {
   grams: number
   /** EU allergens in it, to be emphasised. */
   allergens: string[]
+  /** What something home-made is made of, the most first; empty for what is bought. */
+  of: LabelIngredient[]
 }
 
 export interface Label {
@@ -226,13 +229,18 @@ function ingredientsOf(recipe: Recipe, evaluation: Evaluation, foods: Foods): La
     const grams = part.kind === 'pan' ? (eaten.get(line.id) ?? 0) : line.grams
     if (grams > 0) sums.set(food, (sums.get(food) ?? 0) + grams)
   }
-  return [...sums]
-    .sort(([, a], [, b]) => b - a)
-    .map(([food, grams]) => ({
-      name: food.name,
-      grams,
-      allergens: food.allergens.map((key) => EU_ALLERGENS[key]),
-    }))
+  return [...sums].sort(([, a], [, b]) => b - a).map(([food, grams]) => labelIngredient(food, grams, foods))
+}
+
+function labelIngredient(food: Food, grams: number, foods: Foods): LabelIngredient {
+  const of = ingredientsFor(food, grams).sort((a, b) => b.grams - a.grams)
+  return {
+    name: food.name,
+    grams,
+    // Emphasised where it stands: in what it is made of, not once more at the whole.
+    allergens: of.length ? [] : food.allergens.map((key) => EU_ALLERGENS[key]),
+    of: of.map((one) => labelIngredient(foods.get(one.foodId)!, one.grams, foods)),
+  }
 }
 
 /**

@@ -1,6 +1,7 @@
 import { dietsFromRows, type Diet } from './diet/diets'
 import { foodsFromRows, type Food, type FoodRow, type Foods } from './food/food'
 import { doughTablesFromRows, type DoughTables } from './dough/strength'
+import { homemadeFromRows } from './nutrition/homemade'
 import { cookingTablesFromRows, type CookingTables } from './nutrition/cookingTables'
 import { ownSwaps, swapsFromRows, type OwnSwap, type Swap } from './swap/catalogue'
 
@@ -20,6 +21,7 @@ export interface Larder {
  */
 export function larderFromRows(rows: {
   foods: readonly FoodRow[]
+  homemade: readonly FoodRow[]
   diets: readonly FoodRow[]
   swaps: readonly FoodRow[]
   aminoAcids: readonly FoodRow[]
@@ -28,12 +30,14 @@ export function larderFromRows(rows: {
   strength: readonly FoodRow[]
   needs: readonly FoodRow[]
 }): Larder {
-  const foods = foodsFromRows(rows.foods, rows.aminoAcids)
+  const bought = foodsFromRows(rows.foods, rows.aminoAcids)
+  const cooking = cookingTablesFromRows(rows.yields, rows.retention, bought)
+  const foods = homemadeFromRows(rows.homemade, bought, cooking)
   return {
     foods,
     diets: dietsFromRows(rows.diets),
     swaps: swapsFromRows(rows.swaps, foods),
-    cooking: cookingTablesFromRows(rows.yields, rows.retention, foods),
+    cooking,
     dough: doughTablesFromRows(rows.strength, rows.needs, foods),
   }
 }

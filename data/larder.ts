@@ -5,6 +5,7 @@ import { larderFromRows, type Larder } from '../core/larder'
 import aminoAcids from './amino-acids.csv'
 import diets from './diets.csv'
 import foods from './foods.csv'
+import homemade from './homemade.csv'
 import needs from './needs.csv'
 import retention from './retention.csv'
 import strength from './strength.csv'
@@ -14,6 +15,7 @@ import yields from './yields.csv'
 /** The larder that ships with the product, built once from the tables beside this file. */
 export const larder: Larder = larderFromRows({
   foods,
+  homemade,
   diets,
   swaps,
   aminoAcids,

@@ -27,11 +27,8 @@ export function differingLines(recipes: readonly Recipe[], foods: Foods): Compar
   )
 }
 
-/** What has to be done otherwise in each recipe: notes on method and handling that not all of them have. */
-export function differingMethod(recipes: readonly Recipe[]): string[][] {
-  const of = (recipe: Recipe) =>
-    recipe.notes.filter((note) => note.code === 'method' || note.code === 'handling').map((note) => note.text)
-  const all = recipes.map(of)
-  const common = new Set(all[0]?.filter((text) => all.every((own) => own.includes(text))))
-  return all.map((own) => own.filter((text) => !common.has(text)))
+/** What has to be done otherwise in each recipe: of the advice on each, what not all of them have. */
+export function differingAdvice(advice: readonly (readonly string[])[]): string[][] {
+  const common = new Set(advice[0]?.filter((text) => advice.every((own) => own.includes(text))))
+  return advice.map((own) => own.filter((text) => !common.has(text)))
 }

@@ -79,11 +79,13 @@ export function showMoney(value: number, currency: string): string {
 
 export const SHAPE_WORDS = {
   'half-moon': 'Half-moon',
+  pleated: 'Pleated or twisted',
   bun: 'Bun',
   disc: 'Flat disc',
   parcel: 'Parcel',
   cone: 'Cone',
-  roll: 'Roll or coil',
+  roll: 'Roll',
+  coil: 'Coil',
   'lidded-pie': 'Lidded pie',
 } as const
 

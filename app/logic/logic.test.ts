@@ -5,7 +5,7 @@ import type { Listed } from './api'
 import { addLine, addPart, moveFlour, removeLine, rewriteLine, setEaten, setFood, setGrams } from './edit'
 import { familiesOf, filterFamilies } from './families'
 import { showChange, showFigure, showGrams, showMicro, showMicroChange } from './format'
-import { differingLines, differingMethod } from './compare'
+import { differingLines, differingAdvice } from './compare'
 import { sortFoods } from './larderTable'
 import { typedWeight } from './typedWeight'
 
@@ -181,11 +181,7 @@ describe('recipes side by side', () => {
   })
 
   it('differ in the method where not all say the same', () => {
-    const note = (text: string) => ({ code: 'method', level: 'note' as const, text })
-    const [first, second] = differingMethod([
-      { ...one, notes: [note('Rest 30 min'), note('Press the tofu')] },
-      { ...other, notes: [note('Rest 30 min')] },
-    ])
+    const [first, second] = differingAdvice([['Rest 30 min', 'Press the tofu'], ['Rest 30 min']])
     expect(first).toEqual(['Press the tofu'])
     expect(second).toEqual([])
   })

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useToast } from 'primevue/usetoast'
+import { adviceOn } from '~~/core/adaptation/advice'
 import { evaluate, type Evaluation } from '~~/core/evaluate'
 import type { Nutrient } from '~~/core/food/nutrients'
 import { pieceGrams } from '~~/core/pieces/pieceGrams'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import { ApiProblem, call, type Listed, type Stored, type StoredWithParent } from '~/logic/api'
-import { differingLines, differingMethod } from '~/logic/compare'
+import { differingAdvice, differingLines } from '~/logic/compare'
 import { NUTRIENT_WORDS, PART_WORDS, showChange, showFigure, showGrams } from '~/logic/format'
 
 const MOST = 4
@@ -46,15 +47,18 @@ const others = computed(() => shelf.value.filter((one) => !ids.value.includes(on
 
 /** What is compared; a recipe without a dough has no figures. */
 const columns = computed(() => {
-  const made: { stored: StoredWithParent; evaluation: Evaluation | null }[] = []
+  const made: { stored: StoredWithParent; evaluation: Evaluation | null; advice: string[] }[] = []
   for (const one of stored.value) {
     try {
       // A variant is held against the recipe it grew from, where that stands beside it.
       const original = made.find((other) => other.stored.id === one.parentId)?.evaluation ?? null
-      made.push({ stored: one, evaluation: evaluate(one.recipe, shelves.larder, original) })
+      const after = evaluate(one.recipe, shelves.larder, original)
+      const figures = original && { before: original, after }
+      const advice = adviceOn(one.recipe, shelves.larder, figures).map((note) => note.text)
+      made.push({ stored: one, evaluation: after, advice })
     } catch (error) {
       if (!(error instanceof RecipeProblem)) throw error
-      made.push({ stored: one, evaluation: null })
+      made.push({ stored: one, evaluation: null, advice: [] })
     }
   }
   return made
@@ -72,7 +76,7 @@ const FIGURES: Nutrient[] = [
 ]
 const recipes = computed(() => stored.value.map((one) => one.recipe))
 const lines = computed(() => differingLines(recipes.value, shelves.larder.foods))
-const method = computed(() => differingMethod(recipes.value))
+const method = computed(() => differingAdvice(columns.value.map((one) => one.advice)))
 
 /** Puts a variant in the place of the recipe it grew from, as a new revision of that; the variant stays. */
 async function merge(variant: StoredWithParent) {

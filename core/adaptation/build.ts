@@ -2,6 +2,7 @@ import type { Foods } from '../food/food'
 import { printLine } from '../recipe/printLine'
 import { newLine, type Line, type Recipe } from '../recipe/document'
 import { applySwap, type Change } from '../swap/applySwap'
+import { rebalanceSalt } from '../swap/rebalanceSalt'
 import type { LineModel, TargetModel } from './model'
 import type { Solution } from './program'
 
@@ -81,6 +82,7 @@ function linesOf(
       if (changed) changes.push(amountChange(one, kept, why))
     }
   }
+  const left = kept + chosen.reduce((sum, own) => sum + values[own.grams]!, 0)
   chosen.forEach((own, at) => {
     const grams = values[own.grams]!
     const share = grams / one.grams
@@ -106,7 +108,8 @@ function linesOf(
         return { ...next, raw: printLine(next, foods.get(next.foodId!)!) }
       }),
     )
-    changes.push({ ...swapped.change, line: one.line.raw, gramsBefore: grams })
+    // Of the line as it was: a flour that drinks more stands in for more than its own weight.
+    changes.push({ ...swapped.change, line: one.line.raw, gramsBefore: tenth((one.grams * grams) / left) })
   })
   return { lines, changes }
 }
@@ -118,30 +121,29 @@ export function buildRecipe(recipe: Recipe, model: TargetModel, solution: Soluti
   const water = model.addedWater === null ? 0 : tenth(solution.values[model.addedWater]!)
   const shell = recipe.parts.find((part) => part.kind === 'shell')
   const food = foods.get('water')
-  return {
-    recipe: {
-      ...recipe,
-      parts: recipe.parts.map((part) => {
-        const lines = part.lines.flatMap((line) => made.get(line.id)?.lines ?? [line])
-        if (part !== shell || water < 1 || !food) return { ...part, lines }
-        const why = `${Math.round(water)} g of water keeps the dough as soft as it was`
-        const line = newLine({
-          id: 'target-water',
-          foodId: food.id,
-          name: food.name,
-          grams: water,
-          gramsLow: water,
-          gramsHigh: water,
-        })
-        line.raw = printLine(line, food)
-        line.cameFrom = { raw: '', foodId: null, name: '', grams: 0, why, swapId: 'amount' }
-        changes.push({
-          ...amountChange({ part, line, food, grams: 0 } as LineModel, water, why),
-          line: '',
-        })
-        return { ...part, lines: [...lines, line] }
-      }),
-    },
-    changes,
+  const built: Recipe = {
+    ...recipe,
+    parts: recipe.parts.map((part) => {
+      const lines = part.lines.flatMap((line) => made.get(line.id)?.lines ?? [line])
+      if (part !== shell || water < 1 || !food) return { ...part, lines }
+      const why = `${Math.round(water)} g of water keeps the dough as soft as it was`
+      const line = newLine({
+        id: 'target-water',
+        foodId: food.id,
+        name: food.name,
+        grams: water,
+        gramsLow: water,
+        gramsHigh: water,
+      })
+      line.raw = printLine(line, food)
+      line.cameFrom = { raw: '', foodId: null, name: '', grams: 0, why, swapId: 'amount' }
+      changes.push({
+        ...amountChange({ part, line, food, grams: 0 } as LineModel, water, why),
+        line: '',
+      })
+      return { ...part, lines: [...lines, line] }
+    }),
   }
+  const salted = rebalanceSalt(recipe, built, foods)
+  return { recipe: salted.recipe, changes: [...changes, ...salted.changes] }
 }

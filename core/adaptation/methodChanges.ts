@@ -6,7 +6,14 @@ const WHOLE_GRAIN_STEAMING = 1.5
 /** Protein and milk sugar brown early: so much lower, in °C. Common practice, no source. */
 const BROWNS_EARLY_C = 15
 /** From these changes on a hand at the dough notices. Common practice, no source. */
-const NOTICED = { wholeGrainPoints: 25, strength: 0.3, proteinPoints: 4, sugarPoints: 5 } as const
+const NOTICED = {
+  wholeGrainPoints: 25,
+  strength: 0.3,
+  proteinPoints: 4,
+  sugarPoints: 5,
+  saltG: 1,
+  saltShare: 0.25,
+} as const
 /** A dough below this strength does not stretch. Common practice, no source. */
 const WEAK = 0.35
 
@@ -19,13 +26,17 @@ function doughProteinPct(evaluation: Evaluation): number {
   return evaluation.dough.grams > 0 ? (100 * protein) / evaluation.dough.grams : 0
 }
 
+/** Salt in the fillings of the whole batch. */
+const fillingSaltG = ({ parts }: Evaluation): number =>
+  parts.filter((one) => one.kind === 'filling').reduce((sum, one) => sum + one.perPiece.saltG * one.pieces, 0)
+
 /**
  * What the cook has to do otherwise, with numbers, from how dough and filling have changed: kneading, rest,
  * steaming and oven. Common practice, no source.
  */
 export function methodChanges(recipe: Recipe, before: Evaluation, after: Evaluation): RecipeNote[] {
   const notes: RecipeNote[] = []
-  const say = (text: string) => notes.push({ code: 'method', level: 'note', text })
+  const say = (text: string) => notes.push({ code: 'handling', level: 'note', text })
   const { way, minutes, temperatureC } = recipe.cooking
   if (after.dough.ready || before.dough.ready) return notes
 
@@ -63,6 +74,11 @@ export function methodChanges(recipe: Recipe, before: Evaluation, after: Evaluat
   )
   if (yeast && (before.dough.sugarPct ?? 0) > 1 && (after.dough.sugarPct ?? 0) < 0.3)
     say('No sugar is left for the yeast: stir a teaspoon of it into the warm liquid first; the yeast eats it')
+  const lostSaltG = fillingSaltG(before) - fillingSaltG(after)
+  if (lostSaltG >= NOTICED.saltG && lostSaltG > NOTICED.saltShare * fillingSaltG(before))
+    say(
+      `With what was swapped out the filling has lost ${Math.round(lostSaltG)} g of salt: taste it, and add at most that`,
+    )
   const { moisture } = after.filling
   if (moisture.class !== 'dry' && moisture.looseGrams > before.filling.moisture.looseGrams + 5)
     for (const text of moisture.suggestions.slice(0, 1)) say(`The filling is wetter than it was. ${text}`)

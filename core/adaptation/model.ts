@@ -8,7 +8,7 @@ import type { Food, Foods } from '../food/food'
 import { nutrientsPer100g } from '../food/nutrients'
 import type { Larder } from '../larder'
 import { allLines, type Line, type Part, type Recipe } from '../recipe/document'
-import { amountOf, candidatesFor, type Swap } from '../swap/catalogue'
+import { amountOf, candidatesFor, madeAs, type Swap } from '../swap/catalogue'
 import { ProgramBuilder, type Program } from './program'
 import type { Wishes } from './wishes'
 
@@ -209,6 +209,12 @@ function chooseOptions(
   return [...new Set([...helpful.slice(0, 1), ...worth])].slice(0, MOST_OPTIONS)
 }
 
+/** How many things have to be bought for a food: what goes into it, if it is made at home. */
+function newThings(food: Food, present: ReadonlySet<string>): number {
+  if (present.has(food.id)) return 0
+  return food.homemade ? food.homemade.madeOf.filter((one) => !present.has(one.foodId)).length : 1
+}
+
 const isFlourFood = (food: Food) => FLOUR_GROUPS.has(food.group) && food.waterDemand !== null
 
 /**
@@ -223,10 +229,10 @@ function batchLimit(target: Target, limit: number, recipe: Recipe, eatenGrams: n
 }
 
 /** What a share that is written as a difference is a share of, times its limit. */
-function scaleOfShare(target: Target, limit: number, before: Evaluation): number {
+function scaleOfShare(target: Target, limit: number, base: Evaluation): number {
   return target.figure === 'wholeGrainPct'
-    ? limit * before.dough.flourGrams
-    : limit * before.perPiece.energyKcal * before.pieces
+    ? limit * base.dough.flourGrams
+    : limit * base.perPiece.energyKcal * base.pieces
 }
 
 /** All figures that have to come out: those of the diets and those asked for by themselves. */
@@ -239,6 +245,9 @@ export function targetsOf(wishes: Wishes): { target: Target; name: string }[] {
 
 export interface ModelInput {
   recipe: Recipe
+  /** Of `recipe`. */
+  base: Evaluation
+  /** Of the recipe as written, which shares of the original are held against; the same as `base`, but where it is cooked otherwise. */
   before: Evaluation
   larder: Larder
   wishes: Wishes
@@ -257,9 +266,9 @@ export interface ModelInput {
  * buy and price, each with the cook's weight.
  */
 export function buildModel(input: ModelInput): TargetModel {
-  const { recipe, before, larder, wishes, without } = input
+  const { recipe, base, before, larder, wishes, without } = input
   const builder = new ProgramBuilder()
-  const eaten = new Map(before.working.lines.map((one) => [one.lineId, one.foodGrams]))
+  const eaten = new Map(base.working.lines.map((one) => [one.lineId, one.foodGrams]))
   const listed = allLines(recipe).flatMap(({ part, line }) => {
     const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
     return food && line.grams !== null && line.grams > 0 ? [{ part, line, food, grams: line.grams }] : []
@@ -279,8 +288,7 @@ export function buildModel(input: ModelInput): TargetModel {
       const limit = limitOf(target, before.measures)
       if (limit === null) return sum
       const { perGram: of } = targetPerGram(target, limit)
-      const batch =
-        Math.abs(batchLimit(target, limit, recipe, before.asEaten.balance.eatenGrams)) || totalGrams
+      const batch = Math.abs(batchLimit(target, limit, recipe, base.asEaten.balance.eatenGrams)) || totalGrams
       return sum + ((target.comparison === 'at-least' ? 1 : -1) * perGram(of)) / batch
     }, 0)
 
@@ -293,13 +301,13 @@ export function buildModel(input: ModelInput): TargetModel {
     const offered =
       isLocked || (!broken && !canHelp)
         ? []
-        : candidatesFor(food, part.kind, recipe.cooking.way, larder.swaps).filter(
+        : candidatesFor(food, part.kind, madeAs(recipe), larder.swaps).filter(
             (swap) =>
               !wishes.locks.refused.includes(swap.id) &&
               swap.to.every((target) => {
                 const own = larder.foods.get(target.foodId)!
                 const atHand =
-                  wishes.locks.have === null || without.has('what you have') || present.has(own.id)
+                  wishes.locks.have === null || without.has('what you have') || !newThings(own, present)
                 return atHand && !breaks(own, excluding)
               }),
           )
@@ -310,7 +318,7 @@ export function buildModel(input: ModelInput): TargetModel {
       const gain =
         help((of) => parts.reduce((sum, own) => sum + own.perGram * of(own.food, 0), 0)) -
         help((of) => of(food, 0) * weight)
-      const fresh = parts.filter((own) => !present.has(own.food.id)).length
+      const fresh = parts.reduce((sum, own) => sum + newThings(own.food, present), 0)
       const fixedCost =
         weights.swaps * SWAP_COST +
         weights.roles * ROLE_COST * swap.rolesLost.length +
@@ -400,7 +408,7 @@ export function buildModel(input: ModelInput): TargetModel {
   const hasWater = shell.some((one) => one.food.id === 'water')
   const water = larder.foods.get('water')!
   const addedWater =
-    hasWater || !shell.length || before.dough.ready
+    hasWater || !shell.length || base.dough.ready
       ? null
       : builder.variable('added water', { cost: ((weights.moved * 50) / totalGrams) * WATER_FACTOR })
 
@@ -441,8 +449,8 @@ export function buildModel(input: ModelInput): TargetModel {
   }
 
   const flourFood: PerGram = (food) => (isFlourFood(food) ? 1 : 0)
-  if (!before.dough.ready && before.dough.softness !== null) {
-    const soft = before.dough.softness
+  if (!base.dough.ready && base.dough.softness !== null) {
+    const soft = base.dough.softness
     const against =
       (limit: number): PerGram =>
       (food, waterPerGram) => {
@@ -453,7 +461,7 @@ export function buildModel(input: ModelInput): TargetModel {
     const firmest = against(soft - SOFTNESS_SLACK)
     builder.constrain('not softer', withWater(sumOver(shell, softest), softest), { max: 0 })
     builder.constrain('not firmer', withWater(sumOver(shell, firmest), firmest), { min: 0 })
-    const fatPct = before.dough.fatPct ?? 0
+    const fatPct = base.dough.fatPct ?? 0
     if (fatPct >= RICH_PCT) {
       // A short crust without its fat is bread.
       const rich =
@@ -467,10 +475,10 @@ export function buildModel(input: ModelInput): TargetModel {
     const need = needsOf(recipe.shape, recipe.cooking.way, larder.dough).find(
       (one) => one.ability === 'strength',
     )
-    const strength = before.abilities.strength
+    const strength = base.abilities.strength
     if (need && strength !== null && !without.has(STRENGTH)) {
       // A dough that is weaker than its shape asks already need not become stronger.
-      const limit = Math.min(need.limit, strength) / shortening(before.dough.fatPct ?? 0)
+      const limit = Math.min(need.limit, strength) / shortening(base.dough.fatPct ?? 0)
       const strong: PerGram = (food) => strengthGrams(food, 1, larder.dough) - (isFlourFood(food) ? limit : 0)
       builder.constrain('strong enough', sumOver(shell, strong), { min: 0 })
     }
@@ -491,8 +499,8 @@ export function buildModel(input: ModelInput): TargetModel {
       if (ofFlour) return 1
       return (eaten.get(one.line.id) ?? one.grams) / one.grams
     })
-    const bound = batchLimit(target, limit, recipe, before.asEaten.balance.eatenGrams)
-    const scale = Math.abs(bound) || scaleOfShare(target, limit, before)
+    const bound = batchLimit(target, limit, recipe, base.asEaten.balance.eatenGrams)
+    const scale = Math.abs(bound) || scaleOfShare(target, limit, base)
     builder.constrain(
       `target ${name}`,
       terms,

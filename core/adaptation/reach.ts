@@ -4,6 +4,7 @@ import type { Larder } from '../larder'
 import type { Recipe } from '../recipe/document'
 import type { Change } from '../swap/applySwap'
 import { buildRecipe } from './build'
+import { cookOtherwise } from './cookOtherwise'
 import { buildModel, STRENGTH, targetsOf, type ModelInput, type TargetModel } from './model'
 import type { Program, Solution } from './program'
 import { solveProgram, type SolveOptions } from './solve'
@@ -60,6 +61,9 @@ interface Context {
   recipe: Recipe
   without: ReadonlySet<string>
   larder: Larder
+  /** Of `recipe`. */
+  base: Evaluation
+  /** Of the recipe as it was written. */
   before: Evaluation
   wishes: Wishes
   options: SolveOptions
@@ -67,6 +71,7 @@ interface Context {
 
 const inputOf = (context: Context, more: Partial<ModelInput> = {}): ModelInput => ({
   recipe: context.recipe,
+  base: context.base,
   before: context.before,
   larder: context.larder,
   wishes: context.wishes,
@@ -106,10 +111,10 @@ function otherwise(program: Program, solution: Solution) {
 function reachOnce(
   context: Context,
   cuts: readonly { names: ReadonlyMap<string, number>; max: number }[] = [],
-): { reached: Reached; model: TargetModel; solution: Solution } | null {
+): Found | null {
   const timeout = context.options.timeoutMilliseconds ?? SEARCH_MILLISECONDS
   let margins: number[] = []
-  let last: { reached: Reached; model: TargetModel; solution: Solution } | null = null
+  let last: Found | null = null
   for (let turn = 0; turn <= MOST_CORRECTIONS; turn++) {
     const model = buildModel(inputOf(context, { margins }))
     const at = new Map(model.program.variables.map(({ name }, index) => [name, index]))
@@ -134,13 +139,68 @@ function reachOnce(
     }
     const missed = misses(evaluation, context)
     last = { reached, model, solution }
-    if (missed.every((share) => share === 0)) return last
+    if (missed.every((share) => share === 0)) return tidied(context, last) ?? last
     margins = missed.map((share, index) => (margins[index] ?? 0) + (share > 0 ? share * 1.05 + 0.0005 : 0))
   }
   return last
 }
 
-type Found = NonNullable<ReturnType<typeof reachOnce>>
+interface Found {
+  reached: Reached
+  model: TargetModel
+  solution: Solution
+}
+
+/** A line changed by less than this share of its weight is left as it was, where that does no harm. */
+const FIDDLY_CHANGE = 0.05
+/** A rest of a line below this share of what stands in for it is not worth keeping. */
+const FIDDLY_REST = 0.1
+/** What a recipe with fewer changes may be farther away. */
+const TIDY_COSTS = 1
+
+/**
+ * The same choices with fewer fiddly amounts: 2 g more of this and a rest of 6 g of that are not what a cook
+ * weighs. Null where nothing is fiddly, or where it does not come out without.
+ */
+function tidied(context: Context, found: Found): Found | null {
+  const { program, lines } = found.model
+  const { values } = found.solution
+  const constraints = [...program.constraints]
+  const fix = (variable: number, value: number) =>
+    constraints.push({ name: 'tidy', terms: [[variable, 1]], min: value, max: value })
+  let fiddly = false
+  for (const one of lines) {
+    const kept = values[one.keep]!
+    const chosen = one.options.filter((own) => values[own.chosen]! > 0.5)
+    for (const own of one.options) fix(own.chosen, chosen.includes(own) ? 1 : 0)
+    const comes = chosen.reduce((sum, own) => sum + values[own.grams]!, 0)
+    const change = Math.abs(kept - one.grams)
+    if (chosen.length) {
+      if (kept < 0.05 || kept > FIDDLY_REST * comes) continue
+      fix(one.keep, 0)
+      fiddly = true
+    } else if (one.food.id !== 'water' && change > 0.05 && change < FIDDLY_CHANGE * one.grams) {
+      fix(one.keep, one.grams)
+      fiddly = true
+    }
+  }
+  if (!fiddly) return null
+  const relaxed: Program = {
+    variables: program.variables.map((own) => ({ ...own, binary: false })),
+    constraints,
+  }
+  const solution = solveProgram(relaxed, { ...context.options, timeoutMilliseconds: AGAIN_MILLISECONDS })
+  if (solution.status === 'infeasible' || solution.distance > found.solution.distance + TIDY_COSTS)
+    return null
+  const { recipe, changes } = buildRecipe(context.recipe, found.model, solution, context.larder.foods)
+  const evaluation = evaluate(recipe, context.larder, context.before)
+  if (misses(evaluation, context).some((share) => share > 0)) return null
+  return {
+    model: found.model,
+    solution,
+    reached: { ...found.reached, recipe, changes, evaluation, distance: solution.distance },
+  }
+}
 
 /** As `reachOnce`, null when a target is missed all the same. */
 function reached(context: Context, cuts?: Parameters<typeof reachOnce>[1]): Found | null {
@@ -158,38 +218,34 @@ function reached(context: Context, cuts?: Parameters<typeof reachOnce>[1]): Foun
  */
 export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: SearchOptions = {}): Search {
   const before = evaluate(recipe, larder)
-  let context: Context = { recipe, larder, before, wishes, options, without: new Set() }
+  const context: Context = { recipe, larder, base: before, before, wishes, options, without: new Set() }
   const progress = options.progress ?? (() => undefined)
   progress(0, 'looking for the nearest recipe')
-  let first = reached(context)
-  let compromise = ''
-  if (!first) {
-    // Better a dough that has to be handled with care, said plainly, than none.
-    const weaker = { ...context, without: new Set([STRENGTH]) }
-    first = reached(weaker)
-    if (first) {
-      context = weaker
-      const lacks = first.reached.evaluation.abilities.lacks.map((lack) => lack.text)
-      compromise = lacks.join('; ') || 'The dough is weaker than the one you wrote'
-    }
-  }
-  if (!first) {
+  const asWritten = nearest(context)
+  progress(0.25, 'looking at another way of cooking')
+  const otherwiseCooked = cookedNearest(context, asWritten)
+  const [best, second] =
+    asWritten && otherwiseCooked && otherwiseCooked.found.reached.distance < asWritten.found.reached.distance
+      ? [otherwiseCooked, asWritten]
+      : [asWritten ?? otherwiseCooked, asWritten ? otherwiseCooked : null]
+  if (!best) {
     progress(0.5, 'looking for what contradicts')
+    const conflict = conflictOf(context)
     return {
       best: null,
-      compromise,
+      compromise: '',
       alternatives: [],
       binding: [],
-      conflict: conflictOf(context),
+      conflict,
       unmet: unmetOf(context),
     }
   }
-  const alternatives: Reached[] = []
+  const others: Nearest[] = second ? [second] : []
   const wanted = options.alternatives ?? 2
   const cuts: { names: ReadonlyMap<string, number>; max: number }[] = []
-  let latest = first
-  for (let n = 0; n < wanted; n++) {
-    progress(0.3 + (0.4 * n) / wanted, 'looking for another way')
+  let latest = best.found
+  while (others.length < wanted) {
+    progress(0.3 + (0.4 * others.length) / wanted, 'looking for another way')
     const { terms, max } = otherwise(latest.model.program, latest.solution)
     if (!terms.length) break
     cuts.push({
@@ -197,24 +253,81 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
       max,
     })
     const next = reached(
-      { ...context, options: { ...options, timeoutMilliseconds: OTHER_MILLISECONDS } },
+      { ...best.context, options: { ...options, timeoutMilliseconds: OTHER_MILLISECONDS } },
       cuts,
     )
     if (!next) break
-    alternatives.push(next.reached)
+    others.push({ ...best, found: withCooking(next, best) })
     latest = next
   }
   progress(0.75, 'looking at what stands in the way')
-  const binding = bindingOf(context, first)
+  // In the time given, another way may have turned out nearer than the first.
+  const [nearestOne, ...alternatives] = [best, ...others].sort(
+    (one, other) => one.found.reached.distance - other.found.reached.distance,
+  )
+  const { found, context: own, compromise } = nearestOne!
+  const binding = bindingOf(own, found)
   progress(1, 'done')
   return {
-    best: first.reached,
+    best: found.reached,
     compromise,
-    alternatives,
+    alternatives: alternatives.slice(0, wanted).map((one) => one.found.reached),
     binding,
     conflict: [],
-    unmet: unmetOf(context, first.model),
+    unmet: unmetOf(own, found.model),
   }
+}
+
+interface Nearest {
+  found: Found
+  context: Context
+  compromise: string
+  /** Where it is cooked otherwise: the change, and what that counts for. */
+  cooking?: { change: Change; cost: number }
+}
+
+/** What was found, with the change of cooking that it rests on. */
+function withCooking(found: Found, { cooking }: Pick<Nearest, 'cooking'>): Found {
+  if (!cooking) return found
+  const { reached: own } = found
+  return {
+    ...found,
+    reached: { ...own, changes: [cooking.change, ...own.changes], distance: own.distance + cooking.cost },
+  }
+}
+
+/** The nearest recipe that reaches what is asked, with a weaker dough where there is no other. */
+function nearest(context: Context): Nearest | null {
+  const found = reached(context)
+  if (found) return { found, context, compromise: '' }
+  // Better a dough that has to be handled with care, said plainly, than none.
+  const weaker = { ...context, without: new Set([STRENGTH]) }
+  const weak = reached(weaker)
+  if (!weak) return null
+  const lacks = weak.reached.evaluation.abilities.lacks.map((lack) => lack.text)
+  const compromise = lacks.join('; ') || 'The dough is weaker than the one you wrote'
+  return { found: weak, context: weaker, compromise }
+}
+
+/** Another way of cooking beside one percent of the weight moved. Our own choice. */
+const COOKING_COST = 12
+/** Figures in which the pan's fat counts. */
+const LEANER: ReadonlySet<Target['figure']> = new Set(['energyKcal', 'fatG', 'saturatedFatG'])
+
+/** The nearest recipe when it is not fried, where less energy or fat is asked and the pan brings some. */
+function cookedNearest(context: Context, asWritten: Nearest | null): Nearest | null {
+  const { recipe, larder, wishes } = context
+  const leaner = targetsOf(wishes).some(
+    ({ target }) => target.comparison === 'at-most' && LEANER.has(target.figure),
+  )
+  if (!leaner || asWritten?.found.reached.distance === 0) return null
+  const made = cookOtherwise(recipe, context.base, larder.foods)
+  if (!made || wishes.locks.lineIds.includes(made.change.lineId)) return null
+  const base = evaluate(made.recipe, larder, context.before)
+  const cooked = nearest({ ...context, recipe: made.recipe, base })
+  if (!cooked) return null
+  const cooking = { change: made.change, cost: COOKING_COST * wishes.weights.cooking }
+  return { ...cooked, cooking, found: withCooking(cooked.found, { cooking }) }
 }
 
 function unmetOf(context: Context, model = buildModel(inputOf(context))): Search['unmet'] {
@@ -344,6 +457,7 @@ export function tradeOff(
     reached({
       recipe,
       larder,
+      base: before,
       before,
       options,
       without: new Set([STRENGTH]),

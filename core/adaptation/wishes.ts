@@ -21,6 +21,8 @@ export interface Weights {
   taste: number
   newThings: number
   price: number
+  /** Another way of cooking. */
+  cooking: number
 }
 
 export interface Wishes {
@@ -33,7 +35,15 @@ export interface Wishes {
 }
 
 export const NO_LOCKS: Locks = { lineIds: [], maxSwaps: null, have: null, refused: [] }
-export const USUAL_WEIGHTS: Weights = { moved: 1, swaps: 1, roles: 1, taste: 1, newThings: 1, price: 0 }
+export const USUAL_WEIGHTS: Weights = {
+  moved: 1,
+  swaps: 1,
+  roles: 1,
+  taste: 1,
+  newThings: 1,
+  price: 0,
+  cooking: 1,
+}
 
 /** Wishes for diets alone, everything else as usual. */
 export const wishesFor = (diets: readonly Diet[], more: Partial<Wishes> = {}): Wishes => ({

@@ -1,4 +1,5 @@
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
+import { ingredientsFor } from '../food/homemade'
 import type { Contribution } from '../nutrition/contributions'
 import { allLines, type Recipe } from '../recipe/document'
 
@@ -21,7 +22,7 @@ export interface LineCost {
   lineId: string
   name: string
   grams: number
-  /** Null where the food has no price. */
+  /** Null where the food has no price; of something home-made, what is known of what goes in. */
   cost: number | null
   price: Price | null
 }
@@ -41,8 +42,22 @@ const FREE = new Set(['water'])
 /** A pinch of something without a price is not worth a word. Common practice, no source. */
 const LEAST_GRAMS = 5
 
+/** What goes into something home-made, where it has no price of its own; null for what is bought. */
+function homemadeCost(food: Food, grams: number, prices: PriceBook) {
+  if (!food.homemade) return null
+  let cost: number | null = null
+  const unknown: { name: string; grams: number }[] = []
+  for (const one of ingredientsFor(food, grams)) {
+    if (FREE.has(one.foodId)) continue
+    const price = prices.get(one.foodId)
+    if (price) cost = (cost ?? 0) + (price.price * one.grams) / price.packGrams
+    else unknown.push(one)
+  }
+  return { cost, unknown }
+}
+
 /**
- * What a batch costs. Everything that is listed was bought and is paid for, eaten or not, but for fat in the
+ * What a batch costs. Something home-made costs what goes into it, unless it has a price of its own. Everything that is listed was bought and is paid for, eaten or not, but for fat in the
  * pan: what is not taken up can be strained and used again, so only what is taken up counts.
  *
  * @param contributions of the recipe's evaluation, for what is taken up from the pan
@@ -63,9 +78,12 @@ export function costOf(
     const grams = part.kind === 'pan' ? (taken.get(line.id) ?? null) : line.grams
     if (food && FREE.has(food.id)) continue
     const price = food ? (prices.get(food.id) ?? null) : null
-    const cost = price && grams !== null ? (price.price * grams) / price.packGrams : null
+    const own = grams === null ? null : food && !price ? homemadeCost(food, grams, prices) : null
+    const cost = price && grams !== null ? (price.price * grams) / price.packGrams : (own?.cost ?? null)
     if (cost !== null) batch += cost
-    else if ((grams ?? LEAST_GRAMS) >= LEAST_GRAMS && !unknown.includes(name)) unknown.push(name)
+    const lacking = own ? own.unknown : cost === null ? [{ name, grams: grams ?? LEAST_GRAMS }] : []
+    for (const one of lacking)
+      if (one.grams >= LEAST_GRAMS && !unknown.includes(one.name)) unknown.push(one.name)
     lines.push({ lineId: line.id, name, grams: grams ?? 0, cost, price })
   }
   return { batch, perPiece: batch / recipe.pieces, perServing: batch / recipe.servings, lines, unknown }

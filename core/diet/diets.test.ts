@@ -61,9 +61,22 @@ it('builds no larder from swaps that name a food that is not there', () => {
     to: 'olive-oil*1',
     part: 'any',
     way: 'any',
+    closing: 'any',
     roles: '',
     why: 'because',
     source: 'practice',
   }
-  expect(() => larderFromRows({ foods: [], diets: [], swaps: [swap] })).toThrow(/butter/)
+  expect(() =>
+    larderFromRows({
+      foods: [],
+      homemade: [],
+      diets: [],
+      swaps: [swap],
+      aminoAcids: [],
+      yields: [],
+      retention: [],
+      strength: [],
+      needs: [],
+    }),
+  ).toThrow(/butter/)
 })

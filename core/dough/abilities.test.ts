@@ -60,13 +60,13 @@ describe('what a dough can do (common practice, no source)', () => {
     expect(can(boiled, 'be boiled')).toBe(false)
   })
 
-  it('an almond dough has no strength: a lid will do, a roll will not, and it says which figure fails', () => {
+  it('an almond dough has no strength: a lid will do, a coil will not, and it says which figure fails', () => {
     expect(
-      assess(ALMOND, 'roll')
+      assess(ALMOND, 'coil')
         .lacks.map((one) => one.text)
         .join(),
-    ).toMatch(/Too weak: strength 0\.0\d, 0\.55 is asked, for a roll or coil is stretched thin/)
-    expect(assess(ALMOND, 'roll').lacks[0]!.source).toMatch(/common practice/)
+    ).toMatch(/Too weak: strength 0\.0\d, 0\.55 is asked, for a coil is pulled out and wound/)
+    expect(assess(ALMOND, 'coil').lacks[0]!.source).toMatch(/common practice/)
   })
 
   it('psyllium, scalding and melted cheese stand in for gluten', () => {

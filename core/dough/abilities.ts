@@ -39,6 +39,9 @@ const ABILITIES: readonly { name: AbilityName; strength: number; from: number; t
   { name: 'hold a wet filling', strength: 0.4, from: 0.6, to: 1.2 },
 ]
 
+/** The model knows no finer than two decimals: what is less short of a limit is not short. */
+const UNFELT = 0.005
+
 const NONE: DoughAbilities = { strength: null, abilities: [], lacks: [] }
 const show = (value: number) => value.toFixed(2)
 
@@ -66,7 +69,7 @@ export function abilitiesOf(
   })
   const lacks = needsOf(shape, way, tables).flatMap((need): Lack[] => {
     const value = need.ability === 'strength' ? strength : softness
-    const short = need.ability === 'softest' ? value > need.limit : value < need.limit
+    const short = need.ability === 'softest' ? value > need.limit + UNFELT : value < need.limit - UNFELT
     if (!short) return []
     const what =
       need.ability === 'strength'

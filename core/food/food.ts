@@ -26,6 +26,14 @@ export const EU_ALLERGENS = {
 } as const
 export type Allergen = keyof typeof EU_ALLERGENS
 
+/** How a food is made in the kitchen from others. */
+export interface Homemade {
+  madeOf: readonly { foodId: string; name: string; grams: number }[]
+  /** What the amounts of `madeOf` give. */
+  makesGrams: number
+  method: string
+}
+
 export interface Food {
   id: string
   name: string
@@ -61,6 +69,8 @@ export interface Food {
   /** How its fat softens a dough; null for foods whose fat is not counted as a shortening. */
   softeningFat: 'oil' | 'solid' | null
   source: string
+  /** Only for what is made at home. */
+  homemade?: Homemade
 }
 
 export type Foods = ReadonlyMap<string, Food>

@@ -87,7 +87,7 @@ const MARINADE_EATEN_SHARE = 0.15
 const BOARD_LEFT_SHARE = 0.01
 /** What is thrown away of a sheet when its trimmings have been rolled again. Common practice, no source. */
 const TRIMMINGS_LEFT_SHARE = 0.03
-const CUT_SHAPES: ReadonlySet<Recipe['shape']> = new Set(['half-moon', 'disc', 'lidded-pie'])
+const CUT_SHAPES: ReadonlySet<Recipe['shape']> = new Set(['half-moon', 'pleated', 'disc', 'lidded-pie'])
 
 interface Left {
   /** Share of the line that is not eaten. */

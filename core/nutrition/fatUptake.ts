@@ -18,7 +18,9 @@ const FILM_G_PER_CM2: Readonly<Record<Exclude<CookingWay, 'bake' | 'steam' | 'bo
  */
 const SURFACE_CM2: Readonly<Record<Shape, number>> = {
   bun: 4.8,
+  pleated: 5.2,
   roll: 6.2,
+  coil: 6.5,
   parcel: 6,
   cone: 6.4,
   'half-moon': 6.8,
@@ -59,7 +61,7 @@ export interface FriedBatch {
 }
 
 /** Surface of a piece in cm² by its shape and raw weight. */
-function surfaceCm2(shape: Shape, grams: number): number {
+export function surfaceCm2(shape: Shape, grams: number): number {
   return SURFACE_CM2[shape] * Math.cbrt(Math.max(0, grams)) ** 2
 }
 

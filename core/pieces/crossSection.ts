@@ -13,6 +13,10 @@ export interface CrossSection {
   shape: Shape
   widthMm: number
   heightMm: number
+  /** Width of one outline: the whole piece, or a coil's rope where the cut goes through it. */
+  outlineMm: number
+  /** How far to the side each outline stands: one in the middle, or a coil's windings side by side. */
+  shiftsMm: number[]
   /** Longest side of the whole piece, across or along the cut. */
   lengthMm: number
   doughMm: number
@@ -74,6 +78,9 @@ interface Body {
   base: number
 }
 
+/** How often a cut through the middle of a coil meets its rope. Common practice, no source. */
+const WINDINGS_CUT = 4
+
 /**
  * Proportions of a piece as they are usually shaped: height and length in units of its width, how round its
  * section is, and which part of the height lies below its widest line. Common practice, no source. The volume then fixes the size.
@@ -81,11 +88,14 @@ interface Body {
 const PROPORTIONS: Readonly<Record<Shape, { height: number; length: number; power: number; base: number }>> =
   {
     'half-moon': { height: 0.46, length: 1.7, power: 1.75, base: 0.25 },
+    pleated: { height: 0.64, length: 1, power: 1.9, base: 0.25 },
     bun: { height: 0.68, length: 1, power: 2.2, base: 0.3 },
     disc: { height: 0.16, length: 1, power: 4, base: 0.5 },
     parcel: { height: 0.4, length: 1.2, power: 2.6, base: 0.35 },
     cone: { height: 0.62, length: 1.25, power: 1.35, base: 0.25 },
     roll: { height: 0.8, length: 3, power: 2.2, base: 0.4 },
+    // A rope wound until the cut meets it four times: π times four windings of its own width long.
+    coil: { height: 0.85, length: Math.PI * WINDINGS_CUT, power: 2.2, base: 0.4 },
     'lidded-pie': { height: 0.4, length: 1, power: 6, base: 0.5 },
   }
 
@@ -100,11 +110,13 @@ function superArea(a: number, b: number, power: number): number {
 /** How much of section area × length is filled: pieces taper to their ends. Common practice, no source. */
 const FULLNESS: Readonly<Record<Shape, number>> = {
   'half-moon': 0.62,
+  pleated: 0.65,
   bun: 0.67,
   disc: 0.78,
   parcel: 0.75,
   cone: 0.5,
   roll: 0.9,
+  coil: 0.95,
   'lidded-pie': 0.785,
 }
 
@@ -132,7 +144,7 @@ function bodyOf(shape: Shape, volumeMm3: number): Body {
  *
  * The volumes of dough and filling fix the size for the usual proportions of the shape; the dough is taken as
  * a wall of even thickness, found so that what is inside it has the volume of the filling. Air, layers and the
- * rise of yeast are left out.
+ * rise of yeast are left out. A coil is drawn as its rope, once for each time the cut meets it.
  *
  * @param shape how the piece is closed
  * @param grams of one piece; dough above 0
@@ -166,11 +178,15 @@ export function crossSection(shape: Shape, grams: PieceGrams): CrossSection {
   const filling =
     fillingMl > 0 && innerWidth > 0 && innerHeight > 0 ? shapeOf(innerWidth, innerHeight, wall) : []
   const depth = (mm3: number) => (body.surface > 0 ? mm3 / body.surface : 0)
+  const windings = shape === 'coil' ? WINDINGS_CUT : 1
+  const widthMm = body.width * windings
   return {
     shape,
-    widthMm: body.width,
+    widthMm,
     heightMm: body.height,
-    lengthMm: body.length,
+    outlineMm: body.width,
+    shiftsMm: Array.from({ length: windings }, (_, n) => (n - (windings - 1) / 2) * body.width),
+    lengthMm: windings > 1 ? widthMm : body.length,
     doughMm: wall,
     coatMm: depth((grams.coatGrams / DENSITY_G_PER_ML.coat) * 1000),
     oilMm: depth((grams.oilGrams / DENSITY_G_PER_ML.oil) * 1000),

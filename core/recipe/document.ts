@@ -29,7 +29,17 @@ export type CookingWay = (typeof COOKING_WAYS)[number]
 export const PRECOOKING_WAYS = ['fry', 'simmer', 'roast', 'steam'] as const
 export type PrecookingWay = (typeof PRECOOKING_WAYS)[number]
 
-export const SHAPES = ['half-moon', 'bun', 'disc', 'parcel', 'cone', 'roll', 'lidded-pie'] as const
+export const SHAPES = [
+  'half-moon',
+  'pleated',
+  'bun',
+  'disc',
+  'parcel',
+  'cone',
+  'roll',
+  'coil',
+  'lidded-pie',
+] as const
 export type Shape = (typeof SHAPES)[number]
 
 /** No line of a home batch weighs more than this; above it a unit was mistyped. */

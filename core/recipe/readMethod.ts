@@ -68,13 +68,15 @@ const SHAPE_WORDS: readonly [Shape, RegExp][] = [
     /\b(?:lidded|pie dish|pot pie|double[- ]crust|lid of (?:dough|pastry)|roll out (?:the|a) lid)\b/i,
   ],
   ['cone', /\b(?:cones?|samosas?|triangles?)\b/i],
+  ['coil', /\b(?:coils?|coiled|snail|spirals?)\b/i],
+  ['pleated', /\b(?:momos?|pleated|pleats? (?:round|around|at)|twist(?:ed)? (?:shut|closed|the top))\b/i],
   [
     'half-moon',
     /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi|vareniki|gyoza|pockets?|calzone)\b/i,
   ],
   ['disc', /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y|ies)|kulchas?)\b/i],
-  ['bun', /\b(?:buns?|bao|momos?|rolls? \(round\)|rounds?|balls?)\b/i],
-  ['roll', /\b(?:coils?|rolls?|strudel|roulade|spiral|egg rolls?|spring rolls?)\b/i],
+  ['bun', /\b(?:buns?|bao|rolls? \(round\)|rounds?|balls?)\b/i],
+  ['roll', /\b(?:rolls?|strudel|roulade|egg rolls?|spring rolls?)\b/i],
   ['parcel', /\b(?:parcels?|wontons?|envelopes?|squares?|packets?)\b/i],
 ]
 

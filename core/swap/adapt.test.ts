@@ -263,15 +263,21 @@ describe('the catalogue', () => {
   )
 
   it('prefers the row for this part over the one for any', () => {
-    expect(candidatesFor(food('egg'), 'finish', 'bake', larder.swaps)[0]?.id).toBe('egg-wash')
-    expect(candidatesFor(food('egg'), 'shell', 'bake', larder.swaps)[0]?.id).toBe('egg-dough')
-    expect(candidatesFor(food('greek-yogurt'), 'shell', 'bake', larder.swaps)[0]?.id).toBe('strained-soy')
+    expect(
+      candidatesFor(food('egg'), 'finish', { way: 'bake', shape: 'half-moon' }, larder.swaps)[0]?.id,
+    ).toBe('egg-wash')
+    expect(
+      candidatesFor(food('egg'), 'shell', { way: 'bake', shape: 'half-moon' }, larder.swaps)[0]?.id,
+    ).toBe('egg-dough')
+    expect(
+      candidatesFor(food('greek-yogurt'), 'shell', { way: 'bake', shape: 'half-moon' }, larder.swaps)[0]?.id,
+    ).toBe('strained-soy')
   })
 
   it('never offers to swap a plant food by its group, only by its name', () => {
     for (const one of foods.values()) {
       if (one.origins.length) continue
-      for (const swap of candidatesFor(one, 'shell', 'bake', larder.swaps))
+      for (const swap of candidatesFor(one, 'shell', { way: 'bake', shape: 'half-moon' }, larder.swaps))
         expect(swap.foodIds, one.id).toContain(one.id)
     }
   })

@@ -1,10 +1,10 @@
 import { foodAgainstDiet, type Diet } from '../diet/diets'
 import type { Food, Foods } from '../food/food'
-import { matchFood } from '../food/match'
-import { allLines, type PartKind, type Line, type Recipe, type RecipeNote } from '../recipe/document'
+import { allLines, type PartKind, type Line, type Recipe } from '../recipe/document'
 import { applySwap, replaceLine, type Change, type Swapped } from './applySwap'
-import { candidatesFor, type Swap } from './catalogue'
+import { candidatesFor, madeAs, type Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'
+import { rebalanceSalt } from './rebalanceSalt'
 
 export interface Adapted {
   recipe: Recipe
@@ -27,7 +27,7 @@ export function fittingSwaps(
   swaps: readonly Swap[],
   foods: Foods,
 ): Swap[] {
-  return candidatesFor(food, part, recipe.cooking.way, swaps).filter((swap) =>
+  return candidatesFor(food, part, madeAs(recipe), swaps).filter((swap) =>
     swap.to.every((target) => !breaks(foods.get(target.foodId)!, diets)),
   )
 }
@@ -72,32 +72,6 @@ const plainChange = (
   swapId: '',
   source: food.source,
 })
-
-/** Steps of the method that still speak of something that was swapped out. */
-export function methodNotes(recipe: Recipe, changes: readonly Change[], foods: Foods): RecipeNote[] {
-  const notes: RecipeNote[] = []
-  for (const change of changes) {
-    if (change.kind !== 'swap') continue
-    const from = matchFood(change.from, foods)?.food
-    const names = from ? [...new Set(from.synonyms.map((name) => name.split(' ').at(-1)!))] : []
-    recipe.method.forEach((step, at) => {
-      const named = names.find((name) =>
-        new RegExp(`\\b${name.replace(/[^\p{L}\d ]/gu, '.')}\\b`, 'iu').test(step),
-      )
-      if (named)
-        notes.push({
-          code: 'method',
-          level: 'note',
-          text: `Step ${at + 1} says "${named}": here it is ${change.to}`,
-        })
-    })
-    for (const text of [change.handling, change.cooking]) {
-      if (text) notes.push({ code: 'handling', level: 'note', text: `${change.to}: ${text}` })
-    }
-  }
-  const seen = new Set<string>()
-  return notes.filter((note) => !seen.has(note.text) && seen.add(note.text))
-}
 
 /**
  * Swaps everything that breaks the diets for what the catalogue puts in its place, wherever it stands, then
@@ -152,12 +126,10 @@ export function adaptRecipe(
   }
   const swappedDough = changes.some((change) => change.kind === 'swap' && change.part === 'shell')
   const balanced = swappedDough ? rebalanceDough(recipe, next, foods) : { recipe: next, changes: [] }
-  changes.push(...balanced.changes)
+  const salted = rebalanceSalt(recipe, balanced.recipe, foods)
+  changes.push(...balanced.changes, ...salted.changes)
   return {
-    recipe: {
-      ...balanced.recipe,
-      notes: [...balanced.recipe.notes, ...methodNotes(recipe, changes, foods)].slice(0, 60),
-    },
+    recipe: salted.recipe,
     changes,
     unmet,
   }

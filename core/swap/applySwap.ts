@@ -4,8 +4,8 @@ import { newLine, type Line, type PartKind, type Recipe } from '../recipe/docume
 import { amountOf, type Role, type Swap } from './catalogue'
 
 export interface Change {
-  /** swap: a substitute; amount: more or less of what is there; water, fat: the dough put right; none: nothing can stand in; check: read the packet */
-  kind: 'swap' | 'amount' | 'water' | 'fat' | 'none' | 'check'
+  /** swap: a substitute; amount: more or less of what is there; water, fat: the dough put right; cooking: another way of cooking; none: nothing can stand in; check: read the packet */
+  kind: 'swap' | 'amount' | 'water' | 'fat' | 'cooking' | 'none' | 'check'
   /** The line as it was written. */
   line: string
   lineId: string
@@ -73,11 +73,14 @@ export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods):
       optional: line.optional,
       // A doubt about the amount passes to the substitute; what was said of the old food does not.
       notes: line.notes.filter((note) => /to-taste|as-required|no-amount|range/.test(note.code)),
-      cameFrom: line.cameFrom ?? {
-        raw: line.raw || printLine(line, from),
-        foodId: line.foodId,
-        name: from.name,
-        grams: line.grams,
+      // What was written first stays known; why it is something else now is the last swap's.
+      cameFrom: {
+        ...(line.cameFrom ?? {
+          raw: line.raw || printLine(line, from),
+          foodId: line.foodId,
+          name: from.name,
+          grams: line.grams,
+        }),
         why: swap.why,
         swapId: swap.id,
       },

@@ -1,5 +1,12 @@
 import type { Food, Foods } from '../food/food'
-import { COOKING_WAYS, PART_KINDS, type CookingWay, type PartKind } from '../recipe/document'
+import {
+  COOKING_WAYS,
+  PART_KINDS,
+  SHAPES,
+  type CookingWay,
+  type PartKind,
+  type Shape,
+} from '../recipe/document'
 
 /** What an ingredient does in a piece. */
 export const ROLES = [
@@ -34,6 +41,8 @@ export interface Swap {
   group: string | null
   part: PartKind | null
   way: CookingWay | null
+  /** How a piece is closed, where it holds; null for any. */
+  closings: readonly Shape[] | null
   /** The usual stand-in, or one for a special end: an allergy, fewer carbohydrates, less fat, more protein. */
   usual: boolean
   to: SwapTarget[]
@@ -78,6 +87,9 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
     const way = row.way === 'any' ? null : COOKING_WAYS.find((kind) => kind === row.way)
     if (part === undefined || way === undefined)
       throw new Error(`${where}: part "${row.part}" or way "${row.way}" is unknown`)
+    const closings = row.closing === 'any' ? null : (row.closing ?? '').split('|')
+    const oddClosing = closings?.find((one) => !(SHAPES as readonly string[]).includes(one))
+    if (oddClosing !== undefined) throw new Error(`${where}: closing "${oddClosing}" is unknown`)
     const roles = (row.roles ?? '').split('|').filter(Boolean)
     const rolesLost = (row.lost ?? '').split('|').filter(Boolean)
     const oddRole = [...roles, ...rolesLost].find((role) => !(ROLES as readonly string[]).includes(role))
@@ -89,6 +101,7 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
       group,
       part,
       way,
+      closings: closings as Shape[] | null,
       to: (row.to ?? '').split('+').map((text) => targetFrom(text, foods, where)),
       usual: row.use !== 'special',
       roles: roles as Role[],
@@ -122,6 +135,7 @@ export function ownSwaps(own: readonly OwnSwap[]): Swap[] {
     group: null,
     part: one.part,
     way: null,
+    closings: null,
     usual: true,
     to: [{ foodId: one.toFoodId, rule: { by: 'weight', ratio: one.ratio }, soaked: false }],
     roles: [],
@@ -134,7 +148,18 @@ export function ownSwaps(own: readonly OwnSwap[]): Swap[] {
   }))
 }
 
-const exactness = (swap: Swap) => (swap.group ? 0 : 4) + (swap.part ? 2 : 0) + (swap.way ? 1 : 0)
+/** How a piece is cooked and closed: what decides whether a swap holds. */
+export interface Made {
+  way: CookingWay
+  shape: Shape
+}
+export const madeAs = (recipe: { cooking: { way: CookingWay }; shape: Shape }): Made => ({
+  way: recipe.cooking.way,
+  shape: recipe.shape,
+})
+
+const exactness = (swap: Swap) =>
+  (swap.group ? 0 : 8) + (swap.part ? 4 : 0) + (swap.way ? 2 : 0) + (swap.closings ? 1 : 0)
 
 /** Animal fats and plant fats share a group; a group row never turns one plant food into another. */
 function standsFor(swap: Swap, food: Food): boolean {
@@ -143,10 +168,15 @@ function standsFor(swap: Swap, food: Food): boolean {
 }
 
 /**
- * The swaps that hold for a food in a part and a way of cooking: usual ones before those for a special end, then
+ * The swaps that hold for a food in a part, a way of cooking and a way of closing: usual ones before those for a special end, then
  * the most exact, then those that lose the fewest roles, then the order of the table.
  */
-export function candidatesFor(food: Food, part: PartKind, way: CookingWay, swaps: readonly Swap[]): Swap[] {
+export function candidatesFor(
+  food: Food,
+  part: PartKind,
+  { way, shape }: Made,
+  swaps: readonly Swap[],
+): Swap[] {
   // A marinade is made of what a filling is made of.
   const where = part === 'marinade' ? 'filling' : part
   return swaps
@@ -154,7 +184,8 @@ export function candidatesFor(food: Food, part: PartKind, way: CookingWay, swaps
       (swap) =>
         standsFor(swap, food) &&
         (swap.part === null || swap.part === where) &&
-        (swap.way === null || swap.way === way),
+        (swap.way === null || swap.way === way) &&
+        (swap.closings === null || swap.closings.includes(shape)),
     )
     .sort(
       (a, b) =>

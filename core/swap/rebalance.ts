@@ -31,7 +31,8 @@ const fatOf = (lines: readonly ShellLine[]) =>
 const flourOf = (lines: readonly ShellLine[]) =>
   lines.reduce((sum, one) => sum + (isFlour(one.food) ? one.grams : 0), 0)
 
-function withGrams(
+/** The recipe with a line at another weight, and why. */
+export function withGrams(
   recipe: Recipe,
   target: Line,
   grams: number,
@@ -119,7 +120,8 @@ function change(
 
 const g = (grams: number) => `${Math.round(Math.abs(grams))} g`
 
-interface Balanced {
+/** A recipe put right, with what was changed for it. */
+export interface Balanced {
   recipe: Recipe
   changes: Change[]
 }

@@ -3,9 +3,10 @@ import { allLines, type Recipe } from '../recipe/document'
 import { applySwap, replaceLine, type Change } from './applySwap'
 import type { Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'
+import { rebalanceSalt } from './rebalanceSalt'
 
 /**
- * Applies one swap to one line and puts the dough right when the line belongs to it.
+ * Applies one swap to one line and puts right what hangs on it: the dough's fat and water, a filling's salt.
  *
  * @returns null when the line is not there or the swap's amount rule cannot hold
  */
@@ -19,7 +20,7 @@ export function swapLine(
   const swapped = found && applySwap(found.line, found.part.kind, swap, foods)
   if (!found || !swapped) return null
   const next = replaceLine(recipe, lineId, swapped.lines)
-  if (found.part.kind !== 'shell') return { recipe: next, changes: [swapped.change] }
-  const balanced = rebalanceDough(recipe, next, foods)
+  const balanced =
+    found.part.kind === 'shell' ? rebalanceDough(recipe, next, foods) : rebalanceSalt(recipe, next, foods)
   return { recipe: balanced.recipe, changes: [swapped.change, ...balanced.changes] }
 }

@@ -14,6 +14,7 @@ const at = (path: string) => readFileSync(new URL(`../../data/${path}`, import.m
 const rows = (name: string) => csvParse(at(`${name}.csv`)) as unknown as Record<string, string>[]
 const larder = larderFromRows({
   foods: rows('foods'),
+  homemade: rows('homemade'),
   diets: rows('diets'),
   swaps: rows('swaps'),
   aminoAcids: rows('amino-acids'),

@@ -66,6 +66,7 @@ export const adaptRequest = z
         taste: weight.optional(),
         newThings: weight.optional(),
         price: weight.optional(),
+        cooking: weight.optional(),
       })
       .optional(),
     targets: z.array(targetSchema).max(12, 'ask for at most 12 figures').optional(),
@@ -300,7 +301,7 @@ export const evaluationAnswer = z.object({
 
 const changesAnswer = z.array(
   z.object({
-    kind: z.enum(['swap', 'amount', 'water', 'fat', 'none', 'check']),
+    kind: z.enum(['swap', 'amount', 'water', 'fat', 'cooking', 'none', 'check']),
     line: z.string(),
     lineId: z.string(),
     part: z.string(),

@@ -107,6 +107,10 @@ const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does 
           {{ change.gramsBefore === null ? '' : `${showGrams(change.gramsBefore)} g` }}
           {{ change.from.toLowerCase() }}. <span class="soft">{{ change.why }}.</span></template
         >
+        <template v-else-if="change.kind === 'cooking'"
+          ><strong class="way">{{ change.to }}</strong> instead of {{ change.from }}.
+          <span class="soft">{{ change.why }}.</span></template
+        >
         <template v-else-if="change.kind === 'none' || change.kind === 'check'">
           <span class="sign watch">{{ change.kind }}</span> {{ change.from }}: {{ change.why }}</template
         >
@@ -180,6 +184,9 @@ tr.on {
 .verdict,
 .figure {
   margin-right: 0.9rem;
+}
+.way::first-letter {
+  text-transform: uppercase;
 }
 .changes,
 .conflict {

@@ -27,6 +27,7 @@ const WEIGHT_WORDS: Record<keyof Weights, string> = {
   taste: 'Lines that carry the taste',
   newThings: 'New things to buy',
   price: 'Price',
+  cooking: 'Another way of cooking',
 }
 const lines = computed(() => allLines(recipe).filter(({ line }) => line.foodId && line.grams))
 

@@ -70,10 +70,12 @@ const drawn = computed(() => {
   })
 })
 
-function path(points: readonly Point[], centre: number): string {
-  if (!points.length) return ''
-  return `M${points.map(({ x, y }) => `${(centre + x * scale.value).toFixed(1)} ${(floor.value - y * scale.value).toFixed(1)}`).join('L')}Z`
+/** Closed outlines, once for each time the cut meets the piece. */
+function path(section: CrossSection, points: readonly Point[], centre: number): string {
+  return points.length ? shifted(section, centre, (at) => `${openPath(points, at)}Z`) : ''
 }
+const shifted = (section: CrossSection, centre: number, draw: (centre: number) => string) =>
+  section.shiftsMm.map((shift) => draw(centre + shift * scale.value)).join('')
 
 const topOf = (section: CrossSection) => section.outer.slice(0, section.outer.length / 2)
 function openPath(points: readonly Point[], centre: number): string {
@@ -83,10 +85,13 @@ function openPath(points: readonly Point[], centre: number): string {
 /** Bits in the filling, laid out evenly; they stand for nothing but filling. */
 function bits(section: CrossSection, centre: number) {
   if (!section.filling.length || bare) return []
-  const w = (section.widthMm - 2 * section.doughMm) * scale.value
+  return section.shiftsMm.flatMap((shift) => bitsOf(section, centre + shift * scale.value))
+}
+function bitsOf(section: CrossSection, centre: number) {
+  const w = (section.outlineMm - 2 * section.doughMm) * scale.value
   const h = (section.heightMm - 2 * section.doughMm) * scale.value
   const middle = floor.value - (section.doughMm * scale.value + h * 0.42)
-  return Array.from({ length: 14 }, (_, i) => {
+  return Array.from({ length: section.shiftsMm.length > 1 ? 6 : 14 }, (_, i) => {
     const angle = i * 2.399
     const radius = Math.sqrt((i + 0.6) / 15)
     return {
@@ -122,7 +127,7 @@ function labels(at: number): Label[] {
   if (piece.grams.fillingGrams > 0.05) {
     rows.push({
       text: `Filling ${showGrams(piece.grams.fillingGrams)} g`,
-      tipX: centre + side * (half - section.doughMm * s) * 0.55,
+      tipX: centre + side * (half - section.outlineMm * s * 0.4),
       tipY: floor.value - section.heightMm * s * 0.5,
       colour: 'var(--filling-mark)',
     })
@@ -173,15 +178,15 @@ const told = computed(() =>
   >
     <line x1="0" :x2="width" :y1="floor + 1" :y2="floor + 1" class="board" />
     <g v-for="({ section, piece, centre, side }, at) in drawn" :key="at">
-      <path v-if="at > 0" :d="path(drawn[0]!.section.outer, centre)" class="ghost" />
-      <path :d="path(section.outer, centre)" class="dough" />
+      <path v-if="at > 0" :d="path(drawn[0]!.section, drawn[0]!.section.outer, centre)" class="ghost" />
+      <path :d="path(section, section.outer, centre)" class="dough" />
       <path
         v-if="section.oilMm > 0.02"
-        :d="path(section.outer, centre)"
+        :d="path(section, section.outer, centre)"
         class="oil"
         :stroke-width="Math.max(2, section.oilMm * 2 * scale)"
       />
-      <path v-if="section.filling.length" :d="path(section.filling, centre)" class="filling" />
+      <path v-if="section.filling.length" :d="path(section, section.filling, centre)" class="filling" />
       <circle
         v-for="(bit, n) in bits(section, centre)"
         :key="n"
@@ -192,11 +197,11 @@ const told = computed(() =>
       />
       <path
         v-if="section.coatMm > 0.01"
-        :d="openPath(topOf(section), centre)"
+        :d="shifted(section, centre, (at) => openPath(topOf(section), at))"
         class="coat"
         :stroke-width="Math.max(1.6, section.coatMm * scale)"
       />
-      <path :d="path(section.outer, centre)" class="rim" />
+      <path :d="path(section, section.outer, centre)" class="rim" />
       <template v-if="!bare">
         <g v-for="(label, n) in labels(at)" :key="label.text">
           <template v-if="narrow">

@@ -102,7 +102,15 @@ function print() {
         <span class="soft">Made of </span>
         <span v-for="(one, at) in label.ingredients" :key="one.name"
           >{{ at ? '; ' : '' }}{{ one.name.toLowerCase()
-          }}<strong v-if="one.allergens.length"> ({{ one.allergens.join(', ').toUpperCase() }})</strong></span
+          }}<strong v-if="one.allergens.length"> ({{ one.allergens.join(', ').toUpperCase() }})</strong
+          ><template v-if="one.of.length">
+            (<template v-for="(own, n) in one.of" :key="own.name"
+              >{{ n ? ', ' : '' }}{{ own.name.toLowerCase()
+              }}<strong v-if="own.allergens.length">
+                ({{ own.allergens.join(', ').toUpperCase() }})</strong
+              ></template
+            >)</template
+          ></span
         >
       </p>
       <p v-if="label.mayContain.length" class="small">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { searchFoods } from '~~/core/food/match'
+import { howToMake } from '~~/core/food/homemade'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
 import type { Line, PartKind } from '~~/core/recipe/document'
@@ -105,6 +106,10 @@ function rewrite() {
       <span class="small"
         >{{ food.source }}. <NuxtLink :to="`/larder/${food.id}`">In the larder</NuxtLink></span
       >
+    </template>
+    <template v-if="food?.homemade && line.grams">
+      <span class="soft">Made of</span>
+      <span class="small">{{ howToMake(food, line.grams) }}</span>
     </template>
     <template v-if="notes.length || contribution?.eatenWhy || line.waterChangeGrams">
       <span class="soft">Read as</span>

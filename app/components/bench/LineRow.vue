@@ -3,8 +3,8 @@ import { foodAgainstDiet } from '~~/core/diet/diets'
 import type { Food } from '~~/core/food/food'
 import type { Nutrients } from '~~/core/food/nutrients'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import type { Line, CookingWay, PartKind } from '~~/core/recipe/document'
-import { candidatesFor } from '~~/core/swap/catalogue'
+import type { Line, PartKind } from '~~/core/recipe/document'
+import { candidatesFor, type Made } from '~~/core/swap/catalogue'
 import { larder } from '~~/data/larder'
 import { showFigure, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
@@ -14,7 +14,7 @@ const shelves = useLarderStore()
 const {
   line,
   part,
-  way,
+  made,
   contribution,
   partGrams,
   perBatch,
@@ -24,7 +24,7 @@ const {
 } = defineProps<{
   line: Line
   part: PartKind
-  way: CookingWay
+  made: Made
   contribution: Contribution | null
   /** Grams of the whole part, for the line's share of it. */
   partGrams: number
@@ -52,7 +52,7 @@ const against = computed(() => {
     may: [...new Set(found.flatMap((one) => one.may))],
   }
 })
-const swaps = computed(() => (food.value ? candidatesFor(food.value, part, way, shelves.larder.swaps) : []))
+const swaps = computed(() => (food.value ? candidatesFor(food.value, part, made, shelves.larder.swaps) : []))
 const checks = computed(() => line.notes.filter((note) => note.level === 'check'))
 const share = computed(() => {
   const [own, whole] =

@@ -1,15 +1,31 @@
 <script setup lang="ts">
+import { adviceOn } from '~~/core/adaptation/advice'
+import type { Evaluation } from '~~/core/evaluate'
 import type { Recipe } from '~~/core/recipe/document'
 
-const { recipe } = defineProps<{ recipe: Recipe }>()
+const { recipe, before, evaluation } = defineProps<{
+  recipe: Recipe
+  /** The figures of the recipe it grew from; null for one as written. */
+  before: Evaluation | null
+  evaluation: Evaluation | null
+}>()
+const shelves = useLarderStore()
 
-const remarks = computed(() => recipe.notes.filter((note) => note.code === 'handling'))
+const advice = computed(() =>
+  adviceOn(recipe, shelves.larder, before && evaluation ? { before, after: evaluation } : null),
+)
+const remarks = computed(() => [
+  ...recipe.notes.filter((note) => note.code === 'cooking'),
+  ...advice.value.filter((note) => note.code === 'handling'),
+])
 const kept = computed(() =>
-  recipe.notes.filter((note) => note.level === 'note' && !['handling', 'method'].includes(note.code)),
+  recipe.notes.filter(
+    (note) => note.level === 'note' && !['handling', 'method', 'cooking'].includes(note.code),
+  ),
 )
 /** Remarks on a step ("Step 3 says egg") stand under it. */
 const remarksOn = (step: number) =>
-  recipe.notes.filter((note) => note.code === 'method' && note.text.startsWith(`Step ${step} `))
+  advice.value.filter((note) => note.code === 'method' && note.text.startsWith(`Step ${step} `))
 </script>
 
 <template>

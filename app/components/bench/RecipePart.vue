@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluate'
-import type { CookingWay, Line, Part } from '~~/core/recipe/document'
+import type { Line, Part } from '~~/core/recipe/document'
+import type { Made } from '~~/core/swap/catalogue'
 import { scaleNutrients } from '~~/core/food/nutrients'
 import { NUTRIENT_WORDS, PART_WORDS, showGrams } from '~/logic/format'
 import { SHARE_OF } from '~/composables/useShareNutrient'
 
-const { part, evaluation, way, pieces, lens } = defineProps<{
+const { part, evaluation, made, pieces, lens } = defineProps<{
   part: Part
   evaluation: Evaluation | null
-  way: CookingWay
+  made: Made
   pieces: number
   lens: string[]
 }>()
@@ -67,7 +68,7 @@ function add() {
         :key="line.id"
         :line="line"
         :part="part.kind"
-        :way="way"
+        :made="made"
         :contribution="contributions.get(line.id) ?? null"
         :part-grams="listed"
         :per-batch="perBatch"

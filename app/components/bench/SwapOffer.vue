@@ -15,6 +15,12 @@ const amounts = computed(() => {
   const { to, gramsAfter } = offer.changes[0]!
   return gramsAfter === null ? to : `${showGrams(gramsAfter)} g ${to}`
 })
+const homemade = computed(() =>
+  offer.swap.to.flatMap(({ foodId }) => {
+    const food = shelves.larder.foods.get(foodId)
+    return food?.homemade ? food.homemade.madeOf.slice(0, 3).map((one) => one.name.toLowerCase()) : []
+  }),
+)
 /** Changes smaller than this are not worth a word. */
 const NOTICED = { proteinG: 0.3, netCarbohydrateG: 0.3, saltG: 0.05 } as const
 /** What it does to a piece, as far as it can be seen. */
@@ -47,7 +53,10 @@ const effects = computed(() => {
       <span v-if="marked" class="sign" :class="offer.fits ? 'fits' : 'stop'">{{
         offer.fits ? '✓ fits' : '✕ no'
       }}</span>
-      <span class="small">{{ offer.swap.why }}.</span>
+      <span class="small"
+        ><template v-if="homemade.length">Made at home: {{ homemade.join(', ') }}. </template
+        >{{ offer.swap.why }}.</span
+      >
       <span v-if="effects.length" class="small">A piece: {{ effects.join(', ') }}</span>
       <span class="small soft"
         ><template v-if="offer.swap.roles.length">Keeps {{ offer.swap.roles.join(', ') }}</template

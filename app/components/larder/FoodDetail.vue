@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ORIGIN_WORDS } from '~~/core/diet/diets'
 import { EU_ALLERGENS, type Food } from '~~/core/food/food'
+import { howToMake } from '~~/core/food/homemade'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import { nutrientsPer100g, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
 import { AMINO_ACIDS } from '~~/core/food/aminoAcids'
@@ -111,6 +112,10 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
     <p class="small soft">
       Energy is reckoned by the EU factors; the source states
       {{ Math.round(food.statedEnergyKcal) }} kcal.
+    </p>
+    <p v-if="food.homemade" class="small">
+      <strong>Made at home.</strong> {{ food.homemade.makesGrams }} g come of
+      {{ howToMake(food, food.homemade.makesGrams) }}.
     </p>
     <PriceField :food="food" />
     <dl>

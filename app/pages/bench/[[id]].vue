@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { madeAs } from '~~/core/swap/catalogue'
 import { useToast } from 'primevue/usetoast'
 import { PART_KINDS } from '~~/core/recipe/document'
 import { larder } from '~~/data/larder'
@@ -190,7 +191,7 @@ usePlaceKeys([
         :key="part.id"
         :part="part"
         :evaluation="evaluation"
-        :way="bench.recipe.cooking.way"
+        :made="madeAs(bench.recipe)"
         :pieces="bench.recipe.pieces"
         :lens="lens"
       />
@@ -206,7 +207,7 @@ usePlaceKeys([
           {{ PART_WORDS[kind].toLowerCase() }}
         </button>
       </p>
-      <MethodSteps :recipe="bench.recipe" />
+      <MethodSteps :recipe="bench.recipe" :before="before" :evaluation="evaluation" />
     </div>
     <aside class="piece" aria-label="The piece">
       <PiecePanel

@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest'
+import { foods, larder, recipeOf } from '../../test/helpers'
+import { evaluate } from '../evaluate'
+import type { Recipe } from '../recipe/document'
+import { swapLine } from '../swap/swapLine'
+import { adviceOn, withAdvice } from './advice'
+
+const pork: Recipe = {
+  ...recipeOf({
+    shell: [
+      ['plain-flour', 300],
+      ['water', 150],
+    ],
+    filling: [
+      ['minced-pork', 300],
+      ['onion', 100],
+    ],
+  }),
+  method: ['Fry the pork until dry.', 'Fill and fold.'],
+}
+const swap = (recipe: Recipe, part: number, line: number, id: string) =>
+  swapLine(
+    recipe,
+    recipe.parts[part]!.lines[line]!.id,
+    larder.swaps.find((one) => one.id === id)!,
+    foods,
+  )!.recipe
+const texts = (recipe: Recipe) => adviceOn(recipe, larder, null).map((note) => note.text)
+
+describe('advice on a swapped recipe', () => {
+  const soya = swap(pork, 1, 0, 'mince-soya')
+
+  it('names the step that speaks of what is gone, and how the stand-in is handled', () => {
+    expect(texts(pork)).toEqual([])
+    expect(texts(soya).join('\n')).toMatch(
+      /Step 1 says "pork": here it is Textured soy protein, dry \+ Sunflower oil/,
+    )
+    expect(texts(soya).join('\n')).toMatch(/Soak in hot stock 15 min/)
+  })
+
+  it('follows a second swap and forgets the first', () => {
+    const again = texts(swap(soya, 1, 0, 'soyamince-pea')).join()
+    expect(again).toMatch(/here it is Plant mince/)
+    expect(again).not.toMatch(/Soak in hot stock/)
+  })
+
+  it('says how what is home-made is made, in the grams that are needed', () => {
+    const made = swap(pork, 1, 0, 'mince-soya-home')
+    expect(texts(made).join('\n')).toMatch(
+      /soaked and fried: \d+ g textured soy protein, dry, \d+ g vegetable stock/,
+    )
+  })
+
+  it('takes the place of earlier advice and leaves other notes', () => {
+    const noted = { ...soya, notes: [{ code: 'intake', level: 'note' as const, text: 'From a card' }] }
+    const once = withAdvice(noted, adviceOn(noted, larder, null))
+    const twice = withAdvice(once, adviceOn(once, larder, null))
+    expect(once.notes[0]!.text).toBe('From a card')
+    expect(once.notes.length).toBeGreaterThan(2)
+    expect(twice.notes).toEqual(once.notes)
+  })
+
+  it('speaks of the dough in numbers when the figures before and after are given', () => {
+    const whole: Recipe = {
+      ...pork,
+      parts: pork.parts.map((part, at) =>
+        at
+          ? part
+          : {
+              ...part,
+              lines: part.lines.map((line, n) => (n ? line : { ...line, foodId: 'wholemeal-flour' })),
+            },
+      ),
+    }
+    const figures = { before: evaluate(pork, larder), after: evaluate(whole, larder) }
+    expect(
+      adviceOn(whole, larder, figures)
+        .map((note) => note.text)
+        .join(),
+    ).toMatch(/knead 10 min instead of 6/)
+  })
+})
