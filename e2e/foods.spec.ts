@@ -254,6 +254,11 @@ test.describe('in the larder', () => {
     await expect(page.getByText('“abc” is no number')).toBeVisible()
     await expect(page.getByRole('button', { name: 'Store it' })).toBeDisabled()
     await page.getByLabel('Fat', { exact: true }).fill('0.3')
+    await page.getByText('Minerals and vitamins, where the packet states them').click()
+    await page.getByLabel('Calcium', { exact: true }).fill('lots')
+    await expect(page.getByText('“lots” is no number')).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Store it' })).toBeDisabled()
+    await page.getByLabel('Calcium', { exact: true }).fill('120')
     await page.getByRole('checkbox', { name: 'milk' }).first().check()
     await page.getByLabel('Typed by').fill('Ada')
     // What is typed survives a reload.
@@ -264,6 +269,7 @@ test.describe('in the larder', () => {
     const side = page.getByLabel('One food')
     await expect(side).toContainText('Typed by Ada')
     await expect(side.getByRole('row', { name: /of which fibre/ })).toContainText('unknown')
+    await expect(side.getByRole('row', { name: 'Calcium' })).toContainText('120 mg')
 
     await pasteToBench(page, `Pies\nMakes 8\nDough\n250 g flour\n130 g water\nFilling\n300 g ${name}`)
     await expect(page.getByText(`does not give every figure of ${name}`)).toBeVisible()

@@ -4,6 +4,8 @@ import { howToMake } from '../food/homemade'
 import type { Larder } from '../larder'
 import { allLines, type Line, type PartKind, type Recipe, type RecipeNote } from '../recipe/document'
 import type { Swap } from '../swap/catalogue'
+import { speaksOf } from '../recipe/readMethod'
+import { GIVEN_UP } from './cookOtherwise'
 import { methodChanges } from './methodChanges'
 
 /** A line of the recipe as it was written, and what stands in its place now. */
@@ -46,6 +48,19 @@ function stepNotes(recipe: Recipe, { from, to }: Replaced): RecipeNote[] {
   })
 }
 
+/** Steps that still fry what is not fried any more. */
+function cookingNotes(recipe: Recipe): RecipeNote[] {
+  if (!allLines(recipe).some(({ line }) => line.cameFrom?.swapId === 'cooking')) return []
+  const { way, temperatureC, minutes } = recipe.cooking
+  const heat = temperatureC === null ? '' : ` at ${temperatureC} °C`
+  return recipe.method.flatMap((step, at): RecipeNote[] => {
+    const old = GIVEN_UP.find((one) => one !== way && speaksOf(one, step))
+    if (!old) return []
+    const text = `Step ${at + 1} says "${old}": ${way}${heat}${minutes === null ? '' : `, ${minutes} min`} instead`
+    return [{ code: 'method', level: 'note', text }]
+  })
+}
+
 function handlingNotes({ to, swapId }: Replaced, swaps: ReadonlyMap<string, Swap>): RecipeNote[] {
   const say = (name: string, text: string): RecipeNote => ({
     code: 'handling',
@@ -83,6 +98,7 @@ export function adviceOn(
   const swaps = new Map(larder.swaps.map((swap) => [swap.id, swap]))
   const notes = [
     ...(figures ? methodChanges(recipe, figures.before, figures.after) : []),
+    ...cookingNotes(recipe),
     ...replaced.flatMap((one) => stepNotes(recipe, one)),
     ...replaced.flatMap((one) => handlingNotes(one, swaps)),
   ]

@@ -51,6 +51,21 @@ describe('advice on a swapped recipe', () => {
     )
   })
 
+  it('names the step that fries what is baked now', () => {
+    const line = {
+      ...pork.parts[1]!.lines[1]!,
+      cameFrom: { ...soya.parts[1]!.lines[0]!.cameFrom!, swapId: 'cooking' },
+    }
+    const baked: Recipe = {
+      ...pork,
+      cooking: { ...pork.cooking, way: 'bake', temperatureC: 190, minutes: 20 },
+      method: ['Fry the onions until soft.', 'Deep-fry at 175 °C for 4 minutes.'],
+      parts: pork.parts.map((part, at) => (at ? { ...part, lines: [part.lines[0]!, line] } : part)),
+    }
+    expect(texts(baked)).toContain('Step 2 says "deep-fry": bake at 190 °C, 20 min instead')
+    expect(texts(baked).join()).not.toContain('Step 1')
+  })
+
   it('takes the place of earlier advice and leaves other notes', () => {
     const noted = { ...soya, notes: [{ code: 'intake', level: 'note' as const, text: 'From a card' }] }
     const once = withAdvice(noted, adviceOn(noted, larder, null))

@@ -36,6 +36,9 @@ const INSTEAD: Partial<Record<CookingWay, Instead>> = {
   },
 }
 
+/** Ways of cooking that a recipe may have given up. */
+export const GIVEN_UP = Object.keys(INSTEAD) as CookingWay[]
+
 /** Fat from the pan below this share of the energy is not worth another way of cooking. Our own choice. */
 const LEAST_ENERGY_SHARE = 0.05
 const MOST_MINUTES = 40

@@ -124,3 +124,39 @@ describe('a food from a label', () => {
     expect(() => made({ perGrams: 0 })).toThrow(/perGrams/)
   })
 })
+
+describe('minerals and vitamins on a packet', () => {
+  const fortified = (more: Partial<PacketLabel['micronutrients']>, perGrams = 100) =>
+    packet({ perGrams, energy: null, micronutrients: { calciumMg: 120, vitaminB12Ug: 0.38, ...more } })
+
+  it('are taken for 100 g, whatever the portion, and what is not stated stays unknown', () => {
+    const made = foodFromLabel(fortified({}, 200), 'own-1', 'packet', null)
+    expect(made.micronutrients.calciumMg).toBe(60)
+    expect(made.micronutrients.vitaminB12Ug).toBeCloseTo(0.19, 9)
+    expect(made.micronutrients.ironMg).toBeNull()
+  })
+
+  it('are doubted where no food has as much, and refused where they cannot be', () => {
+    expect(checkLabel(fortified({ vitaminB12Ug: 380 }))).toEqual([
+      { level: 'check', field: 'vitaminB12Ug', message: expect.stringMatching(/is the unit right/) },
+    ])
+    expect(checkLabel(fortified({ transFatG: 20 }))[0]).toMatchObject({ level: 'error', field: 'transFatG' })
+    expect(checkLabel(fortified({ ironMg: -1 }))[0]).toMatchObject({ level: 'error', field: 'ironMg' })
+  })
+
+  it('make up for the B12 that a vegan variant would lose', () => {
+    const drink = foodFromLabel(fortified({}), 'own-1', 'packet', food('soy-drink'))
+    const buns = (id: string) =>
+      evaluate(
+        recipeOf({
+          shell: [
+            ['plain-flour', 300],
+            [id, 200],
+          ],
+        }),
+        withFoods(larder, [drink]),
+      )
+    expect(buns('own-1').micronutrients.vitaminB12Ug.unknown).toEqual([])
+    expect(buns('own-1').micronutrients.vitaminB12Ug.perPiece).toBeGreaterThan(0)
+  })
+})

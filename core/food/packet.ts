@@ -1,7 +1,13 @@
 import type { Composition } from './composition'
 import { euEnergyKcal, KJ_PER_KCAL } from './energy'
 import type { Allergen, Food, Origin } from './food'
-import { micronutrientsWith } from './micronutrients'
+import {
+  MICRONUTRIENT_KEYS,
+  MICRONUTRIENTS,
+  micronutrientsWith,
+  type Micronutrient,
+  type Micronutrients,
+} from './micronutrients'
 
 /** Nutrition as a packet states it, in the units of the packet. Null: the packet does not say. */
 export interface PacketLabel {
@@ -22,6 +28,8 @@ export interface PacketLabel {
   /** Grams of salt or milligrams of sodium, as `saltUnit` says. */
   salt: number | null
   saltUnit: 'salt g' | 'sodium mg'
+  /** Minerals and vitamins, in the units of `MICRONUTRIENTS`; what a fortified food states. Entries typed before they could be lack it. */
+  micronutrients?: Partial<Micronutrients>
   gramsPerMl: number | null
   origins: Origin[]
   allergens: Allergen[]
@@ -43,6 +51,23 @@ const ENERGY_TOLERANCE = 0.2
 const ENERGY_SLACK_KCAL = 12
 /** Salt that is no seasoning, cheese or cured food is rarely above this, in g per 100 g. Common practice. */
 const MUCH_SALT_G = 10
+
+/**
+ * More than any food has in 100 g, from memory of food tables: dried herbs and yeast, liver, egg yolk. Above it a
+ * unit was mistaken, mg for µg or the other way round.
+ */
+const MOST_PER_100G: Record<Micronutrient, number> = {
+  calciumMg: 3000,
+  ironMg: 130,
+  zincMg: 100,
+  potassiumMg: 5000,
+  vitaminAUg: 30_000,
+  vitaminCMg: 2000,
+  vitaminB12Ug: 120,
+  folateUg: 4000,
+  cholesterolMg: 3200,
+  transFatG: 60,
+}
 
 const round = (value: number) => Math.round(value * 10) / 10
 
@@ -89,6 +114,16 @@ function per100g(label: PacketLabel): Per100g {
   }
 }
 
+/** What the packet states of minerals and vitamins, in 100 g. */
+function microPer100g({ micronutrients = {}, perGrams }: PacketLabel): Micronutrients {
+  const made = micronutrientsWith({})
+  for (const key of MICRONUTRIENT_KEYS) {
+    const value = micronutrients[key] ?? null
+    if (value !== null && perGrams > 0) made[key] = (value * 100) / perGrams
+  }
+  return made
+}
+
 /**
  * Checks a label while it is typed: what cannot be, what parts cannot exceed, energy against its macronutrients,
  * kJ typed as kcal, a slipped decimal point.
@@ -117,6 +152,11 @@ export function checkLabel(label: PacketLabel): LabelDoubt[] {
     const value = label[field]
     if (value !== null && !(Number.isFinite(value) && value >= 0))
       error(field, 'a number of 0 or more is expected, or nothing where the packet does not say')
+  }
+  for (const key of MICRONUTRIENT_KEYS) {
+    const value = label.micronutrients?.[key] ?? null
+    if (value !== null && !(Number.isFinite(value) && value >= 0))
+      error(key, 'a number of 0 or more is expected, or nothing where the packet does not say')
   }
   if (label.fatG === null && label.proteinG === null && label.carbohydrateG === null && label.energy === null)
     error('energy', 'type at least the energy, fat, carbohydrate or protein')
@@ -151,6 +191,17 @@ export function checkLabel(label: PacketLabel): LabelDoubt[] {
     )
   const complete = label.fatG !== null && label.carbohydrateG !== null && label.proteinG !== null
   if (energyKcal !== null && complete) checkEnergy(label, c, energyKcal, check)
+  const transFatG = label.micronutrients?.transFatG ?? null
+  if (transFatG !== null && label.fatG !== null && transFatG > label.fatG + 0.05)
+    error('transFatG', `${transFatG} g of trans fat cannot be more than the ${label.fatG} g of fat`)
+  for (const [key, value] of Object.entries(microPer100g(label))) {
+    const { name, unit } = MICRONUTRIENTS[key as Micronutrient]
+    if (value !== null && value > MOST_PER_100G[key as Micronutrient])
+      check(
+        key,
+        `${round(value)} ${unit} of ${name.toLowerCase()} in 100 g is more than foods have; is the unit right?`,
+      )
+  }
   if (c.sodiumMg > MUCH_SALT_G * MG_SODIUM_PER_G_SALT)
     check(
       'salt',
@@ -224,7 +275,7 @@ export function foodFromLabel(label: PacketLabel, id: string, source: string, li
     originKnown: true,
     per100g: composition,
     unknown,
-    micronutrients: micronutrientsWith({}),
+    micronutrients: microPer100g(label),
     aminoAcids: null,
     energyKcal: partial && energyKcal !== null ? Math.max(reckoned, energyKcal) : reckoned,
     statedEnergyKcal: energyKcal ?? reckoned,

@@ -62,6 +62,10 @@ export function readCooking(text: string, fryingHeading: boolean, panFatGrams: n
   }
 }
 
+/** Whether a sentence speaks of a way of cooking the pieces. */
+export const speaksOf = (way: CookingWay, text: string): boolean =>
+  WAYS.some(([own, pattern]) => own === way && pattern.test(text))
+
 const SHAPE_WORDS: readonly [Shape, RegExp][] = [
   [
     'lidded-pie',

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import * as schemas from './schemas'
+import * as answers from './answers'
+import * as requests from './requests'
 
 interface Route {
   method: 'get' | 'post' | 'put' | 'delete'
@@ -10,7 +11,7 @@ interface Route {
   query?: Record<string, string>
 }
 
-const stored = schemas.storedAnswer
+const stored = answers.storedAnswer
 const withParent = stored.extend({ parent: stored.nullable() })
 
 /** The routes, once: the OpenAPI document is made from this list. */
@@ -51,14 +52,14 @@ export const ROUTES: readonly Route[] = [
       ids: 'ids with commas between them',
       shelf: 'own: the cook’s own foods',
     },
-    answers: { 200: ['Foods', z.object({ foods: z.array(schemas.foodAnswer) })] },
+    answers: { 200: ['Foods', z.object({ foods: z.array(answers.foodAnswer) })] },
   },
   {
     method: 'post',
     path: '/api/foods',
     summary: 'Stores a food typed from a packet’s label',
-    body: schemas.ownFoodRequest,
-    answers: { 201: ['The food', schemas.foodAnswer] },
+    body: requests.ownFoodRequest,
+    answers: { 201: ['The food', answers.foodAnswer] },
   },
   {
     method: 'get',
@@ -68,9 +69,14 @@ export const ROUTES: readonly Route[] = [
       200: [
         'The food',
         z.object({
-          food: schemas.foodAnswer,
+          food: answers.foodAnswer,
           entries: z.array(
-            z.object({ entry: z.number(), who: z.string(), label: schemas.labelSchema, typedAt: z.string() }),
+            z.object({
+              entry: z.number(),
+              who: z.string(),
+              label: requests.labelSchema,
+              typedAt: z.string(),
+            }),
           ),
         }),
       ],
@@ -80,8 +86,8 @@ export const ROUTES: readonly Route[] = [
     method: 'put',
     path: '/api/foods/{id}',
     summary: 'Stores a packet typed anew; earlier entries are kept',
-    body: schemas.ownFoodRequest,
-    answers: { 200: ['The food', schemas.foodAnswer] },
+    body: requests.ownFoodRequest,
+    answers: { 200: ['The food', answers.foodAnswer] },
   },
   {
     method: 'delete',
@@ -99,21 +105,21 @@ export const ROUTES: readonly Route[] = [
     method: 'get',
     path: '/api/prices',
     summary: 'The price book and its currency',
-    answers: { 200: ['Prices', schemas.pricesAnswer] },
+    answers: { 200: ['Prices', answers.pricesAnswer] },
   },
   {
     method: 'put',
     path: '/api/prices',
     summary: 'Sets the currency of the book; no price is converted',
-    body: schemas.currencyRequest,
-    answers: { 200: ['Prices', schemas.pricesAnswer] },
+    body: requests.currencyRequest,
+    answers: { 200: ['Prices', answers.pricesAnswer] },
   },
   {
     method: 'put',
     path: '/api/prices/{id}',
     summary: 'Notes what a food costs',
-    body: schemas.priceRequest,
-    answers: { 200: ['The price', schemas.priceAnswer] },
+    body: requests.priceRequest,
+    answers: { 200: ['The price', answers.priceAnswer] },
   },
   {
     method: 'delete',
@@ -125,14 +131,14 @@ export const ROUTES: readonly Route[] = [
     method: 'get',
     path: '/api/swaps',
     summary: 'The cook’s own swaps',
-    answers: { 200: ['Swaps', z.object({ swaps: z.array(schemas.ownSwapAnswer) })] },
+    answers: { 200: ['Swaps', z.object({ swaps: z.array(answers.ownSwapAnswer) })] },
   },
   {
     method: 'post',
     path: '/api/swaps',
     summary: 'Adds a swap of the cook’s own; it is offered before those of the table',
-    body: schemas.ownSwapRequest,
-    answers: { 201: ['The swap', schemas.ownSwapAnswer] },
+    body: requests.ownSwapRequest,
+    answers: { 201: ['The swap', answers.ownSwapAnswer] },
   },
   {
     method: 'delete',
@@ -144,20 +150,20 @@ export const ROUTES: readonly Route[] = [
     method: 'get',
     path: '/api/imports',
     summary: 'The latest imports of open food tables',
-    answers: { 200: ['Imports', schemas.importsAnswer] },
+    answers: { 200: ['Imports', answers.importsAnswer] },
   },
   {
     method: 'post',
     path: '/api/imports',
     summary: 'Begins an import',
-    body: schemas.importRequest,
-    answers: { 201: ['The import', schemas.importAnswer] },
+    body: requests.importRequest,
+    answers: { 201: ['The import', answers.importAnswer] },
   },
   {
     method: 'get',
     path: '/api/imports/{id}',
     summary: 'How far an import has come, and the rows that cannot be used',
-    answers: { 200: ['The import', schemas.importAnswer] },
+    answers: { 200: ['The import', answers.importAnswer] },
   },
   {
     method: 'delete',
@@ -174,47 +180,47 @@ export const ROUTES: readonly Route[] = [
       offset: 'the byte of the file at which the piece begins',
       last: 'true for the last piece',
     },
-    answers: { 200: ['How far the file has come', schemas.chunkAnswer] },
+    answers: { 200: ['How far the file has come', answers.chunkAnswer] },
   },
   {
     method: 'post',
     path: '/api/imports/{id}/finish',
     summary: 'Makes foods of all that was taken in, in one transaction',
-    body: schemas.finishRequest,
-    answers: { 202: ['Being merged', schemas.importAnswer] },
+    body: requests.finishRequest,
+    answers: { 202: ['Being merged', answers.importAnswer] },
   },
   {
     method: 'post',
     path: '/api/intake',
     summary: 'Reads the text of a recipe into a document',
-    body: schemas.intakeRequest,
-    answers: { 200: ['What was read', schemas.intakeAnswer] },
+    body: requests.intakeRequest,
+    answers: { 200: ['What was read', answers.intakeAnswer] },
   },
   {
     method: 'post',
     path: '/api/evaluate',
     summary: 'Figures, dough, filling, diets, allergens and cautions of a recipe',
-    body: schemas.evaluateRequest,
-    answers: { 200: ['The evaluation', schemas.evaluationAnswer] },
+    body: requests.evaluateRequest,
+    answers: { 200: ['The evaluation', answers.evaluationAnswer] },
   },
   {
     method: 'post',
     path: '/api/adapt',
     summary: 'Adapts a recipe to diets and puts its dough right',
-    body: schemas.adaptRequest,
-    answers: { 200: ['The adapted recipe, before and after', schemas.adaptAnswer] },
+    body: requests.adaptRequest,
+    answers: { 200: ['The adapted recipe, before and after', answers.adaptAnswer] },
   },
   {
     method: 'get',
     path: '/api/recipes',
     summary: 'The shelf: recipes that are not deleted',
-    answers: { 200: ['Recipes', schemas.listAnswer] },
+    answers: { 200: ['Recipes', answers.listAnswer] },
   },
   {
     method: 'post',
     path: '/api/recipes',
     summary: 'Stores a new recipe, or a variant when a parent is named',
-    body: schemas.createRequest,
+    body: requests.createRequest,
     answers: { 201: ['Stored as revision 1', stored] },
   },
   {
@@ -228,10 +234,10 @@ export const ROUTES: readonly Route[] = [
     method: 'put',
     path: '/api/recipes/{id}',
     summary: 'Saves a new revision; a stale one is answered with 409 and both documents',
-    body: schemas.saveRequest,
+    body: requests.saveRequest,
     answers: {
       200: ['Saved', stored],
-      409: ['Stale', schemas.problemAnswer.extend({ yours: z.looseObject({}), stored })],
+      409: ['Stale', answers.problemAnswer.extend({ yours: z.looseObject({}), stored })],
     },
   },
   {
@@ -250,7 +256,7 @@ export const ROUTES: readonly Route[] = [
     method: 'post',
     path: '/api/recipes/{id}/variants',
     summary: 'Stores a variant of a revision',
-    body: schemas.variantRequest,
+    body: requests.variantRequest,
     answers: { 201: ['Stored as revision 1 of its own', stored] },
   },
   {
@@ -329,6 +335,6 @@ export function openApiDocument() {
         'Reads, evaluates, adapts and keeps filled-dough recipes. Errors are RFC 9457 problem documents.',
     },
     paths,
-    components: { schemas: { Problem: json(schemas.problemAnswer, 'output') } },
+    components: { schemas: { Problem: json(answers.problemAnswer, 'output') } },
   }
 }

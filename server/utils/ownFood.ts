@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { checkLabel, foodFromLabel } from '../../core/food/packet'
 import { larder } from '../../data/larder'
 import { putOwnFood } from '../db/foods'
-import type { ownFoodRequest } from './schemas'
+import type { ownFoodRequest } from './requests'
 
 /** Checks a label and stores it as the food with this id. Answers 422 with every field that is wrong. */
 export async function storeOwnFood(id: string, { label, who, likeId }: z.output<typeof ownFoodRequest>) {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { recipeOf } from '../../test/helpers'
 import { openApiDocument, ROUTES } from './openapi'
-import * as schemas from './schemas'
+import * as requests from './requests'
 import { unstorableText } from './storableText'
 
 const recipe = recipeOf({
@@ -40,31 +40,31 @@ describe('the request schemas', () => {
 
   it('take a whole parent or none', () => {
     const id = '7f1c9f0e-8d53-4c1e-9a55-0f8f6f0b9c11'
-    expect(issues(schemas.createRequest, { recipe })).toEqual([])
-    expect(issues(schemas.createRequest, { recipe, parentId: id, parentRevision: 2 })).toEqual([])
-    expect(issues(schemas.createRequest, { recipe, parentId: id })).toEqual(['parentRevision'])
-    expect(issues(schemas.createRequest, { recipe, parentId: 'x', parentRevision: 1 })).toEqual(['parentId'])
+    expect(issues(requests.createRequest, { recipe })).toEqual([])
+    expect(issues(requests.createRequest, { recipe, parentId: id, parentRevision: 2 })).toEqual([])
+    expect(issues(requests.createRequest, { recipe, parentId: id })).toEqual(['parentRevision'])
+    expect(issues(requests.createRequest, { recipe, parentId: 'x', parentRevision: 1 })).toEqual(['parentId'])
   })
 
   it('ask for a revision that can be', () => {
-    expect(issues(schemas.saveRequest, { recipe, revision: 1 })).toEqual([])
+    expect(issues(requests.saveRequest, { recipe, revision: 1 })).toEqual([])
     for (const revision of [0, -1, 1.5, '1', null, undefined])
-      expect(issues(schemas.saveRequest, { recipe, revision })).toEqual(['revision'])
+      expect(issues(requests.saveRequest, { recipe, revision })).toEqual(['revision'])
   })
 
   it('read a text without its NULs and half pairs, and refuse an empty or endless one', () => {
-    const parsed = schemas.intakeRequest.parse({ text: 'Do\u0000ugh \ud800' })
+    const parsed = requests.intakeRequest.parse({ text: 'Do\u0000ugh \ud800' })
     expect(parsed.text).toBe('Dough \ufffd')
-    expect(issues(schemas.intakeRequest, { text: ' \n ' })).toEqual(['text'])
-    expect(issues(schemas.intakeRequest, { text: '\u0000' })).toEqual(['text'])
-    expect(issues(schemas.intakeRequest, { text: 'x'.repeat(schemas.MAX_TEXT_CHARACTERS + 1) })).toEqual([
+    expect(issues(requests.intakeRequest, { text: ' \n ' })).toEqual(['text'])
+    expect(issues(requests.intakeRequest, { text: '\u0000' })).toEqual(['text'])
+    expect(issues(requests.intakeRequest, { text: 'x'.repeat(requests.MAX_TEXT_CHARACTERS + 1) })).toEqual([
       'text',
     ])
   })
 
   it('ask for at least one diet', () => {
-    expect(issues(schemas.adaptRequest, { recipe, diets: [] })).toEqual(['diets'])
-    expect(issues(schemas.adaptRequest, { recipe, diets: ['vegan'] })).toEqual([])
+    expect(issues(requests.adaptRequest, { recipe, diets: [] })).toEqual(['diets'])
+    expect(issues(requests.adaptRequest, { recipe, diets: ['vegan'] })).toEqual([])
   })
 })
 

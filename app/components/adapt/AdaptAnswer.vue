@@ -2,7 +2,7 @@
 import type { Adaptation, Alternative } from '~~/core/adapt'
 import type { Recipe } from '~~/core/recipe/document'
 import { dietNames } from '~/logic/dietGroups'
-import { showChange, showFigure, showGrams } from '~/logic/format'
+import { showChange, showFigure, showGrams, WAY_WORDS } from '~/logic/format'
 
 const { answer, diets } = defineProps<{ answer: Adaptation; diets: string[] }>()
 const emit = defineEmits<{ take: [recipe: Recipe] }>()
@@ -24,6 +24,16 @@ watch(
 const way = computed(() => ways.value[at.value] ?? ways.value[0]!)
 const FIGURES = ['energyKcal', 'proteinG', 'fatG', 'netCarbohydrateG', 'fibreG'] as const
 const swapsOf = (one: Alternative) => one.changes.filter((change) => change.kind === 'swap').length
+/** What a way does, in a few words: how it is cooked and what comes in. */
+function withWhat({ changes, recipe }: Alternative): string {
+  const cooked = changes.some((change) => change.kind === 'cooking')
+    ? [WAY_WORDS[recipe.cooking.way].toLowerCase()]
+    : []
+  const foods = changes.filter((change) => change.kind === 'swap').map((change) => change.to.split(' + ')[0]!)
+  const words = [...cooked, ...new Set(foods.map((name) => name.split(',')[0]!.toLowerCase()))]
+  if (!words.length) return changes.length ? 'other amounts only' : ''
+  return words.slice(0, 4).join(', ') + (words.length > 4 ? ' …' : '')
+}
 const verdicts = computed(() => way.value.evaluation.diets.filter((one) => diets.includes(one.diet)))
 const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does not fit'))
 </script>
@@ -62,6 +72,7 @@ const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does 
             <button type="button" class="opens" :aria-pressed="n === at" @click="at = n">
               {{ n === 0 ? 'The nearest' : `Another way ${n}` }}
             </button>
+            <span class="small soft with">{{ withWhat(one) }}</span>
           </th>
           <td>{{ one.distance.toFixed(1) }}</td>
           <td>{{ swapsOf(one) }}</td>
@@ -72,6 +83,10 @@ const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does 
         </tr>
       </tbody>
     </table>
+    <p v-if="answer.distance !== null && !answer.conflict.length" class="small soft">
+      Distance 1 is one percent of the recipe’s weight moved, or what you set for it under “What counts as
+      far”.
+    </p>
     <p v-if="answer.compromise" class="small">
       <span class="sign watch">given up</span> {{ answer.compromise }}
     </p>
@@ -160,6 +175,9 @@ thead th {
   color: var(--ink-soft);
   font-size: 0.875rem;
 }
+.with {
+  display: block;
+}
 td,
 thead th:not(:first-child) {
   padding-left: 0.75rem;
@@ -184,6 +202,9 @@ tr.on {
 .verdict,
 .figure {
   margin-right: 0.9rem;
+}
+.way {
+  display: inline-block;
 }
 .way::first-letter {
   text-transform: uppercase;

@@ -20,6 +20,7 @@ const of = (document: Recipe, figures: Evaluation) =>
   costOf(document, figures.working.lines, shelves.larder.foods, shelves.prices)
 const cost = computed(() => of(recipe, evaluation))
 const was = computed(() => (baseline && before ? of(baseline, before) : null))
+const known = computed(() => cost.value.lines.some((line) => line.cost !== null))
 const money = (value: number) => showMoney(value, currency.value)
 const atLeast = computed(() => (cost.value.unknown.length ? 'at least ' : ''))
 const bought = computed(() => recipe.boughtPricePerPiece ?? null)
@@ -31,7 +32,7 @@ const change = computed(() => {
   return `${money(Math.abs(more))} ${word} than the original${sure ? '' : ', as far as prices are known'}`
 })
 const saved = computed(() => {
-  if (bought.value === null) return ''
+  if (bought.value === null || !known.value) return ''
   const less = bought.value - cost.value.perPiece
   // "At least" cuts one way only: a piece that costs more than is known saves less.
   return less >= 0
@@ -52,18 +53,21 @@ function typeBought(event: Event) {
 <template>
   <section aria-labelledby="cost-title">
     <h2 id="cost-title">Cost</h2>
-    <p>
+    <p v-if="!known" class="small">
+      No price of these foods is noted yet. <NuxtLink to="/larder?prices">Price book</NuxtLink>
+    </p>
+    <p v-else>
       <button type="button" class="opens" :aria-expanded="open" @click="open = !open">
         <strong>{{ atLeast }}{{ money(cost.perPiece) }}</strong> a piece, {{ money(cost.perServing) }} a
         serving</button
       ><template v-if="change">; {{ change }}</template>
     </p>
-    <p v-if="cost.unknown.length" class="small">
+    <p v-if="known && cost.unknown.length" class="small">
       <span class="sign watch">no price</span>
       {{ cost.unknown.join(', ').toLowerCase() }}.
       <NuxtLink to="/larder?prices">Price book</NuxtLink>
     </p>
-    <table v-if="open" class="small">
+    <table v-if="known && open" class="small">
       <thead>
         <tr>
           <th scope="col">Line</th>

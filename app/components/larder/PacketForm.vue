@@ -30,6 +30,7 @@ const empty = (): PacketLabel => ({
   proteinG: null,
   salt: null,
   saltUnit: 'salt g',
+  micronutrients: {},
   gramsPerMl: null,
   origins: [],
   allergens: [],
@@ -67,6 +68,8 @@ function type(field: Amount, event: Event) {
     else label.value[field] = text === '' ? null : value
   }
 }
+/** Minerals that were typed and are no number. */
+const unreadMinerals = ref(0)
 const shown = (field: Amount) => unread[field] ?? label.value[field] ?? ''
 const touched = computed(
   () => label.value.name.trim() !== '' || AMOUNTS.some(([field]) => label.value[field] !== null),
@@ -80,7 +83,9 @@ const doubts = computed(() => [
   ...(touched.value ? checkLabel(label.value) : []),
 ])
 const doubtsOf = (field: string) => doubts.value.filter((doubt) => doubt.field === field)
-const errors = computed(() => doubts.value.filter((doubt) => doubt.level === 'error'))
+const errors = computed(
+  () => doubts.value.filter((doubt) => doubt.level === 'error').length + unreadMinerals.value,
+)
 
 const search = ({ query }: { query: string }) => {
   found.value = searchFoods(query, shelves.larder.foods).filter((food) => !food.id.startsWith('own-'))
@@ -94,7 +99,7 @@ function takeLike(food: Food) {
 const storing = ref(false)
 const trouble = ref('')
 async function store() {
-  if (errors.value.length || !who.value.trim() || storing.value) return
+  if (errors.value || !who.value.trim() || storing.value) return
   storing.value = true
   trouble.value = ''
   try {
@@ -195,6 +200,8 @@ const id = useId()
       </span>
       <FieldDoubts :doubts="doubtsOf('salt')" />
 
+      <PacketMinerals v-model="label.micronutrients" v-model:unread="unreadMinerals" :doubts="doubts" />
+
       <label :for="`${id}-like`">Behaves like</label>
       <span>
         <AutoComplete
@@ -231,7 +238,7 @@ const id = useId()
         type="submit"
         size="small"
         :label="storing ? 'Storing' : 'Store it'"
-        :disabled="errors.length > 0 || !touched || !who.trim() || storing"
+        :disabled="errors > 0 || !touched || !who.trim() || storing"
       />
       <Button label="Leave it" size="small" severity="secondary" outlined @click="emit('cancel')" />
     </p>

@@ -1,100 +1,9 @@
 import { z } from 'zod'
 import { AMINO_ACID_KEYS } from '../../core/food/aminoAcids'
-import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
-import { SHARES, TARGET_PER } from '../../core/diet/target'
-import { NUTRIENTS } from '../../core/food/nutrients'
 import { MICRONUTRIENT_KEYS } from '../../core/food/micronutrients'
-import { PART_KINDS, PRECOOKING_WAYS } from '../../core/recipe/document'
+import { PRECOOKING_WAYS } from '../../core/recipe/document'
 import { recipeSchema } from '../../core/recipe/schema'
-
-/** Longest recipe text that is read. */
-export const MAX_TEXT_CHARACTERS = 200_000
-
-// eslint-disable-next-line no-control-regex
-const NUL = /\u0000/g
-
-export const intakeRequest = z.object({
-  text: z
-    .string('the text of a recipe is expected')
-    .max(MAX_TEXT_CHARACTERS, `a recipe of at most ${MAX_TEXT_CHARACTERS} characters is expected`)
-    .transform((text) => text.replace(NUL, '').toWellFormed())
-    .refine((text) => text.trim().length > 0, 'the text is empty; paste a recipe'),
-})
-
-export const evaluateRequest = z.object({ recipe: recipeSchema })
-
-const weight = z
-  .number('a number is expected: 1 is usual, 0 does not count')
-  .min(0, 'a weight cannot be below 0')
-  .max(20, 'use at most 20')
-
-export const targetSchema = z
-  .object({
-    figure: z.enum([...SHARES, ...NUTRIENTS], `use one of ${[...SHARES, ...NUTRIENTS].join(', ')}`),
-    per: z
-      .enum(TARGET_PER, `use one of ${TARGET_PER.join(', ')}`)
-      .nullable()
-      .default(null),
-    comparison: z.enum(['at-least', 'at-most'], 'use at-least or at-most'),
-    limit: z.number('the limit is expected as a number').min(0, 'a limit cannot be below 0').max(100_000),
-    ofOriginal: z.boolean().default(false),
-  })
-  .refine((target) => SHARES.some((share) => share === target.figure) === (target.per === null), {
-    path: ['per'],
-    message: 'name what it is per (piece, serving, 100g); a share has none',
-  })
-
-const lockIds = z.array(z.string().max(80)).max(200)
-
-export const adaptRequest = z
-  .object({
-    recipe: recipeSchema,
-    diets: z.array(z.string().max(40)).max(20).default([]),
-    locks: z
-      .object({
-        lineIds: lockIds.optional(),
-        maxSwaps: z.number().int('swaps are whole').min(0, 'at least 0').max(200).nullable().optional(),
-        have: lockIds.nullable().optional(),
-        refused: lockIds.optional(),
-      })
-      .optional(),
-    weights: z
-      .object({
-        moved: weight.optional(),
-        swaps: weight.optional(),
-        roles: weight.optional(),
-        taste: weight.optional(),
-        newThings: weight.optional(),
-        price: weight.optional(),
-        cooking: weight.optional(),
-      })
-      .optional(),
-    targets: z.array(targetSchema).max(12, 'ask for at most 12 figures').optional(),
-  })
-  .refine(
-    (body) => body.diets.length > 0 || (body.targets?.length ?? 0) > 0 || body.recipe.avoid.length > 0,
-    {
-      path: ['diets'],
-      message: 'name at least one diet, for example "vegan", or a target',
-    },
-  )
-
-const uuid = z.uuid('an id from /api/recipes is expected')
-const revision = z.number().int('a revision is a whole number').min(1)
-
-export const createRequest = z
-  .object({
-    recipe: recipeSchema,
-    parentId: uuid.nullish(),
-    parentRevision: revision.nullish(),
-  })
-  .refine((body) => (body.parentId == null) === (body.parentRevision == null), {
-    path: ['parentRevision'],
-    message: 'give parentId and parentRevision together, or neither',
-  })
-
-export const saveRequest = z.object({ recipe: recipeSchema, revision })
-export const variantRequest = z.object({ recipe: recipeSchema, revision })
+import { priceRequest, storedId } from './requests'
 
 const nutrients = {
   energyKcal: z.number(),
@@ -109,7 +18,9 @@ const nutrients = {
   sodiumMg: z.number(),
   saltG: z.number(),
 }
+
 const nutrientsAnswer = z.object(nutrients)
+
 export const figuresAnswer = z.object({ grams: z.number(), ...nutrients })
 
 const unresolved = z.object({ lineId: z.string(), raw: z.string(), part: z.string(), reason: z.string() })
@@ -344,9 +255,9 @@ export const adaptAnswer = z.object({
 })
 
 export const storedAnswer = z.object({
-  id: uuid,
+  id: storedId,
   revision: z.number(),
-  parentId: uuid.nullable(),
+  parentId: storedId.nullable(),
   parentRevision: z.number().nullable(),
   recipe: recipeSchema,
   savedAt: z.string(),
@@ -356,9 +267,9 @@ export const storedAnswer = z.object({
 export const listAnswer = z.object({
   recipes: z.array(
     z.object({
-      id: uuid,
+      id: storedId,
       revision: z.number(),
-      parentId: uuid.nullable(),
+      parentId: storedId.nullable(),
       parentRevision: z.number().nullable(),
       title: z.string(),
       diets: z.array(z.string()),
@@ -376,73 +287,14 @@ export const problemAnswer = z.object({
   errors: z.array(z.object({ field: z.string(), message: z.string() })).optional(),
 })
 
-const amount = z.number('a number is expected, or null where the packet does not say').max(100_000).nullable()
-const who = z
-  .string('who typed it is expected')
-  .trim()
-  .min(1, 'say who typed it, so that it can be asked about')
-  .max(80, 'use at most 80 characters')
-
-export const labelSchema = z.object({
-  name: z.string().max(200, 'use at most 200 characters'),
-  perGrams: z.number('the grams that the figures are for are expected, for example 100').max(100_000),
-  energy: amount.default(null),
-  energyUnit: z.enum(['kcal', 'kJ'], 'use kcal or kJ'),
-  fatG: amount.default(null),
-  saturatedFatG: amount.default(null),
-  carbohydrateG: amount.default(null),
-  carbohydrateIncludesFibre: z.boolean().default(false),
-  sugarsG: amount.default(null),
-  polyolsG: amount.default(null),
-  fibreG: amount.default(null),
-  proteinG: amount.default(null),
-  salt: amount.default(null),
-  saltUnit: z.enum(['salt g', 'sodium mg'], 'use "salt g" or "sodium mg"'),
-  gramsPerMl: z
-    .number()
-    .min(0.02, 'no food is lighter than 0.02 g/ml')
-    .max(3, 'no food is heavier than 3 g/ml')
-    .nullable()
-    .default(null),
-  origins: z.array(z.enum(ORIGINS)).default([]),
-  allergens: z.array(z.enum(Object.keys(EU_ALLERGENS) as [Allergen, ...Allergen[]])).default([]),
-})
-
-export const ownFoodRequest = z.object({
-  label: labelSchema,
-  who,
-  likeId: z.string().max(80).nullable().default(null),
-})
-
 export const foodAnswer = z.looseObject({ id: z.string(), name: z.string(), shelf: z.string() })
 
-export const priceRequest = z.object({
-  price: z
-    .number('what the pack costs is expected, for example 1.99')
-    .min(0, 'a price cannot be below 0')
-    .max(1e6),
-  packGrams: z
-    .number('the grams in the pack are expected, for example 500')
-    .min(0.1, 'a pack holds at least 0.1 g')
-    .max(1e6, 'a pack holds at most 1,000 kg'),
-  note: z.string().max(200, 'use at most 200 characters').default(''),
-  date: z.iso.date('a day such as 2026-11-24 is expected'),
-})
 export const priceAnswer = priceRequest.extend({ foodId: z.string() })
 
-export const currencyRequest = z.object({
-  currency: z.string().regex(/^[A-Z]{3}$/, 'three capital letters are expected, for example EUR'),
-})
 export const pricesAnswer = z.object({ currency: z.string(), prices: z.array(priceAnswer) })
 
-export const importRequest = z.object({
-  source: z.string().trim().min(2, 'name the table, for the source of its foods').max(120),
-  who,
-})
-export const finishRequest = z.object({ withoutBadRows: z.boolean().default(false) })
-
 const importFields = {
-  id: uuid,
+  id: storedId,
   source: z.string(),
   who: z.string(),
   state: z.enum(['open', 'merging', 'done', 'dropped']),
@@ -451,41 +303,26 @@ const importFields = {
   startedAt: z.string(),
   endedAt: z.string().nullable(),
 }
+
 const fileFields = {
   nextByte: z.number().describe('go on from here'),
   rows: z.number(),
   badRows: z.number(),
   ended: z.boolean(),
 }
+
 export const importAnswer = z.object({
   ...importFields,
   files: z.array(z.object({ file: z.string(), ...fileFields })),
   badRows: z.array(z.object({ file: z.string(), rowNumber: z.number(), reason: z.string() })),
 })
+
 export const importsAnswer = z.object({ imports: z.array(z.object(importFields)) })
+
 export const chunkAnswer = z.object(fileFields)
 
-const foodIdOf = z.string('the id of a food is expected').min(1).max(80)
-export const ownSwapRequest = z
-  .object({
-    fromFoodId: foodIdOf,
-    toFoodId: foodIdOf,
-    ratio: z
-      .number('grams for a gram are expected, for example 1')
-      .min(0.001, 'at least 0.001 g for a gram')
-      .max(100, 'at most 100 g for a gram'),
-    part: z
-      .enum(PART_KINDS, `use one of ${PART_KINDS.join(', ')}, or null`)
-      .nullable()
-      .default(null),
-    why: z.string().trim().max(300, 'use at most 300 characters').default('Your own choice'),
-  })
-  .refine((body) => body.fromFoodId !== body.toFoodId, {
-    path: ['toFoodId'],
-    message: 'a food cannot stand in for itself',
-  })
 export const ownSwapAnswer = z.object({
-  id: uuid,
+  id: storedId,
   fromFoodId: z.string(),
   toFoodId: z.string(),
   ratio: z.number(),

@@ -1,0 +1,185 @@
+import { z } from 'zod'
+import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
+import { SHARES, TARGET_PER } from '../../core/diet/target'
+import { NUTRIENTS } from '../../core/food/nutrients'
+import { MICRONUTRIENT_KEYS, type Micronutrient } from '../../core/food/micronutrients'
+import { PART_KINDS } from '../../core/recipe/document'
+import { recipeSchema } from '../../core/recipe/schema'
+
+/** Longest recipe text that is read. */
+export const MAX_TEXT_CHARACTERS = 200_000
+
+// eslint-disable-next-line no-control-regex
+const NUL = /\u0000/g
+
+export const intakeRequest = z.object({
+  text: z
+    .string('the text of a recipe is expected')
+    .max(MAX_TEXT_CHARACTERS, `a recipe of at most ${MAX_TEXT_CHARACTERS} characters is expected`)
+    .transform((text) => text.replace(NUL, '').toWellFormed())
+    .refine((text) => text.trim().length > 0, 'the text is empty; paste a recipe'),
+})
+
+export const evaluateRequest = z.object({ recipe: recipeSchema })
+
+const weight = z
+  .number('a number is expected: 1 is usual, 0 does not count')
+  .min(0, 'a weight cannot be below 0')
+  .max(20, 'use at most 20')
+
+export const targetSchema = z
+  .object({
+    figure: z.enum([...SHARES, ...NUTRIENTS], `use one of ${[...SHARES, ...NUTRIENTS].join(', ')}`),
+    per: z
+      .enum(TARGET_PER, `use one of ${TARGET_PER.join(', ')}`)
+      .nullable()
+      .default(null),
+    comparison: z.enum(['at-least', 'at-most'], 'use at-least or at-most'),
+    limit: z.number('the limit is expected as a number').min(0, 'a limit cannot be below 0').max(100_000),
+    ofOriginal: z.boolean().default(false),
+  })
+  .refine((target) => SHARES.some((share) => share === target.figure) === (target.per === null), {
+    path: ['per'],
+    message: 'name what it is per (piece, serving, 100g); a share has none',
+  })
+
+const lockIds = z.array(z.string().max(80)).max(200)
+
+export const adaptRequest = z
+  .object({
+    recipe: recipeSchema,
+    diets: z.array(z.string().max(40)).max(20).default([]),
+    locks: z
+      .object({
+        lineIds: lockIds.optional(),
+        maxSwaps: z.number().int('swaps are whole').min(0, 'at least 0').max(200).nullable().optional(),
+        have: lockIds.nullable().optional(),
+        refused: lockIds.optional(),
+      })
+      .optional(),
+    weights: z
+      .object({
+        moved: weight.optional(),
+        swaps: weight.optional(),
+        roles: weight.optional(),
+        taste: weight.optional(),
+        newThings: weight.optional(),
+        price: weight.optional(),
+        cooking: weight.optional(),
+      })
+      .optional(),
+    targets: z.array(targetSchema).max(12, 'ask for at most 12 figures').optional(),
+  })
+  .refine(
+    (body) => body.diets.length > 0 || (body.targets?.length ?? 0) > 0 || body.recipe.avoid.length > 0,
+    {
+      path: ['diets'],
+      message: 'name at least one diet, for example "vegan", or a target',
+    },
+  )
+
+export const storedId = z.uuid('an id from /api/recipes is expected')
+
+const revision = z.number().int('a revision is a whole number').min(1)
+
+export const createRequest = z
+  .object({
+    recipe: recipeSchema,
+    parentId: storedId.nullish(),
+    parentRevision: revision.nullish(),
+  })
+  .refine((body) => (body.parentId == null) === (body.parentRevision == null), {
+    path: ['parentRevision'],
+    message: 'give parentId and parentRevision together, or neither',
+  })
+
+export const saveRequest = z.object({ recipe: recipeSchema, revision })
+
+export const variantRequest = z.object({ recipe: recipeSchema, revision })
+
+const amount = z.number('a number is expected, or null where the packet does not say').max(100_000).nullable()
+
+const who = z
+  .string('who typed it is expected')
+  .trim()
+  .min(1, 'say who typed it, so that it can be asked about')
+  .max(80, 'use at most 80 characters')
+
+export const labelSchema = z.object({
+  name: z.string().max(200, 'use at most 200 characters'),
+  perGrams: z.number('the grams that the figures are for are expected, for example 100').max(100_000),
+  energy: amount.default(null),
+  energyUnit: z.enum(['kcal', 'kJ'], 'use kcal or kJ'),
+  fatG: amount.default(null),
+  saturatedFatG: amount.default(null),
+  carbohydrateG: amount.default(null),
+  carbohydrateIncludesFibre: z.boolean().default(false),
+  sugarsG: amount.default(null),
+  polyolsG: amount.default(null),
+  fibreG: amount.default(null),
+  proteinG: amount.default(null),
+  salt: amount.default(null),
+  saltUnit: z.enum(['salt g', 'sodium mg'], 'use "salt g" or "sodium mg"'),
+  micronutrients: z
+    .partialRecord(z.enum(MICRONUTRIENT_KEYS as [Micronutrient, ...Micronutrient[]]), amount)
+    .default({}),
+  gramsPerMl: z
+    .number()
+    .min(0.02, 'no food is lighter than 0.02 g/ml')
+    .max(3, 'no food is heavier than 3 g/ml')
+    .nullable()
+    .default(null),
+  origins: z.array(z.enum(ORIGINS)).default([]),
+  allergens: z.array(z.enum(Object.keys(EU_ALLERGENS) as [Allergen, ...Allergen[]])).default([]),
+})
+
+export const ownFoodRequest = z.object({
+  label: labelSchema,
+  who,
+  likeId: z.string().max(80).nullable().default(null),
+})
+
+export const priceRequest = z.object({
+  price: z
+    .number('what the pack costs is expected, for example 1.99')
+    .min(0, 'a price cannot be below 0')
+    .max(1e6),
+  packGrams: z
+    .number('the grams in the pack are expected, for example 500')
+    .min(0.1, 'a pack holds at least 0.1 g')
+    .max(1e6, 'a pack holds at most 1,000 kg'),
+  note: z.string().max(200, 'use at most 200 characters').default(''),
+  date: z.iso.date('a day such as 2026-11-24 is expected'),
+})
+
+export const currencyRequest = z.object({
+  currency: z.string().regex(/^[A-Z]{3}$/, 'three capital letters are expected, for example EUR'),
+})
+
+export const importRequest = z.object({
+  source: z.string().trim().min(2, 'name the table, for the source of its foods').max(120),
+  who,
+})
+
+export const finishRequest = z.object({ withoutBadRows: z.boolean().default(false) })
+
+const foodIdOf = z.string('the id of a food is expected').min(1).max(80)
+
+export const ownSwapRequest = z
+  .object({
+    fromFoodId: foodIdOf,
+    toFoodId: foodIdOf,
+    ratio: z
+      .number('grams for a gram are expected, for example 1')
+      .min(0.001, 'at least 0.001 g for a gram')
+      .max(100, 'at most 100 g for a gram'),
+    part: z
+      .enum(PART_KINDS, `use one of ${PART_KINDS.join(', ')}, or null`)
+      .nullable()
+      .default(null),
+    why: z.string().trim().max(300, 'use at most 300 characters').default('Your own choice'),
+  })
+  .refine((body) => body.fromFoodId !== body.toFoodId, {
+    path: ['toFoodId'],
+    message: 'a food cannot stand in for itself',
+  })
