@@ -6,7 +6,7 @@ import {
   intakeAnswer,
   listAnswer,
   storedAnswer,
-} from '../server/utils/schemas'
+} from '../server/utils/answers'
 import { expect, read, store, SUPPER, test } from './support'
 
 const json = { 'content-type': 'application/json' }

@@ -92,6 +92,11 @@ const TASTE_GROUPS = new Set([
   'fruit',
 ])
 const TASTE_FACTOR = 1.6
+/**
+ * A line counts as at least this share of the recipe's weight: a sixth of the sesame oil is felt, however little
+ * it weighs. Our own choice.
+ */
+const LEAST_COUNTED_SHARE = 0.03
 /** Water is moved at hardly any cost: it is there to make the dough right. */
 const WATER_FACTOR = 0.1
 
@@ -335,7 +340,9 @@ export function buildModel(input: ModelInput): TargetModel {
     const taste = TASTE_GROUPS.has(food.group) ? 1 + (TASTE_FACTOR - 1) * weights.taste : 1
     const factor = food.id === 'water' ? WATER_FACTOR : taste
     // What is taken out and what comes in are each half of what is moved.
-    const movedCost = ((weights.moved * 50) / totalGrams) * factor
+    const percent = (weights.moved * 50) / totalGrams
+    const movedCost =
+      percent * factor * (food.id === 'water' ? 1 : Math.max(1, (LEAST_COUNTED_SHARE * totalGrams) / grams))
     const unmet = broken && !useful.length && !isLocked
     const stays = isLocked || unmet || (!broken && part.kind === 'pan')
     const [low, high] = stays ? [1, 1] : rangeOf(part, food, lessSalt)
@@ -350,30 +357,25 @@ export function buildModel(input: ModelInput): TargetModel {
     })
     const above = builder.variable(`above ${line.id}`, { cost: movedCost })
     const below = builder.variable(`below ${line.id}`, { cost: movedCost })
-    builder.constrain(
-      `moved ${line.id}`,
-      [
-        [keep, 1],
-        [above, -1],
-        [below, 1],
-      ],
-      { min: grams, max: grams },
-    )
-    const options = useful.map(({ swap, parts, fixedCost }): Option => ({
-      swap,
-      parts,
-      grams: builder.variable(`swap ${line.id} ${swap.id}`, {
-        cost: parts.reduce(
-          (sum, own) =>
-            sum +
-            own.perGram * priceOf(own.food.id) +
-            ((weights.moved * 50) / totalGrams) * (own.perGram + own.waterPerGram),
-          0,
-        ),
-      }),
-      chosen: builder.variable(`chosen ${line.id} ${swap.id}`, { binary: true, cost: fixedCost }),
-    }))
+    const mustGo = broken && !unmet && !isLocked
+    const options = useful.map(({ swap, parts, fixedCost }): Option => {
+      const price = parts.reduce((sum, own) => sum + own.perGram * priceOf(own.food.id), 0)
+      const weight = parts.reduce((sum, own) => sum + own.perGram + own.waterPerGram, 0)
+      const swapped = percent * (factor + weight)
+      return {
+        swap,
+        parts,
+        // A line that has to go is moved as a whole, however little comes in its place: there less is not nearer.
+        grams: builder.variable(`swap ${line.id} ${swap.id}`, { cost: price + (mustGo ? 0 : swapped) }),
+        chosen: builder.variable(`chosen ${line.id} ${swap.id}`, {
+          binary: true,
+          cost: fixedCost + (mustGo ? grams * swapped : 0),
+        }),
+      }
+    })
     const all: [number, number][] = [[keep, 1], ...options.map((own): [number, number] => [own.grams, 1])]
+    // Against the weight as written, what stands in for a line counted as the line.
+    builder.constrain(`moved ${line.id}`, [...all, [above, -1], [below, 1]], { min: grams, max: grams })
     builder.constrain(`amount ${line.id}`, all, { min: low * grams, max: high * grams })
     for (const own of options) {
       builder.constrain(
@@ -394,7 +396,6 @@ export function buildModel(input: ModelInput): TargetModel {
       )
     }
     // A line that has to go needs one of them, which spares the search the halves of two.
-    const mustGo = broken && !unmet && !isLocked
     if (mustGo || options.length > 1)
       builder.constrain(
         `one swap ${line.id}`,

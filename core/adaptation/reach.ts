@@ -140,7 +140,9 @@ function reachOnce(
     const missed = misses(evaluation, context)
     last = { reached, model, solution }
     if (missed.every((share) => share === 0)) return tidied(context, last) ?? last
-    margins = missed.map((share, index) => (margins[index] ?? 0) + (share > 0 ? share * 1.05 + 0.0005 : 0))
+    margins = missed.map(
+      (share, index) => (margins[index] ?? 0) + (share > 0 ? share * 1.05 + 0.0005 * 2 ** turn : 0),
+    )
   }
   return last
 }
