@@ -163,7 +163,13 @@ export function evaluate(recipe: Recipe, larder: Larder, original: Evaluation | 
   const { per100g } = asEaten
   const missing = batch.uncounted.map((one) => one.name)
   const lines = resolveLines(recipe, larder)
-  const foods = [...new Set(lines.flatMap((one) => one.food ?? []))]
+  const distinct = new Set<Food>()
+  const byId = new Map<string, JudgedLine['line']>()
+  for (const { line, food } of lines) {
+    byId.set(line.id, line)
+    if (food) distinct.add(food)
+  }
+  const foods = [...distinct]
 
   const proteinKcal = totals.proteinG * EU_FACTORS_KCAL_PER_G.protein
   const measures: Measures = {
@@ -188,7 +194,7 @@ export function evaluate(recipe: Recipe, larder: Larder, original: Evaluation | 
     complete: missing.length === 0,
     missing,
     asEaten,
-    spread: spreadOf(batch, new Map(lines.map(({ line }) => [line.id, line])), recipe.pieces),
+    spread: spreadOf(batch, byId, recipe.pieces),
     micronutrients: micronutrientsOf(batch.contributions, batch.uncounted, larder.foods, larder.cooking, {
       grams: asEaten.balance.eatenGrams,
       pieces: recipe.pieces,

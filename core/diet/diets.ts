@@ -89,12 +89,18 @@ export interface AgainstDiet {
 const known = new WeakMap<Diet, WeakMap<Food, AgainstDiet>>()
 
 /** The reasons why a food breaks a diet, and those why it may. Empty lists when it fits. */
-export function foodAgainstDiet(food: Food, diet: Diet): AgainstDiet {
+export const foodAgainstDiet = (food: Food, diet: Diet): AgainstDiet => against(diet)(food)
+
+/** As `foodAgainstDiet`, for many foods held against one diet. */
+export function against(diet: Diet): (food: Food) => AgainstDiet {
   let ofDiet = known.get(diet)
   if (!ofDiet) known.set(diet, (ofDiet = new WeakMap()))
-  let found = ofDiet.get(food)
-  if (!found) ofDiet.set(food, (found = reasonsAgainst(food, diet)))
-  return found
+  const found = ofDiet
+  return (food) => {
+    let own = found.get(food)
+    if (!own) found.set(food, (own = reasonsAgainst(food, diet)))
+    return own
+  }
 }
 
 function reasonsAgainst(food: Food, diet: Diet): AgainstDiet {

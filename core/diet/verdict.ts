@@ -1,6 +1,6 @@
 import type { Food } from '../food/food'
 import type { Line, Part } from '../recipe/document'
-import { excludes, foodAgainstDiet, type Diet } from './diets'
+import { against, excludes, type Diet } from './diets'
 import { limitOf, measured, sayTarget, unitOf, type Measures } from './target'
 
 export interface Verdict {
@@ -48,12 +48,13 @@ export function judge(
   const lineIds: string[] = []
   const unknown: string[] = []
   if (excludes(diet)) {
+    const heldAgainst = against(diet)
     for (const { part, line, food } of lines) {
       if (!food?.originKnown) {
         unknown.push(food?.name ?? (line.name || line.raw))
         continue
       }
-      const { breaks, may } = foodAgainstDiet(food, diet)
+      const { breaks, may } = heldAgainst(food)
       if (breaks.length) {
         reasons.push(`${food.name} (${part.name || part.kind}) is ${breaks.join(' and ')}`)
         lineIds.push(line.id)

@@ -66,21 +66,19 @@ export function asEatenOf(recipe: Recipe, batch: Batch, totals: Figures): AsEate
     }
     if (one.part === 'shell' || one.part === 'filling') pieceGrams += one.grams
   }
-  for (const one of [...batch.shell, ...batch.filling]) {
-    waterGrams += (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams
-  }
+  for (const one of batch.shell) waterGrams += waterOf(one)
+  for (const one of batch.filling) waterGrams += waterOf(one)
   waterGrams -= batch.cookedOffGrams
   const { lossGrams, why } = waterLoss(recipe, totals, pieceGrams, waterGrams)
   const eatenGrams = totals.grams - lossGrams
   const row = (what: string, grams: number, because = why): BalanceRow[] =>
     grams > LEAST_GRAMS ? [{ what, grams, why: because }] : []
   const off = batch.cookedOffGrams
+  const per100g = scaleFigures(totals, eatenGrams > 0 ? 100 / eatenGrams : 0)
+  per100g.grams = eatenGrams > 0 ? 100 : 0
   return {
     gramsPerPiece: eatenGrams / recipe.pieces,
-    per100g: {
-      ...scaleFigures(totals, eatenGrams > 0 ? 100 / eatenGrams : 0),
-      grams: eatenGrams > 0 ? 100 : 0,
-    },
+    per100g,
     balance: {
       madeGrams,
       gained: [
@@ -96,6 +94,9 @@ export function asEatenOf(recipe: Recipe, batch: Batch, totals: Figures): AsEate
     },
   }
 }
+
+const waterOf = (one: Batch['shell'][number]) =>
+  (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams
 
 function waterLoss(recipe: Recipe, totals: Figures, pieceGrams: number, waterGrams: number) {
   const { way } = recipe.cooking

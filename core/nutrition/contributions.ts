@@ -51,6 +51,8 @@ export interface Batch {
 
 interface Weighed extends DoughLine {
   part: Part
+  /** Water cooked out of it before it goes in; reckoned once its part is known. */
+  cookedOffGrams: number
 }
 
 function weighedLines(recipe: Recipe, foods: Foods) {
@@ -62,7 +64,15 @@ function weighedLines(recipe: Recipe, foods: Foods) {
       const name = food?.name ?? (line.name || line.raw)
       if (!food) uncounted.push({ lineId: line.id, name, reason: 'no food is chosen' })
       else if (line.grams === null) uncounted.push({ lineId: line.id, name, reason: 'no weight is known' })
-      else weighed.push({ part, line, food, grams: line.grams, waterChangeGrams: line.waterChangeGrams })
+      else
+        weighed.push({
+          part,
+          line,
+          food,
+          grams: line.grams,
+          waterChangeGrams: line.waterChangeGrams,
+          cookedOffGrams: 0,
+        })
     }
   }
   return { weighed, uncounted }
@@ -163,7 +173,6 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
   const filling = weighed.filter((one) => one.part.kind === 'filling')
   const dough = assessDough(shell, recipe.pieces)
 
-  const cookedOff = new Map<string, number>()
   const left = new Map<string, Left>()
   let cookedOffGrams = 0
   let cookedOffWhy = ''
@@ -173,7 +182,7 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
     for (const one of own) madeGrams += one.grams + one.waterChangeGrams
     if (part.kind === 'filling') {
       const precooked = cookedOffOf(part, own, tables)
-      for (const [lineId, grams] of precooked.byLine) cookedOff.set(lineId, grams)
+      for (const one of own) one.cookedOffGrams = precooked.byLine.get(one.line.id) ?? 0
       madeGrams -= precooked.grams
       cookedOffGrams += precooked.grams
       cookedOffWhy ||= precooked.why
@@ -185,7 +194,7 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
   let doughGrams = 0
   let fillingGrams = 0
   weighed.forEach((one, at) => {
-    const made = one.grams + one.waterChangeGrams - (cookedOff.get(one.line.id) ?? 0)
+    const made = one.grams + one.waterChangeGrams - one.cookedOffGrams
     if (one.part.kind === 'shell') doughGrams += made * (1 - lefts[at]!.share)
     else if (one.part.kind === 'filling') fillingGrams += made * (1 - lefts[at]!.share)
   })
@@ -207,7 +216,7 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
 
   const contributions = weighed.map((one, at): Contribution => {
     const { part, line, food, grams } = one
-    const off = cookedOff.get(line.id) ?? 0
+    const off = one.cookedOffGrams
     // Water in a pot is no ingredient of the piece: it is listed and left.
     const water = part.kind === 'pan' ? 0 : one.waterChangeGrams - off
     let { share, where, why } = lefts[at]!
@@ -240,7 +249,7 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
     uncounted,
     dough,
     shell,
-    filling: filling.map((one) => ({ ...one, cookedOffGrams: cookedOff.get(one.line.id) ?? 0 })),
+    filling,
     cookedOffGrams,
     cookedOffWhy,
   }

@@ -1,4 +1,4 @@
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '../food/micronutrients'
 import type { CookingWay } from '../recipe/document'
 import { retained, type CookingTables } from './cookingTables'
@@ -18,6 +18,18 @@ export type MicronutrientFigures = Record<Micronutrient, MicronutrientFigure>
 
 /** Less than this in the whole batch cannot matter, known or not: a pinch of spice. */
 const LEAST_GRAMS = 10
+
+const amounts = new WeakMap<Food, Float64Array>()
+
+/** What 100 g of a food hold, in the order of the keys; not a number where it is not known. */
+function amountsOf(food: Food): Float64Array {
+  let found = amounts.get(food)
+  if (!found) {
+    found = Float64Array.from(MICRONUTRIENT_KEYS, (key) => food.micronutrients[key] ?? NaN)
+    amounts.set(food, found)
+  }
+  return found
+}
 
 /**
  * Minerals, vitamins, cholesterol and trans fat of a batch as it is eaten, with the foods that lack a figure.
@@ -39,16 +51,16 @@ export function micronutrientsOf(
   const unknown = MICRONUTRIENT_KEYS.map(() => uncounted.map((one) => one.name))
   const kept = MICRONUTRIENT_KEYS.map((key) => retained(key, batch.way, tables))
   for (const one of contributions) {
-    const own = foods.get(one.foodId)!.micronutrients
+    const own = amountsOf(foods.get(one.foodId)!)
     const cooked = one.part === 'shell' || one.part === 'filling'
     for (let at = 0; at < count; at++) {
-      const key = MICRONUTRIENT_KEYS[at]!
-      const per100g = own[key]
-      if (per100g === null) {
+      const per100g = own[at]!
+      if (Number.isNaN(per100g)) {
         if (one.foodGrams >= LEAST_GRAMS && !unknown[at]!.includes(one.name)) unknown[at]!.push(one.name)
       } else if (per100g > 0) {
         let left = cooked ? kept[at]! : 1
-        if (cooked && one.cookedBy && left < 1) left *= retained(key, one.cookedBy, tables)
+        if (cooked && one.cookedBy && left < 1)
+          left *= retained(MICRONUTRIENT_KEYS[at]!, one.cookedBy, tables)
         sums[at]! += (per100g * one.foodGrams * left) / 100
       }
     }

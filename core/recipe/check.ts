@@ -13,11 +13,11 @@ export function checkRecipe(recipe: Recipe, foods: Foods): FieldProblem[] {
   let doughGrams = 0
   recipe.parts.forEach((part, p) => {
     part.lines.forEach((line, l) => {
-      const field = `recipe.parts[${p}].lines[${l}]`
+      const field = () => `recipe.parts[${p}].lines[${l}]`
       const food = line.foodId === null ? null : foods.get(line.foodId)
       if (food === undefined) {
         problems.push({
-          field: `${field}.foodId`,
+          field: `${field()}.foodId`,
           message: `"${line.foodId}" is not a food in the larder. Use an id from /api/foods, or null for a line that is not matched`,
         })
       }
@@ -27,7 +27,7 @@ export function checkRecipe(recipe: Recipe, foods: Foods): FieldProblem[] {
         line.waterChangeGrams < -((line.grams * food.per100g.waterG) / 100) - 0.01
       ) {
         problems.push({
-          field: `${field}.waterChangeGrams`,
+          field: `${field()}.waterChangeGrams`,
           message: `${food.name} holds ${Math.round((line.grams * food.per100g.waterG) / 100)} g of water; it cannot lose more`,
         })
       }
