@@ -80,6 +80,47 @@ test.describe('adapting to a combination', () => {
     await expect(page.getByLabel('Grams of Curd cheese (quark)')).toHaveCount(0)
   })
 
+  test('bakes what was fried where less fat is asked, and says how', async ({ page }) => {
+    const fried = `Fried bean pockets
+Makes 10, serves 5
+
+Dough
+300 g plain flour
+50 g lard
+130 g water
+
+Filling
+400 g cooked black beans
+80 g cheddar
+
+To fry
+1 litre sunflower oil
+
+Method
+1. Deep-fry at 175 °C for 4 minutes.`
+    await pasteToBench(page, fried)
+    const dialog = await openDialog(page)
+    await dialog.getByLabel('Less fat').check()
+    await dialog.getByRole('button', { name: 'Find the nearest' }).click()
+    await expect(dialog.getByText(/bake at 190 °C for about \d+ min instead of deep-fry/i)).toBeVisible()
+    await dialog.getByRole('button', { name: /^Take it/ }).click()
+    await expect(page.getByLabel('Way of cooking')).toHaveValue('bake')
+    await expect(page.getByText(/Here "deep-fry": bake at 190 °C/)).toBeVisible()
+    await expect(page.getByText(/Instead of deep-fry: bake at 190 °C/)).toBeVisible()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByLabel('Way of cooking')).toHaveValue('deep-fry')
+  })
+
+  test('says in numbers what a whole-grain dough asks for, while it is blended', async ({ page }) => {
+    await pasteToBench(page, PIES)
+    const dialog = await openDialog(page)
+    await dialog.getByLabel('Whole-grain', { exact: true }).check()
+    await dialog.getByRole('button', { name: 'Find the nearest' }).click()
+    await dialog.getByRole('button', { name: /^Take it/ }).click()
+    await expect(page.getByRole('heading', { name: 'What to do differently' })).toBeVisible()
+    await expect(page.getByText(/knead 10 min instead of 6/)).toBeVisible()
+  })
+
   test('draws how far one has to go, and a point of it can be taken', async ({ page }) => {
     await pasteToBench(page, PIES)
     const dialog = await openDialog(page)
@@ -147,6 +188,31 @@ test.describe('one line', () => {
     await expect(choices.locator('.choice')).toHaveCount(count - 1)
     await choices.getByRole('button', { name: 'Offer them again' }).click()
     await expect(choices.locator('.choice')).toHaveCount(count)
+  })
+
+  test('takes home-made seitan for meat, and says how it is made and what it costs to know', async ({
+    page,
+  }) => {
+    await pasteToBench(
+      page,
+      'Meat pies\nMakes 8\nDough\n300 g plain flour\n160 g water\nFilling\n300 g diced beef\n4 g salt',
+    )
+    await page.getByRole('button', { name: 'Swap Beef' }).click()
+    const choices = page.locator('.choices')
+    await choices.locator('.choice', { hasText: 'Seitan, home-made, simmered' }).click()
+    await expect(page.getByLabel('Grams of Seitan, home-made, simmered')).toHaveValue('270')
+    // It carries salt, so there is less of it to add.
+    await expect(page.getByText(/carries salt: [\d.]+ g less salt/)).toBeVisible()
+    await expect(
+      page.getByText(/home-made, simmered: \d+ g vital wheat gluten, .*simmer 45 min/),
+    ).toBeVisible()
+    await page.getByRole('button', { name: 'Seitan, home-made, simmered', exact: true }).click()
+    await expect(page.getByText('Made of', { exact: true })).toBeVisible()
+    await page.getByRole('button', { name: 'card', exact: true }).click()
+    const card = page.getByRole('dialog')
+    await expect(card).toContainText(
+      /seitan, home-made, simmered \(vegetable stock, vital wheat gluten \(CEREALS/i,
+    )
   })
 
   test('takes a swap of your own, which is offered first from then on, and forgets it', async ({

@@ -134,6 +134,14 @@ test.describe('the bench', () => {
     await pan.getByLabel('Taken up').press('Enter')
     await expect(energy(page)).not.toHaveText(estimated)
     await expect(pan).toContainText('20 g eaten: weighed by the cook')
+    // What is left in the pan says the same, and more than went in cannot be.
+    await pan.getByLabel('g, or weighed afterwards').fill('870')
+    await pan.getByLabel('g, or weighed afterwards').press('Enter')
+    await expect(pan.getByLabel('Taken up')).toHaveValue('38')
+    await pan.getByLabel('g, or weighed afterwards').fill('1.2 kg')
+    await pan.getByLabel('g, or weighed afterwards').press('Enter')
+    await expect(pan.getByRole('alert')).toContainText('More than the 908 g that went in')
+    await expect(pan.getByLabel('Taken up')).toHaveValue('38')
 
     await page.getByRole('group', { name: 'Add a part' }).getByRole('button', { name: 'filling' }).click()
     const added = page.locator('.recipe').getByRole('region', { name: 'Filling', exact: true })
@@ -238,6 +246,26 @@ test.describe('the bench', () => {
     await page.getByRole('button', { name: 'Take it back' }).click()
     await expect(page.getByLabel('Title')).toHaveValue('Supper turnovers, vegan')
     await expect(page.getByText('was put aside')).toBeHidden()
+  })
+
+  test('brings an older revision back, as a step that can be undone', async ({ page, request }) => {
+    const stored = await store(request, SUPPER)
+    await page.goto(`/bench/${stored.id}`)
+    await page.getByLabel('Pieces').fill('20')
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await page.getByRole('button', { name: 'Revision 2, show all' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Revisions' })
+    await expect(dialog.getByRole('listitem')).toHaveCount(2)
+    await expect(dialog.getByRole('listitem').first()).toContainText('as saved')
+    await dialog.getByRole('button', { name: 'Bring back revision 1' }).click()
+    await expect(dialog).toContainText('on the bench, not saved')
+    await page.keyboard.press('Escape')
+    await expect(page.getByLabel('Pieces')).toHaveValue('16')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByLabel('Pieces')).toHaveValue('20')
+    await page.getByRole('button', { name: 'Redo' }).click()
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(page.getByRole('button', { name: 'Revision 3, show all' })).toBeVisible()
   })
 
   test('says so when there is nothing on the bench, or no such recipe', async ({ page }) => {

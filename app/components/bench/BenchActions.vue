@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { larder } from '~~/data/larder'
 
-const { canUndo, canRedo, dirty, saving, diets } = defineProps<{
+const { canUndo, canRedo, dirty, saving, diets, revision } = defineProps<{
   canUndo: boolean
   canRedo: boolean
   dirty: boolean
   saving: boolean
   /** Diets that the recipe has been adapted to. */
   diets: string[]
+  /** The revision that is stored; null while it was never saved. */
+  revision: number | null
 }>()
-const emit = defineEmits<{ undo: []; redo: []; save: []; adapt: [dietId: string]; more: [] }>()
+const emit = defineEmits<{ undo: []; redo: []; save: []; adapt: [dietId: string]; more: []; revisions: [] }>()
 
 // One click for what is asked most; the rest, and combinations, behind "more".
 const offered = larder.diets.filter((diet) => diet.id === 'vegan' || diet.id === 'vegetarian')
@@ -62,6 +64,15 @@ const offered = larder.diets.filter((diet) => diet.id === 'vegan' || diet.id ===
         :disabled="saving || !dirty"
         @click="emit('save')"
       />
+      <button
+        v-if="revision !== null"
+        type="button"
+        class="opens small soft"
+        :aria-label="`Revision ${revision}, show all`"
+        @click="emit('revisions')"
+      >
+        revision {{ revision }}
+      </button>
     </span>
   </div>
 </template>

@@ -46,18 +46,20 @@ const notes = computed(() => line.notes.filter((note) => note.level === 'note'))
 const rawId = useId()
 const foodId = useId()
 const eatenId = useId()
+const leftId = useId()
 
 const eatenProblem = ref('')
-function typeEaten(event: Event) {
+/** Grams that are eaten, or what stayed behind, whichever was weighed. */
+function typeEaten(event: Event, of: 'eaten' | 'left') {
   const text = (event.target as HTMLInputElement).value
-  if (!text.trim()) {
-    eatenProblem.value = ''
-    edits.eaten(line.id, null)
-    return
-  }
+  eatenProblem.value = ''
+  if (!text.trim()) return edits.eaten(line.id, null)
   const weight = typedWeight(text, food)
-  eatenProblem.value = 'problem' in weight ? weight.problem : ''
-  if ('grams' in weight) edits.eaten(line.id, weight.grams)
+  if ('problem' in weight) eatenProblem.value = weight.problem
+  else if (of === 'eaten') edits.eaten(line.id, weight.grams)
+  else if (weight.grams > (line.grams ?? 0))
+    eatenProblem.value = `More than the ${showGrams(line.grams ?? 0)} g that went in; weigh again, or correct the line`
+  else edits.eaten(line.id, (line.grams ?? 0) - weight.grams)
 }
 
 function rewrite() {
@@ -90,12 +92,19 @@ function rewrite() {
           class="field eaten"
           :value="line.eatenGrams === null ? '' : showGrams(line.eatenGrams)"
           :placeholder="part === 'pan' ? 'estimated' : 'all of it'"
-          @change="typeEaten"
+          @change="(event) => typeEaten(event, 'eaten')"
         />
-        <span class="small soft">
-          g, if you weighed
-          {{ part === 'pan' ? 'the oil before and after' : 'what stayed in the bowl' }}</span
-        >
+        <label :for="leftId" class="small">g, or weighed afterwards</label>
+        <input
+          :id="leftId"
+          class="field eaten"
+          :value="
+            line.eatenGrams === null || line.grams === null ? '' : showGrams(line.grams - line.eatenGrams)
+          "
+          :placeholder="part === 'pan' ? 'in the pan' : 'in the bowl'"
+          @change="(event) => typeEaten(event, 'left')"
+        />
+        <span class="small soft">g of {{ line.grams === null ? 'it' : `${showGrams(line.grams)} g` }}</span>
         <span v-if="eatenProblem" class="small" role="alert"
           ><br /><span class="sign stop">✕</span> {{ eatenProblem }}</span
         >

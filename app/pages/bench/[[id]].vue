@@ -21,6 +21,8 @@ const basis = ref<Basis>('perPiece')
 const card = ref(false)
 /** Diets, targets and combinations are being chosen. */
 const adapting = ref(false)
+/** Older revisions are being looked at. */
+const revising = ref(false)
 /** On a narrow screen one side is shown at a time. */
 const side = ref<'recipe' | 'piece'>('recipe')
 
@@ -137,11 +139,13 @@ usePlaceKeys([
         :dirty="bench.dirty"
         :saving="bench.saving"
         :diets="bench.recipe.diets"
+        :revision="bench.slot.revision"
         @undo="bench.undo"
         @redo="bench.redo"
         @save="save"
         @adapt="adaptTo"
         @more="adapting = true"
+        @revisions="revising = true"
       />
       <SaveTrouble
         :problem="bench.trouble"
@@ -169,6 +173,12 @@ usePlaceKeys([
       :recipe="bench.recipe"
       @take="(made, diets) => bench.takeVariant(made, dietNames(diets))"
       @avoid="(avoid) => bench.change({ ...bench.recipe!, avoid })"
+    />
+    <LazyRevisionsDialog
+      v-if="revising && bench.slot.id && bench.slot.revision !== null"
+      :id="bench.slot.id"
+      v-model:visible="revising"
+      :current="bench.slot.revision"
     />
     <div class="switch no-print" role="tablist" aria-label="Side">
       <button type="button" role="tab" :aria-selected="side === 'recipe'" @click="side = 'recipe'">
