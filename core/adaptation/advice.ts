@@ -12,6 +12,7 @@ import { methodChanges } from './methodChanges'
 interface Replaced {
   from: Food
   to: { food: Food; line: Line }[]
+  part: PartKind
   swapId: string
 }
 
@@ -24,7 +25,7 @@ function replacedIn(recipe: Recipe, foods: Foods): Replaced[] {
     const from = cameFrom?.foodId ? foods.get(cameFrom.foodId) : undefined
     if (!cameFrom || !food || !from || from.id === food.id) continue
     const key = keyOf(part.kind, cameFrom)
-    const known = found.get(key) ?? { from, to: [], swapId: cameFrom.swapId }
+    const known = found.get(key) ?? { from, to: [], part: part.kind, swapId: cameFrom.swapId }
     known.to.push({ food, line })
     found.set(key, known)
   }
@@ -36,15 +37,31 @@ const keyOf = (part: PartKind, cameFrom: NonNullable<Line['cameFrom']>) =>
 /** Words by which a step may speak of a food: the last word of each of its names. */
 const calledIn = (food: Food) => [...new Set(food.synonyms.map((name) => name.split(' ').at(-1)!))]
 
-function stepNotes(recipe: Recipe, { from, to }: Replaced): RecipeNote[] {
-  const names = calledIn(from)
+const WHERE: Readonly<Record<PartKind, string>> = {
+  shell: 'in the dough',
+  filling: 'in the filling',
+  marinade: 'in the marinade',
+  finish: 'to finish',
+  pan: 'in the pan',
+  dip: 'in the dip',
+}
+
+/** Steps that speak of what is not there any more; a word that stood for two things names both, each in its place. */
+function stepNotes(recipe: Recipe, replaced: readonly Replaced[]): RecipeNote[] {
   return recipe.method.flatMap((step, at): RecipeNote[] => {
-    const named = names.find((name) =>
-      new RegExp(`\\b${name.replace(/[^\p{L}\d ]/gu, '.')}\\b`, 'iu').test(step),
-    )
-    if (!named) return []
-    const now = to.map(({ food }) => food.name).join(' + ')
-    return [{ code: 'method', level: 'note', text: `Step ${at + 1} says "${named}": here it is ${now}` }]
+    const byWord = new Map<string, Map<string, string>>()
+    for (const { from, to, part } of replaced) {
+      const named = calledIn(from).find((name) =>
+        new RegExp(`\\b${name.replace(/[^\p{L}\d ]/gu, '.')}\\b`, 'iu').test(step),
+      )
+      if (!named) continue
+      const now = to.map(({ food }) => food.name).join(' + ')
+      byWord.set(named, (byWord.get(named) ?? new Map<string, string>()).set(now, WHERE[part]))
+    }
+    return [...byWord].map(([named, nows]) => {
+      const here = [...nows].map(([now, where]) => (nows.size > 1 ? `${now} ${where}` : now)).join(', ')
+      return { code: 'method', level: 'note', text: `Step ${at + 1} says "${named}": here it is ${here}` }
+    })
   })
 }
 
@@ -99,7 +116,7 @@ export function adviceOn(
   const notes = [
     ...(figures ? methodChanges(recipe, figures.before, figures.after) : []),
     ...cookingNotes(recipe),
-    ...replaced.flatMap((one) => stepNotes(recipe, one)),
+    ...stepNotes(recipe, replaced),
     ...replaced.flatMap((one) => handlingNotes(one, swaps)),
   ]
   const seen = new Set<string>()

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { foods, larder, recipeOf } from '../../test/helpers'
+import { adapt } from '../adapt'
 import { evaluate } from '../evaluate'
 import type { Recipe } from '../recipe/document'
 import { swapLine } from '../swap/swapLine'
@@ -36,6 +37,24 @@ describe('advice on a swapped recipe', () => {
       /Step 1 says "pork": here it is Textured soy protein, dry \+ Sunflower oil/,
     )
     expect(texts(soya).join('\n')).toMatch(/Soak in hot stock 15 min/)
+  })
+
+  it('tells two things apart that a step calls by one word', () => {
+    const both = recipeOf({
+      shell: [
+        ['plain-flour', 300],
+        ['butter', 150],
+        ['water', 60],
+      ],
+      filling: [
+        ['butter', 20],
+        ['leek', 300],
+      ],
+    })
+    const made = { ...adapt(both, ['vegan'], larder).recipe, method: ['Rub in the butter.'] }
+    expect(texts(made)[0]).toMatch(
+      /^Step 1 says "butter": here it is Plant-based baking block in the dough, .+ in the filling$/,
+    )
   })
 
   it('follows a second swap and forgets the first', () => {

@@ -30,6 +30,17 @@ function doughProteinPct(evaluation: Evaluation): number {
 const fillingSaltG = ({ parts }: Evaluation): number =>
   parts.filter((one) => one.kind === 'filling').reduce((sum, one) => sum + one.perPiece.saltG * one.pieces, 0)
 
+/** What else in the fillings is salty and was so before, for a cook who has too much of it; '' for nothing. */
+function saltiest(before: Evaluation, after: Evaluation): string {
+  const were = new Set(before.working.lines.map((line) => `${line.lineId} ${line.foodId}`))
+  const found = after.working.lines
+    .filter((line) => line.part === 'filling' && were.has(`${line.lineId} ${line.foodId}`))
+    .sort((a, b) => b.nutrients.saltG - a.nutrients.saltG)[0]
+  return found && found.nutrients.saltG >= NOTICED.saltG
+    ? `${found.name.toLowerCase()} (${found.nutrients.saltG.toFixed(1)} g of salt)`
+    : ''
+}
+
 /**
  * What the cook has to do otherwise, with numbers, from how dough and filling have changed: kneading, rest,
  * steaming and oven. Common practice, no source.
@@ -79,6 +90,12 @@ export function methodChanges(recipe: Recipe, before: Evaluation, after: Evaluat
     say(
       `With what was swapped out the filling has lost ${Math.round(lostSaltG)} g of salt: taste it, and add at most that`,
     )
+  if (-lostSaltG >= NOTICED.saltG && -lostSaltG > NOTICED.saltShare * fillingSaltG(before)) {
+    const salty = saltiest(before, after)
+    say(
+      `What was swapped in brings the filling ${Math.round(-lostSaltG)} g of salt: taste before you salt${salty ? `, and use less of the ${salty}` : ''}`,
+    )
+  }
   const { moisture } = after.filling
   if (moisture.class !== 'dry' && moisture.looseGrams > before.filling.moisture.looseGrams + 5)
     for (const text of moisture.suggestions.slice(0, 1)) say(`The filling is wetter than it was. ${text}`)

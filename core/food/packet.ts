@@ -197,10 +197,7 @@ export function checkLabel(label: PacketLabel): LabelDoubt[] {
   for (const [key, value] of Object.entries(microPer100g(label))) {
     const { name, unit } = MICRONUTRIENTS[key as Micronutrient]
     if (value !== null && value > MOST_PER_100G[key as Micronutrient])
-      check(
-        key,
-        `${round(value)} ${unit} of ${name.toLowerCase()} in 100 g is more than foods have; is the unit right?`,
-      )
+      check(key, `${round(value)} ${unit} of ${name} in 100 g is more than foods have; is the unit right?`)
   }
   if (c.sodiumMg > MUCH_SALT_G * MG_SODIUM_PER_G_SALT)
     check(

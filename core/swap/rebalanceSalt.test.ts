@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { food, foods, larder, recipeOf } from '../../test/helpers'
+import { adviceOn } from '../adaptation/advice'
 import { adapt } from '../adapt'
+import { evaluate } from '../evaluate'
 import { allLines, type Recipe } from '../recipe/document'
 import { candidatesFor, madeAs } from './catalogue'
 import { rebalanceSalt } from './rebalanceSalt'
@@ -82,6 +84,23 @@ describe('salt after a swap', () => {
     const { recipe: adapted } = adapt(ham, ['vegan'], larder, { locks: { refused } })
     expect(sodiumOf(recipe, 'filling')).toBeLessThan(0.5 * sodiumOf(ham, 'filling'))
     expect(adapted.notes.map((note) => note.text).join()).toMatch(/has lost \d+ g of salt: taste it/)
+  })
+
+  it('is said to be too much where there is no salt to take, with what else is salty', () => {
+    const buns = recipeOf({
+      shell,
+      filling: [
+        ['minced-pork', 300],
+        ['soy-sauce', 32],
+      ],
+    })
+    const swap = larder.swaps.find((one) => one.id === 'mince-soya-home')!
+    const { recipe } = swapLine(buns, buns.parts[1]!.lines[0]!.id, swap, foods)!
+    const figures = { before: evaluate(buns, larder), after: evaluate(recipe, larder) }
+    const said = adviceOn(recipe, larder, figures).map((note) => note.text)
+    expect(said.join()).toMatch(
+      /brings the filling \d g of salt: .* use less of the soy sauce \(4\.\d g of salt\)/,
+    )
   })
 
   it('only ever takes salt, and a second time changes nothing (property)', () => {

@@ -108,6 +108,14 @@ const run = () => {
   question('adapt', null)
 }
 
+// On a narrow screen the answer stands below what was asked.
+const result = useTemplateRef<HTMLElement>('result')
+watch(answer, async (found) => {
+  if (!found) return
+  await nextTick()
+  result.value?.scrollIntoView({ block: 'nearest' })
+})
+
 function take(made: Recipe) {
   emit('take', made, chosen.value)
   visible.value = false
@@ -197,7 +205,7 @@ function take(made: Recipe) {
           :disabled="!asked || progress !== null || problem !== ''"
         />
       </form>
-      <section class="result" aria-live="polite" aria-label="What was found">
+      <section ref="result" class="result" aria-live="polite" aria-label="What was found">
         <SelectButton
           v-model="show"
           :options="[...VIEWS]"
