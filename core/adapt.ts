@@ -8,7 +8,9 @@ import { allLines, type Recipe } from './recipe/document'
 import { adaptRecipe } from './swap/adapt'
 import type { Change } from './swap/applySwap'
 import { adviceOn, withAdvice } from './adaptation/advice'
-import { search, type Binding, type Reached, type SearchOptions } from './adaptation/reach'
+import type { Binding } from './adaptation/binding'
+import { search, type SearchOptions } from './adaptation/reach'
+import type { Reached } from './adaptation/reachOnce'
 import { NO_LOCKS, USUAL_WEIGHTS, type Locks, type Weights, type Wishes } from './adaptation/wishes'
 import type { PriceBook } from './cost/costOf'
 
@@ -30,12 +32,13 @@ export interface Adaptation {
   before: Evaluation
   /** How far it is from the recipe as written; null when nothing had to be weighed against another. */
   distance: number | null
+  /** Clearly different ways; where there is a conflict over a figure, what comes nearest to it. */
   alternatives: Alternative[]
   /** Limits that stand in the way of a nearer recipe, and what loosening them would buy. */
   binding: Binding[]
   /** When nothing reaches it: the smallest set of wishes that contradict one another. */
   conflict: string[]
-  /** What had to be given up, in words; '' for nothing. */
+  /** What had to be given up, or how near it gets where there is a conflict, in words; '' for nothing. */
   compromise: string
 }
 
@@ -112,11 +115,6 @@ export function adapt(
   const before = evaluate(recipe, larder)
   if (!needsSearch(wishes)) return byCatalogue(recipe, before, diets, dietIds, larder)
 
-  const found = search(recipe, wishes, larder, options)
-  if (!found.best) {
-    const swapped = byCatalogue(recipe, before, diets, dietIds, larder)
-    return { ...swapped, conflict: found.conflict }
-  }
   const finish = (one: Reached): Alternative => {
     const made = finished(one.recipe, one.evaluation, before, dietIds, larder)
     return {
@@ -124,6 +122,16 @@ export function adapt(
       changes: one.changes,
       evaluation: evaluate(made, larder, before),
       distance: one.distance,
+    }
+  }
+  const found = search(recipe, wishes, larder, options)
+  if (!found.best) {
+    const swapped = byCatalogue(recipe, before, diets, dietIds, larder)
+    return {
+      ...swapped,
+      conflict: found.conflict,
+      compromise: found.closest?.text ?? '',
+      alternatives: found.closest ? [finish(found.closest.reached)] : [],
     }
   }
   const best = finish(found.best)

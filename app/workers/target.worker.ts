@@ -1,5 +1,5 @@
 import { adapt, type AdaptOptions } from '~~/core/adapt'
-import { tradeOff, type CurvePoint } from '~~/core/adaptation/reach'
+import { tradeOff, type CurvePoint } from '~~/core/adaptation/tradeOff'
 import { wishesFor, type Locks, type Weights } from '~~/core/adaptation/wishes'
 import type { Price } from '~~/core/cost/costOf'
 import type { Target } from '~~/core/diet/target'

@@ -244,9 +244,12 @@ function scaleOfShare(target: Target, limit: number, base: Evaluation): number {
 export function targetsOf(wishes: Wishes): { target: Target; name: string }[] {
   return [
     ...wishes.diets.flatMap((diet) => diet.targets.map((target) => ({ target, name: diet.name }))),
-    ...wishes.targets.map((target) => ({ target, name: 'Your target' })),
+    ...wishes.targets.map((target, at) => ({ target, name: at ? `Your target ${at + 1}` : 'Your target' })),
   ]
 }
+
+/** The name of the figure that is driven. */
+export const DRIVEN = 'driven'
 
 export interface ModelInput {
   recipe: Recipe
@@ -258,6 +261,8 @@ export interface ModelInput {
   wishes: Wishes
   /** By place in `targetsOf`: how much stricter than asked a figure has to be, to come out after losses. */
   margins: readonly number[]
+  /** A figure that is driven as far as it goes: written as a constraint of the name `DRIVEN`, for its terms. */
+  driven?: Target
   /** Names of wishes to leave out, when it is asked which ones are in each other's way. */
   without: ReadonlySet<string>
 }
@@ -284,6 +289,7 @@ export function buildModel(input: ModelInput): TargetModel {
   const { weights } = wishes
   const wished: Wish[] = []
   const targets = targetsOf(wishes).filter(({ name }) => !without.has(name))
+  if (input.driven) targets.push({ target: input.driven, name: DRIVEN })
   const marginOf = new Map(targetsOf(wishes).map(({ target }, at) => [target, input.margins[at] ?? 0]))
   const excluding = { ...wishes, diets: wishes.diets.filter((diet) => !without.has(diet.name)) }
 

@@ -7,21 +7,44 @@ import { showChange, showFigure, showGrams, WAY_WORDS } from '~/logic/format'
 const { answer, diets } = defineProps<{ answer: Adaptation; diets: string[] }>()
 const emit = defineEmits<{ take: [recipe: Recipe] }>()
 
-const ways = computed<Alternative[]>(() => [
-  {
-    recipe: answer.recipe,
-    changes: answer.changes,
-    evaluation: answer.evaluation,
-    distance: answer.distance ?? 0,
-  },
-  ...answer.alternatives,
-])
+interface Way extends Alternative {
+  name: string
+  take: string
+  /** False where nothing was weighed against anything. */
+  hasDistance: boolean
+}
+/** What can be taken. Where nothing reaches it: what swaps alone do, and what comes nearest. */
+const ways = computed((): Way[] => {
+  const { conflict, alternatives, distance } = answer
+  const own = { ...answer, distance: distance ?? 0 }
+  const taken = `Take it: ${dietNames(diets).join(', ')}`
+  if (!conflict.length)
+    return [own, ...alternatives].map((one, n) => {
+      const verdicts = verdictsOf(one)
+      const fits = diets.length > 0 && verdicts.every(({ verdict }) => verdict !== 'does not fit')
+      const name = n ? `Another way ${n}` : 'The nearest'
+      return { ...one, name, take: fits ? taken : 'Take it', hasDistance: true }
+    })
+  return [
+    ...alternatives.map((one) => ({
+      ...one,
+      name: 'As near as it gets',
+      take: 'Take it as near as it gets',
+      hasDistance: true,
+    })),
+    ...(answer.changes.length
+      ? [{ ...own, name: 'Swaps alone', take: 'Take the swaps alone', hasDistance: false }]
+      : []),
+  ]
+})
+const verdictsOf = (one: Alternative) =>
+  one.evaluation.diets.filter((verdict) => diets.includes(verdict.diet))
 const at = ref(0)
 watch(
   () => answer,
   () => (at.value = 0),
 )
-const way = computed(() => ways.value[at.value] ?? ways.value[0]!)
+const way = computed(() => ways.value[at.value] ?? null)
 const FIGURES = ['energyKcal', 'proteinG', 'fatG', 'netCarbohydrateG', 'fibreG'] as const
 const swapsOf = (one: Alternative) => one.changes.filter((change) => change.kind === 'swap').length
 /** What a way does, in a few words: how it is cooked and what comes in. */
@@ -34,24 +57,32 @@ function withWhat({ changes, recipe }: Alternative): string {
   if (!words.length) return changes.length ? 'other amounts only' : ''
   return words.slice(0, 4).join(', ') + (words.length > 4 ? ' …' : '')
 }
-const verdicts = computed(() => way.value.evaluation.diets.filter((one) => diets.includes(one.diet)))
-const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does not fit'))
+const verdicts = computed(() => (way.value ? verdictsOf(way.value) : []))
 </script>
 
 <template>
   <div class="answer">
     <template v-if="answer.conflict.length">
-      <p><span class="sign stop">✕ cannot be</span> These stand in each other's way:</p>
+      <p>
+        <span class="sign stop">✕ cannot be</span>
+        {{
+          answer.conflict.length > 1 ? "These stand in each other's way:" : 'Out of reach for this recipe:'
+        }}
+      </p>
       <ul class="conflict">
         <li v-for="wish in answer.conflict" :key="wish">{{ wish }}</li>
       </ul>
       <p class="soft">
-        Give one of them up, or loosen it. Your recipe is as it was<template v-if="answer.changes.length"
+        {{ answer.conflict.length > 1 ? 'Give one of them up, or loosen it.' : 'Loosen it.' }} Your recipe is
+        as it was<template v-if="answer.changes.length"
           >; what can be left out by swaps alone is below</template
         >.
       </p>
     </template>
-    <table v-else-if="ways.length > 1" class="ways">
+    <p v-if="answer.conflict.length && answer.compromise" class="small">
+      <span class="sign watch">as near as it gets</span> {{ answer.compromise }}.
+    </p>
+    <table v-if="ways.length > 1" class="ways">
       <caption class="visually-hidden">
         Ways to reach it
       </caption>
@@ -70,11 +101,11 @@ const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does 
         <tr v-for="(one, n) in ways" :key="n" :class="{ on: n === at }">
           <th scope="row">
             <button type="button" class="opens" :aria-pressed="n === at" @click="at = n">
-              {{ n === 0 ? 'The nearest' : `Another way ${n}` }}
+              {{ one.name }}
             </button>
             <span class="small soft with">{{ withWhat(one) }}</span>
           </th>
-          <td>{{ one.distance.toFixed(1) }}</td>
+          <td>{{ one.hasDistance ? one.distance.toFixed(1) : '' }}</td>
           <td>{{ swapsOf(one) }}</td>
           <td>{{ showFigure('energyKcal', one.evaluation.perPiece.energyKcal) }}</td>
           <td>{{ showFigure('proteinG', one.evaluation.perPiece.proteinG) }}</td>
@@ -87,13 +118,13 @@ const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does 
       Distance 1 is one percent of the recipe’s weight moved, or what you set for it under “What counts as
       far”.
     </p>
-    <p v-if="answer.compromise" class="small">
+    <p v-if="answer.compromise && !answer.conflict.length" class="small">
       <span class="sign watch">given up</span> {{ answer.compromise }}
     </p>
     <p v-for="one in answer.unmet" :key="one.reason" class="small">
       <span class="sign stop">✕</span> {{ one.reason }}
     </p>
-    <p v-if="!answer.conflict.length">
+    <p v-if="way?.hasDistance">
       <span v-for="verdict in verdicts" :key="verdict.diet" class="verdict small">
         <span
           class="sign"
@@ -104,7 +135,7 @@ const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does 
         {{ verdict.reasons.join('; ') }}
       </span>
     </p>
-    <p class="small">
+    <p v-if="way" class="small">
       A piece:
       <span v-for="key in FIGURES" :key="key" class="figure"
         ><strong>{{ showFigure(key, way.evaluation.perPiece[key]) }}</strong>
@@ -114,7 +145,7 @@ const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does 
         ({{ showChange(key, way.evaluation.perPiece[key] - answer.before.perPiece[key]) }})</span
       >
     </p>
-    <ul v-if="way.changes.length" class="changes small">
+    <ul v-if="way?.changes.length" class="changes small">
       <li v-for="(change, n) in way.changes" :key="n">
         <template v-if="change.kind === 'swap'"
           ><strong>{{ change.to }}</strong>
@@ -142,17 +173,8 @@ const fits = computed(() => verdicts.value.every((one) => one.verdict !== 'does 
         <li v-for="one in answer.binding" :key="one.name">{{ one.text }}.</li>
       </ul>
     </template>
-    <p v-if="way.changes.length">
-      <Button
-        :label="
-          answer.conflict.length
-            ? 'Take the swaps alone'
-            : fits && diets.length
-              ? `Take it: ${dietNames(diets).join(', ')}`
-              : 'Take it'
-        "
-        @click="emit('take', way.recipe)"
-      />
+    <p v-if="way?.changes.length">
+      <Button :label="way.take" @click="emit('take', way.recipe)" />
       <span class="small soft"> Undo takes it back.</span>
     </p>
   </div>

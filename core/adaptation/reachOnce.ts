@@ -1,0 +1,169 @@
+import { limitOf, measured } from '../diet/target'
+import { evaluate, type Evaluation } from '../evaluate'
+import type { Larder } from '../larder'
+import type { Recipe } from '../recipe/document'
+import type { Change } from '../swap/applySwap'
+import { buildRecipe } from './build'
+import { buildModel, targetsOf, type ModelInput, type TargetModel } from './model'
+import type { Program, Solution } from './program'
+import { solveProgram, type SolveOptions } from './solve'
+import type { Wishes } from './wishes'
+
+/** A recipe that reaches what was asked, and how far it is from the one that was written. */
+export interface Reached {
+  recipe: Recipe
+  changes: Change[]
+  evaluation: Evaluation
+  distance: number
+  /** Exactly the nearest, or the best that was found in the time given. */
+  proven: boolean
+}
+
+/** Losses and rounding move figures a little; a target missed is aimed at again this often. */
+const MOST_CORRECTIONS = 5
+/** The nearest recipe may take this long to be proven so; after that the best found is taken. */
+const SEARCH_MILLISECONDS = 250
+/** Aiming again may take this long. */
+const AGAIN_MILLISECONDS = 100
+
+/** What is searched, and in what. */
+export interface Context {
+  recipe: Recipe
+  without: ReadonlySet<string>
+  larder: Larder
+  /** Of `recipe`. */
+  base: Evaluation
+  /** Of the recipe as it was written. */
+  before: Evaluation
+  wishes: Wishes
+  options: SolveOptions
+}
+
+/** The search as input of the model. */
+export const inputOf = (context: Context, more: Partial<ModelInput> = {}): ModelInput => ({
+  recipe: context.recipe,
+  base: context.base,
+  before: context.before,
+  larder: context.larder,
+  wishes: context.wishes,
+  margins: [],
+  without: context.without,
+  ...more,
+})
+
+/** By how much of its limit a recipe misses each target; 0 where it holds or cannot be told. */
+export function misses(evaluation: Evaluation, { before, wishes }: Context): number[] {
+  return targetsOf(wishes).map(({ target }) => {
+    const value = measured(target, evaluation.measures)
+    const limit = limitOf(target, before.measures)
+    if (value === null || limit === null) return 0
+    const off = target.comparison === 'at-least' ? limit - value : value - limit
+    return off > 1e-6 ? off / Math.max(Math.abs(limit), 1e-6) : 0
+  })
+}
+
+/** Choices of an earlier answer, with how many of them may be made again. */
+export interface Cut {
+  names: ReadonlyMap<string, number>
+  max: number
+}
+
+/** The recipe that a solution stands for. */
+export function reachedWith(context: Context, model: TargetModel, solution: Solution): Reached {
+  const { recipe, changes } = buildRecipe(context.recipe, model, solution, context.larder.foods)
+  return {
+    recipe,
+    changes,
+    evaluation: evaluate(recipe, context.larder, context.before),
+    distance: solution.distance,
+    proven: solution.status === 'optimal',
+  }
+}
+
+/** Solves, builds and evaluates, aiming again where losses or rounding left a target missed. */
+function reachOnce(context: Context, cuts: readonly Cut[] = []): Found | null {
+  const timeout = context.options.timeoutMilliseconds ?? SEARCH_MILLISECONDS
+  let margins: number[] = []
+  let last: Found | null = null
+  for (let turn = 0; turn <= MOST_CORRECTIONS; turn++) {
+    const model = buildModel(inputOf(context, { margins }))
+    const at = new Map(model.program.variables.map(({ name }, index) => [name, index]))
+    for (const cut of cuts) {
+      const terms = [...cut.names].map(([name, sign]): [number, number] => [at.get(name)!, sign])
+      model.program.constraints.push({ name: 'otherwise', terms, min: null, max: cut.max })
+    }
+    const solution = solveProgram(model.program, {
+      ...context.options,
+      // Aiming again is a small move: what was found is near.
+      timeoutMilliseconds: Math.min(timeout, turn ? AGAIN_MILLISECONDS : Infinity),
+    })
+    if (solution.status === 'infeasible') return last
+    const made = reachedWith(context, model, solution)
+    const missed = misses(made.evaluation, context)
+    last = { reached: made, model, solution }
+    if (missed.every((share) => share === 0)) return tidied(context, last) ?? last
+    margins = missed.map(
+      (share, index) => (margins[index] ?? 0) + (share > 0 ? share * 1.05 + 0.0005 * 2 ** turn : 0),
+    )
+  }
+  return last
+}
+
+/** A recipe with the programme and the solution that it came of. */
+export interface Found {
+  reached: Reached
+  model: TargetModel
+  solution: Solution
+}
+
+/** A line changed by less than this share of its weight is left as it was, where that does no harm. */
+const FIDDLY_CHANGE = 0.05
+/** A rest of a line below this share of what stands in for it is not worth keeping. */
+const FIDDLY_REST = 0.1
+/** What a recipe with fewer changes may be farther away. */
+const TIDY_COSTS = 1
+
+/**
+ * The same choices with fewer fiddly amounts: 2 g more of this and a rest of 6 g of that are not what a cook
+ * weighs. Null where nothing is fiddly, or where it does not come out without.
+ */
+function tidied(context: Context, found: Found): Found | null {
+  const { program, lines } = found.model
+  const { values } = found.solution
+  const constraints = [...program.constraints]
+  const fix = (variable: number, value: number) =>
+    constraints.push({ name: 'tidy', terms: [[variable, 1]], min: value, max: value })
+  let fiddly = false
+  for (const one of lines) {
+    const kept = values[one.keep]!
+    const chosen = one.options.filter((own) => values[own.chosen]! > 0.5)
+    for (const own of one.options) fix(own.chosen, chosen.includes(own) ? 1 : 0)
+    const comes = chosen.reduce((sum, own) => sum + values[own.grams]!, 0)
+    const change = Math.abs(kept - one.grams)
+    if (chosen.length) {
+      if (kept < 0.05 || kept > FIDDLY_REST * comes) continue
+      fix(one.keep, 0)
+      fiddly = true
+    } else if (one.food.id !== 'water' && change > 0.05 && change < FIDDLY_CHANGE * one.grams) {
+      fix(one.keep, one.grams)
+      fiddly = true
+    }
+  }
+  if (!fiddly) return null
+  const relaxed: Program = {
+    variables: program.variables.map((own) => ({ ...own, binary: false })),
+    constraints,
+  }
+  const solution = solveProgram(relaxed, { ...context.options, timeoutMilliseconds: AGAIN_MILLISECONDS })
+  if (solution.status === 'infeasible' || solution.distance > found.solution.distance + TIDY_COSTS)
+    return null
+  const made = reachedWith(context, found.model, solution)
+  if (misses(made.evaluation, context).some((share) => share > 0)) return null
+  return { model: found.model, solution, reached: { ...made, proven: found.reached.proven } }
+}
+
+/** As `reachOnce`, null when a target is missed all the same. */
+export function reached(context: Context, cuts?: readonly Cut[]): Found | null {
+  const found = reachOnce(context, cuts)
+  return found && misses(found.reached.evaluation, context).every((share) => share === 0) ? found : null
+}
