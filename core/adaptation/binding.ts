@@ -1,5 +1,5 @@
 import { limitOf, sayTarget, unitOf } from '../diet/target'
-import { targetsOf } from './model'
+import { targetsOf } from './question'
 import type { Program } from './program'
 import type { Context, Found } from './reachOnce'
 import { solveProgram } from './solve'

@@ -3,7 +3,8 @@ import { printLine } from '../recipe/printLine'
 import { newLine, type Line, type Recipe } from '../recipe/document'
 import { applySwap, type Change } from '../swap/applySwap'
 import { rebalanceSalt } from '../swap/rebalanceSalt'
-import type { LineModel, TargetModel } from './model'
+import type { LineModel } from './lineModel'
+import type { TargetModel } from './model'
 import type { Solution } from './program'
 
 /** Grams to a tenth: what a kitchen scale can show. */

@@ -1,5 +1,6 @@
 import { limitOf, measured, sayTarget, unitOf, type Target } from '../diet/target'
-import { buildModel, DRIVEN, STRENGTH, targetsOf } from './model'
+import { buildModel } from './model'
+import { DRIVEN, STRENGTH, targetsOf } from './question'
 import { inputOf, reachedWith, type Context, type Reached } from './reachOnce'
 import { solveProgram } from './solve'
 
