@@ -82,7 +82,7 @@ const verdicts = computed(() => (way.value ? verdictsOf(way.value) : []))
     <p v-if="answer.conflict.length && answer.compromise" class="small">
       <span class="sign watch">as near as it gets</span> {{ answer.compromise }}.
     </p>
-    <table v-if="ways.length > 1" class="ways">
+    <table v-if="ways.length > 1" class="ways ruled">
       <caption class="visually-hidden">
         Ways to reach it
       </caption>
@@ -186,27 +186,8 @@ const verdicts = computed(() => (way.value ? verdictsOf(way.value) : []))
   align-content: start;
   gap: 0.6rem;
 }
-table {
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-thead th {
-  color: var(--ink-soft);
-  font-size: 0.875rem;
-}
 .with {
   display: block;
-}
-td,
-thead th:not(:first-child) {
-  padding-left: 0.75rem;
-  text-align: right;
-}
-tbody tr {
-  border-top: 1px solid var(--rule);
 }
 tr.on {
   background: var(--beet-tint);

@@ -67,7 +67,7 @@ function typeBought(event: Event) {
       {{ cost.unknown.join(', ').toLowerCase() }}.
       <NuxtLink to="/larder?prices">Price book</NuxtLink>
     </p>
-    <table v-if="known && open" class="small">
+    <table v-if="known && open" class="small ruled">
       <thead>
         <tr>
           <th scope="col">Line</th>
@@ -114,25 +114,6 @@ function typeBought(event: Event) {
 section {
   display: grid;
   gap: 0.3rem;
-}
-table {
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-td,
-thead th:not(:first-child) {
-  padding-left: 0.75rem;
-  text-align: right;
-}
-tbody tr {
-  border-top: 1px solid var(--rule);
-}
-tfoot {
-  border-top: 2px solid var(--ink);
-  font-weight: 640;
 }
 input {
   width: 4.5rem;

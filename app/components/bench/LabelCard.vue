@@ -72,7 +72,7 @@ function print() {
         <div class="drawing"><CrossSection :pieces="pieces" :height="70" bare /></div>
       </header>
       <div class="tables">
-        <table v-for="shown in labels" :key="shown.convention">
+        <table v-for="shown in labels" :key="shown.convention" class="ruled">
           <thead>
             <tr>
               <th scope="col">
@@ -163,28 +163,10 @@ header {
 }
 table {
   width: 100%;
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-thead th {
-  color: var(--ink-soft);
-  font-size: 0.875rem;
 }
 td,
-thead th:not(:first-child) {
-  padding-left: 0.75rem;
-  text-align: right;
+thead th {
   white-space: nowrap;
-}
-tbody tr {
-  border-top: 1px solid var(--rule);
-}
-.sub th {
-  padding-left: 0.9rem;
-  color: var(--ink-soft);
 }
 footer {
   padding-top: 0.4rem;

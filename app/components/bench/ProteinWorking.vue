@@ -13,12 +13,12 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <div class="protein">
+  <div class="working">
     <p v-if="protein.scorePct !== null && protein.limiting">
       The scarcest is <strong>{{ AMINO_ACIDS[protein.limiting].name }}</strong>, at
       <strong>{{ Math.round(protein.scorePct) }} %</strong> of what an adult's protein should hold.
     </p>
-    <table>
+    <table class="ruled">
       <thead>
         <tr>
           <th scope="col">Amino acid</th>
@@ -47,30 +47,3 @@ const rows = computed(() =>
     </p>
   </div>
 </template>
-
-<style scoped>
-.protein {
-  display: grid;
-  gap: 0.75rem;
-}
-table {
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-thead th {
-  border-bottom: 2px solid var(--ink);
-  color: var(--ink-soft);
-  font-size: 0.875rem;
-}
-td,
-thead th:not(:first-child) {
-  padding-left: 1rem;
-  text-align: right;
-}
-tbody tr {
-  border-bottom: 1px solid var(--rule);
-}
-</style>

@@ -76,7 +76,7 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
   <section class="detail" aria-labelledby="food-name">
     <h2 id="food-name">{{ food.name }}</h2>
     <p class="small soft">{{ food.source }}. {{ food.group.replace('-', ' ') }}.</p>
-    <table>
+    <table class="ruled">
       <thead>
         <tr>
           <th scope="col">In 100 g</th>
@@ -196,23 +196,6 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
 }
 table {
   width: 100%;
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-thead th {
-  color: var(--ink-soft);
-  font-size: 0.875rem;
-}
-td,
-thead th:not(:first-child) {
-  padding-left: 0.75rem;
-  text-align: right;
-}
-tbody tr {
-  border-top: 1px solid var(--rule);
 }
 td:nth-child(2) {
   font-weight: 640;
@@ -222,10 +205,6 @@ td:nth-child(2) {
   flex-wrap: wrap;
   align-items: center;
   gap: 0.75rem;
-}
-.sub th {
-  padding-left: 0.9rem;
-  color: var(--ink-soft);
 }
 dl {
   display: grid;

@@ -44,7 +44,7 @@ async function choose(event: Event) {
       No price is noted yet. Choose a food and note what a pack of it costs; the bench then says what a piece
       costs.
     </p>
-    <table v-else>
+    <table v-else class="ruled">
       <thead>
         <tr>
           <th scope="col">Food</th>
@@ -74,24 +74,5 @@ section {
   display: grid;
   align-content: start;
   gap: 0.6rem;
-}
-table {
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-thead th {
-  color: var(--ink-soft);
-  font-size: 0.875rem;
-}
-td,
-thead th:not(:first-child) {
-  padding-left: 0.75rem;
-  text-align: right;
-}
-tbody tr {
-  border-top: 1px solid var(--rule);
 }
 </style>
