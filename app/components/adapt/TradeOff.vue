@@ -127,21 +127,23 @@ const pick = ({ dataIndex }: { dataIndex?: number }) => (picked.value = dataInde
       >
       <Button label="Draw it" size="small" :disabled="busy" @click="ask" />
     </p>
-    <template v-if="points.length">
-      <div
-        class="chart"
-        role="img"
-        :aria-label="`Distance against ${FIGURES[drawn]!.unit}; the table below has the same figures`"
-      >
-        <VChart :option="option" autoresize @click="pick" />
+    <div v-if="points.length" class="both">
+      <div class="drawn">
+        <div
+          class="chart"
+          role="img"
+          :aria-label="`Distance against ${FIGURES[drawn]!.unit}; the table beside it has the same figures`"
+        >
+          <VChart :option="option" autoresize @click="pick" />
+        </div>
+        <p v-if="picked !== null && points[picked]" class="small">
+          {{ shown(points[picked]!.value) }} {{ FIGURES[drawn]!.unit }}, {{ points[picked]!.swaps }}
+          {{ points[picked]!.swaps === 1 ? 'swap' : 'swaps' }}, distance
+          {{ points[picked]!.distance.toFixed(1) }}
+          <Button label="Take this one" size="small" @click="emit('take', curve!.recipes[picked]!)" />
+        </p>
+        <p v-else class="small soft">Pick a point to take the recipe that stands there.</p>
       </div>
-      <p v-if="picked !== null && points[picked]" class="small">
-        {{ shown(points[picked]!.value) }} {{ FIGURES[drawn]!.unit }}, {{ points[picked]!.swaps }}
-        {{ points[picked]!.swaps === 1 ? 'swap' : 'swaps' }}, distance
-        {{ points[picked]!.distance.toFixed(1) }}
-        <Button label="Take this one" size="small" @click="emit('take', curve!.recipes[picked]!)" />
-      </p>
-      <p v-else class="small soft">Pick a point to take the recipe that stands there.</p>
       <div class="scroll" tabindex="0" role="region" aria-label="The points as a table">
         <table class="small">
           <thead>
@@ -171,7 +173,7 @@ const pick = ({ dataIndex }: { dataIndex?: number }) => (picked.value = dataInde
           </tbody>
         </table>
       </div>
-    </template>
+    </div>
     <p v-else-if="curve" class="soft">It cannot be moved at all, with what else was asked.</p>
   </div>
 </template>
@@ -187,12 +189,35 @@ const pick = ({ dataIndex }: { dataIndex?: number }) => (picked.value = dataInde
   align-items: center;
   gap: 0.6rem;
 }
+.both {
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr);
+  gap: 1rem;
+}
+.drawn {
+  display: grid;
+  align-content: start;
+  gap: 0.5rem;
+}
 .chart {
-  height: 17rem;
+  height: 20rem;
 }
 .scroll {
-  max-height: 9rem;
+  max-height: 25rem;
   overflow-y: auto;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  background: var(--sheet);
+}
+td:last-child {
+  padding-left: 0.75rem;
+}
+@media (max-width: 800px) {
+  .both {
+    grid-template-columns: 1fr;
+  }
 }
 table {
   width: 100%;
