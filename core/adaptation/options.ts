@@ -63,10 +63,11 @@ function chooseOptions(
   return [...new Set([...helpful.slice(0, 1), ...worth])].slice(0, MOST_OPTIONS)
 }
 
-/** How many things have to be bought for a food: what goes into it, if it is made at home. */
-function newThings(food: Food, present: ReadonlySet<string>): number {
-  if (present.has(food.id)) return 0
-  return food.homemade ? food.homemade.madeOf.filter((one) => !present.has(one.foodId)).length : 1
+/** What has to be bought for a food, by id: the food, or what goes into it if it is made at home. */
+function toBuy(food: Food, present: ReadonlySet<string>): string[] {
+  if (present.has(food.id)) return []
+  const ids = food.homemade ? food.homemade.madeOf.map((one) => one.foodId) : [food.id]
+  return ids.filter((id) => !present.has(id))
 }
 
 /** How much one gram of a food helps the targets, in shares of their limits. */
@@ -92,13 +93,13 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
   const made = candidatesFor(food, part.kind, madeAs(recipe), larder.swaps).flatMap((swap): Candidate[] => {
     if (locks.refused.includes(swap.id)) return []
     const parts = optionParts(swap, food, larder.foods)
-    if (!parts?.every((own) => (anything || !newThings(own.food, present)) && !breaks(own.food, question)))
+    if (!parts?.every((own) => (anything || !toBuy(own.food, present).length) && !breaks(own.food, question)))
       return []
     const weight = parts.reduce((sum, own) => sum + own.perGram + own.waterPerGram, 0)
     const gain =
       help(question, (of) => parts.reduce((sum, own) => sum + own.perGram * of(own.food, 0), 0)) -
       help(question, (of) => of(food, 0) * weight)
-    const fresh = parts.reduce((sum, own) => sum + newThings(own.food, present), 0)
+    const fresh = new Set(parts.flatMap((own) => toBuy(own.food, present))).size
     const fixedCost =
       weights.swaps * SWAP_COST +
       weights.roles * ROLE_COST * swap.rolesLost.length +

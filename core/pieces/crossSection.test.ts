@@ -64,6 +64,18 @@ describe.each(SHAPES)('a %s cut open', (shape) => {
   })
 })
 
+it('cuts a coil four times, its rope lying side by side, with the volume of the whole', () => {
+  const coil = crossSection('coil', piece)
+  expect(coil.shiftsMm).toHaveLength(4)
+  for (let n = 1; n < 4; n++) expect(coil.shiftsMm[n]! - coil.shiftsMm[n - 1]!).toBeCloseTo(coil.outlineMm, 9)
+  expect(coil.shiftsMm.reduce((sum, one) => sum + one, 0)).toBeCloseTo(0, 9)
+  expect(coil.widthMm).toBeCloseTo(4 * coil.outlineMm, 9)
+  // A rope π times four of its widths long, nearly filled: 42 g of dough and 60 g of filling are 96.5 ml.
+  const rope = area(coil.outer) * Math.PI * 4 * coil.outlineMm * 0.95
+  expect(rope / 1000).toBeCloseTo(coil.doughMl + coil.fillingMl, 0)
+  expect(crossSection('roll', piece).shiftsMm).toEqual([0])
+})
+
 it('takes one piece to hold the average of several fillings, and leaves the dip beside it', () => {
   const part = (kind: 'shell' | 'filling' | 'dip', grams: number) => ({ kind, perPiece: { grams } })
   expect(

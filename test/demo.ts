@@ -1,0 +1,39 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { dietsByIds } from '../core/adapt'
+import { evaluate } from '../core/evaluate'
+import { buildModel, type TargetModel } from '../core/adaptation/model'
+import { wishesFor, type Wishes } from '../core/adaptation/wishes'
+import type { Recipe } from '../core/recipe/document'
+import { readRecipe } from '../core/recipe/readRecipe'
+import { foods, larder } from './helpers'
+
+const folder = new URL('../data/demo/', import.meta.url)
+
+/** The demo recipes, read from their texts. */
+export const demo = readdirSync(folder).map((name) => ({
+  name,
+  recipe: readRecipe(readFileSync(new URL(name, folder), 'utf8'), foods).recipe,
+}))
+
+/** The demo recipe whose file name holds a word. */
+export function demoRecipe(word: string): Recipe {
+  const found = demo.find((one) => one.name.includes(word))
+  if (!found) throw new Error(`No demo recipe ${word}`)
+  return found.recipe
+}
+
+export const diets = (...ids: string[]) => dietsByIds(ids, larder)
+
+/** The programme of the search for a recipe and wishes. */
+export function modelOf(recipe: Recipe, wishes: Wishes | string[]): TargetModel {
+  const base = evaluate(recipe, larder)
+  return buildModel({
+    recipe,
+    base,
+    before: base,
+    larder,
+    wishes: Array.isArray(wishes) ? wishesFor(diets(...wishes)) : wishes,
+    margins: [],
+    without: new Set(),
+  })
+}
