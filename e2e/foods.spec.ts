@@ -119,6 +119,19 @@ test.describe('foods by the API', () => {
     expect(book.currency).toBe('GBP')
     expect(book.prices).toContainEqual({ foodId: 'cheddar', ...price })
     await request.put('/api/prices', { data: { currency: 'EUR' } })
+    // A later price counts, whichever is noted first; the same note twice is one.
+    const dearer = { ...price, price: 5, date: '2026-12-01' }
+    const older = { ...price, price: 3, date: '2026-01-02' }
+    for (const one of [dearer, older, older]) await request.put('/api/prices/cheddar', { data: one })
+    const noted = (await (await request.get('/api/prices/cheddar')).json()) as { prices: unknown[] }
+    expect(noted.prices).toEqual([dearer, price, older].map((one) => ({ foodId: 'cheddar', ...one })))
+    const now = (await (await request.get('/api/prices')).json()) as { prices: unknown[] }
+    expect(now.prices).toContainEqual({ foodId: 'cheddar', ...dearer })
+    expect(now.prices).not.toContainEqual({ foodId: 'cheddar', ...price })
+    // Taken out one by one: the one before counts again.
+    const left = (await (await request.delete('/api/prices/cheddar')).json()) as { price: unknown }
+    expect(left.price).toEqual({ foodId: 'cheddar', ...price })
+    await request.delete('/api/prices/cheddar')
     expect((await request.delete('/api/prices/cheddar')).status()).toBe(200)
     expect((await request.delete('/api/prices/cheddar')).status()).toBe(404)
   })
@@ -284,6 +297,12 @@ test.describe('in the larder', () => {
     await page.getByLabel('Costs').fill('3.00')
     await page.getByLabel('Grams in the pack').fill('1000')
     await page.getByRole('button', { name: 'Note the price' }).click()
+    await expect(page.getByText('€3.00 a kilo')).toBeVisible()
+    await page.getByLabel('Costs').fill('3.40')
+    await page.getByRole('button', { name: 'Note the price' }).click()
+    await expect(page.getByText(/before: €3\.00 a kilo, 20/)).toBeVisible()
+    await page.getByRole('button', { name: 'take it out' }).click()
+    await expect(page.getByText(/before:/)).toBeHidden()
     await expect(page.getByText('€3.00 a kilo')).toBeVisible()
 
     await pasteToBench(page, 'Pies\nMakes 4\nDough\n200 g flour\n110 g water\nFilling\n400 g leeks')

@@ -117,16 +117,25 @@ export const useLarderStore = defineStore('larder', () => {
 
   const entriesOf = (id: string) => call<OwnFood>('GET', `/api/foods/${encodeURIComponent(id)}`)
 
-  async function putPrice(price: Price) {
-    const { foodId, ...body } = price
-    const stored = await call<Price>('PUT', `/api/prices/${encodeURIComponent(foodId)}`, body)
-    prices.value = new Map(prices.value).set(foodId, stored)
+  const pricePath = (foodId: string) => `/api/prices/${encodeURIComponent(foodId)}`
+  /** Every price that was noted for a food, the latest first; that one counts. */
+  async function pricesOf(foodId: string): Promise<Price[]> {
+    const { prices: noted } = await call<{ prices: Price[] }>('GET', pricePath(foodId))
+    const next = new Map(prices.value)
+    if (noted[0]) next.set(foodId, noted[0])
+    else next.delete(foodId)
+    prices.value = next
+    return noted
   }
-  async function removePrice(foodId: string) {
-    await call('DELETE', `/api/prices/${encodeURIComponent(foodId)}`)
-    const rest = new Map(prices.value)
-    rest.delete(foodId)
-    prices.value = rest
+  async function putPrice(price: Price): Promise<Price[]> {
+    const { foodId, ...body } = price
+    await call<Price>('PUT', pricePath(foodId), body)
+    return pricesOf(foodId)
+  }
+  /** Takes the latest price out: the one before counts again. */
+  async function removePrice(foodId: string): Promise<Price[]> {
+    await call('DELETE', pricePath(foodId))
+    return pricesOf(foodId)
   }
   async function setCurrency(code: string) {
     takePrices(await call<Prices>('PUT', '/api/prices', { currency: code }))
@@ -150,6 +159,7 @@ export const useLarderStore = defineStore('larder', () => {
     withdraw,
     restore,
     entriesOf,
+    pricesOf,
     putPrice,
     removePrice,
     setCurrency,

@@ -14,34 +14,50 @@ const FIRST_CURRENCY = 'EUR'
 const PRICE = `food_id as "foodId", price::double precision as price, pack_grams as "packGrams", note,
   to_char(noted_on, 'YYYY-MM-DD') as date`
 
-/** The whole price book. */
+/** The price book: of every food the price that was noted last. */
 export async function allPrices(): Promise<StoredPrices> {
   await migrated()
   const [settings, prices] = await Promise.all([
     database().query<{ value: string }>(`select value from settings where name = 'currency'`),
-    database().query<Price>(`select ${PRICE} from prices order by food_id`),
+    database().query<Price>(
+      `select distinct on (food_id) ${PRICE} from prices order by food_id, noted_on desc, id desc`,
+    ),
   ])
   return { currency: settings.rows[0]?.value ?? FIRST_CURRENCY, prices: prices.rows }
 }
 
-/** Notes a price; the latest replaces the one before. */
+/** Every price that was noted for a food, the latest first. */
+export async function pricesOf(foodId: string): Promise<Price[]> {
+  await migrated()
+  const { rows } = await database().query<Price>(
+    `select ${PRICE} from prices where food_id = $1 order by noted_on desc, id desc limit 100`,
+    [foodId],
+  )
+  return rows
+}
+
+/** Notes a price, and keeps those before. The same price noted again on the same day is one note. */
 export async function putPrice(price: Price): Promise<Price> {
   await migrated()
   const { rows } = await database().query<Price>(
-    `insert into prices (food_id, price, pack_grams, note, noted_on) values ($1, $2, $3, $4, $5)
-     on conflict (food_id) do update
-       set price = excluded.price, pack_grams = excluded.pack_grams, note = excluded.note,
-           noted_on = excluded.noted_on
+    `with same as (
+       delete from prices
+       where food_id = $1 and price = $2 and pack_grams = $3 and note = $4 and noted_on = $5)
+     insert into prices (food_id, price, pack_grams, note, noted_on) values ($1, $2, $3, $4, $5)
      returning ${PRICE}`,
     [price.foodId, price.price, price.packGrams, price.note, price.date],
   )
   return rows[0]!
 }
 
-/** Takes a price out. Returns false when there was none. */
+/** Takes the latest price of a food out, so that the one before counts again. Returns false when there was none. */
 export async function removePrice(foodId: string): Promise<boolean> {
   await migrated()
-  const { rowCount } = await database().query('delete from prices where food_id = $1', [foodId])
+  const { rowCount } = await database().query(
+    `delete from prices where id =
+       (select id from prices where food_id = $1 order by noted_on desc, id desc limit 1)`,
+    [foodId],
+  )
   return rowCount === 1
 }
 

@@ -115,17 +115,25 @@ export const ROUTES: readonly Route[] = [
     answers: { 200: ['Prices', answers.pricesAnswer] },
   },
   {
+    method: 'get',
+    path: '/api/prices/{id}',
+    summary: 'Every price that was noted for a food, the latest first',
+    answers: { 200: ['Prices', z.object({ prices: z.array(answers.priceAnswer) })] },
+  },
+  {
     method: 'put',
     path: '/api/prices/{id}',
-    summary: 'Notes what a food costs',
+    summary: 'Notes what a food costs; earlier prices are kept',
     body: requests.priceRequest,
     answers: { 200: ['The price', answers.priceAnswer] },
   },
   {
     method: 'delete',
     path: '/api/prices/{id}',
-    summary: 'Takes a price out of the book',
-    answers: { 200: ['Taken out', z.object({ foodId: z.string() })] },
+    summary: 'Takes the latest price of a food out; the one before counts again',
+    answers: {
+      200: ['Taken out', z.object({ foodId: z.string(), price: answers.priceAnswer.nullable() })],
+    },
   },
   {
     method: 'get',

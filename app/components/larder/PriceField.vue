@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Price } from '~~/core/cost/costOf'
 import type { Food } from '~~/core/food/food'
 import { ApiProblem } from '~/logic/api'
 import { showGrams, showMoney } from '~/logic/format'
@@ -6,6 +7,20 @@ import { showGrams, showMoney } from '~/logic/format'
 const { food } = defineProps<{ food: Food }>()
 const shelves = useLarderStore()
 const known = computed(() => shelves.prices.get(food.id) ?? null)
+/** Every price that was noted, the latest first. */
+const noted = shallowRef<Price[]>([])
+const earlier = computed(() => noted.value.slice(1))
+watch(
+  () => food.id,
+  async (id) => {
+    noted.value = []
+    // Without the server the form still stands; what was noted before is an extra.
+    const found = await shelves.pricesOf(id).catch(() => [])
+    if (id === food.id) noted.value = found
+  },
+  { immediate: true },
+)
+const aKilo = (price: Price) => showMoney((price.price / price.packGrams) * 1000, shelves.currency)
 
 const price = ref('')
 const pack = ref('')
@@ -22,10 +37,10 @@ watch(
 const number = (text: string) => (text.trim() ? Number(text.replace(',', '.').replace(/\s*g$/, '')) : NaN)
 const problem = ref('')
 
-async function attempt(work: () => Promise<void>) {
+async function attempt(work: () => Promise<Price[]>) {
   problem.value = ''
   try {
-    await work()
+    noted.value = await work()
   } catch (error) {
     if (!(error instanceof ApiProblem)) throw error
     problem.value = error.problem.detail
@@ -60,11 +75,18 @@ async function store() {
     /></label>
     <Button type="submit" label="Note the price" size="small" severity="secondary" outlined />
     <span v-if="known" class="small soft">
-      {{ showMoney((known.price / known.packGrams) * 1000, shelves.currency) }} a kilo, noted
-      {{ known.date }}
+      {{ aKilo(known) }} a kilo, noted {{ known.date }}
       <button type="button" class="opens" @click="attempt(() => shelves.removePrice(food.id))">
         take it out
       </button>
+    </span>
+    <span v-if="earlier.length" class="small soft">
+      before:
+      {{
+        earlier
+          .map((one) => `${aKilo(one)} a kilo${one.note ? ` (${one.note})` : ''}, ${one.date}`)
+          .join('; ')
+      }}
     </span>
     <span v-if="problem" class="small" role="alert"><span class="sign stop">✕</span> {{ problem }}</span>
   </form>

@@ -1,8 +1,8 @@
-import { removePrice } from '../../db/prices'
+import { pricesOf, removePrice } from '../../db/prices'
 
-/** Takes a price out of the book. */
+/** Takes the latest price of a food out of the book. */
 export default defineEventHandler(async (event) => {
   const id = foodId(event)
   if (!(await removePrice(id))) throw noFood(id)
-  return { foodId: id }
+  return { foodId: id, price: (await pricesOf(id))[0] ?? null }
 })

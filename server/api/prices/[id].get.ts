@@ -1,0 +1,4 @@
+import { pricesOf } from '../../db/prices'
+
+/** Every price that was noted for a food, the latest first. */
+export default defineEventHandler(async (event) => ({ prices: await pricesOf(foodId(event)) }))
