@@ -75,10 +75,10 @@ describe('the bench store', () => {
     expect(bench.canRedo).toBe(false)
   })
 
-  it('grows a variant beside the original, and undo takes it back whole', () => {
+  it('grows a variant beside the original, and undo takes it back whole', async () => {
     const bench = useBenchStore()
     bench.start(pies)
-    const changes = bench.adaptTo(['vegan'])
+    const changes = await bench.adaptTo(['vegan'])
     expect(changes.some((change) => change.kind === 'swap')).toBe(true)
     expect(bench.recipe?.title).toBe(`${pies.title}, vegan`)
     expect(bench.baseline).toEqual(pies)
@@ -87,10 +87,10 @@ describe('the bench store', () => {
     expect(bench.baseline).toBeNull()
   })
 
-  it('says why it cannot adapt, and changes nothing', () => {
+  it('says why it cannot adapt, and changes nothing', async () => {
     const bench = useBenchStore()
     bench.start(recipeOf({ filling: [['leek', 100]] }))
-    expect(bench.adaptTo(['vegan'])).toEqual([])
+    expect(await bench.adaptTo(['vegan'])).toEqual([])
     expect(bench.refusal).toMatch(/no dough/)
     expect(bench.canUndo).toBe(false)
   })
@@ -116,7 +116,7 @@ describe('the bench store', () => {
   it('saves the original before its variant', async () => {
     const bench = useBenchStore()
     bench.start(pies)
-    bench.adaptTo(['vegan'])
+    await bench.adaptTo(['vegan'])
     answerWith([201, { id: ID, revision: 1 }], [201, { id: OTHER, revision: 1 }])
     expect(await bench.save()).toBe(true)
     expect(calls.map(({ method, path }) => `${method} ${path}`)).toEqual([
@@ -130,7 +130,7 @@ describe('the bench store', () => {
   it('does not store the original twice when only the variant failed', async () => {
     const bench = useBenchStore()
     bench.start(pies)
-    bench.adaptTo(['vegan'])
+    await bench.adaptTo(['vegan'])
     answerWith(
       [201, { id: ID, revision: 1 }],
       [503, { title: 'away', status: 503, detail: 'x', type: 't' }],
@@ -209,7 +209,7 @@ describe('the bench store', () => {
     const bench = useBenchStore()
     answerWith([200, { id: ID, revision: 1, recipe: pies, parent: null }])
     await bench.open(ID)
-    bench.adaptTo(['vegan'])
+    await bench.adaptTo(['vegan'])
 
     setActivePinia(createPinia())
     const reloaded = useBenchStore()
@@ -224,7 +224,7 @@ describe('the bench store', () => {
   it('puts unsaved work aside when something else is laid on the bench, and takes it back', async () => {
     const bench = useBenchStore()
     bench.start(pies)
-    bench.adaptTo(['vegan'])
+    await bench.adaptTo(['vegan'])
     answerWith([200, { id: ID, revision: 1, recipe: { ...pies, title: 'Something else' }, parent: null }])
     await bench.open(ID)
     expect(bench.recipe?.title).toBe('Something else')

@@ -1,5 +1,4 @@
 import { defineStore } from 'pinia'
-import { adapt } from '~~/core/adapt'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
 import type { Change } from '~~/core/swap/applySwap'
@@ -30,6 +29,8 @@ const DRAFT = 'swap-pocket:bench'
 /** Unsaved work that was on the bench when something else was laid there. */
 const ASIDE = 'swap-pocket:bench-aside'
 const MAX_UNDO = 100
+/** The search is large and wanted after the first look: it comes when the page is idle, or when it is asked for. */
+export const loadAdapt = () => import('~~/core/adapt')
 const emptySlot = (): Slot => ({ id: null, revision: null })
 
 function readDraft(key = DRAFT): Draft | null {
@@ -187,8 +188,12 @@ export const useBenchStore = defineStore('bench', () => {
   }
 
   /** Adapts to diets: a variant beside the original, or the variant adapted further. */
-  function adaptTo(dietIds: string[]): Change[] {
-    if (!now.value) return []
+  async function adaptTo(dietIds: string[]): Promise<Change[]> {
+    const loaded = await loadAdapt().catch(() => null)
+    if (!loaded)
+      refusal.value = 'What adapts a recipe could not be loaded: the server does not answer. Try again'
+    if (!loaded || !now.value) return []
+    const { adapt } = loaded
     try {
       const adaptation = adapt(now.value.recipe, dietIds, shelves.larder)
       takeVariant(adaptation.recipe, dietNames(dietIds))

@@ -52,17 +52,18 @@ async function load() {
 const first = load()
 onMounted(async () => {
   await first
+  onNuxtReady(() => void loadAdapt().catch(() => undefined))
   // The shelf's "Make it vegan" comes here with the wish in the address.
   const wish = route.query.make
   if (typeof wish !== 'string' || !bench.recipe) return
   await router.replace({ path: route.path })
-  if (!bench.recipe.diets.includes(wish) && larder.diets.some((diet) => diet.id === wish)) adaptTo(wish)
+  if (!bench.recipe.diets.includes(wish) && larder.diets.some((diet) => diet.id === wish)) await adaptTo(wish)
 })
 watch(id, load)
 useHead({ title: () => (bench.recipe ? `${bench.recipe.title} · Swap Pocket` : 'Bench · Swap Pocket') })
 
-function adaptTo(dietId: string) {
-  const changes = bench.adaptTo([dietId])
+async function adaptTo(dietId: string) {
+  const changes = await bench.adaptTo([dietId])
   if (bench.refusal) return
   const swapped = changes.filter((change) => change.kind === 'swap').length
   const none = changes.filter((change) => change.kind === 'none').length
