@@ -52,7 +52,8 @@ async function load() {
 const first = load()
 onMounted(async () => {
   await first
-  onNuxtReady(() => void loadAdapt().catch(() => undefined))
+  // After the first look: what is needed for that comes first.
+  setTimeout(() => void loadAdapt().catch(() => undefined), 3000)
   // The shelf's "Make it vegan" comes here with the wish in the address.
   const wish = route.query.make
   if (typeof wish !== 'string' || !bench.recipe) return
