@@ -32,6 +32,8 @@ export interface Adaptation {
   before: Evaluation
   /** How far it is from the recipe as written; null when nothing had to be weighed against another. */
   distance: number | null
+  /** False when the time was up before it was sure that none is nearer. */
+  proven: boolean
   /** Clearly different ways; where there is a conflict over a figure, what comes nearest to it. */
   alternatives: Alternative[]
   /** Limits that stand in the way of a nearer recipe, and what loosening them would buy. */
@@ -137,6 +139,7 @@ export function adapt(
   const best = finish(found.best)
   return {
     ...best,
+    proven: found.best.proven,
     unmet: found.unmet,
     losses: lossesBetween(before.micronutrients, best.evaluation.micronutrients),
     before,
@@ -180,6 +183,7 @@ function byCatalogue(
     evaluation,
     before,
     distance: null,
+    proven: true,
     alternatives: [],
     binding: [],
     conflict: [],

@@ -73,6 +73,16 @@ describe('the nearest recipe', () => {
     }
   })
 
+  it('says when the time was up before it was sure that none is nearer', () => {
+    const hurried = adapt(demoRecipe('mushroom-buns'), ['vegan', 'lighter', 'high-protein'], larder, {
+      timeoutMilliseconds: 0,
+    })
+    const easy = adapt(pies, ['whole-grain'], larder, { timeoutMilliseconds: 5000 })
+    expect(hurried.conflict.length > 0 || hurried.proven === false).toBe(true)
+    expect(easy.proven).toBe(true)
+    expect(adapt(pies, ['vegan'], larder).proven).toBe(true)
+  })
+
   it('does not depend on the order of the diets', () => {
     const one = search(pies, wishesFor(diets('vegan', 'high-protein')), larder).best!
     const other = search(pies, wishesFor(diets('high-protein', 'vegan')), larder).best!

@@ -239,6 +239,7 @@ export const adaptAnswer = z.object({
   evaluation: evaluationAnswer,
   before: evaluationAnswer,
   distance: z.number().nullable().describe('from the recipe as written; null where nothing was searched'),
+  proven: z.boolean().describe('false when the time was up before it was sure that none is nearer'),
   alternatives: z.array(
     z.object({
       recipe: recipeSchema,

@@ -117,6 +117,7 @@ const verdicts = computed(() => (way.value ? verdictsOf(way.value) : []))
     <p v-if="answer.distance !== null && !answer.conflict.length" class="small soft">
       Distance 1 is one percent of the recipe’s weight moved, or what you set for it under “What counts as
       far”.
+      <template v-if="!answer.proven">The best found in the time given; a nearer one may exist.</template>
     </p>
     <p v-if="answer.compromise && !answer.conflict.length" class="small">
       <span class="sign watch">given up</span> {{ answer.compromise }}
