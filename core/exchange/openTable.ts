@@ -1,5 +1,5 @@
 import { AMINO_ACID_KEYS, type AminoAcid, type AminoAcids } from '../food/aminoAcids'
-import type { Composition } from '../food/composition'
+import { zeroComposition, type Composition } from '../food/composition'
 import { euEnergyKcal, KJ_PER_KCAL } from '../food/energy'
 import type { Food } from '../food/food'
 import { micronutrientsWith, type Micronutrient } from '../food/micronutrients'
@@ -191,18 +191,7 @@ export interface TableFood {
  * @param source the table's name, for the food's source
  */
 export function foodFromTable(food: TableFood, units: ReadonlyMap<number, string>, source: string): Food {
-  const per100g: Composition = {
-    waterG: 0,
-    proteinG: 0,
-    fatG: 0,
-    saturatedFatG: 0,
-    carbohydrateG: 0,
-    fibreG: 0,
-    sugarsG: 0,
-    polyolsG: 0,
-    alcoholG: 0,
-    sodiumMg: 0,
-  }
+  const per100g = zeroComposition()
   const known = new Set<keyof Composition>()
   const micros: Partial<Record<Micronutrient, number>> = {}
   const amino: Partial<Record<AminoAcid, number>> = {}

@@ -11,3 +11,16 @@ export interface Composition {
   alcoholG: number
   sodiumMg: number
 }
+
+export const zeroComposition = (): Composition => ({
+  waterG: 0,
+  proteinG: 0,
+  fatG: 0,
+  saturatedFatG: 0,
+  carbohydrateG: 0,
+  fibreG: 0,
+  sugarsG: 0,
+  polyolsG: 0,
+  alcoholG: 0,
+  sodiumMg: 0,
+})

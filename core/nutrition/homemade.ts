@@ -1,5 +1,5 @@
 import { AMINO_ACID_KEYS, type AminoAcid, type AminoAcids } from '../food/aminoAcids'
-import type { Composition } from '../food/composition'
+import { zeroComposition, type Composition } from '../food/composition'
 import { euEnergyKcal } from '../food/energy'
 import type { Food, FoodRow, Foods } from '../food/food'
 import { MICRONUTRIENT_KEYS, type Micronutrients } from '../food/micronutrients'
@@ -28,18 +28,7 @@ function ingredientsOf(row: FoodRow, foods: Foods, where: string): Ingredient[] 
 
 /** What 100 g holds: nothing is lost but water, which makes up the weight. */
 function compositionOf(ingredients: readonly Ingredient[], makesGrams: number, where: string): Composition {
-  const per100g: Composition = {
-    waterG: 0,
-    proteinG: 0,
-    fatG: 0,
-    saturatedFatG: 0,
-    carbohydrateG: 0,
-    fibreG: 0,
-    sugarsG: 0,
-    polyolsG: 0,
-    alcoholG: 0,
-    sodiumMg: 0,
-  }
+  const per100g = zeroComposition()
   let inGrams = 0
   for (const { food, grams } of ingredients) {
     inGrams += grams
