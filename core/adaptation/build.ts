@@ -1,7 +1,7 @@
 import type { Foods } from '../food/food'
 import { printLine } from '../recipe/printLine'
 import { newLine, type Line, type Recipe } from '../recipe/document'
-import { applySwap, type Change } from '../swap/applySwap'
+import { applySwap, NO_SWAP, type Change } from '../swap/applySwap'
 import { rebalanceSalt } from '../swap/rebalanceSalt'
 import type { LineModel } from './lineModel'
 import type { TargetModel } from './model'
@@ -49,11 +49,7 @@ const amountChange = (one: LineModel, grams: number, why: string): Change => ({
   gramsBefore: one.grams,
   gramsAfter: grams,
   why,
-  roles: [],
-  rolesLost: [],
-  handling: '',
-  cooking: '',
-  allergensAdded: [],
+  ...NO_SWAP,
   swapId: 'amount',
   source: 'reckoned: the nearest recipe that reaches what was asked',
 })

@@ -58,13 +58,16 @@ export function closestOf(context: Context, conflict: readonly string[]): Closes
   for (const { target, name } of targetsOf(context.wishes)) {
     if (!conflict.some((text) => text.startsWith(`${name}: `))) continue
     const rest: Context = { ...context, without: new Set([...context.without, name]) }
-    const best = drivenTo(rest, target) ?? drivenTo(weaker(rest), target)
+    const strong = drivenTo(rest, target)
+    const best = strong ?? drivenTo(weaker(rest), target)
     const limit = limitOf(target, context.before.measures)
     if (!best || limit === null) continue
     const value = measured(target, best.evaluation.measures)
     if (value === null) continue
     const text = `${name}: ${sayTarget(target, context.before.measures)} is out of reach here${conflict.length > 1 ? ', the rest kept' : ''}; as near as it gets is ${value.toFixed(1)} ${unitOf(target)}`
-    return { reached: best, text }
+    // A dough that had to be let go weaker for it is said as well.
+    const lacks = strong ? [] : best.evaluation.abilities.lacks.map((lack) => lack.text)
+    return { reached: best, text: [text, ...lacks].join('; ') }
   }
   return null
 }

@@ -1,9 +1,10 @@
 import type { Evaluation } from '../evaluate'
+import { EU_FACTORS_KCAL_PER_G } from '../food/energy'
 import type { Foods } from '../food/food'
 import { surfaceCm2 } from '../nutrition/fatUptake'
 import { allLines, type CookingWay, type Line, type Recipe } from '../recipe/document'
 import { printLine } from '../recipe/printLine'
-import type { Change } from '../swap/applySwap'
+import { NO_SWAP, type Change } from '../swap/applySwap'
 
 interface Instead {
   way: CookingWay
@@ -42,7 +43,6 @@ export const GIVEN_UP = Object.keys(INSTEAD) as CookingWay[]
 /** Fat from the pan below this share of the energy is not worth another way of cooking. Our own choice. */
 const LEAST_ENERGY_SHARE = 0.05
 const MOST_MINUTES = 40
-const FAT_KCAL = 9
 
 export interface CookedOtherwise {
   recipe: Recipe
@@ -69,7 +69,7 @@ export function cookOtherwise(recipe: Recipe, evaluation: Evaluation, foods: Foo
     .filter((one) => ids.has(one.lineId))
     .reduce((sum, one) => sum + one.foodGrams, 0)
   const batchKcal = evaluation.perPiece.energyKcal * evaluation.pieces
-  if (takenGrams * FAT_KCAL < LEAST_ENERGY_SHARE * batchKcal) return null
+  if (takenGrams * EU_FACTORS_KCAL_PER_G.fat < LEAST_ENERGY_SHARE * batchKcal) return null
 
   const pieceGrams = evaluation.parts
     .filter((one) => one.kind === 'shell' || one.kind === 'filling')
@@ -128,11 +128,8 @@ export function cookOtherwise(recipe: Recipe, evaluation: Evaluation, foods: Foo
       gramsBefore: takenGrams,
       gramsAfter: grams,
       why,
-      roles: [],
+      ...NO_SWAP,
       rolesLost: ['browning'],
-      handling: '',
-      cooking: '',
-      allergensAdded: [],
       swapId: 'cooking',
       source: 'common practice, no source',
     },

@@ -30,6 +30,8 @@ describe('the nearest recipe', () => {
     ['egg-free', 'whole-grain', 'protein-source'],
     ['nut-free', 'soy-free', 'vegan'],
   ]
+  /** Whether one was found, for each of the cases below. */
+  const outcomes: boolean[] = []
   it.each(
     demo.flatMap(({ name, recipe }) =>
       combinations.map((ids) => [name, ids.join(', '), recipe, ids] as const),
@@ -39,6 +41,7 @@ describe('the nearest recipe', () => {
     (_, __, recipe, ids) => {
       const { evaluation, before, unmet, conflict, compromise, recipe: made } = adapt(recipe, ids, larder)
       const verdicts = evaluation.diets.filter((one) => ids.includes(one.diet))
+      outcomes.push(!conflict.length && !unmet.length)
       if (conflict.length || unmet.length) {
         for (const text of [...conflict, ...unmet.map((one) => one.reason)])
           expect(text.length).toBeGreaterThan(4)
@@ -59,6 +62,11 @@ describe('the nearest recipe', () => {
       }
     },
   )
+
+  it('is found for most of them', () => {
+    expect(outcomes).toHaveLength(demo.length * combinations.length)
+    expect(outcomes.filter((found) => !found).length).toBeLessThanOrEqual(0.1 * outcomes.length)
+  })
 
   it('of one that already fits is itself', () => {
     for (const { recipe } of demo) {

@@ -1,7 +1,7 @@
 import { foodAgainstDiet, type Diet } from '../diet/diets'
 import type { Food, Foods } from '../food/food'
 import { allLines, type PartKind, type Line, type Recipe } from '../recipe/document'
-import { applySwap, replaceLine, type Change, type Swapped } from './applySwap'
+import { applySwap, NO_SWAP, replaceLine, type Change, type Swapped } from './applySwap'
 import { candidatesFor, madeAs, type Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'
 import { rebalanceSalt } from './rebalanceSalt'
@@ -64,11 +64,7 @@ const plainChange = (
   gramsBefore: line.grams,
   gramsAfter: line.grams,
   why,
-  roles: [],
-  rolesLost: [],
-  handling: '',
-  cooking: '',
-  allergensAdded: [],
+  ...NO_SWAP,
   swapId: '',
   source: food.source,
 })

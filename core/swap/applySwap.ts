@@ -24,6 +24,15 @@ export interface Change {
   source: string
 }
 
+/** What a change has that is no swap: no roles, nothing to handle, no allergen. */
+export const NO_SWAP: Pick<Change, 'roles' | 'rolesLost' | 'handling' | 'cooking' | 'allergensAdded'> = {
+  roles: [],
+  rolesLost: [],
+  handling: '',
+  cooking: '',
+  allergensAdded: [],
+}
+
 export interface Swapped {
   lines: Line[]
   change: Change

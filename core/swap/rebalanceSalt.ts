@@ -1,6 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import type { Line, Part, Recipe } from '../recipe/document'
-import type { Change } from './applySwap'
+import { NO_SWAP, type Change } from './applySwap'
 import { withGrams, type Balanced } from './rebalance'
 
 /** Salt that is less than this off, in grams, is not tasted in a batch. Common practice, no source. */
@@ -58,11 +58,7 @@ export function rebalanceSalt(before: Recipe, adapted: Recipe, foods: Foods): Ba
       gramsBefore: salt.line.grams,
       gramsAfter: left,
       why,
-      roles: [],
-      rolesLost: [],
-      handling: '',
-      cooking: '',
-      allergensAdded: [],
+      ...NO_SWAP,
       swapId: 'salt',
       source: 'reckoned from the sodium of the food table',
     })

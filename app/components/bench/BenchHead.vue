@@ -35,7 +35,8 @@ const setWay = (way: Recipe['cooking']['way']) =>
   emit('change', {
     ...recipe,
     cooking: { ...recipe.cooking, way },
-    notes: recipe.notes.filter((note) => note.code !== 'way-assumed'),
+    // What was said of another way of cooking holds no longer.
+    notes: recipe.notes.filter((note) => note.code !== 'way-assumed' && note.code !== 'cooking'),
   })
 </script>
 

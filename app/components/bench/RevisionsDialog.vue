@@ -15,6 +15,7 @@ const { id, current } = defineProps<{
   current: number
 }>()
 const bench = useBenchStore()
+const shelves = useLarderStore()
 
 const revisions = shallowRef<Revision[] | null>(null)
 const trouble = ref('')
@@ -41,6 +42,8 @@ onMounted(load)
 const bringBack = (revision: number) =>
   trying(async () => {
     const stored = await call<StoredWithParent>('GET', `${path.value}?revision=${revision}`)
+    // It may use foods that no other recipe on the bench has used.
+    await shelves.knowFoodsOf(stored.recipe)
     bench.change(stored.recipe)
     brought.value = revision
   })
