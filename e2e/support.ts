@@ -1,6 +1,6 @@
 import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test'
 import type { Stored } from '../app/logic/api'
-import type { Intake } from '../core/recipe/readRecipe'
+import type { Intake } from '../core/reading/readRecipe'
 import type { Recipe } from '../core/recipe/document'
 
 export { expect }

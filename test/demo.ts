@@ -4,7 +4,7 @@ import { evaluate } from '../core/evaluate'
 import { buildModel, type TargetModel } from '../core/adaptation/model'
 import { wishesFor, type Wishes } from '../core/adaptation/wishes'
 import type { Recipe } from '../core/recipe/document'
-import { readRecipe } from '../core/recipe/readRecipe'
+import { readRecipe } from '../core/reading/readRecipe'
 import { foods, larder } from './helpers'
 
 const folder = new URL('../data/demo/', import.meta.url)

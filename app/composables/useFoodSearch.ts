@@ -1,5 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
-import { searchFoods } from '~~/core/food/match'
+import { searchFoods } from '~~/core/reading/match'
 import type { ShelvedFood } from '~/logic/api'
 
 /** Waiting for the last key, so that a word is asked for once. */

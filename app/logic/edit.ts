@@ -1,7 +1,7 @@
 import type { Foods } from '~~/core/food/food'
-import { splitLine } from '~~/core/quantity/splitLine'
+import { splitLine } from '~~/core/reading/splitLine'
 import { rebalanceDough } from '~~/core/swap/rebalance'
-import { readIngredient } from '~~/core/recipe/readIngredient'
+import { readIngredient } from '~~/core/reading/readIngredient'
 import {
   newLine,
   newPart,

@@ -1,6 +1,6 @@
 import type { Food } from '~~/core/food/food'
-import { weighLine } from '~~/core/food/weigh'
-import { readLine } from '~~/core/quantity/readLine'
+import { weighLine } from '~~/core/reading/weigh'
+import { readLine } from '~~/core/reading/readLine'
 import { MAX_LINE_GRAMS } from '~~/core/recipe/document'
 
 export type TypedWeight = { grams: number } | { problem: string }

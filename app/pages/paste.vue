@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced, useLocalStorage } from '@vueuse/core'
-import { readRecipe } from '~~/core/recipe/readRecipe'
+import { readRecipe } from '~~/core/reading/readRecipe'
 
 const shelves = useLarderStore()
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { foods, larder } from '../../test/helpers'
-import { readRecipe } from '../recipe/readRecipe'
+import { readRecipe } from '../reading/readRecipe'
 import { evaluate } from '../evaluate'
 import { allLines } from '../recipe/document'
 

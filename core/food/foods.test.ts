@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { foods, larder } from '../../test/helpers'
 import rows from '../../data/foods.csv'
 import { foodsFromRows } from './food'
-import { normaliseName } from './match'
+import { normaliseName } from '../reading/match'
 
 const all = [...foods.values()]
 const each = all.map((food) => [food.id, food] as const)

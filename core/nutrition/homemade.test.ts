@@ -5,7 +5,7 @@ import { costOf, type PriceBook } from '../cost/costOf'
 import { evaluate } from '../evaluate'
 import { howToMake, ingredientsFor } from '../food/homemade'
 import { labelOf } from '../label'
-import { readIngredient } from '../recipe/readIngredient'
+import { readIngredient } from '../reading/readIngredient'
 import { homemadeFromRows } from './homemade'
 
 const each = rows.map((row) => [row.id!, food(row.id!)] as const)

@@ -4,7 +4,7 @@ import { evaluate } from '../evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import type { Recipe } from '../recipe/document'
 import { allLines } from '../recipe/document'
-import { readRecipe } from '../recipe/readRecipe'
+import { readRecipe } from '../reading/readRecipe'
 
 const read = (text: string) => readRecipe(text, foods).recipe
 const cups = read(

@@ -8,7 +8,7 @@ import { wishesFor } from '../../core/adaptation/wishes'
 import { parseTarget } from '../../core/diet/target'
 import { evaluate } from '../../core/evaluate'
 import { larderFromRows } from '../../core/larder'
-import { readRecipe } from '../../core/recipe/readRecipe'
+import { readRecipe } from '../../core/reading/readRecipe'
 import { allLines, type Recipe } from '../../core/recipe/document'
 
 const at = (path: string) => readFileSync(new URL(`../../data/${path}`, import.meta.url), 'utf8')

@@ -1,4 +1,4 @@
-import { readRecipe } from '../../core/recipe/readRecipe'
+import { readRecipe } from '../../core/reading/readRecipe'
 import { larder } from '../../data/larder'
 
 /** Reads the text of a recipe into a document. */

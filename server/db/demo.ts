@@ -1,5 +1,5 @@
 import { adapt } from '../../core/adapt'
-import { readRecipe } from '../../core/recipe/readRecipe'
+import { readRecipe } from '../../core/reading/readRecipe'
 import { larder } from '../../data/larder'
 import { summaryOf } from '../../core/summary'
 import { insertRecipe, once } from './recipes'

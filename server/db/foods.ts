@@ -1,5 +1,5 @@
 import type pg from 'pg'
-import { normaliseName } from '../../core/food/match'
+import { normaliseName } from '../../core/reading/match'
 import type { Food } from '../../core/food/food'
 import type { PacketLabel } from '../../core/food/packet'
 import { migrated } from './migrate'

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { NO_LOCKS, USUAL_WEIGHTS, type Weights } from '~~/core/adaptation/wishes'
 import type { Target } from '~~/core/diet/target'
-import { searchFoods } from '~~/core/food/match'
+import { searchFoods } from '~~/core/reading/match'
 import type { Food } from '~~/core/food/food'
 import { allLines, type Recipe } from '~~/core/recipe/document'
 import { larder as table } from '~~/data/larder'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { searchFoods } from '~~/core/food/match'
+import { searchFoods } from '~~/core/reading/match'
 import { howToMake } from '~~/core/food/homemade'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Intake } from '~~/core/recipe/readRecipe'
+import type { Intake } from '~~/core/reading/readRecipe'
 import { PART_WORDS, SHAPE_WORDS, showGrams, WAY_WORDS } from '~/logic/format'
 
 const shelves = useLarderStore()

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { ORIGIN_WORDS } from '~~/core/diet/diets'
 import { EU_ALLERGENS, ORIGINS, type Allergen, type Food } from '~~/core/food/food'
-import { searchFoods } from '~~/core/food/match'
+import { searchFoods } from '~~/core/reading/match'
 import { checkLabel, type PacketLabel } from '~~/core/food/packet'
 import { ApiProblem, type OwnFood, type ShelvedFood } from '~/logic/api'
 

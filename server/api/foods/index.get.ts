@@ -1,4 +1,4 @@
-import { searchFoods as searchTable } from '../../../core/food/match'
+import { searchFoods as searchTable } from '../../../core/reading/match'
 import { larder } from '../../../data/larder'
 import { countFoods, foodsById, ownFoods, searchFoods } from '../../db/foods'
 import { isDatabaseDown } from '../../db/pool'

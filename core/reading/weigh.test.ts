@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { readIngredient } from '../recipe/readIngredient'
+import { readIngredient } from './readIngredient'
 
 const line = (raw: string) => readIngredient(raw, foods).line
 const codes = (raw: string) => line(raw).notes.map((note) => note.code)

@@ -1,6 +1,6 @@
 import type { Food } from '../food/food'
-import type { Purpose } from '../quantity/readLine'
-import type { Line, PartKind, RecipeNote } from './document'
+import type { Purpose } from './readLine'
+import type { Line, PartKind, RecipeNote } from '../recipe/document'
 
 /** A part while its lines are gathered. */
 export interface Draft {

@@ -1,5 +1,5 @@
-import { readLine } from '../quantity/readLine'
-import type { PartKind } from './document'
+import { readLine } from './readLine'
+import type { PartKind } from '../recipe/document'
 
 export type HeadingKind = PartKind | 'method' | 'ingredients' | 'remarks'
 

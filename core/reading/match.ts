@@ -1,4 +1,4 @@
-import type { Food, Foods } from './food'
+import type { Food, Foods } from '../food/food'
 
 export interface FoodMatch {
   food: Food

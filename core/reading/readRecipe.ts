@@ -1,6 +1,6 @@
 import type { Food, Foods } from '../food/food'
-import { readLine } from '../quantity/readLine'
-import { splitLine } from '../quantity/splitLine'
+import { readLine } from './readLine'
+import { splitLine } from './splitLine'
 import { readHeading, type Heading, type HeadingKind } from './headings'
 import { readCooking, readPrecooking, readShape } from './readMethod'
 import {
@@ -15,7 +15,7 @@ import {
   type PartKind,
   type Recipe,
   type RecipeNote,
-} from './document'
+} from '../recipe/document'
 import { moved, PART_NAMES, placeUnheaded, takeReadyShell, type Draft } from './placeLines'
 import { limit, readIngredient } from './readIngredient'
 import { readYields } from './yields'

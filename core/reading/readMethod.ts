@@ -1,5 +1,5 @@
-import { normaliseName } from '../food/match'
-import type { CookingWay, Line, PrecookingWay, Shape } from './document'
+import { normaliseName } from './match'
+import type { CookingWay, Line, PrecookingWay, Shape } from '../recipe/document'
 
 export interface CookingRead {
   way: CookingWay | null

@@ -1,8 +1,8 @@
 import type { Food, Foods } from '../food/food'
-import { matchFood } from '../food/match'
-import { weighLine, type Note } from '../food/weigh'
-import { readLine, type ReadLine } from '../quantity/readLine'
-import { MAX_LINE_GRAMS, newLine, type Line } from './document'
+import { matchFood } from './match'
+import { weighLine, type Note } from './weigh'
+import { readLine, type ReadLine } from './readLine'
+import { MAX_LINE_GRAMS, newLine, type Line } from '../recipe/document'
 
 /** Text no longer than a field holds. */
 export const limit = (text: string, max: number) => (text.length > max ? text.slice(0, max) : text)

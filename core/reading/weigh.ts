@@ -1,7 +1,7 @@
-import type { Heap, Measure, ReadLine, Term } from '../quantity/readLine'
-import { isMass } from '../quantity/readLine'
-import { FALLBACK_UNIT_GRAMS, unitById } from '../quantity/units'
-import type { Food } from './food'
+import type { Heap, Measure, ReadLine, Term } from './readLine'
+import { isMass } from './readLine'
+import { FALLBACK_UNIT_GRAMS, unitById } from './units'
+import type { Food } from '../food/food'
 
 /** How far a reading can be trusted: a note says what was assumed, a check asks the cook to look. */
 export type NoteLevel = 'note' | 'check'

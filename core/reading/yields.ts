@@ -1,4 +1,4 @@
-import { NUMBER_PATTERN, readNumber } from '../quantity/readNumber'
+import { NUMBER_PATTERN, readNumber } from './readNumber'
 
 export interface Yields {
   pieces: number | null
