@@ -1,6 +1,6 @@
 import type { Food } from './food/food'
 import type { Verdict } from './diet/verdict'
-import type { Recipe } from './recipe/document'
+import type { CookingWay, Recipe } from './recipe/document'
 
 export interface Caution {
   code: string
@@ -26,18 +26,21 @@ const isId =
   (food: Food) =>
     ids.includes(food.id)
 
+const cookedBy = ({ cooking }: Recipe, ...ways: CookingWay[]) =>
+  ways.includes(cooking.way) || (cooking.andThen !== null && ways.includes(cooking.andThen.way))
+
 const RULES: readonly Rule[] = [
   {
     code: 'hot-oil',
     text: 'Hot oil: fill the pan half at most, lower pieces in dry, keep a lid by, never put water on an oil fire, never leave it',
     source: 'common practice, no source',
-    when: ({ recipe }) => recipe.cooking.way === 'deep-fry' || recipe.cooking.way === 'shallow-fry',
+    when: ({ recipe }) => cookedBy(recipe, 'deep-fry', 'shallow-fry'),
   },
   {
     code: 'steam',
     text: 'Steam and boiling water scald: lift the lid away from you',
     source: 'common practice, no source',
-    when: ({ recipe }) => ['steam', 'boil', 'brown-and-steam'].includes(recipe.cooking.way),
+    when: ({ recipe }) => cookedBy(recipe, 'steam', 'boil', 'brown-and-steam'),
   },
   {
     code: 'hot-filling',

@@ -25,6 +25,8 @@ export interface PartFigures {
   partId: string
   kind: PartKind
   name: string
+  /** The part that it is made for; null for a part of the piece. */
+  into: string | null
   grams: number
   /** The pieces that hold it: all of them, or a filling's own share. */
   pieces: number
@@ -77,7 +79,9 @@ export interface Evaluation {
 
 /** How many pieces each part goes into: fillings share the pieces, everything else goes into all. */
 function piecesOfParts(recipe: Recipe): Map<string, number> {
-  const fillings = recipe.parts.filter((part) => part.kind === 'filling' && part.lines.length > 0)
+  const fillings = recipe.parts.filter(
+    (part) => part.kind === 'filling' && part.into === null && part.lines.length > 0,
+  )
   const stated = fillings.reduce((sum, part) => sum + (part.pieces ?? 0), 0)
   const open = fillings.filter((part) => part.pieces === null).length
   // Stated numbers that leave nothing for the others are shared out in proportion instead.
@@ -90,6 +94,9 @@ function piecesOfParts(recipe: Recipe): Map<string, number> {
   if (fillings.length > 1) {
     fillings.forEach((part, at) => shares.set(part.id, (wanted[at]! * recipe.pieces) / total))
   }
+  // A component goes where its host goes.
+  for (const part of recipe.parts)
+    if (part.into !== null) shares.set(part.id, shares.get(part.into) ?? recipe.pieces)
   return shares
 }
 
@@ -124,6 +131,7 @@ function partFigures(recipe: Recipe, batch: Batch): { parts: PartFigures[]; tota
       partId: part.id,
       kind: part.kind,
       name: part.name,
+      into: part.into,
       grams: sum.grams,
       pieces,
       perPiece: scaleFigures(sum, 1 / pieces),
@@ -133,12 +141,19 @@ function partFigures(recipe: Recipe, batch: Batch): { parts: PartFigures[]; tota
 }
 
 function fillingPieces(parts: readonly PartFigures[]): FillingPiece[] {
-  const fillings = parts.filter((part) => part.kind === 'filling' && part.grams > 0)
+  const made = parts.filter((part) => part.kind === 'filling' && part.into !== null)
+  const fillings = parts.filter(
+    (part) =>
+      part.kind === 'filling' &&
+      part.into === null &&
+      (part.grams > 0 || made.some((one) => one.into === part.partId)),
+  )
   if (fillings.length < 2) return []
   const common = parts.filter((part) => part.kind !== 'filling')
   return fillings.map((filling) => {
     const perPiece = { ...filling.perPiece }
     for (const part of common) addFigures(perPiece, part.perPiece)
+    for (const part of made) if (part.into === filling.partId) addFigures(perPiece, part.perPiece)
     return { partId: filling.partId, name: filling.name, pieces: filling.pieces, perPiece }
   })
 }
@@ -179,9 +194,11 @@ export function evaluate(recipe: Recipe, larder: Larder, original: Evaluation | 
     serving: perServing,
     '100g': per100g,
   }
-  const avoided = recipe.avoid ?? []
+  const avoided = recipe.avoid
   const judged = avoided.length ? [...larder.diets, avoidDiet(avoided)] : larder.diets
-  const diets = judged.map((diet) => judge(lines, diet, measures, original?.measures ?? null, missing))
+  const diets = judged.map((diet) =>
+    judge(lines, diet, measures, original?.measures ?? null, missing, recipe.servingsStated),
+  )
   return {
     title: recipe.title,
     pieces: recipe.pieces,
@@ -200,6 +217,7 @@ export function evaluate(recipe: Recipe, larder: Larder, original: Evaluation | 
       pieces: recipe.pieces,
       servings: recipe.servings,
       way: recipe.cooking.way,
+      andThen: recipe.cooking.andThen?.way ?? null,
     }),
     unknown: unknownFigures(batch.contributions, larder.foods),
     protein: proteinQualityOf(batch.contributions, larder.foods),
@@ -219,7 +237,8 @@ function resolveLines(recipe: Recipe, larder: Larder): JudgedLine[] {
   const lines: JudgedLine[] = []
   for (const part of recipe.parts) {
     for (const line of part.lines) {
-      lines.push({ part, line, food: line.foodId === null ? undefined : larder.foods.get(line.foodId) })
+      if (line.componentId === null)
+        lines.push({ part, line, food: line.foodId === null ? undefined : larder.foods.get(line.foodId) })
     }
   }
   return lines

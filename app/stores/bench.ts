@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
+import { upgradeRecipe } from '~~/core/recipe/upgrade'
 import type { Change } from '~~/core/swap/applySwap'
 import { ApiProblem, call, type ProblemDocument, type Stored, type StoredWithParent } from '~/logic/api'
 import { dietNames } from '~/logic/dietGroups'
@@ -36,7 +37,10 @@ const emptySlot = (): Slot => ({ id: null, revision: null })
 function readDraft(key = DRAFT): Draft | null {
   try {
     const draft = JSON.parse(localStorage.getItem(key) ?? 'null') as Draft | null
-    return draft?.now?.recipe?.parts ? draft : null
+    if (!draft?.now?.recipe?.parts) return null
+    const { recipe, baseline } = draft.now
+    // Written by the program of that day: fields that came later are added.
+    return { ...draft, now: { recipe: upgradeRecipe(recipe), baseline: baseline && upgradeRecipe(baseline) } }
   } catch {
     return null
   }

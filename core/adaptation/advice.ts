@@ -4,7 +4,7 @@ import { howToMake } from '../food/homemade'
 import type { Larder } from '../larder'
 import { allLines, type Line, type PartKind, type Recipe, type RecipeNote } from '../recipe/document'
 import type { Swap } from '../swap/catalogue'
-import { speaksOf } from '../reading/readMethod'
+import { speaksOf } from '../reading/heat'
 import { GIVEN_UP } from './cookOtherwise'
 import { methodChanges } from './methodChanges'
 

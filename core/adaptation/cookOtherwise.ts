@@ -102,7 +102,15 @@ export function cookOtherwise(recipe: Recipe, evaluation: Evaluation, foods: Foo
   return {
     recipe: {
       ...recipe,
-      cooking: { way: instead.way, temperatureC: instead.temperatureC, minutes, cookedGramsPerPiece: null },
+      cooking: {
+        way: instead.way,
+        temperatureC: instead.temperatureC,
+        minutes,
+        heat: null,
+        fan: false,
+        andThen: null,
+        cookedGramsPerPiece: null,
+      },
       parts: recipe.parts.map((part) => ({
         ...part,
         lines: part.lines.flatMap((line) =>

@@ -35,6 +35,7 @@ export interface JudgedLine {
  *
  * @param original figures of the recipe it grew from, for targets that are a share of them; null without one
  * @param incomplete names of lines that are not counted in the figures; a target cannot be told with them
+ * @param servingsStated false while the number of servings is a guess: what is asked of a serving cannot be told
  */
 export function judge(
   lines: readonly JudgedLine[],
@@ -42,6 +43,7 @@ export function judge(
   measures: Measures,
   original: Measures | null,
   incomplete: readonly string[],
+  servingsStated = true,
 ): Verdict {
   const reasons: string[] = []
   const toCheck: string[] = []
@@ -72,6 +74,13 @@ export function judge(
         value === null
           ? `${unitOf(target)}: cannot be reckoned here`
           : `${value.toFixed(1)} ${unitOf(target)}; ${sayTarget(target, null)} is asked, and there is no original to hold it against`,
+      )
+      unknown.push(unitOf(target))
+      continue
+    }
+    if (target.per === 'serving' && !servingsStated) {
+      reasons.push(
+        `${value.toFixed(1)} ${unitOf(target)}, but the number of servings is a guess; say how many it serves`,
       )
       unknown.push(unitOf(target))
       continue

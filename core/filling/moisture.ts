@@ -98,6 +98,12 @@ export interface FillingMoisture {
   suggestions: string[]
 }
 
+/** Water that a food lets go in a filling, in grams, of its own and of what it has taken up. */
+export function looseWaterOf({ food, grams, waterChangeGrams }: DoughAmount): number {
+  const share = WEEPS_OF[food.id] ?? WEEPS[food.group] ?? 0
+  return Math.max(0, (grams * food.per100g.waterG * share) / 100 + Math.min(0, waterChangeGrams))
+}
+
 /** A weighed line of a filling. */
 export interface FillingAmount extends DoughAmount {
   line: { id: string }
@@ -114,11 +120,10 @@ export function fillingMoisture(amounts: readonly FillingAmount[], grams: number
   let weeping = 0
   let boundGrams = 0
   const from: FillingMoisture['from'] = []
-  for (const { food, grams: own, waterChangeGrams, cookedOffGrams, line } of amounts) {
-    const water = (own * food.per100g.waterG) / 100
-    const share = WEEPS_OF[food.id] ?? WEEPS[food.group] ?? 0
+  for (const amount of amounts) {
+    const { food, grams: own, cookedOffGrams, line } = amount
     // What was squeezed or cooked out was the loose part.
-    const loose = Math.max(0, water * share + Math.min(0, waterChangeGrams) - Math.max(0, cookedOffGrams))
+    const loose = Math.max(0, looseWaterOf(amount) - Math.max(0, cookedOffGrams))
     weeping += loose
     boundGrams += own * (BINDS[food.id] ?? 0)
     if (loose > 0.5) from.push({ lineId: line.id, name: food.name, grams: loose })

@@ -99,16 +99,15 @@ const waterOf = (one: Batch['shell'][number]) =>
   (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams
 
 function waterLoss(recipe: Recipe, totals: Figures, pieceGrams: number, waterGrams: number) {
-  const { way } = recipe.cooking
-  // Documents kept by older browsers lack the field.
-  const cookedGramsPerPiece = recipe.cooking.cookedGramsPerPiece ?? null
+  const { way, andThen, cookedGramsPerPiece } = recipe.cooking
   if (cookedGramsPerPiece !== null) {
     return {
       lossGrams: totals.grams - cookedGramsPerPiece * recipe.pieces,
       why: 'a cooked piece was weighed',
     }
   }
-  const share = WATER_LOSS_SHARE[way]
+  // Two temperatures of one oven are one baking; boiled, then fried gives back what it took up.
+  const share = WATER_LOSS_SHARE[way] + (andThen && andThen.way !== way ? WATER_LOSS_SHARE[andThen.way] : 0)
   const lossGrams = Math.min(share * pieceGrams, Math.max(0, waterGrams) * MOST_WATER_LOST)
   const words = `${Math.abs(Math.round(share * 100))} % of the raw weight, from memory of practice; weigh a cooked piece to know`
   return { lossGrams, why: words }

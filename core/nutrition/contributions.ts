@@ -1,7 +1,7 @@
 import type { Foods } from '../food/food'
 import { nutrientsPer100g, scaleNutrients, type Nutrients } from '../food/nutrients'
 import { assessDough, type DoughFigures, type DoughLine } from '../dough/assess'
-import type { Part, PartKind, PrecookingWay, Recipe } from '../recipe/document'
+import type { CookingWay, LinePrecooking, Part, PartKind, PrecookingWay, Recipe } from '../recipe/document'
 import type { CookingTables } from './cookingTables'
 import { fatUptake } from './fatUptake'
 import { cookedOffOf } from './precooking'
@@ -60,6 +60,8 @@ function weighedLines(recipe: Recipe, foods: Foods) {
   const uncounted: Uncounted[] = []
   for (const part of recipe.parts) {
     for (const line of part.lines) {
+      // A line that stands for a component is weighed by the component's own lines.
+      if (line.componentId !== null) continue
       const food = line.foodId === null ? undefined : foods.get(line.foodId)
       const name = food?.name ?? (line.name || line.raw)
       if (!food) uncounted.push({ lineId: line.id, name, reason: 'no food is chosen' })
@@ -138,8 +140,15 @@ function usuallyLeft(recipe: Recipe, part: Part): Left {
 
 /** What is left of a part when the cook has weighed it, or else as a rule. */
 function leftOfPart(recipe: Recipe, part: Part, madeGrams: number): Left {
-  // Documents kept by older browsers lack the field.
-  const typed = part.leftGrams ?? null
+  const typed = part.leftGrams
+  if (typed === null && part.usedGrams !== null && part.into !== null) {
+    const share = madeGrams > 0 ? Math.max(0, 1 - part.usedGrams / madeGrams) : 0
+    return {
+      share,
+      where: `${part.name || 'component'} not used`,
+      why: `${Math.round(part.usedGrams)} g of it goes in`,
+    }
+  }
   if (typed === null) return usuallyLeft(recipe, part)
   const share = madeGrams > 0 ? Math.min(1, typed / madeGrams) : 0
   return { share, where: LEFT_WHERE[part.kind], why: 'weighed by the cook' }
@@ -150,7 +159,7 @@ function leftOfLine({ part, line, food, grams }: Weighed, ofPart: Left): Left {
     const share = grams > 0 ? Math.max(0, 1 - line.eatenGrams / grams) : 0
     return { share, where: `${LEFT_WHERE[part.kind]}: ${food.name}`, why: 'weighed by the cook' }
   }
-  if (part.kind === 'finish' && (part.leftGrams ?? null) === null && WASH_GROUPS.has(food.group)) {
+  if (part.kind === 'finish' && part.leftGrams === null && WASH_GROUPS.has(food.group)) {
     return {
       share: WASH_LEFT_SHARE,
       where: `${LEFT_WHERE.finish}: ${food.name}`,
@@ -158,6 +167,18 @@ function leftOfLine({ part, line, food, grams }: Weighed, ofPart: Left): Left {
     }
   }
   return ofPart
+}
+
+/** How a line is cooked before it goes in: its own way, or its part's. */
+function cookedByOf(part: Part, line: { cookedBy: LinePrecooking | null }): PrecookingWay | null {
+  const way = line.cookedBy ?? part.cookedBy
+  return way === 'raw' ? null : way
+}
+
+/** Of two cookings the one that leaves more fat on the piece. */
+function fattiestWay({ cooking }: Recipe): CookingWay {
+  const order: readonly CookingWay[] = ['deep-fry', 'shallow-fry', 'griddle', 'brown-and-steam']
+  return order.find((way) => way === cooking.way || way === cooking.andThen?.way) ?? cooking.way
 }
 
 /**
@@ -180,7 +201,7 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
     const own = weighed.filter((one) => one.part === part)
     let madeGrams = 0
     for (const one of own) madeGrams += one.grams + one.waterChangeGrams
-    if (part.kind === 'filling') {
+    if (part.kind === 'filling' || part.into !== null) {
       const precooked = cookedOffOf(part, own, tables)
       for (const one of own) one.cookedOffGrams = precooked.byLine.get(one.line.id) ?? 0
       madeGrams -= precooked.grams
@@ -205,7 +226,7 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
   )
   const panFatGrams = estimated.reduce((sum, one) => sum + one.grams, 0)
   const uptake = fatUptake({
-    way: recipe.cooking.way,
+    way: fattiestWay(recipe),
     shape: recipe.shape,
     pieces: recipe.pieces,
     panFatGrams,
@@ -237,7 +258,7 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
       grams: (grams + water) * eaten,
       foodGrams: grams * eaten,
       eatenWhy: share > 0 || part.kind === 'pan' ? why : '',
-      cookedBy: part.kind === 'filling' ? (part.cookedBy ?? null) : null,
+      cookedBy: part.kind === 'filling' || part.into !== null ? cookedByOf(part, line) : null,
       cookedOffGrams: off,
       leftGrams: (grams + water) * share,
       leftWhere: where,

@@ -44,12 +44,16 @@ export function micronutrientsOf(
   uncounted: readonly Uncounted[],
   foods: Foods,
   tables: CookingTables,
-  batch: { grams: number; pieces: number; servings: number; way: CookingWay },
+  batch: { grams: number; pieces: number; servings: number; way: CookingWay; andThen: CookingWay | null },
 ): MicronutrientFigures {
   const count = MICRONUTRIENT_KEYS.length
   const sums = new Float64Array(count)
   const unknown = MICRONUTRIENT_KEYS.map(() => uncounted.map((one) => one.name))
-  const kept = MICRONUTRIENT_KEYS.map((key) => retained(key, batch.way, tables))
+  const kept = MICRONUTRIENT_KEYS.map(
+    (key) =>
+      retained(key, batch.way, tables) *
+      (batch.andThen && batch.andThen !== batch.way ? retained(key, batch.andThen, tables) : 1),
+  )
   for (const one of contributions) {
     const own = amountsOf(foods.get(one.foodId)!)
     const cooked = one.part === 'shell' || one.part === 'filling'

@@ -1,5 +1,6 @@
 import type { DoughAmount } from '../dough/softness'
-import type { Part } from '../recipe/document'
+import { looseWaterOf } from '../filling/moisture'
+import type { LinePrecooking, Part } from '../recipe/document'
 import { yieldOf, type CookingTables } from './cookingTables'
 
 export interface CookedOff {
@@ -13,6 +14,13 @@ export interface CookedOff {
 const MOST_WATER_LOST = 0.9
 
 /**
+ * What of a liquid is gone after simmering uncovered: one part in a hundred a minute of what is there, so a tenth
+ * in ten minutes and six tenths in an hour and a half. Common practice, no source.
+ */
+const SIMMERED_OFF_PER_MINUTE = 0.0105
+const LIQUIDS = new Set(['liquid', 'stock', 'alcohol'])
+
+/**
  * Water cooked out of a filling before it goes in: what the finished filling lost in the pan when the cook has
  * weighed it, or else by the yields of its foods. What is lost is taken as water; fat that runs out of meat is
  * taken to stay in the filling.
@@ -21,13 +29,11 @@ const MOST_WATER_LOST = 0.9
  */
 export function cookedOffOf(
   part: Part,
-  amounts: readonly (DoughAmount & { line: { id: string } })[],
+  amounts: readonly (DoughAmount & { line: { id: string; cookedBy: LinePrecooking | null } })[],
   tables: CookingTables,
 ): CookedOff {
   const byLine = new Map<string, number>()
-  // Documents kept by older browsers lack the fields.
-  const way = part.cookedBy ?? null
-  const finishedGrams = part.finishedGrams ?? null
+  const { cookedBy, finishedGrams, cookedMinutes, untilDry } = part
   const rawOf = (one: DoughAmount) => one.grams + one.waterChangeGrams
   if (finishedGrams !== null) {
     const water = (one: DoughAmount) =>
@@ -41,16 +47,27 @@ export function cookedOffOf(
       byLine.set(one.line.id, grams * (all > 0 ? water(one) / all : rawOf(one) / raw))
     return { grams, byLine, why: 'the finished filling was weighed' }
   }
-  if (way === null) return { grams: 0, byLine, why: '' }
+  const ways = new Set<string>()
   let grams = 0
   for (const one of amounts) {
+    const way = one.line.cookedBy ?? cookedBy
+    if (way === null || way === 'raw') continue
     const found = yieldOf(one.food, way, tables)
     if (!found) continue
     const most =
       MOST_WATER_LOST * Math.max(0, (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams)
-    const off = Math.min(rawOf(one) * (1 - found.factor), most)
+    const simmered = way === 'simmer' && cookedMinutes !== null && LIQUIDS.has(one.food.group)
+    const share = simmered ? 1 - Math.exp(-SIMMERED_OFF_PER_MINUTE * cookedMinutes) : 1 - found.factor
+    const off = Math.min(Math.max(rawOf(one) * share, untilDry ? looseWaterOf(one) : 0), most)
     byLine.set(one.line.id, off)
+    ways.add(simmered ? `${way} ${cookedMinutes} min` : way)
     grams += off
   }
-  return { grams, byLine, why: `by the yields of its foods (${way}); weigh the finished filling to know` }
+  if (!byLine.size) return { grams: 0, byLine, why: '' }
+  const how = [...ways].join(', ')
+  return {
+    grams,
+    byLine,
+    why: `by the yields of its foods (${how}${untilDry ? ', until no water is left' : ''}); weigh the finished filling to know`,
+  }
 }

@@ -76,10 +76,18 @@ it('cuts a coil four times, its rope lying side by side, with the volume of the 
   expect(crossSection('roll', piece).shiftsMm).toEqual([0])
 })
 
-it('takes one piece to hold the average of several fillings, and leaves the dip beside it', () => {
-  const part = (kind: 'shell' | 'filling' | 'dip', grams: number) => ({ kind, perPiece: { grams } })
+it('takes one piece to hold the average of several fillings by their counts, and leaves the dip beside it', () => {
+  const part = (kind: 'shell' | 'filling' | 'dip', grams: number, pieces: number) => ({
+    kind,
+    pieces,
+    perPiece: { grams },
+  })
+  // 300 g in 3 pieces and 180 g in 9: 480 g in 12.
   expect(
-    pieceGrams({ parts: [part('shell', 40), part('filling', 30), part('filling', 50), part('dip', 20)] }),
+    pieceGrams({
+      pieces: 12,
+      parts: [part('shell', 40, 12), part('filling', 100, 3), part('filling', 20, 9), part('dip', 20, 12)],
+    }),
   ).toEqual({
     doughGrams: 40,
     fillingGrams: 40,

@@ -1,105 +1,257 @@
-import { readLine } from './readLine'
+import type { Foods } from '../food/food'
 import type { PartKind } from '../recipe/document'
+import { matchFood } from './match'
+import { NUMBER_PATTERN } from './readNumber'
+import { UNIT_PATTERN } from './units'
+import { PIECES, readYields } from './yields'
 
-export type HeadingKind = PartKind | 'method' | 'ingredients' | 'remarks'
+/**
+ * What a heading opens. `same` goes on with the part that is open ("Dry ingredients", "Spices"); `component` is
+ * made for another part ("For the gravy"); `unknown` has to be asked about.
+ */
+export type HeadingKind =
+  PartKind | 'component' | 'unknown' | 'same' | 'method' | 'ingredients' | 'remarks' | 'noise'
 
 export interface Heading {
   kind: HeadingKind
-  /** As written, without marks: "For the cabbage filling". */
+  /** As written, without marks and counts: "For the cabbage filling". */
   name: string
   /** What follows on the same line ("Dough: 500 g flour, 200 g water"), or ''. */
   rest: string
+  /** "Pumpkin filling (for 8)": how many pieces it is for; null when it does not say. */
+  pieces: number | null
+}
+
+/** What stands round a line, as far as it decides whether the line is a heading. */
+export interface Surroundings {
+  marked?: boolean
+  blankBefore?: boolean
+  /** What the next line looks like. */
+  next?: 'amount' | 'step' | 'other' | null
+  foods?: Foods
 }
 
 // The order matters: "egg wash for the pastry" finishes, it is no shell; "dipping sauce" is no filling.
 const KINDS: readonly [HeadingKind, RegExp][] = [
   [
-    'method',
-    /^(?:method|instructions?|directions?|steps?|preparation|procedure|how to make(?: it)?|making (?:it|them))$/,
+    'noise',
+    /^(?:nutrition(?:al)?(?: facts| information| values?| data)?|per serving|comments?|reviews?|related(?: recipes)?|share(?: this)?|advertisement)\b/,
   ],
-  ['remarks', /^(?:notes?|tips?|cook'?s notes?|storage|variations?|equipment)$/],
-  ['ingredients', /^(?:ingredients?|you (?:will )?need|what you need)$/],
+  [
+    'method',
+    /^(?:the )?(?:(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure)|preparation(?: method)?|how to(?: make| do| cook| prepare)?(?: (?:it|them|this))?|how i (?:make|do) (?:it|them)|making (?:it|them)|what to do|to do|assembly|assembling|to assemble(?: .*)?|shaping|to shape(?: .*)?|rolling out|putting (?:it|them) together|how to make .*)$/,
+  ],
+  [
+    'method',
+    /^(?:making|preparing|assembling|shaping|baking|frying|steaming|boiling|kneading) (?:the )?\w+(?: \w+)?$/,
+  ],
+  [
+    'remarks',
+    /^(?:(?:cook|chef|baker|recipe)'?s? )?(?:notes?|tips?|tricks?|storage|storing|freezing|variations?|equipment|to freeze|make ahead|substitutions?|good to know)$/,
+  ],
+  [
+    'ingredients',
+    /^(?:the )?(?:ingredients?(?: list| needed| required)?|shopping list|you(?:'ll| will)? need|what (?:you|you'll|you will) need|things you need)$/,
+  ],
+  [
+    'same',
+    /^(?:the )?(?:dry|wet)(?: (?:ingredients?|mix|mixture|stuff|things))?$|^(?:dry|wet) ingredients? .*$|^(?:spices?|seasonings?|aromatics|flavourings?|flavorings?|vegetables?|veg|herbs|the rest|others?|also|plus|extras?)$/,
+  ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sauce to serve|to serve|serving|for serving|raita)\b|^(?:the )?sauce$/,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|soup|accompaniments?|on the side|each bowl|alongside)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}broth$/u,
   ],
   [
     'finish',
-    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|to coat|coating)\b/,
+    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration)\b|^top$/,
   ],
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
-  ['filling', /\b(?:filling|fillings|stuffing|inside|masala mix|to fill|farce)\b/],
+  [
+    'filling',
+    /\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|fill|middle|centres?|centers?)\b/,
+  ],
   [
     'pan',
-    /\b(?:fry|frying|deep[- ]?fry(?:ing)?|griddling|to griddle|for the (?:pan|griddle|tray|steamer|tin|pot)|to (?:steam|boil|cook|bake)|for (?:steaming|boiling|cooking|baking|greasing)|greasing)\b/,
+    /^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
+  ],
+  [
+    'component',
+    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tangzhong|water roux|sponge|starter|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix)\b/,
   ],
   [
     'shell',
-    /\b(?:dough|pastry|wrappers?|skins?|crust|shells?|casings?|covering|outer|base|breads?|buns?|lid)\b/,
+    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?)\b/,
   ],
 ]
 
-const strip = (line: string) =>
-  line
-    .replace(/^[\s>]*#{1,6}\s*/, '')
-    .replace(/^\s*[*_]{1,3}(.+?)[*_]{1,3}(:?)\s*$/, '$1$2')
-    .replace(/^\s*[-=~]{2,}\s*|\s*[-=~]{2,}\s*$/g, '')
-    .replace(/[*_]{2}/g, '')
-    .trim()
+const LEAD = /^(?:for|to make|make|prepare)\s+(?:the\s+|your\s+)?/
+const MAKES_TAIL = new RegExp(
+  String.raw`\s*[-–—,]?\s*(?:\(|\[)?\s*(?:(?:enough )?(?:for|to fill)|makes?|x|×|fills?)\s*(?:about |approx\.? |~)?\d{1,3}(?:\s+(?:of them|of these|large|small|medium|\p{L}+ )?${PIECES})?\s*(?:\)|\])?\s*$`,
+  'iu',
+)
 
 function kindOf(name: string): HeadingKind | null {
   const plain = name
     .toLowerCase()
-    .replace(/[’‘]/g, "'")
-    .replace(/\([^)]*\)/g, '')
+    .replace(/\([^)]*\)|\[[^\]]*\]/g, '')
+    .replace(/&/g, 'and')
     .replace(/[:.\-–—]+\s*$/, '')
-    .replace(/^(?:for|to make|make)\s+(?:the\s+)?/, (lead) => (/^for/.test(lead) ? 'for the ' : ''))
+    .replace(LEAD, (lead) => (/^for/.test(lead) ? 'for the ' : ''))
+    .replace(/\bingredients?(?: for)?(?: the)?\b/, (word, at: number) =>
+      at === 0 && /^ingredients?$/.test(name.trim().toLowerCase()) ? word : '',
+    )
+    .replace(/\s+/g, ' ')
     .trim()
   const bare = plain.replace(/^for the /, '')
   for (const [kind, pattern] of KINDS) if (pattern.test(plain) || pattern.test(bare)) return kind
   return null
 }
 
+const AMOUNT = new RegExp(`(?:^|[\\s(])(?:\\d[\\d.,/]*|[¼½¾⅓⅔⅛])\\s*(?:${UNIT_PATTERN})(?![\\p{L}\\d])`, 'iu')
+const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'iu')
+/** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
+const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
+const INLINE = /^([^:：\d()]{2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s)(\S.*)$/
+
+/** Words with which an instruction begins; "Dough: mix the flour" is a step. */
+export const VERB =
+  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|you|i |we )\b/i
+
+/** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
+const NOUN_AMOUNT =
+  /^(?:a |good |big |small |little |generous )*(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|mix|blend|cover|press|set|dusting|scattering|roll|rolls|slice|slices|line|oil|flour|dip|dips|brown|pan|warm|cool)\s+(?:of\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,)/i
+
+/** Whether a text begins like an instruction rather than like an ingredient. */
+export const startsLikeStep = (text: string): boolean => VERB.test(text) && !NOUN_AMOUNT.test(text)
+
 /**
  * Says whether a line is a heading, and of which part.
  *
- * A heading has no amount of its own, is short, and either is one of the usual words, ends in a colon, or is
- * marked as a heading. An unknown heading with a colon or a mark counts as a filling of that name.
+ * A heading has no amount of its own, is short, and either is one of the usual words, ends in a colon or a dash,
+ * is marked, or stands in capitals. One that no word explains is `unknown`: it is for the cook to say.
+ *
+ * @param line without its bullet
+ * @param round what stands round it; without it the words alone decide
  */
-export function readHeading(line: string): Heading | null {
-  const marked = /^\s*#{1,6}\s|^\s*[*_]{2}[^*_]+[*_]{2}:?\s*$/.test(line)
-  const text = strip(line)
-  if (!text || /^[-*•·▢☐□]/.test(text)) return null
+export function readHeading(line: string, round: Surroundings = {}): Heading | null {
+  const text = line.trim()
+  if (!text || text.length > 400) return null
+  const inline = inlineHeading(text, round)
+  if (inline) return inline
+  if (text.length > 90) return null
 
-  const inline = /^([^:\d]{3,48}):\s*(\S.*)$/.exec(text)
-  if (inline) {
-    const kind = kindOf(inline[1]!)
-    // "Bread flour: 300 g" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
-    if (kind && kind !== 'remarks' && /\p{L}{3}/u.test(readLine(inline[2]!).name.replace(UNITLESS, '')))
-      return { kind, name: inline[1]!.trim(), rest: inline[2]! }
-    return null
-  }
-  const words = text.split(/\s+/).length
-  const colon = /:\s*$/.test(text)
-  if (words > (colon || marked ? 9 : 6)) return null
-  const read = readLine(
-    text.replace(/^(?:filling|dough|stuffing)\s*(?:no\.?\s*)?\d+/i, '').replace(/\([^)]*\)/g, ''),
-  )
-  if (read.measures.some((measure) => measure.some((term) => term.unitId)) && !marked) return null
-  const name = text.replace(/[:\s]+$/, '')
-  if (/,|\bto taste\b|\bas (?:required|needed)\b/i.test(name) && !colon && !marked) return null
-  if (/[.!?]$/.test(name) && !colon) return null
+  const colon = COLON_END.test(text)
+  const bare = text.replace(COLON_END, '').trim()
+  const makes = MAKES_TAIL.exec(bare)
+  const yields = makes ? countIn(makes[0]) : null
+  const name = (yields !== null ? bare.slice(0, makes!.index) : bare).replace(/[\s:–—-]+$/, '').trim()
+  if (!name || !/\p{L}{2}/u.test(name)) return null
+  const plain = name
+    .replace(/\([^)]*\)|\[[^\]]*\]/g, '')
+    .replace(/^(?:filling|dough|stuffing|part)\s*(?:no\.?\s*)?\d+/i, 'filling')
+  const words = plain.trim().split(/\s+/).length
+  const capitals = /\p{Lu}{3}/u.test(plain) && !/\p{Ll}{2}/u.test(plain)
+  const told = colon || round.marked === true || capitals
+  if (words > (told ? 9 : 6)) return null
+  if (STARTS_WITH_NUMBER.test(plain) && !round.marked) return null
+  if (AMOUNT.test(plain) && !round.marked) return null
+  if (!told && /[.!?,;]$|,/.test(name)) return null
+  if (/\bto taste\b|\bas (?:required|needed)\b/i.test(name)) return null
+
+  const made = (kind: HeadingKind): Heading => ({ kind, name, rest: '', pieces: yields })
   const kind = kindOf(name)
-  const usual =
-    /^(?:for |to |the )|^(?:\p{L}+ ){0,3}(?:dough|pastry|filling|stuffing|wrappers?|crust|shell|glaze|egg ?wash|topping|marinade|brine|dip|sauce|finish|frying|method|instructions|directions|steps|ingredients|preparation|notes?|tips?|serve)(?: \d+| [a-c])?(?:\s*[-–—:(].*)?$|^(?:filling|dough|stuffing)\b/iu
-  if (kind && (colon || marked || usual.test(name))) {
-    // "Bread flour", "pastry flour", "oil for frying", "egg wash" inside a list are ingredients.
-    if (!colon && !marked && /\b(?:flour|oil|ghee|butter|water|salt)\b/i.test(name)) return null
-    if (!colon && !marked && /^(?:dumpling|gyoza|wonton|spring roll|rice paper)\b/i.test(name)) return null
-    return { kind, name, rest: '' }
+  if (kind === 'method' || kind === 'ingredients' || kind === 'remarks' || kind === 'noise') {
+    // "Making the dough" over lines with amounts leads a part; that is said below.
+    if (
+      kind === 'method' &&
+      round.next === 'amount' &&
+      /^(?:making|preparing) (?:the )?(?:dough|pastry|filling|stuffing)/i.test(name)
+    )
+      return made(/filling|stuffing/i.test(name) ? 'filling' : 'shell')
+    return told || words <= 5 ? made(kind) : null
   }
-  if (colon || marked) return { kind: 'filling', name, rest: '' }
-  return null
+  // "Make the dough", "To cook": a step when it leads steps, a part when it leads lines.
+  if (startsLikeStep(name) && round.next === 'step' && !/^for\b/i.test(name))
+    return words <= 6 && (told || round.blankBefore) ? made('method') : null
+  if (kind === null) {
+    if (!told && !(/^for (?:the )?/i.test(name) && words <= 5)) return null
+    // "Salt:" with nothing behind it, or a line in capitals inside a list, is an ingredient.
+    if (!colon && !round.marked && !/^for /i.test(name) && (round.next !== 'amount' || !round.blankBefore))
+      return null
+    if (
+      capitals &&
+      !colon &&
+      round.foods &&
+      matchFood(name, round.foods)?.how === 'exact' &&
+      !round.blankBefore
+    )
+      return null
+    return made('unknown')
+  }
+  if (told) return made(kind)
+  // "the gravy" inside a list stands for what is made elsewhere.
+  if (kind === 'component' && !/^for /i.test(name) && !(round.blankBefore && round.next === 'amount'))
+    return null
+  if (/\b(?:flour|oil|ghee|butter|salt|milk)\b/i.test(name)) return null
+  if (/^(?:for|to) /i.test(name) && words <= 5) return made(kind)
+  if (kind === 'same')
+    return round.blankBefore || round.next === 'amount'
+      ? /\b(?:dry|wet)\b/i.test(name)
+        ? made(kind)
+        : null
+      : null
+  const known = round.foods
+    ? matchFood(name, round.foods)?.how === 'exact'
+    : /^(?:dumpling|gyoza|wonton|spring roll|rice paper|puff|filo|phyllo) /i.test(name)
+  // "Shortcrust pastry" may be bought; a blank line above and amounts below make it a heading.
+  if (known && !ALONE.test(name)) return round.blankBefore && round.next === 'amount' ? made(kind) : null
+  return USUAL.test(name) ? made(kind) : null
 }
 
-const UNITLESS = /^(?:to taste|as required|as needed)$/i
+const ALONE =
+  /^(?:the )?(?:dough|pastry|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
+/** A phrase of a few words whose last word names a part. */
+const USUAL =
+  /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu
+
+function inlineHeading(text: string, round: Surroundings): Heading | null {
+  const inline = INLINE.exec(text)
+  if (!inline) return null
+  const name = inline[1]!.trim()
+  const rest = inline[2]!.trim()
+  if (name.split(/\s+/).length > 7 || startsLikeStep(rest)) return null
+  const dash = !/[:：]/.test(text.slice(0, inline[1]!.length + 1))
+  const kind = kindOf(name)
+  if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
+  if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
+  // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
+  if (
+    round.foods &&
+    !ALONE.test(name) &&
+    matchFood(name, round.foods)?.how === 'exact' &&
+    !/^for /i.test(name)
+  )
+    return null
+  const list =
+    STARTS_WITH_NUMBER.test(rest) ||
+    /^(?:pinch|handful|knob|dash|some|salt|water|oil|egg)\b/i.test(rest) ||
+    /,/.test(rest)
+  if (kind === null) {
+    // "Note: ...", "Serves: ..." say something; only a list makes an unknown word a part.
+    const amounts = rest.split(/,|;/).filter((piece) => STARTS_WITH_NUMBER.test(piece.trim())).length
+    return !dash && amounts >= 2 ? { kind: 'unknown', name, rest, pieces: countIn(name) } : null
+  }
+  if (kind === 'method' || kind === 'ingredients') return dash ? null : { kind, name, rest, pieces: null }
+  if (dash && !list) return null
+  return { kind, name: name.replace(MAKES_TAIL, '').trim(), rest, pieces: countIn(name) }
+}
+
+function countIn(text: string): number | null {
+  const yields = readYields(text)?.pieces
+  if (yields) return yields
+  const bare =
+    /(?:for|makes?|fills?|x|×)\s*(?:about |approx\.? |~)?(\d{1,3})\b(?!\s*(?:g|kg|ml|oz|lb|cups?|people|persons?|servings?|min|hours?|%))/i.exec(
+      text,
+    )
+  return bare ? Number(bare[1]) : null
+}

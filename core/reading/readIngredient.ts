@@ -1,24 +1,57 @@
 import type { Food, Foods } from '../food/food'
+import { MAX_LINE_GRAMS, newLine, type Choice, type Line } from '../recipe/document'
 import { matchFood } from './match'
-import { weighLine, type Note } from './weigh'
 import { readLine, type ReadLine } from './readLine'
-import { MAX_LINE_GRAMS, newLine, type Line } from '../recipe/document'
+import { splitLine } from './splitLine'
+import { weighLine, type Note, type Weighed } from './weigh'
 
 /** Text no longer than a field holds. */
 export const limit = (text: string, max: number) => (text.length > max ? text.slice(0, max) : text)
 
+/** An ingredient as it was read: the line of the document, the words apart, the food. */
+export interface ReadIngredient {
+  line: Line
+  read: ReadLine
+  food: Food | null
+}
+
+/** A line longer than this is kept as text and not searched for amounts. */
+const MAX_READ_CHARACTERS = 500
+
+/**
+ * Reads a line as written into one recipe line for each ingredient that it names.
+ *
+ * @param raw the line as written, at most 500 characters are searched
+ */
+export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
+  if (raw.length > MAX_READ_CHARACTERS) {
+    const line = newLine({ raw: limit(raw, 500), name: limit(raw, 200) })
+    line.notes.push({
+      code: 'too-long',
+      level: 'check',
+      text: `A line of ${raw.length} characters is too long to be one ingredient. Write it as several lines`,
+    })
+    return [{ line, read: readLine(''), food: null }]
+  }
+  return splitLine(raw, foods).map(({ text, told }) => {
+    const made = readIngredient(text, foods)
+    if (told) made.line.notes.unshift({ code: 'shared-amount', level: 'check', text: limit(told, 600) })
+    return made
+  })
+}
+
 /**
  * Reads one ingredient line into a recipe line: food, grams, and a note for everything that was assumed.
  *
- * @param raw the line as written
+ * @param raw the line as written, of one ingredient
  * @returns a line; its `foodId` is null when no food fits, its `grams` null when no weight can be told
  */
-export function readIngredient(raw: string, foods: Foods): { line: Line; read: ReadLine; food: Food | null } {
-  const read = readLine(raw)
+export function readIngredient(raw: string, foods: Foods): ReadIngredient {
+  const read = readLine(limit(raw, MAX_READ_CHARACTERS))
   const match =
     matchWithPrep(read, foods) ??
     // A size word can belong to the name, and an alternative may be known where the first choice is not.
-    (read.alternative ? matchFood(read.alternative, foods) : null)
+    (read.alternative ? matchFood(readLine(read.alternative).name, foods) : null)
   const line = newLine({
     raw: limit(raw.trim(), 500),
     name: limit(read.name || raw.trim(), 200),
@@ -55,6 +88,7 @@ export function readIngredient(raw: string, foods: Foods): { line: Line; read: R
       text: `Read as ${food.name}; "${match.leftOver.join(' ')}" was not understood`,
     })
   }
+  line.choices = choicesOf(read, food, foods)
   if (read.alternative)
     notes.push({ code: 'alternative', level: 'note', text: `The line also allows ${read.alternative}` })
   if (read.optional) notes.push({ code: 'optional', level: 'note', text: 'Optional, and counted' })
@@ -66,15 +100,43 @@ export function readIngredient(raw: string, foods: Foods): { line: Line; read: R
       level: 'check',
       text: `${Math.round(weighed.grams / 1000)} kg cannot be right for one line. Type the grams`,
     })
-  } else if (weighed.grams !== null) {
-    line.grams = weighed.grams
-    line.gramsLow = weighed.gramsLow
-    line.gramsHigh = Math.min(weighed.gramsHigh ?? weighed.grams, MAX_LINE_GRAMS)
-    // No food can lose more water than it holds.
-    line.waterChangeGrams = Math.max(weighed.waterChangeGrams, -(weighed.grams * food.per100g.waterG) / 100)
-  }
+  } else Object.assign(line, weightsOf(weighed, food))
   line.notes = notes.map((note) => ({ ...note, text: limit(note.text, 600) })).slice(0, 30)
   return { line, read, food }
+}
+
+/** Weights of a line within what a line may hold; nulls when they are not known. */
+function weightsOf(weighed: Weighed, food: Food) {
+  if (weighed.grams === null || weighed.grams > MAX_LINE_GRAMS)
+    return { grams: null, gramsLow: null, gramsHigh: null, waterChangeGrams: 0 }
+  return {
+    grams: weighed.grams,
+    gramsLow: weighed.gramsLow,
+    gramsHigh: Math.min(weighed.gramsHigh ?? weighed.grams, MAX_LINE_GRAMS),
+    // No food can lose more water than it holds.
+    waterChangeGrams: Math.max(weighed.waterChangeGrams, -(weighed.grams * food.per100g.waterG) / 100),
+  }
+}
+
+/** The foods a line allows instead, weighed by their own amount or by the line's. */
+function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
+  if (!read.alternative) return []
+  const choices: Choice[] = []
+  for (const text of read.alternative.split(/\s+or\s+|,\s+(?:or\s+)?/i).slice(0, 4)) {
+    const own = readLine(text)
+    const match = matchFood(own.name, foods)
+    if (!match || match.food.id === taken.id || match.how === 'part') continue
+    const stated = own.measures.length ? own : { ...read, name: own.name, alternative: null, prep: own.prep }
+    choices.push({
+      raw: limit(text.trim(), 500),
+      foodId: match.food.id,
+      name: limit(own.name, 200),
+      prep: own.prep.map((word) => limit(word, 200)).slice(0, 20),
+      handling: '',
+      ...weightsOf(weighLine(stated, match.food), match.food),
+    })
+  }
+  return choices.slice(0, 8)
 }
 
 function matchWithPrep(read: ReadLine, foods: Foods) {

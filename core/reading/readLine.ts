@@ -1,5 +1,5 @@
 import { NUMBER_PATTERN, readNumber } from './readNumber'
-import { UNIT_PATTERN, unitByName } from './units'
+import { UNIT_PATTERN, unitById, unitByName } from './units'
 
 export type Size = 'small' | 'medium' | 'large'
 export type Heap = 'heaped' | 'level' | 'scant' | 'rounded' | 'generous'
@@ -31,19 +31,48 @@ export interface ReadLine {
   optional: boolean
   approximate: boolean
   unmeasured: Unmeasured | null
-  /** A second ingredient the line allows ("butter or margarine"). */
+  /** A second ingredient the line allows ("butter or margarine"), with its own amount where it has one. */
   alternative: string | null
+  /** "3 tbsp, plus 1 tbsp more if needed": the most that may go in, besides the stated amount. */
+  upTo: Measure | null
+  /** "divided": the amount is shared out by the method. */
+  divided: boolean
+  /** How a line left to feel asks for it: "to make a soft dough", "enough to bind". '' when it does not. */
+  wanted: string
 }
 
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
-const APPROXIMATE = /^(?:about|approx(?:imately|\.)?|around|roughly|circa|ca\.?|c\.|~|≈|nearly|up to)\s*/i
+const APPROXIMATE =
+  /^(?:about|approx(?:imately|\.)?|around|roughly|circa|ca\.?|c\.|~|≈|nearly|up to|maybe|say)\s*/i
+/** "a little less than 1 tbsp" is a scant one, "just over" a generous one. */
+const LESS =
+  /^(?:(?:a (?:little|bit|touch)|slightly|just) less than|just (?:under|short of)|barely|not quite)\s+/i
+const MORE =
+  /^(?:(?:a (?:little|bit|touch)|slightly|just) more than|just over|a good|at least)\s+(?=[\d¼½¾⅓⅔⅛]|an? |one |two )/i
 const HEAP = /^(heaped|heaping|level|scant|rounded|generous|good|big|lightly packed|firmly packed)\s+/i
 const SIZE = /^(extra[- ]large|small|medium(?:[- ]sized)?|large|big|fat|thick|thumb[- ]sized)\s+/i
 const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![\\p{L}\\d])\\.?`, 'iu')
 const CASE_UNIT = /^([tT])(?![\p{L}\d])/u
 
-const EXTRA = /[\s,(]+((?:plus|and|with)\s+(?:some\s+|a\s+(?:little|bit)\s+)?(?:extra|more)\b[^)]*)\)?\s*$/i
-const BARE_UNIT = /^(?:pinch|knob|handful|splash|dash|bunch|sprig|drizzle|glug|thumb)(?= of )/i
+const EXTRA =
+  /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more)\b[^)]*)\)?\s*$/i
+/** "+ ½ tbsp more if needed", "plus 1-2 tablespoons extra": how much more it may become. */
+const UP_TO = new RegExp(
+  String.raw`[\s,(]+(?:plus|and|\+)\s*((?:up to |about )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?\s*(?:${UNIT_PATTERN})(?![\p{L}\d]))\s*(?:more|extra)?(?:[\s,]+(?:if|as|when) (?:needed|required|necessary)|\s+(?:more|extra))[^)]*\)?\s*$`,
+  'iu',
+)
+/** "knob of butter", "pinch salt", "heaped teaspoon of cumin" is one. */
+const BARE_UNIT =
+  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|grind|twist|can|tin)(?=\s+(?:of\s+)?\p{L})/iu
+
+/** "200ish", "200-ish g". */
+const ISH = /(\d)\s*-?ish\b/gi
+/** "bit of tomato paste", "a touch of milk": some, no amount. */
+const SOME =
+  /^(?:(?:just )?a (?:little|bit|touch|tiny bit)(?: bit)?(?: of)?(?! (?:less|more) than)|bit of|some|plenty of|lots of|enough|any amount of|as much)\s+(?=\p{L})/iu
+/** What a dough's water is to do, in the words of the line. */
+const WANTED =
+  /\b(?:(?:just )?enough(?: \p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
 
 /** "juice of half a lemon" is an amount of lemon juice. */
 const CITRUS = new RegExp(
@@ -53,11 +82,13 @@ const CITRUS = new RegExp(
 const TO_TASTE = /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like)\b/i
 const BRACKETED_NEED = /\(\s*as (?:required|needed)\s*\)/i
 const AS_REQUIRED =
-  /\b(?:as (?:required|needed|necessary)|if (?:required|needed)|enough(?: .*)? to .*|a little|some)\b/i
+  /\b(?:as (?:required|needed|necessary|reqd)|if (?:required|needed)|(?:just )?enough(?: .*)? (?:to|for) .*|a little|some|to (?:bind|knead|mix|make (?:a|the|up)|form a|bring (?:it )?together)\b.*)/i
+const OPTIONAL =
+  /\(\s*optional[^)]*\)|,?\s*\b(?:optional(?:ly)?|if (?:you )?(?:like|want|wish|have it|desired|using|liked)|(?:is|are) nice|can be left out)\b/i
 
 const PURPOSES: readonly [RegExp, Purpose][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cook(?:ing)? (?:the )?(?:bread|breads|pockets|pieces|dumplings)|roasting|toasting on the griddle)|for (?:the )?(?:griddle|steamer|tray|tin|boiling(?: water)?))\b/i,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|roasting|toasting on the griddle)|for (?:the )?(?:griddle|steamer|tray|tin|boiling(?: water)?))\b/i,
     'pan',
   ],
   [
@@ -74,6 +105,11 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
 const PREP_WORDS =
   '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|divided|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
+/** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
+const TRAILING_PREP = new RegExp(
+  `^(.*?\\p{L}.*?)\\s+((?:${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together')})(?:\\s+(?:and|&|then)\\s+(?:${PREP_WORDS}))*(?:\\s+(?:dry|well|small|up|fine|finely|roughly|out|thin|thinly|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
+  'iu',
+)
 
 const HEAPS: Readonly<Record<string, Heap>> = {
   heaped: 'heaped',
@@ -98,11 +134,13 @@ interface TermRead {
 
 function readTerm(text: string): TermRead | null {
   let rest = text.replace(APPROXIMATE, '')
+  const nearly: Heap | null = LESS.test(rest) ? 'scant' : MORE.test(rest) ? 'generous' : null
+  if (nearly) rest = rest.replace(nearly === 'scant' ? LESS : MORE, '')
   const number = readNumber(rest)
   if (!number) return null
   const article = /^an?$/i.test(rest.slice(0, number.length))
   rest = rest.slice(number.length).trimStart()
-  let heap: Heap | null = null
+  let heap: Heap | null = nearly
   let size: Size | null = null
 
   const heapMatch = HEAP.exec(rest)
@@ -129,6 +167,21 @@ interface MeasureRead {
   rest: string
 }
 
+/** "900 g - 1 kg", "50 ml to 1 dl": a range whose ends have units of their own. */
+function readAcross(measure: readonly Term[], rest: string): MeasureRead | null {
+  if (measure.length !== 1) return null
+  const join = /^(?:-|–|—|to\b)\s*(?=[\d¼½¾⅓⅔⅛])/.exec(rest)
+  const second = join && readTerm(rest.slice(join[0].length))
+  const from = measure[0]!
+  if (!second?.term.unitId || !from.unitId) return null
+  const [low, high] = [unitById(from.unitId), unitById(second.term.unitId)]
+  if (low.kind !== high.kind || low.kind === 'count') return null
+  const [lowest, highest] = [from.low * low.factor, second.term.high * high.factor]
+  if (!(highest > lowest && highest < lowest * 4)) return null
+  const unitId = low.kind === 'mass' ? 'g' : 'ml'
+  return { measure: [{ low: lowest, high: highest, unitId, heap: null, size: null }], rest: second.rest }
+}
+
 /** Terms that add up: "1 kg 100 g", "1 cup plus 2 tbsp", "1 cup + 2 tbsp". */
 function readMeasure(text: string): MeasureRead | null {
   const first = readTerm(text)
@@ -136,7 +189,9 @@ function readMeasure(text: string): MeasureRead | null {
   const measure = [first.term]
   let rest = first.rest
   while (measure.at(-1)!.unitId) {
-    const join = /^(?:\+|plus|and|&)?\s*/i.exec(rest)!
+    const across = readAcross(measure, rest)
+    if (across) return across
+    const join = /^(?:,?\s*(?:\+|plus|and|&)\s*(?:another |an extra |a further )?)?\s*/i.exec(rest)!
     const next = readTerm(rest.slice(join[0].length))
     if (!next || !next.term.unitId || /^an?\s/i.test(rest.slice(join[0].length))) break
     measure.push(next.term)
@@ -221,7 +276,10 @@ const TRAILING = new RegExp(
   String.raw`^(.*?\p{L}[^\d]*?)[\s:,–—-]+((?:(?:about|approx\.?|around|~)\s*)?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:heaped |level |scant |rounded )?(?:${UNIT_PATTERN})(?![\p{L}\d]).*)$`,
   'iu',
 )
-const TRAILING_COUNT = new RegExp(String.raw`^(\p{L}[^\d]*?)\s*[:,–—-]\s*(${NUMBER_PATTERN})\s*$`, 'iu')
+const TRAILING_COUNT = new RegExp(
+  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|large|big)(?:[- ]sized)?|nos?\.?|pcs?\.?)?)\s*$`,
+  'iu',
+)
 
 /**
  * Takes an ingredient line apart: amounts, name, preparation, purpose. Knows language, not foods.
@@ -244,10 +302,14 @@ export function readLine(raw: string): ReadLine {
     .replace(/\s+/g, ' ')
     .trim()
 
-  const approximate = APPROXIMATE.test(text)
-  text = text.replace(APPROXIMATE, '')
-  const optional = /\boptional(?:ly)?\b/i.test(text)
-  text = text.replace(/\(\s*optional\s*\)|,?\s*\boptional(?:ly)?\b/i, '').trim()
+  const approximate = APPROXIMATE.test(text) || /\d\s*-?ish\b|\b(?:approx\.?|or so)\s*$/i.test(text)
+  text = text
+    .replace(ISH, '$1')
+    .replace(APPROXIMATE, '')
+    .replace(/[\s,(]+(?:approx\.?|or so|-?ish)\)?\s*$/i, '')
+  const optional = OPTIONAL.test(text)
+  text = text.replace(OPTIONAL, '').trim()
+  const divided = /\bdivided\b|\bin (?:two|2) (?:parts|lots)\b/i.test(text)
 
   text = text.replace(
     CITRUS,
@@ -261,10 +323,21 @@ export function readLine(raw: string): ReadLine {
       : null
   text = text.replace(BRACKETED_NEED, '').replace(/\(\s*(?:or )?to taste\s*\)/i, '')
   // "plus extra for dusting" says what more there may be, not what the stated amount is for.
+  const more = UP_TO.exec(text)
+  const upTo = more ? (readMeasure(more[1]!.replace(/^up to /i, ''))?.measure ?? null) : null
+  if (upTo) text = text.slice(0, more!.index).trim()
   const extra = EXTRA.exec(text)
   if (extra) text = text.replace(EXTRA, '').trim()
-  // "knob of butter" is one knob.
   text = text.replace(BARE_UNIT, 'a $&')
+  const wanted = WANTED.exec(text)?.[0] ?? ''
+  if (wanted && !readNumber(text)) {
+    unmeasured ??= 'as required'
+    text = text.replace(WANTED, '').trim()
+  }
+  if (!unmeasured && SOME.test(text) && !readNumber(text.replace(SOME, ''))) {
+    unmeasured = 'as required'
+    text = text.replace(SOME, '')
+  }
   let purpose: Purpose | null = null
   for (const [pattern, of] of PURPOSES) {
     if (!pattern.test(text)) continue
@@ -299,9 +372,20 @@ export function readLine(raw: string): ReadLine {
   })
   if (!measures.length) {
     const inside = prep.map(measuresIn).findIndex(Boolean)
+    const bare = prep.findIndex((word) => /^(?:about |approx\.? |~)?\d{2,4}$/i.test(word))
     if (inside >= 0) measures.push(...measuresIn(prep.splice(inside, 1)[0]!)!)
+    else if (bare >= 0) {
+      const number = readNumber(prep.splice(bare, 1)[0]!.replace(APPROXIMATE, ''))!
+      measures.push([{ low: number.low, high: number.high, unitId: null, heap: null, size: null }])
+    }
   }
 
+  // "lard, butter or ghee" allows any of three.
+  rest = rest.replace(
+    /^([^,]{2,30}), ([^,\d]{2,24}?),? or (?=\p{L})/u,
+    (all, first: string, second: string) =>
+      LEADING_PREP.test(`${second} x`) ? all : `${first} or ${second} or `,
+  )
   const [head, ...tail] = rest.split(/\s*[,;]\s*|\s+[-–—]\s+/)
   let name = (head ?? '').trim()
   const rests = tail.map((piece) => piece.trim().replace(/\.$/, '')).filter(Boolean)
@@ -312,6 +396,8 @@ export function readLine(raw: string): ReadLine {
     else prep.push(piece)
   }
 
+  // "ghee/butter" allows either; "and/or" is read as or.
+  name = name.replace(/(\p{L}{3})\/(?=\p{L}{3})/gu, '$1 or ').replace(/ and or /i, ' or ')
   const either = /^(.*?\S)\s+(?:or|and\/or)\s+(.*)$/i.exec(name)
   const alternative = either ? either[2]!.trim() : null
   if (either) name = shareHead(either[1]!.trim(), alternative!)
@@ -326,9 +412,13 @@ export function readLine(raw: string): ReadLine {
       break
     name = name.slice(lead[0].length)
   }
+  for (let tail = TRAILING_PREP.exec(name); tail; tail = TRAILING_PREP.exec(name)) {
+    prep.push(tail[2]!)
+    name = tail[1]!
+  }
   name = name
-    .replace(/^(?:of|the)\s+/i, '')
-    .replace(/[.:]+$/, '')
+    .replace(/^(?:of|the|your|my)\s+/i, '')
+    .replace(/[.:!,]+$/, '')
     .trim()
   if (container && !prep.some((word) => /can|tin/i.test(word))) prep.push('from a container')
 
@@ -342,6 +432,9 @@ export function readLine(raw: string): ReadLine {
     approximate,
     unmeasured,
     alternative,
+    upTo,
+    divided,
+    wanted,
   }
 }
 

@@ -8,25 +8,7 @@ export interface NumberRange {
   length: number
 }
 
-const WORDS: Readonly<Record<string, number>> = {
-  'one and a half': 1.5,
-  'two and a half': 2.5,
-  'half a dozen': 6,
-  'a dozen': 12,
-  'half an': 0.5,
-  'half a': 0.5,
-  'a half': 0.5,
-  half: 0.5,
-  'a quarter': 0.25,
-  quarter: 0.25,
-  'three quarters': 0.75,
-  'a third': 1 / 3,
-  'two thirds': 2 / 3,
-  'a couple of': 2,
-  'a couple': 2,
-  'a few': 3,
-  a: 1,
-  an: 1,
+const ONES: Readonly<Record<string, number>> = {
   one: 1,
   two: 2,
   three: 3,
@@ -39,44 +21,124 @@ const WORDS: Readonly<Record<string, number>> = {
   ten: 10,
   eleven: 11,
   twelve: 12,
-  dozen: 12,
+  thirteen: 13,
+  fourteen: 14,
   fifteen: 15,
   sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
+}
+const TENS: Readonly<Record<string, number>> = {
   twenty: 20,
-  'twenty four': 24,
   thirty: 30,
+  forty: 40,
+  fifty: 50,
+  sixty: 60,
+  seventy: 70,
+  eighty: 80,
+  ninety: 90,
+}
+const PARTS: Readonly<Record<string, number>> = {
+  half: 1 / 2,
+  halves: 1 / 2,
+  third: 1 / 3,
+  thirds: 1 / 3,
+  fourth: 1 / 4,
+  fourths: 1 / 4,
+  quarter: 1 / 4,
+  quarters: 1 / 4,
+  fifth: 1 / 5,
+  eighth: 1 / 8,
+  eighths: 1 / 8,
+}
+/** Words that stand for a number by themselves. */
+const WHOLE: Readonly<Record<string, number>> = {
+  'half a dozen': 6,
+  'a dozen': 12,
+  dozen: 12,
+  'a couple of': 2,
+  'a couple': 2,
+  'couple of': 2,
+  'a few': 3,
+  few: 3,
+  'half an': 0.5,
+  'half of a': 0.5,
+  'half a': 0.5,
+  'a half': 0.5,
+  half: 0.5,
+  'a quarter of a': 0.25,
+  'quarter of a': 0.25,
+  a: 1,
+  an: 1,
 }
 
 const VULGAR = '¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞'
-const wordPattern = Object.keys(WORDS)
-  .sort((a, b) => b.length - a.length)
-  .join('|')
+const oneOf = (words: Readonly<Record<string, number>>) =>
+  Object.keys(words)
+    .sort((a, b) => b.length - a.length)
+    .join('|')
+const small = `(?:(?:${oneOf(TENS)})(?:[ -](?:${oneOf(ONES)}))?|${oneOf(ONES)})`
+const part = `(?:${oneOf(PARTS)})`
+const wordNumber = [
+  // two hundred and fifty, a hundred, twelve hundred
+  `(?:(?:${small}|a) )?hundred(?: (?:and )?${small})?`,
+  // one and a half, two and three quarters
+  `${small} and (?:a|one|two|three|an) ${part}`,
+  // three fourth, one third, two thirds, three quarters of a
+  `(?:one|two|three|a|seven|five)[ -]${part}(?: of an?)?`,
+  oneOf(WHOLE),
+  small,
+  'quarter',
+]
 
-/** Source of a regular expression for one number: 1 1/2, 1½, ½, 3/4, 1.5, 1,5, 1,000, "half a", "two". */
+/** Source of a regular expression for one number: 1 1/2, 1½, ½, 3/4th, 1.5, 1,5, 1,000, "half a", "two". */
 export const NUMBER_PATTERN = [
-  String.raw`\d+\s+\d+\s*[/⁄]\s*\d+`,
-  String.raw`\d+\s+(?:and|&)\s+\d+\s*[/⁄]\s*\d+`,
-  String.raw`\d+-\d+[/⁄]\d+`,
-  String.raw`\d+\s*(?:(?:and|&)\s*)?[${VULGAR}]`,
+  String.raw`\d{1,9}\s+\d{1,3}\s*[/⁄]\s*\d{1,3}`,
+  String.raw`\d{1,9}\s+(?:and|&)\s+\d{1,3}\s*[/⁄]\s*\d{1,3}`,
+  String.raw`\d{1,9}\s+(?:and|&)\s+a\s+(?:half|quarter|third)(?!\p{L})`,
+  String.raw`\d{1,9}-\d{1,3}[/⁄]\d{1,3}`,
+  String.raw`\d{1,9}\s*(?:(?:and|&)\s*)?[${VULGAR}]`,
   `[${VULGAR}]`,
-  String.raw`\d+\s*[/⁄]\s*\d+`,
-  String.raw`[1-9]\d{0,2}(?:,\d{3})+(?:\.\d+)?`,
-  String.raw`\d+[.,]\d+`,
-  String.raw`\.\d+`,
-  String.raw`\d+`,
-  String.raw`(?:${wordPattern})(?![\p{L}\d'’-])`,
+  String.raw`\d{1,9}\s*[/⁄]\s*\d{1,3}(?:th|rd|nd)?(?![\d])`,
+  String.raw`[1-9]\d{0,2}(?:,\d{3})+(?:\.\d{1,6})?`,
+  String.raw`\d{1,9}[.,]\d{1,6}`,
+  String.raw`\.\d{1,6}`,
+  String.raw`\d{1,9}`,
+  String.raw`(?:${wordNumber.join('|')})(?![\p{L}\d'’-])`,
 ].join('|')
 
 const single = new RegExp(`^(?:${NUMBER_PATTERN})`, 'iu')
 const rangeJoin = /^\s*(?:-|–|—|to|or|bis)\s*/i
 
+function wordValue(token: string): number | null {
+  const words = token.replace(/ of an?$/, '')
+  const known = WHOLE[token] ?? ONES[words] ?? TENS[words] ?? PARTS[words]
+  if (known !== undefined) return known
+  const hundred = /^(.*?) ?hundred(?: (?:and )?(.*))?$/.exec(words)
+  if (hundred)
+    return (
+      100 * (hundred[1] && hundred[1] !== 'a' ? wordValue(hundred[1])! : 1) +
+      (hundred[2] ? wordValue(hundred[2])! : 0)
+    )
+  const mixed = /^(.*) and (\S+) (\S+)$/.exec(words)
+  if (mixed && PARTS[mixed[3]!] !== undefined)
+    return (wordValue(mixed[1]!) ?? Number(mixed[1])) + (ONES[mixed[2]!] ?? 1) * PARTS[mixed[3]!]!
+  const pair = /^(\S+)[ -](\S+)$/.exec(words)
+  if (!pair) return null
+  if (PARTS[pair[2]!] !== undefined) return (ONES[pair[1]!] ?? 1) * PARTS[pair[2]!]!
+  const tens = TENS[pair[1]!]
+  return tens === undefined ? null : tens + (ONES[pair[2]!] ?? 0)
+}
+
 function valueOf(token: string): number {
-  const word = WORDS[token.toLowerCase().replace(/\s+/g, ' ')]
-  if (word !== undefined) return word
+  const word = wordValue(token.toLowerCase().replace(/\s+/g, ' ').replace('&', 'and'))
+  if (word !== null) return word
   const plain = token
     .replace(/(?:and|&)/gi, ' ')
     .replace(/⁄/g, '/')
     .replace(/\s*\/\s*/g, '/')
+    .replace(/(?:th|rd|nd)$/i, '')
     .replace(/^(\d+)-(\d+\/\d+)$/, '$1 $2')
     .replace(/^([1-9]\d{0,2})((?:,\d{3})+)/, (all) => all.replace(/,/g, ''))
     .replace(/^(\d+),(\d+)$/, '$1.$2')
@@ -95,6 +157,7 @@ function valueOf(token: string): number {
  * @returns the value and its length, or null when the text does not begin with a number or has a nought below
  *   a fraction bar
  * @example readNumber('1 1/2 cups') // { low: 1.5, high: 1.5, length: 5 }
+ * @example readNumber('two hundred and fifty grams') // { low: 250, high: 250, length: 21 }
  */
 export function readNumber(text: string): NumberRange | null {
   const first = single.exec(text)

@@ -250,10 +250,15 @@ describe('readHeading', () => {
     ['Dipping sauce', 'dip'],
     ['To serve', 'dip'],
     ['Method', 'method'],
-    ['## Instructions', 'method'],
-    ['Cheese layer:', 'filling'],
+    ['Instructions', 'method'],
+    ['Cheese layer:', 'unknown'],
+    ['Outer layer', 'shell'],
+    ['Inside:', 'filling'],
+    ['For the gravy', 'component'],
+    ['Dry ingredients', 'same'],
+    ['For each bowl', 'dip'],
   ])('takes "%s" for %s', (text, kind) => {
-    expect(readHeading(text)?.kind).toBe(kind)
+    expect(readHeading(text, { next: 'amount', blankBefore: true })?.kind).toBe(kind)
   })
   it.each([
     '500 g bread flour',

@@ -1,24 +1,31 @@
-import type { Food, Foods } from '../food/food'
-import { readLine } from './readLine'
-import { splitLine } from './splitLine'
-import { readHeading, type Heading, type HeadingKind } from './headings'
-import { readCooking, readPrecooking, readShape } from './readMethod'
+import type { Foods } from '../food/food'
 import {
   allLines,
+  newLine,
   newPart,
   PART_KINDS,
   RECIPE_VERSION,
   withIds,
-  MAX_PIECES,
-  type Line,
   type Part,
   type PartKind,
   type Recipe,
   type RecipeNote,
 } from '../recipe/document'
-import { moved, PART_NAMES, placeUnheaded, takeReadyShell, type Draft } from './placeLines'
-import { limit, readIngredient } from './readIngredient'
-import { readYields } from './yields'
+import { questionsAbout, type Question } from './questions'
+import { countPieces } from './counts'
+import { isFat, isFlour, isLiquid, placeLines, READY, type Draft, type Placed } from './drafts'
+import { readFacts } from './facts'
+import { readCooking } from './heat'
+import { clausesOfMethod, type Clause } from './method'
+import { outlineOf, type Became, type Outline } from './outline'
+import { assumePanFat, shareOutDivided } from './pan'
+import { readPrecooking } from './precooking'
+import { linesFromProse } from './prose'
+import { limit, readIngredients, type ReadIngredient } from './readIngredient'
+import { seasonToTaste } from './seasoning'
+import { readShape } from './shape'
+import { tidy } from './tidy'
+import { waterToFeel } from './toFeel'
 
 export interface IntakeLine {
   lineId: string
@@ -37,31 +44,33 @@ export interface Unresolved {
   reason: string
 }
 
+/** What one line of the text became. */
+export interface IntakeRow {
+  /** Number of the line in the text, from 0. */
+  row: number
+  became: Became
+  lineIds: string[]
+}
+
 export interface Intake {
   recipe: Recipe
   lines: IntakeLine[]
   /** Lines whose food or weight is not known. They stay in the recipe. */
   unresolved: Unresolved[]
+  /** Every line of the text that holds words, and what it became. */
+  rows: IntakeRow[]
+  /** What the cook had better say, most consequential first. */
+  questions: Question[]
 }
 
-const VERB =
-  /^(?:\d+[.)]\s*)?(?:mix|knead|roll|bake|fry|deep|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|bring|meanwhile|when|once|while|in a|on a|working|sprinkle|pour|squeeze|drain|peel|chop|grate|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|soak)\b/i
-
-const isSentence = (text: string) => {
-  const words = text.split(/\s+/).length
-  return (
-    words >= 14 || (words >= 5 && VERB.test(text) && !/^\W*\d+\s*(?:g|kg|ml|tsp|tbsp|cups?|oz)\b/i.test(text))
-  )
-}
-
-const META =
-  /^\W*(?:prep(?:aration)?|cook(?:ing)?|total|rest(?:ing)?|active|proving|chill(?:ing)?)\s*time\b|^\W*(?:difficulty|cuisine|course|author|source|rating|calories|category)\s*:/i
+/** The longest text that is read. */
+export const MAX_TEXT_CHARACTERS = 200_000
 
 /**
  * Reads the text of a recipe, however it is laid out, into a recipe document.
  *
- * Title, yields, headings, lines, method, way of cooking and shape are found; every line is matched to a food
- * and weighed. Whatever is assumed is noted on the line or the recipe, and whatever cannot be used is kept as
+ * Title, counts, headings, lines, components, method, ways of cooking and shape are found; every line is matched to
+ * a food and weighed. Whatever is assumed is noted on the line or the recipe, and whatever cannot be used is kept as
  * a note: nothing that was typed is lost.
  *
  * @param text at most 200,000 characters, checked by the caller
@@ -69,163 +78,404 @@ const META =
  * @example readRecipe('Leek pies\nMakes 8\n\nDough\n250 g flour\n120 g butter', foods).recipe.pieces // 8
  */
 export function readRecipe(text: string, foods: Foods): Intake {
-  const rows = text
-    .replace(/\r\n?/g, '\n')
-    .replace(/^\ufeff/, '')
-    .split('\n')
-  const drafts: Draft[] = []
-  const unheaded: Line[] = []
-  const method: string[] = []
-  const notes: RecipeNote[] = []
-  const headings: string[] = []
-  const foodOf = (line: Line) => (line.foodId ? foods.get(line.foodId) : undefined)
-  let title = ''
-  let pieces: number | null = null
-  let servings: number | null = null
-  let current: Draft | null = null
-  let mode: HeadingKind | 'start' = 'start'
+  const outline = outlineOf(tidy(text), foods)
+  const placed = placeLines(outline, foods)
+  const { drafts, notes } = placed
+  tellProse(outline, placed, foods)
+  for (const { text: remark } of outline.remarks)
+    notes.push({ code: 'kept-text', level: 'note', text: limit(remark, 600) })
 
-  const draftOf = (kind: PartKind, name: string): Draft => {
-    const same = drafts.find((draft) => draft.kind === kind && (kind !== 'filling' || draft.name === name))
-    if (same) return same
-    const made = { kind, name: limit(name, 120), lines: [] }
-    drafts.push(made)
-    return made
-  }
-
-  const keep = (words: string) => notes.push({ code: 'kept-text', level: 'note', text: limit(words, 600) })
-
-  const addLine = (raw: string, home: Draft | null) => {
-    for (const piece of splitLine(raw)) {
-      const { line, read, food } = readIngredient(piece, foods)
-      const target = home && moved(home.kind, read.purpose, piece, food)
-      if (home && target && target !== home.kind) {
-        draftOf(target, PART_NAMES[target]).lines.push(line)
-      } else if (home) home.lines.push(line)
-      else if (read.purpose && read.purpose !== 'shell')
-        draftOf(read.purpose, PART_NAMES[read.purpose]).lines.push(line)
-      else unheaded.push(line)
-    }
-  }
-
-  for (const row of rows) {
-    const line = row.replace(/\u00a0/g, ' ').trim()
-    if (!line || /^[-=_*~\s]{3,}$/.test(line)) continue
-
-    const yields = mode === 'method' ? null : readYields(line)
-    if (yields) {
-      pieces ??= yields.pieces
-      servings ??= yields.servings
-      if (yields.whole) {
-        if (/\p{L}{2}/u.test(yields.rest)) keep(line)
-        continue
-      }
-    }
-    const heading: Heading | null = title || mode !== 'start' || /:\s*$/.test(line) ? readHeading(line) : null
-    const opens: Heading | null = heading ?? (title ? null : usualHeading(line))
-    if (opens) {
-      headings.push(opens.name)
-      if (opens.kind === 'method' || opens.kind === 'ingredients' || opens.kind === 'remarks') {
-        mode = opens.kind
-        current = null
-        if (opens.rest && opens.kind === 'method') method.push(limit(opens.rest, 2000))
-        else if (opens.rest && opens.kind === 'remarks') keep(line)
-        else if (opens.rest) addLine(opens.rest, null)
-        continue
-      }
-      const draft = draftOf(opens.kind, opens.name)
-      // A second heading of the same kind goes on with the first part; what else it says is kept.
-      if (draft.name !== opens.name) keep(opens.name)
-      if (opens.rest) {
-        for (const piece of opens.rest.split(/\s*;\s*|,\s+(?=[\d¼½¾⅓⅔⅛~]|a pinch|half )/))
-          addLine(piece, draft)
-        if (mode === 'start' || mode === 'ingredients' || !current) current = draft
-      } else {
-        current = draft
-        mode = opens.kind
-      }
-      if (mode === 'method') mode = opens.kind
-      continue
-    }
-    if (!title && drafts.length === 0 && unheaded.length === 0 && looksLikeTitle(line)) {
-      title = limit(line.replace(/^[\s#*_>]+|[\s*_:]+$/g, '').replace(/^(?:title|recipe)\s*:\s*/i, ''), 200)
-      continue
-    }
-    if (mode === 'method') {
-      method.push(limit(line.replace(/^(?:[-*•]|step \d+[:.)]?|\d+[.)])\s*/i, ''), 2000))
-      continue
-    }
-    if (META.test(line) || mode === 'remarks' || (yields && !/\b(?:g|kg|cups?|tbsp|tsp)\b/i.test(line))) {
-      keep(line)
-      continue
-    }
-    if (isSentence(line)) {
-      method.push(limit(line.replace(/^\d+[.)]\s*/, ''), 2000))
-      continue
-    }
-    addLine(line, current)
-  }
-
-  // A heading with nothing under it may be a line that looked like one: its words stay.
-  for (const draft of drafts)
-    if (!draft.lines.length && draft.name !== PART_NAMES[draft.kind]) keep(draft.name)
-
-  placeUnheaded(unheaded, drafts, notes, foodOf)
-  takeReadyShell(drafts, notes, foodOf)
-
-  const parts: Part[] = drafts
-    .filter((draft) => draft.lines.length)
-    .sort((a, b) => PART_KINDS.indexOf(a.kind) - PART_KINDS.indexOf(b.kind))
-    .slice(0, 20)
-    .map((draft) =>
-      newPart({
-        kind: draft.kind,
-        name: draft.name,
-        cookedBy: draft.kind === 'filling' ? readPrecooking(draft.lines, method) : null,
-        lines: draft.lines.slice(0, 120),
-      }),
-    )
-
-  const panFat = drafts
-    .filter((draft) => draft.kind === 'pan')
-    .flatMap((draft) => draft.lines)
-    .reduce((sum, line) => sum + (foodOf(line)?.softeningFat ? (line.grams ?? 0) : 0), 0)
-  const cooking = readCooking(
-    [title, ...headings, ...method, ...parts.flatMap((part) => part.lines.map((line) => line.raw))].join(
-      '\n',
-    ),
-    panFat > 0 && headings.some((name) => /\bfry/i.test(name)),
-    panFat,
+  const clauses = clausesOfMethod(outline.steps, drafts)
+  const method = outline.steps.map((step) =>
+    step.under && !step.text.includes(step.under) ? `${step.under}: ${step.text}` : step.text,
   )
-  if (!cooking.way) {
+  const shape = readShape(outline.title, method.filter((step) => step.length < 2000).join('\n'))
+  const cooking = cookingOf(outline, drafts, clauses, notes)
+  const counted = countPieces(outline, clauses, drafts, shape, notes)
+  shareOutDivided(drafts, clauses, cooking.way)
+  assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
+  leaveInFilling(placed, cooking)
+  brushByMethod(drafts, clauses)
+  fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)
+  for (const draft of drafts) {
+    squeezeByMethod(draft, clauses)
+    seasonToTaste(draft)
+    handleChoices(draft, outline)
+  }
+
+  const made = partsOf(drafts, placed, clauses)
+  const shell = drafts.find((draft) => draft.kind === 'shell') ?? null
+  const facts = readFacts(outline, clauses, shell)
+  const recipe = withIds({
+    version: RECIPE_VERSION,
+    title: limit(outline.title, 200) || 'Untitled recipe',
+    ...counted,
+    shape: shape ?? 'half-moon',
+    cooking: {
+      way: cooking.way,
+      temperatureC: cooking.temperatureC,
+      minutes: cooking.minutes,
+      heat: cooking.heat,
+      fan: cooking.fan,
+      andThen: cooking.andThen,
+      cookedGramsPerPiece: null,
+    },
+    diets: [],
+    avoid: [],
+    parts: made.length ? made.map(({ part }) => part) : [newPart({ kind: 'shell', name: 'Dough' })],
+    boughtPricePerPiece: null,
+    method: method.map((step) => limit(step, 2000)).slice(0, 80),
+    facts: [
+      ...facts.map(({ part, ...fact }) => ({
+        ...fact,
+        partId: made.find((one) => one.draft === part)?.part.id ?? null,
+      })),
+      ...(cooking.airFryer
+        ? [{ kind: 'air-fryer' as const, low: 1, high: 1, partId: null, text: 'air fryer' }]
+        : []),
+    ].slice(0, 80),
+    notes: notes.slice(0, 60),
+  })
+  if (outline.steps.length > 80) {
+    const rest = outline.steps
+      .slice(80)
+      .map((step) => step.text)
+      .join(' ')
+    recipe.notes = [
+      ...recipe.notes.slice(0, 59),
+      { code: 'kept-text', level: 'note', text: limit(rest, 600) },
+    ]
+  }
+  return {
+    recipe,
+    ...report(recipe, foods),
+    rows: rowsOf(outline, recipe),
+    questions: questionsAbout(recipe, foods),
+  }
+}
+
+/** A recipe told in sentences has its ingredients in them. */
+function tellProse(outline: Outline, placed: Placed, foods: Foods): void {
+  const hasShell = placed.drafts.some(
+    (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => isFlour(food)),
+  )
+  if (hasShell || !outline.steps.length) return
+  const bare = !placed.drafts.some((draft) => draft.lines.length)
+  const told = linesFromProse(outline.steps, foods, bare ? null : 'shell')
+  if (!told.some((section) => section.items.length)) return
+  const more = placeLines({ ...outline, sections: told }, foods)
+  if (!bare && !more.drafts.some((draft) => draft.lines.some(({ food }) => isFlour(food)))) return
+  // Bought dough that is no flour of ours is still the dough: only an empty shell is filled.
+  const own = placed.drafts.find((draft) => draft.kind === 'shell')
+  if (own) return
+  placed.drafts.push(...more.drafts)
+  placed.notes.push({
+    code: 'from-prose',
+    level: 'check',
+    text: 'The amounts were read out of the sentences of the method: look them over',
+  })
+}
+
+interface CookingFound {
+  way: Recipe['cooking']['way']
+  temperatureC: number | null
+  minutes: number | null
+  heat: Recipe['cooking']['heat']
+  fan: boolean
+  andThen: Recipe['cooking']['andThen']
+  airFryer: boolean
+  fryUnclear: boolean
+}
+
+function cookingOf(
+  outline: Outline,
+  drafts: readonly Draft[],
+  clauses: readonly Clause[],
+  notes: RecipeNote[],
+): CookingFound {
+  const panLines = drafts.filter((draft) => draft.kind === 'pan').flatMap((draft) => draft.lines)
+  const read = readCooking({
+    title: outline.title,
+    headings: drafts.filter((draft) => draft.kind === 'pan').map((draft) => draft.name),
+    panFatGrams: panLines.reduce(
+      (sum, { line, food, read: own }) => sum + (isFat(food) && own.measures.length ? (line.grams ?? 0) : 0),
+      0,
+    ),
+    panText: panLines.map(({ line }) => line.raw).join('; '),
+    clauses,
+    cookMinutes: outline.times.find((time) => time.kind === 'cook')?.minutes ?? null,
+  })
+  if (!read.way)
     notes.push({
       code: 'way-assumed',
       level: 'check',
       text: 'The text does not say how the pieces are cooked: baking is assumed',
     })
-  }
-  const shape = readShape(title, method.join('\n'))
-  const counted = countPieces(pieces, servings, parts, notes, foodOf)
+  if (read.fryUnclear)
+    notes.push({
+      code: 'fry-unclear',
+      level: 'check',
+      text: 'The text says "fry" and not in how much fat: look whether it is deep or shallow',
+    })
+  if (read.airFryer)
+    notes.push({
+      code: 'air-fryer',
+      level: 'note',
+      text: 'An air fryer bakes in hot air: it is counted as baking',
+    })
+  return { ...read, way: read.way ?? 'bake' }
+}
 
-  const recipe = withIds({
-    version: RECIPE_VERSION,
-    title: title || 'Untitled recipe',
-    ...counted,
-    shape: shape ?? 'half-moon',
-    cooking: {
-      way: cooking.way ?? 'bake',
-      temperatureC: cooking.temperatureC,
-      minutes: cooking.minutes,
-      cookedGramsPerPiece: null,
-    },
-    diets: [],
-    avoid: [],
-    parts: parts.length ? parts : [newPart({ kind: 'shell', name: 'Dough' })],
-    boughtPricePerPiece: null,
-    method: method.slice(0, 80),
-    notes: notes.slice(0, 60),
+/** Oil of at most this weight may be what a filling is fried in. Common practice, no source. */
+const SPOONS_GRAMS = 60
+
+/** Oil "for frying" in a recipe that fries no pieces is for what goes in. */
+function leaveInFilling({ drafts, moved }: Placed, { way, andThen }: CookingFound): void {
+  const pan = drafts.find((draft) => draft.kind === 'pan')
+  // Two spoons among the filling's lines are the filling's where the pieces have a pot of their own.
+  for (const item of pan && pan.lines.length > 1 ? [...pan.lines] : []) {
+    const from = moved.get(item)
+    if (from?.kind !== 'filling' || !item.read.measures.length || (item.line.grams ?? 0) > SPOONS_GRAMS)
+      continue
+    pan!.lines = pan!.lines.filter((one) => one !== item)
+    from.lines.push(item)
+    from.lines.sort((a, b) => Number(b === item) - Number(a === item))
+  }
+  const fries = [way, andThen?.way].some(
+    (one) => one === 'deep-fry' || one === 'shallow-fry' || one === 'griddle' || one === 'brown-and-steam',
+  )
+  if (fries) return
+  const filling = drafts.find((draft) => draft.kind === 'filling' && !draft.into)
+  if (!filling || !pan) return
+  const back = pan.lines.filter(
+    ({ read, line }) =>
+      read.purpose === 'pan' && /\bfor (?:shallow |pan[- ]?)?(?:frying|cooking|saut)/i.test(line.raw),
+  )
+  if (!back.length || back.length < pan.lines.length) return
+  filling.lines.push(...back)
+  pan.lines = []
+}
+
+/** Melted fat that the method brushes on and the filling does not use: it finishes the pieces. */
+function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  const brushed = clauses.find(({ text }) =>
+    /\bbrush(?:ed|ing)?\b[^.]{0,40}\b(?:butter|oil|ghee|margarine|spread)\b/i.test(text),
+  )
+  if (!brushed) return
+  const [, fat] = /\bbrush(?:ed|ing)?\b[^.]{0,40}\b(butter|oil|ghee|margarine|spread)\b/i.exec(brushed.text)!
+  for (const draft of drafts) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    const at = draft.lines.findIndex(
+      ({ food, read }) => isFat(food) && new RegExp(`\\b${fat}\\b`, 'i').test(`${read.name} ${food!.name}`),
+    )
+    if (at < 0 || drafts.some((one) => one.kind === 'finish' && one.lines.some(({ food }) => isFat(food))))
+      continue
+    const used = clauses.some(
+      ({ about, text }) =>
+        about === draft && new RegExp(`\\b${fat}\\b`, 'i').test(text) && !/brush/i.test(text),
+    )
+    if (used || draft.lines.length < 2) continue
+    const [line] = draft.lines.splice(at, 1)
+    const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
+    if (finish) finish.lines.push(line!)
+    else
+      drafts.push({
+        kind: 'finish',
+        name: 'To finish',
+        lines: [line!],
+        pieces: null,
+        into: null,
+        unsure: false,
+        usedGrams: null,
+      })
+  }
+}
+
+/** Water that is left to feel is computed from what the flours drink. */
+function fillToFeel(
+  drafts: readonly Draft[],
+  clauses: readonly Clause[],
+  way: Recipe['cooking']['way'],
+  shape: Recipe['shape'],
+  foods: Foods,
+  notes: RecipeNote[],
+): void {
+  const shells = drafts.filter((draft) => draft.kind === 'shell')
+  const lines = shells.flatMap((draft) => draft.lines)
+  if (!lines.some(({ food, line }) => food?.waterDemand != null && line.grams)) return
+  if (lines.some(({ food }) => food && READY.has(food.group))) return
+  const spoken = clauses
+    .filter(({ about }) => about !== null && about !== 'pieces' && about.kind === 'shell')
+    .map(({ text }) => text)
+  let felt = lines.find(
+    ({ food, read, line }) =>
+      (isLiquid(food) || /^(?:yogurt|plant-yogurt)$/.test(food?.group ?? '')) &&
+      ((!read.measures.length && !line.componentId) ||
+        /^(?:splash|dash|dollop)$/.test(read.measures[0]?.[0]?.unitId ?? '') ||
+        /\b(?:up to|added gradually|a little at a time)\b/i.test(line.raw)),
+  )
+  const wet = lines.some(
+    ({ food, line }) =>
+      food &&
+      (line.grams ?? 0) > 15 &&
+      (isLiquid(food) ||
+        /yogurt|egg|fresh-cheese|cream|vegetable|melting-cheese/.test(food.group) ||
+        (food.freeWater > 0.4 && food.per100g.waterG > 50)),
+  )
+  const water = foods.get('water')
+  if (!felt && !wet && water && shells[0]) {
+    // A dough of flour alone: the method adds the water that the list forgot.
+    const says = spoken.find((text) => /\b(?:water|milk)\b/i.test(text))
+    if (!says && !lines.some(({ food }) => food?.softeningFat == null && isFlour(food))) return
+    if (!says) {
+      notes.push({
+        code: 'no-liquid',
+        level: 'check',
+        text: 'No liquid is given for the dough: water to feel was added',
+      })
+    }
+    felt = readIngredients('water as required', foods)[0]!
+    felt.line = newLine({
+      ...felt.line,
+      raw: says ? 'water, as the method says' : 'water, not in the text',
+      notes: [],
+    })
+    shells[0].lines.push(felt)
+  }
+  if (!felt?.food) return
+  const others = lines.filter((item) => item !== felt && item.food && item.line.grams)
+  const amounts = others.map(({ food, line }) => ({
+    food: food!,
+    grams: line.grams!,
+    waterChangeGrams: line.waterChangeGrams,
+  }))
+  const asked = [
+    felt.read.wanted,
+    felt.line.raw,
+    ...shells.map((draft) => draft.name),
+    ...spoken.filter((text) => /\b(?:dough|knead|together|bind)\b/i.test(text)),
+  ].join(' ; ')
+  const found = waterToFeel(amounts, felt.food, asked, way, shape)
+  if (!found) return
+  const { line } = felt
+  const cap =
+    felt.read.measures.length && !/^(?:splash|dash|dollop)$/.test(felt.read.measures[0]![0]!.unitId ?? '')
+      ? (line.gramsHigh ?? line.grams)
+      : null
+  const high = cap === null ? found.highGrams : Math.min(found.highGrams, cap)
+  const low = Math.min(found.lowGrams, high)
+  const grams = Math.min(found.grams, high)
+  if (cap !== null && found.lowGrams >= cap) return
+  Object.assign(line, {
+    grams,
+    gramsLow: low,
+    gramsHigh: high,
+    toFeel: { feel: found.feel, startGrams: Math.min(found.startGrams, low), lowGrams: low, highGrams: high },
   })
-  return { recipe, ...report(recipe, foods) }
+  line.notes = line.notes.filter((note) => !/^(?:to-taste|as-required|no-amount)$/.test(note.code))
+  line.notes.push({
+    code: 'to-feel',
+    level: 'check',
+    text: `Left to feel: start with ${Math.min(found.startGrams, low)} g, then a spoonful at a time, expect to stop between ${low} and ${high} g (${found.why}). Type what really went in`,
+  })
+}
+
+/** "Salt the cabbage and squeeze it": what the method presses out. */
+function squeezeByMethod(draft: Draft, clauses: readonly Clause[]): void {
+  for (const clause of clauses) {
+    if (clause.about !== draft || !/\b(?:squeeze|wring|press out)\b/i.test(clause.text)) continue
+    for (const { line, food, read } of draft.lines) {
+      const share = food?.unitGrams.squeezed
+      if (!share || !line.grams || line.waterChangeGrams !== 0) continue
+      const word = read.name.toLowerCase().split(' ').at(-1)!.replace(/s$/, '')
+      const named = clause.sentence.toLowerCase().includes(word)
+      if (!named && draft.lines.filter((other) => other.food?.unitGrams.squeezed).length > 1) continue
+      line.waterChangeGrams = -line.grams * (1 - share)
+      line.notes.push({
+        code: 'squeezed',
+        level: 'note',
+        text: `The method has it squeezed: that is taken to press out ${Math.round(-line.waterChangeGrams)} g of water`,
+      })
+    }
+  }
+}
+
+/** What the method says of an alternative hangs on it. */
+function handleChoices(draft: Draft, outline: Outline): void {
+  for (const { line } of draft.lines) {
+    for (const choice of line.choices) {
+      const word = choice.name.toLowerCase()
+      const step = outline.steps.find(
+        ({ text }) =>
+          text.length < 500 && /\b(?:if|when|for)\b/i.test(text) && text.toLowerCase().includes(word),
+      )
+      if (step) choice.handling = limit(step.text, 600)
+    }
+  }
+}
+
+function partsOf(
+  drafts: readonly Draft[],
+  placed: Placed,
+  clauses: readonly Clause[],
+): { draft: Draft; part: Part }[] {
+  const ordered = drafts
+    .filter((draft) => draft.lines.length)
+    .sort(
+      (a, b) =>
+        PART_KINDS.indexOf(a.kind) - PART_KINDS.indexOf(b.kind) ||
+        Number(a.into !== null) - Number(b.into !== null),
+    )
+    .slice(0, 20)
+  const ids = new Map(ordered.map((draft, at) => [draft, `p${at + 1}`]))
+  return ordered.map((draft) => {
+    const cooked = draft.kind === 'filling' || draft.into ? readPrecooking(draft, clauses) : null
+    const lineOf = (item: ReadIngredient) => {
+      const component = placed.references.get(item)
+      const componentId = component ? (ids.get(component) ?? null) : null
+      return { ...item.line, componentId, cookedBy: cooked?.byLine.get(item) ?? null }
+    }
+    const part = newPart({
+      id: ids.get(draft)!,
+      kind: draft.kind,
+      name: draft.name,
+      pieces: draft.kind === 'filling' && !draft.into ? draft.pieces : null,
+      into: draft.into ? (ids.get(draft.into) ?? null) : null,
+      unsure: draft.unsure,
+      usedGrams: draft.usedGrams,
+      cookedBy: cooked?.cookedBy ?? null,
+      cookedMinutes: cooked?.minutes ?? null,
+      untilDry: cooked?.untilDry ?? false,
+      lines: draft.lines.slice(0, 120).map(lineOf),
+    })
+    return { draft, part }
+  })
+}
+
+function rowsOf(outline: Outline, recipe: Recipe): IntakeRow[] {
+  const byText = new Map<string, string[]>()
+  for (const { line } of allLines(recipe)) byText.set(line.raw, [...(byText.get(line.raw) ?? []), line.id])
+  const ids = new Map<number, string[]>()
+  for (const section of outline.sections) {
+    for (const item of section.items) {
+      const own =
+        byText.get(item.text) ??
+        [...byText]
+          .filter(([raw]) => raw.length > 2 && (item.text.includes(raw) || partOf(raw, item.text)))
+          .flatMap(([, found]) => found)
+      ids.set(item.at, [...(ids.get(item.at) ?? []), ...own])
+    }
+  }
+  return [...outline.became]
+    .sort((a, b) => a[0] - b[0])
+    .map(([row, became]) => ({ row, became, lineIds: [...new Set(ids.get(row) ?? [])] }))
+}
+
+/** Whether a line came out of a text that named several: its words stand there. */
+const partOf = (raw: string, text: string) => {
+  const words = raw.toLowerCase().match(/\p{L}{3,}/gu) ?? []
+  const there = text.toLowerCase()
+  return words.length > 0 && words.every((word) => there.includes(word)) && raw.length <= text.length
 }
 
 /** What the intake answers about each line of a recipe. */
@@ -244,68 +494,10 @@ export function report(recipe: Recipe, foods: Foods): { lines: IntakeLine[]; unr
       grams: line.grams,
       warnings,
     })
-    if (food && line.grams !== null) continue
+    if ((food && line.grams !== null) || line.componentId) continue
     const reason =
       line.notes.find((note) => note.level === 'check')?.text ?? 'No weight is known for this line'
     unresolved.push({ lineId: line.id, raw: line.raw, part: part.kind, reason })
   }
   return { lines, unresolved }
-}
-
-/** A first line such as "Dough" or "Ingredients" is a heading although no title has been seen. */
-function usualHeading(line: string): Heading | null {
-  if (/^\s*#\s/.test(line)) return null
-  const heading = readHeading(line)
-  return heading &&
-    /^(?:for |the )*(?:dough|pastry|filling|ingredients)\b/i.test(heading.name) &&
-    heading.name.split(' ').length <= 3
-    ? heading
-    : null
-}
-
-function looksLikeTitle(line: string): boolean {
-  if (/^\s*#\s/.test(line) || /^(?:title|recipe)\s*:/i.test(line)) return true
-  const read = readLine(line)
-  const amount = read.measures.some((measure) => measure.some((term) => term.unitId))
-  return (
-    !amount &&
-    line.length <= 120 &&
-    !(/^\W*\d/.test(line) && read.measures.length > 0 && line.split(' ').length <= 4)
-  )
-}
-
-/** Dough in one piece when nothing is said about the number: 45 g. Common practice, no source. */
-const ASSUMED_BALL_GRAMS = 45
-
-function countPieces(
-  pieces: number | null,
-  servings: number | null,
-  parts: Part[],
-  notes: RecipeNote[],
-  foodOf: (line: Line) => Food | undefined,
-): { pieces: number; servings: number } {
-  const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
-  if (pieces === null) {
-    const shell = parts.filter((part) => part.kind === 'shell').flatMap((part) => part.lines)
-    const grams = shell.reduce((sum, line) => sum + (line.grams ?? 0), 0)
-    const ready = shell.find((line) => foodOf(line)?.group === 'wrapper')
-    const wrapper = ready && foodOf(ready)?.unitGrams.piece
-    pieces = wrapper ? clamp((ready.grams ?? wrapper) / wrapper) : clamp(grams / ASSUMED_BALL_GRAMS)
-    notes.push({
-      code: 'pieces-assumed',
-      level: 'check',
-      text: wrapper
-        ? `The number of pieces is not stated: one for each wrapper, ${pieces}`
-        : `The number of pieces is not stated: ${pieces}, from ${Math.round(grams)} g of dough at ${ASSUMED_BALL_GRAMS} g each`,
-    })
-  }
-  if (servings === null) {
-    servings = Math.max(1, Math.round(pieces / 2))
-    notes.push({
-      code: 'servings-assumed',
-      level: 'check',
-      text: `Servings are not stated: two pieces each, so ${servings}`,
-    })
-  }
-  return { pieces: clamp(pieces), servings: Math.min(MAX_PIECES, Math.max(1, servings)) }
 }

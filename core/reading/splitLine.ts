@@ -1,46 +1,238 @@
-import { NUMBER_PATTERN } from './readNumber'
-import { readLine } from './readLine'
+import type { Foods } from '../food/food'
+import { matchFood } from './match'
+import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { readLine, type Measure } from './readLine'
+import { unitById } from './units'
+
+/** One ingredient of a line that names several. */
+export interface LinePart {
+  text: string
+  /** How it came out of the line, when that has to be told; '' otherwise. */
+  told: string
+}
 
 const JOIN = new RegExp(
-  String.raw`,?\s+(?:(?:beaten|mixed|whisked|blended)\s+)?(?:\+|plus|and|with|&)\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`,?\s+(?:(?:beaten|mixed|whisked|blended|thinned)\s+)?(?:\+|plus|and|with|to|&)\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
-/** "1 onion, 2 carrots": a comma with an amount behind it. */
-const COMMA = new RegExp(String.raw`,\s+(?=(?:${NUMBER_PATTERN})\s+(?!cm\b|inch|mm\b|or\b|to\b)\p{L})`, 'iu')
-/** "1 tsp each of cumin and coriander": the amount holds for both. */
-const EACH = /^(.*?\d.*?)\s+each(?:\s+of)?\s*:?\s+(.+?)\s+(?:and|&)\s+(.+)$/i
+/** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
+const COMMA = new RegExp(
+  String.raw`(?:,|;|\s\/)\s+(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!cm\b|inch|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|%)\p{L})`,
+  'iu',
+)
+/** "1 tsp each of cumin and coriander": the amount holds for all. */
+const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:\s+of)?\s*:?\s+(.+)$/i
+/** "cumin, coriander and turmeric, 1/2 tsp each". */
+const EACH_BEHIND = /^(\p{L}.*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/iu
 const SEASONING =
-  /^(.*?\bsalt)\s*(?:and|&|\+)\s*((?:(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
+  /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
+const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
+/** "2 parts soy drink to 1 part syrup". */
+const RATIO = /^(.*?\bparts?\s+.+?)\s+to\s+((?:\d|one|two|half).*?\bparts?\s+.+)$/i
+
+const both = (texts: readonly string[]): LinePart[] => texts.map((text) => ({ text, told: '' }))
+
+/** Cuts at commas, slashes and "and", but never inside brackets. */
+function pieces(text: string): { text: string; joint: string }[] {
+  const found: { text: string; joint: string }[] = []
+  let depth = 0
+  let start = 0
+  let before = ''
+  const joint = /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with)\s+|\s*[,;](?=\p{L})|\s+\/\s+)/iu
+  for (let at = 0; at < text.length; at++) {
+    const mark = text[at]!
+    if (mark === '(' || mark === '[') depth++
+    else if (mark === ')' || mark === ']') depth = Math.max(0, depth - 1)
+    if (depth || !/[\s,;]/.test(mark)) continue
+    const found1 = joint.exec(text.slice(at, at + 12))
+    if (!found1) continue
+    found.push({ text: text.slice(start, at).trim(), joint: before })
+    before = found1[0]
+    at += found1[0].length - 1
+    start = at + 1
+  }
+  found.push({ text: text.slice(start).trim(), joint: before })
+  return found.filter((piece) => piece.text)
+}
+
+const PREPARATION =
+  /^(?:(?:very|roughly|finely|thinly|coarsely|freshly|lightly|well|thickly|not too|more or less)\s+)*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warm|warmed?|hot|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|divided|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional)/i
 
 /**
- * Separates a line that names two ingredients: "1 egg beaten with 1 tbsp milk", "2 eggs plus 1 yolk",
- * "salt and pepper to taste". A compound amount ("1 cup plus 2 tbsp flour") stays one line.
+ * A list of foods behind one amount or none: "salt, pepper and chilli powder", "100 g ham and cheese",
+ * "mixed herbs and chilli flakes". Only where every piece is a food and the whole is none.
+ */
+function splitFoods(raw: string, foods: Foods): LinePart[] | null {
+  const read = readLine(raw)
+  const prepares = (piece: string) =>
+    PREPARATION.test(piece) && matchFood(readLine(piece).name, foods)?.how !== 'exact'
+  if (read.alternative) return null
+  const listed = pieces(raw).map((piece) => piece.text)
+  if (
+    listed.length < 2 ||
+    listed.length > 12 ||
+    listed.some(
+      (piece) => !/\p{L}{2}/u.test(readLine(piece).name) || readNumber(piece)?.length === piece.length,
+    )
+  )
+    return null
+  const whole = matchFood(read.name, foods)
+  if (whole?.how === 'exact' && !/[,;]|\s(?:and|&|\+)\s/.test(read.name) && listed.slice(1).every(prepares))
+    return null
+  if (/\s(?:and|&)\s/.test(read.name) && whole?.how === 'exact') return null
+  // What prepares a piece belongs to the piece before it.
+  const own: string[] = []
+  for (const piece of listed) {
+    if (own.length && prepares(piece)) own[own.length - 1] += `, ${piece}`
+    else own.push(piece)
+  }
+  if (own.length < 2) return null
+  const last = own.at(-1)!
+  // "ginger and garlic paste": the last noun is every piece's.
+  const shared =
+    /^.+\s+(paste|powder|powders|seeds?|flakes|leaves|oil|flour|cheese|mince|juice)(?:[\s,(].*)?$/i.exec(last)
+  const names: string[] = []
+  const matches = own.map((piece, at) => {
+    const name = readLine(piece).name
+    const exact = matchFood(name, foods)
+    if (exact?.how === 'exact') {
+      names.push(piece)
+      if (shared && at < own.length - 1 && !/(?:paste|powder)/i.test(piece)) {
+        const better = matchFood(`${name} ${shared[1]}`, foods)
+        if (better?.how === 'exact' && better.food.id === exact.food.id) return exact
+      }
+      return exact
+    }
+    const longer = shared && at < own.length - 1 ? matchFood(`${name} ${shared[1]}`, foods) : null
+    names.push(longer?.how === 'exact' ? `${piece} ${shared![1]}` : piece)
+    return longer?.how === 'exact' ? longer : exact
+  })
+  const amounts = own.map((piece) => readLine(piece).measures.length > 0)
+  const known = matches.filter((match) => match?.how === 'exact').length
+  const anyAmountLater = amounts.slice(1).some(Boolean)
+  const strange = own.find((_, at) => matches[at]?.how !== 'exact')
+  if (
+    known < own.length &&
+    (!anyAmountLater || known < own.length - 1 || /^\S*\s*\S*\s*(?:more|extra)\b/i.test(strange!))
+  )
+    return null
+  const distinct = new Set(matches.map((match) => match?.food.id)).size
+  if (distinct < 2) return null
+  // "150 g cheese, cheddar": the second names the first more closely.
+  if (
+    amounts[0] &&
+    !anyAmountLater &&
+    own.length === 2 &&
+    matches[0]?.food.group === matches[1]?.food.group &&
+    !/\s(?:and|&|\+|plus)\s/.test(raw)
+  )
+    return null
+  if (amounts[0] && !anyAmountLater && /\s(?:and|&|\+)\s/.test(read.name)) return shareOut(raw, names)
+  const tail = read.unmeasured === 'to taste' ? ' to taste' : ''
+  return names.map((text) => ({
+    text: tail && !/taste/.test(text) && !readLine(text).measures.length ? `${text}${tail}` : text,
+    told: '',
+  }))
+}
+
+const print = (measure: Measure, share: number) =>
+  measure
+    .map((term) => {
+      const number = (value: number) => String(Math.round(value * share * 1000) / 1000)
+      const amount = term.low === term.high ? number(term.low) : `${number(term.low)}-${number(term.high)}`
+      return [amount, term.heap, term.size, term.unitId && unitById(term.unitId).names[0]]
+        .filter(Boolean)
+        .join(' ')
+    })
+    .join(' + ')
+
+/** One amount for several foods: each gets an equal share, and it is said. */
+function shareOut(raw: string, names: readonly string[]): LinePart[] {
+  const read = readLine(raw)
+  const measure = read.measures[0]!
+  const told = `An equal share of "${raw.trim()}": the line does not say how much of each`
+  return names.map((name) => {
+    const plain = readLine(name)
+    const bare = [plain.name, ...plain.prep].join(', ')
+    return { text: `${print(measure, 1 / names.length)} ${bare}`, told }
+  })
+}
+
+/**
+ * Separates a line that names several ingredients: "1 egg beaten with 1 tbsp milk", "2 eggs plus 1 yolk",
+ * "salt, pepper and chilli powder". A compound amount ("1 cup plus 2 tbsp flour") stays one line.
  *
  * @param raw the line as written
- * @returns one line for each ingredient; together they hold every word of the original
+ * @param foods with it, lists of foods without amounts of their own are taken apart too
+ * @returns one part for each ingredient; together they hold every word of the original
  */
-export function splitLine(raw: string): string[] {
+export function splitLine(raw: string, foods?: Foods): LinePart[] {
+  const citrus = /^((?:finely )?(?:grated )?)(?:zest and juice|juice and zest|rind and juice) of (.+)$/i.exec(
+    raw.trim(),
+  )
+  if (citrus) return both([`${citrus[1]}zest of ${citrus[2]}`, `juice of ${citrus[2]}`])
+  const short = SHORT_SEASONING.exec(raw.trim())
+  if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
+  const ratio = RATIO.exec(raw)
+  if (ratio) return both([ratio[1]!, ratio[2]!])
   const seasoning = SEASONING.exec(raw)
-  if (seasoning) {
-    const tail = seasoning[3]!.trim()
-    return [`${seasoning[1]!.trim()}${tail ? ` ${tail}` : ''}`, `${seasoning[2]!}${tail ? ` ${tail}` : ''}`]
+  const behindSeasoning = seasoning?.[3]!.replace(/^\s*,\s*/, '').trim() ?? ''
+  if (seasoning && !/[,;]|\band\b|&/.test(behindSeasoning)) {
+    const tail = behindSeasoning
+    const amount = readLine(seasoning[1]!).measures.length > 0
+    // "½ tsp each salt and pepper" gives both; "1 tsp salt and pepper" leaves the pepper open.
+    const each = /^(.*?)\s+each(?:\s+of)?\s+salt$/i.exec(seasoning[1]!.trim())
+    const before = each ? each[1]! : ''
+    const head = each ? `${before} salt` : seasoning[1]!.trim()
+    const behind = each ? `${before} ${seasoning[2]!}` : seasoning[2]!
+    const list = /^(.*?)[,;]\s+(\S.*\bsalt)$/i.exec(head)
+    const heads = list && foods && !amount ? splitLine(list[1]!, foods).map((part) => part.text) : []
+    const own = list && heads.length ? list[2]! : head
+    return both([...heads, `${own}${tail ? ` ${tail}` : ''}`, `${behind}${tail ? ` ${tail}` : ''}`])
   }
   const each = EACH.exec(raw)
-  if (each && readLine(each[1]!).measures.length) {
-    const names = [...each[2]!.split(/\s*,\s*/), each[3]!]
-    return names.map((name) => `${each[1]} ${name}`)
+  if (each && !COMMA.test(each[1]!) && readLine(each[1]!).measures.length) {
+    // "1 tsp each cumin and paprika, juice of 1 lime": the list ends behind its "and".
+    const listed = pieces(each[2]!)
+    const last = listed.findIndex((piece) => /and|&|\+/.test(piece.joint))
+    const names = last < 0 ? listed : listed.slice(0, last + 1)
+    const rest = last < 0 ? [] : listed.slice(last + 1)
+    if (names.length > 1)
+      return [
+        ...both(names.map(({ text }) => (readNumber(text) ? text : `${each[1]} ${text}`))),
+        ...(rest.length ? splitLine(rest.map(({ text }) => text).join(', '), foods) : []),
+      ]
+  }
+  const behind = EACH_BEHIND.exec(raw)
+  if (behind && readLine(`${behind[2]} salt`).measures.length) {
+    const names = pieces(behind[1]!)
+    if (names.length > 1) return both(names.map(({ text }) => `${behind[2]} ${text}`))
   }
   const join = [COMMA.exec(raw), JOIN.exec(raw)]
     .filter((found) => found !== null)
     .sort((a, b) => a.index - b.index)[0]
-  if (!join) return [raw]
-  const left = raw.slice(0, join.index)
-  const right = raw.slice(join.index + join[0].length)
-  const open = (left.match(/[([]/g)?.length ?? 0) > (left.match(/[)\]]/g)?.length ?? 0)
-  const leftRead = readLine(left)
-  if (open || !leftRead.measures.length || !/\p{L}{2}/u.test(leftRead.name)) return [raw]
-  if (!/\p{L}{2}/u.test(readLine(right).name)) return [raw]
-  // What the line says it is for ("to glaze") holds for both halves.
-  const purpose = /,?\s*((?:for|to) (?:brushing|glaz(?:e|ing)|brush)(?:\s.*)?)$/i.exec(right)
-  return [purpose ? `${left}, ${purpose[1]}` : left, ...splitLine(right)]
+  if (join) {
+    const left = raw.slice(0, join.index)
+    const right = raw.slice(join.index + join[0].length)
+    const number = readNumber(raw)
+    const open = (left.match(/[([]/g)?.length ?? 0) > (left.match(/[)\]]/g)?.length ?? 0)
+    const leftRead = readLine(left)
+    const fine =
+      !open &&
+      // "one and a half teaspoons" is one amount.
+      !(number && number.length > join.index) &&
+      !/^\s*\d+\s*$/.test(left) &&
+      (leftRead.measures.length ||
+        leftRead.unmeasured ||
+        (foods && matchFood(leftRead.name, foods)?.how === 'exact')) &&
+      /\p{L}{2}/u.test(leftRead.name) &&
+      /\p{L}{2}/u.test(readLine(right).name) &&
+      !/^(?:more|extra|other|hours?|minutes?)\b/i.test(readLine(right).name)
+    if (fine) {
+      // What the line says it is for ("to glaze") holds for both halves.
+      const purpose = /,?\s*((?:for|to) (?:brushing|glaz(?:e|ing)|brush)(?:\s.*)?)$/i.exec(right)
+      return [...splitLine(purpose ? `${left}, ${purpose[1]}` : left, foods), ...splitLine(right, foods)]
+    }
+  }
+  return (foods && raw.length <= 300 && splitFoods(raw, foods)) || [{ text: raw, told: '' }]
 }

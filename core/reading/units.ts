@@ -6,7 +6,7 @@
  *
  * Sources: avoirdupois ounce and pound, NIST Handbook 44; US fluid ounce and pint, NIST Handbook 44; cup of
  * 240 ml, 21 CFR 101.9(b)(5)(viii), which also gives 15 ml and 5 ml for the spoons. A metric cup of 250 ml is
- * common practice, no source. A stick is the US quarter pound of butter, common practice, no source.
+ * common practice, no source, as are the dessertspoon, glass, mug and ladle. A stick is the US quarter pound of butter, common practice, no source.
  */
 export type UnitKind = 'mass' | 'volume' | 'count'
 
@@ -24,7 +24,7 @@ export const UNITS: readonly Unit[] = [
     id: 'g',
     kind: 'mass',
     factor: 1,
-    names: ['g', 'gm', 'gms', 'gr', 'gram', 'grams', 'gramme', 'grammes', 'g.'],
+    names: ['g', 'gm', 'gms', 'gm.', 'gr', 'gr.', 'grm', 'grms', 'gram', 'grams', 'gramme', 'grammes', 'g.'],
   },
   {
     id: 'kg',
@@ -76,8 +76,22 @@ export const UNITS: readonly Unit[] = [
       'T',
     ],
   },
-  { id: 'cup', kind: 'volume', factor: 240, names: ['cup', 'cups', 'us cup', 'us cups', 'c', 'c.'] },
+  {
+    id: 'cup',
+    kind: 'volume',
+    factor: 240,
+    names: ['cup', 'cups', 'cupful', 'cupfuls', 'us cup', 'us cups', 'c', 'c.'],
+  },
   { id: 'metric-cup', kind: 'volume', factor: 250, names: ['metric cup', 'metric cups'] },
+  {
+    id: 'dessertspoon',
+    kind: 'volume',
+    factor: 10,
+    names: ['dessertspoon', 'dessertspoons', 'dsp', 'dstspn'],
+  },
+  { id: 'glass', kind: 'volume', factor: 200, names: ['glass', 'glasses', 'tumbler'] },
+  { id: 'mug', kind: 'volume', factor: 300, names: ['mug', 'mugs', 'mugful'] },
+  { id: 'ladle', kind: 'volume', factor: 100, names: ['ladle', 'ladles', 'ladleful'] },
   {
     id: 'fl-oz',
     kind: 'volume',
@@ -101,7 +115,12 @@ export const UNITS: readonly Unit[] = [
   { id: 'inch', kind: 'count', factor: 1, names: ['inch', 'inches', 'in', '"', 'inch piece', '-inch'] },
   { id: 'cm', kind: 'count', factor: 1, names: ['cm', 'centimetre', 'centimetres', 'cm piece'] },
   { id: 'thumb', kind: 'count', factor: 1, names: ['thumb', 'thumbs'] },
-  { id: 'knob', kind: 'count', factor: 1, names: ['knob', 'knobs', 'pat', 'pats'] },
+  {
+    id: 'knob',
+    kind: 'count',
+    factor: 1,
+    names: ['knob', 'knobs', 'nob', 'nobs', 'pat', 'pats', 'lump', 'lumps'],
+  },
   { id: 'stick', kind: 'count', factor: 1, names: ['stick', 'sticks'] },
   { id: 'stalk', kind: 'count', factor: 1, names: ['stalk', 'stalks', 'rib', 'ribs'] },
   { id: 'can', kind: 'count', factor: 1, names: ['can', 'cans', 'tin', 'tins'] },
@@ -130,7 +149,12 @@ export const UNITS: readonly Unit[] = [
   { id: 'punnet', kind: 'count', factor: 1, names: ['punnet', 'punnets'] },
   { id: 'pinch', kind: 'count', factor: 1, names: ['pinch', 'pinches'] },
   { id: 'dash', kind: 'count', factor: 1, names: ['dash', 'dashes', 'drop', 'drops'] },
-  { id: 'splash', kind: 'count', factor: 1, names: ['splash', 'splashes', 'glug', 'drizzle'] },
+  { id: 'splash', kind: 'count', factor: 1, names: ['splash', 'splashes', 'glug', 'glugs', 'drizzle'] },
+  { id: 'squeeze', kind: 'count', factor: 1, names: ['squeeze', 'squeezes', 'good squeeze'] },
+  { id: 'dollop', kind: 'count', factor: 1, names: ['dollop', 'dollops'] },
+  { id: 'sprinkle', kind: 'count', factor: 1, names: ['sprinkle', 'sprinkling', 'scattering', 'dusting'] },
+  { id: 'grating', kind: 'count', factor: 1, names: ['grating', 'gratings'] },
+  { id: 'part', kind: 'count', factor: 1, names: ['part', 'parts'] },
   { id: 'grind', kind: 'count', factor: 1, names: ['grind', 'grinds', 'twist', 'twists'] },
 ]
 
@@ -142,6 +166,11 @@ export const FALLBACK_UNIT_GRAMS: Readonly<Record<string, number>> = {
   dash: 0.7,
   splash: 10,
   grind: 0.1,
+  squeeze: 5,
+  dollop: 25,
+  sprinkle: 1,
+  part: 15,
+  grating: 0.3,
   sprig: 1,
   handful: 30,
   leaf: 0.5,

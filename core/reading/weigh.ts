@@ -47,6 +47,11 @@ const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
   salt: 4,
   'black-pepper': 1,
   'sunflower-oil': 15,
+  'tomato-puree': 15,
+  ginger: 10,
+  garlic: 10,
+  'green-chilli': 5,
+  'ginger-garlic-paste': 15,
   water: 30,
   egg: 50,
 }
@@ -63,6 +68,14 @@ const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   sweetener: 5,
   flour: 10,
   seed: 5,
+  sauce: 15,
+  cream: 15,
+  'plant-cream': 15,
+  yogurt: 15,
+  'plant-yogurt': 15,
+  'melting-cheese': 30,
+  'hard-cheese': 10,
+  nut: 10,
 }
 /** Oil in a frying pot when the line says only "for deep frying". Common practice, no source. */
 export const FRYING_POT_GRAMS = 1000
@@ -278,7 +291,8 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
  * @param food the food it means
  * @returns grams as it goes into the bowl, with the low and high end and a note for every assumption
  */
-export function weighLine(read: ReadLine, food: Food): Weighed {
+export function weighLine(stated: ReadLine, food: Food): Weighed {
+  const read = withGrams(stated, food)
   const made = read.measures
     .map((measure) => ({ measure, grams: measureGrams(measure, food) }))
     .filter((entry): entry is { measure: Measure; grams: MeasureGrams } => entry.grams !== null)
@@ -302,6 +316,8 @@ export function weighLine(read: ReadLine, food: Food): Weighed {
       ),
     )
   }
+  if (read !== stated)
+    notes.push(check('bare-number', `No unit is written: ${describe(stated.measures[0]!)} is taken as grams`))
   if (read.approximate) notes.push(note('approximate', 'The line says "about"'))
   const weighed: Weighed = {
     grams: chosen.grams.grams,
@@ -310,8 +326,30 @@ export function weighLine(read: ReadLine, food: Food): Weighed {
     waterChangeGrams: 0,
     notes,
   }
+  const more = read.upTo && measureGrams(read.upTo, food)
+  if (more) {
+    weighed.gramsHigh = weighed.gramsHigh! + more.high
+    notes.push(note('up-to', `Up to ${round(more.high)} g more may go in`))
+  }
+  if (chosen.measure.some((term) => term.unitId === 'part'))
+    notes.push(check('ratio', 'Given in parts: one part is taken as a tablespoon. Type the grams'))
   applyPrep(read, food, weighed, isMass(chosen.measure))
   return weighed
+}
+
+/** A bare number of this size is grams unless the food is counted. Common practice, no source. */
+const LEAST_BARE_GRAMS = 20
+/** Nobody counts out more of anything than this; "600 cabbage" is grams. */
+const MOST_COUNTED = 60
+
+/** "500 flour, 250 water": a cook in a hurry writes no unit, and means grams. */
+function withGrams(read: ReadLine, food: Food): ReadLine {
+  const term = read.measures.length === 1 && read.measures[0]!.length === 1 ? read.measures[0]![0]! : null
+  if (!term || term.unitId !== null || term.size !== null || term.low < LEAST_BARE_GRAMS) return read
+  const each = food.unitGrams.piece ?? food.unitGrams.medium ?? food.unitGrams.clove
+  const counted =
+    each !== undefined && (term.high <= MOST_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
+  return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
 }
 
 function unstated(read: ReadLine, food: Food): Weighed {

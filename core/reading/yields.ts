@@ -3,58 +3,121 @@ import { NUMBER_PATTERN, readNumber } from './readNumber'
 export interface Yields {
   pieces: number | null
   servings: number | null
+  /** "2 per person": pieces in a serving. */
+  perServing: number | null
   /** True when the line says nothing but how many it makes. */
   whole: boolean
   /** What the line says besides. */
   rest: string
 }
 
-const N = String.raw`(?:about |approx(?:imately|\.)? |around |roughly |~)?((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+)?(?:\s+dozen)?)`
-const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests)`
-const PIECES = String.raw`(?:pieces?|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|pasties|pastries|patties|wrappers?|discs?|cones?|triangles?|half[- ]moons?|coils?|balls?|samosas?|empanadas?|pierogi|gyoza|momos?|parathas?|bao)`
+const ABOUT = String.raw`(?:about |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
+const N = String.raw`${ABOUT}((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+dozen)?)`
+const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
+/** Words for pieces of filled dough. */
+export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|pirozhki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|sticks?|pupusas?|arepas?|calzones?|knishes|twists|envelopes?|packets?|bites)`
+const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
+
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity)\s*:?\s*(?:enough for )?${N}\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|you(?:'ll| will| should)? get)\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
   'iu',
 )
-const serves = new RegExp(String.raw`\b(?:serves|servings?|portions?)\s*:?\s*${N}`, 'iu')
+const serves = new RegExp(String.raw`\b(?:serves|feeds|servings?|portions?|serving size)\s*:?\s*${N}`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
-const anyPieces = new RegExp(
-  String.raw`[(,;]\s*(?:makes )?${N}\s+(?:(?:small|medium|large|mini|little)\s+)?${PIECES}\b`,
+const perPerson = new RegExp(
+  String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|head|portion)|each person|a head)\b`,
   'iu',
 )
-const ofPieces = new RegExp(
-  String.raw`^\W*${N}\s+(?:(?:small|medium|large|mini|little)\s+)?${PIECES}\b`,
-  'iu',
-)
+const anyPieces = new RegExp(String.raw`[(,;–-]\s*(?:makes )?${N}\s+${QUALITY}${PIECES}(?![\p{L}])`, 'iu')
+const times = new RegExp(String.raw`[(]\s*[x×]\s*(\d{1,3})\s*[)]|\s[x×]\s?(\d{1,3})$`, 'iu')
+const ofPieces = new RegExp(String.raw`^\W*${N}\s+${QUALITY}(?:\p{L}+\s+)?${PIECES}(?![\p{L}])`, 'iu')
 
 // "Makes 16–18": the smaller number is the promise one can keep.
 const count = (text: string) => Math.floor(readNumber(text)?.low ?? 0) || null
 
 /**
- * Reads how many pieces and servings a line promises: "Makes 16, serves 8", "Yield: 2 dozen", "For 6 people".
- * A range gives its lower end.
+ * Reads how many pieces and servings a line promises: "Makes 16, serves 8", "Yield: 2 dozen", "feeds four",
+ * "(x8)", "2 per person". A range gives its lower end.
  *
  * @returns null when the line says nothing of the kind
  */
 export function readYields(line: string): Yields | null {
+  if (line.length > 400) return null
   const text = line.replace(/[*_#]/g, '').trim()
-  const made = makes.exec(text)
-  const served = serves.exec(text) ?? forPeople.exec(text)
-  const inPassing = made && !made[2] ? null : served && anyPieces.exec(text)
-  const pieces = made && !made[2] ? count(made[1]!) : inPassing ? count(inPassing[1]!) : null
+  const per = perPerson.exec(text)
+  const plain = per ? text.replace(perPerson, ' ') : text
+  const making = makes.exec(plain)
+  // "Make a stiff dough" counts nothing.
+  const made = making && !/^an?$/i.test(making[1]!.trim()) ? making : null
+  const served = serves.exec(plain) ?? forPeople.exec(plain)
+  const batch = times.exec(plain)
+  const inPassing =
+    made && !made[2]
+      ? null
+      : served || per || made
+        ? anyPieces.exec(plain)
+        : /\(/.test(plain)
+          ? bracketed(plain)
+          : null
+  const pieces =
+    made && !made[2]
+      ? count(made[1]!)
+      : inPassing
+        ? count(inPassing[1]!)
+        : batch
+          ? Number(batch[1] ?? batch[2])
+          : null
   const servings = made?.[2] ? count(made[1]!) : served ? count(served[1]!) : null
+  const perServing = per ? (readNumber(per[1]!)?.low ?? null) : null
   // "12 dumpling wrappers" are bought, not made.
   const bare =
-    pieces === null && servings === null && !/\bwrappers?\b/i.test(text) ? ofPieces.exec(text) : null
-  if (bare && text.split(/\s+/).length <= 6)
-    return { pieces: count(bare[1]!), servings: null, whole: true, rest: text.replace(ofPieces, '').trim() }
-  if (pieces === null && servings === null) return null
-  const rest = [makes, serves, forPeople, anyPieces]
-    .reduce((left, pattern) => left.replace(pattern, ' '), text)
+    pieces === null && servings === null && !/\b(?:wrappers?|skins?|sheets?|dis[ck]s|pastry)\b/i.test(plain)
+      ? ofPieces.exec(plain)
+      : null
+  if (bare && plain.split(/\s+/).length <= 6)
+    return {
+      pieces: count(bare[1]!),
+      servings: null,
+      perServing,
+      whole: true,
+      rest: plain.replace(ofPieces, '').trim(),
+    }
+  if (pieces === null && servings === null && perServing === null) return null
+  const rest = [makes, serves, forPeople, anyPieces, times]
+    .reduce((left, pattern) => left.replace(pattern, ' '), plain)
     .replace(new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'giu'), ' ')
+    .replace(/[()|,;]/g, ' ')
     .trim()
   const whole =
-    /^\W*(?:makes?|yields?|gives|serves|servings?|portions?|quantity|for\b)/i.test(text) ||
-    /^\W*\d+\s+(?:servings?|portions?|people|persons?)/i.test(text)
-  return { pieces, servings, whole: whole && text.split(/\s+/).length <= 18, rest }
+    /^\W*(?:makes?|yields?|gives|serves|servings?|portions?|feeds|quantity|recipe (?:makes|yields?)|for\b)/i.test(
+      text,
+    ) || /^\W*(?:\d+|\p{L}+)\s+(?:servings?|portions?|people|persons?)/iu.test(text)
+  return { pieces, servings, perServing, whole: whole && text.split(/\s+/).length <= 18, rest }
+}
+
+const inBrackets = new RegExp(
+  String.raw`\((?:makes |about |approx\.? |~)*${N}\s+${QUALITY}${PIECES}(?![\p{L}])[^)]*\)`,
+  'iu',
+)
+/** "make patties (about 16 - 20)". */
+const bareBracket = new RegExp(
+  String.raw`\(\s*(?:about|approx\.?|around|roughly|~|makes|gives)\s*${N}\s*\)`,
+  'iu',
+)
+const speaksOfPieces = new RegExp(String.raw`\b${PIECES}(?![\p{L}])`, 'iu')
+const bracketed = (text: string) =>
+  inBrackets.exec(text) ?? (speaksOfPieces.test(text) ? bareBracket.exec(text) : null)
+
+/** A title without the counts it carries: "Pies (x8)", "Half-moons - serves 4 (12 pieces)". */
+export function withoutYields(title: string): string {
+  const cut = title
+    .replace(/\s*[([][^)\]]*(?:\d|serves|makes)[^)\]]*[)\]]/gi, (bracket) =>
+      readYields(bracket.replace(/[()[\]]/g, ' ')) || times.test(bracket) || inBrackets.test(bracket)
+        ? ''
+        : bracket,
+    )
+    .replace(/\s*[-–—,;:|]\s*(?:serves|makes|feeds|for \d|yields?)\b.*$/i, '')
+    .replace(/\s+[x×]\s?\d{1,3}$/i, '')
+    .trim()
+  return cut.length > 2 ? cut : title
 }

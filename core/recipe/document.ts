@@ -1,5 +1,13 @@
 import type { z } from 'zod'
-import type { lineSchema, noteSchema, partSchema, recipeSchema } from './schema'
+import type {
+  choiceSchema,
+  factSchema,
+  lineSchema,
+  noteSchema,
+  partSchema,
+  recipeSchema,
+  stageSchema,
+} from './schema'
 
 // The document itself, without its validation: the browser works on documents and never has to check one, so
 // it need not load the library that does.
@@ -7,6 +15,12 @@ export type Recipe = z.infer<typeof recipeSchema>
 export type Part = z.infer<typeof partSchema>
 export type Line = z.infer<typeof lineSchema>
 export type RecipeNote = z.infer<typeof noteSchema>
+/** What may be taken instead of a line, or the line left out. */
+export type Choice = z.infer<typeof choiceSchema>
+/** Something the text says that later steps need: a cutter, a thickness, a rest. */
+export type Fact = z.infer<typeof factSchema>
+/** A cooking that follows the first: boiled, then fried; hot, then cooler. */
+export type Stage = z.infer<typeof stageSchema>
 
 /** The version of the recipe document. A change that old readers cannot take raises it. */
 export const RECIPE_VERSION = 1
@@ -28,6 +42,41 @@ export type CookingWay = (typeof COOKING_WAYS)[number]
 /** How a filling may be cooked before it goes in. */
 export const PRECOOKING_WAYS = ['fry', 'simmer', 'roast', 'steam'] as const
 export type PrecookingWay = (typeof PRECOOKING_WAYS)[number]
+
+/** How one line may differ from its filling: cooked otherwise, or raw. */
+export const LINE_PRECOOKING = [...PRECOOKING_WAYS, 'raw'] as const
+export type LinePrecooking = (typeof LINE_PRECOOKING)[number]
+
+export const HEATS = ['low', 'medium', 'high'] as const
+export type Heat = (typeof HEATS)[number]
+
+/** How a cook asks a dough to feel, from driest to wettest. */
+export const DOUGH_FEELS = ['short', 'firm', 'medium', 'soft', 'sticky'] as const
+export type DoughFeel = (typeof DOUGH_FEELS)[number]
+
+/** What a fact is about; the unit stands in its name. */
+export const FACT_KINDS = [
+  'cutter-cm',
+  'disc-cm',
+  'thickness-mm',
+  'ball-grams',
+  'filling-tbsp-per-piece',
+  'filling-grams-per-piece',
+  'oil-depth-cm',
+  'batch-pieces',
+  'knead-minutes',
+  'rest-minutes',
+  'rise-minutes',
+  'chill-minutes',
+  'soak-minutes',
+  'cool-minutes',
+  'rest-before-eating-minutes',
+  'freezes',
+  'air-fryer',
+  'prep-minutes',
+  'total-minutes',
+] as const
+export type FactKind = (typeof FACT_KINDS)[number]
 
 export const SHAPES = [
   'half-moon',
@@ -62,6 +111,10 @@ export function newLine(fields: Partial<Line>): Line {
     optional: false,
     notes: [],
     cameFrom: null,
+    cookedBy: null,
+    toFeel: null,
+    choices: [],
+    componentId: null,
     ...fields,
   }
 }
@@ -75,7 +128,13 @@ export function newPart(fields: Partial<Part> & Pick<Part, 'kind'>): Part {
     cookedBy: null,
     finishedGrams: null,
     leftGrams: null,
+    into: null,
+    unsure: false,
+    usedGrams: null,
+    cookedMinutes: null,
+    untilDry: false,
     lines: [],
+    setAside: [],
     ...fields,
   }
 }
@@ -83,7 +142,7 @@ export function newPart(fields: Partial<Part> & Pick<Part, 'kind'>): Part {
 function hasOwnIds(recipe: Recipe): boolean {
   const seen = new Set<string>()
   const fresh = ({ id }: { id: string }) => id !== '' && !seen.has(id) && Boolean(seen.add(id))
-  return recipe.parts.every((part) => fresh(part) && part.lines.every(fresh))
+  return recipe.parts.every((part) => fresh(part) && part.lines.every(fresh) && part.setAside.every(fresh))
 }
 
 /**
@@ -105,6 +164,7 @@ export function withIds(recipe: Recipe): Recipe {
       ...part,
       id: unique(part.id, `p${p + 1}`),
       lines: part.lines.map((line, l) => ({ ...line, id: unique(line.id, `p${p + 1}l${l + 1}`) })),
+      setAside: part.setAside.map((line, l) => ({ ...line, id: unique(line.id, `p${p + 1}a${l + 1}`) })),
     })),
   }
 }

@@ -1,30 +1,73 @@
-import type { Recipe } from './document'
+import { MAX_LINE_GRAMS, MAX_PIECES, type Choice, type Line, type Recipe } from './document'
 
 /**
- * The same recipe for another number of pieces: every weight is multiplied, the piece stays as it is.
+ * The same recipe for another number of pieces: every weight is multiplied, the piece stays as it is. How long the
+ * pieces cook does not change; what simmers in a larger pot takes longer, which is for the cook to see.
  *
  * @param factor above 0; 2 doubles the batch
  */
 export function scaleRecipe(recipe: Recipe, factor: number): Recipe {
   if (!(factor > 0) || !Number.isFinite(factor)) throw new RangeError('factor must be a number above 0')
-  const times = (grams: number | null) => (grams === null ? null : grams * factor)
+  const times = (grams: number | null) => (grams === null ? null : Math.min(grams * factor, MAX_LINE_GRAMS))
+  const weights = <T extends Choice | Line>(one: T): T => ({
+    ...one,
+    grams: times(one.grams),
+    gramsLow: times(one.gramsLow),
+    gramsHigh: times(one.gramsHigh),
+    waterChangeGrams: one.waterChangeGrams * factor,
+  })
+  const line = (one: Line): Line => ({
+    ...weights(one),
+    eatenGrams: times(one.eatenGrams),
+    choices: one.choices.map(weights),
+    toFeel: one.toFeel && {
+      ...one.toFeel,
+      startGrams: one.toFeel.startGrams * factor,
+      lowGrams: one.toFeel.lowGrams * factor,
+      highGrams: one.toFeel.highGrams * factor,
+    },
+  })
+  const count = (pieces: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(pieces * factor)))
   return {
     ...recipe,
-    pieces: Math.max(1, Math.round(recipe.pieces * factor)),
-    servings: recipe.servings * factor,
+    pieces: count(recipe.pieces),
+    servings: Math.min(MAX_PIECES, Math.max(0.25, recipe.servings * factor)),
     parts: recipe.parts.map((part) => ({
       ...part,
-      pieces: part.pieces === null ? null : Math.max(1, Math.round(part.pieces * factor)),
-      finishedGrams: times(part.finishedGrams ?? null),
-      leftGrams: times(part.leftGrams ?? null),
-      lines: part.lines.map((line) => ({
-        ...line,
-        grams: times(line.grams),
-        gramsLow: times(line.gramsLow),
-        gramsHigh: times(line.gramsHigh),
-        eatenGrams: times(line.eatenGrams),
-        waterChangeGrams: line.waterChangeGrams * factor,
-      })),
+      pieces: part.pieces === null ? null : count(part.pieces),
+      finishedGrams: times(part.finishedGrams),
+      leftGrams: times(part.leftGrams),
+      usedGrams: times(part.usedGrams),
+      lines: part.lines.map(line),
+      setAside: part.setAside.map(line),
     })),
   }
+}
+
+/**
+ * The factor by which a recipe is to be scaled, as cooks say it: "24 instead of 16", "as many as 400 g of it allow",
+ * "half of it".
+ *
+ * @throws RangeError when it cannot be told: nothing of the food is in the recipe, or the number is not above 0
+ */
+export function factorFor(
+  recipe: Recipe,
+  wish:
+    | { pieces: number }
+    | { lineId: string; grams: number }
+    | { partGrams: number; grams: number }
+    | { factor: number },
+): number {
+  const made =
+    'factor' in wish
+      ? wish.factor
+      : 'pieces' in wish
+        ? wish.pieces / recipe.pieces
+        : 'lineId' in wish
+          ? wish.grams /
+            (recipe.parts.flatMap((part) => part.lines).find((line) => line.id === wish.lineId)?.grams ?? 0)
+          : wish.grams / wish.partGrams
+  if (!(made > 0) || !Number.isFinite(made))
+    throw new RangeError('Say a number above 0, of something the recipe holds')
+  return made
 }

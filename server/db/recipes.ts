@@ -1,5 +1,6 @@
 import type pg from 'pg'
 import { allLines, type Recipe } from '../../core/recipe/document'
+import { upgradeRecipe } from '../../core/recipe/upgrade'
 import type { Summary } from '../../core/summary'
 import { markUsed } from './foods'
 import { migrated } from './migrate'
@@ -58,8 +59,11 @@ export async function getRecipe(id: string, revision: number | null = null): Pro
      where r.id = $1`,
     [id, revision],
   )
-  return rows[0] ?? null
+  return rows[0] ? upgraded(rows[0]) : null
 }
+
+/** Documents enter here: one that an older program wrote gets the fields that came later. */
+const upgraded = (stored: StoredRecipe): StoredRecipe => ({ ...stored, recipe: upgradeRecipe(stored.recipe) })
 
 export async function listRevisions(
   id: string,
@@ -94,7 +98,7 @@ async function readBack(client: pg.PoolClient, id: string): Promise<StoredRecipe
      join revisions v on v.recipe_id = r.id and v.revision = r.revision where r.id = $1`,
     [id],
   )
-  return rows[0]!
+  return upgraded(rows[0]!)
 }
 
 /**

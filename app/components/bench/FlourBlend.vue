@@ -4,7 +4,7 @@ import { evaluate } from '~~/core/evaluate'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Food } from '~~/core/food/food'
 import type { Line, Part } from '~~/core/recipe/document'
-import { moveFlour } from '~/logic/edit'
+import { moveFlour } from '~/logic/moveFlour'
 import { showGrams } from '~/logic/format'
 
 const { part } = defineProps<{ part: Part }>()

@@ -7,7 +7,7 @@ import type { Basis } from '~/components/bench/FiguresTable.vue'
 import { ApiProblem, type ProblemDocument } from '~/logic/api'
 import { PART_WORDS } from '~/logic/format'
 import { dietNames } from '~/logic/dietGroups'
-import { addPart } from '~/logic/edit'
+import { addPart } from '~~/core/recipe/edit'
 
 const bench = useBenchStore()
 const route = useRoute()

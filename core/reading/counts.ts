@@ -1,0 +1,250 @@
+import { MAX_PIECES, type RecipeNote, type Shape } from '../recipe/document'
+import { isFlour, READY, READY_WORDS, type Draft } from './drafts'
+import type { Clause } from './method'
+import type { Outline } from './outline'
+import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { PIECES, readYields } from './yields'
+
+export interface Counted {
+  pieces: number
+  servings: number
+  piecesStated: boolean
+  servingsStated: boolean
+}
+
+/** Dough in one piece when nothing is said about the number: 45 g. Common practice, no source. */
+const ASSUMED_BALL_GRAMS = 45
+/** Balls that are named after things. Common practice, no source: a walnut of dough is 15 to 18 g. */
+const BALL_WORDS: readonly [RegExp, number][] = [
+  [/\bwalnut[- ]siz/i, 17],
+  [/\bcherry[- ]siz|marble[- ]siz/i, 10],
+  [/\b(?:lemon|lime|ping[- ]?pong(?: ball)?)[- ]siz/i, 40],
+  [/\bgolf[- ]ball[- ]siz|golf ball\b/i, 45],
+  [/\begg[- ]siz/i, 55],
+  [/\b(?:tangerine|tennis[- ]ball|orange)[- ]siz/i, 90],
+]
+
+const N = String.raw`(?:about |approx\.? |around |roughly |~ ?)?((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s+dozen)?)`
+const SIZE = String.raw`(?:(?:equal|even|equal-sized|small|medium|large|little|thin|smooth|same-sized|dough|lemon sized|lemon-sized|walnut-sized)\s+)*`
+const THING = String.raw`(?:${PIECES}|portions?|parts?|bits|equal|discs|lumps|sections|(?=[,.;]|$| and\b| of\b| then\b))`
+/** "divide into 12", "cut each into 8", "make 10 balls", "fill 12 rounds", "roll and cut 14 rounds". */
+const DIVIDE = new RegExp(
+  String.raw`\b(divide|split|cut|portion|shape|form|make|roll|pinch off|break|separate|stamp(?: out)?|fill|get|assemble|yield)\b([^.;]{0,46}?)\b(?:in|into|to|out)?\s*${N}\s+${SIZE}${THING}`,
+  'giu',
+)
+const INTO = new RegExp(
+  String.raw`\b(divide|split|cut|portion|shape|form|roll|separate|make)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|minutes?|mins?|°|%)\b)`,
+  'giu',
+)
+const HALVES =
+  /\b(?:cut|halve|divide|slice|split)\b[^.;]{0,30}\b(?:in|into) (?:half|halves|two|2)\b|\bhalve (?:each|them|the (?:rounds|ovals|balls|dis[ck]s))\b|\bcut (?:each|them) in (?:half|two)\b/i
+const BALL_GRAMS =
+  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
+
+const NOT_PIECES =
+  /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
+
+interface Found {
+  pieces: number
+  /** How sure: a larger number wins. */
+  weight: number
+  says: string
+}
+
+const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
+const low = (text: string) => Math.floor(readNumber(text)?.low ?? 0)
+
+/** Pieces by dividing: "divide into 7 balls, … cut each in half" makes 14. */
+function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | null {
+  let pieces: number | null = null
+  let says = ''
+  let rounds = 0
+  for (const { text, about } of clauses) {
+    if (
+      about !== null &&
+      about !== 'pieces' &&
+      about.kind !== 'shell' &&
+      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?)\b/i.test(text)
+    )
+      continue
+    const seen: { at: number; count: number; each: boolean }[] = []
+    for (const pattern of [DIVIDE, INTO]) {
+      for (const match of text.matchAll(pattern)) {
+        const subject = match[2] ?? ''
+        if (NOT_PIECES.test(subject)) continue
+        const after = text.slice(match.index, match.index + match[0].length + 16)
+        if (
+          /\b(?:cm|mm|inch|inches|min|minutes|g|ml|sides?|hours?|°|times|layers|thick)\b/i.test(
+            after.slice(match[0].length - 1),
+          ) &&
+          !/\b(?:circles|rounds|dis[ck]s|balls)\b/i.test(match[0])
+        )
+          continue
+        const count = low(match[3]!)
+        if (count < 2 || count > 400) continue
+        if (
+          /^(?:make|get|yield)$/i.test(match[1]!) &&
+          !new RegExp(`${PIECES}|balls`, 'i').test(match[0]) &&
+          !/\binto\b/.test(match[0])
+        )
+          continue
+        const at = match.index + match[0].length
+        if (seen.some((one) => Math.abs(one.at - at) < 14)) continue
+        seen.push({
+          at,
+          count,
+          each: /\beach\b/i.test(subject) || /\beach (?:half|piece|part|portion|sheet)\b/i.test(match[0]),
+        })
+      }
+    }
+    const halves = HALVES.exec(text)
+    if (halves && !NOT_PIECES.test(halves[0]))
+      seen.push({ at: halves.index + halves[0].length, count: 2, each: true })
+    seen.sort((a, b) => a.at - b.at)
+    for (const { count, each } of seen) {
+      if (each && pieces !== null) pieces *= count
+      else if (pieces === null) pieces = count
+      // "Divide in two; cut 12 rounds": the rounds are counted. "Divide into 12; fill 12" says the same twice.
+      else if (count > pieces) pieces = count
+      rounds++
+      says ||= text
+      if (rounds > 6) break
+    }
+  }
+  if (pieces === null) return null
+  if (shape === 'lidded-pie' && pieces <= 3) return null
+  return pieces < 2 ? null : { pieces, weight: 60, says }
+}
+
+/** How many pieces and servings, from everything the text says of them; the most specific wins. */
+export function countPieces(
+  outline: Outline,
+  clauses: readonly Clause[],
+  drafts: readonly Draft[],
+  shape: Shape | null,
+  notes: RecipeNote[],
+): Counted {
+  const found: Found[] = []
+  let servings: number | null = null
+  let perServing: number | null = null
+  const said = [...outline.counts]
+  for (const { text } of outline.steps) {
+    const step = text.length < 500 ? text : ''
+    const yields = readYields(step)
+    if (yields) said.push({ ...yields, text: step })
+  }
+  said.forEach((count, at) => {
+    const stated = at < outline.counts.length
+    if (count.pieces)
+      found.push({ pieces: count.pieces, weight: stated ? 100 - at : 50 - at, says: count.text })
+    servings ??= count.servings
+    perServing ??= count.perServing
+  })
+  const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
+  const stated = fillings.map((draft) => draft.pieces)
+  if (fillings.length && stated.every((pieces) => pieces !== null)) {
+    const sum = stated.reduce((total, pieces) => total! + pieces!, 0)!
+    found.push({
+      pieces: sum,
+      weight: fillings.length > 1 ? 70 : 55,
+      says: fillings.map((draft) => draft.name).join(', '),
+    })
+  }
+  const divided = byDividing(clauses, shape)
+  if (divided) found.push(divided)
+
+  const shell = drafts.filter((draft) => draft.kind === 'shell').flatMap((draft) => draft.lines)
+  const doughGrams = shell.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
+  const text = [...outline.steps.map((step) => step.text), ...said.map((count) => count.text)].filter(
+    (one) => one.length < 500,
+  )
+  let ball: { grams: number; says: string } | null = null
+  for (const one of text) {
+    const match = BALL_GRAMS.exec(one)
+    const word = BALL_WORDS.find(([pattern]) => pattern.test(one))
+    const grams = match
+      ? match[3]
+        ? Number(match[3])
+        : (Number(match[1]) + Number(match[2] ?? match[1])) / 2
+      : (word?.[1] ?? null)
+    if (
+      grams !== null &&
+      grams >= 3 &&
+      !ball &&
+      !/\bfilling\b[^.]{0,20}$/i.test(one.slice(0, match?.index ?? 0))
+    )
+      ball = { grams, says: one }
+  }
+  if (ball && doughGrams > ball.grams && shell.some(({ food }) => isFlour(food)))
+    found.push({ pieces: clamp(doughGrams / ball.grams), weight: 40, says: ball.says })
+  const wrapper = shell.find(({ food }) => food && READY.has(food.group) && food.unitGrams.piece)
+  const wrapperGrams = wrapper?.food?.unitGrams.piece
+  const unknownWrapper = shell.find(
+    ({ food, read, line }) => !food && READY_WORDS.test(line.raw) && read.measures[0]?.[0]?.unitId === null,
+  )
+  if (unknownWrapper)
+    found.push({
+      pieces: clamp(unknownWrapper.read.measures[0]![0]!.low),
+      weight: 65,
+      says: unknownWrapper.line.raw,
+    })
+  if (wrapper && wrapperGrams && wrapper.food!.group === 'wrapper' && wrapper.line.grams)
+    found.push({ pieces: clamp(wrapper.line.grams / wrapperGrams), weight: 30, says: wrapper.line.raw })
+
+  found.sort((a, b) => b.weight - a.weight)
+  const best = found[0]
+  let pieces: number
+  if (best) {
+    pieces = clamp(best.pieces)
+    const others = found.filter((one) => clamp(one.pieces) !== pieces && one.weight >= 40)
+    if (others.length)
+      notes.push({
+        code: 'pieces-differ',
+        level:
+          Math.max(...others.map((one) => one.weight)) >= 50 &&
+          !others.some((one) => one.pieces % pieces === 0 || pieces % one.pieces === 0)
+            ? 'check'
+            : 'note',
+        text: `${pieces} pieces are taken; the text also gives ${[...new Set(others.map((one) => `${clamp(one.pieces)} ("${one.says.trim().slice(0, 120)}")`))].join(', ')}`,
+      })
+    if (best.weight === 30)
+      notes.push({
+        code: 'pieces-assumed',
+        level: 'check',
+        text: `The number of pieces is not stated: one for each wrapper, ${pieces}`,
+      })
+    else if (best.weight === 40)
+      notes.push({
+        code: 'pieces-by-ball',
+        level: 'note',
+        text: `${pieces} pieces: ${Math.round(doughGrams)} g of dough in balls of ${Math.round(ball!.grams)} g`,
+      })
+  } else if (shape === 'lidded-pie') {
+    pieces = 1
+    notes.push({ code: 'pieces-assumed', level: 'note', text: 'One pie: its number is not stated' })
+  } else {
+    pieces = clamp(doughGrams / ASSUMED_BALL_GRAMS)
+    notes.push({
+      code: 'pieces-assumed',
+      level: 'check',
+      text: `The number of pieces is not stated: ${pieces}, from ${Math.round(doughGrams)} g of dough at ${ASSUMED_BALL_GRAMS} g each`,
+    })
+  }
+  const piecesStated = best !== undefined && best.weight !== 30
+  let servingsStated = true
+  let eaters: number | null = servings
+  if (eaters === null && perServing) eaters = Math.max(1, pieces / perServing)
+  if (eaters === null) {
+    servingsStated = false
+    eaters = shape === 'lidded-pie' && pieces === 1 ? 6 : Math.max(1, Math.round(pieces / 2))
+    notes.push({
+      code: 'servings-assumed',
+      level: 'check',
+      text:
+        shape === 'lidded-pie' && pieces === 1
+          ? 'Servings are not stated: six slices of the pie, so 6'
+          : `Servings are not stated: two pieces each, so ${eaters}`,
+    })
+  }
+  return { pieces, servings: Math.min(MAX_PIECES, Math.max(1, eaters)), piecesStated, servingsStated }
+}

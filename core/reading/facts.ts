@@ -1,0 +1,133 @@
+import type { Fact, FactKind } from '../recipe/document'
+import type { Draft } from './drafts'
+import type { Clause } from './method'
+import type { Outline } from './outline'
+import { limit } from './readIngredient'
+import { readNumber, NUMBER_PATTERN } from './readNumber'
+import { timesIn } from './time'
+
+/** A fact before its part has an id. */
+export type FoundFact = Omit<Fact, 'partId'> & { part: Draft | null }
+
+const NUM = String.raw`((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?)`
+const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b|")`
+const CUTTER = new RegExp(String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring)\b`, 'iu')
+const DISC = new RegExp(
+  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)`,
+  'iu',
+)
+const THICK = new RegExp(
+  String.raw`${LENGTH}\s*(?:thick|thickness)\b|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b[^.]{0,30}?\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
+  'iu',
+)
+const SPOONS = new RegExp(
+  String.raw`${NUM}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one))`,
+  'iu',
+)
+const EACH_SPOON = new RegExp(
+  String.raw`(?:fill|put|place|spoon|stuff)[^.]{0,40}?${NUM}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tsp|teaspoons?)`,
+  'iu',
+)
+const FILLING_GRAMS =
+  /(\d{1,3})\s*(?:g|grams?)\s*(?:of )?(?:the )?(?:filling|stuffing)\b(?:[^.]{0,14}\b(?:each|in|per))?/i
+const BALL =
+  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|grams?)\s*(?:dough )?(?:balls?|dough each|pieces of dough)\b/i
+const DEPTH = new RegExp(
+  String.raw`${NUM}\s*(cm|mm|inch(?:es)?)\s*(?:of|deep)\s*(?:hot )?(?:oil|layer)`,
+  'iu',
+)
+const BATCH = new RegExp(
+  String.raw`(?:${NUM}\s*(?:at a time|per batch|in (?:a|one|each) (?:batch|go))|batches of ${NUM})`,
+  'iu',
+)
+const FREEZES = /\bfree(?:ze|zes|zing)\b/i
+
+const BY_WORD: readonly [FactKind, RegExp][] = [
+  ['soak-minutes', /\bsoak/i],
+  ['knead-minutes', /\bknead/i],
+  ['rise-minutes', /\b(?:rise|rises|prove|proof|double|doubled|ferment)\b/i],
+  ['chill-minutes', /\b(?:chill|fridge|refrigerat|freezer)\b/i],
+  [
+    'rest-before-eating-minutes',
+    /\b(?:before (?:serving|eating|slicing|cutting|biting)|let them stand|cool (?:slightly|a little|for))\b/i,
+  ],
+  ['cool-minutes', /\bcool\b/i],
+  ['rest-minutes', /\b(?:rest|relax|stand|keep aside|leave|set aside|cover)\b/i],
+]
+
+const cm = (value: number, unit: string) =>
+  /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54
+const round = (value: number) => Math.round(value * 100) / 100
+
+/**
+ * Facts of the method that later steps need: sizes, spoonfuls, oil depth, batches, rests, kneading, rises.
+ *
+ * @param clauses the method's clauses with what they speak of
+ */
+export function readFacts(outline: Outline, clauses: readonly Clause[], shell: Draft | null): FoundFact[] {
+  const facts: FoundFact[] = []
+  const add = (kind: FactKind, low: number, high: number, text: string, part: Draft | null = null) => {
+    if (!(low >= 0) || !(high <= 100_000) || facts.length >= 60) return
+    if (facts.some((fact) => fact.kind === kind && fact.part === part && fact.low === round(low))) return
+    facts.push({ kind, low: round(low), high: round(high), text: limit(text, 300), part })
+  }
+  const lengths = (kind: FactKind, match: RegExpExecArray | null, text: string, factor = 1) => {
+    if (!match) return
+    const groups = match.slice(1).filter((group) => group !== undefined)
+    const number = readNumber(groups[0] ?? '')
+    const unit = groups[1]
+    if (number && unit && number.high > 0)
+      add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor, text)
+  }
+  for (const { text, about, sentence } of clauses) {
+    lengths('cutter-cm', CUTTER.exec(text), text)
+    lengths('thickness-mm', THICK.exec(text), text, 10)
+    if (!CUTTER.test(text)) lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')), text)
+    lengths('oil-depth-cm', DEPTH.exec(text), text)
+    const spoon = SPOONS.exec(text) ?? EACH_SPOON.exec(text)
+    const spoons = spoon && readNumber(spoon[1]!)
+    if (
+      spoons &&
+      about !== null &&
+      /\b(?:fill|put|place|spoon|each|stuff|with)\b/i.test(sentence) &&
+      !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
+    ) {
+      const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
+      add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text)
+    }
+    const fill = FILLING_GRAMS.exec(text)
+    if (fill) add('filling-grams-per-piece', Number(fill[1]), Number(fill[1]), text)
+    const ball = BALL.exec(text)
+    if (ball) add('ball-grams', Number(ball[1]), Number(ball[2] ?? ball[1]), text)
+    const batch = BATCH.exec(text)
+    const number = batch && readNumber((batch[1] ?? batch[2])!)
+    if (number && number.high < 200) add('batch-pieces', number.low, number.high, text)
+    if (
+      FREEZES.test(sentence) &&
+      /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i.test(sentence)
+    )
+      add('freezes', 1, 1, sentence)
+    for (const time of timesIn(text)) {
+      const round = text.slice(Math.max(0, time.index - 60), time.index + 40)
+      const kind = BY_WORD.find(([, pattern]) => pattern.test(round))?.[0]
+      if (!kind) continue
+      if (
+        /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i.test(
+          text.slice(Math.max(0, time.index - 34), time.index),
+        ) &&
+        kind !== 'knead-minutes'
+      )
+        continue
+      const part =
+        about === 'pieces'
+          ? null
+          : (about ?? (kind === 'knead-minutes' || kind === 'rise-minutes' ? shell : null))
+      add(kind, time.lowMinutes, time.highMinutes, text, part)
+    }
+  }
+  for (const { kind, minutes, text } of outline.times) {
+    if (kind === 'prep') add('prep-minutes', minutes, minutes, text)
+    if (kind === 'total') add('total-minutes', minutes, minutes, text)
+  }
+  return facts
+}

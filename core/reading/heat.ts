@@ -1,0 +1,414 @@
+import type { CookingWay, Heat, Stage } from '../recipe/document'
+import { isAside, type Clause } from './method'
+import { middleMinutes, timesIn } from './time'
+
+/** How the pieces are cooked, as far as the text says. */
+export interface CookingRead {
+  way: CookingWay | null
+  temperatureC: number | null
+  minutes: number | null
+  heat: Heat | null
+  fan: boolean
+  andThen: Stage | null
+  airFryer: boolean
+  /** Another way that the text allows; '' when it does not. */
+  otherWay: string
+  /** "Fry" and nothing to tell in how much fat. */
+  fryUnclear: boolean
+}
+
+/**
+ * Gas marks in °C. Common practice, no source: the table printed on British cookers, rounded to 10.
+ */
+const GAS_MARK_C: Readonly<Record<number, number>> = {
+  1: 140,
+  2: 150,
+  3: 160,
+  4: 180,
+  5: 190,
+  6: 200,
+  7: 220,
+  8: 230,
+  9: 240,
+}
+
+const DEGREE = String.raw`\s*(?:°|deg(?:ree)?s?\.?|degrees?)?\s*`
+const CELSIUS = new RegExp(String.raw`(\d{2,3})(?:\s*-\s*(\d{2,3}))?${DEGREE}(?:c|celsius|centigrade)\b`, 'i')
+const FAHRENHEIT = new RegExp(String.raw`(\d{3})(?:\s*-\s*(\d{3}))?${DEGREE}(?:f|fahrenheit)\b`, 'i')
+const FAN = new RegExp(String.raw`(\d{3})${DEGREE}(?:c\b)?\s*\(?\s*(?:fan|convection)`, 'i')
+const FAN_BEFORE = new RegExp(String.raw`(?:fan|convection)(?: oven)?\s*:?\s*(\d{3})`, 'i')
+const GAS = /\bgas(?: mark)?\s*(\d{1,2})\b/i
+const BARE = new RegExp(
+  String.raw`(?:\b(?:at|to|oven(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|into a)\s+(?:an? )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
+  'i',
+)
+
+const toCelsius = (fahrenheit: number) => Math.round((fahrenheit - 32) / 1.8 / 5) * 5
+const inRange = (celsius: number) => (celsius >= 30 && celsius <= 350 ? celsius : null)
+
+/** A temperature as a text states it, in °C, and whether it is a fan oven's. Null when there is none. */
+export function temperatureIn(text: string): { celsius: number; fan: boolean } | null {
+  const celsius = CELSIUS.exec(text)
+  const fan = FAN.exec(text) ?? FAN_BEFORE.exec(text)
+  const made = (value: number, isFan = false) => {
+    const fine = inRange(value)
+    return fine === null ? null : { celsius: fine, fan: isFan }
+  }
+  if (celsius) {
+    const low = Number(celsius[1])
+    const high = celsius[2] ? Number(celsius[2]) : low
+    const value = Math.round((low + high) / 2)
+    // "180 °C fan" alone is a fan oven's; "200C/180C fan" states both and the plain one counts.
+    const isFan =
+      fan !== null &&
+      Number(fan[1]) === low &&
+      !/\d{3}[^.]{0,12}\d{3}/.test(text.slice(celsius.index, celsius.index + 24))
+    return made(value, isFan)
+  }
+  const fahrenheit = FAHRENHEIT.exec(text)
+  if (fahrenheit) {
+    const value = (Number(fahrenheit[1]) + Number(fahrenheit[2] ?? fahrenheit[1])) / 2
+    return made(toCelsius(value), fan !== null)
+  }
+  const gas = GAS.exec(text)
+  if (gas && GAS_MARK_C[Number(gas[1])]) return made(GAS_MARK_C[Number(gas[1])]!)
+  const bare = BARE.exec(text)
+  if (bare) {
+    const value = Number(bare[1])
+    // No oven goes above 280 °C; a larger number is Fahrenheit.
+    if (value >= 90 && value <= 280) return made(value, fan !== null)
+    if (value > 280 && value <= 550) return made(toCelsius(value), fan !== null)
+  }
+  if (fan) return made(Number(fan[1]) > 280 ? toCelsius(Number(fan[1])) : Number(fan[1]), true)
+  return null
+}
+
+function heatIn(text: string): Heat | null {
+  const found =
+    /\b(low|medium|moderate|gentle|high|hot|brisk|slow)(?:[- ](?:to[- ])?(?:low|medium|high|hot))?[- ]+(?:heat|flame|oil|pan|oven|fire)\b/i.exec(
+      text,
+    )
+  if (!found) return null
+  if (/oven/i.test(found[0])) return null
+  const word = found[1]!.toLowerCase()
+  return /low|gentle|slow/.test(word) ? 'low' : /high|hot|brisk/.test(word) ? 'high' : 'medium'
+}
+
+type Seen = CookingWay | 'fry' | 'cook'
+
+/** What releases steam is not steamed. */
+const NO_STEAM =
+  /\bsteam(?:s)?\b[^.]{0,20}\b(?:escape|out|vents?|holes?|slits?|off)\b|\b(?:let|so|for)\b[^.]{0,20}\bsteam\b(?!\w)[^.]{0,14}(?:out|escape|$|\.)|\bsteam (?:holes?|vents?|slits?)\b|\b(?:vents?|slits?|holes?) for (?:the )?steam\b/i
+
+const SEEN: readonly [Seen, RegExp][] = [
+  [
+    'deep-fry',
+    /\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b/i,
+  ],
+  ['brown-and-steam', /\b(?:fry|brown)\b[^.]{0,80}\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i],
+  ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
+  [
+    'shallow-fry',
+    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\bin (?:about |\d)[^.]{0,10}cm of (?:hot )?oil\b/i,
+  ],
+  [
+    'griddle',
+    /\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: frying)?[- ]pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone)\b/i,
+  ],
+  ['steam', /\bsteam(?:er|ed|ing)?\b/i],
+  [
+    'boil',
+    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b/i,
+  ],
+  ['bake', /\b(?:bake|baked|baking|oven|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i],
+  ['fry', /\bfr(?:y|ied|ying)\b|\bhot oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i],
+  ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots)\b/i],
+]
+
+const HEAT_ALONE =
+  /(?:^\W*|[,;]\s+)\d{3}\s*(?:°|deg\w*)?\s*[cf]?\b\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b/i
+/** "2 minutes more": goes on with what went before. */
+const TIME_ALONE =
+  /^\W*(?:for )?(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*))?\W*$/i
+
+interface Event {
+  way: Seen
+  temperatureC: number | null
+  fan: boolean
+  minutes: number | null
+  perSide: boolean
+  heat: Heat | null
+  text: string
+  airFryer: boolean
+}
+
+const PREHEATS =
+  /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b/i
+const TAKES_OUT =
+  /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
+
+function eventsIn(clause: Clause): Event[] {
+  const text = clause.text.replace(NO_STEAM, ' ').replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
+  if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
+  const found: { way: Seen; index: number; length: number }[] = []
+  for (const [way, pattern] of SEEN) {
+    const match = pattern.exec(text)
+    if (!match) continue
+    // One stretch of text is one way: "deep-fry" is no plain "fry".
+    if (
+      found.some((one) => match.index < one.index + one.length && match.index + match[0].length > one.index)
+    )
+      continue
+    found.push({ way, index: match.index, length: match[0].length })
+  }
+  // "180 / 25 mins" names no way: heat alone is an oven's.
+  if (!found.length && HEAT_ALONE.test(text)) found.push({ way: 'bake', index: 0, length: 1 })
+  found.sort((a, b) => a.index - b.index)
+  const times = timesIn(text)
+  return found.map((one, at) => {
+    const end = found[at + 1]?.index ?? text.length
+    const start = at === 0 ? 0 : one.index
+    const stretch = text.slice(start, end)
+    const own = times.filter((time) => time.index >= start && time.index < end)
+    const temperature = temperatureIn(stretch)
+    const twoSides = /\b(?:on )?both sides\b/i.test(stretch)
+    const sum = own.length
+      ? own
+          .slice(0, 2)
+          .reduce(
+            (total, time, n) =>
+              total +
+              (n === 0 || /\b(?:other|second) side|turn|flip|more|then|\+/i.test(stretch.slice(own[0]!.index))
+                ? middleMinutes(time)
+                : 0),
+            0,
+          )
+      : null
+    const minutes = sum !== null && twoSides && !own[0]!.perSide && sum <= 6 ? sum * 2 : sum
+    return {
+      way: one.way,
+      temperatureC: temperature?.celsius ?? null,
+      fan: temperature?.fan ?? false,
+      minutes,
+      perSide:
+        own.some((time) => time.perSide) ||
+        twoSides ||
+        /\b(?:each|per|a|other) side|flip|turn over\b/i.test(stretch),
+      heat: heatIn(stretch),
+      text: stretch,
+      airFryer: /air[- ]?fr/i.test(stretch),
+    }
+  })
+}
+
+/** What is known besides the method. */
+export interface HeatContext {
+  title: string
+  headings: readonly string[]
+  /** Grams of fat in a part to fry in, and what its lines say. */
+  panFatGrams: number
+  panText: string
+  clauses: readonly Clause[]
+  /** Minutes stated at the head: "Cook 40 min". */
+  cookMinutes: number | null
+}
+
+/** Oil of this weight and more is a pot to deep-fry in. Common practice, no source. */
+const DEEP_POT_GRAMS = 400
+
+/**
+ * How the pieces are cooked: the ways that the method names once they are closed, in order, with temperature and
+ * time. Two in a row are two: boiled, then fried; hot, then cooler. What cooks a filling does not count.
+ */
+export function readCooking(context: HeatContext): CookingRead {
+  const { clauses } = context
+  const events: Event[] = []
+  let preheatC: number | null = null
+  let preheatFan = false
+  let oilC: number | null = null
+  const anyClosed = clauses.some((clause) => clause.closed)
+  for (const clause of clauses) {
+    if (PREHEATS.test(clause.text) && !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))) {
+      const temperature = temperatureIn(clause.text)
+      if (temperature && /oven|air fryer|grill/i.test(clause.text)) {
+        preheatC ??= temperature.celsius
+        preheatFan ||= temperature.fan
+      } else if (temperature) oilC ??= temperature.celsius
+      if (!/\b(?:bake|fry|steam|cook|drop|lower)\b/i.test(clause.text.replace(PREHEATS, ''))) {
+        if (
+          /\boil\b/i.test(clause.text) &&
+          clause.about === 'pieces' &&
+          /\b(?:deep|for frying|wok|kadai|enough oil|cm of oil)\b/i.test(clause.text)
+        )
+          events.push({
+            way: 'fry',
+            temperatureC: temperature?.celsius ?? null,
+            fan: false,
+            minutes: null,
+            perSide: false,
+            heat: null,
+            text: clause.text,
+            airFryer: false,
+          })
+        continue
+      }
+    }
+    if (
+      TIME_ALONE.test(clause.text) &&
+      events.length &&
+      events.at(-1)!.minutes === null &&
+      clause.about === 'pieces'
+    ) {
+      const [time] = timesIn(clause.text)
+      if (time) events.at(-1)!.minutes = middleMinutes(time)
+      continue
+    }
+    const { about } = clause
+    const kind = about === null || about === 'pieces' ? about : about.kind
+    if (kind === 'pieces' || (!anyClosed && (kind === null || kind === 'pan' || kind === 'finish')))
+      events.push(...eventsIn(clause))
+    // A method in one breath: "knead, rest 1h ... boil till they float".
+    else if (!anyClosed && kind === 'shell') events.push(...eventsIn(clause))
+  }
+  if (!events.length) {
+    // Nothing speaks of closed pieces: the last clause that cooks anything does.
+    const last = clauses
+      .filter(
+        (clause) =>
+          clause.about === null ||
+          clause.about === 'pieces' ||
+          clause === clauses.at(-1) ||
+          /\bbake|oven|steamer\b/i.test(clause.text),
+      )
+      .flatMap(eventsIn)
+    if (last.length) events.push(last.at(-1)!)
+  }
+  // "Cook on a hot tawa, 2 minutes a side": a plain "cook" says nothing beside a way that is named.
+  const named = events.filter((event) => event.way !== 'cook')
+  const lead = named.length ? named : events
+
+  const stages: { way: CookingWay; unclear: boolean; event: Event }[] = []
+  for (const event of lead) {
+    const { way, unclear } = wayOf(event, context, stages.at(-1)?.way ?? null)
+    const before = stages.at(-1)
+    const cooler =
+      before &&
+      before.way === way &&
+      way === 'bake' &&
+      event.temperatureC !== null &&
+      before.event.temperatureC !== null &&
+      event.temperatureC !== before.event.temperatureC
+    if (before && before.way === way && !cooler) {
+      before.event.temperatureC ??= event.temperatureC
+      before.event.fan ||= event.fan
+      before.event.minutes ??= event.minutes
+      before.event.heat ??= event.heat
+      before.event.airFryer ||= event.airFryer
+      before.unclear &&= unclear
+      continue
+    }
+    stages.push({ way, unclear, event: { ...event } })
+  }
+  steamedInThePan(stages)
+  const [first, second] = stages
+  const fromWords = first ? null : wayByWords(context)
+  const way = first?.way ?? fromWords
+  const hot = way === 'bake' ? preheatC : oilC
+  const other =
+    /\b(?:or|alternatively,?(?: you can)?) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil))\b[^.]{0,60}/i.exec(
+      clauses.map((clause) => clause.sentence).join(' '),
+    )
+  return {
+    way,
+    temperatureC: first?.event.temperatureC ?? hot,
+    minutes: first?.event.minutes ?? (way === 'bake' || !first ? context.cookMinutes : null),
+    heat: first?.event.heat ?? null,
+    fan: first?.event.temperatureC != null ? first.event.fan : preheatFan,
+    andThen:
+      second && second.way !== 'brown-and-steam'
+        ? { way: second.way, temperatureC: second.event.temperatureC, minutes: second.event.minutes }
+        : null,
+    airFryer: stages.some((stage) => stage.event.airFryer) || /\bair[- ]?fr/i.test(context.title),
+    otherWay: other?.[0] ?? '',
+    fryUnclear: first?.unclear ?? false,
+  }
+}
+
+/** Browned, then water and a lid: one way of its own. */
+function steamedInThePan(stages: { way: CookingWay; unclear: boolean; event: Event }[]): void {
+  const at = stages.findIndex(
+    (stage, n) =>
+      (stage.way === 'shallow-fry' || stage.way === 'griddle') &&
+      stages[n + 1]?.way === 'steam' &&
+      /\b(?:water|lid|cover)\b/i.test(stages[n + 1]!.event.text + stage.event.text),
+  )
+  if (at < 0) return
+  const minutes = (stages[at]!.event.minutes ?? 0) + (stages[at + 1]!.event.minutes ?? 0)
+  stages.splice(at, 2, {
+    way: 'brown-and-steam',
+    unclear: false,
+    event: { ...stages[at]!.event, minutes: minutes || null },
+  })
+}
+
+function wayOf(
+  event: Event,
+  context: HeatContext,
+  before: CookingWay | null,
+): { way: CookingWay; unclear: boolean } {
+  const { text } = event
+  if (event.way !== 'fry' && event.way !== 'cook') {
+    // A skillet with oil in it fries; a dry one griddles.
+    if (
+      event.way === 'griddle' &&
+      /\bfr(?:y|ied)\b/i.test(text) &&
+      /\boil\b/i.test(text) &&
+      !/\b(?:tawa|tava|griddle|dry)\b/i.test(text)
+    )
+      return { way: 'shallow-fry', unclear: false }
+    return { way: event.way, unclear: false }
+  }
+  if (event.way === 'cook') return { way: 'griddle', unclear: false }
+  const deepWords = /\bdeep\b/i.test(`${context.panText} ${context.headings.join(' ')} ${context.title}`)
+  const shallowWords = /\b(?:shallow|pan[- ]?fr)/i.test(`${context.panText} ${context.headings.join(' ')}`)
+  if (before === 'boil' || before === 'steam') return { way: 'shallow-fry', unclear: false }
+  if (deepWords) return { way: 'deep-fry', unclear: false }
+  if (shallowWords) return { way: 'shallow-fry', unclear: false }
+  if (context.panFatGrams >= DEEP_POT_GRAMS) return { way: 'deep-fry', unclear: false }
+  if (context.panFatGrams > 0 && context.panFatGrams < 250 && !/\bfor frying\b/i.test(context.panText))
+    return { way: 'shallow-fry', unclear: false }
+  if (event.perSide || /\b(?:skillet|frying pan|little oil|butter)\b/i.test(text))
+    return { way: 'shallow-fry', unclear: false }
+  if (/\b(?:hot oil|turning often|float|drain|batches|drop|lower|slide|kadai|wok)\b/i.test(text))
+    return { way: 'deep-fry', unclear: false }
+  return {
+    way: context.panFatGrams > 0 || /\bin oil\b/i.test(text) ? 'deep-fry' : 'shallow-fry',
+    unclear: true,
+  }
+}
+
+function wayByWords({ title, headings, panFatGrams, panText }: HeatContext): CookingWay | null {
+  const text = `${title} ${headings.join(' ')} ${panText}`
+  if (/\bdeep[- ]?fr/i.test(text)) return 'deep-fry'
+  if (/\bair[- ]?fr/i.test(text)) return 'bake'
+  if (/\bsteam(?:ed|er|ing)?\b/i.test(text)) return 'steam'
+  if (/\bboil(?:ed|ing)?\b/i.test(text)) return 'boil'
+  if (/\b(?:griddled?|tawa|skillet)\b/i.test(text)) return 'griddle'
+  if (/\bfr(?:y|ied|ying)\b/i.test(text)) return panFatGrams >= DEEP_POT_GRAMS ? 'deep-fry' : 'shallow-fry'
+  if (/\bbak(?:e|ed|ing)\b|\boven\b/i.test(text)) return 'bake'
+  return null
+}
+
+const SPEAKS: Readonly<Record<CookingWay, RegExp>> = {
+  'deep-fry': /\bdeep[- ]?fr(?:y|ied|ying)\b/i,
+  'brown-and-steam': /\bpot ?stickers?\b|\b(?:fry|brown)\b[^.]*\bwater\b[^.]*\b(?:lid|cover)/i,
+  steam: /\bsteam(?:er|ed|ing)?\b(?! (?:escape|out))/i,
+  bake: /\b(?:bake|baked|baking (?:sheet|tray)|oven)\b/i,
+  'shallow-fry':
+    /\b(?:shallow[- ]?fr(?:y|ied|ying)|fry (?:the )?(?:pieces|turnovers|pies|pockets|them|in batches))\b/i,
+  griddle: /\b(?:griddle|tawa|skillet|dry (?:frying )?pan|heavy pan|both sides)\b/i,
+  boil: /\b(?:boil(?:ed)? (?:the )?(?:dumplings?|pieces|parcels|them)|until they float|they float|salted boiling water)\b/i,
+}
+
+/** Whether a sentence speaks of a way of cooking the pieces. */
+export const speaksOf = (way: CookingWay, text: string): boolean => SPEAKS[way].test(text)

@@ -1,0 +1,162 @@
+import type { PartKind } from '../recipe/document'
+import { wordsOfDraft, type Draft } from './drafts'
+import { normaliseName } from './match'
+import type { OutlineStep } from './outline'
+import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
+
+/** A clause of the method, with what it speaks of. */
+export interface Clause {
+  text: string
+  /** The sentence it stands in. */
+  sentence: string
+  /** Number of the step, from 0. */
+  step: number
+  /** The part it speaks of, or 'pieces' once they are closed; null when that cannot be told. */
+  about: Draft | 'pieces' | null
+  /** The words before it have filled and closed the pieces. */
+  closed: boolean
+}
+
+const PIECE_WORDS =
+  /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|each (?:one|side)|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
+/** What fills and closes a piece. "Fold in the cheese" does not. */
+const CLOSING =
+  /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lid|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:patties|parcels|a cone|dumplings|balls|pockets)|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
+const SHAPING =
+  /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i
+
+/** Words before a colon that say which part a step is for: "Dough: ...", "For the filling, ...". */
+const LABEL =
+  /^(?:(?:to make |make |making |prepare |preparing |for )?(?:the |your )?([\p{L} '-]{3,40}?)\s*(?::|\s-)\s|(?:for|to make) (?:the |your )?([\p{L} '-]{3,30}?),?\s+(?=\p{L}+))/iu
+
+const KIND_WORDS: readonly [PartKind, RegExp][] = [
+  ['dip', /\b(?:dip|dipping|sauce|chutney|salsa|relish|raita|to serve)\b/i],
+  [
+    'shell',
+    /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|the)|foams?|doubled?|rise|rises|prove|proof|gluten|crumbs)\b/i,
+  ],
+  ['filling', /\b(?:filling|stuffing|mixture|farce)\b/i],
+  ['marinade', /\b(?:marinade|marinate|brine)\b/i],
+  ['finish', /\b(?:glaze|egg ?wash|topping)\b/i],
+]
+
+function draftByLabel(label: string, drafts: readonly Draft[]): Draft | null {
+  const plain = normaliseName(label)
+  if (!plain) return null
+  for (const draft of drafts) {
+    const name = normaliseName(draft.name).replace(/^(?:for |the |to make )+/, '')
+    if (name && (plain === name || plain.endsWith(name) || name.endsWith(plain))) return draft
+  }
+  const kind = KIND_WORDS.find(([, pattern]) => pattern.test(label))?.[0]
+  return kind ? (drafts.find((draft) => draft.kind === kind && !draft.into) ?? null) : null
+}
+
+/** Cuts a sentence where the work goes on to the next thing. */
+function clausesOf(sentence: string): string[] {
+  return sentence
+    .split(/,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=\p{L}+ing\b)/iu)
+    .map((clause) => clause.trim())
+    .filter(Boolean)
+}
+
+/**
+ * Takes the method apart into clauses and says of each what it speaks of: a part of the recipe, by its name, its
+ * foods or its kind of work, or the closed pieces. Everything else that is read from the method starts here.
+ *
+ * @param steps the method's steps in order
+ * @param drafts the parts, with their lines
+ */
+export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly Draft[]): Clause[] {
+  const words = new Map(drafts.map((draft) => [draft, wordsOfDraft(draft)]))
+  const clauses: Clause[] = []
+  let closed = false
+  let last: Draft | 'pieces' | null = null
+  steps.forEach((step, index) => {
+    let label: Draft | null = step.under ? draftByLabel(step.under, drafts) : null
+    if (step.under && /\b(?:assembl|shap|cook|bak|fry|steam|boil|finish)/i.test(step.under) && !label)
+      label = null
+    for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS ? [] : sentencesOf(step.text)) {
+      if (sentence.length > MAX_ROW_CHARACTERS) continue
+      const named = LABEL.exec(sentence)
+      const name = named ? (named[1] ?? named[2]!) : ''
+      const own = name ? draftByLabel(name, drafts) : null
+      if (own) label = own
+      else if (/\b(?:assembl|shap|cook|bake|fry|steam|boil)/i.test(name)) label = null
+      let from = 0
+      for (const text of clausesOf(sentence)) {
+        const closing = CLOSING.exec(text)
+        const shaping = SHAPING.test(text)
+        const aboutFilling =
+          /\b(?:fold|stir|mix) (?:in|into|through)\b/i.test(text) && !PIECE_WORDS.test(text)
+        if (closing && !aboutFilling) {
+          const before = text.slice(0, closing.index).trim()
+          if (before && !closed)
+            clauses.push({ text: before, sentence, step: index, about: aboutOf(before, label), closed })
+          closed = true
+          label = null
+          const after = text.slice(closing.index)
+          clauses.push({ text: after, sentence, step: index, about: 'pieces', closed })
+          last = 'pieces'
+          from += text.length
+          continue
+        }
+        const about = aboutOf(text, label)
+        if (shaping && !closed && about !== null && about !== 'pieces' && about.kind === 'shell') label = null
+        clauses.push({ text, sentence, step: index, about, closed })
+        last = about ?? last
+        from += text.length
+      }
+    }
+  })
+
+  function aboutOf(text: string, label: Draft | null): Draft | 'pieces' | null {
+    if (
+      PIECE_WORDS.test(text) &&
+      (closed || /\b(?:bake|fry|steam|boil|cook|griddle|toast)\b/i.test(text)) &&
+      !label
+    )
+      return 'pieces'
+    const plain = new Set(normaliseName(text).split(' '))
+    let best: Draft | null = null
+    let bestScore = 0
+    for (const draft of drafts) {
+      let score = label === draft ? 3 : 0
+      for (const word of words.get(draft)!) if (plain.has(word)) score += 1
+      if (KIND_WORDS.some(([kind, pattern]) => kind === draft.kind && pattern.test(text)) && !draft.into)
+        score += 1.5
+      const name = normaliseName(draft.name).replace(/^(?:for |the |to make )+/, '')
+      if (
+        name.length > 2 &&
+        !/^(?:filling|dough)$/.test(name) &&
+        ` ${normaliseName(text)} `.includes(` ${name} `)
+      )
+        score += 1.5
+      // What is brushed on or fried in is named beside the piece and does not decide.
+      if (draft.kind === 'pan' || draft.kind === 'finish') score *= 0.6
+      if (score > bestScore) {
+        best = draft
+        bestScore = score
+      }
+    }
+    if (
+      closed &&
+      (!best || bestScore < 2 || best.kind === 'pan' || best.kind === 'finish') &&
+      !(label && best === label)
+    )
+      return 'pieces'
+    if (best) return best
+    return closed
+      ? 'pieces'
+      : (label ??
+          (/^(?:cover|rest|leave|knead|let|cool|season|drain|squeeze|add|mix|stir)\b/i.test(text)
+            ? last
+            : null))
+  }
+  return clauses
+}
+
+/** Sentences about keeping, reheating or serving say nothing of how the dish is made. */
+export const isAside = (text: string): boolean =>
+  /\b(?:freez\w*|frozen (?:ones|pieces|pies|dumplings)|from frozen|reheat\w*|leftovers?|next day|keeps? (?:for|well|in)|store\w*|alternatively|instead of|if you (?:prefer|don't|do not|have)|or (?:deep|shallow|air)?[- ]?(?:fry|bake|steam|boil) (?:them|if))\b/i.test(
+    text,
+  )

@@ -1,0 +1,408 @@
+import type { Foods } from '../food/food'
+import { readHeading, startsLikeStep, VERB, type Heading } from './headings'
+import { matchFood } from './match'
+import { NUMBER_PATTERN } from './readNumber'
+import { readLine } from './readLine'
+import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
+import { UNIT_PATTERN } from './units'
+import { readYields, withoutYields } from './yields'
+
+/** What a row of the text became. */
+export type Became = 'title' | 'heading' | 'ingredient' | 'step' | 'remark' | 'count' | 'left-out'
+
+/** An ingredient's text with where it stood. */
+export interface OutlineItem {
+  text: string
+  at: number
+  blankBefore: boolean
+}
+
+/** A run of ingredient lines under one heading, or under none. */
+export interface Section {
+  heading: Heading | null
+  items: OutlineItem[]
+}
+
+export interface OutlineStep {
+  text: string
+  at: number
+  /** The method's own heading above it: "Filling". '' without one. */
+  under: string
+}
+
+export interface Outline {
+  title: string
+  /** Counts in the order they stand, each with its words. */
+  counts: { pieces: number | null; servings: number | null; perServing: number | null; text: string }[]
+  sections: Section[]
+  steps: OutlineStep[]
+  remarks: { text: string; at: number }[]
+  /** "Prep 30 min": kept as facts. */
+  times: { kind: 'prep' | 'cook' | 'total'; minutes: number; text: string }[]
+  became: Map<number, Became>
+}
+
+const TIME = String.raw`(\d{1,3})\s*(?:-\s*\d{1,3}\s*)?(h(?:ou)?rs?|h|min(?:ute)?s?|m)\b(?:\s*(\d{1,2})\s*m(?:in(?:ute)?s?)?)?`
+const META = new RegExp(
+  String.raw`^\W*(prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|rest(?:ing)?|active|hands[- ]on|proving|chill(?:ing)?|inactive|ready in|additional)(?:\s*time)?\s*[:=–-]?\s*${TIME}\W*$`,
+  'i',
+)
+const NOISE =
+  /^\W*(?:(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
+const NUTRITION_LINE =
+  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
+const NUTRITION_START =
+  /^\W*(?:nutrition|per (?:serving|piece|portion)\s*:?.*\b(?:kcal|calories)|calories\s*:?\s*\d)/i
+
+const STARTS_WITH_AMOUNT = new RegExp(
+  String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|\p{L})`,
+  'iu',
+)
+/** "180 / 25 mins", "200C 15 min", "30 mins at 180". */
+const HEAT_LINE =
+  /^\W*\d{2,3}\s*(?:°|deg\w*)?\s*[cf]?\b\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*\d{1,3}\s*(?:mins?|minutes|hours?)\b(?!\s+(?:steak|rice|noodles))/i
+const DOING =
+  /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle)\b/i
+
+const METHOD_WORDS =
+  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to (?:make|do) (?:it|them)|making (?:it|them)|what to do)$/i
+const wordsOf = (text: string) => text.split(/\s+/).length
+
+/** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
+export function isStep(text: string, foods: Foods): boolean {
+  if (HEAT_LINE.test(text)) return true
+  const words = wordsOf(text)
+  if (
+    STARTS_WITH_AMOUNT.test(text) &&
+    !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)/i.test(text)
+  )
+    return words > 24 && /[.!]/.test(text) && DOING.test(text)
+  if (startsLikeStep(text)) {
+    // "Flour 500 g", "Oil, 2 tbsp" begin with words that are verbs as well.
+    if (
+      words > 8 ||
+      /^\p{L}+ (?:the|it|them|well|over|out|with)\b/iu.test(text) ||
+      !/^(?:flour|oil|dip|brown|warm|cool|press|pan|set|line|grease|dust|trim|pinch|squeeze|drizzle|dash|splash|sprinkle|slice)\b/i.test(
+        text,
+      )
+    )
+      return true
+    return matchFood(readLine(text).name, foods)?.how !== 'exact'
+  }
+  if (words >= 14) return DOING.test(text) || !/,/.test(text)
+  if (words >= 6 && DOING.test(text) && !/^(?:oil|water|milk|butter|ghee|flour|salt|egg)\b/i.test(text)) {
+    const read = readLine(text)
+    return !read.purpose && !read.unmeasured && matchFood(read.name, foods)?.how !== 'exact'
+  }
+  return words >= 3 && /[.!]$/.test(text) && DOING.test(text) && !readLine(text).unmeasured
+}
+
+/** What a following row looks like, as far as a heading asks. */
+function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step' | 'other' | null {
+  if (!row) return null
+  const text = row.text.slice(0, MAX_ROW_CHARACTERS)
+  if (HEAT_LINE.test(text)) return 'step'
+  if (STARTS_WITH_AMOUNT.test(text)) return 'amount'
+  if (isStep(text, foods)) return 'step'
+  const read = readLine(text)
+  return read.measures.length || read.unmeasured || matchFood(read.name, foods)?.how === 'exact'
+    ? 'amount'
+    : 'other'
+}
+
+/**
+ * Sorts the rows of a text: title, counts, headings with their ingredient lines, steps, remarks, and what is
+ * left out because it says nothing of the dish. Linear in the number of rows.
+ */
+export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
+  const out: Outline = {
+    title: '',
+    counts: [],
+    sections: [],
+    steps: [],
+    remarks: [],
+    times: [],
+    became: new Map(),
+  }
+  let mode: 'start' | 'lines' | 'method' | 'remarks' | 'noise' = 'start'
+  let section: Section | null = null
+  let under = ''
+  let explicitMethod = false
+  const is = (row: Row, what: Became) => {
+    const known = out.became.get(row.at)
+    // A line that became several things is shown as what weighs most in the recipe.
+    if (!known || what === 'ingredient' || (known === 'count' && what !== 'left-out'))
+      out.became.set(row.at, what)
+  }
+  /** A heading with nothing under it may be a line that looked like one: its words stay. */
+  const emptyHeading = () => {
+    const last = out.sections.at(-1)
+    if (last?.heading && !last.items.length && !last.heading.rest)
+      out.remarks.push({ text: last.heading.name, at: -1 })
+    if (under && !out.steps.some((step) => step.under === under)) out.remarks.push({ text: under, at: -1 })
+  }
+  const open = (heading: Heading | null): Section => {
+    emptyHeading()
+    const made: Section = { heading, items: [] }
+    out.sections.push(made)
+    return made
+  }
+  const step = (row: Row, text: string) => {
+    for (let from = 0; from < text.length; from += 2000)
+      out.steps.push({ text: text.slice(from, from + 2000), at: row.at, under })
+    is(row, 'step')
+  }
+  const count = (row: Row, text: string) => {
+    const found = readYields(text)
+    if (found)
+      out.counts.push({ pieces: found.pieces, servings: found.servings, perServing: found.perServing, text })
+    if (found) is(row, 'count')
+    return found
+  }
+  const item = (row: Row, text: string) => {
+    section ??= open(null)
+    section.items.push({ text, at: row.at, blankBefore: row.blankBefore })
+    is(row, 'ingredient')
+    if (mode === 'start') mode = 'lines'
+  }
+  const remark = (row: Row, text: string) => {
+    out.remarks.push({ text, at: row.at })
+    is(row, 'remark')
+  }
+  const enter = (row: Row, heading: Heading) => {
+    is(row, 'heading')
+    if (heading.kind === 'method') {
+      mode = 'method'
+      explicitMethod = true
+      emptyHeading()
+      under = METHOD_WORDS.test(heading.name) ? '' : heading.name
+      section = null
+      if (heading.rest) step(row, heading.rest)
+    } else if (heading.kind === 'remarks' || heading.kind === 'noise') {
+      mode = heading.kind
+      section = null
+      if (heading.rest && heading.kind === 'remarks') remark(row, row.text)
+      else if (heading.rest) is(row, 'left-out')
+    } else if (heading.kind === 'ingredients') {
+      mode = 'lines'
+      section = null
+      if (heading.rest) readText(row, heading.rest)
+    } else {
+      mode = 'lines'
+      section = open(heading)
+      if (heading.rest) readText(row, heading.rest)
+    }
+  }
+
+  /** One sentence or one line outside the method. */
+  const readText = (row: Row, text: string) => {
+    const bare = text.replace(/^(?:and|then)\s+/i, '').replace(/(\p{L}{2})\.$/u, '$1')
+    const found = readYields(text)
+    if (found?.whole) {
+      count(row, text)
+      if (/\p{L}{2}/u.test(found.rest)) {
+        if (wordsOf(found.rest) > 2 && isStep(found.rest, foods)) step(row, text)
+        else remark(row, text)
+      }
+      return
+    }
+    if (isStep(text, foods)) return step(row, text)
+    if (
+      found &&
+      !/\b(?:g|kg|cups?|tbsp|tsp|ml)\b/i.test(text) &&
+      matchFood(readLine(text).name, foods)?.how !== 'exact'
+    ) {
+      count(row, text)
+      return remark(row, text)
+    }
+    item(row, bare)
+  }
+
+  rows.forEach((row, index) => {
+    const { text } = row
+    if (text.length > MAX_ROW_CHARACTERS) {
+      if (mode === 'method' || mode === 'remarks')
+        return mode === 'method' ? step(row, text) : remark(row, text)
+      const sentences = text.length > 20_000 ? [text] : sentencesOf(text)
+      if (sentences.some((sentence) => sentence.length > MAX_ROW_CHARACTERS)) return step(row, text)
+      if (sentences.every((sentence) => !inlineList(sentence, foods))) {
+        step(row, text)
+        for (const sentence of sentences) count(row, sentence)
+        return
+      }
+      for (const sentence of sentences) readSentence(row, sentence)
+      return
+    }
+    if (NOISE.test(text) && !STARTS_WITH_AMOUNT.test(text)) return is(row, 'left-out')
+    if (
+      NUTRITION_LINE.test(text) &&
+      (mode === 'noise' ||
+        mode === 'method' ||
+        /calories|kcal/i.test(text) ||
+        !STARTS_WITH_AMOUNT.test(text)) &&
+      !matchedIngredient(text, foods)
+    )
+      return is(row, 'left-out')
+    if (NUTRITION_START.test(text)) return is(row, 'left-out')
+    const meta = META.exec(text)
+    if (meta && mode !== 'method') {
+      const value = Number(meta[2])
+      const minutes = /^h/i.test(meta[3]!) ? value * 60 + Number(meta[4] ?? 0) : value
+      const kind = /^prep|hands|active/i.test(meta[1]!)
+        ? 'prep'
+        : /^(?:cook|bak)/i.test(meta[1]!)
+          ? 'cook'
+          : /^(?:total|ready)/i.test(meta[1]!)
+            ? 'total'
+            : null
+      if (kind) out.times.push({ kind, minutes, text })
+      return is(row, 'left-out')
+    }
+    if (/^ingredients? list$/i.test(text)) return is(row, 'heading')
+
+    const next = looksLike(rows[index + 1], foods)
+    const first = !out.title && mode === 'start' && out.sections.length === 0
+    const heading =
+      first && !/:\s*-?$/.test(text)
+        ? usualHeading(row, next, foods)
+        : readHeading(text, { ...row, next, foods })
+    if (heading && mode === 'method' && !['method', 'remarks', 'noise'].includes(heading.kind)) {
+      // Inside the method a part's name leads its steps, unless lines with amounts follow.
+      const lines = heading.rest
+        ? inlineList(heading.rest, foods)
+        : next === 'amount' && !isStep(rows[index + 1]!.text, foods)
+      if (!lines && !(heading.kind === 'ingredients')) {
+        emptyHeading()
+        under = heading.name
+        if (heading.rest) return step(row, text)
+        return is(row, 'heading')
+      }
+    }
+    // "Egg wash" with nothing below it is what to brush with, not a heading.
+    if (
+      heading &&
+      heading.kind === 'finish' &&
+      !heading.rest &&
+      next !== 'amount' &&
+      matchFood(text, foods)?.how === 'exact'
+    )
+      return item(row, text)
+    if (heading) return enter(row, heading)
+    if (first) {
+      const listAt = titleEnd(text)
+      if (listAt !== null) {
+        if (listAt < text.length) {
+          out.title = text.slice(0, listAt).replace(/[\s,.:;–-]+$/, '')
+          is(row, 'title')
+          for (const sentence of sentencesOf(text.slice(listAt).replace(/^[\s,.:;–-]+/, '')))
+            readSentence(row, sentence)
+          return
+        }
+        const yields = count(row, text)
+        out.title = (yields ? withoutYields(text) : text)
+          .replace(/^(?:title|recipe)\s*:\s*/i, '')
+          .replace(/\s*[:–-]+$/, '')
+        out.became.set(row.at, 'title')
+        return
+      }
+    }
+    if (mode === 'method') {
+      count(row, text)
+      return step(row, text)
+    }
+    if (mode === 'noise') return is(row, 'left-out')
+    if (mode === 'remarks') return remark(row, text)
+    const counted = /^\d{1,2}\s+(\p{Lu}.*)$/u.exec(text)?.[1]
+    if (counted && startsLikeStep(counted) && counted.split(' ').length > 2) return step(row, counted)
+    if (row.number !== null && !STARTS_WITH_AMOUNT.test(text) && isStep(text, foods)) {
+      count(row, text)
+      return step(row, text)
+    }
+    if (out.sections.length === 0 && !explicitMethod && isProse(text, foods)) {
+      const found = count(row, text)
+      return found?.whole && !/\p{L}{2}/u.test(found.rest) ? undefined : remark(row, text)
+    }
+    const sentences = sentencesOf(text)
+    if (sentences.length === 1) return readSentence(row, text)
+    const steps = sentences.map((sentence) => isStep(sentence, foods))
+    if (steps.every(Boolean) || (steps[0] && !sentences.some((sentence) => inlineList(sentence, foods)))) {
+      for (const sentence of sentences) count(row, sentence)
+      return step(row, text)
+    }
+    for (const sentence of sentences) readSentence(row, sentence)
+  })
+
+  function readSentence(row: Row, sentence: string) {
+    const heading = readHeading(sentence, { foods, next: null })
+    if (heading && heading.rest) return enter(row, heading)
+    if (heading && !startsLikeStep(sentence) && heading.kind !== 'unknown') return enter(row, heading)
+    readText(row, sentence)
+  }
+  emptyHeading()
+  return out
+}
+
+const matchedIngredient = (text: string, foods: Foods) =>
+  STARTS_WITH_AMOUNT.test(text) && matchFood(readLine(text).name, foods)?.how === 'exact'
+
+/** Whether a text lists ingredients with amounts: "250 g mushrooms, 2 tbsp soy sauce". */
+function inlineList(text: string, foods: Foods): boolean {
+  if (text.length > MAX_ROW_CHARACTERS) return false
+  const bare = text.replace(/^[^:]{2,40}:\s*/, '')
+  if (startsLikeStep(bare)) return false
+  const parts = bare.split(/,|;|\s\/\s/)
+  const amounts = parts.filter((part) => STARTS_WITH_AMOUNT.test(part.trim()) && !HEAT_LINE.test(part.trim()))
+  return (
+    amounts.length >= 2 ||
+    (amounts.length === 1 &&
+      STARTS_WITH_AMOUNT.test(bare) &&
+      matchFood(readLine(parts[0]!).name, foods) !== null)
+  )
+}
+
+/** A few words of introduction above the ingredients. */
+function isProse(text: string, foods: Foods): boolean {
+  if (STARTS_WITH_AMOUNT.test(text)) return false
+  if (inlineList(text, foods)) return false
+  const words = wordsOf(text)
+  const read = readLine(text)
+  if (read.measures.some((measure) => measure.some((term) => term.unitId)) || read.unmeasured) return false
+  if (matchFood(read.name, foods)?.how === 'exact') return false
+  return words >= 5 && !VERB.test(text) && (words >= 9 || /[.!,]/.test(text) || !matchFood(read.name, foods))
+}
+
+/** A first line such as "Dough" or "Ingredients" is a heading although no title has been seen. */
+function usualHeading(row: Row, next: 'amount' | 'step' | 'other' | null, foods: Foods): Heading | null {
+  const heading = readHeading(row.text, { ...row, next, foods })
+  if (!heading) return null
+  if (heading.rest && heading.kind !== 'unknown') return heading
+  return /^(?:for |the )*(?:dough|pastry|filling|ingredients|stuffing|wrappers?|outer|crust|base|method|you(?:'ll| will)? need)\b/i.test(
+    heading.name,
+  ) && heading.name.split(' ').length <= 3
+    ? heading
+    : null
+}
+
+/**
+ * Where a title ends: at the end of the line, or before the first ingredient of a recipe written on one line.
+ * Null when the line is no title at all.
+ */
+function titleEnd(text: string): number | null {
+  if (/^(?:title|recipe)\s*:/i.test(text)) return text.length
+  const cut = /[.,;:]\s+(?=(?:about )?(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*\s*(?:\p{L}|%|"))/u.exec(text)
+  const read = readLine(text)
+  const leading = STARTS_WITH_AMOUNT.test(text) && read.measures.length > 0
+  if (
+    cut &&
+    cut.index > 3 &&
+    !leading &&
+    cut.index < 90 &&
+    readYields(text.slice(cut.index + 1, cut.index + 40))?.whole !== true
+  )
+    return cut.index
+  if (text.length > 120) return null
+  const amount = !readYields(text) && read.measures.some((measure) => measure.some((term) => term.unitId))
+  if (amount) return null
+  if (leading && wordsOf(text) <= 4 && !/^(?:two|three|four|five)\b/i.test(text)) return null
+  return text.length
+}

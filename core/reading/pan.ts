@@ -1,0 +1,188 @@
+import type { Food, Foods } from '../food/food'
+import { newLine, type CookingWay, type Stage } from '../recipe/document'
+import { isFat, PART_NAMES, type Draft } from './drafts'
+import { matchFood } from './match'
+import type { Clause } from './method'
+import { readLine } from './readLine'
+import { FRYING_POT_GRAMS } from './weigh'
+
+/**
+ * Fat that a way of cooking usually takes when the text names none, in grams: a pot to deep-fry in; a pan to fry
+ * in; 4 to 5 g a piece on the griddle. Common practice, no source.
+ */
+const SHALLOW_PAN_GRAMS = 120
+const GRIDDLE_GRAMS_PER_PIECE = 4.5
+const BROWNING_GRAMS_PER_PIECE = 1.5
+
+const DRY =
+  /\bdry(?: |-)(?:frying |heavy )?(?:pan|skillet|griddle|tawa)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/i
+
+/** The fat that the sentences about cooking the pieces name: "fry in butter". */
+function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
+  for (const { text, about } of clauses) {
+    if (about !== 'pieces' || !/\b(?:fry|cook|griddle|toast|brown|tawa|pan)\b/i.test(text)) continue
+    const match =
+      /\b(?:in|with|applying|a little|some|of)\s+((?:a little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* tsp |\d[\d/.]* tbsp )*(?:oil|butter|ghee|lard|margarine|fat|spread))\b/i.exec(
+        text,
+      )
+    const food = match && matchFood(readLine(match[1]!).name, foods)?.food
+    if (food && isFat(food)) return food
+  }
+  return null
+}
+
+/**
+ * Gives a recipe whose pieces are fried or griddled the fat it needs: what the pan's lines state, or else the usual,
+ * marked, so that it is counted and can be put right. Never nothing in silence.
+ */
+export function assumePanFat(
+  drafts: Draft[],
+  cooking: { way: CookingWay; andThen: Stage | null; fryUnclear: boolean },
+  clauses: readonly Clause[],
+  pieces: number,
+  foods: Foods,
+): void {
+  const ways = [cooking.way, cooking.andThen?.way]
+  const way = ways.find(
+    (one) => one === 'deep-fry' || one === 'shallow-fry' || one === 'griddle' || one === 'brown-and-steam',
+  )
+  const pan = drafts.find((draft) => draft.kind === 'pan')
+  const oils = pan?.lines.filter(({ food }) => isFat(food)) ?? []
+  if (!way) return
+  const usual =
+    way === 'deep-fry'
+      ? FRYING_POT_GRAMS
+      : way === 'shallow-fry'
+        ? SHALLOW_PAN_GRAMS
+        : Math.round(pieces * (way === 'griddle' ? GRIDDLE_GRAMS_PER_PIECE : BROWNING_GRAMS_PER_PIECE))
+  const open = oils.find(({ read }) => read.measures.length === 0)
+  if (open) {
+    Object.assign(open.line, { grams: usual, gramsLow: usual / 2, gramsHigh: usual * 2 })
+    open.line.notes = open.line.notes.filter(
+      (note) => !/^(?:to-taste|as-required|no-amount|no-unit-weight)$/.test(note.code),
+    )
+    open.line.notes.push({
+      code: 'pan-fat',
+      level: way === 'deep-fry' ? 'note' : 'check',
+      text: `No amount is given: ${usual} g in the pan is usual; common practice, no source`,
+    })
+    return
+  }
+  if (oils.length) return
+  if (pan?.lines.some(({ line }) => /spray/i.test(line.raw))) return
+  if (way === 'griddle' && clauses.some((clause) => clause.about === 'pieces' && DRY.test(clause.text)))
+    return
+  const food = fatNamed(clauses, foods) ?? foods.get('sunflower-oil')
+  if (!food) return
+  const line = newLine({
+    raw: '',
+    name: food.name,
+    foodId: food.id,
+    grams: usual,
+    gramsLow: usual / 2,
+    gramsHigh: usual * 2,
+    notes: [
+      {
+        code: 'pan-fat',
+        level: 'check',
+        text: `The text names no fat to ${way === 'griddle' ? 'griddle' : 'fry'} in with its amount: ${usual} g of ${food.name} is usual; common practice, no source`,
+      },
+    ],
+  })
+  const home = pan ?? {
+    kind: 'pan' as const,
+    name: PART_NAMES.pan,
+    lines: [],
+    pieces: null,
+    into: null,
+    unsure: false,
+    usedGrams: null,
+  }
+  home.lines.push({ line, read: readLine(''), food })
+  if (!pan) drafts.push(home)
+}
+
+/**
+ * Oil "divided" is shared out by the method: what the steps say by amount, the rest to the pan where the pieces are
+ * fried and else kept.
+ */
+export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way: CookingWay): void {
+  for (const draft of [...drafts]) {
+    for (const item of draft.lines) {
+      if (!item.read.divided || !item.food || !isFat(item.food) || !item.line.grams) continue
+      const total = item.line.grams
+      const uses = new Map<Draft | 'pieces', number | null>()
+      for (const { text, about } of clauses) {
+        const used = new RegExp(
+          String.raw`((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b`,
+          'iu',
+        ).exec(text)
+        if (!used || about === null) continue
+        const amount = used[1] ? readLine(`${used[1]} ${item.read.name}`) : null
+        const term = amount?.measures[0]?.[0]
+        const same = item.read.measures[0]?.[0]
+        const share =
+          term && same && term.unitId && same.unitId && same.high > 0 ? gramsShare(term, same) : null
+        uses.set(about, (uses.get(about) ?? 0) || (share === null ? null : total * share))
+      }
+      const others = [...uses].filter(
+        ([about]) =>
+          about !== draft &&
+          (about !== 'pieces' || way === 'shallow-fry' || way === 'griddle' || way === 'brown-and-steam'),
+      )
+      if (!others.length) continue
+      const stated = others.reduce((sum, [, grams]) => sum + (grams ?? 0), 0)
+      const open = others.filter(([, grams]) => grams === null).length
+      const ownOpen = uses.has(draft) ? 1 : 0
+      const rest = Math.max(total - stated, 0)
+      const each = open + ownOpen > 0 ? rest / (open + ownOpen) : 0
+      const said = (grams: number) => ({
+        code: 'divided',
+        level: 'check' as const,
+        text: `${Math.round(grams)} g of the ${Math.round(total)} g that the line calls divided, as the method shares it out`,
+      })
+      for (const [about, grams] of others) {
+        const part = grams ?? each
+        if (part <= 0) continue
+        let home = about === 'pieces' ? drafts.find((one) => one.kind === 'pan') : about
+        if (!home) {
+          home = {
+            kind: 'pan',
+            name: PART_NAMES.pan,
+            lines: [],
+            pieces: null,
+            into: null,
+            unsure: false,
+            usedGrams: null,
+          }
+          drafts.push(home)
+        }
+        const line = newLine({
+          ...item.line,
+          grams: part,
+          gramsLow: part * 0.8,
+          gramsHigh: part * 1.2,
+          notes: [...item.line.notes, said(part)],
+        })
+        home.lines.push({ line, read: { ...item.read, divided: false }, food: item.food })
+      }
+      const left = Math.max(total - stated - each * open, 0)
+      Object.assign(item.line, {
+        grams: left,
+        gramsLow: left * 0.8,
+        gramsHigh: left * 1.2,
+        notes: [...item.line.notes, said(left)],
+      })
+    }
+    draft.lines = draft.lines.filter((item) => !(item.read.divided && item.line.grams === 0))
+  }
+}
+
+const ML: Readonly<Record<string, number>> = { tsp: 5, tbsp: 15, cup: 240, ml: 1, g: 1.09 }
+function gramsShare(
+  term: { high: number; unitId: string | null },
+  whole: { high: number; unitId: string | null },
+): number | null {
+  const [a, b] = [ML[term.unitId ?? ''], ML[whole.unitId ?? '']]
+  return a && b ? Math.min(1, (term.high * a) / (whole.high * b)) : null
+}

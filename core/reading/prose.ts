@@ -1,0 +1,117 @@
+import type { Foods } from '../food/food'
+import type { PartKind } from '../recipe/document'
+import { matchFood } from './match'
+import type { OutlineStep, Section } from './outline'
+import { NUMBER_PATTERN } from './readNumber'
+import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
+import { UNIT_PATTERN } from './units'
+
+/** "500 g of plain flour", "two onions", "a pinch of salt" inside a sentence. */
+const MENTION = new RegExp(
+  String.raw`(?<![\p{L}\d.,/])((?:about |around |say |roughly )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+(?:[./]\d+)?)?\s*(?:(?:heaped|level|good|big|small|large|medium)\s+)?(?:(?:${UNIT_PATTERN})(?![\p{L}\d]))?\s*(?:of\s+)?(?:the\s+)?)((?:\p{L}[\p{L}'-]*\s?){1,5})`,
+  'giu',
+)
+const STOP =
+  /\b(?:and|with|into|in|to|until|till|for|then|on|at|from|or|plus|over|by|it|them|is|are|so|that|which|about|you|i|mix|add|knead|fry|cook|stir|rest|let|leave|roll|make|minutes?|mins?|hours?|degrees|each|cut|chopped|pieces|balls|rounds|circles|dis[ck]s|times)\b.*$/i
+const BARE = /\b(water|milk|salt|pepper)\b/gi
+
+const CONTEXT: readonly [PartKind, RegExp][] = [
+  ['dip', /\b(?:dip|dipping sauce|for the sauce|chutney|serve with|to serve)\b/i],
+  ['finish', /\b(?:brush|glaze|egg ?wash|sprinkle)\b/i],
+  ['filling', /\b(?:filling|stuffing|inside)\b/i],
+  ['shell', /\b(?:dough|pastry|knead|crust)\b/i],
+]
+
+/** Sentences, or for speech without marks the stretches between words that join them. */
+function stretchesOf(text: string): string[] {
+  const sentences = sentencesOf(text)
+  return sentences
+    .flatMap((sentence) =>
+      sentence.length < 160 && sentences.length > 1
+        ? [sentence]
+        : sentence.split(
+            /\s+(?=(?:for the|now (?:for )?the|to make the|make the|and then|then|so (?:now|then)|next|after that|okay|right)\b)/i,
+          ),
+    )
+    .filter((piece) => piece.trim() && piece.length <= MAX_ROW_CHARACTERS)
+}
+
+/**
+ * Ingredients that a text names only in its sentences: "mix 500 g flour with 250 ml water". For recipes told in one
+ * breath; where there are ingredient lines these are not asked.
+ *
+ * @param only with 'shell', the dough alone is looked for
+ */
+export function linesFromProse(
+  steps: readonly OutlineStep[],
+  foods: Foods,
+  only: PartKind | null = null,
+): Section[] {
+  const sections = new Map<PartKind, Section>()
+  const put = (kind: PartKind, text: string, at: number) => {
+    if (only && kind !== only) return
+    const known = sections.get(kind)
+    const section: Section = known ?? {
+      heading: {
+        kind,
+        name: {
+          shell: 'Dough',
+          filling: 'Filling',
+          finish: 'To finish',
+          pan: 'Pan',
+          dip: 'Dip',
+          marinade: 'Marinade',
+        }[kind],
+        rest: '',
+        pieces: null,
+      },
+      items: [],
+    }
+    if (!known) sections.set(kind, section)
+    if (!section.items.some((item) => item.text === text))
+      section.items.push({ text, at, blankBefore: false })
+  }
+  let kind: PartKind | null = null
+  for (const step of steps) {
+    if (step.text.length > 8 * MAX_ROW_CHARACTERS) continue
+    for (const stretch of stretchesOf(step.text)) {
+      const said = CONTEXT.find(([, pattern]) => pattern.test(stretch))?.[0]
+      const flour = /\b(?:flour|maida|atta)\b/i.test(stretch)
+      // "Mix 500 g flour …" opens the dough though nobody has called it so yet.
+      if (said === 'filling' || said === 'dip' || said === 'finish') kind = said
+      else if (said === 'shell' || (flour && kind === null)) kind = 'shell'
+      const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
+      let any = false
+      for (const match of stretch.matchAll(MENTION)) {
+        const name = match[2]!.replace(STOP, '').trim()
+        if (name.length < 3) continue
+        const words = name.split(/\s+/)
+        for (let length = words.length; length >= 1; length--) {
+          const own = words.slice(0, length).join(' ')
+          const food = matchFood(own, foods)
+          if (!food || food.how !== 'exact') continue
+          put(here, `${match[1]!.trim()} ${own}`.replace(/\s+/g, ' '), step.at)
+          any = true
+          break
+        }
+      }
+      if (!any && !flour) continue
+      for (const bare of stretch.matchAll(BARE)) {
+        const before = stretch.slice(Math.max(0, bare.index - 24), bare.index)
+        if (
+          /\d|\b(?:a|an|one|two|pinch|spoon|some|hundred|fifty|of|half|boiling|salted)\s*(?:of\s*)?(?:\p{L}+\s)?$/iu.test(
+            before,
+          )
+        )
+          continue
+        if (/\b(?:in|of) (?:salted |boiling )*$/i.test(before)) continue
+        put(
+          here,
+          `${bare[1]!.toLowerCase()}${here === 'shell' && /water|milk/i.test(bare[1]!) ? ' as required' : ' to taste'}`,
+          step.at,
+        )
+      }
+    }
+  }
+  return [...sections.values()]
+}

@@ -1,0 +1,56 @@
+import type { Shape } from '../recipe/document'
+
+/** What a dish is called says how it is closed. */
+const BY_TITLE: readonly [Shape, RegExp][] = [
+  ['lidded-pie', /\b(?:lidded|pie dish|pot pie|plate pie|double[- ]crust|covered pie|raised pie)\b/i],
+  ['cone', /\b(?:cones?|samosas?|triangles?)\b/i],
+  ['coil', /\b(?:coils?|coiled|snail|spirals?)\b/i],
+  ['pleated', /\b(?:momos?|pleated|modaks?|soup dumplings?|xiao ?long ?bao|khinkali)\b/i],
+  [
+    'half-moon',
+    /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|gyoza|potstickers?|jiaozi|pockets?|calzones?|crescents?)\b/i,
+  ],
+  [
+    'disc',
+    /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y|ies)|kulchas?|kachoris?|pupusas?|arepas?|(?:potato|filled) cakes?)\b/i,
+  ],
+  ['bun', /\b(?:buns?|bao|baozi|pirozhki|rolls? \(round\)|balls?|bombs?)\b/i],
+  ['roll', /\b(?:rolls?|strudel|roulade|egg rolls?|spring rolls?|cigars?)\b/i],
+  ['parcel', /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|burritos?|knishes)\b/i],
+]
+
+/** What the hands do to close it. Words for pieces of dough ("rounds", "balls") say nothing of the shape. */
+const BY_METHOD: readonly [Shape, RegExp][] = [
+  [
+    'lidded-pie',
+    /\b(?:pie (?:dish|plate|tin)|(?:roll out|cut|put on|cover with) (?:the|a|your) lid|lid of (?:dough|pastry)|top with the (?:lid|other|remaining) (?:pastry|dough)|(?:pie dish|deep dish)[^.]{0,60}lid|line (?:a|the) [^.]{0,30}(?:dish|tin|plate))\b/i,
+  ],
+  ['coil', /\b(?:coil (?:it|them|up|each|like)|into (?:a )?coils?|snail|spiral)\b/i],
+  [
+    'pleated',
+    /\b(?:pleat(?:s|ed|ing)?\b(?! (?:the )?(?:edge|half))|twist(?:ed)? (?:shut|closed|the top)|like a (?:purse|pouch|money bag))\b/i,
+  ],
+  ['cone', /\b(?:cones?|triangles?)\b/i],
+  [
+    'half-moon',
+    /\b(?:half[- ]moons?|fold (?:it |them |each |the dough |the pastry )?(?:over|in half|in two)|fold[^.]{0,30}(?:crimp|pinch|press the edges|fork)|(?:crimp|fork shut)|turnovers?|past(?:y|ies)|empanadas?)\b/i,
+  ],
+  ['parcel', /\b(?:envelopes?|packets?|parcels?|fold (?:in )?the (?:four )?(?:corners|sides))\b/i],
+  ['roll', /\b(?:roll (?:up|it up|them up|into a (?:log|cigar))|tuck in the (?:sides|ends))\b/i],
+  ['disc', /\b(?:flatten|patt(?:y|ies)|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i],
+  [
+    'bun',
+    /\b(?:buns?|seam[- ](?:side )?down|gather (?:the|up)|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,
+  ],
+  ['half-moon', /\b(?:dumplings?|pockets?|fold)\b/i],
+  ['bun', /\b(?:rounds?|balls?)\b/i],
+]
+
+/** The shape that the title, else the method, speaks of; null when neither does. */
+export function readShape(title: string, method: string): Shape | null {
+  const named = BY_TITLE.find(([, pattern]) => pattern.test(title))
+  if (named) return named[0]
+  const made = BY_METHOD.find(([, pattern]) => pattern.test(method))
+  if (made) return made[0]
+  return /\bpies?\b/i.test(title) ? 'half-moon' : null
+}

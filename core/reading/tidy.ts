@@ -1,0 +1,147 @@
+/** One row of a pasted text, cleaned of marks that carry no words. */
+export interface Row {
+  /** Which line of the text it stands on, from 0. Several rows may come from one line. */
+  at: number
+  text: string
+  /** An empty line, or a rule, stood above it. */
+  blankBefore: boolean
+  bullet: boolean
+  /** The number it was given ("3." or "Step 3"), or null. */
+  number: number | null
+  /** Marked as a heading: "## Dough", "**Dough**", "== Dough ==". */
+  marked: boolean
+}
+
+/** A longer row is never searched for amounts as a whole: it is taken apart into sentences first. */
+export const MAX_ROW_CHARACTERS = 500
+
+const PICTURES = /[\p{Extended_Pictographic}\u{1F1E6}-\u{1F1FF}\u{FE0F}\u{200D}\u{20E3}]/gu
+const KEPT_PICTURES = /[©®™↔↕#*\d]/u
+const RULE = /^[\s\-=_*~·•.]{3,}$/
+const BULLET = /^(?:[-*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
+const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:[.):]|\s-)\s+(?=\p{L})/iu
+const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*/i
+
+/** Characters that look alike are made one, and what cannot be seen goes. */
+function plainCharacters(line: string): string {
+  return line
+    .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
+    .replace(/[\u200b-\u200f\u2060\ufeff]/g, '')
+    .replace(/[’‘ʼ`´]/g, "'")
+    .replace(/[“”″„]/g, '"')
+    .replace(/[‐‑‒−]/g, '-')
+    .replace(/º/g, '°')
+    .replace(/&amp;/g, '&')
+    .replace(/&nbsp;/g, ' ')
+    .replace(/<\/?[a-z][^<>]{0,80}>/gi, ' ')
+    .replace(PICTURES, (one) => (KEPT_PICTURES.test(one) ? one : ' '))
+}
+
+const STARTS_WITH_AMOUNT =
+  /^(?:[\d¼½¾⅓⅔⅛~]|an? |half |one |two |three |pinch|to taste|as (?:required|needed))/i
+
+/** "Plain flour | 500 g | 4 cups" is one ingredient; "Prep 30 min | Serves 4" are two remarks. */
+function rowsOfTable(line: string): string[] {
+  const cells = line
+    .split(/\s*[|\t]\s*/)
+    .map((cell) => cell.trim())
+    .filter((cell) => cell && !/^:?-{2,}:?$/.test(cell))
+  if (cells.length < 2) return cells
+  const amounts = cells.filter((cell) => STARTS_WITH_AMOUNT.test(cell))
+  if (/^(?:ingredients?|items?|name)$/i.test(cells[0]!) || /^(?:amounts?|quantity|qty)$/i.test(cells[0]!))
+    return []
+  const [first, second] = cells
+  if (amounts.length && cells.length <= 4 && !/^(?:prep|cook|total|serves|makes|yield)/i.test(first!)) {
+    // Amount first: "500 g | plain flour", or "500 | g | flour".
+    if (STARTS_WITH_AMOUNT.test(first!)) return [cells.join(' ')]
+    const rest = cells.slice(2)
+    const more = rest.map((cell) => (STARTS_WITH_AMOUNT.test(cell) ? ` (${cell})` : `, ${cell}`)).join('')
+    return [`${second} ${first}${more}`]
+  }
+  return cells
+}
+
+/**
+ * Takes a pasted text apart into rows: bullets, numbering, pictures, rules and table lines are taken off and
+ * remembered, words are left as they are. Linear in the length of the text.
+ *
+ * @param text as pasted, any line endings
+ */
+export function tidy(text: string): Row[] {
+  const rows: Row[] = []
+  let blankBefore = false
+  text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
+    const raw = line.length > 4000 ? line : plainCharacters(line)
+    if (!raw.trim() || RULE.test(raw.trim().slice(0, 400))) {
+      blankBefore = true
+      return
+    }
+    const table =
+      raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw) ? rowsOfTable(raw) : [raw]
+    for (const cell of table) {
+      let own = cell.trim().replace(/\s+/g, ' ')
+      let marked = false
+      let bullet = false
+      let number: number | null = null
+      if (/^>+ /.test(own)) own = own.replace(/^[> ]+/, '')
+      if (/^#{1,6}\s/.test(own)) {
+        marked = true
+        own = own.replace(/^#{1,6}\s+/, '').replace(/\s*#+$/, '')
+      }
+      for (let match = BULLET.exec(own); match && !/^[-+]\d/.test(own); match = BULLET.exec(own)) {
+        // "**Dough**" is a heading, not a line behind a star.
+        if (/^\*\*/.test(own)) break
+        bullet = true
+        own = own.slice(match[0].length)
+      }
+      const bold = /^(?:\*\*|__)([^*_]{1,80})(?:\*\*|__)(\s*:?)$/.exec(own)
+      if (bold) {
+        marked = true
+        own = `${bold[1]}${bold[2]}`
+      }
+      own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
+      const numbered = NUMBERED.exec(own) ?? STEP_WORD.exec(own)
+      if (numbered && numbered[0].length < own.length) {
+        number = Number(numbered[1])
+        own = own.slice(numbered[0].length)
+      }
+      own = own.trim()
+      if (!own) continue
+      rows.push({ at, text: own, blankBefore, bullet, number, marked })
+      blankBefore = false
+    }
+  })
+  return rows
+}
+
+const ABBREVIATED =
+  /(?:^|[\s(])(?:approx|tbsp|tsp|tbs|oz|lb|lbs|no|ca|c|pkt|fl|deg|temp|st|vs|e\.g|i\.e|gm|gms|kg|g|ml|etc)$/i
+
+/** The sentences of a row. An abbreviation ("2 tbsp. oil", "approx. 20") does not end one. */
+export function sentencesOf(text: string): string[] {
+  const found: string[] = []
+  let start = 0
+  for (let at = 0; at < text.length; at++) {
+    const mark = text[at]!
+    if (mark !== '.' && mark !== '!' && mark !== '?' && mark !== ';') continue
+    const next = text[at + 1]
+    if (
+      next !== undefined &&
+      next !== ' ' &&
+      !(mark === '.' && /[A-Z]/.test(next) && /[a-z)]/.test(text[at - 1] ?? ''))
+    )
+      continue
+    if (
+      mark === '.' &&
+      ABBREVIATED.test(text.slice(Math.max(start, at - 8), at)) &&
+      !/^\s+[A-Z][a-z]/.test(text.slice(at + 1, at + 6))
+    )
+      continue
+    const sentence = text.slice(start, at + 1).trim()
+    if (sentence.length > 1) found.push(sentence)
+    start = at + 1
+  }
+  const last = text.slice(start).trim()
+  if (last) found.push(last)
+  return found
+}

@@ -1,0 +1,73 @@
+import { NUMBER_PATTERN, readNumber } from './readNumber'
+
+/** A span of time that a text states. */
+export interface TimeRead {
+  lowMinutes: number
+  highMinutes: number
+  /** "4 minutes a side": the time holds for each of two sides. */
+  perSide: boolean
+  /** Where in the text it stands. */
+  index: number
+}
+
+const TIME = new RegExp(
+  String.raw`(?:about |around |approx\.? |roughly |another |a further |~)?((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to|or)\s*(?:${NUMBER_PATTERN}))?)\s*(?:more |further )?(min(?:ute)?s?|mins?|hours?|hrs?|hr|h|m|days?)\b\.?(?:\s*(?:and\s+)?(\d{1,2})\s*(?:min(?:ute)?s?|m)\b)?`,
+  'giu',
+)
+const WORDS: readonly [RegExp, number, number][] = [
+  [/\bhalf an hour\b/i, 30, 30],
+  [/\b(?:a )?quarter of an hour\b/i, 15, 15],
+  [/\bthree[- ]quarters of an hour\b/i, 45, 45],
+  [/\b(?:an|one) hour and a half\b/i, 90, 90],
+  [/\bovernight\b/i, 480, 720],
+  [/\b(?:a )?couple of minutes\b/i, 2, 2],
+  [/\ba few minutes\b|\b(?:for|cook|fry) a few mins?\b/i, 3, 5],
+  [/\ba (?:minute|min)\b/i, 1, 1],
+  [/\ban hour\b/i, 60, 60],
+]
+const SIDE =
+  /\b(?:(?:on )?(?:a|each|per|either|both) sides?|the (?:other|second) side|each way|sides? each)\b/i
+
+/**
+ * The times that a text states, in order: "12-15 minutes", "half an hour", "1½ hours", "2 min a side".
+ *
+ * @example timesIn('fry 4 minutes a side')[0] // { lowMinutes: 4, highMinutes: 4, perSide: true, index: 4 }
+ */
+export function timesIn(text: string): TimeRead[] {
+  const found: TimeRead[] = []
+  const taken: [number, number][] = []
+  for (const [pattern, lowMinutes, highMinutes] of WORDS) {
+    const match = pattern.exec(text)
+    if (!match || taken.some(([from, to]) => match.index < to && match.index + match[0].length > from))
+      continue
+    taken.push([match.index, match.index + match[0].length])
+    found.push({
+      lowMinutes,
+      highMinutes,
+      perSide: perSide(text, match.index + match[0].length),
+      index: match.index,
+    })
+  }
+  for (const match of text.matchAll(TIME)) {
+    const from = match.index
+    const to = from + match[0].length
+    if (taken.some(([start, end]) => from < end && to > start)) continue
+    // A letter in front belongs to a word: "sesame 5 m" is a time, "form 5" none.
+    if (/[\p{L}\d.]$/u.test(text.slice(Math.max(0, from - 1), from))) continue
+    const number = readNumber(match[1]!)
+    if (!number) continue
+    const factor = /^h/i.test(match[2]!) ? 60 : /^d/i.test(match[2]!) ? 1440 : 1
+    const more = Number(match[3] ?? 0)
+    const lowMinutes = number.low * factor + more
+    const highMinutes = number.high * factor + more
+    if (!(highMinutes > 0) || highMinutes > 7 * 1440) continue
+    found.push({ lowMinutes, highMinutes, perSide: perSide(text, to), index: from })
+  }
+  return found.sort((a, b) => a.index - b.index)
+}
+
+const perSide = (text: string, end: number) => SIDE.test(text.slice(end, end + 24))
+
+/** Minutes of one time, both sides counted, in the middle of its range. */
+export const middleMinutes = (time: TimeRead): number =>
+  Math.round(((time.lowMinutes + time.highMinutes) / 2) * (time.perSide ? 2 : 1))

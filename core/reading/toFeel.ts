@@ -1,0 +1,161 @@
+import type { Food } from '../food/food'
+import { CLASS_LIMITS, softnessTerms, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
+import type { CookingWay, DoughFeel, Shape } from '../recipe/document'
+
+/**
+ * Water that doughs of a kind usually take, in g per 100 g of refined wheat flour, every liquid counted. Common
+ * practice, no source; ranges, not limits. Other flours take it in proportion to what they drink.
+ */
+export interface WaterShare {
+  kind: string
+  low: number
+  high: number
+  feel: DoughFeel
+}
+
+const SHARES: Readonly<Record<string, WaterShare>> = {
+  short: { kind: 'short crust', low: 18, high: 30, feel: 'short' },
+  'oil-rich': { kind: 'oil-rich half-moon', low: 38, high: 42, feel: 'firm' },
+  'fried-rubbed': { kind: 'fried, with fat rubbed in', low: 38, high: 45, feel: 'firm' },
+  dumpling: { kind: 'boiled or steamed dumpling', low: 48, high: 52, feel: 'firm' },
+  stretched: { kind: 'stretched thin or coiled', low: 50, high: 55, feel: 'medium' },
+  griddle: { kind: 'soft griddle bread', low: 55, high: 62, feel: 'soft' },
+  'steamed-bun': { kind: 'steamed bun', low: 52, high: 58, feel: 'medium' },
+  roll: { kind: 'filled roll', low: 60, high: 66, feel: 'soft' },
+  wholemeal: { kind: 'fine whole wheat', low: 62, high: 72, feel: 'medium' },
+  plain: { kind: 'semi-soft', low: 50, high: 55, feel: 'medium' },
+}
+/** What refined wheat flour drinks: the shares above are of it. */
+const REFINED_DEMAND = 0.58
+/** Boiling water that scalded rice flour takes, in g per 100 g. Common practice, no source. */
+const SCALDED_RICE = { kind: 'scalded rice flour', low: 120, high: 140, feel: 'soft' as const }
+const SCALDED_GLUTINOUS = {
+  kind: 'scalded glutinous rice with tapioca',
+  low: 85,
+  high: 95,
+  feel: 'soft' as const,
+}
+
+/** Words of cooks for the feel of a dough. */
+const FEEL_WORDS: readonly [DoughFeel, RegExp][] = [
+  [
+    'medium',
+    /\b(?:semi[- ]?(?:soft|stiff|firm)|medium[- ](?:soft|firm|stiff)|not too (?:soft|stiff|hard)|neither)\b/i,
+  ],
+  ['firm', /\b(?:stiff|firm|tight|hard)\b/i],
+  ['sticky', /\b(?:sticky|slack|very soft|wet)\b/i],
+  ['short', /\b(?:(?:to |just )?bind|(?:bring|come|brings|comes) (?:it )?together|crumbly|short)\b/i],
+  ['soft', /\bsoft\b/i],
+  ['medium', /\b(?:smooth|pliable|elastic|supple|workable|medium)\b/i],
+]
+
+/** The feel that words ask for; null when they ask for none. */
+export const feelIn = (text: string): DoughFeel | null =>
+  FEEL_WORDS.find(([, pattern]) => pattern.test(text))?.[0] ?? null
+
+/** Ends of a feel on the softness scale, from the classes of the dough model. */
+function softnessRange(feel: DoughFeel): [number, number] | null {
+  const limits = new Map(CLASS_LIMITS)
+  if (feel === 'short') return null
+  if (feel === 'firm') return [0.74, limits.get('firm')!]
+  if (feel === 'medium') return [limits.get('firm')!, limits.get('medium')!]
+  if (feel === 'soft') return [limits.get('medium')!, limits.get('soft')!]
+  return [limits.get('soft')!, limits.get('sticky')!]
+}
+
+export interface FeltWater {
+  feel: DoughFeel
+  lowGrams: number
+  highGrams: number
+  grams: number
+  startGrams: number
+  /** "boiled or steamed dumpling, 48 to 52 % of the flour". */
+  why: string
+}
+
+function kindOf(amounts: readonly DoughAmount[], way: CookingWay, shape: Shape): WaterShare {
+  const isFlour = (food: Food) =>
+    food.waterDemand !== null && /^(?:flour|starch|gluten|fibre|protein-powder)$/.test(food.group)
+  const sum = (test: (food: Food) => boolean) =>
+    amounts.filter(({ food }) => test(food)).reduce((total, { grams }) => total + grams, 0)
+  const flour = sum(isFlour)
+  const share = (test: (food: Food) => boolean) => (flour > 0 ? sum(test) / flour : 0)
+  const fat = (kind: 'oil' | 'solid') =>
+    flour > 0
+      ? amounts
+          .filter(({ food }) => food.softeningFat === kind)
+          .reduce((total, { grams, food }) => total + (grams * food.per100g.fatG) / 100, 0) / flour
+      : 0
+  const yeast = amounts.some(({ food }) => /yeast|sourdough/.test(food.id))
+  if (share((food) => food.id === 'glutinous-rice-flour') > 0.4) return SCALDED_GLUTINOUS
+  if (share((food) => /rice-flour/.test(food.id)) > 0.5) return SCALDED_RICE
+  if (fat('solid') >= 0.33 && !yeast) return SHARES.short!
+  if (yeast) return way === 'steam' ? SHARES['steamed-bun']! : SHARES.roll!
+  if (share((food) => isFlour(food) && food.grain === 'whole') > 0.6) return SHARES.wholemeal!
+  if (way === 'deep-fry' && fat('solid') + fat('oil') >= 0.07) return SHARES['fried-rubbed']!
+  if (fat('oil') >= 0.12 && (way === 'bake' || way === 'shallow-fry')) return SHARES['oil-rich']!
+  if (shape === 'coil') return SHARES.stretched!
+  if (way === 'boil' || way === 'steam' || way === 'brown-and-steam') return SHARES.dumpling!
+  if (way === 'griddle') return SHARES.griddle!
+  return SHARES.plain!
+}
+
+const nice = (grams: number) => (grams >= 20 ? Math.round(grams / 5) * 5 : Math.round(grams))
+
+/**
+ * How much of a liquid a dough takes that is left to feel: from what its flours drink, the kind of dough and the
+ * feel asked for. Where words and kind agree, what both allow; where they do not, the words.
+ *
+ * @param amounts the dough's other lines, weighed
+ * @param liquid the food that is added to feel
+ * @param asked the words of the line and of the method that speak of the feel
+ * @returns null when nothing in the dough drinks water
+ */
+export function waterToFeel(
+  amounts: readonly DoughAmount[],
+  liquid: Food,
+  asked: string,
+  way: CookingWay,
+  shape: Shape,
+): FeltWater | null {
+  const terms = sumSoftness(amounts)
+  if (terms.waterDemandGrams <= 0) return null
+  const flourGrams = amounts
+    .filter(({ food }) => food.waterDemand !== null)
+    .reduce((sum, { grams }) => sum + grams, 0)
+  const usual = kindOf(amounts, way, shape)
+  const scalded = usual === SCALDED_RICE || usual === SCALDED_GLUTINOUS
+  const otherWater = amounts.reduce((sum, amount) => sum + softnessTerms(amount).freeWaterGrams, 0)
+  const scale = scalded
+    ? flourGrams / 100
+    : usual === SHARES.wholemeal
+      ? flourGrams / 100
+      : terms.waterDemandGrams / REFINED_DEMAND / 100
+  let low = usual.low * scale - otherWater
+  let high = usual.high * scale - otherWater
+  // In a short crust "firm" speaks of the chilled paste, not of more water.
+  const words = scalded || usual === SHARES.short ? null : feelIn(asked)
+  let feel = usual.feel
+  if (words && words !== 'short') {
+    feel = words
+    const [softLow, softHigh] = softnessRange(words)!
+    const byModel = [waterToReach(softLow, terms), waterToReach(softHigh, terms)] as const
+    const both = [Math.max(low, byModel[0]), Math.min(high, byModel[1])] as const
+    if (both[1] - both[0] > 0.02 * terms.waterDemandGrams) [low, high] = both
+    else [low, high] = byModel
+  }
+  // Of milk or yogurt only the free water counts.
+  const free = Math.max(0.3, (liquid.per100g.waterG / 100) * (liquid.freeWater || 1))
+  low = Math.max(0, low / free)
+  high = Math.max(low, high / free)
+  if (high <= 0) return null
+  const share = (grams: number) => Math.round((100 * (grams * free + otherWater)) / Math.max(flourGrams, 1))
+  return {
+    feel,
+    lowGrams: nice(low),
+    highGrams: Math.max(nice(high), nice(low)),
+    grams: nice((low + high) / 2),
+    startGrams: nice(low * 0.85),
+    why: `${usual.kind}${words ? `, ${words}` : ''}: ${share(low)} to ${share(high)} % of the flour with every liquid; common practice, no source, and what these flours drink`,
+  }
+}
