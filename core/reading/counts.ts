@@ -2,7 +2,7 @@ import { MAX_PIECES, type RecipeNote, type Shape } from '../recipe/document'
 import { isFlour, READY, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outline'
-import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { DIGIT_NUMBER, readNumber } from './readNumber'
 import { PIECES, readYields } from './yields'
 
 export interface Counted {
@@ -24,7 +24,7 @@ const BALL_WORDS: readonly [RegExp, number][] = [
   [/\b(?:tangerine|tennis[- ]ball|orange)[- ]siz/i, 90],
 ]
 
-const N = String.raw`(?:about |approx\.? |around |roughly |~ ?)?((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s+dozen)?)`
+const N = String.raw`(?:about |approx\.? |around |roughly |~ ?)?(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s+dozen)?)`
 const SIZE = String.raw`(?:(?:equal|even|equal-sized|small|medium|large|little|thin|smooth|same-sized|dough|lemon sized|lemon-sized|walnut-sized)\s+)*`
 const THING = String.raw`(?:${PIECES}|portions?|parts?|bits|equal|discs|lumps|sections|(?=[,.;]|$| and\b| of\b| then\b))`
 /** "divide into 12", "cut each into 8", "make 10 balls", "fill 12 rounds", "roll and cut 14 rounds". */
@@ -60,6 +60,7 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
   let says = ''
   let rounds = 0
   for (const { text, about } of clauses) {
+    if (!/\d|half|halve|two/i.test(text)) continue
     if (
       about !== null &&
       about !== 'pieces' &&
@@ -98,7 +99,12 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
       }
     }
     const halves = HALVES.exec(text)
-    if (halves && !NOT_PIECES.test(halves[0]))
+    if (
+      halves &&
+      !NOT_PIECES.test(halves[0]) &&
+      // "Cut into 2 strips" has been read as a number.
+      !seen.some((one) => Math.abs(one.at - halves.index - halves[0].length) < 14)
+    )
       seen.push({ at: halves.index + halves[0].length, count: 2, each: true })
     seen.sort((a, b) => a.at - b.at)
     for (const { count, each } of seen) {

@@ -33,13 +33,13 @@ const FLOUR = new Set(['flour', 'starch', 'gluten', 'protein-powder', 'fibre'])
 export const READY = new Set(['wrapper', 'pastry'])
 const LIQUID = new Set(['liquid', 'milk', 'plant-milk'])
 /** Foods that make a dough besides its flour. */
-const DOUGH = new Set(
+export const DOUGH = new Set(
   'flour starch fibre gluten gum leavening protein-powder liquid milk plant-milk milk-powder yogurt plant-yogurt oil solid-fat egg egg-yolk egg-white plant-egg salt sweetener polyol wrapper pastry'.split(
     ' ',
   ),
 )
 /** Foods that may stand in a dough's list, and go on to the filling when nothing of the dough follows. */
-const PASSED = new Set(['spice', 'seed', 'herb', 'seasoning'])
+export const PASSED = new Set(['spice', 'seed', 'herb', 'seasoning'])
 /** Words for a bought dough. */
 export const READY_WORDS =
   /\b(?:wrappers?|skins?|dis[ck]s|tapas|tortillas?|(?:pastry|filo|phyllo|pasta|lasagne) sheets?|puff pastry|shortcrust)\b/i
@@ -139,9 +139,9 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     return made
   }
   const place = (item: ReadIngredient, home: Draft | null): boolean => {
-    if (/\b(?:cooking|oil|non-?stick) spray\b/i.test(item.line.raw)) item.read.purpose ??= 'pan'
+    if (/\b(?:cooking|oil|non-?stick) spray\b/i.test(item.line.raw)) item.read = { ...item.read, purpose: item.read.purpose ?? 'pan' }
     const wash = /\begg ?wash\b/i.test(item.line.raw) ? 'finish' : null
-    if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length) item.read.purpose ??= wash
+    if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length) item.read = { ...item.read, purpose: item.read.purpose ?? wash }
     const target = home
       ? movedTo(home.kind, item, item.food)
       : item.read.purpose === 'shell'
@@ -352,7 +352,7 @@ const coreName = (name: string) =>
     .split(' ')
     .filter(
       (word) =>
-        !/^(?:for|the|to|make|my|our|home|made|homemade|quick|easy|basic|slow|cooked|spiced|simple|of|a)$/.test(
+        !/^(?:for|the|to|make|my|our|home|made|homemade|quick|easy|basic|slow|cooked|spiced|simple|of|a|all|from|above|below|recipe|batch|rest|prepared|cooled|finished|remaining)$/.test(
           word,
         ),
     )

@@ -3,13 +3,13 @@ import type { Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outline'
 import { limit } from './readIngredient'
-import { readNumber, NUMBER_PATTERN } from './readNumber'
+import { readNumber, DIGIT_NUMBER } from './readNumber'
 import { timesIn } from './time'
 
 /** A fact before its part has an id. */
 export type FoundFact = Omit<Fact, 'partId'> & { part: Draft | null }
 
-const NUM = String.raw`((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?)`
+const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
 const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b|")`
 const CUTTER = new RegExp(String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring)\b`, 'iu')
 const DISC = new RegExp(
@@ -55,6 +55,22 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['rest-minutes', /\b(?:rest|relax|stand|keep aside|leave|set aside|cover)\b/i],
 ]
 
+/** The work that a time belongs to: the word nearest before it, or else the next behind it. */
+function nearestKind(text: string, at: number): FactKind | null {
+  const before = text.slice(Math.max(0, at - 60), at)
+  let best: FactKind | null = null
+  let bestAt = -1
+  for (const [kind, pattern] of BY_WORD) {
+    for (const match of before.matchAll(new RegExp(pattern.source, 'gi'))) {
+      if (match.index > bestAt) {
+        best = kind
+        bestAt = match.index
+      }
+    }
+  }
+  return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
+}
+
 const cm = (value: number, unit: string) =>
   /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54
 const round = (value: number) => Math.round(value * 100) / 100
@@ -80,6 +96,7 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
       add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor, text)
   }
   for (const { text, about, sentence } of clauses) {
+    if (!/\d|half|hour|freez|overnight/i.test(sentence)) continue
     lengths('cutter-cm', CUTTER.exec(text), text)
     lengths('thickness-mm', THICK.exec(text), text, 10)
     if (!CUTTER.test(text)) lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')), text)
@@ -108,8 +125,7 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
     )
       add('freezes', 1, 1, sentence)
     for (const time of timesIn(text)) {
-      const round = text.slice(Math.max(0, time.index - 60), time.index + 40)
-      const kind = BY_WORD.find(([, pattern]) => pattern.test(round))?.[0]
+      const kind = nearestKind(text, time.index)
       if (!kind) continue
       if (
         /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i.test(

@@ -111,7 +111,7 @@ const AMOUNT = new RegExp(`(?:^|[\\s(])(?:\\d[\\d.,/]*|[¼½¾⅓⅔⅛])\\s*(?:
 const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'iu')
 /** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
 const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
-const INLINE = /^([^:：\d()]{2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s)(\S.*)$/
+const INLINE = /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s)(\S.*)$/
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
@@ -171,6 +171,7 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
     return told || words <= 5 ? made(kind) : null
   }
   // "Make the dough", "To cook": a step when it leads steps, a part when it leads lines.
+  if (startsLikeStep(name) && (/\d/.test(name) || (words > 3 && !told))) return null
   if (startsLikeStep(name) && round.next === 'step' && !/^for\b/i.test(name))
     return words <= 6 && (told || round.blankBefore) ? made('method') : null
   if (kind === null) {
@@ -214,7 +215,15 @@ const ALONE =
 const USUAL =
   /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu
 
+/** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
+const WORD_AND_LIST = new RegExp(
+  String.raw`^((?:for (?:the )?)?(?:dough|pastry|filling|fill|stuffing|inside|topping|glaze|dip|sauce|shell|crust))\s+(?=(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*\s*\p{L})(\S.*)$`,
+  'iu',
+)
+
 function inlineHeading(text: string, round: Surroundings): Heading | null {
+  const run = WORD_AND_LIST.exec(text)
+  if (run && AMOUNT.test(run[2]!)) return { kind: kindOf(run[1]!) ?? 'unknown', name: run[1]!, rest: run[2]!, pieces: null }
   const inline = INLINE.exec(text)
   if (!inline) return null
   const name = inline[1]!.trim()
@@ -239,11 +248,22 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   if (kind === null) {
     // "Note: ...", "Serves: ..." say something; only a list makes an unknown word a part.
     const amounts = rest.split(/,|;/).filter((piece) => STARTS_WITH_NUMBER.test(piece.trim())).length
+    if (/^(?:also|plus|and|extra|then)$/i.test(name)) return { kind: 'same', name, rest, pieces: null }
     return !dash && amounts >= 2 ? { kind: 'unknown', name, rest, pieces: countIn(name) } : null
   }
   if (kind === 'method' || kind === 'ingredients') return dash ? null : { kind, name, rest, pieces: null }
   if (dash && !list) return null
-  return { kind, name: name.replace(MAKES_TAIL, '').trim(), rest, pieces: countIn(name) }
+  // "Filling 2: curd" over its lines names the filling.
+  if (!list && kind === 'filling' && round.next === 'amount' && rest.split(/\s+/).length <= 4)
+    return { kind, name: text, rest: '', pieces: countIn(text) }
+  // "Filling 1: ... (20 of them)" counts its own pieces.
+  const own = kind === 'filling' ? /\s*\((?:for |makes |x ?)?(\d{1,3})(?: of (?:them|these)| pieces| pcs)?\)\.?$/i.exec(rest) : null
+  return {
+    kind,
+    name: name.replace(MAKES_TAIL, '').trim(),
+    rest: own ? rest.slice(0, own.index) : rest,
+    pieces: own ? Number(own[1]) : countIn(name),
+  }
 }
 
 function countIn(text: string): number | null {

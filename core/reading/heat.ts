@@ -1,6 +1,6 @@
 import type { CookingWay, Heat, Stage } from '../recipe/document'
 import { isAside, type Clause } from './method'
-import { middleMinutes, timesIn } from './time'
+import { isHeatLine, middleMinutes, timesIn } from './time'
 
 /** How the pieces are cooked, as far as the text says. */
 export interface CookingRead {
@@ -39,7 +39,7 @@ const FAN = new RegExp(String.raw`(\d{3})${DEGREE}(?:c\b)?\s*\(?\s*(?:fan|convec
 const FAN_BEFORE = new RegExp(String.raw`(?:fan|convection)(?: oven)?\s*:?\s*(\d{3})`, 'i')
 const GAS = /\bgas(?: mark)?\s*(\d{1,2})\b/i
 const BARE = new RegExp(
-  String.raw`(?:\b(?:at|to|oven(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|into a)\s+(?:an? )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
+  String.raw`(?:\b(?:at|to|(?:oven|air fryer|fryer)(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|into a)\s+(?:an? )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
   'i',
 )
 
@@ -125,11 +125,9 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots)\b/i],
 ]
 
-const HEAT_ALONE =
-  /(?:^\W*|[,;]\s+)\d{3}\s*(?:°|deg\w*)?\s*[cf]?\b\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b/i
 /** "2 minutes more": goes on with what went before. */
 const TIME_ALONE =
-  /^\W*(?:for )?(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*))?\W*$/i
+  /^\W*(?:(?:it )?(?:will )?takes? |for |about )*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*))?\W*$/i
 
 interface Event {
   way: Seen
@@ -144,14 +142,21 @@ interface Event {
 
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b/i
+const WAITS = /\b(?:rest|prove|proof|rise|chill|knead|cool|stand|leave|soak|relax|keep aside)\b[^,]*$/i
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
 function eventsIn(clause: Clause): Event[] {
-  const text = clause.text.replace(NO_STEAM, ' ').replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
+  const text = clause.text
+    .replace(NO_STEAM, ' ')
+    .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
+    // "200C 18-20": the second pair is minutes.
+    .replace(/(\d{3}\s*[cf])\s+(\d{1,2}\s*-\s*\d{1,2})(?=\W*$)/i, '$1 $2 min')
   if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
   const found: { way: Seen; index: number; length: number }[] = []
   for (const [way, pattern] of SEEN) {
+    // "Cook" beside a way that is named says nothing more.
+    if (way === 'cook' && found.length) continue
     const match = pattern.exec(text)
     if (!match) continue
     // One stretch of text is one way: "deep-fry" is no plain "fry".
@@ -162,23 +167,26 @@ function eventsIn(clause: Clause): Event[] {
     found.push({ way, index: match.index, length: match[0].length })
   }
   // "180 / 25 mins" names no way: heat alone is an oven's.
-  if (!found.length && HEAT_ALONE.test(text)) found.push({ way: 'bake', index: 0, length: 1 })
+  if (!found.length && isHeatLine(text)) found.push({ way: 'bake', index: 0, length: 1 })
   found.sort((a, b) => a.index - b.index)
   const times = timesIn(text)
   return found.map((one, at) => {
     const end = found[at + 1]?.index ?? text.length
     const start = at === 0 ? 0 : one.index
     const stretch = text.slice(start, end)
-    const own = times.filter((time) => time.index >= start && time.index < end)
+    const behind = times.filter((time) => time.index >= one.index && time.index < end)
+    // "Prove 40 minutes and bake": a time in front belongs to what stands before it.
+    const inFront = times.filter((time) => time.index >= start && time.index < one.index && !WAITS.test(text.slice(Math.max(0, time.index - 40), time.index)))
+    const own = behind.length ? behind : inFront
     const temperature = temperatureIn(stretch)
     const twoSides = /\b(?:on )?both sides\b/i.test(stretch)
     const sum = own.length
       ? own
-          .slice(0, 2)
+          .slice(0, one.way === 'brown-and-steam' ? 4 : 2)
           .reduce(
             (total, time, n) =>
               total +
-              (n === 0 || /\b(?:other|second) side|turn|flip|more|then|\+/i.test(stretch.slice(own[0]!.index))
+              (n === 0 || one.way === 'brown-and-steam' || /\b(?:other|second) side|turn|flip|more|then|\+/i.test(stretch.slice(own[0]!.index))
                 ? middleMinutes(time)
                 : 0),
             0,
@@ -377,9 +385,12 @@ function wayOf(
   if (context.panFatGrams >= DEEP_POT_GRAMS) return { way: 'deep-fry', unclear: false }
   if (context.panFatGrams > 0 && context.panFatGrams < 250 && !/\bfor frying\b/i.test(context.panText))
     return { way: 'shallow-fry', unclear: false }
-  if (event.perSide || /\b(?:skillet|frying pan|little oil|butter)\b/i.test(text))
+  const inPan = /\b(?:skillet|frying pan|little oil|butter)\b/i.test(text)
+  if (!inPan && /\b(?:in (?:medium |very )?hot oil|turning often|float|drop|slide|kadai|wok)\b/i.test(text))
+    return { way: 'deep-fry', unclear: false }
+  if (event.perSide || inPan)
     return { way: 'shallow-fry', unclear: false }
-  if (/\b(?:hot oil|turning often|float|drain|batches|drop|lower|slide|kadai|wok)\b/i.test(text))
+  if (/\b(?:hot oil|drain|batches|lower)\b/i.test(text))
     return { way: 'deep-fry', unclear: false }
   return {
     way: context.panFatGrams > 0 || /\bin oil\b/i.test(text) ? 'deep-fry' : 'shallow-fry',

@@ -13,7 +13,7 @@ export interface FoodMatch {
 
 /** Words that describe a food without changing which it is. */
 const PLAIN = new Set(
-  `a an the of and in with for fresh freshly good quality best organic ripe raw cold warm hot lukewarm tepid iced
+  `a an the of and in with for fresh freshly good quality best organic ripe raw cold warm hot luke lukewarm tepid iced
    chilled soft softened hard melted room temperature at small medium large big extra thick thin fine finely
    coarse coarsely roughly thinly very well lightly chopped sliced diced minced crushed grated shredded mashed
    peeled trimmed drained rinsed squeezed pressed soaked thawed frozen defrosted sifted beaten whisked toasted fried
@@ -23,7 +23,7 @@ const PLAIN = new Set(
    washed cleaned dry dried ground powdered cooked uncooked young baby tender leftover more extra about
    ready-rolled rolled fast action round square firmly loosely heaped level day-old stale clear runny light thick-cut
    white red green yellow brown black orange purple golden new piece pieces chunk chunks strip strips cube cubes
-   leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
+   sheet sheets block roll pack leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
     .split(/\s+/)
     .filter(Boolean),
 )
@@ -34,6 +34,19 @@ const PLANT_MARK =
 
 /** Lower case, no accents, hyphens as blanks, singular nouns: how names are compared. */
 export function normaliseName(text: string): string {
+  const known = normalised.get(text)
+  if (known !== undefined) return known
+  const made = normalise(text)
+  if (normalised.size >= MOST_REMEMBERED) normalised.clear()
+  normalised.set(text, made)
+  return made
+}
+
+/** Names and lines are looked at again and again while a text is read. */
+const normalised = new Map<string, string>()
+const MOST_REMEMBERED = 5000
+
+function normalise(text: string): string {
   return text
     .toLowerCase()
     .normalize('NFD')
@@ -62,6 +75,8 @@ interface NameIndex {
   names: Map<string, Entry>
   words: Map<number, string[]>
   longest: number
+  /** Names that were matched before. */
+  matched: Map<string, FoodMatch | null>
 }
 
 const indexes = new WeakMap<Foods, NameIndex>()
@@ -92,7 +107,7 @@ function indexOf(foods: Foods): NameIndex {
       words.set(word.length, [...(words.get(word.length) ?? []), word])
     }
   }
-  const made = { names, words, longest }
+  const made = { names, words, longest, matched: new Map() }
   indexes.set(foods, made)
   return made
 }
@@ -183,6 +198,15 @@ function lookUp(index: NameIndex, words: string[], how: FoodMatch['how']): FoodM
  */
 export function matchFood(name: string, foods: Foods): FoodMatch | null {
   const index = indexOf(foods)
+  const known = index.matched.get(name)
+  if (known !== undefined) return known
+  if (index.matched.size >= MOST_REMEMBERED) index.matched.clear()
+  const found = findFood(name, index)
+  index.matched.set(name, found)
+  return found
+}
+
+function findFood(name: string, index: NameIndex): FoodMatch | null {
   const words = normaliseName(name).split(' ').filter(Boolean)
   if (!words.length) return null
   const direct = lookUp(index, words, 'exact')

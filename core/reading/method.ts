@@ -2,6 +2,7 @@ import type { PartKind } from '../recipe/document'
 import { wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import type { OutlineStep } from './outline'
+import { withDigits } from './readNumber'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 
 /** A clause of the method, with what it speaks of. */
@@ -71,11 +72,12 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   const clauses: Clause[] = []
   let closed = false
   let last: Draft | 'pieces' | null = null
+  const willClose = steps.some(({ text }) => text.length < 2000 && CLOSING.test(text))
   steps.forEach((step, index) => {
     let label: Draft | null = step.under ? draftByLabel(step.under, drafts) : null
     if (step.under && /\b(?:assembl|shap|cook|bak|fry|steam|boil|finish)/i.test(step.under) && !label)
       label = null
-    for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS ? [] : sentencesOf(step.text)) {
+    for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS ? [] : sentencesOf(withDigits(step.text))) {
       if (sentence.length > MAX_ROW_CHARACTERS) continue
       const named = LABEL.exec(sentence)
       const name = named ? (named[1] ?? named[2]!) : ''
@@ -145,6 +147,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     )
       return 'pieces'
     if (best) return best
+    // "Steam the roots 10 minutes" before anything is closed: something that goes in.
+    const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
+    if (!closed && willClose && !label && fillings.length === 1 && !drafts.some((draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'vegetable')) && /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+/iu.test(text) && !/\b(?:oven|pieces|them|float|side|flat)\b/i.test(text)) return fillings[0]!
     return closed
       ? 'pieces'
       : (label ??

@@ -4,8 +4,9 @@ import { matchFood } from './match'
 import { NUMBER_PATTERN } from './readNumber'
 import { readLine } from './readLine'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
+import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
-import { readYields, withoutYields } from './yields'
+import { readYields, titleYields, withoutYields } from './yields'
 
 /** What a row of the text became. */
 export type Became = 'title' | 'heading' | 'ingredient' | 'step' | 'remark' | 'count' | 'left-out'
@@ -48,7 +49,7 @@ const META = new RegExp(
   'i',
 )
 const NOISE =
-  /^\W*(?:(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
+  /^\W*(?:(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
 const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
 const NUTRITION_START =
@@ -58,11 +59,11 @@ const STARTS_WITH_AMOUNT = new RegExp(
   String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|\p{L})`,
   'iu',
 )
-/** "180 / 25 mins", "200C 15 min", "30 mins at 180". */
-const HEAT_LINE =
-  /^\W*\d{2,3}\s*(?:°|deg\w*)?\s*[cf]?\b\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*\d{1,3}\s*(?:mins?|minutes|hours?)\b(?!\s+(?:steak|rice|noodles))/i
 const DOING =
   /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle)\b/i
+
+/** What is said of keeping it is no ingredient and no step. */
+const KEEPING = /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable)\b/i
 
 const METHOD_WORDS =
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to (?:make|do) (?:it|them)|making (?:it|them)|what to do)$/i
@@ -70,7 +71,7 @@ const wordsOf = (text: string) => text.split(/\s+/).length
 
 /** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
 export function isStep(text: string, foods: Foods): boolean {
-  if (HEAT_LINE.test(text)) return true
+  if (isHeatOrTime(text)) return true
   const words = wordsOf(text)
   if (
     STARTS_WITH_AMOUNT.test(text) &&
@@ -89,6 +90,8 @@ export function isStep(text: string, foods: Foods): boolean {
       return true
     return matchFood(readLine(text).name, foods)?.how !== 'exact'
   }
+  // "Apples in a pan with butter 8 min": ingredients do not take minutes, unless they soak.
+  if (words >= 3 && /\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?min(?:ute)?s?\b/i.test(text) && !/\b(?:soak|rest|chill|drain|boiled|cooked)/i.test(text)) return true
   if (words >= 14) return DOING.test(text) || !/,/.test(text)
   if (words >= 6 && DOING.test(text) && !/^(?:oil|water|milk|butter|ghee|flour|salt|egg)\b/i.test(text)) {
     const read = readLine(text)
@@ -101,7 +104,7 @@ export function isStep(text: string, foods: Foods): boolean {
 function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step' | 'other' | null {
   if (!row) return null
   const text = row.text.slice(0, MAX_ROW_CHARACTERS)
-  if (HEAT_LINE.test(text)) return 'step'
+  if (isHeatOrTime(text)) return 'step'
   if (STARTS_WITH_AMOUNT.test(text)) return 'amount'
   if (isStep(text, foods)) return 'step'
   const read = readLine(text)
@@ -198,7 +201,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   const readText = (row: Row, text: string) => {
     const bare = text.replace(/^(?:and|then)\s+/i, '').replace(/(\p{L}{2})\.$/u, '$1')
     const found = readYields(text)
-    if (found?.whole) {
+    // "1 packet filo (270 g)" is bought, "12 buns" are made.
+    const bought = /^\W*\d/.test(text) && !/^\W*\d+\s+(?:servings?|portions?|people)/i.test(text) && matchFood(readLine(text).name, foods)?.how === 'exact'
+    if (found?.whole && !bought) {
       count(row, text)
       if (/\p{L}{2}/u.test(found.rest)) {
         if (wordsOf(found.rest) > 2 && isStep(found.rest, foods)) step(row, text)
@@ -206,6 +211,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       }
       return
     }
+    if (KEEPING.test(text)) return remark(row, text)
     if (isStep(text, foods)) return step(row, text)
     if (
       found &&
@@ -219,7 +225,13 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   }
 
   rows.forEach((row, index) => {
-    const { text } = row
+    let { text } = row
+    const lead = titleSentence(text)
+    if (lead !== null) {
+      out.title = lead.replace(/[\s.:!-]+$/, '')
+      is(row, 'title')
+      text = text.slice(text.indexOf(lead) + lead.length).trim()
+    }
     if (text.length > MAX_ROW_CHARACTERS) {
       if (mode === 'method' || mode === 'remarks')
         return mode === 'method' ? step(row, text) : remark(row, text)
@@ -233,7 +245,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       for (const sentence of sentences) readSentence(row, sentence)
       return
     }
-    if (NOISE.test(text) && !STARTS_WITH_AMOUNT.test(text)) return is(row, 'left-out')
+    if (NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || /^\W*(?:\d\s*x\s*){2,}\W*$/i.test(text))) return is(row, 'left-out')
     if (
       NUTRITION_LINE.test(text) &&
       (mode === 'noise' ||
@@ -258,9 +270,23 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       if (kind) out.times.push({ kind, minutes, text })
       return is(row, 'left-out')
     }
-    if (/^ingredients? list$/i.test(text)) return is(row, 'heading')
+    if (/^step \d{1,2}\W*$/i.test(text)) {
+      mode = 'method'
+      explicitMethod = true
+      section = null
+      return is(row, 'heading')
+    }
 
+    if (/^(?:for|makes|serves)\s+\d/i.test(text) && text.length < 40 && mode !== 'method') {
+      const found = readYields(text)
+      if (found && !/\p{L}{2}/u.test(found.rest)) return void count(row, text)
+    }
     const next = looksLike(rows[index + 1], foods)
+    const several = mode === 'method' ? [text] : sentencesOf(text)
+    if (several.length > 1 && several.slice(1).some((sentence) => readHeading(sentence, { foods, next: null })?.rest || inlineList(sentence, foods))) {
+      for (const sentence of several) readSentence(row, sentence)
+      return
+    }
     const first = !out.title && mode === 'start' && out.sections.length === 0
     const heading =
       first && !/:\s*-?$/.test(text)
@@ -298,7 +324,8 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
             readSentence(row, sentence)
           return
         }
-        const yields = count(row, text)
+        const yields = titleYields(text)
+        if (yields) out.counts.push({ pieces: yields.pieces, servings: yields.servings, perServing: yields.perServing, text })
         out.title = (yields ? withoutYields(text) : text)
           .replace(/^(?:title|recipe)\s*:\s*/i, '')
           .replace(/\s*[:–-]+$/, '')
@@ -332,6 +359,16 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     for (const sentence of sentences) readSentence(row, sentence)
   })
 
+  /** The first sentence of a recipe told in one breath, when it is what the dish is called. */
+  function titleSentence(text: string): string | null {
+    if (out.title || mode !== 'start' || out.sections.length || text.length > 20_000) return null
+    const sentences = sentencesOf(text)
+    const [lead] = sentences
+    if (sentences.length < 2 || !lead || lead.length > 80 || wordsOf(lead) > 10) return null
+    const plain = !isStep(lead, foods) && !inlineList(lead, foods) && !readHeading(lead, { foods }) && !readYields(lead)?.whole
+    return plain && titleEnd(lead) === lead.length && !/^(?:note|tip|serves|makes)\b/i.test(lead) ? lead : null
+  }
+
   function readSentence(row: Row, sentence: string) {
     const heading = readHeading(sentence, { foods, next: null })
     if (heading && heading.rest) return enter(row, heading)
@@ -351,7 +388,7 @@ function inlineList(text: string, foods: Foods): boolean {
   const bare = text.replace(/^[^:]{2,40}:\s*/, '')
   if (startsLikeStep(bare)) return false
   const parts = bare.split(/,|;|\s\/\s/)
-  const amounts = parts.filter((part) => STARTS_WITH_AMOUNT.test(part.trim()) && !HEAT_LINE.test(part.trim()))
+  const amounts = parts.filter((part) => STARTS_WITH_AMOUNT.test(part.trim()) && !isHeatOrTime(part.trim()))
   return (
     amounts.length >= 2 ||
     (amounts.length === 1 &&

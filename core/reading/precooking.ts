@@ -13,7 +13,6 @@ export interface PrecookingRead {
   byLine: Map<ReadIngredient, LinePrecooking>
 }
 
-const COVERED = /\b(?:lid on|covered|with (?:the|a) lid|put (?:the|a) lid)\b/i
 const WAYS: readonly [PrecookingWay, RegExp][] = [
   [
     'fry',
@@ -28,7 +27,7 @@ const WAYS: readonly [PrecookingWay, RegExp][] = [
 ]
 const COOK = /\b(?:cook|heat|warm) (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu
 const DRY =
-  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |almost |completely |quite |nearly )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b/i
+  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b/i
 const OFF =
   /\b(?:cool(?:ed)?|off the heat|from the heat|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
 const ALL =
@@ -61,6 +60,105 @@ function wayIn(text: string, hasFat: boolean, fatNamed: boolean): PrecookingWay 
   return hasFat && !/\b(?:saucepan|syrup|lid|thick|milk|stock|water)\b/i.test(text) ? 'fry' : 'simmer'
 }
 
+/** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
+class Pot {
+  /** The way it is cooking now; null when it is off the heat. */
+  hot: PrecookingWay | null = null
+  readonly ways = new Map<number, PrecookingWay>()
+  /** Lines that are named while nothing cooks. */
+  readonly raw = new Set<number>()
+  readonly minutes = new Map<PrecookingWay, number>()
+  /** Stirred in without a verb of their own: the next verb is theirs. */
+  private added = new Set<number>()
+
+  private time(way: PrecookingWay, text: string): void {
+    for (const time of timesIn(text)) this.minutes.set(way, (this.minutes.get(way) ?? 0) + middleMinutes(time))
+  }
+
+  cook(way: PrecookingWay, lines: readonly number[], text: string): void {
+    // "Roast the gram flour 1 minute" in a pan that is hot goes on frying.
+    const own = this.hot === 'fry' && way === 'roast' && !/\boven\b/i.test(text) ? 'fry' : way
+    for (const at of this.added) this.ways.set(at, own)
+    this.added.clear()
+    for (const at of lines) if (!this.ways.has(at)) this.ways.set(at, own)
+    this.time(own, text)
+    const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
+    // What was boiled or roasted by itself is taken out of its pot.
+    this.hot = alone ? null : own
+  }
+
+  add(lines: readonly number[], text: string): void {
+    if (this.hot === null) return
+    for (const at of lines) {
+      if (this.ways.has(at) || this.raw.has(at)) continue
+      this.ways.set(at, this.hot)
+      this.added.add(at)
+    }
+    this.time(this.hot, text)
+  }
+
+  setAside(lines: readonly number[]): void {
+    this.hot = null
+    this.added.clear()
+    for (const at of lines) if (!this.ways.has(at)) this.raw.add(at)
+  }
+}
+
+const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
+const WHOLE_POT = /\b(?:everything|all|filling|stuffing|mixture)\b/i
+const STRETCHES = /,\s+(?=\p{L})|\.\s+|\s+and (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season)\b)/iu
+
+/** Follows the clauses that speak of a part through its pot. */
+function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
+  const pot = new Pot()
+  let untilDry = false
+  const words = wordsOfDraft(draft)
+  const wordsOfLine = draft.lines.map((item) => {
+    const name = item.food ? item.food.name.split(',')[0]! : ''
+    return normaliseName(`${item.read.name} ${name}`).split(' ').filter((word) => words.has(word))
+  })
+  const every = draft.lines.map((_, at) => at)
+  const hasFat = draft.lines.some(({ food }) => isFat(food))
+  const namedIn = (text: string) => {
+    const plain = new Set(normaliseName(text).split(' '))
+    return every.filter((at) => wordsOfLine[at]!.some((word) => plain.has(word)))
+  }
+  for (const clause of clauses) {
+    // A clause that says nothing of its own goes on with the pot that is hot.
+    const goesOn = clause.about === null && pot.hot !== null
+    if (clause.about !== draft && !goesOn) {
+      if (clause.about === 'pieces') pot.hot = null
+      continue
+    }
+    if (isAside(clause.text)) continue
+    // Each stretch between commas and "and" names its own foods and its own verb.
+    for (const stretch of clause.text.split(STRETCHES)) {
+      const named = namedIn(stretch)
+      if (HEATS_WATER.test(stretch) && !named.length) continue
+      const verbs = stretch.replace(INGREDIENT_STATES, ' ')
+      const off = OFF.test(stretch)
+      const way =
+        off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
+          ? null
+          : wayIn(verbs, hasFat, /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs))
+      const seasons = /\b(?:powders?|spices|masalas?)\b/i.test(stretch)
+      const everything = ALL.test(stretch) && !seasons
+      if (way) {
+        const lines =
+          everything && (WHOLE_POT.test(stretch) || !named.length)
+            ? every
+            : named.length || pot.ways.size
+              ? named
+              : every
+        pot.cook(way, lines, stretch)
+      } else if (pot.hot !== null && !off) pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
+      else pot.setAside(named)
+      if (DRY.test(stretch) && pot.ways.size) untilDry = true
+    }
+  }
+  return { pot, untilDry }
+}
+
 /**
  * How a part is cooked before it goes in: the sentences that speak of it while its pot is hot, which of its lines
  * are in it, and for how long. A line that is stirred in when the pot has cooled stays raw; boiling water for the
@@ -70,100 +168,24 @@ function wayIn(text: string, hasFat: boolean, fatNamed: boolean): PrecookingWay 
  * @param clauses the method's clauses
  */
 export function readPrecooking(draft: Draft, clauses: readonly Clause[]): PrecookingRead {
-  const read: PrecookingRead = { cookedBy: null, minutes: null, untilDry: false, byLine: new Map() }
-  const words = wordsOfDraft(draft)
-  const wordsOfLine = draft.lines.map((item) => {
-    const own = new Set([
-      ...normaliseName(item.read.name).split(' '),
-      ...(item.food ? normaliseName(item.food.name.split(',')[0]!).split(' ') : []),
-    ])
-    return new Set([...own].filter((word) => words.has(word)))
-  })
-  const hasFat = draft.lines.some(({ food }) => isFat(food))
-  const pot = new Map<number, PrecookingWay>()
-  const raw = new Set<number>()
-  const minutesOf = new Map<PrecookingWay, number>()
-  let hot: PrecookingWay | null = null
-
-  const mentioned = (text: string) => {
-    const plain = new Set(normaliseName(text).split(' '))
-    return draft.lines.flatMap((_, at) => ([...wordsOfLine[at]!].some((word) => plain.has(word)) ? [at] : []))
-  }
-  for (const clause of clauses) {
-    if (clause.about !== draft && !(clause.about === null && hot)) {
-      if (clause.about === 'pieces' || !hot) {
-        if (clause.about !== draft) hot = clause.about === 'pieces' ? null : hot
-        if (clause.about !== draft) continue
-      } else continue
-    }
-    if (isAside(clause.text)) continue
-    // Each stretch between commas and "and" names its own foods and its own verb.
-    for (const stretch of clause.text.split(
-      /,\s+(?=\p{L})|\.\s+|\s+and (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season)\b)/iu,
-    )) {
-      if (HEATS_WATER.test(stretch) && !mentioned(stretch).length) continue
-      const verbs = stretch.replace(INGREDIENT_STATES, ' ')
-      const fatNamed = /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs)
-      const way =
-        OFF.test(stretch) && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
-          ? null
-          : wayIn(verbs, hasFat, fatNamed)
-      const named = mentioned(stretch)
-      const everything = ALL.test(stretch) && !/\b(?:powders?|spices|masalas?)\b/i.test(stretch)
-      if (way) {
-        hot = way
-        const into =
-          named.length && !(everything && /\b(?:everything|all|filling|stuffing|mixture)\b/i.test(stretch))
-            ? named
-            : everything || !named.length
-              ? pot.size && !everything
-                ? []
-                : draft.lines.map((_, at) => at)
-              : named
-        for (const at of into) if (!pot.has(at)) pot.set(at, way)
-        for (const time of timesIn(stretch))
-          minutesOf.set(way, (minutesOf.get(way) ?? 0) + middleMinutes(time))
-      } else if (hot) {
-        if (OFF.test(stretch)) {
-          hot = null
-          for (const at of named) if (!pot.has(at)) raw.add(at)
-        } else {
-          const adds = ADDS.test(stretch) || pot.size > 0
-          if (adds) for (const at of named) if (!pot.has(at) && !raw.has(at)) pot.set(at, hot)
-          for (const time of timesIn(stretch))
-            minutesOf.set(hot, (minutesOf.get(hot) ?? 0) + middleMinutes(time))
-        }
-      } else for (const at of named) if (!pot.has(at)) raw.add(at)
-      // What was boiled or roasted by itself is taken out of its pot.
-      if (
-        way &&
-        /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i.test(verbs) &&
-        !/\bpan\b/i.test(verbs)
-      )
-        hot = null
-      if (DRY.test(stretch) && (hot || way || pot.size)) read.untilDry = true
-    }
-  }
-  if (!pot.size) return read
+  const { pot, untilDry } = followPot(draft, clauses)
+  const byLine = new Map<ReadIngredient, LinePrecooking>()
+  if (!pot.ways.size) return { cookedBy: null, minutes: null, untilDry: false, byLine }
   const weight = (at: number) => Math.max(draft.lines[at]!.line.grams ?? 5, 1)
+  const sum = (lines: Iterable<number>) => [...lines].reduce((total, at) => total + weight(at), 0)
   const gramsBy = new Map<PrecookingWay, number>()
-  for (const [at, way] of pot) gramsBy.set(way, (gramsBy.get(way) ?? 0) + weight(at))
+  for (const [at, way] of pot.ways) gramsBy.set(way, (gramsBy.get(way) ?? 0) + weight(at))
   const [main] = [...gramsBy].sort((a, b) => b[1] - a[1])[0]!
-  const total = draft.lines.reduce((sum, _, at) => sum + (raw.has(at) || pot.has(at) ? weight(at) : 0), 0)
-  const cooked = [...pot.keys()].reduce((sum, at) => sum + weight(at), 0)
-  const whole = total > 0 && cooked / total >= WHOLE_SHARE
-  read.cookedBy = whole ? main : null
+  const stirredIn = [...pot.raw].filter((at) => !pot.ways.has(at))
+  const cooked = sum(pot.ways.keys())
+  const whole = cooked / (cooked + sum(stirredIn)) >= WHOLE_SHARE
   const minutes = whole
-    ? (minutesOf.get(main) ?? 0)
-    : [...minutesOf.values()].reduce((sum, value) => sum + value, 0)
-  read.minutes = Math.min(minutes, 1440) || null
+    ? (pot.minutes.get(main) ?? 0)
+    : [...pot.minutes.values()].reduce((total, value) => total + value, 0)
   draft.lines.forEach((item, at) => {
-    const way = pot.get(at)
-    if (whole && raw.has(at) && !way) read.byLine.set(item, 'raw')
-    else if (way && way !== read.cookedBy) read.byLine.set(item, way)
+    const way = pot.ways.get(at)
+    if (whole && !way && pot.raw.has(at)) byLine.set(item, 'raw')
+    else if (way && (!whole || way !== main)) byLine.set(item, way)
   })
-  return read
+  return { cookedBy: whole ? main : null, minutes: Math.min(minutes, 1440) || null, untilDry, byLine }
 }
-
-/** Whether the pot is covered: what steams under a lid drops back. */
-export const isCovered = (text: string): boolean => COVERED.test(text)

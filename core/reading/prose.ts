@@ -1,8 +1,9 @@
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import type { PartKind } from '../recipe/document'
 import { matchFood } from './match'
 import type { OutlineStep, Section } from './outline'
 import { NUMBER_PATTERN } from './readNumber'
+import { DOUGH, PASSED } from './drafts'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 import { UNIT_PATTERN } from './units'
 
@@ -12,7 +13,9 @@ const MENTION = new RegExp(
   'giu',
 )
 const STOP =
-  /\b(?:and|with|into|in|to|until|till|for|then|on|at|from|or|plus|over|by|it|them|is|are|so|that|which|about|you|i|mix|add|knead|fry|cook|stir|rest|let|leave|roll|make|minutes?|mins?|hours?|degrees|each|cut|chopped|pieces|balls|rounds|circles|dis[ck]s|times)\b.*$/i
+  /\b(?:and|with|into|in|to|until|till|for|then|on|at|from|or|plus|over|by|it|them|is|are|so|that|which|about|you|i|a|an|half|one|two|three|four|five|six|ten|twelve|mix|add|knead|fry|cook|stir|rest|let|leave|roll|make|minutes?|mins?|hours?|degrees|each|cut|chopped|pieces|balls|rounds|circles|dis[ck]s|times)\b.*$/i
+/** Preparation in front of a name is no end of it. */
+const LEADING = /^(?:(?:finely|roughly|thinly|freshly|well)\s+)?(?:chopped|sliced|diced|grated|shredded|cubed|peeled)\s+/i
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CONTEXT: readonly [PartKind, RegExp][] = [
@@ -80,26 +83,34 @@ export function linesFromProse(
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.
       if (said === 'filling' || said === 'dip' || said === 'finish') kind = said
       else if (said === 'shell' || (flour && kind === null)) kind = 'shell'
-      const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
-      let any = false
-      for (const match of stretch.matchAll(MENTION)) {
-        const name = match[2]!.replace(STOP, '').trim()
-        if (name.length < 3) continue
+      const found: { text: string; food: Food }[] = []
+      MENTION.lastIndex = 0
+      for (let match = MENTION.exec(stretch); match; match = MENTION.exec(stretch)) {
+        const name = match[2]!.replace(LEADING, '').replace(STOP, '').trim()
         const words = name.split(/\s+/)
-        for (let length = words.length; length >= 1; length--) {
+        let used = 0
+        for (let length = words.length; length >= 1 && name.length >= 3; length--) {
           const own = words.slice(0, length).join(' ')
           const food = matchFood(own, foods)
-          if (!food || food.how !== 'exact') continue
-          put(here, `${match[1]!.trim()} ${own}`.replace(/\s+/g, ' '), step.at)
-          any = true
+          if (food?.how !== 'exact') continue
+          found.push({ text: `${match[1]!.trim()} ${own}`.replace(/\s+/g, ' '), food: food.food })
+          used = match[2]!.indexOf(own) + own.length
           break
         }
+        // The next amount may stand among the words that were taken for the name.
+        MENTION.lastIndex = match.index + match[1]!.length + used
       }
+      // Where nobody says "filling", foods that no dough is made of begin it.
+      const filling = found.some(({ food }) => !DOUGH.has(food.group) && !PASSED.has(food.group))
+      if (!said && !flour && filling && sections.has('shell')) kind = 'filling'
+      const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
+      for (const { text } of found) put(here, text, step.at)
+      const any = found.length > 0
       if (!any && !flour) continue
       for (const bare of stretch.matchAll(BARE)) {
         const before = stretch.slice(Math.max(0, bare.index - 24), bare.index)
         if (
-          /\d|\b(?:a|an|one|two|pinch|spoon|some|hundred|fifty|of|half|boiling|salted)\s*(?:of\s*)?(?:\p{L}+\s)?$/iu.test(
+/(?:\d\s*\p{L}*\s*(?:of\s+)?|\b(?:pinch|teaspoons?|tablespoons?|spoons?|cups?|grams|mls?|litres?)\s+(?:of\s+)?)(?:the |warm |cold |hot )?$/iu.test(
             before,
           )
         )

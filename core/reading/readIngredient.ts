@@ -152,8 +152,12 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
       )
     )
       continue
-    const turned = matchFood(`${word.split(/\s+(?:and|&)\s+|,/)[0]} ${read.name}`, foods)
+    const turned = matchFood(`${word.split(/\s+(?:and|&|\+)\s+|,/)[0]} ${read.name}`, foods)
     if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
+    // "spuds, boiled": the state with the food's own name.
+    const state = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
+    const named = plain && matchFood(`${state} ${plain.food.name.split(',')[0]}`, foods)
+    if (named?.how === 'exact' && named.food.id !== plain?.food.id) return named
   }
   return plain
 }

@@ -1,4 +1,4 @@
-import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { UNIT_PATTERN, unitById, unitByName } from './units'
 
 export type Size = 'small' | 'medium' | 'large'
@@ -103,11 +103,11 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
 ]
 
 const PREP_WORDS =
-  '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|divided|at room temperature)'
+  '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|divided|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(
-  `^(.*?\\p{L}.*?)\\s+((?:${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together')})(?:\\s+(?:and|&|then)\\s+(?:${PREP_WORDS}))*(?:\\s+(?:dry|well|small|up|fine|finely|roughly|out|thin|thinly|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
+  `^(.*?\\p{L}.*?)\\s+((?:${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:dry|well|small|up|fine|finely|roughly|out|thin|thinly|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
   'iu',
 )
 
@@ -206,7 +206,10 @@ const CONTAINERS = new RegExp(
   'iu',
 )
 
+const CONTAINER_WORD = /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b/i
+
 function readContainers(text: string): MeasureRead | null {
+  if (!CONTAINER_WORD.test(text)) return null
   const match = CONTAINERS.exec(text)
   if (!match) return null
   const count = match[1] ? readNumber(match[1]) : { low: 1, high: 1 }
@@ -293,12 +296,26 @@ const TRAILING_COUNT = new RegExp(
  * @example readLine('1 1/2 cups plain flour, sifted').name // 'plain flour'
  */
 export function readLine(raw: string): ReadLine {
+  const known = readBefore.get(raw)
+  if (known) return known
+  if (readBefore.size >= MOST_REMEMBERED) readBefore.clear()
+  const read = takeApart(raw)
+  readBefore.set(raw, read)
+  return read
+}
+
+/** A line is looked at several times while a text is read, and again at the next key: it is taken apart once. */
+const readBefore = new Map<string, ReadLine>()
+const MOST_REMEMBERED = 2000
+
+function takeApart(raw: string): ReadLine {
   let text = raw
     .replace(BULLET, '')
     .replace(/\*\*|__|`/g, '')
     .replace(/[\u00a0\u2009\u202f]/g, ' ')
     .replace(/[’‘]/g, "'")
     .replace(/[“”″]/g, '"')
+    .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
     .replace(/\s+/g, ' ')
     .trim()
 
@@ -311,7 +328,7 @@ export function readLine(raw: string): ReadLine {
   text = text.replace(OPTIONAL, '').trim()
   const divided = /\bdivided\b|\bin (?:two|2) (?:parts|lots)\b/i.test(text)
 
-  text = text.replace(
+  if (/\b(?:juice|zest)\b/i.test(text)) text = text.replace(
     CITRUS,
     (_, what: string, count: string, fruit: string) => `${count} ${fruit} ${what.toLowerCase()}`,
   )
@@ -323,7 +340,7 @@ export function readLine(raw: string): ReadLine {
       : null
   text = text.replace(BRACKETED_NEED, '').replace(/\(\s*(?:or )?to taste\s*\)/i, '')
   // "plus extra for dusting" says what more there may be, not what the stated amount is for.
-  const more = UP_TO.exec(text)
+  const more = /\b(?:more|extra|if|as|when)\b/i.test(text) ? UP_TO.exec(text) : null
   const upTo = more ? (readMeasure(more[1]!.replace(/^up to /i, ''))?.measure ?? null) : null
   if (upTo) text = text.slice(0, more!.index).trim()
   const extra = EXTRA.exec(text)
@@ -347,7 +364,7 @@ export function readLine(raw: string): ReadLine {
 
   let { measures, rest, container } = readMeasures(text)
   if (!measures.length) {
-    const trailing = TRAILING.exec(text) ?? TRAILING_COUNT.exec(text)
+    const trailing = mayHoldNumber(text) ? (TRAILING.exec(text) ?? TRAILING_COUNT.exec(text)) : null
     if (trailing) {
       const read = readMeasures(trailing[2]!)
       measures = read.measures
@@ -386,6 +403,9 @@ export function readLine(raw: string): ReadLine {
     (all, first: string, second: string) =>
       LEADING_PREP.test(`${second} x`) ? all : `${first} or ${second} or `,
   )
+  // "1 packet wrappers (30)": how many are in it.
+  const inside = container && /^\d{1,3}(?:\s*(?:-|to)\s*\d{1,3})?$/.test(prep.at(-1) ?? '') ? readNumber(prep.pop()!) : null
+  if (inside) measures.push([{ low: inside.low, high: inside.high, unitId: null, heap: null, size: null }])
   const [head, ...tail] = rest.split(/\s*[,;]\s*|\s+[-–—]\s+/)
   let name = (head ?? '').trim()
   const rests = tail.map((piece) => piece.trim().replace(/\.$/, '')).filter(Boolean)

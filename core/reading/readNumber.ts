@@ -108,6 +108,16 @@ export const NUMBER_PATTERN = [
   String.raw`(?:${wordNumber.join('|')})(?![\p{L}\d'’-])`,
 ].join('|')
 
+/** Words that a number may begin with. */
+const NUMBER_WORDS = new Set([...Object.keys(ONES), ...Object.keys(TENS), 'hundred', 'half', 'quarter', 'a', 'an', 'dozen', 'few', 'couple'])
+const SPELT = new Set([...Object.keys(ONES), ...Object.keys(TENS), 'hundred'])
+
+/**
+ * A number in digits or as a fraction, for patterns that search a whole text: number words are written in digits
+ * first, with `withDigits`.
+ */
+export const DIGIT_NUMBER = String.raw`(?:\d{1,6}\s+\d\s*[/⁄]\s*\d|\d{1,6}\s*[${VULGAR}]|[${VULGAR}]|\d{1,6}\s*[/⁄]\s*\d{1,2}|\d{1,6}[.,]\d{1,4}|\d{1,6}|half an?|half|a couple(?: of)?|a few|a dozen)`
+
 const single = new RegExp(`^(?:${NUMBER_PATTERN})`, 'iu')
 const rangeJoin = /^\s*(?:-|–|—|to|or|bis)\s*/i
 
@@ -160,6 +170,9 @@ function valueOf(token: string): number {
  * @example readNumber('two hundred and fifty grams') // { low: 250, high: 250, length: 21 }
  */
 export function readNumber(text: string): NumberRange | null {
+  // Most texts begin with a word that is no number: that is seen without the pattern.
+  if (!/^[\d.]/.test(text) && !VULGAR.includes(text[0] ?? '') && !NUMBER_WORDS.has(/^[a-z]+/i.exec(text)?.[0].toLowerCase() ?? ''))
+    return null
   const first = single.exec(text)
   if (!first) return null
   const low = valueOf(first[0])
@@ -180,4 +193,24 @@ export function readNumber(text: string): NumberRange | null {
     }
   }
   return { low, high: low, length: first[0].length }
+}
+
+const SPOKEN = new RegExp(
+  String.raw`(?<![\p{L}\d-])(?:(?:(?:${small}|a) )?hundred(?: (?:and )?${small})?|${small} and a ${part}|${small})(?![\p{L}\d-])`,
+  'giu',
+)
+
+/** A text with numbers in words written in digits: "bake at two hundred degrees for twenty minutes". */
+export function withDigits(text: string): string {
+  for (const [word] of text.matchAll(/[a-z]{3,}/gi)) {
+    if (SPELT.has(word.toLowerCase())) return text.replace(SPOKEN, (number) => String(valueOf(number)))
+  }
+  return text
+}
+
+/** Whether a text holds anything that may be an amount; says no at once for most sentences. */
+export function mayHoldNumber(text: string): boolean {
+  if (/[\d¼½¾⅐-⅞]/.test(text)) return true
+  for (const [word] of text.matchAll(/[a-z]+/gi)) if (NUMBER_WORDS.has(word.toLowerCase())) return true
+  return false
 }

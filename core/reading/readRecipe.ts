@@ -13,7 +13,8 @@ import {
 } from '../recipe/document'
 import { questionsAbout, type Question } from './questions'
 import { countPieces } from './counts'
-import { isFat, isFlour, isLiquid, placeLines, READY, type Draft, type Placed } from './drafts'
+import { isFat, isFlour, isLiquid, PART_NAMES, placeLines, READY, type Draft, type Placed } from './drafts'
+import { normaliseName } from './match'
 import { readFacts } from './facts'
 import { readCooking } from './heat'
 import { clausesOfMethod, type Clause } from './method'
@@ -90,6 +91,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
     step.under && !step.text.includes(step.under) ? `${step.under}: ${step.text}` : step.text,
   )
   const shape = readShape(outline.title, method.filter((step) => step.length < 2000).join('\n'))
+  panFatByMethod(drafts, clauses)
   const cooking = cookingOf(outline, drafts, clauses, notes)
   const counted = countPieces(outline, clauses, drafts, shape, notes)
   shareOutDivided(drafts, clauses, cooking.way)
@@ -256,40 +258,55 @@ function leaveInFilling({ drafts, moved }: Placed, { way, andThen }: CookingFoun
   pan.lines = []
 }
 
-/** Melted fat that the method brushes on and the filling does not use: it finishes the pieces. */
+/**
+ * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
+ */
 function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
-  const brushed = clauses.find(({ text }) =>
-    /\bbrush(?:ed|ing)?\b[^.]{0,40}\b(?:butter|oil|ghee|margarine|spread)\b/i.test(text),
-  )
-  if (!brushed) return
-  const [, fat] = /\bbrush(?:ed|ing)?\b[^.]{0,40}\b(butter|oil|ghee|margarine|spread)\b/i.exec(brushed.text)!
-  for (const draft of drafts) {
-    if (draft.kind !== 'filling' || draft.into) continue
-    const at = draft.lines.findIndex(
-      ({ food, read }) => isFat(food) && new RegExp(`\\b${fat}\\b`, 'i').test(`${read.name} ${food!.name}`),
-    )
-    if (at < 0 || drafts.some((one) => one.kind === 'finish' && one.lines.some(({ food }) => isFat(food))))
-      continue
-    const used = clauses.some(
-      ({ about, text }) =>
-        about === draft && new RegExp(`\\b${fat}\\b`, 'i').test(text) && !/brush/i.test(text),
-    )
-    if (used || draft.lines.length < 2) continue
-    const [line] = draft.lines.splice(at, 1)
-    const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
-    if (finish) finish.lines.push(line!)
-    else
-      drafts.push({
-        kind: 'finish',
-        name: 'To finish',
-        lines: [line!],
-        pieces: null,
-        into: null,
-        unsure: false,
-        usedGrams: null,
+  const brushing = clauses.filter(({ text }) => BRUSHES.test(text))
+  if (!brushing.length) return
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into || draft.lines.length < 2) continue
+    for (const item of [...draft.lines]) {
+      const { food, read } = item
+      const fat = isFat(food)
+      if (!food || !(fat || /^(?:egg|egg-yolk|milk|plant-milk)$/.test(food.group)) || draft.lines.length < 2) continue
+      const word = new RegExp(`\\b${food.group.startsWith('egg') ? 'eggs?|yolk' : normaliseName(read.name).split(' ').at(-1)}\\b`, 'i')
+      const named = brushing.some(({ text }) => {
+        const at = BRUSHES.exec(text)!.index
+        return word.test(text.slice(at, at + 60))
       })
+      if (!named) continue
+      const used = clauses.some(({ about, text }) => about === draft && word.test(text) && !BRUSHES.test(text))
+      const there = drafts.some((one) => one.kind === 'finish' && one.lines.some((other) => other.food?.group === food.group))
+      if (used || there) continue
+      draft.lines = draft.lines.filter((one) => one !== item)
+      const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
+      if (finish) finish.lines.push(item)
+      else drafts.push({ kind: 'finish', name: PART_NAMES.finish, lines: [item], pieces: null, into: null, unsure: false, usedGrams: null })
+    }
   }
 }
+
+/** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
+function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  if (drafts.some((draft) => draft.kind === 'pan')) return
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    // Listed last, behind everything that is mixed.
+    const item = draft.lines.slice(-1).find(({ food, read }) => {
+      if (!isFat(food) || !read.measures.length) return false
+      const word = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
+      const atPieces = clauses.some(({ about, text }) => about === 'pieces' && word.test(text) && /\b(?:heat|fry|pan|skillet|griddle|cook)\b/i.test(text))
+      return atPieces && !clauses.some(({ about, text }) => about === draft && word.test(text))
+    })
+    if (!item) continue
+    draft.lines = draft.lines.filter((one) => one !== item)
+    drafts.push({ kind: 'pan', name: PART_NAMES.pan, lines: [item], pieces: null, into: null, unsure: false, usedGrams: null })
+    return
+  }
+}
+
+const BRUSHES = /\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash)\b/i
 
 /** Water that is left to feel is computed from what the flours drink. */
 function fillToFeel(

@@ -12,7 +12,7 @@ const BY_TITLE: readonly [Shape, RegExp][] = [
   ],
   [
     'disc',
-    /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y|ies)|kulchas?|kachoris?|pupusas?|arepas?|(?:potato|filled) cakes?)\b/i,
+    /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y|ies)|kulchas?|kachoris?|pupusas?|arepas?|poli|rotis?|naans?|puris?|(?:potato|filled) cakes?)\b/i,
   ],
   ['bun', /\b(?:buns?|bao|baozi|pirozhki|rolls? \(round\)|balls?|bombs?)\b/i],
   ['roll', /\b(?:rolls?|strudel|roulade|egg rolls?|spring rolls?|cigars?)\b/i],
@@ -23,7 +23,7 @@ const BY_TITLE: readonly [Shape, RegExp][] = [
 const BY_METHOD: readonly [Shape, RegExp][] = [
   [
     'lidded-pie',
-    /\b(?:pie (?:dish|plate|tin)|(?:roll out|cut|put on|cover with) (?:the|a|your) lid|lid of (?:dough|pastry)|top with the (?:lid|other|remaining) (?:pastry|dough)|(?:pie dish|deep dish)[^.]{0,60}lid|line (?:a|the) [^.]{0,30}(?:dish|tin|plate))\b/i,
+    /\b(?:pie (?:dish|plate|tin)|(?:roll out|cut|put on|cover with) (?:the|a|your) lid|for the lids?\b|lid and (?:glaze|seal|crimp)|(?:add|put on|top with) (?:the |their |pastry )*lids?\b|lid of (?:dough|pastry)|top with the (?:lid|other|remaining) (?:pastry|dough)|(?:pie dish|deep dish)[^.]{0,60}lid|line (?:a|the) [^.]{0,30}(?:dish|tin|plate))\b/i,
   ],
   ['coil', /\b(?:coil (?:it|them|up|each|like)|into (?:a )?coils?|snail|spiral)\b/i],
   [
@@ -37,7 +37,7 @@ const BY_METHOD: readonly [Shape, RegExp][] = [
   ],
   ['parcel', /\b(?:envelopes?|packets?|parcels?|fold (?:in )?the (?:four )?(?:corners|sides))\b/i],
   ['roll', /\b(?:roll (?:up|it up|them up|into a (?:log|cigar))|tuck in the (?:sides|ends))\b/i],
-  ['disc', /\b(?:flatten|patt(?:y|ies)|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i],
+  ['disc', /\b(?:flatten|patt(?:y|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i],
   [
     'bun',
     /\b(?:buns?|seam[- ](?:side )?down|gather (?:the|up)|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,

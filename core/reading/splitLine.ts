@@ -1,6 +1,6 @@
 import type { Foods } from '../food/food'
 import { matchFood } from './match'
-import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { readLine, type Measure } from './readLine'
 import { unitById } from './units'
 
@@ -111,8 +111,11 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   const known = matches.filter((match) => match?.how === 'exact').length
   const anyAmountLater = amounts.slice(1).some(Boolean)
   const strange = own.find((_, at) => matches[at]?.how !== 'exact')
+  // In a list without any amount one strange name may stand among known ones.
+  const plainList = !amounts.some(Boolean) && own.length >= 3 && (strange?.split(' ').length ?? 0) <= 3
   if (
     known < own.length &&
+    !(plainList && known === own.length - 1) &&
     (!anyAmountLater || known < own.length - 1 || /^\S*\s*\S*\s*(?:more|extra)\b/i.test(strange!))
   )
     return null
@@ -203,12 +206,12 @@ export function splitLine(raw: string, foods?: Foods): LinePart[] {
         ...(rest.length ? splitLine(rest.map(({ text }) => text).join(', '), foods) : []),
       ]
   }
-  const behind = EACH_BEHIND.exec(raw)
+  const behind = /\beach\b/i.test(raw) ? EACH_BEHIND.exec(raw) : null
   if (behind && readLine(`${behind[2]} salt`).measures.length) {
     const names = pieces(behind[1]!)
     if (names.length > 1) return both(names.map(({ text }) => `${behind[2]} ${text}`))
   }
-  const join = [COMMA.exec(raw), JOIN.exec(raw)]
+  const join = (mayHoldNumber(raw) ? [COMMA.exec(raw), JOIN.exec(raw)] : [])
     .filter((found) => found !== null)
     .sort((a, b) => a.index - b.index)[0]
   if (join) {

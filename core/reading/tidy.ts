@@ -20,7 +20,7 @@ const KEPT_PICTURES = /[©®™↔↕#*\d]/u
 const RULE = /^[\s\-=_*~·•.]{3,}$/
 const BULLET = /^(?:[-*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
 const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:[.):]|\s-)\s+(?=\p{L})/iu
-const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*/i
+const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 
 /** Characters that look alike are made one, and what cannot be seen goes. */
 function plainCharacters(line: string): string {

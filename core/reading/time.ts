@@ -1,4 +1,4 @@
-import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { DIGIT_NUMBER, readNumber, withDigits } from './readNumber'
 
 /** A span of time that a text states. */
 export interface TimeRead {
@@ -11,7 +11,7 @@ export interface TimeRead {
 }
 
 const TIME = new RegExp(
-  String.raw`(?:about |around |approx\.? |roughly |another |a further |~)?((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to|or)\s*(?:${NUMBER_PATTERN}))?)\s*(?:more |further )?(min(?:ute)?s?|mins?|hours?|hrs?|hr|h|m|days?)\b\.?(?:\s*(?:and\s+)?(\d{1,2})\s*(?:min(?:ute)?s?|m)\b)?`,
+  String.raw`(?:about |around |approx\.? |roughly |another |a further |~)?(${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?)\s*(?:more |further )?(min(?:ute)?s?|mins?|hours?|hrs?|hr|h|m|days?)\b\.?(?:\s*(?:and\s+)?(\d{1,2})\s*(?:min(?:ute)?s?|m)\b)?`,
   'giu',
 )
 const WORDS: readonly [RegExp, number, number][] = [
@@ -33,7 +33,9 @@ const SIDE =
  *
  * @example timesIn('fry 4 minutes a side')[0] // { lowMinutes: 4, highMinutes: 4, perSide: true, index: 4 }
  */
-export function timesIn(text: string): TimeRead[] {
+export function timesIn(stated: string): TimeRead[] {
+  if (!/min|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(stated)) return []
+  const text = withDigits(stated)
   const found: TimeRead[] = []
   const taken: [number, number][] = []
   for (const [pattern, lowMinutes, highMinutes] of WORDS) {
@@ -71,3 +73,16 @@ const perSide = (text: string, end: number) => SIDE.test(text.slice(end, end + 2
 /** Minutes of one time, both sides counted, in the middle of its range. */
 export const middleMinutes = (time: TimeRead): number =>
   Math.round(((time.lowMinutes + time.highMinutes) / 2) * (time.perSide ? 2 : 1))
+
+const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![\p{L}\d])`
+const HEAT_LINE = new RegExp(
+  String.raw`(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+\d{1,2}\s*-\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b`,
+  'iu',
+)
+const TIME_LINE = /^\W*\d{1,3}\s*(?:mins?|minutes|hours?)\b(?!\s+(?:steak|rice|noodles))/i
+
+/** "180 / 25 mins", "200C 15 min", "air fryer 180, 12 mins": heat and time without a verb. */
+export const isHeatLine = (text: string): boolean => HEAT_LINE.test(text)
+
+/** A line that is nothing but heat or time. */
+export const isHeatOrTime = (text: string): boolean => HEAT_LINE.test(text) || TIME_LINE.test(text)

@@ -1,5 +1,5 @@
 import type { Food } from '../food/food'
-import { CLASS_LIMITS, softnessTerms, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
+import { softnessTerms, sumSoftness, type DoughAmount } from '../dough/softness'
 import type { CookingWay, DoughFeel, Shape } from '../recipe/document'
 
 /**
@@ -25,8 +25,8 @@ const SHARES: Readonly<Record<string, WaterShare>> = {
   wholemeal: { kind: 'fine whole wheat', low: 62, high: 72, feel: 'medium' },
   plain: { kind: 'semi-soft', low: 50, high: 55, feel: 'medium' },
 }
-/** What refined wheat flour drinks: the shares above are of it. */
-const REFINED_DEMAND = 0.58
+/** What refined wheat flour drinks in the food table: the shares here are of it. A test holds the two together. */
+export const REFINED_DEMAND = 0.66
 /** Boiling water that scalded rice flour takes, in g per 100 g. Common practice, no source. */
 const SCALDED_RICE = { kind: 'scalded rice flour', low: 120, high: 140, feel: 'soft' as const }
 const SCALDED_GLUTINOUS = {
@@ -53,14 +53,15 @@ const FEEL_WORDS: readonly [DoughFeel, RegExp][] = [
 export const feelIn = (text: string): DoughFeel | null =>
   FEEL_WORDS.find(([, pattern]) => pattern.test(text))?.[0] ?? null
 
-/** Ends of a feel on the softness scale, from the classes of the dough model. */
-function softnessRange(feel: DoughFeel): [number, number] | null {
-  const limits = new Map(CLASS_LIMITS)
-  if (feel === 'short') return null
-  if (feel === 'firm') return [0.74, limits.get('firm')!]
-  if (feel === 'medium') return [limits.get('firm')!, limits.get('medium')!]
-  if (feel === 'soft') return [limits.get('medium')!, limits.get('soft')!]
-  return [limits.get('soft')!, limits.get('sticky')!]
+/**
+ * Water that a feel asks for, in g per 100 g of refined wheat flour without fat. Common practice, no source. What fat
+ * the dough holds softens it too and is taken off.
+ */
+const FEEL_SHARES: Readonly<Record<Exclude<DoughFeel, 'short'>, readonly [number, number]>> = {
+  firm: [45, 52],
+  medium: [52, 56],
+  soft: [58, 62],
+  sticky: [65, 75],
 }
 
 export interface FeltWater {
@@ -104,7 +105,7 @@ const nice = (grams: number) => (grams >= 20 ? Math.round(grams / 5) * 5 : Math.
 
 /**
  * How much of a liquid a dough takes that is left to feel: from what its flours drink, the kind of dough and the
- * feel asked for. Where words and kind agree, what both allow; where they do not, the words.
+ * feel asked for.
  *
  * @param amounts the dough's other lines, weighed
  * @param liquid the food that is added to feel
@@ -138,17 +139,20 @@ export function waterToFeel(
   let feel = usual.feel
   if (words && words !== 'short') {
     feel = words
-    const [softLow, softHigh] = softnessRange(words)!
-    const byModel = [waterToReach(softLow, terms), waterToReach(softHigh, terms)] as const
-    const both = [Math.max(low, byModel[0]), Math.min(high, byModel[1])] as const
-    if (both[1] - both[0] > 0.02 * terms.waterDemandGrams) [low, high] = both
-    else [low, high] = byModel
+    const asks = FEEL_SHARES[words].map((share) => share * scale - terms.fatShareGrams - otherWater)
+    const both = [Math.max(low, asks[0]!), Math.min(high, asks[1]!)]
+    // Where words and kind agree, what both allow; else what lies between them.
+    ;[low, high] = both[0]! <= both[1]! ? [both[0]!, both[1]!] : [both[1]!, both[0]!]
   }
   // Of milk or yogurt only the free water counts.
   const free = Math.max(0.3, (liquid.per100g.waterG / 100) * (liquid.freeWater || 1))
   low = Math.max(0, low / free)
   high = Math.max(low, high / free)
   if (high <= 0) return null
+  // No cook stops to the gram: a range is at least a tenth of its middle wide.
+  const middle = (low + high) / 2
+  low = Math.min(low, middle * 0.95)
+  high = Math.max(high, middle * 1.05)
   const share = (grams: number) => Math.round((100 * (grams * free + otherWater)) / Math.max(flourGrams, 1))
   return {
     feel,

@@ -48,6 +48,7 @@ const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
   'black-pepper': 1,
   'sunflower-oil': 15,
   'tomato-puree': 15,
+  'lemon-juice': 15,
   ginger: 10,
   garlic: 10,
   'green-chilli': 5,
@@ -69,6 +70,8 @@ const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   flour: 10,
   seed: 5,
   sauce: 15,
+  liquid: 15,
+  alcohol: 15,
   cream: 15,
   'plant-cream': 15,
   yogurt: 15,
@@ -339,14 +342,17 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
 
 /** A bare number of this size is grams unless the food is counted. Common practice, no source. */
 const LEAST_BARE_GRAMS = 20
+/** Of what nobody counts ("10 salt") a smaller number is grams too. */
+const LEAST_UNCOUNTED_GRAMS = 5
 /** Nobody counts out more of anything than this; "600 cabbage" is grams. */
-const MOST_COUNTED = 60
+const MOST_COUNTED = 45
 
 /** "500 flour, 250 water": a cook in a hurry writes no unit, and means grams. */
 function withGrams(read: ReadLine, food: Food): ReadLine {
   const term = read.measures.length === 1 && read.measures[0]!.length === 1 ? read.measures[0]![0]! : null
-  if (!term || term.unitId !== null || term.size !== null || term.low < LEAST_BARE_GRAMS) return read
   const each = food.unitGrams.piece ?? food.unitGrams.medium ?? food.unitGrams.clove
+  const least = each === undefined ? LEAST_UNCOUNTED_GRAMS : LEAST_BARE_GRAMS
+  if (!term || term.unitId !== null || term.size !== null || term.low < least) return read
   const counted =
     each !== undefined && (term.high <= MOST_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
   return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }

@@ -1,4 +1,5 @@
-import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { DIGIT_NUMBER, readNumber, withDigits } from './readNumber'
+import { UNIT_PATTERN } from './units'
 
 export interface Yields {
   pieces: number | null
@@ -12,10 +13,10 @@ export interface Yields {
 }
 
 const ABOUT = String.raw`(?:about |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
-const N = String.raw`${ABOUT}((?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+dozen)?)`
+const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+dozen)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
-export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|pirozhki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|sticks?|pupusas?|arepas?|calzones?|knishes|twists|envelopes?|packets?|bites)`
+export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|pirozhki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|twists|bites)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
@@ -29,8 +30,14 @@ const perPerson = new RegExp(
   'iu',
 )
 const anyPieces = new RegExp(String.raw`[(,;–-]\s*(?:makes )?${N}\s+${QUALITY}${PIECES}(?![\p{L}])`, 'iu')
+const forSome = new RegExp(String.raw`\bfor\s+${N}\s+${QUALITY}${PIECES}(?![\p{L}])`, 'iu')
 const times = new RegExp(String.raw`[(]\s*[x×]\s*(\d{1,3})\s*[)]|\s[x×]\s?(\d{1,3})$`, 'iu')
-const ofPieces = new RegExp(String.raw`^\W*${N}\s+${QUALITY}(?:\p{L}+\s+)?${PIECES}(?![\p{L}])`, 'iu')
+const ofPieces = new RegExp(
+  String.raw`^\W*${N}\s+${QUALITY}(?:(?!(?:${UNIT_PATTERN})(?![\p{L}\d]))\p{L}+\s+)?${PIECES}(?![\p{L}])`,
+  'iu',
+)
+/** "Milk buns (12)": only a title counts so. */
+const inTitle = /\((\d{1,3})\)\s*$/
 
 // "Makes 16–18": the smaller number is the promise one can keep.
 const count = (text: string) => Math.floor(readNumber(text)?.low ?? 0) || null
@@ -43,7 +50,8 @@ const count = (text: string) => Math.floor(readNumber(text)?.low ?? 0) || null
  */
 export function readYields(line: string): Yields | null {
   if (line.length > 400) return null
-  const text = line.replace(/[*_#]/g, '').trim()
+  const text = withDigits(line.replace(/[*_#]/g, '').trim())
+  if (!/\d|dozen|half|couple|few/i.test(text)) return null
   const per = perPerson.exec(text)
   const plain = per ? text.replace(perPerson, ' ') : text
   const making = makes.exec(plain)
@@ -58,7 +66,7 @@ export function readYields(line: string): Yields | null {
         ? anyPieces.exec(plain)
         : /\(/.test(plain)
           ? bracketed(plain)
-          : null
+          : forSome.exec(plain)
   const pieces =
     made && !made[2]
       ? count(made[1]!)
@@ -83,7 +91,7 @@ export function readYields(line: string): Yields | null {
       rest: plain.replace(ofPieces, '').trim(),
     }
   if (pieces === null && servings === null && perServing === null) return null
-  const rest = [makes, serves, forPeople, anyPieces, times]
+  const rest = [makes, serves, forPeople, anyPieces, forSome, times]
     .reduce((left, pattern) => left.replace(pattern, ' '), plain)
     .replace(new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'giu'), ' ')
     .replace(/[()|,;]/g, ' ')
@@ -108,16 +116,26 @@ const speaksOfPieces = new RegExp(String.raw`\b${PIECES}(?![\p{L}])`, 'iu')
 const bracketed = (text: string) =>
   inBrackets.exec(text) ?? (speaksOfPieces.test(text) ? bareBracket.exec(text) : null)
 
+/** Pieces that a title promises: what any line may say, and "Milk buns (12)". */
+export function titleYields(title: string): Yields | null {
+  const found = readYields(title)
+  const bare = found?.pieces ? null : inTitle.exec(title)
+  if (!bare) return found
+  return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: Number(bare[1]) }
+}
+
 /** A title without the counts it carries: "Pies (x8)", "Half-moons - serves 4 (12 pieces)". */
 export function withoutYields(title: string): string {
   const cut = title
     .replace(/\s*[([][^)\]]*(?:\d|serves|makes)[^)\]]*[)\]]/gi, (bracket) =>
+      /^\s*\(\d{1,3}\)$/.test(bracket) ||
       readYields(bracket.replace(/[()[\]]/g, ' ')) || times.test(bracket) || inBrackets.test(bracket)
         ? ''
         : bracket,
     )
     .replace(/\s*[-–—,;:|]\s*(?:serves|makes|feeds|for \d|yields?)\b.*$/i, '')
     .replace(/\s+[x×]\s?\d{1,3}$/i, '')
+    .replace(forSome, '')
     .trim()
   return cut.length > 2 ? cut : title
 }
