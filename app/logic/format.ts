@@ -1,4 +1,5 @@
 import type { Nutrient } from '~~/core/food/nutrients'
+import type { Part, Recipe } from '~~/core/recipe/document'
 
 /** Grams as a cook reads them: whole from 10 g, one decimal below. */
 export function showGrams(grams: number): string {
@@ -58,6 +59,21 @@ export const WAY_WORDS = {
   'brown-and-steam': 'Brown, then steam',
 } as const
 
+export const HEAT_WORDS = { low: 'low heat', medium: 'medium heat', high: 'high heat' } as const
+
+/** "Bake at 220 °C for 10 min, then bake at 180 °C for 20 min": how the pieces are cooked, as far as it is known. */
+export function showCooking({ way, temperatureC, minutes, heat, fan, andThen }: Recipe['cooking']): string {
+  const stage = (name: string, celsius: number | null, time: number | null) =>
+    [name, celsius !== null && `at ${celsius} °C`, time !== null && `for ${time} min`]
+      .filter(Boolean)
+      .join(' ')
+  const first = stage(WAY_WORDS[way], temperatureC, minutes)
+  const more = [fan && 'fan oven', temperatureC === null && heat && HEAT_WORDS[heat]].filter(Boolean)
+  const second =
+    andThen && `then ${stage(WAY_WORDS[andThen.way].toLowerCase(), andThen.temperatureC, andThen.minutes)}`
+  return [first, ...more, second].filter(Boolean).join(', ')
+}
+
 /** How a food of another shelf than our table is marked. */
 export const SHELF_WORDS = { table: '', measured: 'measured', own: 'own', import: 'taken in' } as const
 
@@ -97,6 +113,14 @@ export const PART_WORDS = {
   pan: 'Pan',
   dip: 'Dip',
 } as const
+
+/** A part's name inside a sentence: "For the cabbage filling" is "cabbage filling". */
+export function plainPart(part: Pick<Part, 'name' | 'kind'> | undefined): string {
+  if (!part) return ''
+  const plain = part.name.replace(/^(?:for|to make)\s+(?:the\s+)?/i, '').trim()
+  const word = plain || PART_WORDS[part.kind]
+  return /^\p{Lu}{2,}/u.test(word) || /^\p{Lu}\p{Ll}/u.test(word) ? word.toLowerCase() : word
+}
 
 /** "3 Nov, 14:05" in the reader's own way of writing it. */
 export function showWhen(iso: string): string {

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import { refDebounced, useLocalStorage } from '@vueuse/core'
-import { readRecipe } from '~~/core/reading/readRecipe'
-
-const shelves = useLarderStore()
+import { MAX_TEXT_CHARACTERS } from '~~/core/reading/readRecipe'
 
 const EXAMPLE = `Leek and cheese turnovers
 Makes 8, serves 4
@@ -26,27 +24,28 @@ To finish
 Method
 Bake at 180 °C for 25 minutes.`
 
-/** The longest text that is read; the server has the same limit. */
-const MAX_CHARACTERS = 200_000
-
 // Kept in the browser while it is typed: nothing is lost by a reload.
 const text = useLocalStorage('swap-pocket:paste', '')
 const settled = refDebounced(text, 120, { maxWait: 400 })
-const intake = computed(() => {
-  const typed = settled.value ?? ''
-  return typed.trim() && typed.length <= MAX_CHARACTERS ? readRecipe(typed, shelves.larder.foods) : null
-})
+const { intake, answer, weigh, read, forget } = useIntake(settled)
 const lineCount = computed(() => intake.value?.lines.length ?? 0)
+/** The line of the text that is pointed at, on either side. */
+const lit = ref<number | null>(null)
 
 const bench = useBenchStore()
 const router = useRouter()
 
 function lay() {
   // Read again: the last keystrokes may not have settled yet.
-  if (!text.value.trim() || text.value.length > MAX_CHARACTERS) return
-  bench.start(readRecipe(text.value, shelves.larder.foods).recipe)
-  text.value = ''
+  const last = read(text.value)
+  if (!last) return
+  bench.start(last.recipe)
+  clear()
   router.push('/bench')
+}
+function clear() {
+  text.value = ''
+  forget()
 }
 
 useHead({ title: 'Paste · Swap Pocket' })
@@ -58,19 +57,13 @@ usePlaceKeys([{ key: 'mod+Enter', says: 'Put it on the bench', always: true, act
     <section class="typed">
       <h1><label for="paste-text">Paste a recipe</label></h1>
       <p class="soft small">
-        As you have it: title, “makes 16, serves 8”, headings such as Dough, Filling, To finish, To fry, then
-        the lines.
+        As you have it, from a page, a card or your head. Beside each line stands what it was taken for; a
+        question mark asks you to look.
       </p>
-      <Textarea
-        id="paste-text"
-        v-model="text"
-        placeholder="Title&#10;Makes 16, serves 8&#10;&#10;Dough&#10;500 g flour&#10;…"
-        autofocus
-        spellcheck="false"
-      />
-      <p v-if="text.length > MAX_CHARACTERS" role="alert" class="small">
+      <MarkedText v-model="text" v-model:lit="lit" :intake="intake" />
+      <p v-if="text.length > MAX_TEXT_CHARACTERS" role="alert" class="small">
         <span class="sign stop">✕</span> {{ text.length.toLocaleString() }} characters are more than a recipe;
-        at most {{ MAX_CHARACTERS.toLocaleString() }} are read.
+        at most {{ MAX_TEXT_CHARACTERS.toLocaleString() }} are read.
       </p>
       <p class="ways">
         <Button label="Put it on the bench" :disabled="!lineCount" @click="lay" />
@@ -81,11 +74,11 @@ usePlaceKeys([{ key: 'mod+Enter', says: 'Put it on the bench', always: true, act
           outlined
           @click="text = EXAMPLE"
         />
-        <Button v-else label="Clear" severity="secondary" text @click="text = ''" />
+        <Button v-else label="Clear" severity="secondary" text @click="clear" />
       </p>
     </section>
     <section class="read" aria-live="polite" aria-labelledby="read-title">
-      <ReadBack v-if="intake" :intake="intake" />
+      <ReadBack v-if="intake" v-model:lit="lit" :intake="intake" @answer="answer" @grams="weigh" />
       <div v-else class="nothing soft">
         <h2 id="read-title">What is read</h2>
         <p>
@@ -109,12 +102,6 @@ main {
   flex-direction: column;
   gap: 0.6rem;
   padding: 0.9rem 1.25rem 1.5rem;
-}
-.typed :deep(textarea) {
-  flex: 1;
-  min-height: 22rem;
-  resize: none;
-  line-height: 1.45;
 }
 .read {
   border-left: 1px solid var(--rule-strong);

@@ -139,9 +139,11 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     return made
   }
   const place = (item: ReadIngredient, home: Draft | null): boolean => {
-    if (/\b(?:cooking|oil|non-?stick) spray\b/i.test(item.line.raw)) item.read = { ...item.read, purpose: item.read.purpose ?? 'pan' }
+    if (/\b(?:cooking|oil|non-?stick) spray\b/i.test(item.line.raw))
+      item.read = { ...item.read, purpose: item.read.purpose ?? 'pan' }
     const wash = /\begg ?wash\b/i.test(item.line.raw) ? 'finish' : null
-    if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length) item.read = { ...item.read, purpose: item.read.purpose ?? wash }
+    if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length)
+      item.read = { ...item.read, purpose: item.read.purpose ?? wash }
     const target = home
       ? movedTo(home.kind, item, item.food)
       : item.read.purpose === 'shell'

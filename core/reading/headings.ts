@@ -2,6 +2,7 @@ import type { Foods } from '../food/food'
 import type { PartKind } from '../recipe/document'
 import { matchFood } from './match'
 import { NUMBER_PATTERN } from './readNumber'
+import { remember } from './remember'
 import { UNIT_PATTERN } from './units'
 import { PIECES, readYields } from './yields'
 
@@ -90,7 +91,9 @@ const MAKES_TAIL = new RegExp(
   'iu',
 )
 
-function kindOf(name: string): HeadingKind | null {
+const kindOf = remember(findKind)
+
+function findKind(name: string): HeadingKind | null {
   const plain = name
     .toLowerCase()
     .replace(/\([^)]*\)|\[[^\]]*\]/g, '')
@@ -111,7 +114,8 @@ const AMOUNT = new RegExp(`(?:^|[\\s(])(?:\\d[\\d.,/]*|[¼½¾⅓⅔⅛])\\s*(?:
 const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'iu')
 /** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
 const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
-const INLINE = /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s)(\S.*)$/
+const INLINE =
+  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s)(\S.*)$/
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
@@ -223,7 +227,8 @@ const WORD_AND_LIST = new RegExp(
 
 function inlineHeading(text: string, round: Surroundings): Heading | null {
   const run = WORD_AND_LIST.exec(text)
-  if (run && AMOUNT.test(run[2]!)) return { kind: kindOf(run[1]!) ?? 'unknown', name: run[1]!, rest: run[2]!, pieces: null }
+  if (run && AMOUNT.test(run[2]!))
+    return { kind: kindOf(run[1]!) ?? 'unknown', name: run[1]!, rest: run[2]!, pieces: null }
   const inline = INLINE.exec(text)
   if (!inline) return null
   const name = inline[1]!.trim()
@@ -257,7 +262,10 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   if (!list && kind === 'filling' && round.next === 'amount' && rest.split(/\s+/).length <= 4)
     return { kind, name: text, rest: '', pieces: countIn(text) }
   // "Filling 1: ... (20 of them)" counts its own pieces.
-  const own = kind === 'filling' ? /\s*\((?:for |makes |x ?)?(\d{1,3})(?: of (?:them|these)| pieces| pcs)?\)\.?$/i.exec(rest) : null
+  const own =
+    kind === 'filling'
+      ? /\s*\((?:for |makes |x ?)?(\d{1,3})(?: of (?:them|these)| pieces| pcs)?\)\.?$/i.exec(rest)
+      : null
   return {
     kind,
     name: name.replace(MAKES_TAIL, '').trim(),

@@ -176,7 +176,12 @@ function eventsIn(clause: Clause): Event[] {
     const stretch = text.slice(start, end)
     const behind = times.filter((time) => time.index >= one.index && time.index < end)
     // "Prove 40 minutes and bake": a time in front belongs to what stands before it.
-    const inFront = times.filter((time) => time.index >= start && time.index < one.index && !WAITS.test(text.slice(Math.max(0, time.index - 40), time.index)))
+    const inFront = times.filter(
+      (time) =>
+        time.index >= start &&
+        time.index < one.index &&
+        !WAITS.test(text.slice(Math.max(0, time.index - 40), time.index)),
+    )
     const own = behind.length ? behind : inFront
     const temperature = temperatureIn(stretch)
     const twoSides = /\b(?:on )?both sides\b/i.test(stretch)
@@ -186,7 +191,9 @@ function eventsIn(clause: Clause): Event[] {
           .reduce(
             (total, time, n) =>
               total +
-              (n === 0 || one.way === 'brown-and-steam' || /\b(?:other|second) side|turn|flip|more|then|\+/i.test(stretch.slice(own[0]!.index))
+              (n === 0 ||
+              one.way === 'brown-and-steam' ||
+              /\b(?:other|second) side|turn|flip|more|then|\+/i.test(stretch.slice(own[0]!.index))
                 ? middleMinutes(time)
                 : 0),
             0,
@@ -388,10 +395,8 @@ function wayOf(
   const inPan = /\b(?:skillet|frying pan|little oil|butter)\b/i.test(text)
   if (!inPan && /\b(?:in (?:medium |very )?hot oil|turning often|float|drop|slide|kadai|wok)\b/i.test(text))
     return { way: 'deep-fry', unclear: false }
-  if (event.perSide || inPan)
-    return { way: 'shallow-fry', unclear: false }
-  if (/\b(?:hot oil|drain|batches|lower)\b/i.test(text))
-    return { way: 'deep-fry', unclear: false }
+  if (event.perSide || inPan) return { way: 'shallow-fry', unclear: false }
+  if (/\b(?:hot oil|drain|batches|lower)\b/i.test(text)) return { way: 'deep-fry', unclear: false }
   return {
     way: context.panFatGrams > 0 || /\bin oil\b/i.test(text) ? 'deep-fry' : 'shallow-fry',
     unclear: true,

@@ -1,4 +1,5 @@
 import type { Food, Foods } from '../food/food'
+import { remember } from './remember'
 
 export interface FoodMatch {
   food: Food
@@ -33,17 +34,9 @@ const PLANT_MARK =
   /\b(?:vegan|plant based|plant|dairy free|non dairy|egg free|eggless|meat free|meatless|mock|faux|vegetarian|veggie)\b/
 
 /** Lower case, no accents, hyphens as blanks, singular nouns: how names are compared. */
-export function normaliseName(text: string): string {
-  const known = normalised.get(text)
-  if (known !== undefined) return known
-  const made = normalise(text)
-  if (normalised.size >= MOST_REMEMBERED) normalised.clear()
-  normalised.set(text, made)
-  return made
-}
+export const normaliseName: (text: string) => string = remember(normalise, 5000)
 
-/** Names and lines are looked at again and again while a text is read. */
-const normalised = new Map<string, string>()
+/** Names that a larder has matched are remembered, up to so many. */
 const MOST_REMEMBERED = 5000
 
 function normalise(text: string): string {

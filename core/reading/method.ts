@@ -77,7 +77,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     let label: Draft | null = step.under ? draftByLabel(step.under, drafts) : null
     if (step.under && /\b(?:assembl|shap|cook|bak|fry|steam|boil|finish)/i.test(step.under) && !label)
       label = null
-    for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS ? [] : sentencesOf(withDigits(step.text))) {
+    for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS
+      ? []
+      : sentencesOf(withDigits(step.text))) {
       if (sentence.length > MAX_ROW_CHARACTERS) continue
       const named = LABEL.exec(sentence)
       const name = named ? (named[1] ?? named[2]!) : ''
@@ -149,7 +151,18 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     if (best) return best
     // "Steam the roots 10 minutes" before anything is closed: something that goes in.
     const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
-    if (!closed && willClose && !label && fillings.length === 1 && !drafts.some((draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'vegetable')) && /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+/iu.test(text) && !/\b(?:oven|pieces|them|float|side|flat)\b/i.test(text)) return fillings[0]!
+    if (
+      !closed &&
+      willClose &&
+      !label &&
+      fillings.length === 1 &&
+      !drafts.some(
+        (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'vegetable'),
+      ) &&
+      /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+/iu.test(text) &&
+      !/\b(?:oven|pieces|them|float|side|flat)\b/i.test(text)
+    )
+      return fillings[0]!
     return closed
       ? 'pieces'
       : (label ??

@@ -63,7 +63,8 @@ const DOING =
   /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle)\b/i
 
 /** What is said of keeping it is no ingredient and no step. */
-const KEEPING = /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable)\b/i
+const KEEPING =
+  /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable)\b/i
 
 const METHOD_WORDS =
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to (?:make|do) (?:it|them)|making (?:it|them)|what to do)$/i
@@ -91,7 +92,12 @@ export function isStep(text: string, foods: Foods): boolean {
     return matchFood(readLine(text).name, foods)?.how !== 'exact'
   }
   // "Apples in a pan with butter 8 min": ingredients do not take minutes, unless they soak.
-  if (words >= 3 && /\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?min(?:ute)?s?\b/i.test(text) && !/\b(?:soak|rest|chill|drain|boiled|cooked)/i.test(text)) return true
+  if (
+    words >= 3 &&
+    /\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?min(?:ute)?s?\b/i.test(text) &&
+    !/\b(?:soak|rest|chill|drain|boiled|cooked)/i.test(text)
+  )
+    return true
   if (words >= 14) return DOING.test(text) || !/,/.test(text)
   if (words >= 6 && DOING.test(text) && !/^(?:oil|water|milk|butter|ghee|flour|salt|egg)\b/i.test(text)) {
     const read = readLine(text)
@@ -202,7 +208,10 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     const bare = text.replace(/^(?:and|then)\s+/i, '').replace(/(\p{L}{2})\.$/u, '$1')
     const found = readYields(text)
     // "1 packet filo (270 g)" is bought, "12 buns" are made.
-    const bought = /^\W*\d/.test(text) && !/^\W*\d+\s+(?:servings?|portions?|people)/i.test(text) && matchFood(readLine(text).name, foods)?.how === 'exact'
+    const bought =
+      /^\W*\d/.test(text) &&
+      !/^\W*\d+\s+(?:servings?|portions?|people)/i.test(text) &&
+      matchFood(readLine(text).name, foods)?.how === 'exact'
     if (found?.whole && !bought) {
       count(row, text)
       if (/\p{L}{2}/u.test(found.rest)) {
@@ -245,7 +254,8 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       for (const sentence of sentences) readSentence(row, sentence)
       return
     }
-    if (NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || /^\W*(?:\d\s*x\s*){2,}\W*$/i.test(text))) return is(row, 'left-out')
+    if (NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || /^\W*(?:\d\s*x\s*){2,}\W*$/i.test(text)))
+      return is(row, 'left-out')
     if (
       NUTRITION_LINE.test(text) &&
       (mode === 'noise' ||
@@ -283,7 +293,12 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     }
     const next = looksLike(rows[index + 1], foods)
     const several = mode === 'method' ? [text] : sentencesOf(text)
-    if (several.length > 1 && several.slice(1).some((sentence) => readHeading(sentence, { foods, next: null })?.rest || inlineList(sentence, foods))) {
+    if (
+      several.length > 1 &&
+      several
+        .slice(1)
+        .some((sentence) => readHeading(sentence, { foods, next: null })?.rest || inlineList(sentence, foods))
+    ) {
       for (const sentence of several) readSentence(row, sentence)
       return
     }
@@ -325,7 +340,13 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
           return
         }
         const yields = titleYields(text)
-        if (yields) out.counts.push({ pieces: yields.pieces, servings: yields.servings, perServing: yields.perServing, text })
+        if (yields)
+          out.counts.push({
+            pieces: yields.pieces,
+            servings: yields.servings,
+            perServing: yields.perServing,
+            text,
+          })
         out.title = (yields ? withoutYields(text) : text)
           .replace(/^(?:title|recipe)\s*:\s*/i, '')
           .replace(/\s*[:–-]+$/, '')
@@ -365,8 +386,14 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     const sentences = sentencesOf(text)
     const [lead] = sentences
     if (sentences.length < 2 || !lead || lead.length > 80 || wordsOf(lead) > 10) return null
-    const plain = !isStep(lead, foods) && !inlineList(lead, foods) && !readHeading(lead, { foods }) && !readYields(lead)?.whole
-    return plain && titleEnd(lead) === lead.length && !/^(?:note|tip|serves|makes)\b/i.test(lead) ? lead : null
+    const plain =
+      !isStep(lead, foods) &&
+      !inlineList(lead, foods) &&
+      !readHeading(lead, { foods }) &&
+      !readYields(lead)?.whole
+    return plain && titleEnd(lead) === lead.length && !/^(?:note|tip|serves|makes)\b/i.test(lead)
+      ? lead
+      : null
   }
 
   function readSentence(row: Row, sentence: string) {

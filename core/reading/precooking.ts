@@ -72,7 +72,8 @@ class Pot {
   private added = new Set<number>()
 
   private time(way: PrecookingWay, text: string): void {
-    for (const time of timesIn(text)) this.minutes.set(way, (this.minutes.get(way) ?? 0) + middleMinutes(time))
+    for (const time of timesIn(text))
+      this.minutes.set(way, (this.minutes.get(way) ?? 0) + middleMinutes(time))
   }
 
   cook(way: PrecookingWay, lines: readonly number[], text: string): void {
@@ -106,7 +107,8 @@ class Pot {
 
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 const WHOLE_POT = /\b(?:everything|all|filling|stuffing|mixture)\b/i
-const STRETCHES = /,\s+(?=\p{L})|\.\s+|\s+and (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season)\b)/iu
+const STRETCHES =
+  /,\s+(?=\p{L})|\.\s+|\s+and (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season)\b)/iu
 
 /** Follows the clauses that speak of a part through its pot. */
 function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
@@ -115,7 +117,9 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
   const words = wordsOfDraft(draft)
   const wordsOfLine = draft.lines.map((item) => {
     const name = item.food ? item.food.name.split(',')[0]! : ''
-    return normaliseName(`${item.read.name} ${name}`).split(' ').filter((word) => words.has(word))
+    return normaliseName(`${item.read.name} ${name}`)
+      .split(' ')
+      .filter((word) => words.has(word))
   })
   const every = draft.lines.map((_, at) => at)
   const hasFat = draft.lines.some(({ food }) => isFat(food))
@@ -151,7 +155,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
               ? named
               : every
         pot.cook(way, lines, stretch)
-      } else if (pot.hot !== null && !off) pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
+      } else if (pot.hot !== null && !off)
+        pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
       else pot.setAside(named)
       if (DRY.test(stretch) && pot.ways.size) untilDry = true
     }

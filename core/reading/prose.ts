@@ -15,7 +15,8 @@ const MENTION = new RegExp(
 const STOP =
   /\b(?:and|with|into|in|to|until|till|for|then|on|at|from|or|plus|over|by|it|them|is|are|so|that|which|about|you|i|a|an|half|one|two|three|four|five|six|ten|twelve|mix|add|knead|fry|cook|stir|rest|let|leave|roll|make|minutes?|mins?|hours?|degrees|each|cut|chopped|pieces|balls|rounds|circles|dis[ck]s|times)\b.*$/i
 /** Preparation in front of a name is no end of it. */
-const LEADING = /^(?:(?:finely|roughly|thinly|freshly|well)\s+)?(?:chopped|sliced|diced|grated|shredded|cubed|peeled)\s+/i
+const LEADING =
+  /^(?:(?:finely|roughly|thinly|freshly|well)\s+)?(?:chopped|sliced|diced|grated|shredded|cubed|peeled)\s+/i
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CONTEXT: readonly [PartKind, RegExp][] = [
@@ -110,7 +111,7 @@ export function linesFromProse(
       for (const bare of stretch.matchAll(BARE)) {
         const before = stretch.slice(Math.max(0, bare.index - 24), bare.index)
         if (
-/(?:\d\s*\p{L}*\s*(?:of\s+)?|\b(?:pinch|teaspoons?|tablespoons?|spoons?|cups?|grams|mls?|litres?)\s+(?:of\s+)?)(?:the |warm |cold |hot )?$/iu.test(
+          /(?:\d\s*\p{L}*\s*(?:of\s+)?|\b(?:pinch|teaspoons?|tablespoons?|spoons?|cups?|grams|mls?|litres?)\s+(?:of\s+)?)(?:the |warm |cold |hot )?$/iu.test(
             before,
           )
         )

@@ -1,4 +1,5 @@
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
+import { remember } from './remember'
 import { UNIT_PATTERN, unitById, unitByName } from './units'
 
 export type Size = 'small' | 'medium' | 'large'
@@ -206,7 +207,8 @@ const CONTAINERS = new RegExp(
   'iu',
 )
 
-const CONTAINER_WORD = /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b/i
+const CONTAINER_WORD =
+  /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b/i
 
 function readContainers(text: string): MeasureRead | null {
   if (!CONTAINER_WORD.test(text)) return null
@@ -295,18 +297,7 @@ const TRAILING_COUNT = new RegExp(
  * @returns the parts; `measures` is empty when the line states no amount
  * @example readLine('1 1/2 cups plain flour, sifted').name // 'plain flour'
  */
-export function readLine(raw: string): ReadLine {
-  const known = readBefore.get(raw)
-  if (known) return known
-  if (readBefore.size >= MOST_REMEMBERED) readBefore.clear()
-  const read = takeApart(raw)
-  readBefore.set(raw, read)
-  return read
-}
-
-/** A line is looked at several times while a text is read, and again at the next key: it is taken apart once. */
-const readBefore = new Map<string, ReadLine>()
-const MOST_REMEMBERED = 2000
+export const readLine: (raw: string) => ReadLine = remember(takeApart)
 
 function takeApart(raw: string): ReadLine {
   let text = raw
@@ -328,10 +319,11 @@ function takeApart(raw: string): ReadLine {
   text = text.replace(OPTIONAL, '').trim()
   const divided = /\bdivided\b|\bin (?:two|2) (?:parts|lots)\b/i.test(text)
 
-  if (/\b(?:juice|zest)\b/i.test(text)) text = text.replace(
-    CITRUS,
-    (_, what: string, count: string, fruit: string) => `${count} ${fruit} ${what.toLowerCase()}`,
-  )
+  if (/\b(?:juice|zest)\b/i.test(text))
+    text = text.replace(
+      CITRUS,
+      (_, what: string, count: string, fruit: string) => `${count} ${fruit} ${what.toLowerCase()}`,
+    )
 
   let unmeasured: Unmeasured | null = TO_TASTE.test(text)
     ? 'to taste'
@@ -404,7 +396,10 @@ function takeApart(raw: string): ReadLine {
       LEADING_PREP.test(`${second} x`) ? all : `${first} or ${second} or `,
   )
   // "1 packet wrappers (30)": how many are in it.
-  const inside = container && /^\d{1,3}(?:\s*(?:-|to)\s*\d{1,3})?$/.test(prep.at(-1) ?? '') ? readNumber(prep.pop()!) : null
+  const inside =
+    container && /^\d{1,3}(?:\s*(?:-|to)\s*\d{1,3})?$/.test(prep.at(-1) ?? '')
+      ? readNumber(prep.pop()!)
+      : null
   if (inside) measures.push([{ low: inside.low, high: inside.high, unitId: null, heap: null, size: null }])
   const [head, ...tail] = rest.split(/\s*[,;]\s*|\s+[-–—]\s+/)
   let name = (head ?? '').trim()

@@ -109,7 +109,18 @@ export const NUMBER_PATTERN = [
 ].join('|')
 
 /** Words that a number may begin with. */
-const NUMBER_WORDS = new Set([...Object.keys(ONES), ...Object.keys(TENS), 'hundred', 'half', 'quarter', 'a', 'an', 'dozen', 'few', 'couple'])
+const NUMBER_WORDS = new Set([
+  ...Object.keys(ONES),
+  ...Object.keys(TENS),
+  'hundred',
+  'half',
+  'quarter',
+  'a',
+  'an',
+  'dozen',
+  'few',
+  'couple',
+])
 const SPELT = new Set([...Object.keys(ONES), ...Object.keys(TENS), 'hundred'])
 
 /**
@@ -171,7 +182,11 @@ function valueOf(token: string): number {
  */
 export function readNumber(text: string): NumberRange | null {
   // Most texts begin with a word that is no number: that is seen without the pattern.
-  if (!/^[\d.]/.test(text) && !VULGAR.includes(text[0] ?? '') && !NUMBER_WORDS.has(/^[a-z]+/i.exec(text)?.[0].toLowerCase() ?? ''))
+  if (
+    !/^[\d.]/.test(text) &&
+    !VULGAR.includes(text[0] ?? '') &&
+    !NUMBER_WORDS.has(/^[a-z]+/i.exec(text)?.[0].toLowerCase() ?? '')
+  )
     return null
   const first = single.exec(text)
   if (!first) return null

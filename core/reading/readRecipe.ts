@@ -269,20 +269,37 @@ function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
     for (const item of [...draft.lines]) {
       const { food, read } = item
       const fat = isFat(food)
-      if (!food || !(fat || /^(?:egg|egg-yolk|milk|plant-milk)$/.test(food.group)) || draft.lines.length < 2) continue
-      const word = new RegExp(`\\b${food.group.startsWith('egg') ? 'eggs?|yolk' : normaliseName(read.name).split(' ').at(-1)}\\b`, 'i')
+      if (!food || !(fat || /^(?:egg|egg-yolk|milk|plant-milk)$/.test(food.group)) || draft.lines.length < 2)
+        continue
+      const word = new RegExp(
+        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk' : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        'i',
+      )
       const named = brushing.some(({ text }) => {
         const at = BRUSHES.exec(text)!.index
         return word.test(text.slice(at, at + 60))
       })
       if (!named) continue
-      const used = clauses.some(({ about, text }) => about === draft && word.test(text) && !BRUSHES.test(text))
-      const there = drafts.some((one) => one.kind === 'finish' && one.lines.some((other) => other.food?.group === food.group))
+      const used = clauses.some(
+        ({ about, text }) => about === draft && word.test(text) && !BRUSHES.test(text),
+      )
+      const there = drafts.some(
+        (one) => one.kind === 'finish' && one.lines.some((other) => other.food?.group === food.group),
+      )
       if (used || there) continue
       draft.lines = draft.lines.filter((one) => one !== item)
       const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
       if (finish) finish.lines.push(item)
-      else drafts.push({ kind: 'finish', name: PART_NAMES.finish, lines: [item], pieces: null, into: null, unsure: false, usedGrams: null })
+      else
+        drafts.push({
+          kind: 'finish',
+          name: PART_NAMES.finish,
+          lines: [item],
+          pieces: null,
+          into: null,
+          unsure: false,
+          usedGrams: null,
+        })
     }
   }
 }
@@ -296,12 +313,23 @@ function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
     const item = draft.lines.slice(-1).find(({ food, read }) => {
       if (!isFat(food) || !read.measures.length) return false
       const word = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
-      const atPieces = clauses.some(({ about, text }) => about === 'pieces' && word.test(text) && /\b(?:heat|fry|pan|skillet|griddle|cook)\b/i.test(text))
+      const atPieces = clauses.some(
+        ({ about, text }) =>
+          about === 'pieces' && word.test(text) && /\b(?:heat|fry|pan|skillet|griddle|cook)\b/i.test(text),
+      )
       return atPieces && !clauses.some(({ about, text }) => about === draft && word.test(text))
     })
     if (!item) continue
     draft.lines = draft.lines.filter((one) => one !== item)
-    drafts.push({ kind: 'pan', name: PART_NAMES.pan, lines: [item], pieces: null, into: null, unsure: false, usedGrams: null })
+    drafts.push({
+      kind: 'pan',
+      name: PART_NAMES.pan,
+      lines: [item],
+      pieces: null,
+      into: null,
+      unsure: false,
+      usedGrams: null,
+    })
     return
   }
 }

@@ -37,7 +37,10 @@ const BY_METHOD: readonly [Shape, RegExp][] = [
   ],
   ['parcel', /\b(?:envelopes?|packets?|parcels?|fold (?:in )?the (?:four )?(?:corners|sides))\b/i],
   ['roll', /\b(?:roll (?:up|it up|them up|into a (?:log|cigar))|tuck in the (?:sides|ends))\b/i],
-  ['disc', /\b(?:flatten|patt(?:y|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i],
+  [
+    'disc',
+    /\b(?:flatten|patt(?:y|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i,
+  ],
   [
     'bun',
     /\b(?:buns?|seam[- ](?:side )?down|gather (?:the|up)|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,

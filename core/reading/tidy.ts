@@ -1,3 +1,5 @@
+import { remember } from './remember'
+
 /** One row of a pasted text, cleaned of marks that carry no words. */
 export interface Row {
   /** Which line of the text it stands on, from 0. Several rows may come from one line. */
@@ -118,7 +120,9 @@ const ABBREVIATED =
   /(?:^|[\s(])(?:approx|tbsp|tsp|tbs|oz|lb|lbs|no|ca|c|pkt|fl|deg|temp|st|vs|e\.g|i\.e|gm|gms|kg|g|ml|etc)$/i
 
 /** The sentences of a row. An abbreviation ("2 tbsp. oil", "approx. 20") does not end one. */
-export function sentencesOf(text: string): string[] {
+export const sentencesOf: (text: string) => readonly string[] = remember(cutSentences)
+
+function cutSentences(text: string): string[] {
   const found: string[] = []
   let start = 0
   for (let at = 0; at < text.length; at++) {

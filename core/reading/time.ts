@@ -1,5 +1,7 @@
 import { DIGIT_NUMBER, readNumber, withDigits } from './readNumber'
 
+import { remember } from './remember'
+
 /** A span of time that a text states. */
 export interface TimeRead {
   lowMinutes: number
@@ -33,7 +35,9 @@ const SIDE =
  *
  * @example timesIn('fry 4 minutes a side')[0] // { lowMinutes: 4, highMinutes: 4, perSide: true, index: 4 }
  */
-export function timesIn(stated: string): TimeRead[] {
+export const timesIn: (text: string) => readonly TimeRead[] = remember(findTimes)
+
+function findTimes(stated: string): TimeRead[] {
   if (!/min|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(stated)) return []
   const text = withDigits(stated)
   const found: TimeRead[] = []

@@ -1,4 +1,5 @@
 import { DIGIT_NUMBER, readNumber, withDigits } from './readNumber'
+import { remember } from './remember'
 import { UNIT_PATTERN } from './units'
 
 export interface Yields {
@@ -48,8 +49,15 @@ const count = (text: string) => Math.floor(readNumber(text)?.low ?? 0) || null
  *
  * @returns null when the line says nothing of the kind
  */
-export function readYields(line: string): Yields | null {
+export const readYields: (line: string) => Yields | null = remember(yieldsOf)
+
+/** Words without which a line counts nothing. */
+const COUNTS =
+  /serv|mak|yield|gives|feed|portion|people|person|guest|quantity|gets? you|get|eater|adult|head\b|\bx ?\d|×/i
+
+function yieldsOf(line: string): Yields | null {
   if (line.length > 400) return null
+  if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
   const text = withDigits(line.replace(/[*_#]/g, '').trim())
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
   const per = perPerson.exec(text)
@@ -129,7 +137,9 @@ export function withoutYields(title: string): string {
   const cut = title
     .replace(/\s*[([][^)\]]*(?:\d|serves|makes)[^)\]]*[)\]]/gi, (bracket) =>
       /^\s*\(\d{1,3}\)$/.test(bracket) ||
-      readYields(bracket.replace(/[()[\]]/g, ' ')) || times.test(bracket) || inBrackets.test(bracket)
+      readYields(bracket.replace(/[()[\]]/g, ' ')) ||
+      times.test(bracket) ||
+      inBrackets.test(bracket)
         ? ''
         : bracket,
     )

@@ -1,24 +1,17 @@
 <script setup lang="ts">
-import {
-  COOKING_WAYS,
-  MAX_PIECES,
-  SHAPES,
-  type CookingWay,
-  type Recipe,
-  type Shape,
-} from '~~/core/recipe/document'
-import { SHAPE_WORDS, WAY_WORDS } from '~/logic/format'
+import { MAX_PIECES, SHAPES, type Recipe, type Shape } from '~~/core/recipe/document'
+import { SHAPE_WORDS } from '~/logic/format'
 
 const { recipe } = defineProps<{ recipe: Recipe }>()
-const emit = defineEmits<{ change: [recipe: Recipe] }>()
+const emit = defineEmits<{ scale: [] }>()
+const edits = useBenchEdits()
 
 const problem = ref('')
-
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 
 function setTitle(event: Event) {
   const title = valueOf(event).replace(/\s+/g, ' ').trim().slice(0, 200)
-  if (title && title !== recipe.title) emit('change', { ...recipe, title })
+  if (title && title !== recipe.title) edits.title(title)
 }
 function setCount(key: 'pieces' | 'servings', event: Event) {
   const count = Number(valueOf(event).replace(',', '.'))
@@ -27,17 +20,9 @@ function setCount(key: 'pieces' | 'servings', event: Event) {
     count >= 1 && count <= MAX_PIECES && whole
       ? ''
       : `${key === 'pieces' ? 'Pieces' : 'Servings'}: type a number from 1 to ${MAX_PIECES}`
-  if (problem.value || count === recipe[key]) return
-  const notes = recipe.notes.filter((note) => note.code !== `${key}-assumed`)
-  emit('change', { ...recipe, [key]: count, notes })
+  if (problem.value || (count === recipe[key] && recipe[`${key}Stated`])) return
+  edits.count(key, count)
 }
-const setWay = (way: Recipe['cooking']['way']) =>
-  emit('change', {
-    ...recipe,
-    cooking: { ...recipe.cooking, way },
-    // What was said of another way of cooking holds no longer.
-    notes: recipe.notes.filter((note) => note.code !== 'way-assumed' && note.code !== 'cooking'),
-  })
 </script>
 
 <template>
@@ -72,24 +57,15 @@ const setWay = (way: Recipe['cooking']['way']) =>
           inputmode="decimal"
           aria-label="Servings"
           @input="(event) => setCount('servings', event)"
-      /></label>
-      <select
-        class="field"
-        aria-label="Way of cooking"
-        :value="recipe.cooking.way"
-        @change="(event) => setWay(valueOf(event) as CookingWay)"
+        /><span v-if="!recipe.servingsStated" class="soft small"> a guess</span></label
       >
-        <option v-for="way in COOKING_WAYS" :key="way" :value="way">{{ WAY_WORDS[way] }}</option>
-      </select>
-      <span v-if="recipe.cooking.temperatureC || recipe.cooking.minutes" class="soft">
-        {{ recipe.cooking.temperatureC ? `${recipe.cooking.temperatureC} °C` : '' }}
-        {{ recipe.cooking.minutes ? `${recipe.cooking.minutes} min` : '' }}
-      </span>
+      <button type="button" class="opens small" @click="emit('scale')">scale</button>
+      <CookingFields :cooking="recipe.cooking" />
       <select
         class="field"
         aria-label="Shape"
         :value="recipe.shape"
-        @change="(event) => emit('change', { ...recipe, shape: valueOf(event) as Shape })"
+        @change="(event) => edits.shape(valueOf(event) as Shape)"
       >
         <option v-for="shape in SHAPES" :key="shape" :value="shape">{{ SHAPE_WORDS[shape] }}</option>
       </select>

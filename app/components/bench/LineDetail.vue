@@ -1,17 +1,15 @@
 <script setup lang="ts">
-import { searchFoods } from '~~/core/reading/match'
 import { howToMake } from '~~/core/food/homemade'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import type { Line, PartKind } from '~~/core/recipe/document'
-import type { ShelvedFood } from '~/logic/api'
-import { SHELF_WORDS, showGrams } from '~/logic/format'
+import { PRECOOKING_WAYS, type Line, type Part, type PartKind } from '~~/core/recipe/document'
+import { PART_WORDS, PRECOOKING_WORDS, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
 
-const shelves = useLarderStore()
-
-const { line, food, part, contribution } = defineProps<{
+const { line, food, part, partId, hosts, contribution } = defineProps<{
   part: PartKind
+  partId: string
+  hosts: readonly Part[]
   line: Line
   food: Food | undefined
   contribution: Contribution | null
@@ -23,28 +21,15 @@ watch(
   () => line.raw,
   (next) => (raw.value = next),
 )
-const chosen = ref<Food | string>(food ?? line.name)
-const found = ref<Food[]>([])
-/** The tables answer at once; other shelves when the server does. */
-async function search({ query }: { query: string }) {
-  found.value = searchFoods(query, shelves.larder.foods)
-  if (query.trim().length < 2) return
-  const there = await shelves.search(query).catch(() => [])
-  const ids = new Set(found.value.map((one) => one.id))
-  found.value = [...found.value, ...there.filter((one) => !ids.has(one.id))].slice(0, 30)
-}
-/** Two shelves may hold a food of the same name. */
-function labelOf(one: Food) {
-  const shelf = 'shelf' in one ? SHELF_WORDS[(one as ShelvedFood).shelf] : ''
-  return shelf ? `${one.name} (${shelf})` : one.name
-}
-function choose(one: Food) {
-  shelves.keep([one])
-  edits.food(line.id, one.id)
-}
 const notes = computed(() => line.notes.filter((note) => note.level === 'note'))
 const rawId = useId()
 const foodId = useId()
+const partSelect = useId()
+const cookSelect = useId()
+function cookLine(event: Event) {
+  const value = (event.target as HTMLSelectElement).value
+  edits.cookLine(line.id, value === 'raw' ? 'raw' : (PRECOOKING_WAYS.find((way) => way === value) ?? null))
+}
 const eatenId = useId()
 const leftId = useId()
 
@@ -72,18 +57,30 @@ function rewrite() {
     <label :for="rawId">As written</label>
     <InputText :id="rawId" v-model="raw" size="small" @keydown.enter="rewrite" @blur="rewrite" />
     <label :for="foodId">Food</label>
-    <AutoComplete
-      v-model="chosen"
+    <FoodPicker
       :input-id="foodId"
-      :suggestions="found"
-      :option-label="labelOf"
-      data-key="id"
-      size="small"
-      complete-on-focus
-      placeholder="Name or fragment"
-      @complete="search"
-      @option-select="(event) => choose(event.value)"
+      :start="food ?? line.name"
+      @choose="(one) => edits.food(line.id, one.id)"
     />
+    <label :for="partSelect">Stands in</label>
+    <select
+      :id="partSelect"
+      class="field"
+      :value="partId"
+      @change="(event) => edits.move(line.id, (event.target as HTMLSelectElement).value)"
+    >
+      <option v-for="host in hosts" :key="host.id" :value="host.id">
+        {{ host.name || PART_WORDS[host.kind] }}
+      </option>
+    </select>
+    <template v-if="part === 'filling' || hosts.find((host) => host.id === partId)?.into">
+      <label :for="cookSelect">Goes in</label>
+      <select :id="cookSelect" class="field" :value="line.cookedBy ?? ''" @change="cookLine">
+        <option value="">as its part does</option>
+        <option value="raw">raw</option>
+        <option v-for="way in PRECOOKING_WAYS" :key="way" :value="way">{{ PRECOOKING_WORDS[way] }}</option>
+      </select>
+    </template>
     <template v-if="part === 'pan' || part === 'finish'">
       <label :for="eatenId">{{ part === 'pan' ? 'Taken up' : 'Eaten' }}</label>
       <span>

@@ -3,10 +3,10 @@ import { foodAgainstDiet } from '~~/core/diet/diets'
 import type { Food } from '~~/core/food/food'
 import type { Nutrients } from '~~/core/food/nutrients'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import type { Line, PartKind } from '~~/core/recipe/document'
+import type { Line, Part, PartKind } from '~~/core/recipe/document'
 import { candidatesFor, type Made } from '~~/core/swap/catalogue'
 import { larder } from '~~/data/larder'
-import { showFigure, showGrams } from '~/logic/format'
+import { plainPart, showFigure, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
 
 const shelves = useLarderStore()
@@ -14,6 +14,8 @@ const shelves = useLarderStore()
 const {
   line,
   part,
+  partId,
+  hosts,
   made,
   contribution,
   partGrams,
@@ -24,6 +26,8 @@ const {
 } = defineProps<{
   line: Line
   part: PartKind
+  partId: string
+  hosts: readonly Part[]
   made: Made
   contribution: Contribution | null
   /** Grams of the whole part, for the line's share of it. */
@@ -40,6 +44,15 @@ const edits = useBenchEdits()
 const { shareOf, figure } = useShareNutrient()
 
 const open = ref(false)
+const component = computed(() =>
+  line.componentId ? hosts.find((one) => one.id === line.componentId) : undefined,
+)
+/** One place up or down, into the next part at the end; the focus goes along. */
+async function nudge(by: -1 | 1) {
+  edits.nudge(line.id, by)
+  await nextTick()
+  document.querySelector<HTMLElement>(`[data-line="${CSS.escape(line.id)}"] .written`)?.focus()
+}
 const food = computed<Food | undefined>(() =>
   line.foodId ? shelves.larder.foods.get(line.foodId) : undefined,
 )
@@ -53,7 +66,7 @@ const against = computed(() => {
   }
 })
 const swaps = computed(() => (food.value ? candidatesFor(food.value, part, made, shelves.larder.swaps) : []))
-const checks = computed(() => line.notes.filter((note) => note.level === 'check'))
+const checks = computed(() => line.notes.filter((note) => note.level === 'check' && note.code !== 'to-feel'))
 const share = computed(() => {
   const [own, whole] =
     shareOf.value === 'grams'
@@ -89,13 +102,24 @@ function stopTyping() {
 <template>
   <li class="line" :class="{ swapped: line.cameFrom, continued }">
     <div class="row">
-      <button type="button" class="written" :aria-expanded="open" @click="open = !open">
+      <span class="grip no-print" aria-hidden="true" title="Drag to move">⋮</span>
+      <button
+        type="button"
+        class="written"
+        :aria-expanded="open"
+        aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown"
+        @click="open = !open"
+        @keydown.alt.up.prevent="nudge(-1)"
+        @keydown.alt.down.prevent="nudge(1)"
+      >
         <span class="raw">{{
           line.cameFrom && food ? `${continued ? '+ ' : ''}${food.name}` : line.raw || line.name
         }}</span>
-        <span v-if="food && !line.cameFrom" class="food soft small">{{ food.name }}</span>
+        <span v-if="component" class="food soft small">made below: {{ plainPart(component) }}</span>
+        <span v-else-if="food && !line.cameFrom" class="food soft small">{{ food.name }}</span>
       </button>
-      <span class="weight">
+      <span v-if="component" />
+      <span v-else class="weight">
         <input
           :value="shown"
           inputmode="text"
@@ -130,6 +154,27 @@ function stopTyping() {
         />
       </span>
     </div>
+    <p v-if="line.choices.length" class="note no-print">
+      <button
+        v-for="(choice, at) in line.choices"
+        :key="at"
+        type="button"
+        class="opens"
+        @click="edits.choose(line.id, at)"
+      >
+        or {{ shelves.larder.foods.get(choice.foodId ?? '')?.name.toLowerCase() ?? choice.name
+        }}<template v-if="choice.grams">, {{ showGrams(choice.grams) }} g</template>
+      </button>
+    </p>
+    <p v-if="line.optional" class="note soft no-print">
+      Optional.
+      <button type="button" class="opens" @click="edits.leaveOut(line.id)">Leave it out</button>
+    </p>
+    <p v-if="line.toFeel" class="note">
+      <span class="sign watch">to feel</span> Start with {{ showGrams(line.toFeel.startGrams) }} g, then by
+      the spoon; expect to stop between {{ showGrams(line.toFeel.lowGrams) }} and
+      {{ showGrams(line.toFeel.highGrams) }} g. Type what really went in.
+    </p>
     <p v-if="problem" class="note" role="alert"><span class="sign stop">✕</span> {{ problem }}</p>
     <p v-if="line.cameFrom && !continued" class="note soft">
       <template v-if="line.cameFrom.raw"
@@ -139,7 +184,15 @@ function stopTyping() {
     <p v-for="check in checks" :key="check.text" class="note">
       <span class="sign watch">check</span> {{ check.text }}
     </p>
-    <LazyLineDetail v-if="open" :line="line" :food="food" :contribution="contribution" :part="part" />
+    <LazyLineDetail
+      v-if="open"
+      :line="line"
+      :food="food"
+      :contribution="contribution"
+      :part="part"
+      :part-id="partId"
+      :hosts="hosts"
+    />
   </li>
 </template>
 
@@ -153,9 +206,18 @@ function stopTyping() {
 }
 .row {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 5.4rem 3rem 2.6rem 7.6rem;
+  grid-template-columns: 0.7rem minmax(0, 1fr) 5.4rem 3rem 2.6rem 7.6rem;
   align-items: center;
   gap: 0.5rem;
+}
+.grip {
+  color: var(--rule-strong);
+  cursor: grab;
+  text-align: center;
+  user-select: none;
+}
+.note {
+  margin-left: 1.2rem;
 }
 .written {
   display: flex;
@@ -218,7 +280,7 @@ function stopTyping() {
 }
 @media (max-width: 640px) {
   .row {
-    grid-template-columns: minmax(0, 1fr) 5.4rem 2.4rem;
+    grid-template-columns: 1rem minmax(0, 1fr) 5.4rem 2.4rem;
   }
   .share {
     display: none;

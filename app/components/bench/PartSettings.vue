@@ -20,17 +20,22 @@ const LEFT_WORDS: Partial<Record<Part['kind'], string>> = {
 }
 const problem = ref('')
 
-function typeNumber(field: 'leftGrams' | 'finishedGrams' | 'pieces', event: Event) {
+function typeNumber(
+  field: 'leftGrams' | 'finishedGrams' | 'pieces' | 'cookedMinutes' | 'usedGrams',
+  event: Event,
+) {
   const text = (event.target as HTMLInputElement).value.trim()
-  const value = Number(text.replace(',', '.').replace(/\s*g$/, ''))
-  const least = field === 'leftGrams' ? 0 : 1
-  const most = field === 'pieces' ? MAX_PIECES : MAX_LINE_GRAMS
+  const value = Number(text.replace(',', '.').replace(/\s*(?:g|min)$/, ''))
+  const least = field === 'leftGrams' || field === 'cookedMinutes' ? 0 : 1
+  const most = field === 'pieces' ? MAX_PIECES : field === 'cookedMinutes' ? 1440 : MAX_LINE_GRAMS
   const fine = !text || (value >= least && value <= most && (field !== 'pieces' || Number.isInteger(value)))
   problem.value = fine
     ? ''
     : field === 'pieces'
       ? `Type a whole number of pieces from 1 to ${MAX_PIECES}, or nothing to share them out`
-      : `Type grams from ${least} to ${MAX_LINE_GRAMS}, or nothing for the usual`
+      : field === 'cookedMinutes'
+        ? 'Type minutes from 0 to 1440, or nothing'
+        : `Type grams from ${least} to ${MAX_LINE_GRAMS}, or nothing for the usual`
   if (fine) edits.part(part.id, { [field]: text ? value : null })
 }
 const setWay = (event: Event) => {
@@ -42,13 +47,45 @@ const shown = (value: number | null | undefined) => (value == null ? '' : showGr
 
 <template>
   <div class="settings small no-print" role="group" :aria-label="`How ${part.name} goes in`">
-    <template v-if="part.kind === 'filling'">
+    <template v-if="part.kind === 'filling' || part.into !== null">
       <label
         >Goes in
         <select class="field" :value="part.cookedBy ?? ''" @change="setWay">
           <option value="">as it is</option>
           <option v-for="way in PRECOOKING_WAYS" :key="way" :value="way">{{ PRECOOKING_WORDS[way] }}</option>
         </select></label
+      >
+      <template v-if="part.cookedBy || part.lines.some((line) => line.cookedBy)">
+        <label
+          >for
+          <input
+            class="field"
+            inputmode="decimal"
+            :value="part.cookedMinutes ?? ''"
+            @change="(event) => typeNumber('cookedMinutes', event)"
+          />
+          min</label
+        >
+        <label
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="part.untilDry"
+            @change="edits.part(part.id, { untilDry: !part.untilDry })"
+          />
+          until no water is left</label
+        >
+      </template>
+      <label v-if="part.into !== null"
+        >used of it
+        <input
+          class="field"
+          inputmode="decimal"
+          :value="shown(part.usedGrams)"
+          placeholder="all"
+          @change="(event) => typeNumber('usedGrams', event)"
+        />
+        g</label
       >
       <label
         >finished it weighs
@@ -61,7 +98,7 @@ const shown = (value: number | null | undefined) => (value == null ? '' : showGr
         />
         g</label
       >
-      <label v-if="several"
+      <label v-if="several && part.into === null"
         >in
         <input
           class="field"
@@ -97,7 +134,7 @@ const shown = (value: number | null | undefined) => (value == null ? '' : showGr
   padding: 0.2rem 0;
   color: var(--ink-soft);
 }
-.settings input {
+.settings input:not(.tick) {
   width: 5.2rem;
   text-align: right;
 }

@@ -1,13 +1,16 @@
 <script setup lang="ts">
+import { VueDraggable } from 'vue-draggable-plus'
 import type { Evaluation } from '~~/core/evaluate'
 import type { Line, Part } from '~~/core/recipe/document'
 import type { Made } from '~~/core/swap/catalogue'
 import { scaleNutrients } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, PART_WORDS, showGrams } from '~/logic/format'
+import { NUTRIENT_WORDS, PART_WORDS, plainPart, showGrams } from '~/logic/format'
 import { SHARE_OF } from '~/composables/useShareNutrient'
 
-const { part, evaluation, made, pieces, lens } = defineProps<{
+const { part, hosts, evaluation, made, pieces, lens } = defineProps<{
   part: Part
+  /** All parts of the recipe: a line can be moved to any. */
+  hosts: readonly Part[]
   evaluation: Evaluation | null
   made: Made
   pieces: number
@@ -19,7 +22,9 @@ const { shareOf, figure } = useShareNutrient()
 const listed = computed(() => part.lines.reduce((sum, line) => sum + (line.grams ?? 0), 0))
 const figures = computed(() => evaluation?.parts.find((one) => one.partId === part.id) ?? null)
 const several = computed(
-  () => (evaluation?.parts.filter((one) => one.kind === 'filling' && one.grams > 0).length ?? 0) > 1,
+  () =>
+    (evaluation?.parts.filter((one) => one.kind === 'filling' && one.into === null && one.grams > 0).length ??
+      0) > 1,
 )
 const perBatch = computed(() => evaluation && scaleNutrients(evaluation.perPiece, evaluation.pieces))
 const contributions = computed(() => new Map(evaluation?.working.lines.map((line) => [line.lineId, line])))
@@ -33,6 +38,21 @@ const sameOrigin = (line: Line, above: Line | undefined) =>
   line.cameFrom.raw === above?.cameFrom?.raw &&
   line.cameFrom.swapId === above.cameFrom.swapId
 
+/** The list while something is dragged over it; the document decides what stands there afterwards. */
+const dragged = ref<Line[]>([...part.lines])
+watch(
+  () => part.lines,
+  (lines) => (dragged.value = [...lines]),
+)
+function drop(event: { item: HTMLElement; to: HTMLElement; newIndex?: number }) {
+  const lineId = event.item.dataset.line
+  const partId = event.to.dataset.part
+  dragged.value = [...part.lines]
+  if (lineId && partId) edits.move(lineId, partId, event.newIndex)
+}
+const host = computed(() => hosts.find((one) => one.id === part.into))
+const changing = ref(false)
+
 const added = ref('')
 function add() {
   if (!added.value.trim()) return
@@ -42,16 +62,26 @@ function add() {
 </script>
 
 <template>
-  <section class="part" :aria-label="name">
+  <section class="part" :class="{ component: part.into }" :aria-label="name">
     <header>
       <h2>
-        {{ name }} <span v-if="!kindSaid" class="soft small">{{ PART_WORDS[part.kind].toLowerCase() }}</span>
+        {{ name }} <span v-if="host" class="soft small">goes into the {{ plainPart(host) }}</span
+        ><span v-else-if="!kindSaid" class="soft small">{{ PART_WORDS[part.kind].toLowerCase() }}</span>
       </h2>
       <p v-if="figures" class="soft small">
         {{ showGrams(figures.grams) }} g<template v-if="part.kind === 'pan' && figures.grams < listed - 0.5">
           eaten of {{ showGrams(listed) }} g</template
         >, {{ showGrams(figures.perPiece.grams) }} g a piece
       </p>
+      <button
+        type="button"
+        class="opens small no-print"
+        :aria-expanded="changing"
+        :aria-label="`Change the part ${name}`"
+        @click="changing = !changing"
+      >
+        change
+      </button>
       <span class="heads soft small">
         <label
           >share of
@@ -62,21 +92,37 @@ function add() {
         <span>{{ NUTRIENT_WORDS[figure].unit }}</span>
       </span>
     </header>
-    <ul>
+    <PartMenu v-if="changing" :part="part" :hosts="hosts" :figures="figures" />
+    <VueDraggable
+      v-model="dragged"
+      tag="ul"
+      group="lines"
+      handle=".grip"
+      :animation="120"
+      :data-part="part.id"
+      @end="drop"
+    >
       <LineRow
-        v-for="(line, at) in part.lines"
+        v-for="(line, at) in dragged"
         :key="line.id"
+        :data-line="line.id"
         :line="line"
         :part="part.kind"
+        :part-id="part.id"
+        :hosts="hosts"
         :made="made"
         :contribution="contributions.get(line.id) ?? null"
         :part-grams="listed"
         :per-batch="perBatch"
         :pieces="pieces"
-        :continued="sameOrigin(line, part.lines[at - 1])"
+        :continued="sameOrigin(line, dragged[at - 1])"
         :lens="lens"
       />
-    </ul>
+    </VueDraggable>
+    <p v-for="line in part.setAside" :key="line.id" class="aside small">
+      <s>{{ line.raw || line.name }}</s> left out
+      <button type="button" class="opens" @click="edits.putBack(line.id)">put it back</button>
+    </p>
     <FlourBlend v-if="part.kind === 'shell'" :part="part" />
     <PartSettings v-if="part.kind !== 'pan'" :part="part" :figures="figures" :several="several" />
     <form class="add no-print" @submit.prevent="add">
@@ -111,6 +157,16 @@ select {
   border-bottom: 1px dotted var(--rule-strong);
   background: none;
   color: inherit;
+}
+.component {
+  margin-left: 1rem;
+  padding-left: 0.8rem;
+  border-left: 2px solid var(--rule-strong);
+}
+.aside {
+  padding: 0.15rem 0;
+  border-top: 1px solid var(--rule);
+  color: var(--ink-soft);
 }
 .add {
   display: flex;

@@ -7,9 +7,11 @@ import type { Basis } from '~/components/bench/FiguresTable.vue'
 import { ApiProblem, type ProblemDocument } from '~/logic/api'
 import { PART_WORDS } from '~/logic/format'
 import { dietNames } from '~/logic/dietGroups'
-import { addPart } from '~~/core/recipe/edit'
+import { answerQuestion, questionsAbout } from '~~/core/reading/questions'
 
 const bench = useBenchStore()
+const shelves = useLarderStore()
+const edits = useBenchEdits()
 const route = useRoute()
 const router = useRouter()
 const toast = useToast()
@@ -21,6 +23,8 @@ const basis = ref<Basis>('perPiece')
 const card = ref(false)
 /** Diets, targets and combinations are being chosen. */
 const adapting = ref(false)
+/** The batch is being made larger or smaller. */
+const scaling = ref(false)
 /** Older revisions are being looked at. */
 const revising = ref(false)
 /** On a narrow screen one side is shown at a time. */
@@ -33,6 +37,19 @@ const { evaluation, problems } = useEvaluation(
 )
 // Lines are marked against the diets the recipe was adapted to, and against vegan until then.
 const lens = computed(() => (bench.recipe?.diets.length ? bench.recipe.diets : ['vegan']))
+
+/** Lines say themselves that they need a food or a weight; what concerns the whole is asked at the top. */
+const questions = computed(() =>
+  bench.recipe
+    ? questionsAbout(bench.recipe, shelves.larder.foods).filter(
+        ({ code }) => !['unknown-food', 'no-amount', 'to-feel'].includes(code),
+      )
+    : [],
+)
+const doubts = computed(() => {
+  const asked = new Set(questions.value.map((question) => question.code))
+  return bench.recipe?.notes.filter((one) => one.level === 'check' && !asked.has(one.code)) ?? []
+})
 
 async function load() {
   loading.value = true
@@ -134,7 +151,7 @@ usePlaceKeys([
   </main>
   <main v-else class="bench" :data-side="side">
     <div class="top">
-      <BenchHead :recipe="bench.recipe" @change="bench.change" />
+      <BenchHead :recipe="bench.recipe" @scale="scaling = true" />
       <BenchActions
         :can-undo="bench.canUndo"
         :can-redo="bench.canRedo"
@@ -176,6 +193,12 @@ usePlaceKeys([
       @take="(made, diets) => bench.takeVariant(made, dietNames(diets))"
       @avoid="(avoid) => bench.change({ ...bench.recipe!, avoid })"
     />
+    <LazyScaleDialog
+      v-if="scaling"
+      v-model:visible="scaling"
+      :recipe="bench.recipe"
+      :evaluation="evaluation"
+    />
     <LazyRevisionsDialog
       v-if="revising && bench.slot.id && bench.slot.revision !== null"
       :id="bench.slot.id"
@@ -191,11 +214,15 @@ usePlaceKeys([
       </button>
     </div>
     <div class="recipe">
-      <p
-        v-for="note in bench.recipe.notes.filter((one) => one.level === 'check')"
-        :key="note.text"
-        class="small"
-      >
+      <QuestionList
+        :questions="questions"
+        @answer="
+          (question, answer) =>
+            bench.change(answerQuestion(bench.recipe!, question, answer, shelves.larder.foods))
+        "
+        @grams="(question, grams) => question.about && edits.grams(question.about, grams)"
+      />
+      <p v-for="note in doubts" :key="note.text" class="small">
         <span class="sign watch">check</span> {{ note.text }}
       </p>
       <RecipePart
@@ -203,6 +230,7 @@ usePlaceKeys([
         :key="part.id"
         :part="part"
         :evaluation="evaluation"
+        :hosts="bench.recipe.parts"
         :made="madeAs(bench.recipe)"
         :pieces="bench.recipe.pieces"
         :lens="lens"
@@ -214,7 +242,7 @@ usePlaceKeys([
           :key="kind"
           type="button"
           class="opens"
-          @click="bench.change(addPart(bench.recipe!, kind, PART_WORDS[kind]))"
+          @click="edits.addPart(kind, PART_WORDS[kind])"
         >
           {{ PART_WORDS[kind].toLowerCase() }}
         </button>

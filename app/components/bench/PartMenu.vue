@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import type { PartFigures } from '~~/core/evaluate'
+import { PART_KINDS, type Part, type PartKind } from '~~/core/recipe/document'
+import type { Food } from '~~/core/food/food'
+import { PART_WORDS, plainPart } from '~/logic/format'
+
+const { part, hosts, figures } = defineProps<{
+  part: Part
+  /** All parts of the recipe. */
+  hosts: readonly Part[]
+  figures: PartFigures | null
+}>()
+const edits = useBenchEdits()
+const at = computed(() => hosts.findIndex((one) => one.id === part.id))
+/** Parts that it can be made for: of the piece, and not itself. */
+const others = computed(() =>
+  hosts.filter(
+    (one) => one.id !== part.id && one.into === null && !hosts.some((own) => own.into === part.id),
+  ),
+)
+const pickerId = useId()
+
+function rename(event: Event) {
+  const name = (event.target as HTMLInputElement).value.replace(/\s+/g, ' ').trim().slice(0, 120)
+  if (name && name !== part.name) edits.part(part.id, { name })
+}
+function setKind(event: Event) {
+  const value = (event.target as HTMLSelectElement).value
+  if (value.startsWith('into:')) edits.partInto(part.id, value.slice(5))
+  else {
+    if (part.into !== null) edits.partInto(part.id, null)
+    edits.partKind(part.id, value as PartKind)
+  }
+}
+const buy = (food: Food) => edits.buyComponent(part.id, food, Math.max(1, Math.round(figures?.grams ?? 1)))
+</script>
+
+<template>
+  <div class="menu small">
+    <label
+      >Called
+      <input class="field name" :value="part.name" maxlength="120" @change="rename" />
+    </label>
+    <label
+      >It is
+      <select class="field" :value="part.into === null ? part.kind : `into:${part.into}`" @change="setKind">
+        <option v-for="kind in PART_KINDS" :key="kind" :value="kind">{{ PART_WORDS[kind] }}</option>
+        <option v-for="other in others" :key="other.id" :value="`into:${other.id}`">
+          made for the {{ plainPart(other) }}
+        </option>
+      </select>
+    </label>
+    <span>
+      <button
+        type="button"
+        class="tiny"
+        :disabled="at <= 0"
+        :aria-label="`${part.name} up`"
+        @click="edits.nudgePart(part.id, -1)"
+      >
+        ↑
+      </button>
+      <button
+        type="button"
+        class="tiny"
+        :disabled="at >= hosts.length - 1"
+        :aria-label="`${part.name} down`"
+        @click="edits.nudgePart(part.id, 1)"
+      >
+        ↓
+      </button>
+    </span>
+    <span v-if="part.into !== null" class="buy">
+      <label :for="pickerId">Buy it instead</label>
+      <FoodPicker :input-id="pickerId" @choose="buy" />
+    </span>
+    <button v-if="hosts.length > 1" type="button" class="opens" @click="edits.removePart(part.id)">
+      Take this part out
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.menu {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.35rem 0.9rem;
+  padding: 0.45rem 0.7rem;
+  border-left: 3px solid var(--beet);
+  background: var(--ground);
+}
+.name {
+  width: 12rem;
+}
+.buy {
+  display: flex;
+  align-items: center;
+  gap: 0.4rem;
+}
+</style>
