@@ -11,7 +11,7 @@ test.describe('from pasted text to a vegan piece', () => {
     await expect(readBack).toContainText('Deep-fry at 175 °C')
     await expect(readBack).toContainText('Butter')
     await expect(readBack).toContainText('6 tbsp would be 90 g, 29 % away from the 70 g stated')
-    await expect(readBack).toContainText('To taste: 4 g of Salt is assumed')
+    await expect(readBack).toContainText('To taste: 4.1 g of Salt is assumed, 0.9 % of the rest')
     await page.getByRole('button', { name: 'Put it on the bench' }).click()
 
     await expect(page.getByLabel('Title')).toHaveValue('First supper turnovers')

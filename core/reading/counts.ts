@@ -36,6 +36,10 @@ const INTO = new RegExp(
   String.raw`\b(divide|split|cut|portion|shape|form|roll|separate|make)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|minutes?|mins?|°|%)\b)`,
   'giu',
 )
+const BARE_BALLS = new RegExp(
+  String.raw`^\W*${N}\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?${SIZE}(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)\b`,
+  'iu',
+)
 const HALVES =
   /\b(?:cut|halve|divide|slice|split)\b[^.;]{0,30}\b(?:in|into) (?:half|halves|two|2)\b|\bhalve (?:each|them|the (?:rounds|ovals|balls|dis[ck]s))\b|\bcut (?:each|them) in (?:half|two)\b/i
 const BALL_GRAMS =
@@ -69,6 +73,9 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
     )
       continue
     const seen: { at: number; count: number; each: boolean }[] = []
+    // "8 balls, roll, halve each" says how many without a verb.
+    const bare = BARE_BALLS.exec(text)
+    if (bare) seen.push({ at: bare[0].length, count: low(bare[1]!), each: false })
     for (const pattern of [DIVIDE, INTO]) {
       for (const match of text.matchAll(pattern)) {
         const subject = match[2] ?? ''
@@ -146,6 +153,12 @@ export function countPieces(
     servings ??= count.servings
     perServing ??= count.perServing
   })
+  if (perServing && servings)
+    found.push({
+      pieces: clamp(perServing * servings),
+      weight: 80,
+      says: `${perServing} each for ${servings}`,
+    })
   const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
   const stated = fillings.map((draft) => draft.pieces)
   if (fillings.length && stated.every((pieces) => pieces !== null)) {

@@ -86,7 +86,8 @@ const GENERIC =
 
 /** Where a line belongs that says what it is for. Oil "for frying the onions" stays with its onions. */
 function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | null): PartKind {
-  const { purpose } = read
+  // "Icing sugar, to dust" is no flour for the board.
+  const purpose = read.purpose === 'shell' && food && !FLOUR.has(food.group) ? 'finish' : read.purpose
   if (!purpose || purpose === kind) return kind
   if (purpose === 'pan') {
     if (!isFat(food)) return /spray/i.test(line.raw) ? 'pan' : kind
@@ -147,7 +148,9 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     const target = home
       ? movedTo(home.kind, item, item.food)
       : item.read.purpose === 'shell'
-        ? null
+        ? item.food && !FLOUR.has(item.food.group)
+          ? 'finish'
+          : null
         : item.read.purpose
     if (home && (!target || target === home.kind)) {
       home.lines.push(item)
@@ -260,6 +263,13 @@ function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: RecipeN
     }
   } else if (!hadFilling) from = 0
   for (const block of blocks.slice(from)) {
+    // Half a litre of fat among the lines is a pot to fry in.
+    const pot = block.find((item) => isFat(item.food) && (item.line.grams ?? 0) >= 400)
+    if (pot) {
+      home('pan').lines.push(pot)
+      block.splice(block.indexOf(pot), 1)
+      if (!block.length) continue
+    }
     // After the filling a block of wash or of fat alone belongs to the end of the work.
     const filled = has('filling')
     if (
@@ -408,7 +418,13 @@ function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
   const orphans = drafts.filter((draft) => draft.into === draft)
   for (const component of orphans) {
     const shell = drafts.find((draft) => draft.kind === 'shell' && !draft.into)
-    const host = STARTERS.test(component.name) && shell ? shell : fillings()[0]
+    // "Pâte brisée": a name that is not known over flour and fat, where no other dough is.
+    const host =
+      !shell && component.lines.some(leadsDough)
+        ? undefined
+        : STARTERS.test(component.name) && shell
+          ? shell
+          : fillings()[0]
     if (host) {
       component.into = host
       component.kind = host.kind
@@ -428,7 +444,7 @@ export function wordsOfDraft(draft: Draft): Set<string> {
     for (const word of normaliseName(text).split(' '))
       if (word.length > 2 && !COMMON.has(word)) words.add(word)
   }
-  for (const { line, food, read } of draft.lines) {
+  for (const { food, read } of draft.lines) {
     add(read.name)
     if (food) add(food.name.split(',')[0]!)
   }

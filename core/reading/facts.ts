@@ -57,6 +57,8 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
 
 /** The work that a time belongs to: the word nearest before it, or else the next behind it. */
 function nearestKind(text: string, at: number): FactKind | null {
+  if (/\bbefore (?:serving|eating|slicing|cutting|biting)\b/i.test(text.slice(at, at + 40)))
+    return 'rest-before-eating-minutes'
   const before = text.slice(Math.max(0, at - 60), at)
   let best: FactKind | null = null
   let bestAt = -1
@@ -112,10 +114,15 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
       const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
       add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text)
     }
-    const fill = FILLING_GRAMS.exec(text)
+    const rolled = /\broll(?:ed)?(?: (?:out|it|thin))* (\d{1,2})\s*mm\b/i.exec(text)
+    if (rolled) add('thickness-mm', Number(rolled[1]), Number(rolled[1]), text)
+    const fill =
+      FILLING_GRAMS.exec(text) ?? /\b(?:fill|stuff)\b[^.]{0,20}?(\d{1,3})\s*g\b[^.]{0,20}\beach\b/i.exec(text)
     if (fill) add('filling-grams-per-piece', Number(fill[1]), Number(fill[1]), text)
     const ball = BALL.exec(text)
     if (ball) add('ball-grams', Number(ball[1]), Number(ball[2] ?? ball[1]), text)
+    const weighed = /\bballs?\s*\((?:about )?(\d{1,3})\s*(?:g|grams?)\b/i.exec(text)
+    if (weighed) add('ball-grams', Number(weighed[1]), Number(weighed[1]), text)
     const batch = BATCH.exec(text)
     const number = batch && readNumber((batch[1] ?? batch[2])!)
     if (number && number.high < 200) add('batch-pieces', number.low, number.high, text)

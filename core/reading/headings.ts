@@ -1,6 +1,7 @@
 import type { Foods } from '../food/food'
 import type { PartKind } from '../recipe/document'
 import { matchFood } from './match'
+import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'
 import { remember } from './remember'
 import { UNIT_PATTERN } from './units'
@@ -40,7 +41,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'method',
-    /^(?:the )?(?:(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure)|preparation(?: method)?|how to(?: make| do| cook| prepare)?(?: (?:it|them|this))?|how i (?:make|do) (?:it|them)|making (?:it|them)|what to do|to do|assembly|assembling|to assemble(?: .*)?|shaping|to shape(?: .*)?|rolling out|putting (?:it|them) together|how to make .*)$/,
+    /^(?:the )?(?:(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure)|preparation(?: method)?|how to(?: make| do| cook| prepare)?(?: (?:it|them|this))?|how i (?:make|do) (?:it|them)|making (?:it|them)|how|what to do|to do|assembly|assembling|to assemble(?: .*)?|shaping|to shape(?: .*)?|rolling out|putting (?:it|them) together|how to make .*)$/,
   ],
   [
     'method',
@@ -81,10 +82,12 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'shell',
-    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?)\b/,
+    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa)\b/,
   ],
 ]
 
+/** "Dumplings" over a list says what is made of it; the lines say which part they are. */
+const OF_PIECES = new RegExp(String.raw`^(?:for )?(?:the )?${PIECES}$`, 'iu')
 const LEAD = /^(?:for|to make|make|prepare)\s+(?:the\s+|your\s+)?/
 const MAKES_TAIL = new RegExp(
   String.raw`\s*[-–—,]?\s*(?:\(|\[)?\s*(?:(?:enough )?(?:for|to fill)|makes?|x|×|fills?)\s*(?:about |approx\.? |~)?\d{1,3}(?:\s+(?:of them|of these|large|small|medium|\p{L}+ )?${PIECES})?\s*(?:\)|\])?\s*$`,
@@ -115,11 +118,11 @@ const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PAT
 /** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
 const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
 const INLINE =
-  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s)(\S.*)$/
+  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s|\s(?:is )?made (?:with|from|of)\s(?=\d)|\s(?:is|has|takes|needs)\s(?=\d))(\S.*)$/
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
-  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|you|i |we )\b/i
+  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|you|i |we )\b/i
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
@@ -146,7 +149,9 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
 
   const colon = COLON_END.test(text)
   const bare = text.replace(COLON_END, '').trim()
-  const makes = MAKES_TAIL.exec(bare)
+  // "Pork filling (24)": a bare number in brackets counts where a filling is named.
+  const makes =
+    MAKES_TAIL.exec(bare) ?? (/filling|stuffing/i.test(bare) ? /\s*\((\d{1,3})\)\s*$/.exec(bare) : null)
   const yields = makes ? countIn(makes[0]) : null
   const name = (yields !== null ? bare.slice(0, makes!.index) : bare).replace(/[\s:–—-]+$/, '').trim()
   if (!name || !/\p{L}{2}/u.test(name)) return null
@@ -163,7 +168,9 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   if (/\bto taste\b|\bas (?:required|needed)\b/i.test(name)) return null
 
   const made = (kind: HeadingKind): Heading => ({ kind, name, rest: '', pieces: yields })
-  const kind = kindOf(name)
+  // "Curtido (to serve)": the bracket says what the word does not.
+  const bracket = /\(([^)]{3,30})\)/.exec(name)?.[1]
+  const kind = kindOf(name) ?? (bracket ? kindOf(bracket) : null)
   if (kind === 'method' || kind === 'ingredients' || kind === 'remarks' || kind === 'noise') {
     // "Making the dough" over lines with amounts leads a part; that is said below.
     if (
@@ -178,6 +185,8 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   if (startsLikeStep(name) && (/\d/.test(name) || (words > 3 && !told))) return null
   if (startsLikeStep(name) && round.next === 'step' && !/^for\b/i.test(name))
     return words <= 6 && (told || round.blankBefore) ? made('method') : null
+  if (kind === null && OF_PIECES.test(name) && round.next === 'amount' && (told || round.blankBefore))
+    return made('ingredients')
   if (kind === null) {
     if (!told && !(/^for (?:the )?/i.test(name) && words <= 5)) return null
     // "Salt:" with nothing behind it, or a line in capitals inside a list, is an ingredient.
@@ -194,6 +203,14 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
     return made('unknown')
   }
   if (told) return made(kind)
+  // "Nigella seeds for the top" is an ingredient that says what it is for.
+  const read = readLine(name)
+  if (
+    (read.purpose || read.measures.length) &&
+    round.foods &&
+    matchFood(read.name, round.foods)?.how === 'exact'
+  )
+    return null
   // "the gravy" inside a list stands for what is made elsewhere.
   if (kind === 'component' && !/^for /i.test(name) && !(round.blankBefore && round.next === 'amount'))
     return null
@@ -214,10 +231,10 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
 }
 
 const ALONE =
-  /^(?:the )?(?:dough|pastry|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
+  /^(?:the )?(?:dough|pastry|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
 /** A phrase of a few words whose last word names a part. */
 const USUAL =
-  /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu
+  /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu
 
 /** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
 const WORD_AND_LIST = new RegExp(
@@ -239,9 +256,11 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
+  const amounts = rest.split(/,|;|\s\/\s/).filter((piece) => STARTS_WITH_NUMBER.test(piece.trim())).length
   if (
     round.foods &&
     !ALONE.test(name) &&
+    !(kind !== null && amounts >= 2) &&
     matchFood(name, round.foods)?.how === 'exact' &&
     !/^for /i.test(name)
   )
@@ -252,9 +271,10 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     /,/.test(rest)
   if (kind === null) {
     // "Note: ...", "Serves: ..." say something; only a list makes an unknown word a part.
-    const amounts = rest.split(/,|;/).filter((piece) => STARTS_WITH_NUMBER.test(piece.trim())).length
     if (/^(?:also|plus|and|extra|then)$/i.test(name)) return { kind: 'same', name, rest, pieces: null }
-    return !dash && amounts >= 2 ? { kind: 'unknown', name, rest, pieces: countIn(name) } : null
+    return amounts >= 2 && (!dash || (name.split(/\s+/).length <= 3 && !STARTS_WITH_NUMBER.test(name)))
+      ? { kind: 'unknown', name, rest, pieces: countIn(name) }
+      : null
   }
   if (kind === 'method' || kind === 'ingredients') return dash ? null : { kind, name, rest, pieces: null }
   if (dash && !list) return null
@@ -275,7 +295,7 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
 }
 
 function countIn(text: string): number | null {
-  const yields = readYields(text)?.pieces
+  const yields = readYields(text)?.pieces ?? Number(/^\s*\((\d{1,3})\)\s*$/.exec(text)?.[1] ?? 0)
   if (yields) return yields
   const bare =
     /(?:for|makes?|fills?|x|×)\s*(?:about |approx\.? |~)?(\d{1,3})\b(?!\s*(?:g|kg|ml|oz|lb|cups?|people|persons?|servings?|min|hours?|%))/i.exec(

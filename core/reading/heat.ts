@@ -39,7 +39,7 @@ const FAN = new RegExp(String.raw`(\d{3})${DEGREE}(?:c\b)?\s*\(?\s*(?:fan|convec
 const FAN_BEFORE = new RegExp(String.raw`(?:fan|convection)(?: oven)?\s*:?\s*(\d{3})`, 'i')
 const GAS = /\bgas(?: mark)?\s*(\d{1,2})\b/i
 const BARE = new RegExp(
-  String.raw`(?:\b(?:at|to|(?:oven|air fryer|fryer)(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|into a)\s+(?:an? )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
+  String.raw`(?:\b(?:at|to|(?:oven|air fryer|fryer)(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|in(?:to)? an?)\s+(?:an? )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
   'i',
 )
 
@@ -72,7 +72,7 @@ export function temperatureIn(text: string): { celsius: number; fan: boolean } |
   }
   const gas = GAS.exec(text)
   if (gas && GAS_MARK_C[Number(gas[1])]) return made(GAS_MARK_C[Number(gas[1])]!)
-  const bare = BARE.exec(text)
+  const bare = BARE.exec(text) ?? /\b(\d{3})\s*(?:°|deg(?:ree)?s?\b)/i.exec(text)
   if (bare) {
     const value = Number(bare[1])
     // No oven goes above 280 °C; a larger number is Fahrenheit.
@@ -97,6 +97,8 @@ function heatIn(text: string): Heat | null {
 type Seen = CookingWay | 'fry' | 'cook'
 
 /** What releases steam is not steamed. */
+/** Water that boils under a steamer boils no pieces. */
+const UNDER_STEAMER = /\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:boiling|simmering) (?:salted )?water\b/iu
 const NO_STEAM =
   /\bsteam(?:s)?\b[^.]{0,20}\b(?:escape|out|vents?|holes?|slits?|off)\b|\b(?:let|so|for)\b[^.]{0,20}\bsteam\b(?!\w)[^.]{0,14}(?:out|escape|$|\.)|\bsteam (?:holes?|vents?|slits?)\b|\b(?:vents?|slits?|holes?) for (?:the )?steam\b/i
 
@@ -149,6 +151,7 @@ const TAKES_OUT =
 function eventsIn(clause: Clause): Event[] {
   const text = clause.text
     .replace(NO_STEAM, ' ')
+    .replace(UNDER_STEAMER, ' ')
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
     // "200C 18-20": the second pair is minutes.
     .replace(/(\d{3}\s*[cf])\s+(\d{1,2}\s*-\s*\d{1,2})(?=\W*$)/i, '$1 $2 min')
@@ -169,6 +172,9 @@ function eventsIn(clause: Clause): Event[] {
   // "180 / 25 mins" names no way: heat alone is an oven's.
   if (!found.length && isHeatLine(text)) found.push({ way: 'bake', index: 0, length: 1 })
   found.sort((a, b) => a.index - b.index)
+  // "Steam 8 minutes, or pan-fry" allows another way; it is no second one.
+  const either = found.findIndex((one, at) => at > 0 && /\bor (?:you can )?$/i.test(text.slice(0, one.index)))
+  if (either > 0) found.splice(either)
   const times = timesIn(text)
   return found.map((one, at) => {
     const end = found[at + 1]?.index ?? text.length

@@ -86,8 +86,9 @@ function indexOf(foods: Foods): NameIndex {
   for (const food of foods.values()) {
     add(food.name, food, false)
     add(food.id, food, false)
-    for (const name of food.standInFor) add(name, food, true)
   }
+  // A row of its own comes before any that stands in for it.
+  for (const food of foods.values()) for (const name of food.standInFor) add(name, food, true)
   const words = new Map<number, string[]>()
   let longest = 1
   const seen = new Set<string>()

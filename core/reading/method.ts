@@ -19,7 +19,7 @@ export interface Clause {
 }
 
 const PIECE_WORDS =
-  /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|each (?:one|side)|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
+  /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
   /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lid|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:patties|parcels|a cone|dumplings|balls|pockets)|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
@@ -52,10 +52,18 @@ function draftByLabel(label: string, drafts: readonly Draft[]): Draft | null {
   return kind ? (drafts.find((draft) => draft.kind === kind && !draft.into) ?? null) : null
 }
 
+const SPOKEN_VERB =
+  /\s+(?:and )?(?=(?:knead|rest|divide|roll|fill|fold|fry|bake|boil|steam|cut|put|mix|let|cook|brush|cool|you)\s)/gi
+
 /** Cuts a sentence where the work goes on to the next thing. */
 function clausesOf(sentence: string): string[] {
-  return sentence
-    .split(/,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=\p{L}+ing\b)/iu)
+  // Speech has no commas: a new verb begins a new clause.
+  const spoken = sentence.split(' ').length > 22 && !sentence.includes(',')
+  const text = spoken ? sentence.replace(SPOKEN_VERB, ' ; ') : sentence
+  return text
+    .split(
+      /,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
+    )
     .map((clause) => clause.trim())
     .filter(Boolean)
 }
@@ -86,7 +94,6 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       const own = name ? draftByLabel(name, drafts) : null
       if (own) label = own
       else if (/\b(?:assembl|shap|cook|bake|fry|steam|boil)/i.test(name)) label = null
-      let from = 0
       for (const text of clausesOf(sentence)) {
         const closing = CLOSING.exec(text)
         const shaping = SHAPING.test(text)
@@ -101,19 +108,30 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
           const after = text.slice(closing.index)
           clauses.push({ text: after, sentence, step: index, about: 'pieces', closed })
           last = 'pieces'
-          from += text.length
           continue
         }
         const about = aboutOf(text, label)
         if (shaping && !closed && about !== null && about !== 'pieces' && about.kind === 'shell') label = null
         clauses.push({ text, sentence, step: index, about, closed })
         last = about ?? last
-        from += text.length
       }
     }
   })
 
   function aboutOf(text: string, label: Draft | null): Draft | 'pieces' | null {
+    // "Fry the breadcrumbs in butter": what is cooked is named, and it is no piece.
+    const cooked =
+      /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(\p{L}{3,})/iu.exec(
+        text,
+      )?.[1]
+    const object =
+      closed && cooked && !PIECE_WORDS.test(text.slice(0, 24))
+        ? drafts.find(
+            (draft) =>
+              draft.kind !== 'pan' && draft.kind !== 'shell' && words.get(draft)!.has(normaliseName(cooked)),
+          )
+        : undefined
+    if (object) return object
     if (
       PIECE_WORDS.test(text) &&
       (closed || /\b(?:bake|fry|steam|boil|cook|griddle|toast)\b/i.test(text)) &&

@@ -43,9 +43,9 @@ export interface Outline {
   became: Map<number, Became>
 }
 
-const TIME = String.raw`(\d{1,3})\s*(?:-\s*\d{1,3}\s*)?(h(?:ou)?rs?|h|min(?:ute)?s?|m)\b(?:\s*(\d{1,2})\s*m(?:in(?:ute)?s?)?)?`
+const TIME = String.raw`(\d{1,3})\s*(?:-\s*\d{1,3}\s*)?(h(?:ou)?rs?|h|min(?:ute)?s?|m)\b(?:\s*(\d{1,2})\s*(?:m(?:in(?:ute)?s?)?)?)?`
 const META = new RegExp(
-  String.raw`^\W*(prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|rest(?:ing)?|active|hands[- ]on|proving|chill(?:ing)?|inactive|ready in|additional)(?:\s*time)?\s*[:=–-]?\s*${TIME}\W*$`,
+  String.raw`^\W*(prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|takes|time|rest(?:ing)?|active|hands[- ]on|proving|chill(?:ing)?|inactive|ready in|additional)(?:\s*time)?\s*[:=–-]?\s*${TIME}\W*$`,
   'i',
 )
 const NOISE =
@@ -62,6 +62,10 @@ const STARTS_WITH_AMOUNT = new RegExp(
 const DOING =
   /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle)\b/i
 
+/** "12 squares of 12 cm, fill, fold": how many, of what size, and what is done with them. */
+const COUNT_AND_DO =
+  /^\W*(?:about )?\d+\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?(?:\p{L}+\s+)?(?:balls|pieces|rounds|circles|dis[ck]s|portions|squares|saucers|buns)\b[^,.]{0,24}(?:,|->|$)/iu
+
 /** What is said of keeping it is no ingredient and no step. */
 const KEEPING =
   /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable)\b/i
@@ -72,13 +76,21 @@ const wordsOf = (text: string) => text.split(/\s+/).length
 
 /** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
 export function isStep(text: string, foods: Foods): boolean {
-  if (isHeatOrTime(text)) return true
+  if (isHeatOrTime(text) || /^\W*\d{1,3}\s*g (?:of )?(?:dough|filling)\b/i.test(text)) return true
   const words = wordsOf(text)
   if (
     STARTS_WITH_AMOUNT.test(text) &&
     !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)/i.test(text)
   )
-    return words > 24 && /[.!]/.test(text) && DOING.test(text)
+    return (
+      (words > 24 && /[.!]/.test(text) && DOING.test(text)) ||
+      // "8 balls, roll, halve each, fill": a count of pieces and what is done with them.
+      (COUNT_AND_DO.test(text) &&
+        (DOING.test(text.slice(text.indexOf(',') + 1)) ||
+          /->|crimp|pinch|pleat|press|sandwich|min/i.test(text)))
+    )
+  const labelled = /^[^:]{3,30}:\s*(.+)$/.exec(text)?.[1]
+  if (labelled && startsLikeStep(labelled)) return true
   if (startsLikeStep(text)) {
     // "Flour 500 g", "Oil, 2 tbsp" begin with words that are verbs as well.
     if (
@@ -205,7 +217,25 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
 
   /** One sentence or one line outside the method. */
   const readText = (row: Row, text: string) => {
-    const bare = text.replace(/^(?:and|then)\s+/i, '').replace(/(\p{L}{2})\.$/u, '$1')
+    const bare = text
+      .replace(
+        /^(?:(?:so|well|okay|now|and|then),?\s+)*(?:(?:i|you|we)(?:'ll| will)? (?:use|take|need|want|add|have)\s+)?(?=\d|an? |about |half|some)/i,
+        '',
+      )
+      .replace(/^(?:and|then)\s+/i, '')
+      .replace(/(\p{L}{2})\.$/u, '$1')
+    const over =
+      /^(?:brush|glaze|gild|finish|top|sprinkle|dust|coat)(?: it| them)? with ((?:\d|an? |[¼½¾]).*)$/i.exec(
+        text,
+      )
+    // "Brush with 1 egg" in a list of ingredients is what to finish with.
+    if (over && mode !== 'method' && wordsOf(text) <= 9) {
+      const before: Section | null = section
+      section = open({ kind: 'finish', name: 'To finish', rest: '', pieces: null })
+      item(row, over[1]!)
+      section = before
+      return
+    }
     const found = readYields(text)
     // "1 packet filo (270 g)" is bought, "12 buns" are made.
     const bought =
@@ -221,6 +251,12 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       return
     }
     if (KEEPING.test(text)) return remark(row, text)
+    // "Egg wash." said again among the steps is done, not bought twice.
+    if (
+      out.sections.some(({ items }) => items.some((one) => one.text.toLowerCase() === bare.toLowerCase())) &&
+      /\b(?:wash|glaze)\b/i.test(bare)
+    )
+      return step(row, text)
     if (isStep(text, foods)) return step(row, text)
     if (
       found &&
@@ -280,6 +316,12 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       if (kind) out.times.push({ kind, minutes, text })
       return is(row, 'left-out')
     }
+    if (/^[([].*[)\]]$/.test(text) && text.length < 60 && mode !== 'method' && readYields(text))
+      return void count(row, text)
+    if (/^\W*(?:about |approx\.? |around |makes )?\d{1,3}\W*$/i.test(text) && mode === 'start' && out.title) {
+      out.counts.push({ pieces: Number(/\d+/.exec(text)![0]), servings: null, perServing: null, text })
+      return is(row, 'count')
+    }
     if (/^step \d{1,2}\W*$/i.test(text)) {
       mode = 'method'
       explicitMethod = true
@@ -299,6 +341,11 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
         .slice(1)
         .some((sentence) => readHeading(sentence, { foods, next: null })?.rest || inlineList(sentence, foods))
     ) {
+      for (const sentence of several) readSentence(row, sentence)
+      return
+    }
+    // "Filling: ... . Brush with ...": the heading's list ends with its sentence.
+    if (several.length > 1 && readHeading(several[0]!, { foods, next: null })?.rest) {
       for (const sentence of several) readSentence(row, sentence)
       return
     }
@@ -325,7 +372,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       heading.kind === 'finish' &&
       !heading.rest &&
       next !== 'amount' &&
-      matchFood(text, foods)?.how === 'exact'
+      (matchFood(text, foods)?.how === 'exact' || /^(?:\p{L}+ ){1,2}wash$/iu.test(text))
     )
       return item(row, text)
     if (heading) return enter(row, heading)
@@ -398,7 +445,21 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
 
   function readSentence(row: Row, sentence: string) {
     const heading = readHeading(sentence, { foods, next: null })
-    if (heading && heading.rest) return enter(row, heading)
+    // "Pierogi: dough 300 g flour, …": what the dish is called, and its parts behind it.
+    if (heading?.kind === 'unknown' && heading.rest && !out.title && mode === 'start') {
+      out.title = heading.name
+      return readSentence(row, heading.rest)
+    }
+    if (heading && heading.rest) {
+      // "The filling is 500 g mushrooms fried in butter" says what and how at once.
+      if (
+        /\b(?:fried|cooked|saut[eé]ed|simmered|boiled|roasted|stirred)\s+(?:in|with|until|till|for)\b/i.test(
+          heading.rest,
+        )
+      )
+        step(row, sentence)
+      return enter(row, heading)
+    }
     if (heading && !startsLikeStep(sentence) && heading.kind !== 'unknown') return enter(row, heading)
     readText(row, sentence)
   }

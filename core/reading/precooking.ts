@@ -25,9 +25,12 @@ const WAYS: readonly [PrecookingWay, RegExp][] = [
     /\b(?:simmer(?:ed|ing)?|boil(?:ed|ing)?|poach(?:ed)?|stew(?:ed)?|brais(?:e|ed)|blanch(?:ed)?|pressure[- ]cook(?:ed)?|parboil(?:ed)?|reduce|thicken)\b/i,
   ],
 ]
-const COOK = /\b(?:cook|heat|warm) (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu
+/** "Heat the oil": the pot is hot and nothing is in it yet. */
+const HEATS_FAT =
+  /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i
+const COOK = /\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu
 const DRY =
-  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b/i
+  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b/i
 const OFF =
   /\b(?:cool(?:ed)?|off the heat|from the heat|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
 const ALL =
@@ -37,7 +40,7 @@ const ADDS =
 /** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
 const HEATS_WATER = /\b(?:bring|boil) (?:a (?:large |big )?(?:pot|pan) of |the |some )?(?:salted )?water\b/i
 const INGREDIENT_STATES =
-  /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched)\s+(?=\p{L})/giu
+  /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched)\s+(?=\p{L})(?!(?:in|with|until|till|for|over|on)\b)/giu
 
 /** A filling of which this much of its weight is in the pot is cooked as a whole. */
 const WHOLE_SHARE = 0.6
@@ -147,6 +150,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
           : wayIn(verbs, hasFat, /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs))
       const seasons = /\b(?:powders?|spices|masalas?)\b/i.test(stretch)
       const everything = ALL.test(stretch) && !seasons
+      if (!way && HEATS_FAT.test(verbs)) pot.hot ??= 'fry'
       if (way) {
         const lines =
           everything && (WHOLE_POT.test(stretch) || !named.length)
@@ -158,6 +162,12 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       } else if (pot.hot !== null && !off)
         pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
       else pot.setAside(named)
+      // "Stir in the rest" when nothing cooks: what has not been named stays raw.
+      if (
+        /\bthe rest\b|\bremaining\b|\beverything else\b/i.test(stretch) &&
+        (pot.hot === null || /\b(?:mix|combine|fold)\b/i.test(stretch))
+      )
+        pot.setAside(every.filter((at) => !pot.ways.has(at)))
       if (DRY.test(stretch) && pot.ways.size) untilDry = true
     }
   }

@@ -17,6 +17,8 @@ const STOP =
 /** Preparation in front of a name is no end of it. */
 const LEADING =
   /^(?:(?:finely|roughly|thinly|freshly|well)\s+)?(?:chopped|sliced|diced|grated|shredded|cubed|peeled)\s+/i
+/** "some nutmeg": no amount, and an ingredient all the same. */
+const SOME = /\b(?:some|a little|a bit of|plenty of)\s+(\p{L}+(?: \p{L}+)?)/giu
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CONTEXT: readonly [PartKind, RegExp][] = [
@@ -94,12 +96,25 @@ export function linesFromProse(
           const own = words.slice(0, length).join(' ')
           const food = matchFood(own, foods)
           if (food?.how !== 'exact') continue
+          // "Make a shortcrust" speaks of the dough, and buys none.
+          if (/^an?\s*$/i.test(match[1]!) && /^(?:pastry|wrapper|bread)$/.test(food.food.group)) break
           found.push({ text: `${match[1]!.trim()} ${own}`.replace(/\s+/g, ' '), food: food.food })
           used = match[2]!.indexOf(own) + own.length
           break
         }
         // The next amount may stand among the words that were taken for the name.
         MENTION.lastIndex = match.index + match[1]!.length + used
+      }
+      for (const match of stretch.matchAll(SOME)) {
+        const own = match[1]!.replace(STOP, '').trim()
+        const food = own.length > 2 ? matchFood(own, foods) : null
+        // Fat is named for the pan as well; what is fried in is seen to there.
+        if (
+          food?.how === 'exact' &&
+          food.food.softeningFat === null &&
+          !found.some((one) => one.food.id === food.food.id)
+        )
+          found.push({ text: `${own} as required`, food: food.food })
       }
       // Where nobody says "filling", foods that no dough is made of begin it.
       const filling = found.some(({ food }) => !DOUGH.has(food.group) && !PASSED.has(food.group))
@@ -116,6 +131,8 @@ export function linesFromProse(
           )
         )
           continue
+        if (here !== 'shell' && /water|milk/i.test(bare[1]!)) continue
+        if (found.some(({ text }) => new RegExp(`\\b${bare[1]}\\b`, 'i').test(text))) continue
         if (/\b(?:in|of) (?:salted |boiling )*$/i.test(before)) continue
         put(
           here,

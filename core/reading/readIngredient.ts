@@ -71,7 +71,7 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     })
     return { line, read, food: null }
   }
-  const { food } = match
+  const { food } = spiceOf(read, match.food, foods) ?? match
   line.foodId = food.id
   const notes: Note[] = []
   if (match.standIn)
@@ -103,6 +103,15 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   } else Object.assign(line, weightsOf(weighed, food))
   line.notes = notes.map((note) => ({ ...note, text: limit(note.text, 600) })).slice(0, 30)
   return { line, read, food }
+}
+
+/** A teaspoon of fennel is its seed: what is measured by the teaspoon and is a vegetable by name. */
+function spiceOf(read: ReadLine, food: Food, foods: Foods) {
+  const term = read.measures[0]?.[0]
+  if (food.group !== 'vegetable' || term?.unitId !== 'tsp' || food.unitGrams.clove || food.unitGrams.inch)
+    return null
+  const seed = matchFood(`${read.name} seeds`, foods)
+  return seed?.how === 'exact' && /^(?:spice|seed)$/.test(seed.food.group) ? seed : null
 }
 
 /** Weights of a line within what a line may hold; nulls when they are not known. */
@@ -144,10 +153,15 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
   // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
   const canned = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
   if (canned?.how === 'exact') return canned
+  // "whole wheat flour (atta)": the bracket names the same kind of food more closely.
+  for (const word of read.prep) {
+    const closer = plain && /^\p{L}+(?: \p{L}+)?$/u.test(word) ? matchFood(word, foods) : null
+    if (closer?.how === 'exact' && !closer.standIn && closer.food.group === plain!.food.group) return closer
+  }
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
   for (const word of read.prep) {
     if (
-      !/^(?:dried|dry|canned|tinned|cooked|boiled|mashed|frozen|ground|smoked|grated|unsalted|raw)\b/i.test(
+      !/^(?:dried|dry|canned|tinned|cooked|hard[- ]boiled|boiled|mashed|frozen|ground|smoked|grated|unsalted|raw)\b/i.test(
         word,
       )
     )

@@ -44,7 +44,8 @@ export interface ReadLine {
 
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 const APPROXIMATE =
-  /^(?:about|approx(?:imately|\.)?|around|roughly|circa|ca\.?|c\.|~|≈|nearly|up to|maybe|say)\s*/i
+  /^(?:(?:about|approx(?:imately)?|around|roughly|circa|ca|nearly|up to|maybe|say)(?![\p{L}\d])\.?|c\.(?=\s*\d)|~|≈)\s*/iu
+
 /** "a little less than 1 tbsp" is a scant one, "just over" a generous one. */
 const LESS =
   /^(?:(?:a (?:little|bit|touch)|slightly|just) less than|just (?:under|short of)|barely|not quite)\s+/i
@@ -93,7 +94,7 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|the (?:tops?|edges?)))?|for (?:the )?tops?)\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|the (?:tops?|edges?)))?|for (?:the )?tops?)\b/i,
     'finish',
   ],
   [
@@ -310,6 +311,9 @@ function takeApart(raw: string): ReadLine {
     .replace(/\s+/g, ' ')
     .trim()
 
+  // "Milk wash" is milk, to brush with.
+  const wash = /^((?:\p{L}+ )?(?:milk|cream|egg|yolk|drink))\s+(?:wash|glaze)$/iu.exec(text)
+  if (wash && !/^egg$/i.test(wash[1]!)) text = `${wash[1]} to glaze`
   const approximate = APPROXIMATE.test(text) || /\d\s*-?ish\b|\b(?:approx\.?|or so)\s*$/i.test(text)
   text = text
     .replace(ISH, '$1')
@@ -368,7 +372,7 @@ function takeApart(raw: string): ReadLine {
   if (measures.length) unmeasured = null
   rest = rest
     .replace(TO_TASTE, '')
-    .replace(measures.length ? /\bas (?:required|needed)\b/i : AS_REQUIRED, '')
+    .replace(measures.length ? /\b(?:as|if|when) (?:required|needed|necessary)\b/i : AS_REQUIRED, '')
     .replace(/^\s*(?:of|x|×)\s+(?:the\s+)?/i, '')
 
   const prep: string[] = extra ? [extra[1]!.trim()] : []
@@ -412,7 +416,7 @@ function takeApart(raw: string): ReadLine {
   }
 
   // "ghee/butter" allows either; "and/or" is read as or.
-  name = name.replace(/(\p{L}{3})\/(?=\p{L}{3})/gu, '$1 or ').replace(/ and or /i, ' or ')
+  name = name.replace(/(\p{L}{3})\s*\/\s*(?=\p{L}{3})/gu, '$1 or ').replace(/ and or /i, ' or ')
   const either = /^(.*?\S)\s+(?:or|and\/or)\s+(.*)$/i.exec(name)
   const alternative = either ? either[2]!.trim() : null
   if (either) name = shareHead(either[1]!.trim(), alternative!)

@@ -90,7 +90,12 @@ export function readRecipe(text: string, foods: Foods): Intake {
   const method = outline.steps.map((step) =>
     step.under && !step.text.includes(step.under) ? `${step.under}: ${step.text}` : step.text,
   )
-  const shape = readShape(outline.title, method.filter((step) => step.length < 2000).join('\n'))
+  // "Makes 12 stuffed breads" names the piece as a title does.
+  const said = outline.counts.map(({ text: count }) => count).filter((count) => count.length < 80)
+  const shape = readShape(
+    outline.title || said.join(', '),
+    method.filter((step) => step.length < 2000).join('\n'),
+  )
   panFatByMethod(drafts, clauses)
   const cooking = cookingOf(outline, drafts, clauses, notes)
   const counted = countPieces(outline, clauses, drafts, shape, notes)
@@ -151,7 +156,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   return {
     recipe,
     ...report(recipe, foods),
-    rows: rowsOf(outline, recipe),
+    rows: rowsOf(text, outline, recipe),
     questions: questionsAbout(recipe, foods),
   }
 }
@@ -262,17 +267,25 @@ function leaveInFilling({ drafts, moved }: Placed, { way, andThen }: CookingFoun
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
  */
 function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
-  const brushing = clauses.filter(({ text }) => BRUSHES.test(text))
+  const sheets = drafts.some(
+    (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'pastry'),
+  )
+  // Inside a dough that is rolled up, oil is part of the layers; on thin sheets it is brushed as one goes.
+  const brushing = clauses.filter(({ text, closed }) => BRUSHES.test(text) && (closed || sheets))
   if (!brushing.length) return
   for (const draft of [...drafts]) {
     if (draft.kind !== 'filling' || draft.into || draft.lines.length < 2) continue
     for (const item of [...draft.lines]) {
       const { food, read } = item
       const fat = isFat(food)
-      if (!food || !(fat || /^(?:egg|egg-yolk|milk|plant-milk)$/.test(food.group)) || draft.lines.length < 2)
+      if (
+        !food ||
+        !(fat || /^(?:egg|egg-yolk|milk|plant-milk|seed|sweetener)$/.test(food.group)) ||
+        draft.lines.length < 2
+      )
         continue
       const word = new RegExp(
-        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk' : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk' : /^(?:seed|sweetener)$/.test(food.group) ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       const named = brushing.some(({ text }) => {
@@ -286,7 +299,7 @@ function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
       const there = drafts.some(
         (one) => one.kind === 'finish' && one.lines.some((other) => other.food?.group === food.group),
       )
-      if (used || there) continue
+      if (used || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
       draft.lines = draft.lines.filter((one) => one !== item)
       const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
       if (finish) finish.lines.push(item)
@@ -334,7 +347,8 @@ function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   }
 }
 
-const BRUSHES = /\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash)\b/i
+const BRUSHES =
+  /\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|oil (?:the |\d+ |each |every |a )?(?:sheets?|filo))\b/i
 
 /** Water that is left to feel is computed from what the flours drink. */
 function fillToFeel(
@@ -497,7 +511,7 @@ function partsOf(
   })
 }
 
-function rowsOf(outline: Outline, recipe: Recipe): IntakeRow[] {
+function rowsOf(text: string, outline: Outline, recipe: Recipe): IntakeRow[] {
   const byText = new Map<string, string[]>()
   for (const { line } of allLines(recipe)) byText.set(line.raw, [...(byText.get(line.raw) ?? []), line.id])
   const ids = new Map<number, string[]>()
@@ -511,7 +525,12 @@ function rowsOf(outline: Outline, recipe: Recipe): IntakeRow[] {
       ids.set(item.at, [...(ids.get(item.at) ?? []), ...own])
     }
   }
+  // A line of which nothing came (a table's head) is left out, and said to be.
+  text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
+    if (!outline.became.has(at) && /[\p{L}\d]/u.test(line)) outline.became.set(at, 'left-out')
+  })
   return [...outline.became]
+    .filter(([row]) => row >= 0)
     .sort((a, b) => a[0] - b[0])
     .map(([row, became]) => ({ row, became, lineIds: [...new Set(ids.get(row) ?? [])] }))
 }

@@ -5,7 +5,7 @@ const BY_TITLE: readonly [Shape, RegExp][] = [
   ['lidded-pie', /\b(?:lidded|pie dish|pot pie|plate pie|double[- ]crust|covered pie|raised pie)\b/i],
   ['cone', /\b(?:cones?|samosas?|triangles?)\b/i],
   ['coil', /\b(?:coils?|coiled|snail|spirals?)\b/i],
-  ['pleated', /\b(?:momos?|pleated|modaks?|soup dumplings?|xiao ?long ?bao|khinkali)\b/i],
+  ['pleated', /\b(?:momos?|pleated(?: \p{L}+)?|modaks?|soup dumplings?|xiao ?long ?bao|khinkali)\b/iu],
   [
     'half-moon',
     /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|gyoza|potstickers?|jiaozi|pockets?|calzones?|crescents?)\b/i,
@@ -49,11 +49,27 @@ const BY_METHOD: readonly [Shape, RegExp][] = [
   ['bun', /\b(?:rounds?|balls?)\b/i],
 ]
 
+const lastIndex = (text: string, pattern: RegExp) =>
+  [...text.matchAll(new RegExp(pattern.source, 'giu'))].reduce(
+    (_, match) => match.index + match[0].length,
+    -1,
+  )
+
 /** The shape that the title, else the method, speaks of; null when neither does. */
 export function readShape(title: string, method: string): Shape | null {
-  const named = BY_TITLE.find(([, pattern]) => pattern.test(title))
-  if (named) return named[0]
+  // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
+  const own = title.split(/\s+(?:with|in|from)\s+|\s*[(,:]|\s+-\s+/i)[0]!
+  const named =
+    BY_TITLE.map(([shape, pattern]) => ({ shape, at: lastIndex(own, pattern) }))
+      .filter(({ at }) => at >= 0)
+      .sort((a, b) => b.at - a.at)[0] ??
+    BY_TITLE.map(([shape, pattern]) => ({ shape, at: pattern.test(title) ? 0 : -1 })).find(
+      ({ at }) => at === 0,
+    )
   const made = BY_METHOD.find(([, pattern]) => pattern.test(method))
+  // A flat bread that is filled and folded over is a half-moon.
+  if (named?.shape === 'disc' && made?.[0] === 'half-moon' && /\bfold\b/i.test(method)) return 'half-moon'
+  if (named) return named.shape
   if (made) return made[0]
   return /\bpies?\b/i.test(title) ? 'half-moon' : null
 }

@@ -17,7 +17,7 @@ const JOIN = new RegExp(
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
 const COMMA = new RegExp(
-  String.raw`(?:,|;|\s\/)\s+(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!cm\b|inch|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|%)\p{L})`,
+  String.raw`(?:,|;|\s\/)\s+(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!(?:finely |roughly )?(?:chopped|sliced|minced|peeled)\b|cm\b|inch|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|%)\p{L})`,
   'iu',
 )
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
@@ -56,7 +56,7 @@ function pieces(text: string): { text: string; joint: string }[] {
 }
 
 const PREPARATION =
-  /^(?:(?:very|roughly|finely|thinly|coarsely|freshly|lightly|well|thickly|not too|more or less)\s+)*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warm|warmed?|hot|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|divided|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional)/i
+  /^(?:(?:very|roughly|finely|thinly|coarsely|freshly|lightly|well|thickly|not too|more or less)\s+)*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warm|warmed?|hot|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|divided|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional|ready|half )/i
 
 /**
  * A list of foods behind one amount or none: "salt, pepper and chilli powder", "100 g ham and cheese",
@@ -108,15 +108,21 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     return longer?.how === 'exact' ? longer : exact
   })
   const amounts = own.map((piece) => readLine(piece).measures.length > 0)
-  const known = matches.filter((match) => match?.how === 'exact').length
+  // "a handful of greens, chilli oil": a short name that is half known is an ingredient, not a preparation.
+  const known = matches.filter(
+    (match, at) =>
+      match?.how === 'exact' || (match?.how === 'part' && at > 0 && own[at]!.split(' ').length <= 3),
+  ).length
   const anyAmountLater = amounts.slice(1).some(Boolean)
-  const strange = own.find((_, at) => matches[at]?.how !== 'exact')
+  const strange = own.find(
+    (_, at) => !matches[at] || (matches[at].how !== 'exact' && (matches[at].how !== 'part' || at === 0)),
+  )
   // In a list without any amount one strange name may stand among known ones.
   const plainList = !amounts.some(Boolean) && own.length >= 3 && (strange?.split(' ').length ?? 0) <= 3
   if (
     known < own.length &&
     !(plainList && known === own.length - 1) &&
-    (!anyAmountLater || known < own.length - 1 || /^\S*\s*\S*\s*(?:more|extra)\b/i.test(strange!))
+    (!anyAmountLater || known < own.length - 1 || /^\S*\s*\S*\s*(?:more|extra)\b/i.test(strange ?? ''))
   )
     return null
   const distinct = new Set(matches.map((match) => match?.food.id)).size
@@ -130,8 +136,26 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     !/\s(?:and|&|\+|plus)\s/.test(raw)
   )
     return null
-  if (amounts[0] && !anyAmountLater && /\s(?:and|&|\+)\s/.test(read.name)) return shareOut(raw, names)
+  // "5 oz butter and cold water": nobody shares an amount with water, salt or a spice.
+  const alike =
+    matches.every(
+      (match) => !match || !/^(?:liquid|salt|spice|herb|leavening|seasoning)$/.test(match.food.group),
+    ) || new Set(matches.map((match) => match?.food.group)).size === 1
+  if (alike && amounts[0] && !anyAmountLater && /\s(?:and|&|\+)\s/.test(read.name))
+    return shareOut(raw, names)
   const tail = read.unmeasured === 'to taste' ? ' to taste' : ''
+  // "egg yolk + splash of milk for brushing": what the line says it is for holds for all of it.
+  const purpose = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|finish)(?:\s.*)?)$/i.exec(
+    names.at(-1)!,
+  )
+  if (purpose)
+    return names.map((text, at) => ({
+      text: at === names.length - 1 ? text : `${text}, ${purpose[1]}`,
+      told: '',
+    }))
+  // "Egg to glaze, caster sugar" finishes with both.
+  const first = /((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|finish))$/i.exec(names[0]!)
+  if (first) return names.map((text, at) => ({ text: at === 0 ? text : `${text}, ${first[1]}`, told: '' }))
   return names.map((text) => ({
     text: tail && !/taste/.test(text) && !readLine(text).measures.length ? `${text}${tail}` : text,
     told: '',
@@ -233,7 +257,10 @@ export function splitLine(raw: string, foods?: Foods): LinePart[] {
       !/^(?:more|extra|other|hours?|minutes?)\b/i.test(readLine(right).name)
     if (fine) {
       // What the line says it is for ("to glaze") holds for both halves.
-      const purpose = /,?\s*((?:for|to) (?:brushing|glaz(?:e|ing)|brush)(?:\s.*)?)$/i.exec(right)
+      const purpose =
+        /,?\s*((?:for|to) (?:brushing|glaz(?:e|ing)|brush|seal(?:ing)?|finish|serve|dip)(?:\s.*)?)$/i.exec(
+          right,
+        )
       return [...splitLine(purpose ? `${left}, ${purpose[1]}` : left, foods), ...splitLine(right, foods)]
     }
   }

@@ -17,7 +17,7 @@ export interface Row {
 /** A longer row is never searched for amounts as a whole: it is taken apart into sentences first. */
 export const MAX_ROW_CHARACTERS = 500
 
-const PICTURES = /[\p{Extended_Pictographic}\u{1F1E6}-\u{1F1FF}\u{FE0F}\u{200D}\u{20E3}]/gu
+const PICTURES = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\ufe0f|\u200d|\u20e3/gu
 const KEPT_PICTURES = /[©®™↔↕#*\d]/u
 const RULE = /^[\s\-=_*~·•.]{3,}$/
 const BULLET = /^(?:[-*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
@@ -43,24 +43,48 @@ const STARTS_WITH_AMOUNT =
   /^(?:[\d¼½¾⅓⅔⅛~]|an? |half |one |two |three |pinch|to taste|as (?:required|needed))/i
 
 /** "Plain flour | 500 g | 4 cups" is one ingredient; "Prep 30 min | Serves 4" are two remarks. */
-function rowsOfTable(line: string): string[] {
+function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
   const cells = line
+    .replace(/^\s*\|/, '')
     .split(/\s*[|\t]\s*/)
     .map((cell) => cell.trim())
-    .filter((cell) => cell && !/^:?-{2,}:?$/.test(cell))
-  if (cells.length < 2) return cells
-  const amounts = cells.filter((cell) => STARTS_WITH_AMOUNT.test(cell))
-  if (/^(?:ingredients?|items?|name)$/i.test(cells[0]!) || /^(?:amounts?|quantity|qty)$/i.test(cells[0]!))
+  const filled = cells.filter((cell) => cell && !/^:?-{2,}:?$/.test(cell))
+  if (!filled.length) return []
+  if (/^(?:ingredients?|items?|name|amounts?|quantity|qty)$/i.test(filled[0]!)) {
+    table.gramsColumn = cells.findIndex((cell) => /^(?:g|grams?|weight \(g\)|metric \(g\))$/i.test(cell))
     return []
-  const [first, second] = cells
-  if (amounts.length && cells.length <= 4 && !/^(?:prep|cook|total|serves|makes|yield)/i.test(first!)) {
+  }
+  if (filled.length < 2) return filled
+  const named = cells
+    .map((cell, at) => (at === table.gramsColumn && /^\d+(?:[.,]\d+)?$/.test(cell) ? `${cell} g` : cell))
+    .filter((cell) => cell && !/^:?-{2,}:?$/.test(cell))
+  const amounts = named.filter((cell) => STARTS_WITH_AMOUNT.test(cell))
+  const [first, second] = named
+  // "Dough | 2 cups flour, 1 tsp salt" and "Pastry: 375 g flour | 190 g butter" are lists behind a name.
+  if (/:/.test(first!) && amounts.length === named.length - 1) return [named.join(', ')]
+  if (
+    named.length === 2 &&
+    !STARTS_WITH_AMOUNT.test(first!) &&
+    /,/.test(second!) &&
+    STARTS_WITH_AMOUNT.test(second!)
+  )
+    return [`${first}: ${second}`]
+  const counts = named.slice(1).some((cell) => /^(?:serves|makes|yields?)\b/i.test(cell))
+  if (
+    amounts.length &&
+    named.length <= 4 &&
+    !counts &&
+    !/^(?:prep|cook|total|serves|makes|yield)/i.test(first!)
+  ) {
     // Amount first: "500 g | plain flour", or "500 | g | flour".
-    if (STARTS_WITH_AMOUNT.test(first!)) return [cells.join(' ')]
-    const rest = cells.slice(2)
-    const more = rest.map((cell) => (STARTS_WITH_AMOUNT.test(cell) ? ` (${cell})` : `, ${cell}`)).join('')
+    if (STARTS_WITH_AMOUNT.test(first!)) return [named.join(' ')]
+    const more = named
+      .slice(2)
+      .map((cell) => (STARTS_WITH_AMOUNT.test(cell) ? ` (${cell})` : `, ${cell}`))
+      .join('')
     return [`${second} ${first}${more}`]
   }
-  return cells
+  return named
 }
 
 /**
@@ -72,6 +96,7 @@ function rowsOfTable(line: string): string[] {
 export function tidy(text: string): Row[] {
   const rows: Row[] = []
   let blankBefore = false
+  const state = { gramsColumn: -1 }
   text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
     const raw = line.length > 4000 ? line : plainCharacters(line)
     if (!raw.trim() || RULE.test(raw.trim().slice(0, 400))) {
@@ -79,7 +104,7 @@ export function tidy(text: string): Row[] {
       return
     }
     const table =
-      raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw) ? rowsOfTable(raw) : [raw]
+      raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw) ? rowsOfTable(raw, state) : [raw]
     for (const cell of table) {
       let own = cell.trim().replace(/\s+/g, ' ')
       let marked = false
@@ -117,7 +142,7 @@ export function tidy(text: string): Row[] {
 }
 
 const ABBREVIATED =
-  /(?:^|[\s(])(?:approx|tbsp|tsp|tbs|oz|lb|lbs|no|ca|c|pkt|fl|deg|temp|st|vs|e\.g|i\.e|gm|gms|kg|g|ml|etc)$/i
+  /(?:^|[\s(])(?:approx|p|tbsp|tsp|tbs|oz|lb|lbs|no|ca|c|pkt|fl|deg|temp|st|vs|e\.g|i\.e|gm|gms|kg|g|ml|etc)$/i
 
 /** The sentences of a row. An abbreviation ("2 tbsp. oil", "approx. 20") does not end one. */
 export const sentencesOf: (text: string) => readonly string[] = remember(cutSentences)
@@ -127,6 +152,8 @@ function cutSentences(text: string): string[] {
   let start = 0
   for (let at = 0; at < text.length; at++) {
     const mark = text[at]!
+    // Dots that trail off end nothing.
+    if (mark === '.' && (text[at - 1] === '.' || text[at + 1] === '.')) continue
     if (mark !== '.' && mark !== '!' && mark !== '?' && mark !== ';') continue
     const next = text[at + 1]
     if (

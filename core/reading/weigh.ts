@@ -49,12 +49,15 @@ const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
   'sunflower-oil': 15,
   'tomato-puree': 15,
   'lemon-juice': 15,
+  'lemon-zest': 3,
   ginger: 10,
   garlic: 10,
   'green-chilli': 5,
   'ginger-garlic-paste': 15,
   water: 30,
   egg: 50,
+  'egg-yolk': 17,
+  'egg-white': 33,
 }
 const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   spice: 1,

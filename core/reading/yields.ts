@@ -17,7 +17,7 @@ const ABOUT = String.raw`(?:about |approx(?:imately|\.)? |around |roughly |up to
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+dozen)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
-export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|pirozhki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|twists|bites)`
+export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|pirozhki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|twists|bites|puffs?|saucers?|in all\b|altogether|in total)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
@@ -25,12 +25,19 @@ const makes = new RegExp(
   'iu',
 )
 const serves = new RegExp(String.raw`\b(?:serves|feeds|servings?|portions?|serving size)\s*:?\s*${N}`, 'iu')
+const forBracket = new RegExp(String.raw`\((?:serves|feeds|for)\s+${N}\)`, 'iu')
+/** "For 8": a few are eaters, many are pieces. */
+const MOST_EATERS = 12
+const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const perPerson = new RegExp(
   String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|head|portion)|each person|a head)\b`,
   'iu',
 )
-const anyPieces = new RegExp(String.raw`[(,;–-]\s*(?:makes )?${N}\s+${QUALITY}${PIECES}(?![\p{L}])`, 'iu')
+const anyPieces = new RegExp(
+  String.raw`(?:^\W*|[(,;–-]\s*)(?:makes |about |~)*${N}\s+${QUALITY}${PIECES}(?![\p{L}])`,
+  'iu',
+)
 const forSome = new RegExp(String.raw`\bfor\s+${N}\s+${QUALITY}${PIECES}(?![\p{L}])`, 'iu')
 const times = new RegExp(String.raw`[(]\s*[x×]\s*(\d{1,3})\s*[)]|\s[x×]\s?(\d{1,3})$`, 'iu')
 const ofPieces = new RegExp(
@@ -53,7 +60,7 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 
 /** Words without which a line counts nothing. */
 const COUNTS =
-  /serv|mak|yield|gives|feed|portion|people|person|guest|quantity|gets? you|get|eater|adult|head\b|\bx ?\d|×/i
+  /\(for|^\W*for\b|serv|mak|yield|gives|feed|portion|people|person|guest|quantity|gets? you|get|eater|adult|head\b|\bx ?\d|×/i
 
 function yieldsOf(line: string): Yields | null {
   if (line.length > 400) return null
@@ -65,7 +72,7 @@ function yieldsOf(line: string): Yields | null {
   const making = makes.exec(plain)
   // "Make a stiff dough" counts nothing.
   const made = making && !/^an?$/i.test(making[1]!.trim()) ? making : null
-  const served = serves.exec(plain) ?? forPeople.exec(plain)
+  const served = serves.exec(plain) ?? forPeople.exec(plain) ?? forBracket.exec(plain) ?? forBare.exec(plain)
   const batch = times.exec(plain)
   const inPassing =
     made && !made[2]
@@ -83,6 +90,9 @@ function yieldsOf(line: string): Yields | null {
         : batch
           ? Number(batch[1] ?? batch[2])
           : null
+  const eaters = forBare.exec(plain)
+  if (eaters && (count(eaters[1]!) ?? 0) > MOST_EATERS)
+    return { pieces: count(eaters[1]!), servings: null, perServing: null, whole: true, rest: '' }
   const servings = made?.[2] ? count(made[1]!) : served ? count(served[1]!) : null
   const perServing = per ? (readNumber(per[1]!)?.low ?? null) : null
   // "12 dumpling wrappers" are bought, not made.
@@ -143,7 +153,10 @@ export function withoutYields(title: string): string {
         ? ''
         : bracket,
     )
-    .replace(/\s*[-–—,;:|]\s*(?:serves|makes|feeds|for \d|yields?)\b.*$/i, '')
+    .replace(/\s*[-–—,;:|]\s*(?:serves|makes|feeds|for \d|yields?)\b.*$/i, (tail) =>
+      // What the tail says besides stays in the title.
+      /\p{L}{2}/u.test(readYields(tail)?.rest ?? tail) ? tail : '',
+    )
     .replace(/\s+[x×]\s?\d{1,3}$/i, '')
     .replace(forSome, '')
     .trim()
