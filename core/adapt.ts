@@ -3,7 +3,8 @@ import type { Target } from './diet/target'
 import { evaluate, type Evaluation } from './evaluate'
 import type { Larder } from './larder'
 import { lossesBetween, type Loss } from './nutrition/micronutrients'
-import { RecipeProblem } from './recipe/problem'
+import { isFlour } from './dough/assess'
+import { RecipeProblem, type FieldProblem } from './recipe/problem'
 import { allLines, type Recipe } from './recipe/document'
 import { adaptRecipe } from './swap/adapt'
 import type { Change } from './swap/applySwap'
@@ -83,6 +84,29 @@ const needsSearch = (wishes: Wishes) =>
   wishes.diets.some((diet) => diet.excludesAllergens.includes('gluten'))
 
 /**
+ * A dough whose one liquid has no weight cannot be brought back to the softness it had: how much goes in is asked
+ * first. Null when its liquid is known, or when it needs none.
+ */
+function unweighedLiquid(recipe: Recipe, { foods }: Larder): FieldProblem | null {
+  let open: FieldProblem | null = null
+  let flour = false
+  for (const [p, part] of recipe.parts.entries()) {
+    if (part.kind !== 'shell') continue
+    for (const [l, line] of part.lines.entries()) {
+      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      if (food && isFlour(food) && line.grams) flour = true
+      if (!food || isFlour(food) || food.freeWater < 0.4 || food.per100g.waterG < 50) continue
+      if (line.grams !== null) return null
+      open ??= {
+        field: `recipe.parts[${p}].lines[${l}].grams`,
+        message: `How much ${food.name.toLowerCase()} goes into the dough is not known. Type its grams first: without it nobody can say what a swap asks for`,
+      }
+    }
+  }
+  return flour ? open : null
+}
+
+/**
  * Adapts a recipe to diets and evaluates it before and after. What diets exclude is swapped by the catalogue;
  * where figures have to come out or something is locked, the nearest recipe is searched.
  *
@@ -114,6 +138,8 @@ export function adapt(
       },
     ])
   }
+  const unknown = unweighedLiquid(recipe, larder)
+  if (unknown) throw new RecipeProblem([unknown])
   const before = evaluate(recipe, larder)
   if (!needsSearch(wishes)) return byCatalogue(recipe, before, diets, dietIds, larder)
 

@@ -110,7 +110,7 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
       halves &&
       !NOT_PIECES.test(halves[0]) &&
       // "Cut into 2 strips" has been read as a number.
-      !seen.some((one) => Math.abs(one.at - halves.index - halves[0].length) < 14)
+      !seen.some((one) => one.at >= halves.index && one.at <= halves.index + halves[0].length + 10)
     )
       seen.push({ at: halves.index + halves[0].length, count: 2, each: true })
     seen.sort((a, b) => a.at - b.at)
@@ -147,7 +147,11 @@ export function countPieces(
     if (yields) said.push({ ...yields, text: step })
   }
   said.forEach((count, at) => {
-    const stated = at < outline.counts.length
+    // "Make 6 balls" among the steps is work; "Makes 24" is a promise wherever it stands.
+    const stated =
+      at < outline.counts.length &&
+      (!outline.steps.some((step) => step.text.includes(count.text)) ||
+        /\b(?:makes|yields?|gives|serves)\b/i.test(count.text))
     if (count.pieces)
       found.push({ pieces: count.pieces, weight: stated ? 100 - at : 50 - at, says: count.text })
     servings ??= count.servings

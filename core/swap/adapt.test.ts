@@ -6,7 +6,7 @@ import { adapt, dietsByIds } from '../adapt'
 import { foodAgainstDiet } from '../diet/diets'
 import { RecipeProblem } from '../recipe/problem'
 import { readRecipe } from '../reading/readRecipe'
-import { allLines, PART_KINDS } from '../recipe/document'
+import { allLines, PART_KINDS, type Recipe } from '../recipe/document'
 import { amountOf, candidatesFor, swapsFromRows } from './catalogue'
 import { fittingSwaps } from './adapt'
 import { swapLine } from './swapLine'
@@ -353,4 +353,24 @@ describe('laws', () => {
       { numRuns: 150 },
     )
   })
+})
+
+it('asks for the liquid of a dough before it adapts, when that has no weight', () => {
+  const recipe = recipeOf({
+    shell: [
+      ['plain-flour', 300],
+      ['butter', 100],
+      ['milk', 150],
+    ],
+    filling: [['leek', 300]],
+  })
+  const open: Recipe = {
+    ...recipe,
+    parts: recipe.parts.map((part) => ({
+      ...part,
+      lines: part.lines.map((line) => (line.foodId === 'milk' ? { ...line, grams: null } : line)),
+    })),
+  }
+  expect(() => adapt(open, ['vegan'], larder)).toThrow(/How much whole milk goes into the dough is not known/)
+  expect(() => adapt(recipe, ['vegan'], larder)).not.toThrow()
 })
