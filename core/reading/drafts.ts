@@ -441,8 +441,10 @@ function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
 export function wordsOfDraft(draft: Draft): Set<string> {
   const words = new Set<string>()
   const add = (text: string) => {
-    for (const word of normaliseName(text).split(' '))
-      if (word.length > 2 && !COMMON.has(word)) words.add(word)
+    const own = normaliseName(text).split(' ')
+    // "Greens" alone names a food; "green pepper" is named by its last word.
+    for (const word of own)
+      if (word.length > 2 && !COMMON.has(word) && (own.length === 1 || !DESCRIBES.has(word))) words.add(word)
   }
   for (const { food, read } of draft.lines) {
     add(read.name)
@@ -452,7 +454,11 @@ export function wordsOfDraft(draft: Draft): Set<string> {
 }
 
 const COMMON = new Set(
-  'water oil butter ghee lard margarine vegan salt pepper flour fresh dried dry large small medium plain white red green black ground powder cold warm hot seed the for and with can fat raw whole cooked boiled chopped'.split(
+  'water oil butter ghee lard margarine salt pepper flour the for and with can fat'.split(' '),
+)
+/** Words that describe a food and name none in company. */
+const DESCRIBES = new Set(
+  'vegan fresh dried dry large small medium plain white red green black brown ground powder cold warm hot seed raw whole cooked boiled chopped'.split(
     ' ',
   ),
 )

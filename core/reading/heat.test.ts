@@ -79,6 +79,20 @@ describe('the way of cooking', () => {
     })
   })
 
+  it.each([
+    'Fill. Bake at 220 °C for 10 minutes, then turn down to 180 °C for 20 minutes.',
+    'Fill. Bake 220 °C 10 min, then 180 °C 20.',
+    'Fill. Bake at 220C for 10 mins. Reduce the oven to 180C and cook for another 20 mins.',
+    'Fill. Oven 220 for 10 minutes then lower the heat to 180 for 20 minutes.',
+  ])('reads two temperatures of "%s"', (text) => {
+    expect(cooking(text)).toMatchObject({
+      way: 'bake',
+      temperatureC: 220,
+      minutes: 10,
+      andThen: { way: 'bake', temperatureC: 180, minutes: 20 },
+    })
+  })
+
   it('keeps what is said of freezing and reheating apart', () => {
     expect(
       cooking('Fill. Steam for 12 minutes. Freeze the rest raw and steam from frozen for 18 minutes.'),
@@ -172,5 +186,49 @@ describe('readShape', () => {
   it('lets the title decide, and says nothing when neither speaks of a shape', () => {
     expect(readShape('Mushroom buns', 'Fold like a turnover.')).toBe('bun')
     expect(readShape('Supper', 'Bake.')).toBeNull()
+  })
+})
+
+describe('sentences as cooks write them', () => {
+  // Way, °C, minutes; what follows.
+  it.each([
+    ['Fill. Cook in the oven for half an hour at gas mark 5.', 'bake 190 30'],
+    ['Fill and bake in a moderate oven 25 mins.', 'bake 180 25'],
+    ['Assemble. Put in a preheated 400 degree oven for 25 min.', 'bake 205 25'],
+    ['Fill. Fry in hot oil till golden, about 5 mins, drain on kitchen paper.', 'deep-fry null 5'],
+    ['Fill. Fry on both sides in a little butter, 3 minutes each.', 'shallow-fry null 6'],
+    ['Stuff and roll. Dry roast on a hot tava for 2 minutes per side, smear with ghee.', 'griddle null 4'],
+    [
+      'Fill. Put them in boiling salted water, when they come to the top give them 3 more minutes.',
+      'boil null 3',
+    ],
+    ['Fill. Place in a steamer over boiling water and cook 12 min.', 'steam null 12'],
+    [
+      'Fill. Heat 2 tbsp oil in a nonstick pan, place dumplings flat side down, cook 2 minutes, add 80 ml water, cover, cook 6 minutes until water is gone.',
+      'brown-and-steam null 8',
+    ],
+    [
+      'Fill. Boil 5 minutes, drain, then brown in butter for 6 minutes.',
+      'boil null 5 then shallow-fry null 6',
+    ],
+    ['Fill. Steam 10 minutes then fry the bottoms 3 minutes.', 'steam null 10 then shallow-fry null 3'],
+    [
+      'Fill. Fry briefly, then finish in the oven at 180 for 10 minutes.',
+      'shallow-fry null null then bake 180 10',
+    ],
+    ['Fill. Bake 15 min covered with foil and 10 min without at 190C.', 'bake 190 25'],
+    ['Fill. Cook under a lid on low heat for 8 minutes, turn, 5 minutes more.', 'griddle null 13'],
+    ['Fill. Simmer in broth for 5 minutes.', 'boil null 5'],
+    ['Fill. Poach in gently simmering water for 4 minutes.', 'boil null 4'],
+    ['Fill. Steam 8 minutes, or pan-fry.', 'steam null 8'],
+    ['Cut a cross in each so steam can escape. Fill. Bake at 200C 20 min.', 'bake 200 20'],
+    [
+      'Fill. Bake at 180 degrees celsius for 30 to 34 minutes. Let stand 10 min before serving.',
+      'bake 180 32',
+    ],
+  ])('%s', (method, expected) => {
+    const { way: first, temperatureC, minutes, andThen } = cooking(method.replace(/\. (?=[A-Z])/g, '.\n'))
+    const said = `${first} ${temperatureC} ${minutes}${andThen ? ` then ${andThen.way} ${andThen.temperatureC} ${andThen.minutes}` : ''}`
+    expect(said).toBe(expected)
   })
 })

@@ -1,5 +1,5 @@
 import type { CookingWay, Heat, Stage } from '../recipe/document'
-import { isAside, type Clause } from './method'
+import { isAside, withoutVents, type Clause } from './method'
 import { isHeatLine, middleMinutes, timesIn } from './time'
 
 /** How the pieces are cooked, as far as the text says. */
@@ -31,6 +31,16 @@ const GAS_MARK_C: Readonly<Record<number, number>> = {
   8: 230,
   9: 240,
 }
+
+/** Ovens in words, in °C. Common practice, no source: the words of older cookery books. */
+const OVENS: readonly [RegExp, number][] = [
+  [/\bmoderately hot oven\b/i, 190],
+  [/\bmoderate oven\b/i, 180],
+  [/\bwarm oven\b/i, 160],
+  [/\b(?:cool|slow) oven\b/i, 150],
+  [/\bvery hot oven\b/i, 230],
+  [/\bhot oven\b/i, 210],
+]
 
 const DEGREE = String.raw`\s*(?:°|deg(?:ree)?s?\.?|degrees?)?\s*`
 const CELSIUS = new RegExp(String.raw`(\d{2,3})(?:\s*-\s*(\d{2,3}))?${DEGREE}(?:c|celsius|centigrade)\b`, 'i')
@@ -79,6 +89,8 @@ export function temperatureIn(text: string): { celsius: number; fan: boolean } |
     if (value >= 90 && value <= 280) return made(value, fan !== null)
     if (value > 280 && value <= 550) return made(toCelsius(value), fan !== null)
   }
+  const words = OVENS.find(([pattern]) => pattern.test(text))
+  if (words) return made(words[1])
   if (fan) return made(Number(fan[1]) > 280 ? toCelsius(Number(fan[1])) : Number(fan[1]), true)
   return null
 }
@@ -96,18 +108,17 @@ function heatIn(text: string): Heat | null {
 
 type Seen = CookingWay | 'fry' | 'cook'
 
-/** What releases steam is not steamed. */
 /** Water that boils under a steamer boils no pieces. */
 const UNDER_STEAMER = /\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:boiling|simmering) (?:salted )?water\b/iu
-const NO_STEAM =
-  /\bsteam(?:s)?\b[^.]{0,20}\b(?:escape|out|vents?|holes?|slits?|off)\b|\b(?:let|so|for)\b[^.]{0,20}\bsteam\b(?!\w)[^.]{0,14}(?:out|escape|$|\.)|\bsteam (?:holes?|vents?|slits?)\b|\b(?:vents?|slits?|holes?) for (?:the )?steam\b/i
-
 const SEEN: readonly [Seen, RegExp][] = [
   [
     'deep-fry',
     /\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b/i,
   ],
-  ['brown-and-steam', /\b(?:fry|brown)\b[^.]{0,80}\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i],
+  [
+    'brown-and-steam',
+    /\b(?:fry|brown|flat side|cook (?:for )?\d+ min\w*)\b[^.]{0,90}(?<!boiling |salted )\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i,
+  ],
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
     'shallow-fry',
@@ -120,11 +131,17 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['steam', /\bsteam(?:er|ed|ing)?\b/i],
   [
     'boil',
-    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b/i,
+    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b/i,
   ],
-  ['bake', /\b(?:bake|baked|baking|oven|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i],
-  ['fry', /\bfr(?:y|ied|ying)\b|\bhot oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i],
-  ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots)\b/i],
+  [
+    'bake',
+    /\b(?:bake|baked|baking|oven|grill(?:ed)?|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
+  ],
+  [
+    'fry',
+    /\bfr(?:y|ied|ying)\b|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b|\bsaut[eé]|\bhot oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
+  ],
+  ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots|lid|turn)\b/i],
 ]
 
 /** "2 minutes more": goes on with what went before. */
@@ -145,16 +162,16 @@ interface Event {
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b/i
 const WAITS = /\b(?:rest|prove|proof|rise|chill|knead|cool|stand|leave|soak|relax|keep aside)\b[^,]*$/i
+const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,40}\bto\b/i
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
 function eventsIn(clause: Clause): Event[] {
-  const text = clause.text
-    .replace(NO_STEAM, ' ')
+  const text = withoutVents(clause.text)
     .replace(UNDER_STEAMER, ' ')
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
     // "200C 18-20": the second pair is minutes.
-    .replace(/(\d{3}\s*[cf])\s+(\d{1,2}\s*-\s*\d{1,2})(?=\W*$)/i, '$1 $2 min')
+    .replace(/(\d{3}\s*(?:°\s*)?[cf]?)\s+(?:for )?(\d{1,2}(?:\s*-\s*\d{1,2})?)(?=\W*$)/i, '$1 $2 min')
   if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
   const found: { way: Seen; index: number; length: number }[] = []
   for (const [way, pattern] of SEEN) {
@@ -169,8 +186,14 @@ function eventsIn(clause: Clause): Event[] {
       continue
     found.push({ way, index: match.index, length: match[0].length })
   }
+  // "Then turn down to 180 °C for 20 minutes" goes on baking.
+  if (!found.length && TURNS.test(text) && temperatureIn(text))
+    found.push({ way: 'bake', index: 0, length: 1 })
   // "180 / 25 mins" names no way: heat alone is an oven's.
   if (!found.length && isHeatLine(text)) found.push({ way: 'bake', index: 0, length: 1 })
+  // Browned, watered and covered is one way; the pan it is done in is no other.
+  const browned = found.find((one) => one.way === 'brown-and-steam')
+  if (browned) found.splice(0, found.length, { ...browned, index: 0 })
   found.sort((a, b) => a.index - b.index)
   // "Steam 8 minutes, or pan-fry" allows another way; it is no second one.
   const either = found.findIndex((one, at) => at > 0 && /\bor (?:you can )?$/i.test(text.slice(0, one.index)))
@@ -199,7 +222,9 @@ function eventsIn(clause: Clause): Event[] {
               total +
               (n === 0 ||
               one.way === 'brown-and-steam' ||
-              /\b(?:other|second) side|turn|flip|more|then|\+/i.test(stretch.slice(own[0]!.index))
+              /\b(?:other|second) side|turn|flip|more|then|\+|\band (?:another |a further )?\d/i.test(
+                stretch.slice(own[0]!.index),
+              )
                 ? middleMinutes(time)
                 : 0),
             0,

@@ -177,7 +177,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       !drafts.some(
         (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'vegetable'),
       ) &&
-      /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+/iu.test(text) &&
+      /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+/iu.test(
+        withoutVents(text),
+      ) &&
       !/\b(?:oven|pieces|them|float|side|flat)\b/i.test(text)
     )
       return fillings[0]!
@@ -196,3 +198,10 @@ export const isAside = (text: string): boolean =>
   /\b(?:freez\w*|frozen (?:ones|pieces|pies|dumplings)|from frozen|reheat\w*|leftovers?|next day|keeps? (?:for|well|in)|store\w*|alternatively|instead of|if you (?:prefer|don't|do not|have)|or (?:deep|shallow|air)?[- ]?(?:fry|bake|steam|boil) (?:them|if))\b/i.test(
     text,
   )
+
+/** What lets steam out is not steamed. */
+const NO_STEAM =
+  /\bsteam(?:s)?\b[^.]{0,20}\b(?:escape|out|vents?|holes?|slits?|off)\b|\b(?:let|so|for)\b[^.]{0,20}\bsteam\b(?!\w)[^.]{0,14}(?:out|escape|$|\.)|\bsteam (?:holes?|vents?|slits?)\b|\b(?:vents?|slits?|holes?) for (?:the )?steam\b/i
+
+/** A text without what it says of letting steam out. */
+export const withoutVents = (text: string): string => text.replace(NO_STEAM, ' ')

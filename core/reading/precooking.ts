@@ -1,7 +1,7 @@
 import type { LinePrecooking, PrecookingWay } from '../recipe/document'
 import { isFat, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
-import { isAside, type Clause } from './method'
+import { isAside, withoutVents, type Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
 import { middleMinutes, timesIn } from './time'
 
@@ -142,7 +142,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     for (const stretch of clause.text.split(STRETCHES)) {
       const named = namedIn(stretch)
       if (HEATS_WATER.test(stretch) && !named.length) continue
-      const verbs = stretch.replace(INGREDIENT_STATES, ' ')
+      const verbs = withoutVents(stretch).replace(INGREDIENT_STATES, ' ')
       const off = OFF.test(stretch)
       const way =
         off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)

@@ -328,7 +328,9 @@ function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
       const word = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
       const atPieces = clauses.some(
         ({ about, text }) =>
-          about === 'pieces' && word.test(text) && /\b(?:heat|fry|pan|skillet|griddle|cook)\b/i.test(text),
+          about === 'pieces' &&
+          word.test(text) &&
+          /\bheat (?:the |\d|a )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu.test(text),
       )
       return atPieces && !clauses.some(({ about, text }) => about === draft && word.test(text))
     })

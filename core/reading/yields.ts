@@ -145,7 +145,7 @@ export function titleYields(title: string): Yields | null {
 /** A title without the counts it carries: "Pies (x8)", "Half-moons - serves 4 (12 pieces)". */
 export function withoutYields(title: string): string {
   const cut = title
-    .replace(/\s*[([][^)\]]*(?:\d|serves|makes)[^)\]]*[)\]]/gi, (bracket) =>
+    .replace(/\s*[([][^)\]]*(?:\d|serves|makes|for)[^)\]]*[)\]]/gi, (bracket) =>
       /^\s*\(\d{1,3}\)$/.test(bracket) ||
       readYields(bracket.replace(/[()[\]]/g, ' ')) ||
       times.test(bracket) ||

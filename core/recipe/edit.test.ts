@@ -173,15 +173,19 @@ describe('documents of older programs', () => {
     const older = JSON.parse(JSON.stringify(recipe)) as Record<string, unknown> & {
       parts: Record<string, unknown>[]
     }
-    delete older.facts
-    delete older.piecesStated
-    for (const part of older.parts)
-      for (const key of ['into', 'setAside', 'untilDry', 'cookedMinutes', 'usedGrams', 'unsure'])
-        delete part[key]
-    for (const part of older.parts)
-      for (const line of part.lines as Record<string, unknown>[])
-        for (const key of ['choices', 'toFeel', 'cookedBy', 'componentId']) delete line[key]
-    const upgraded = upgradeRecipe(older as never)
+    // What the program of that day did not write.
+    const without = (one: Record<string, unknown>, keys: readonly string[]) =>
+      Object.fromEntries(Object.entries(one).filter(([key]) => !keys.includes(key)))
+    const old = {
+      ...without(older, ['facts', 'piecesStated']),
+      parts: older.parts.map((part) => ({
+        ...without(part, ['into', 'setAside', 'untilDry', 'cookedMinutes', 'usedGrams', 'unsure']),
+        lines: (part.lines as Record<string, unknown>[]).map((line) =>
+          without(line, ['choices', 'toFeel', 'cookedBy', 'componentId']),
+        ),
+      })),
+    }
+    const upgraded = upgradeRecipe(old as never)
     expect(recipeSchema.parse(upgraded)).toEqual(upgraded)
     expect(upgradeRecipe(upgraded)).toEqual(upgraded)
     expect(evaluate(upgraded, larder).perPiece).toEqual(evaluate({ ...recipe, facts: [] }, larder).perPiece)

@@ -39,6 +39,24 @@ export const intakeAnswer = z.object({
     }),
   ),
   unresolved: z.array(unresolved),
+  rows: z.array(
+    z.object({
+      row: z.number().int().describe('number of the line in the text, from 0'),
+      became: z.enum(['title', 'heading', 'ingredient', 'step', 'remark', 'count', 'left-out']),
+      lineIds: z.array(z.string()),
+    }),
+  ),
+  questions: z
+    .array(
+      z.object({
+        code: z.string(),
+        about: z.string().nullable().describe('the line or part it is about'),
+        text: z.string(),
+        options: z.array(z.object({ label: z.string(), answer: z.looseObject({ do: z.string() }) })),
+        asks: z.enum(['pieces', 'servings', 'grams']).nullable(),
+      }),
+    )
+    .describe('what the cook had better say, most consequential first'),
 })
 
 const percentage = z.number().nullable()
@@ -57,6 +75,7 @@ export const evaluationAnswer = z.object({
       partId: z.string(),
       kind: z.string(),
       name: z.string(),
+      into: z.string().nullable().describe('the part that it is made for'),
       grams: z.number(),
       pieces: z.number(),
       perPiece: figuresAnswer,

@@ -113,10 +113,7 @@ function setSecond(event: Event) {
 
 <style scoped>
 .cooking {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.3rem 0.5rem;
+  display: contents;
 }
 select {
   max-width: 8.6rem;

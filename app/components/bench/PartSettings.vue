@@ -51,7 +51,13 @@ const shown = (value: number | null | undefined) => (value == null ? '' : showGr
       <label
         >Goes in
         <select class="field" :value="part.cookedBy ?? ''" @change="setWay">
-          <option value="">as it is</option>
+          <option value="">
+            {{
+              part.lines.some((line) => line.cookedBy && line.cookedBy !== 'raw')
+                ? 'partly cooked'
+                : 'as it is'
+            }}
+          </option>
           <option v-for="way in PRECOOKING_WAYS" :key="way" :value="way">{{ PRECOOKING_WORDS[way] }}</option>
         </select></label
       >

@@ -30,6 +30,9 @@ const about = (part: (typeof recipe.value.parts)[number]) =>
     part.pieces && `for ${part.pieces} pieces`,
     part.cookedBy &&
       `${PRECOOKING_WORDS[part.cookedBy]} first${part.cookedMinutes ? `, ${part.cookedMinutes} min` : ''}`,
+    !part.cookedBy &&
+      part.lines.some((line) => line.cookedBy && line.cookedBy !== 'raw') &&
+      'some of it cooked first',
     part.untilDry && 'until no water is left',
   ]
     .filter(Boolean)
