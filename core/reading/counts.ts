@@ -2,6 +2,7 @@ import { MAX_PIECES, type RecipeNote, type Shape } from '../recipe/document'
 import { isFlour, READY, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outline'
+import type { ReadLine } from './readLine'
 import { DIGIT_NUMBER, readNumber } from './readNumber'
 import { PIECES, readYields } from './yields'
 
@@ -54,6 +55,10 @@ interface Found {
   weight: number
   says: string
 }
+
+/** How many a line counts, without a unit: "10 wrappers", "1 packet of discs (10)". */
+const countOf = (read: ReadLine): number | null =>
+  read.measures.find((measure) => measure[0]?.unitId === null)?.[0]?.low ?? null
 
 const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
 const low = (text: string) => Math.floor(readNumber(text)?.low ?? 0)
@@ -203,11 +208,11 @@ export function countPieces(
   const wrapper = shell.find(({ food }) => food && READY.has(food.group) && food.unitGrams.piece)
   const wrapperGrams = wrapper?.food?.unitGrams.piece
   const unknownWrapper = shell.find(
-    ({ food, read, line }) => !food && READY_WORDS.test(line.raw) && read.measures[0]?.[0]?.unitId === null,
+    ({ food, read, line }) => !food && READY_WORDS.test(line.raw) && countOf(read) !== null,
   )
   if (unknownWrapper)
     found.push({
-      pieces: clamp(unknownWrapper.read.measures[0]![0]!.low),
+      pieces: clamp(countOf(unknownWrapper.read)!),
       weight: 65,
       says: unknownWrapper.line.raw,
     })

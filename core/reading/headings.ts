@@ -242,10 +242,22 @@ const WORD_AND_LIST = new RegExp(
   'iu',
 )
 
+/** "Stuffing – makes 30: 250 g pork, …": the count stands before the colon. */
+const COUNTED_INLINE =
+  /^([\p{L} '-]{3,40}?)\s*[-–—(,]*\s*(?:enough )?(?:for|makes|x)\s*(?:about )?(\d{1,3})\b[^:]{0,20}:\s*(\S.*)$/iu
+
 function inlineHeading(text: string, round: Surroundings): Heading | null {
   const run = WORD_AND_LIST.exec(text)
   if (run && AMOUNT.test(run[2]!))
     return { kind: kindOf(run[1]!) ?? 'unknown', name: run[1]!, rest: run[2]!, pieces: null }
+  const counted = COUNTED_INLINE.exec(text)
+  if (counted && kindOf(counted[1]!) && !startsLikeStep(counted[3]!) && STARTS_WITH_NUMBER.test(counted[3]!))
+    return {
+      kind: kindOf(counted[1]!)!,
+      name: counted[1]!.trim(),
+      rest: counted[3]!,
+      pieces: Number(counted[2]),
+    }
   const inline = INLINE.exec(text)
   if (!inline) return null
   const name = inline[1]!.trim()

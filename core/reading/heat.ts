@@ -131,7 +131,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['steam', /\bsteam(?:er|ed|ing)?\b/i],
   [
     'boil',
-    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b/i,
+    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b/i,
   ],
   [
     'bake',

@@ -133,8 +133,9 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
       if (!others.length) continue
       const stated = others.reduce((sum, [, grams]) => sum + (grams ?? 0), 0)
       const open = others.filter(([, grams]) => grams === null).length
-      const ownOpen = uses.has(draft) ? 1 : 0
-      const rest = Math.max(total - stated, 0)
+      const own = uses.get(draft)
+      const ownOpen = own === null ? 1 : 0
+      const rest = Math.max(total - stated - (own ?? 0), 0)
       const each = open + ownOpen > 0 ? rest / (open + ownOpen) : 0
       const said = (grams: number) => ({
         code: 'divided',
@@ -166,6 +167,7 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
         })
         home.lines.push({ line, read: { ...item.read, divided: false }, food: item.food })
       }
+      // What nobody asks for stays where it was listed.
       const left = Math.max(total - stated - each * open, 0)
       Object.assign(item.line, {
         grams: left,

@@ -311,6 +311,10 @@ function takeApart(raw: string): ReadLine {
     .replace(/\s+/g, ' ')
     .trim()
 
+  // "Ginger, a thumb", "coriander handful": the unit stands behind.
+  const unitBehind =
+    /^(\p{L}[\p{L} ]{2,30}?),?\s+(?:an? )?(thumb|handful|pinch|bunch|knob|splash|squeeze|dash)$/iu.exec(text)
+  if (unitBehind) text = `a ${unitBehind[2]} of ${unitBehind[1]}`
   // "Milk wash" is milk, to brush with.
   const wash = /^((?:\p{L}+ )?(?:milk|cream|egg|yolk|drink))\s+(?:wash|glaze)$/iu.exec(text)
   if (wash && !/^egg$/i.test(wash[1]!)) text = `${wash[1]} to glaze`

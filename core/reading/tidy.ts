@@ -97,6 +97,7 @@ export function tidy(text: string): Row[] {
   const rows: Row[] = []
   let blankBefore = false
   const state = { gramsColumn: -1 }
+  let lastNumber: number | null = null
   text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
     const raw = line.length > 4000 ? line : plainCharacters(line)
     if (!raw.trim() || RULE.test(raw.trim().slice(0, 400))) {
@@ -127,10 +128,14 @@ export function tidy(text: string): Row[] {
         own = `${bold[1]}${bold[2]}`
       }
       own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
-      const numbered = NUMBERED.exec(own) ?? STEP_WORD.exec(own)
+      // "3. 8 balls, fill": a step that begins with a number is seen by the count that goes on.
+      const next = /^(\d{1,2})[.)]\s+(?=\S)/.exec(own)
+      const goesOn = next && lastNumber !== null && Number(next[1]) === lastNumber + 1
+      const numbered = goesOn ? next : (NUMBERED.exec(own) ?? STEP_WORD.exec(own))
       if (numbered && numbered[0].length < own.length) {
         number = Number(numbered[1])
         own = own.slice(numbered[0].length)
+        lastNumber = number
       }
       own = own.trim()
       if (!own) continue
