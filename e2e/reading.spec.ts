@@ -108,10 +108,10 @@ test.describe('a recipe as it was written', () => {
 
     // A part's name and kind; the method's steps.
     await page.getByRole('button', { name: 'Change the part Zingy bits' }).click()
-    await page.getByLabel('It is').selectOption('dip')
+    await page.getByLabel('It is', { exact: true }).selectOption('dip')
     await expect(page.getByRole('region', { name: 'Zingy bits' })).not.toContainText('goes into')
-    await page.getByLabel('Called').fill('Lemon dip')
-    await page.getByLabel('Called').press('Enter')
+    await page.getByLabel('Called', { exact: true }).fill('Lemon dip')
+    await page.getByLabel('Called', { exact: true }).press('Enter')
     await expect(page.getByRole('region', { name: 'Lemon dip' })).toBeVisible()
 
     await page.getByRole('button', { name: /^Step 2: Divide/ }).click()

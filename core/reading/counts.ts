@@ -37,6 +37,13 @@ const INTO = new RegExp(
   String.raw`\b(divide|split|cut|portion|shape|form|roll|separate|make)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|minutes?|mins?|°|%)\b)`,
   'giu',
 )
+const CUT_OUT = new RegExp(
+  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}\s+(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals)\b`,
+  'iu',
+)
+/** Two rounds make one piece. */
+const PAIRS =
+  /\b(?:top|cover)\b[^.]{0,20}\bwith the (?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
 const BARE_BALLS = new RegExp(
   String.raw`^\W*${N}\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?${SIZE}(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)\b`,
   'iu',
@@ -110,6 +117,9 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
         })
       }
     }
+    // "Cut out 6 side plate sized circles": what they are like stands between.
+    const out = CUT_OUT.exec(text)
+    if (out && !seen.length) seen.push({ at: out.index + out[0].length, count: low(out[1]!), each: false })
     const halves = HALVES.exec(text)
     if (
       halves &&
@@ -130,6 +140,7 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
     }
   }
   if (pieces === null) return null
+  if (pieces % 2 === 0 && clauses.some(({ text }) => PAIRS.test(text))) pieces /= 2
   if (shape === 'lidded-pie' && pieces <= 3) return null
   return pieces < 2 ? null : { pieces, weight: 60, says }
 }
@@ -189,7 +200,9 @@ export function countPieces(
   let ball: { grams: number; says: string } | null = null
   for (const one of text) {
     const match = BALL_GRAMS.exec(one)
-    const word = BALL_WORDS.find(([pattern]) => pattern.test(one))
+    const word = /\b(?:of|with) (?:the )?(?:filling|stuffing|mixture)\b/i.test(one)
+      ? undefined
+      : BALL_WORDS.find(([pattern]) => pattern.test(one))
     const grams = match
       ? match[3]
         ? Number(match[3])

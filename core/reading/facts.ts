@@ -10,6 +10,8 @@ import { timesIn } from './time'
 export type FoundFact = Omit<Fact, 'partId'> & { part: Draft | null }
 
 const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
+/** "A tablespoon" is one. */
+const SPOON = String.raw`(an?(?=\s)|${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
 const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b|")`
 const CUTTER = new RegExp(String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring)\b`, 'iu')
 const DISC = new RegExp(
@@ -21,11 +23,11 @@ const THICK = new RegExp(
   'iu',
 )
 const SPOONS = new RegExp(
-  String.raw`${NUM}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one))`,
+  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one))`,
   'iu',
 )
 const EACH_SPOON = new RegExp(
-  String.raw`(?:fill|put|place|spoon|stuff)[^.]{0,40}?${NUM}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tsp|teaspoons?)`,
+  String.raw`(?:fill|put|place|spoon|stuff)[^.]{0,40}?${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tsp|teaspoons?)`,
   'iu',
 )
 const FILLING_GRAMS =

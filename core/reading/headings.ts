@@ -61,7 +61,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|soup|accompaniments?|on the side|each bowl|alongside)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}broth$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|accompaniments?|on the side|each bowl|alongside)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}broth$/u,
   ],
   [
     'finish',
@@ -70,7 +70,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
     'filling',
-    /\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|fill|middle|centres?|centers?)\b/,
+    /\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|fill|middle|mixture|centres?|centers?)\b/,
   ],
   [
     'pan',

@@ -87,7 +87,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       label = null
     for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS
       ? []
-      : sentencesOf(withDigits(step.text))) {
+      : sentencesOf(withDigits(step.text.replace(/@/g, ' at ')))) {
       if (sentence.length > MAX_ROW_CHARACTERS) continue
       const named = LABEL.exec(sentence)
       const name = named ? (named[1] ?? named[2]!) : ''

@@ -49,7 +49,7 @@ const META = new RegExp(
   'i',
 )
 const NOISE =
-  /^\W*(?:(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
+  /^\W*(?:(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick)|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
 const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
 const NUTRITION_START =

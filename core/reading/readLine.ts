@@ -52,7 +52,8 @@ const LESS =
 const MORE =
   /^(?:(?:a (?:little|bit|touch)|slightly|just) more than|just over|a good|at least)\s+(?=[\d¼½¾⅓⅔⅛]|an? |one |two )/i
 const HEAP = /^(heaped|heaping|level|scant|rounded|generous|good|big|lightly packed|firmly packed)\s+/i
-const SIZE = /^(extra[- ]large|small|medium(?:[- ]sized)?|large|big|fat|thick|thumb[- ]sized)\s+/i
+const SIZE =
+  /^(extra[- ]large|small|sm|medium(?:[- ]sized)?|med|large|lge|lrg|lg|big|fat|thick|thumb[- ]sized)\s+/i
 const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![\\p{L}\\d])\\.?`, 'iu')
 const CASE_UNIT = /^([tT])(?![\p{L}\d])/u
 
@@ -105,7 +106,7 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
 ]
 
 const PREP_WORDS =
-  '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|divided|at room temperature)'
+  '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(
@@ -126,8 +127,7 @@ const HEAPS: Readonly<Record<string, Heap>> = {
   'firmly packed': 'heaped',
 }
 
-const sizeOf = (word: string): Size =>
-  /small/i.test(word) ? 'small' : /medium/i.test(word) ? 'medium' : 'large'
+const sizeOf = (word: string): Size => (/^sm/i.test(word) ? 'small' : /^med/i.test(word) ? 'medium' : 'large')
 
 interface TermRead {
   term: Term

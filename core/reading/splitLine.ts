@@ -12,7 +12,7 @@ export interface LinePart {
 }
 
 const JOIN = new RegExp(
-  String.raw`,?\s+(?:(?:beaten|mixed|whisked|blended|thinned)\s+)?(?:\+|plus|and|with|to|&)\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned)\s+)?(?:\+|plus|and|with|to|&)|(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted) (?:in|with))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
@@ -219,7 +219,8 @@ export function splitLine(raw: string, foods?: Foods): LinePart[] {
     return both([...heads, `${own}${tail ? ` ${tail}` : ''}`, `${behind}${tail ? ` ${tail}` : ''}`])
   }
   const each = EACH.exec(raw)
-  if (each && !COMMA.test(each[1]!) && readLine(each[1]!).measures.length) {
+  const inBracket = each && (each[1]!.match(/[([]/g)?.length ?? 0) > (each[1]!.match(/[)\]]/g)?.length ?? 0)
+  if (each && !inBracket && !COMMA.test(each[1]!) && readLine(each[1]!).measures.length) {
     // "1 tsp each cumin and paprika, juice of 1 lime": the list ends behind its "and".
     const listed = pieces(each[2]!)
     const last = listed.findIndex((piece) => /and|&|\+/.test(piece.joint))

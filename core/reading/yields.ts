@@ -13,7 +13,7 @@ export interface Yields {
   rest: string
 }
 
-const ABOUT = String.raw`(?:about |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
+const ABOUT = String.raw`(?:about |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+dozen)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */

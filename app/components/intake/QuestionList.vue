@@ -1,8 +1,15 @@
 <script setup lang="ts">
 import type { Answer, Question } from '~~/core/reading/questions'
+import type { Recipe } from '~~/core/recipe/document'
 import { typedWeight } from '~/logic/typedWeight'
 
-const { questions } = defineProps<{ questions: readonly Question[] }>()
+const { questions, recipe } = defineProps<{ questions: readonly Question[]; recipe: Recipe }>()
+const shelves = useLarderStore()
+/** The food a question is about, so that a spoon or a cup of it can be weighed. */
+const foodOf = (question: Question) => {
+  const line = recipe.parts.flatMap((part) => part.lines).find((one) => one.id === question.about)
+  return line?.foodId ? shelves.larder.foods.get(line.foodId) : undefined
+}
 const emit = defineEmits<{
   answer: [question: Question, answer: Answer]
   grams: [question: Question, grams: number]
@@ -20,7 +27,7 @@ function type(question: Question, event: Event) {
   if (!text.trim()) return
   const key = keyOf(question)
   if (question.asks === 'grams') {
-    const weight = typedWeight(text, undefined)
+    const weight = typedWeight(text, foodOf(question))
     problems[key] = 'problem' in weight ? weight.problem : ''
     if ('grams' in weight) emit('grams', question, weight.grams)
     return

@@ -56,6 +56,7 @@ const about = (part: (typeof recipe.value.parts)[number]) =>
   </header>
   <QuestionList
     :questions="intake.questions"
+    :recipe="recipe"
     @answer="(question, answer) => emit('answer', question, answer)"
     @grams="(question, grams) => emit('grams', question, grams)"
   />

@@ -216,6 +216,7 @@ usePlaceKeys([
     <div class="recipe">
       <QuestionList
         :questions="questions"
+        :recipe="bench.recipe"
         @answer="
           (question, answer) =>
             bench.change(answerQuestion(bench.recipe!, question, answer, shelves.larder.foods))
