@@ -38,6 +38,8 @@ describe('amounts as cooks write them', () => {
     ['200 g whole wheat flour (atta)', 'atta 200'],
     ['caster sugar 40 g', 'sugar 40'],
     ['cabbage 500 g', 'cabbage 500'],
+    ['1 kg 100 g flour', 'plain-flour 1100'],
+    ['5 med potatoes', 'potato 850'],
   ])('%s', (raw, expected) => {
     expect(said(raw)).toBe(expected)
   })
@@ -55,6 +57,11 @@ describe('amounts as cooks write them', () => {
     ['zest and juice of 1 lemon', 'lemon-zest 5 | lemon-juice 45'],
     ['1 egg beaten with a splash of milk', 'egg 50 | milk 10'],
     ['S&P', 'salt 4 | black-pepper 1'],
+    [
+      '300g s/r flour 150g butter 1 egg 2tbsp water',
+      'self-raising-flour 300 | butter 150 | egg 50 | water 30',
+    ],
+    ['1 onion fried in 2 tbsp butter', 'onion 110 | butter 28.4'],
     ['300g flour / 5g yeast / 20g sugar', 'plain-flour 300 | instant-yeast 5 | sugar 20'],
   ])('makes several of "%s"', (raw, expected) => {
     expect(said(raw)).toBe(expected)

@@ -30,6 +30,10 @@ const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
 /** "2 parts soy drink to 1 part syrup". */
 const RATIO = /^(.*?\bparts?\s+.+?)\s+to\s+((?:\d|one|two|half).*?\bparts?\s+.+)$/i
 
+/** "150 g butter 1 egg 2 tbsp water": amounts follow one another without a mark. */
+const RUN_ON =
+  /\s+(?=(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:g|gm|gms|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp|c|T|t)\b\.?\s*\p{L}{3}|\d{1,2}\s+\p{L}{3})/gu
+
 const both = (texts: readonly string[]): LinePart[] => texts.map((text) => ({ text, told: '' }))
 
 /** Cuts at commas, slashes and "and", but never inside brackets. */
@@ -266,5 +270,22 @@ export function splitLine(raw: string, foods?: Foods): LinePart[] {
       return [...splitLine(purpose ? `${left}, ${purpose[1]}` : left, foods), ...splitLine(right, foods)]
     }
   }
-  return (foods && raw.length <= 300 && splitFoods(raw, foods)) || [{ text: raw, told: '' }]
+  if (foods && raw.length <= 300)
+    return runOn(raw, foods) ?? splitFoods(raw, foods) ?? [{ text: raw, told: '' }]
+  return [{ text: raw, told: '' }]
+}
+
+/** The first place where a line that names a food with its amount goes on to the next. */
+function runOn(raw: string, foods: Foods): LinePart[] | null {
+  if (/[,;([]/.test(raw)) return null
+  for (const match of raw.matchAll(RUN_ON)) {
+    const [left, right] = [raw.slice(0, match.index), raw.slice(match.index).trim()]
+    // Only up to the next amount: what comes after that is another ingredient.
+    const [before, behind] = [readLine(left), readLine(right.split(RUN_ON)[0]!)]
+    if (!before.measures.length || !behind.measures.length) continue
+    const known = matchFood(before.name, foods)
+    if (!known || known.how === 'part' || !matchFood(behind.name, foods)) continue
+    return [{ text: left, told: '' }, ...splitLine(right, foods)]
+  }
+  return null
 }
