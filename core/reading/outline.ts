@@ -4,6 +4,7 @@ import { matchFood } from './match'
 import { NUMBER_PATTERN } from './readNumber'
 import { readLine } from './readLine'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
+import { remember } from './remember'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
 import { readYields, titleYields, withoutYields } from './yields'
@@ -54,6 +55,16 @@ const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
 const NUTRITION_START =
   /^\W*(?:nutrition|per (?:serving|piece|portion)\s*:?.*\b(?:kcal|calories)|calories\s*:?\s*\d)/i
+
+/** What of a page says nothing of the dish: adverts, links, stars, tables of nutrients. */
+const saysNothing = remember((text: string) => ({
+  noise: NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || /^\W*(?:\d\s*x\s*){2,}\W*$/i.test(text)),
+  nutrition: NUTRITION_LINE.test(text)
+    ? ('line' as const)
+    : NUTRITION_START.test(text)
+      ? ('start' as const)
+      : null,
+}))
 
 const STARTS_WITH_AMOUNT = new RegExp(
   String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|\p{L})`,
@@ -290,10 +301,10 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       for (const sentence of sentences) readSentence(row, sentence)
       return
     }
-    if (NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || /^\W*(?:\d\s*x\s*){2,}\W*$/i.test(text)))
-      return is(row, 'left-out')
+    const { noise, nutrition } = saysNothing(text)
+    if (noise) return is(row, 'left-out')
     if (
-      NUTRITION_LINE.test(text) &&
+      nutrition === 'line' &&
       (mode === 'noise' ||
         mode === 'method' ||
         /calories|kcal/i.test(text) ||
@@ -301,7 +312,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       !matchedIngredient(text, foods)
     )
       return is(row, 'left-out')
-    if (NUTRITION_START.test(text)) return is(row, 'left-out')
+    if (nutrition === 'start') return is(row, 'left-out')
     const meta = META.exec(text)
     if (meta && mode !== 'method') {
       const value = Number(meta[2])

@@ -2,6 +2,7 @@ import type { Foods } from '../food/food'
 import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { readLine, type Measure } from './readLine'
+import { remember } from './remember'
 import { unitById } from './units'
 
 /** One ingredient of a line that names several. */
@@ -198,7 +199,19 @@ function shareOut(raw: string, names: readonly string[]): LinePart[] {
  * @param foods with it, lists of foods without amounts of their own are taken apart too
  * @returns one part for each ingredient; together they hold every word of the original
  */
-export function splitLine(raw: string, foods?: Foods): LinePart[] {
+export function splitLine(raw: string, foods?: Foods): readonly LinePart[] {
+  const known = foods && (split.get(foods) ?? rememberFor(foods))
+  return known ? known(raw) : takeApart(raw)
+}
+
+const split = new WeakMap<Foods, (raw: string) => readonly LinePart[]>()
+function rememberFor(foods: Foods) {
+  const made = remember((raw: string): readonly LinePart[] => takeApart(raw, foods))
+  split.set(foods, made)
+  return made
+}
+
+function takeApart(raw: string, foods?: Foods): readonly LinePart[] {
   const citrus = /^((?:finely )?(?:grated )?)(?:zest and juice|juice and zest|rind and juice) of (.+)$/i.exec(
     raw.trim(),
   )
