@@ -179,7 +179,13 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     out.sections.push(made)
     return made
   }
+  /** How many steps in a row were numbered one after the other, and the last of those numbers. */
+  const numbering = { run: 0, last: 0 }
   const step = (row: Row, text: string) => {
+    if (row.number !== null && row.number !== numbering.last) {
+      numbering.run = row.number === numbering.last + 1 ? numbering.run + 1 : 1
+      numbering.last = row.number
+    }
     for (let from = 0; from < text.length; from += 2000)
       out.steps.push({ text: text.slice(from, from + 2000), at: row.at, under })
     is(row, 'step')
@@ -420,7 +426,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     if (mode === 'remarks') return remark(row, text)
     const counted = /^\d{1,2}\s+(\p{Lu}.*)$/u.exec(text)?.[1]
     if (counted && startsLikeStep(counted) && counted.split(' ').length > 2) return step(row, counted)
-    if (row.number !== null && !STARTS_WITH_AMOUNT.test(text) && isStep(text, foods)) {
+    // "4. Eat warm" after three numbered steps is the fourth, whatever it says.
+    const goesOn = numbering.run > 1 && row.number === numbering.last + 1
+    if (row.number !== null && !STARTS_WITH_AMOUNT.test(text) && (goesOn || isStep(text, foods))) {
       count(row, text)
       return step(row, text)
     }

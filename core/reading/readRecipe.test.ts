@@ -144,6 +144,13 @@ describe('readRecipe', () => {
     expect(at('filling')).toEqual(['sunflower-oil', 'onion'])
   })
 
+  it('takes the number that goes on for the next step, whatever it says', () => {
+    const text = 'Dough\n500 g flour\n250 g water\n1. Mix the dough.\n2. Bake 20 minutes.\n3. Eat warm.'
+    const { recipe, unresolved } = readRecipe(text, foods)
+    expect(recipe.method).toEqual(['Mix the dough.', 'Bake 20 minutes.', 'Eat warm.'])
+    expect(unresolved).toEqual([])
+  })
+
   it('marks what it assumed of the number of pieces and servings', () => {
     const { recipe: read } = readRecipe('Pies\nDough\n450 g flour\n225 g water\nFilling\n2 leeks', foods)
     expect(read.pieces).toBe(15)

@@ -109,7 +109,7 @@ async function edit(at: number) {
               :aria-label="`Take step ${at + 1} out`"
               @click="edits.step(at, '')"
             >
-              ✕
+              −
             </button>
           </span>
         </template>

@@ -43,7 +43,12 @@ const buy = (food: Food) => edits.buyComponent(part.id, food, Math.max(1, Math.r
     </label>
     <label
       >It is
-      <select class="field" :value="part.into === null ? part.kind : `into:${part.into}`" @change="setKind">
+      <select
+        class="field"
+        aria-label="It is"
+        :value="part.into === null ? part.kind : `into:${part.into}`"
+        @change="setKind"
+      >
         <option v-for="kind in PART_KINDS" :key="kind" :value="kind">{{ PART_WORDS[kind] }}</option>
         <option v-for="other in others" :key="other.id" :value="`into:${other.id}`">
           made for the {{ plainPart(other) }}
