@@ -24,7 +24,9 @@ const doubtful = computed(
   () =>
     new Set(
       intake?.recipe.parts.flatMap((part) =>
-        part.lines.filter((line) => line.notes.some((note) => note.level === 'check')).map((line) => line.id),
+        part.lines
+          .filter((line) => part.unsure || line.notes.some((note) => note.level === 'check'))
+          .map((line) => line.id),
       ),
     ),
 )
