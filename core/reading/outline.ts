@@ -320,6 +320,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       return is(row, 'left-out')
     if (nutrition === 'start') return is(row, 'left-out')
     const meta = META.exec(text)
+    // "Bake 20 minutes" after the lines tells what to do; "Bake: 20 minutes" and "Cook time" tell of the whole.
+    const told = meta && /^(?:bake|cook|rest|chill)$/i.test(meta[1]!) && !/time|[:=]/i.test(text)
+    if (told && out.sections.some((one) => one.items.length)) return step(row, text)
     if (meta && mode !== 'method') {
       const value = Number(meta[2])
       const minutes = /^h/i.test(meta[3]!) ? value * 60 + Number(meta[4] ?? 0) : value

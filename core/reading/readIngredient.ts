@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { MAX_LINE_GRAMS, newLine, type Choice, type Line } from '../recipe/document'
+import { otherLanguage } from './language'
 import { matchFood } from './match'
 import { readLine, type ReadLine } from './readLine'
 import { splitLine } from './splitLine'
@@ -48,10 +49,13 @@ export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
  */
 export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   const read = readLine(limit(raw, MAX_READ_CHARACTERS))
-  const match =
+  const found =
     matchWithPrep(read, foods) ??
     // A size word can belong to the name, and an alternative may be known where the first choice is not.
     (read.alternative ? matchFood(readLine(read.alternative).name, foods) : null)
+  const foreign = !found || found.leftOver.length > 1 ? otherLanguage(raw) : null
+  // "Huile d'olive" is no olive: of a line in another language no part is taken for a food.
+  const match = foreign ? null : found
   const line = newLine({
     raw: limit(raw.trim(), 500),
     name: limit(read.name || raw.trim(), 200),
@@ -67,7 +71,9 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     line.notes.push({
       code: 'unknown-food',
       level: 'check',
-      text: `"${line.name}" is not in the larder. Choose a food for it`,
+      text: foreign
+        ? `"${line.name}" ${foreign}; only English is read. Choose a food for it, or write the line in English`
+        : `"${line.name}" is not in the larder. Choose a food for it`,
     })
     return { line, read, food: null }
   }
