@@ -41,6 +41,14 @@ const CUT_OUT = new RegExp(
   String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}\s+(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals)\b`,
   'iu',
 )
+/** "Cut 3 inch circles, about 50": the number stands behind. */
+const SO_MANY = new RegExp(
+  String.raw`\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|you(?:'ll| will| should)? get)\s*(?:about )?(\d{1,3})(?!\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))`,
+  'iu',
+)
+/** "Line 6 individual tins": each tin is a piece. */
+const TINS =
+  /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\p{L}+[- ]?){0,3}?(?:tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
 /** Two rounds make one piece. */
 const PAIRS =
   /\b(?:top|cover)\b[^.]{0,20}\bwith the (?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
@@ -113,11 +121,18 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
         seen.push({
           at,
           count,
-          each: /\beach\b/i.test(subject) || /\beach (?:half|piece|part|portion|sheet)\b/i.test(match[0]),
+          // "Cut each in half so 12 triangles": twelve is what comes of it.
+          each:
+            (/\beach\b/i.test(subject) &&
+              !/\b(?:half|two)\b.*\b(?:so|makes?|giving|for|gives?)\s*$/i.test(subject)) ||
+            /\beach (?:half|piece|part|portion|sheet)\b/i.test(match[0]),
         })
       }
     }
     // "Cut out 6 side plate sized circles": what they are like stands between.
+    const behind = SO_MANY.exec(text) ?? TINS.exec(text)
+    if (behind && !seen.length)
+      seen.push({ at: behind.index + behind[0].length, count: low(behind[1]!), each: false })
     const out = CUT_OUT.exec(text)
     if (out && !seen.length) seen.push({ at: out.index + out[0].length, count: low(out[1]!), each: false })
     const halves = HALVES.exec(text)

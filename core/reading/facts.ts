@@ -72,6 +72,12 @@ function nearestKind(text: string, at: number): FactKind | null {
       }
     }
   }
+  // "Brown 8 minutes, drain, cool": the minutes are of what stands before them.
+  if (
+    best === null &&
+    /\b(?:brown|fry|fried|saut\S+|cook|simmer|boil|bake|steam|roast|toast)\b/i.test(before)
+  )
+    return null
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 
@@ -102,8 +108,13 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
   for (const { text, about, sentence } of clauses) {
     if (!/\d|half|hour|freez|overnight/i.test(sentence)) continue
     lengths('cutter-cm', CUTTER.exec(text), text)
-    lengths('thickness-mm', THICK.exec(text), text, 10)
-    if (!CUTTER.test(text)) lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')), text)
+    const thick = THICK.exec(text)
+    // "Roll out to 8 cm" is how wide it gets: no dough is that thick.
+    const wide =
+      thick !== null && cm(readNumber(thick[1] ?? thick[3]!)?.low ?? 0, (thick[2] ?? thick[4])!) > 3
+    lengths(wide ? 'disc-cm' : 'thickness-mm', thick, text, wide ? 1 : 10)
+    if (!CUTTER.test(text) && !/\b(?:strips?|sheets?|rectangles?|logs?)\b/i.test(text))
+      lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')), text)
     lengths('oil-depth-cm', DEPTH.exec(text), text)
     const spoon = SPOONS.exec(text) ?? EACH_SPOON.exec(text)
     const spoons = spoon && readNumber(spoon[1]!)

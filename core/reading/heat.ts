@@ -170,8 +170,11 @@ function eventsIn(clause: Clause): Event[] {
   const text = withoutVents(clause.text)
     .replace(UNDER_STEAMER, ' ')
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
+    .replace(/\bfor (?:a|an|the) (?:further|final|last|additional) (?=\d)|\bfor another (?=\d)/gi, 'for ')
     // "200C 18-20": the second pair is minutes.
     .replace(/(\d{3}\s*(?:°\s*)?[cf]?)\s+(?:for )?(\d{1,2}(?:\s*-\s*\d{1,2})?)(?=\W*$)/i, '$1 $2 min')
+    // "Gas 4 for 25".
+    .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?=\W*$)/i, '$1 for $2 min')
   if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
   const found: { way: Seen; index: number; length: number }[] = []
   for (const [way, pattern] of SEEN) {
@@ -421,8 +424,9 @@ function wayOf(
   if (deepWords) return { way: 'deep-fry', unclear: false }
   if (shallowWords) return { way: 'shallow-fry', unclear: false }
   if (context.panFatGrams >= DEEP_POT_GRAMS) return { way: 'deep-fry', unclear: false }
-  if (context.panFatGrams > 0 && context.panFatGrams < 250 && !/\bfor frying\b/i.test(context.panText))
-    return { way: 'shallow-fry', unclear: false }
+  // "1 tbsp oil for frying" is a film; without its amount "for frying" may be a pot.
+  const film = /\bfor frying\b/i.test(context.panText) ? 100 : 250
+  if (context.panFatGrams > 0 && context.panFatGrams < film) return { way: 'shallow-fry', unclear: false }
   const inPan = /\b(?:skillet|frying pan|little oil|butter)\b/i.test(text)
   if (!inPan && /\b(?:in (?:medium |very )?hot oil|turning often|float|drop|slide|kadai|wok)\b/i.test(text))
     return { way: 'deep-fry', unclear: false }

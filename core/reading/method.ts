@@ -22,7 +22,7 @@ const PIECE_WORDS =
   /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
-  /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lid|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:patties|parcels|a cone|dumplings|balls|pockets)|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
+  /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lid|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:patties|parcels|a cone|dumplings|balls|pockets)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
 const SHAPING =
   /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i
 
@@ -81,8 +81,13 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   let closed = false
   let last: Draft | 'pieces' | null = null
   const willClose = steps.some(({ text }) => text.length < 2000 && CLOSING.test(text))
+  // Steps that stand among the lines of a part are its own, unless they go on to close the pieces.
+  const goesOn = new Set(
+    steps.filter(({ text, within }) => within && CLOSING.test(text)).map(({ within }) => within),
+  )
   steps.forEach((step, index) => {
-    let label: Draft | null = step.under ? draftByLabel(step.under, drafts) : null
+    const over = step.under || (goesOn.has(step.within) ? '' : step.within)
+    let label: Draft | null = over ? draftByLabel(over, drafts) : null
     if (step.under && /\b(?:assembl|shap|cook|bak|fry|steam|boil|finish)/i.test(step.under) && !label)
       label = null
     for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS
@@ -128,7 +133,10 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       closed && cooked && !PIECE_WORDS.test(text.slice(0, 24))
         ? drafts.find(
             (draft) =>
-              draft.kind !== 'pan' && draft.kind !== 'shell' && words.get(draft)!.has(normaliseName(cooked)),
+              draft.kind !== 'pan' &&
+              draft.kind !== 'shell' &&
+              (words.get(draft)!.has(normaliseName(cooked)) ||
+                (draft.kind === 'filling' && !draft.into && /^(?:filling|stuffing)$/i.test(cooked))),
           )
         : undefined
     if (object) return object

@@ -7,7 +7,7 @@ import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
 import { remember } from './remember'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
-import { readYields, titleYields, withoutYields } from './yields'
+import { PIECES, readYields, titleYields, withoutYields } from './yields'
 
 /** What a row of the text became. */
 export type Became = 'title' | 'heading' | 'ingredient' | 'step' | 'remark' | 'count' | 'left-out'
@@ -30,6 +30,8 @@ export interface OutlineStep {
   at: number
   /** The method's own heading above it: "Filling". '' without one. */
   under: string
+  /** The part among whose lines it stands, with other parts still to come: its work is that part's. */
+  within: string
 }
 
 export interface Outline {
@@ -50,7 +52,7 @@ const META = new RegExp(
   'i',
 )
 const NOISE =
-  /^\W*(?:(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick)|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
+  /^\W*(?:[\d.]+\s*(?:from|out of|\/\s*5)\s*[\d,]*\s*(?:votes?|reviews?|ratings?)?\b.{0,20}|(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick)|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
 const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
 const NUTRITION_START =
@@ -82,7 +84,11 @@ const KEEPING =
   /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable)\b/i
 
 const METHOD_WORDS =
-  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to (?:make|do) (?:it|them)|making (?:it|them)|what to do)$/i
+  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|what to do)$/i
+const DONE_WITH_IT =
+  /\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
+const SPOKEN_PART =
+  /^(?:and |now |then |so )*(?:for (?:the )?|the )?(dough|pastry|filling|stuffing)\s+(?:(?:is|are|has|takes?|needs?|you need|i use|use)\s+)?(.+)$/i
 const wordsOf = (text: string) => text.split(/\s+/).length
 
 /** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
@@ -175,6 +181,10 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   }
   const open = (heading: Heading | null): Section => {
     emptyHeading()
+    const before = out.sections.at(-1)
+    if (heading && before?.heading && before.items.length)
+      for (const one of out.steps)
+        if (!one.within && !one.under && one.at > before.items.at(-1)!.at) one.within = before.heading.name
     const made: Section = { heading, items: [] }
     out.sections.push(made)
     return made
@@ -187,7 +197,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       numbering.last = row.number
     }
     for (let from = 0; from < text.length; from += 2000)
-      out.steps.push({ text: text.slice(from, from + 2000), at: row.at, under })
+      out.steps.push({ text: text.slice(from, from + 2000), at: row.at, under, within: '' })
     is(row, 'step')
   }
   const count = (row: Row, text: string) => {
@@ -373,7 +383,13 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     const heading =
       first && !/:\s*-?$/.test(text)
         ? usualHeading(row, next, foods)
-        : readHeading(text, { ...row, next, foods })
+        : readHeading(text, {
+            ...row,
+            // "Wrappers" in front of a list with bullets, and itself without one.
+            marked: row.marked || (!row.bullet && next === 'amount' && rows[index + 1]!.bullet),
+            next,
+            foods,
+          })
     if (heading && mode === 'method' && !['method', 'remarks', 'noise'].includes(heading.kind)) {
       // Inside the method a part's name leads its steps, unless lines with amounts follow.
       const lines = heading.rest
@@ -466,6 +482,16 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   }
 
   function readSentence(row: Row, sentence: string) {
+    // "… half a teaspoon of salt rub together till it is like crumbs": what is done follows without a mark.
+    const done = DONE_WITH_IT.exec(sentence)
+    if (done && mode !== 'method' && inlineList(sentence.slice(0, done.index), foods)) {
+      readSentence(row, sentence.slice(0, done.index))
+      return step(row, sentence.slice(done.index).trim())
+    }
+    // "Filling four potatoes, half a cup of peas": speech has no colon.
+    const part = SPOKEN_PART.exec(sentence)
+    if (part && mode !== 'method' && STARTS_WITH_AMOUNT.test(part[2]!) && inlineList(part[2]!, foods))
+      return readSentence(row, `${part[1]!}: ${part[2]!}`)
     const heading = readHeading(sentence, { foods, next: null })
     // "Pierogi: dough 300 g flour, …": what the dish is called, and its parts behind it.
     if (heading?.kind === 'unknown' && heading.rest && !out.title && mode === 'start') {
@@ -486,9 +512,17 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     readText(row, sentence)
   }
   emptyHeading()
+  // "Hand pies - 10 servings" below a table: what is counted is named, and nothing else has named the dish.
+  if (!out.title) {
+    const named = out.counts.map(
+      ({ text }) => /^(.{3,60}?)\s*[-–—:|(,]\s*(?=.*\d)/u.exec(text)?.[1]?.trim() ?? '',
+    )
+    out.title = named.find((name) => PIECE_NAME.test(name) && !/\d|makes|serves|yield/i.test(name)) ?? ''
+  }
   return out
 }
 
+const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
 const matchedIngredient = (text: string, foods: Foods) =>
   STARTS_WITH_AMOUNT.test(text) && matchFood(readLine(text).name, foods)?.how === 'exact'
 

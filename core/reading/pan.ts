@@ -3,6 +3,7 @@ import { newLine, type CookingWay, type Stage } from '../recipe/document'
 import { isFat, PART_NAMES, type Draft } from './drafts'
 import { matchFood } from './match'
 import type { Clause } from './method'
+import { readIngredient } from './readIngredient'
 import { readLine } from './readLine'
 import { FRYING_POT_GRAMS } from './weigh'
 
@@ -27,6 +28,21 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
       )
     const food = match && matchFood(readLine(match[1]!).name, foods)?.food
     if (food && isFat(food)) return food
+  }
+  return null
+}
+
+/** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
+function fatWeighed(clauses: readonly Clause[], food: Food, foods: Foods): number | null {
+  for (const { text, about } of clauses) {
+    if (about !== 'pieces' || !/\b(?:fry|fried|brown|griddle|crisp)/i.test(text)) continue
+    const match =
+      /\b(?:oil|butter|ghee|lard|margarine)\s*\((?:about |~)?([^()]{1,20})\)/i.exec(text) ??
+      /\bin (?:about |~)?(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cups?)) (?:of )?(?:the )?(?:hot |melted |\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\b/iu.exec(
+        text,
+      )
+    const read = match && readIngredient(`${match[1]!.trim()} ${food.name}`, foods)
+    if (read?.food?.id === food.id && read.line.grams) return read.line.grams
   }
   return null
 }
@@ -74,20 +90,24 @@ export function assumePanFat(
     return
   const food = fatNamed(clauses, foods) ?? foods.get('sunflower-oil')
   if (!food) return
+  const told = fatWeighed(clauses, food, foods)
   const line = newLine({
     raw: '',
     name: food.name,
     foodId: food.id,
-    grams: usual,
-    gramsLow: usual / 2,
-    gramsHigh: usual * 2,
-    notes: [
-      {
-        code: 'pan-fat',
-        level: 'check',
-        text: `The text names no fat to ${way === 'griddle' ? 'griddle' : 'fry'} in with its amount: ${usual} g of ${food.name} is usual; common practice, no source`,
-      },
-    ],
+    grams: told ?? usual,
+    gramsLow: (told ?? usual) / (told ? 1 : 2),
+    gramsHigh: (told ?? usual) * (told ? 1 : 2),
+    notes:
+      told !== null
+        ? [{ code: 'pan-fat', level: 'note', text: 'The amount stands in the method' }]
+        : [
+            {
+              code: 'pan-fat',
+              level: 'check',
+              text: `The text names no fat to ${way === 'griddle' ? 'griddle' : 'fry'} in with its amount: ${usual} g of ${food.name} is usual; common practice, no source`,
+            },
+          ],
   })
   const home = pan ?? {
     kind: 'pan' as const,

@@ -91,11 +91,11 @@ const OPTIONAL =
 
 const PURPOSES: readonly [RegExp, Purpose][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|roasting|toasting on the griddle)|for (?:the )?(?:griddle|steamer|tray|tin|boiling(?: water)?))\b/i,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|tray|tin|boiling(?: water)?))\b/iu,
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|the (?:tops?|edges?)))?|for (?:the )?tops?)\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?tops?)\b/i,
     'finish',
   ],
   [
@@ -105,6 +105,8 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
   [/\b(?:for (?:dipping|serving)|to (?:serve|dip))\b/i, 'dip'],
 ]
 
+const PER_BATCH =
+  /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
 const PREP_WORDS =
   '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
@@ -362,6 +364,10 @@ function takeApart(raw: string): ReadLine {
     text = text.replace(pattern, '').replace(/\(\s*\)/, '')
   }
 
+  // "2 tbsp oil per batch (2 batches)": all of them are wanted; without their number it is one.
+  const batch = PER_BATCH.exec(text)
+  const batches = Math.min(Number(batch?.[1] ?? batch?.[2] ?? 1) || 1, 50)
+  if (batch) text = text.replace(PER_BATCH, ' ').trim()
   let { measures, rest, container } = readMeasures(text)
   if (!measures.length) {
     const trailing = mayHoldNumber(text) ? (TRAILING.exec(text) ?? TRAILING_COUNT.exec(text)) : null
@@ -382,6 +388,9 @@ function takeApart(raw: string): ReadLine {
   const prep: string[] = extra ? [extra[1]!.trim()] : []
   // A bracket that is not an amount is a remark on how the food is prepared.
   rest = rest.replace(/[([]([^)\]]*)[)\]]/g, (_, inside: string) => {
+    // "Tamari (or soy sauce)" allows either.
+    if (/^or (?!so\b|more\b|less\b|to\b|as\b)\p{L}[^\d]{2,40}$/iu.test(inside.trim()))
+      return ` ${inside.trim()} `
     const dual = measures.length ? measuresIn(inside) : null
     if (dual) measures.push(...dual)
     else if (inside.trim()) prep.push(inside.trim())
@@ -441,10 +450,17 @@ function takeApart(raw: string): ReadLine {
   }
   name = name
     .replace(/^(?:of|the|your|my)\s+/i, '')
+    // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
+    .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}\s?%(?: (?:fat|lean))?)$/i, '')
     .replace(/[.:!,]+$/, '')
     .trim()
   if (container && !prep.some((word) => /can|tin/i.test(word))) prep.push('from a container')
 
+  if (batch && !batch[1] && !batch[2]) prep.push('for each batch')
+  if (batches > 1)
+    measures = measures.map((terms) =>
+      terms.map((term) => ({ ...term, low: term.low * batches, high: term.high * batches })),
+    )
   return {
     raw,
     measures: dedupe(measures),

@@ -33,7 +33,7 @@ const RATIO = /^(.*?\bparts?\s+.+?)\s+to\s+((?:\d|one|two|half).*?\bparts?\s+.+)
 
 /** "150 g butter 1 egg 2 tbsp water": amounts follow one another without a mark. */
 const RUN_ON =
-  /\s+(?=(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:g|gm|gms|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp|c|T|t)\b\.?\s*\p{L}{3}|\d{1,2}\s+\p{L}{3})/gu
+  /\s+(?=(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:g|gm|gms|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp|c|T|t)\b\.?\s*\p{L}{3}|\d{1,2}\s+\p{L}{3}|(?:half|quarter|an?|one|two|three|four|five|six)\s+(?:an?\s+)?(?:cups?|tsp|teaspoons?|tbsp|tablespoons?|pinch|handful)\s+(?:of\s+)?\p{L}{3})/giu
 
 const both = (texts: readonly string[]): LinePart[] => texts.map((text) => ({ text, told: '' }))
 
@@ -206,7 +206,15 @@ export function splitLine(raw: string, foods?: Foods): readonly LinePart[] {
 
 const split = new WeakMap<Foods, (raw: string) => readonly LinePart[]>()
 function rememberFor(foods: Foods) {
-  const made = remember((raw: string): readonly LinePart[] => takeApart(raw, foods))
+  const made = remember((raw: string): readonly LinePart[] => {
+    const parts = takeApart(raw, foods)
+    // What stands between two commas may run on as well.
+    return parts.length < 2
+      ? parts
+      : parts.flatMap(
+          (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],
+        )
+  })
   split.set(foods, made)
   return made
 }
@@ -297,7 +305,8 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
     const [before, behind] = [readLine(left), readLine(right.split(RUN_ON)[0]!)]
     if (!before.measures.length || !behind.measures.length) continue
     const known = matchFood(before.name, foods)
-    if (!known || known.how === 'part' || !matchFood(behind.name, foods)) continue
+    // "Four potatoes boiled half a cup of peas": how it is prepared may stand between.
+    if (!known?.leftOver.every((word) => PREPARATION.test(word)) || !matchFood(behind.name, foods)) continue
     return [{ text: left, told: '' }, ...splitLine(right, foods)]
   }
   return null

@@ -17,7 +17,7 @@ const ABOUT = String.raw`(?:about |abt\.? |approx(?:imately|\.)? |around |roughl
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+dozen)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
-export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|pirozhki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|twists|bites|puffs?|saucers?|in all\b|altogether|in total)`
+export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|pirozhki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
@@ -32,6 +32,10 @@ const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const perPerson = new RegExp(
   String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|head|portion)|each person|a head)\b`,
+  'iu',
+)
+const eachServes = new RegExp(
+  String.raw`\beach (?:${PIECES} )?(?:serves|feeds|is enough for|does for)\s+${N}(?:\s+${PEOPLE})?`,
   'iu',
 )
 const anyPieces = new RegExp(
@@ -68,7 +72,9 @@ function yieldsOf(line: string): Yields | null {
   const text = withDigits(line.replace(/[*_#]/g, '').trim())
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
   const per = perPerson.exec(text)
-  const plain = per ? text.replace(perPerson, ' ') : text
+  // "Each serves one", "each feeds 2".
+  const each = eachServes.exec(text)
+  const plain = per ? text.replace(perPerson, ' ') : each ? text.replace(eachServes, ' ') : text
   const making = makes.exec(plain)
   // "Make a stiff dough" counts nothing.
   const made = making && !/^an?$/i.test(making[1]!.trim()) ? making : null
@@ -94,7 +100,8 @@ function yieldsOf(line: string): Yields | null {
   if (eaters && (count(eaters[1]!) ?? 0) > MOST_EATERS)
     return { pieces: count(eaters[1]!), servings: null, perServing: null, whole: true, rest: '' }
   const servings = made?.[2] ? count(made[1]!) : served ? count(served[1]!) : null
-  const perServing = per ? (readNumber(per[1]!)?.low ?? null) : null
+  const fed = each ? count(each[1]!) : null
+  const perServing = per ? (readNumber(per[1]!)?.low ?? null) : fed ? 1 / fed : null
   // "12 dumpling wrappers" are bought, not made.
   const bare =
     pieces === null && servings === null && !/\b(?:wrappers?|skins?|sheets?|dis[ck]s|pastry)\b/i.test(plain)
