@@ -49,6 +49,9 @@ const SO_MANY = new RegExp(
 /** "Line 6 individual tins": each tin is a piece. */
 const TINS =
   /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\p{L}+[- ]?){0,3}?(?:tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
+/** "Meat pie", "line a 9 inch pie dish": there is one. */
+const ONE_PIE = /\bpie\b(?!s)/i
+const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan)\b/i
 /** Two rounds make one piece. */
 const PAIRS =
   /\b(?:top|cover)\b[^.]{0,20}\bwith the (?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
@@ -84,7 +87,7 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
   let says = ''
   let rounds = 0
   for (const { text, about } of clauses) {
-    if (!/\d|half|halve|two/i.test(text)) continue
+    if (!/\d|half|halve|two|quarter/i.test(text)) continue
     if (
       about !== null &&
       about !== 'pieces' &&
@@ -130,6 +133,13 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
       }
     }
     // "Cut out 6 side plate sized circles": what they are like stands between.
+    const quarters = /\bquarter (the dough|the pastry|each|it|them)\b/i.exec(text)
+    if (quarters)
+      seen.push({
+        at: quarters.index + quarters[0].length,
+        count: 4,
+        each: /each|them/i.test(quarters[1]!),
+      })
     const behind = SO_MANY.exec(text) ?? TINS.exec(text)
     if (behind && !seen.length)
       seen.push({ at: behind.index + behind[0].length, count: low(behind[1]!), each: false })
@@ -249,6 +259,7 @@ export function countPieces(
 
   found.sort((a, b) => b.weight - a.weight)
   const best = found[0]
+  let onePie = false
   let pieces: number
   if (best) {
     pieces = clamp(best.pieces)
@@ -277,7 +288,9 @@ export function countPieces(
       })
   } else if (shape === 'lidded-pie') {
     pieces = 1
-    notes.push({ code: 'pieces-assumed', level: 'note', text: 'One pie: its number is not stated' })
+    onePie = ONE_PIE.test(outline.title) || clauses.some(({ text: one }) => ONE_DISH.test(one))
+    if (!onePie)
+      notes.push({ code: 'pieces-assumed', level: 'note', text: 'One pie: its number is not stated' })
   } else {
     pieces = clamp(doughGrams / ASSUMED_BALL_GRAMS)
     notes.push({
@@ -286,7 +299,7 @@ export function countPieces(
       text: `The number of pieces is not stated: ${pieces}, from ${Math.round(doughGrams)} g of dough at ${ASSUMED_BALL_GRAMS} g each`,
     })
   }
-  const piecesStated = best !== undefined && best.weight !== 30
+  const piecesStated = onePie || (best !== undefined && best.weight !== 30)
   let servingsStated = true
   let eaters: number | null = servings
   if (eaters === null && perServing) eaters = Math.max(1, pieces / perServing)

@@ -90,7 +90,8 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
   const purpose = read.purpose === 'shell' && food && !FLOUR.has(food.group) ? 'finish' : read.purpose
   if (!purpose || purpose === kind) return kind
   if (purpose === 'pan') {
-    if (!isFat(food)) return /spray/i.test(line.raw) ? 'pan' : kind
+    // Water is the pan's only where the line says so: "for steaming".
+    if (!isFat(food)) return /spray|\b(?:for|to) (?:the )?(?:steam|boil)/i.test(line.raw) ? 'pan' : kind
     const named =
       /\bfor (?:frying|cooking|saut[eé]ing|browning)\s+(?:the\s+)?(\p{L}+)/iu.exec(line.raw)?.[1] ?? ''
     return /^(?:onions?|filling|vegetables|veg|meat|mushrooms?|leeks?|spices|garlic)$/i.test(named)

@@ -14,6 +14,11 @@ const said = (raw: string) =>
 
 describe('amounts as cooks write them', () => {
   it.each([
+    ['2 tbsp oil per batch (2 batches)', 'sunflower-oil 54.4'],
+    ['a few thyme sprigs', 'thyme 3'],
+    ['four potatoes boiled half cup peas one tsp cumin seed', 'boiled-potato 600 | peas 72.5 | cumin 2.1'],
+    ['1 lb minced beef 80/20', 'minced-beef 453.6'],
+    ['100 g melted butter for brushing the layers', 'butter 100'],
     ['one fourth tsp salt', 'salt 1.5'],
     ['1/4th tsp salt', 'salt 1.5'],
     ['one and a half teaspoons salt', 'salt 9'],

@@ -60,7 +60,10 @@ const NUTRITION_START =
 
 /** What of a page says nothing of the dish: adverts, links, stars, tables of nutrients. */
 const saysNothing = remember((text: string) => ({
-  noise: NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || /^\W*(?:\d\s*x\s*){2,}\W*$/i.test(text)),
+  noise:
+    NOISE.test(text) &&
+    (!STARTS_WITH_AMOUNT.test(text) ||
+      /^\W*(?:\d\s*x\s*){2,}\W*$|\b(?:votes?|reviews?|ratings?)\b/i.test(text)),
   nutrition: NUTRITION_LINE.test(text)
     ? ('line' as const)
     : NUTRITION_START.test(text)
@@ -85,6 +88,8 @@ const KEEPING =
 
 const METHOD_WORDS =
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|what to do)$/i
+const BOAST =
+  /^(\p{L}[^:\d]{3,60}?)[\s,;:(–-]+(?:(?:only|just|with)\s+)?(?:(?:per|each) \p{L}+\s*:?\s*)?\d{1,3}\s*(?:g|grams?)\s*(?:of )?(?:protein|fibre|fiber|net carbs|carbs)\b.{0,30}$/iu
 const DONE_WITH_IT =
   /\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
 const SPOKEN_PART =
@@ -97,7 +102,7 @@ export function isStep(text: string, foods: Foods): boolean {
   const words = wordsOf(text)
   if (
     STARTS_WITH_AMOUNT.test(text) &&
-    !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)/i.test(text)
+    !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)|^(?:quarter|half) (?:the|each|it) /i.test(text)
   )
     return (
       (words > 24 && /[.!]/.test(text) && DOING.test(text)) ||
@@ -298,6 +303,12 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
 
   rows.forEach((row, index) => {
     let { text } = row
+    // "Cheese buns, per bun: 18 g protein": what the dish boasts of is no list.
+    const boast = !out.title && mode === 'start' && !out.sections.length ? BOAST.exec(text) : null
+    if (boast) {
+      out.title = boast[1]!.trim()
+      return is(row, 'title')
+    }
     const lead = titleSentence(text)
     if (lead !== null) {
       out.title = lead.replace(/[\s.:!-]+$/, '')

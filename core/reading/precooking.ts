@@ -113,6 +113,9 @@ const WHOLE_POT = /\b(?:everything|all|filling|stuffing|mixture)\b/i
 const STRETCHES =
   /,\s+(?=\p{L})|\.\s+|\s+and (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season)\b)/iu
 
+const PREPARES =
+  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu
+
 /** Follows the clauses that speak of a part through its pot. */
 function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
   const pot = new Pot()
@@ -161,7 +164,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         pot.cook(way, lines, stretch)
       } else if (pot.hot !== null && !off)
         pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
-      else pot.setAside(named)
+      // "Grind the dal", "slice the onions" before anything is hot decide nothing.
+      else if (pot.ways.size || !PREPARES.test(stretch)) pot.setAside(named)
       // "Stir in the rest" when nothing cooks: what has not been named stays raw.
       if (
         /\bthe rest\b|\bremaining\b|\beverything else\b/i.test(stretch) &&

@@ -317,6 +317,12 @@ function takeApart(raw: string): ReadLine {
   const unitBehind =
     /^(\p{L}[\p{L} ]{2,30}?),?\s+(?:an? )?(thumb|handful|pinch|bunch|knob|splash|squeeze|dash)$/iu.exec(text)
   if (unitBehind) text = `a ${unitBehind[2]} of ${unitBehind[1]}`
+  // "A few thyme sprigs", "3 basil leaves": what is counted stands behind.
+  const counted =
+    /^(a few|a couple of|few|\d{1,2}(?:\s*-\s*\d{1,2})?|two|three|four)\s+((?:fresh\s+|dried\s+)?\p{L}+)\s+(sprigs?|stalks?|stems?)\b(.*)$/iu.exec(
+      text,
+    )
+  if (counted) text = `${counted[1]} ${counted[3]} of ${counted[2]}${counted[4]}`
   // "Milk wash" is milk, to brush with.
   const wash = /^((?:\p{L}+ )?(?:milk|cream|egg|yolk|drink))\s+(?:wash|glaze)$/iu.exec(text)
   if (wash && !/^egg$/i.test(wash[1]!)) text = `${wash[1]} to glaze`

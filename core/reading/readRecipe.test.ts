@@ -144,6 +144,53 @@ describe('readRecipe', () => {
     expect(at('filling')).toEqual(['sunflower-oil', 'onion'])
   })
 
+  const DOUGH_AND = 'Dough\n500 g flour\n250 g water\n\nFilling\n300 g feta\n\n'
+  it.each([
+    ['Roll thin, cut 3" circles, about 50. Fill, pinch. Bake 20 minutes.', 50],
+    ['Make six balls, roll, cut each in half so twelve triangles. Fill. Bake 20 minutes.', 12],
+    ['Line 6 individual tins, fill, top with lids. Bake 20 minutes.', 6],
+    ['Quarter the dough. Fill and fold. Bake 20 minutes.', 4],
+  ])('counts the pieces of "%s"', (method, pieces) => {
+    const { recipe } = readRecipe(`Pockets\n\n${DOUGH_AND}Method\n${method}`, foods)
+    expect(recipe.piecesStated ? recipe.pieces : null).toBe(pieces)
+  })
+
+  it('shares out by what each feeds', () => {
+    const text = `Pies\nMakes 6. Each serves two.\n\n${DOUGH_AND}Bake 20 minutes.`
+    expect(readRecipe(text, foods).recipe).toMatchObject({ pieces: 6, servings: 12, servingsStated: true })
+  })
+
+  it('takes amounts for one piece as many times as there are pieces, and says so', () => {
+    const text =
+      'Calzone\nMakes 4\n\nDough\n500 g flour\n325 g water\n\nFilling per calzone\n60 g ricotta\n\nBake 12 minutes.'
+    const { recipe } = readRecipe(text, foods)
+    expect(recipe.parts.find((part) => part.kind === 'filling')!.lines[0]!.grams).toBe(240)
+    expect(recipe.notes.map((note) => note.code)).toContain('per-piece')
+  })
+
+  it('gives steps among the lines of a part to that part', () => {
+    const text =
+      'Pies\nMakes 6\n\nFilling\n1 kg braising steak\n500 ml beef stock\nSimmer 2 hours till tender.\n\nCrust\n450 g flour\n220 g butter\n80 g water\n\nFill, crimp. Bake 20 min at 200°C then 180°C for a further 20 min.'
+    const { recipe } = readRecipe(text, foods)
+    expect(recipe.parts.find((part) => part.kind === 'filling')).toMatchObject({
+      cookedBy: 'simmer',
+      cookedMinutes: 120,
+    })
+    expect(recipe.cooking).toMatchObject({
+      temperatureC: 200,
+      minutes: 20,
+      andThen: { temperatureC: 180, minutes: 20 },
+    })
+  })
+
+  it('browns and steams in one pan though two sentences tell it', () => {
+    const text =
+      'Gyoza\n30 gyoza wrappers\nFilling\n300 g minced pork\n1 tbsp oil, for frying\n80 ml water, for steaming\nMethod\nFill and pleat. Fry until golden, 3 minutes. Add water, cover and steam 5 min.'
+    const { recipe } = readRecipe(text, foods)
+    expect(recipe.cooking).toMatchObject({ way: 'brown-and-steam', minutes: 8, andThen: null })
+    expect(recipe.parts.find((part) => part.kind === 'filling')!.lines).toHaveLength(1)
+  })
+
   it('takes the number that goes on for the next step, whatever it says', () => {
     const text = 'Dough\n500 g flour\n250 g water\n1. Mix the dough.\n2. Bake 20 minutes.\n3. Eat warm.'
     const { recipe, unresolved } = readRecipe(text, foods)

@@ -1,5 +1,6 @@
 import type { Foods } from '../food/food'
 import {
+  MAX_LINE_GRAMS,
   allLines,
   newLine,
   newPart,
@@ -27,6 +28,7 @@ import { seasonToTaste } from './seasoning'
 import { readShape } from './shape'
 import { tidy } from './tidy'
 import { waterToFeel } from './toFeel'
+import { PIECES } from './yields'
 
 export interface IntakeLine {
   lineId: string
@@ -99,6 +101,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   panFatByMethod(drafts, clauses)
   const cooking = cookingOf(outline, drafts, clauses, notes)
   const counted = countPieces(outline, clauses, drafts, shape, notes)
+  timesPieces(drafts, counted.pieces, notes)
   shareOutDivided(drafts, clauses, cooking.way)
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)
@@ -240,7 +243,7 @@ const SPOONS_GRAMS = 60
 function leaveInFilling({ drafts, moved }: Placed, { way, andThen }: CookingFound): void {
   const pan = drafts.find((draft) => draft.kind === 'pan')
   // Two spoons among the filling's lines are the filling's where the pieces have a pot of their own.
-  for (const item of pan && pan.lines.length > 1 ? [...pan.lines] : []) {
+  for (const item of pan && pan.lines.filter(({ food }) => isFat(food)).length > 1 ? [...pan.lines] : []) {
     const from = moved.get(item)
     if (from?.kind !== 'filling' || !item.read.measures.length || (item.line.grams ?? 0) > SPOONS_GRAMS)
       continue
@@ -512,6 +515,32 @@ function partsOf(
     return { draft, part }
   })
 }
+
+/** "Filling per bun: 30 g cheese" is for one piece: the batch takes as many times that. */
+function timesPieces(drafts: readonly Draft[], pieces: number, notes: RecipeNote[]): void {
+  for (const draft of drafts) {
+    if (draft.kind === 'shell' || draft.kind === 'pan' || !PER_PIECE.test(draft.name) || pieces < 2) continue
+    for (const { line } of draft.lines) {
+      const times = (grams: number | null) =>
+        grams === null ? null : Math.min(Math.round(grams * pieces * 10) / 10, MAX_LINE_GRAMS)
+      Object.assign(line, {
+        grams: times(line.grams),
+        gramsLow: times(line.gramsLow),
+        gramsHigh: times(line.gramsHigh),
+        waterChangeGrams: line.waterChangeGrams * pieces,
+      })
+    }
+    notes.push({
+      code: 'per-piece',
+      level: 'check',
+      text: `${draft.name}: the amounts were taken for one piece, and ${pieces} times that for all`,
+    })
+  }
+}
+const PER_PIECE = new RegExp(
+  String.raw`\b(?:per|for each|for one|in each) (?:one|piece|${PIECES})\b|\beach\W*$`,
+  'iu',
+)
 
 function rowsOf(text: string, outline: Outline, recipe: Recipe): IntakeRow[] {
   const byText = new Map<string, string[]>()

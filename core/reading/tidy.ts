@@ -26,17 +26,23 @@ const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 
 /** Characters that look alike are made one, and what cannot be seen goes. */
 function plainCharacters(line: string): string {
-  return line
-    .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
-    .replace(/[\u200b-\u200f\u2060\ufeff]/g, '')
-    .replace(/[’‘ʼ`´]/g, "'")
-    .replace(/[“”″„]/g, '"')
-    .replace(/[‐‑‒−]/g, '-')
-    .replace(/º/g, '°')
-    .replace(/&amp;/g, '&')
-    .replace(/&nbsp;/g, ' ')
-    .replace(/<\/?[a-z][^<>]{0,80}>/gi, ' ')
-    .replace(PICTURES, (one) => (KEPT_PICTURES.test(one) ? one : ' '))
+  return (
+    line
+      .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
+      .replace(/[\u200b-\u200f\u2060\ufeff]/g, '')
+      .replace(/[’‘ʼ`´]/g, "'")
+      .replace(/[“”″„]/g, '"')
+      .replace(/[‐‑‒−]/g, '-')
+      .replace(/º/g, '°')
+      .replace(/&amp;/g, '&')
+      .replace(/&nbsp;/g, ' ')
+      // "Ingredients 1x 2x 3x": buttons of a page.
+      .replace(/(?:(?:^|\s+)\d{1,2}\s?[x×](?![\p{L}\d])(?!\s*\d+\s*(?:g|ml|cm)))+\s*$/iu, (all) =>
+        all.match(/[x×]/gi)!.length > 1 ? '' : all,
+      )
+      .replace(/<\/?[a-z][^<>]{0,80}>/gi, ' ')
+      .replace(PICTURES, (one) => (KEPT_PICTURES.test(one) ? one : ' '))
+  )
 }
 
 const STARTS_WITH_AMOUNT =

@@ -31,7 +31,7 @@ const MOST_EATERS = 12
 const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const perPerson = new RegExp(
-  String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|head|portion)|each person|a head)\b`,
+  String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|head|portion)|each person|a head|each(?=\W*$))\b`,
   'iu',
 )
 const eachServes = new RegExp(
