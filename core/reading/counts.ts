@@ -34,7 +34,7 @@ const DIVIDE = new RegExp(
   'giu',
 )
 const INTO = new RegExp(
-  String.raw`\b(divide|split|cut|portion|shape|form|roll|separate|make)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|minutes?|mins?|°|%)\b)`,
+  String.raw`\b(divide|split|cut|portion|shape|form|roll|separate|make|serve|slice)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|minutes?|mins?|°|%)\b)`,
   'giu',
 )
 const CUT_OUT = new RegExp(

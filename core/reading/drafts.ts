@@ -243,7 +243,10 @@ function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: RecipeN
       )
       const run =
         elsewhere ||
-        (hadFilling && best.every(({ food }) => !food || DOUGH.has(food.group) || PASSED.has(food.group)))
+        (hadFilling &&
+          best.every(
+            ({ food }) => !food || DOUGH.has(food.group) || PASSED.has(food.group) || isLiquid(food),
+          ))
           ? best
           : doughRun(best, blocks.length === 1 && !hadFilling)
       home('shell').lines.push(...run)

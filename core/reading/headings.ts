@@ -272,7 +272,7 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   if (
     round.foods &&
     !ALONE.test(name) &&
-    !(kind !== null && amounts >= 2) &&
+    !(amounts >= 2 && (kind !== null || STARTS_WITH_NUMBER.test(rest))) &&
     matchFood(name, round.foods)?.how === 'exact' &&
     !/^for /i.test(name)
   )

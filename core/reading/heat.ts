@@ -200,10 +200,11 @@ function eventsIn(clause: Clause): Event[] {
   found.sort((a, b) => a.index - b.index)
   // "Steam 8 minutes, or pan-fry" allows another way; it is no second one.
   const either = found.findIndex((one, at) => at > 0 && /\bor (?:you can )?$/i.test(text.slice(0, one.index)))
+  const until = either > 0 ? found[either]!.index : text.length
   if (either > 0) found.splice(either)
-  const times = timesIn(text)
+  const times = timesIn(text.slice(0, until))
   return found.map((one, at) => {
-    const end = found[at + 1]?.index ?? text.length
+    const end = found[at + 1]?.index ?? until
     const start = at === 0 ? 0 : one.index
     const stretch = text.slice(start, end)
     const behind = times.filter((time) => time.index >= one.index && time.index < end)

@@ -14,6 +14,8 @@ const said = (raw: string) =>
 
 describe('amounts as cooks write them', () => {
   it.each([
+    ['salt n pepper', 'salt 4 | black-pepper 1'],
+    ['onion 1 med', 'onion 110'],
     ['2 tbsp oil per batch (2 batches)', 'sunflower-oil 54.4'],
     ['a few thyme sprigs', 'thyme 3'],
     ['four potatoes boiled half cup peas one tsp cumin seed', 'boiled-potato 600 | peas 72.5 | cumin 2.1'],

@@ -55,8 +55,7 @@ const NOISE =
   /^\W*(?:[\d.]+\s*(?:from|out of|\/\s*5)\s*[\d,]*\s*(?:votes?|reviews?|ratings?)?\b.{0,20}|(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick)|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
 const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
-const NUTRITION_START =
-  /^\W*(?:nutrition|per (?:serving|piece|portion)\s*:?.*\b(?:kcal|calories)|calories\s*:?\s*\d)/i
+const NUTRITION_START = /^\W*(?:nutrition|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
 
 /** What of a page says nothing of the dish: adverts, links, stars, tables of nutrients. */
 const saysNothing = remember((text: string) => ({
@@ -102,7 +101,9 @@ export function isStep(text: string, foods: Foods): boolean {
   const words = wordsOf(text)
   if (
     STARTS_WITH_AMOUNT.test(text) &&
-    !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)|^(?:quarter|half) (?:the|each|it) /i.test(text)
+    !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)|^(?:quarter|half) (?:of )?(?:the|each|it|them)\b/i.test(
+      text,
+    )
   )
     return (
       (words > 24 && /[.!]/.test(text) && DOING.test(text)) ||
@@ -282,7 +283,8 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       }
       return
     }
-    if (KEEPING.test(text)) return remark(row, text)
+    if (KEEPING.test(text) || /^takes (?:about |around |roughly )?(?:an?|\d+|one|two|half)\b/i.test(text))
+      return remark(row, text)
     // "Egg wash." said again among the steps is done, not bought twice.
     if (
       out.sections.some(({ items }) => items.some((one) => one.text.toLowerCase() === bare.toLowerCase())) &&

@@ -16,7 +16,7 @@ const GRIDDLE_GRAMS_PER_PIECE = 4.5
 const BROWNING_GRAMS_PER_PIECE = 1.5
 
 const DRY =
-  /\bdry(?: |-)(?:frying |heavy )?(?:pan|skillet|griddle|tawa)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/i
+  /\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu
 
 /** The fat that the sentences about cooking the pieces name: "fry in butter". */
 function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {

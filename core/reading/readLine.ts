@@ -75,7 +75,7 @@ const SOME =
   /^(?:(?:just )?a (?:little|bit|touch|tiny bit)(?: bit)?(?: of)?(?! (?:less|more) than)|bit of|some|plenty of|lots of|enough|any amount of|as much)\s+(?=\p{L})/iu
 /** What a dough's water is to do, in the words of the line. */
 const WANTED =
-  /\b(?:(?:just )?enough(?: \p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
+  /\b(?:(?:just )?enough(?: \p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough|an? (?:\p{L}+[ -]){0,2}dough|(?:firm|stiff|soft|smooth|medium|semi|tight|pliable)[\p{L} -]* dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
 
 /** "juice of half a lemon" is an amount of lemon juice. */
 const CITRUS = new RegExp(
@@ -285,7 +285,7 @@ const TRAILING = new RegExp(
   'iu',
 )
 const TRAILING_COUNT = new RegExp(
-  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|large|big)(?:[- ]sized)?|nos?\.?|pcs?\.?)?)\s*$`,
+  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)\s*$`,
   'iu',
 )
 

@@ -43,7 +43,8 @@ function pieces(text: string): { text: string; joint: string }[] {
   let depth = 0
   let start = 0
   let before = ''
-  const joint = /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with)\s+|\s*[,;](?=\p{L})|\s+\/\s+)/iu
+  const joint =
+    /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with|n|'n'?)\s+|\s*[,;](?=\p{L})|\s+\/\s+)/iu
   for (let at = 0; at < text.length; at++) {
     const mark = text[at]!
     if (mark === '(' || mark === '[') depth++

@@ -107,7 +107,9 @@ function yieldsOf(line: string): Yields | null {
     pieces === null && servings === null && !/\b(?:wrappers?|skins?|sheets?|dis[ck]s|pastry)\b/i.test(plain)
       ? ofPieces.exec(plain)
       : null
-  if (bare && plain.split(/\s+/).length <= 6)
+  // "16 slices turkey breast" goes in.
+  const sliced = bare && /slices?$/i.test(bare[0].trim()) && plain.replace(ofPieces, '').trim()
+  if (bare && !sliced && plain.split(/\s+/).length <= 6)
     return {
       pieces: count(bare[1]!),
       servings: null,
