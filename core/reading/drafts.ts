@@ -60,7 +60,8 @@ const leadsDough = ({ food, line }: ReadIngredient) =>
 export const isLiquid = (food: Food | null): boolean => !!food && LIQUID.has(food.group)
 export const isFat = (food: Food | null): boolean => !!food && food.softeningFat !== null
 
-const newDraft = (kind: PartKind, name: string, fields: Partial<Draft> = {}): Draft => ({
+/** A part as it is read, with nothing in it yet. */
+export const newDraft = (kind: PartKind, name: string, fields: Partial<Draft> = {}): Draft => ({
   kind,
   name: limit(name, 120),
   lines: [],

@@ -1,6 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { newLine, type CookingWay, type Stage } from '../recipe/document'
-import { isFat, PART_NAMES, type Draft } from './drafts'
+import { isFat, newDraft, PART_NAMES, type Draft } from './drafts'
 import { matchFood } from './match'
 import type { Clause } from './method'
 import { readIngredient } from './readIngredient'
@@ -109,15 +109,7 @@ export function assumePanFat(
             },
           ],
   })
-  const home = pan ?? {
-    kind: 'pan' as const,
-    name: PART_NAMES.pan,
-    lines: [],
-    pieces: null,
-    into: null,
-    unsure: false,
-    usedGrams: null,
-  }
+  const home = pan ?? newDraft('pan', PART_NAMES.pan)
   home.lines.push({ line, read: readLine(''), food })
   if (!pan) drafts.push(home)
 }
@@ -167,15 +159,7 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
         if (part <= 0) continue
         let home = about === 'pieces' ? drafts.find((one) => one.kind === 'pan') : about
         if (!home) {
-          home = {
-            kind: 'pan',
-            name: PART_NAMES.pan,
-            lines: [],
-            pieces: null,
-            into: null,
-            unsure: false,
-            usedGrams: null,
-          }
+          home = newDraft('pan', PART_NAMES.pan)
           drafts.push(home)
         }
         const line = newLine({
