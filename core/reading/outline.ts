@@ -52,10 +52,11 @@ const META = new RegExp(
   'i',
 )
 const NOISE =
-  /^\W*(?:[\d.]+\s*(?:from|out of|\/\s*5)\s*[\d,]*\s*(?:votes?|reviews?|ratings?)?\b.{0,20}|(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick)|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
+  /^\W*(?:(?:prep|cook|total|rest)(?: time)?\W*\d{1,3}\W*(?:prep|cook|total|rest)(?: time)?\W*\d{1,3}|[\d.]+\s*(?:from|out of|\/\s*5)\s*[\d,]*\s*(?:votes?|reviews?|ratings?)?\b.{0,20}|(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick)|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
 const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
-const NUTRITION_START = /^\W*(?:nutrition|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
+const NUTRITION_START =
+  /^\W*(?:nutrition|macros?\b|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
 
 /** What of a page says nothing of the dish: adverts, links, stars, tables of nutrients. */
 const saysNothing = remember((text: string) => ({
@@ -90,7 +91,7 @@ const METHOD_WORDS =
 const BOAST =
   /^(\p{L}[^:\d]{3,60}?)[\s,;:(–-]+(?:(?:only|just|with)\s+)?(?:(?:per|each) \p{L}+\s*:?\s*)?\d{1,3}\s*(?:g|grams?)\s*(?:of )?(?:protein|fibre|fiber|net carbs|carbs)\b.{0,30}$/iu
 const DONE_WITH_IT =
-  /\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
+  /\s[-–—]\s(?=(?:knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
 const SPOKEN_PART =
   /^(?:and |now |then |so )*(?:for (?:the )?|the )?(dough|pastry|filling|stuffing)\s+(?:(?:is|are|has|takes?|needs?|you need|i use|use)\s+)?(.+)$/i
 const wordsOf = (text: string) => text.split(/\s+/).length

@@ -91,7 +91,7 @@ const OPTIONAL =
 
 const PURPOSES: readonly [RegExp, Purpose][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|tray|tin|boiling(?: water)?))\b/iu,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|tray|tin|boiling(?: water)?))\b/iu,
     'pan',
   ],
   [
@@ -456,6 +456,7 @@ function takeApart(raw: string): ReadLine {
   }
   name = name
     .replace(/^(?:of|the|your|my)\s+/i, '')
+    .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')
     // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
     .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}\s?%(?: (?:fat|lean))?)$/i, '')
     .replace(/[.:!,]+$/, '')

@@ -79,6 +79,10 @@ function yieldsOf(line: string): Yields | null {
   // "Make a stiff dough" counts nothing.
   const made = making && !/^an?$/i.test(making[1]!.trim()) ? making : null
   const served = serves.exec(plain) ?? forPeople.exec(plain) ?? forBracket.exec(plain) ?? forBare.exec(plain)
+  // "One strudel = 6 portions": one is made.
+  const single = /^\W*(?:one|1) (?!batch|recipe|quantity|of\b)\p{L}+ (?:=|serves|feeds|is enough for)/iu.test(
+    plain,
+  )
   const batch = times.exec(plain)
   const inPassing =
     made && !made[2]
@@ -95,7 +99,9 @@ function yieldsOf(line: string): Yields | null {
         ? count(inPassing[1]!)
         : batch
           ? Number(batch[1] ?? batch[2])
-          : null
+          : single
+            ? 1
+            : null
   const eaters = forBare.exec(plain)
   if (eaters && (count(eaters[1]!) ?? 0) > MOST_EATERS)
     return { pieces: count(eaters[1]!), servings: null, perServing: null, whole: true, rest: '' }
