@@ -1,5 +1,5 @@
 import type { Nutrient } from '~~/core/food/nutrients'
-import type { Part, Recipe } from '~~/core/recipe/document'
+import { PART_NAMES, type Part, type Recipe } from '~~/core/recipe/document'
 
 /** Grams as a cook reads them: whole from 10 g, one decimal below. */
 export function showGrams(grams: number): string {
@@ -105,20 +105,11 @@ export const SHAPE_WORDS = {
   'lidded-pie': 'Lidded pie',
 } as const
 
-export const PART_WORDS = {
-  shell: 'Dough',
-  filling: 'Filling',
-  marinade: 'Marinade',
-  finish: 'To finish',
-  pan: 'Pan',
-  dip: 'Dip',
-} as const
-
 /** A part's name inside a sentence: "For the cabbage filling" is "cabbage filling". */
 export function plainPart(part: Pick<Part, 'name' | 'kind'> | undefined): string {
   if (!part) return ''
   const plain = part.name.replace(/^(?:for|to make)\s+(?:the\s+)?/i, '').trim()
-  const word = plain || PART_WORDS[part.kind]
+  const word = plain || PART_NAMES[part.kind]
   return /^\p{Lu}{2,}/u.test(word) || /^\p{Lu}\p{Ll}/u.test(word) ? word.toLowerCase() : word
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PART_NAMES } from '~~/core/recipe/document'
 import { useToast } from 'primevue/usetoast'
 import { adviceOn } from '~~/core/adaptation/advice'
 import { evaluate, type Evaluation } from '~~/core/evaluate'
@@ -7,7 +8,7 @@ import { pieceGrams } from '~~/core/pieces/pieceGrams'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import { ApiProblem, call, type Listed, type Stored, type StoredWithParent } from '~/logic/api'
 import { differingAdvice, differingLines } from '~/logic/compare'
-import { NUTRIENT_WORDS, PART_WORDS, showChange, showFigure, showGrams } from '~/logic/format'
+import { NUTRIENT_WORDS, showChange, showFigure, showGrams } from '~/logic/format'
 
 const MOST = 4
 const route = useRoute()
@@ -231,7 +232,7 @@ useHead({ title: 'Compare · Swap Pocket' })
             <th scope="row">
               {{ line.name }}
               <span class="soft small">{{
-                PART_WORDS[line.part as keyof typeof PART_WORDS].toLowerCase()
+                PART_NAMES[line.part as keyof typeof PART_NAMES].toLowerCase()
               }}</span>
             </th>
             <td v-for="(grams, at) in line.grams" :key="at">

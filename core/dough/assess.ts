@@ -42,7 +42,8 @@ export interface DoughFigures {
 
 /** Groups that count as flour, 100 % in the baker's percentages. */
 export const FLOUR_GROUPS = new Set(['flour', 'starch', 'gluten', 'protein-powder', 'fibre'])
-const READY_GROUPS = new Set(['wrapper', 'pastry'])
+/** Groups of bought dough, of which no baker's percentage is known. */
+export const READY_GROUPS = new Set(['wrapper', 'pastry'])
 
 export const isFlour = (food: Food) => FLOUR_GROUPS.has(food.group) && food.waterDemand !== null
 

@@ -1,5 +1,7 @@
 import { MAX_PIECES, type RecipeNote, type Shape } from '../recipe/document'
-import { isFlour, READY, READY_WORDS, type Draft } from './drafts'
+import { timesWeights } from '../recipe/scale'
+import { READY_GROUPS } from '../dough/assess'
+import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outline'
 import type { ReadLine } from './readLine'
@@ -50,7 +52,7 @@ const SO_MANY = new RegExp(
 const TINS =
   /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\p{L}+[- ]?){0,3}?(?:tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
-const ONE_PIE = /\bpie\b(?!s)/i
+const ONE_PIE = /\bpie\b/i
 const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan)\b/i
 /** Two rounds make one piece. */
 const PAIRS =
@@ -241,9 +243,9 @@ export function countPieces(
     )
       ball = { grams, says: one }
   }
-  if (ball && doughGrams > ball.grams && shell.some(({ food }) => isFlour(food)))
+  if (ball && doughGrams > ball.grams && shell.some(({ food }) => isDoughBase(food)))
     found.push({ pieces: clamp(doughGrams / ball.grams), weight: 40, says: ball.says })
-  const wrapper = shell.find(({ food }) => food && READY.has(food.group) && food.unitGrams.piece)
+  const wrapper = shell.find(({ food }) => food && READY_GROUPS.has(food.group) && food.unitGrams.piece)
   const wrapperGrams = wrapper?.food?.unitGrams.piece
   const unknownWrapper = shell.find(
     ({ food, read, line }) => !food && READY_WORDS.test(line.raw) && countOf(read) !== null,
@@ -317,3 +319,20 @@ export function countPieces(
   }
   return { pieces, servings: Math.min(MAX_PIECES, Math.max(1, eaters)), piecesStated, servingsStated }
 }
+
+/** "Filling per bun: 30 g cheese" is for one piece: the batch takes as many times that. */
+export function timesPieces(drafts: readonly Draft[], pieces: number, notes: RecipeNote[]): void {
+  for (const draft of drafts) {
+    if (draft.kind === 'shell' || draft.kind === 'pan' || !PER_PIECE.test(draft.name) || pieces < 2) continue
+    for (const { line } of draft.lines) Object.assign(line, timesWeights(line, pieces))
+    notes.push({
+      code: 'per-piece',
+      level: 'check',
+      text: `${draft.name}: the amounts were taken for one piece, and ${pieces} times that for all`,
+    })
+  }
+}
+const PER_PIECE = new RegExp(
+  String.raw`\b(?:per|for each|for one|in each) (?:one|piece|${PIECES})\b|\beach\W*$`,
+  'iu',
+)

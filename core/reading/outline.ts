@@ -1,12 +1,22 @@
 import type { Foods } from '../food/food'
-import { readHeading, startsLikeStep, VERB, type Heading } from './headings'
+import { readHeading, startsLikeStep, type Heading } from './headings'
 import { matchFood } from './match'
-import { NUMBER_PATTERN } from './readNumber'
+import { boastOf, isAboutKeeping, saysNothing, timeOfWhole, type TimeOfWhole } from './page'
 import { readLine } from './readLine'
+import {
+  doneBehind,
+  inlineList,
+  isProse,
+  isStep,
+  looksLike,
+  matchedIngredient,
+  spokenPart,
+  STARTS_WITH_AMOUNT,
+  titleEnd,
+  usualHeading,
+  wordsOf,
+} from './rows'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
-import { remember } from './remember'
-import { isHeatOrTime } from './time'
-import { UNIT_PATTERN } from './units'
 import { PIECES, readYields, titleYields, withoutYields } from './yields'
 
 /** What a row of the text became. */
@@ -42,119 +52,12 @@ export interface Outline {
   steps: OutlineStep[]
   remarks: { text: string; at: number }[]
   /** "Prep 30 min": kept as facts. */
-  times: { kind: 'prep' | 'cook' | 'total'; minutes: number; text: string }[]
+  times: { kind: NonNullable<TimeOfWhole['kind']>; minutes: number; text: string }[]
   became: Map<number, Became>
 }
 
-const TIME = String.raw`(\d{1,3})\s*(?:-\s*\d{1,3}\s*)?(h(?:ou)?rs?|h|min(?:ute)?s?|m)\b(?:\s*(\d{1,2})\s*(?:m(?:in(?:ute)?s?)?)?)?`
-const META = new RegExp(
-  String.raw`^\W*(prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|takes|time|rest(?:ing)?|active|hands[- ]on|proving|chill(?:ing)?|inactive|ready in|additional)(?:\s*time)?\s*[:=–-]?\s*${TIME}\W*$`,
-  'i',
-)
-const NOISE =
-  /^\W*(?:(?:prep|cook|total|rest)(?: time)?\W*\d{1,3}\W*(?:prep|cook|total|rest)(?: time)?\W*\d{1,3}|[\d.]+\s*(?:from|out of|\/\s*5)\s*[\d,]*\s*(?:votes?|reviews?|ratings?)?\b.{0,20}|(?:\d\s*x\s*){2,}|did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*|(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\s*:.*|(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}|[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}|[★☆]{2,}.*|(?:\d\s*x\s*){2,}|us customary.*|metric.{0,20}|copyright.*|(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick)|https?:\S*|www\.\S*|easy|medium|hard)\W*$/i
-const NUTRITION_LINE =
-  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
-const NUTRITION_START =
-  /^\W*(?:nutrition|macros?\b|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
-
-/** What of a page says nothing of the dish: adverts, links, stars, tables of nutrients. */
-const saysNothing = remember((text: string) => ({
-  noise:
-    NOISE.test(text) &&
-    (!STARTS_WITH_AMOUNT.test(text) ||
-      /^\W*(?:\d\s*x\s*){2,}\W*$|\b(?:votes?|reviews?|ratings?)\b/i.test(text)),
-  nutrition: NUTRITION_LINE.test(text)
-    ? ('line' as const)
-    : NUTRITION_START.test(text)
-      ? ('start' as const)
-      : null,
-}))
-
-const STARTS_WITH_AMOUNT = new RegExp(
-  String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|\p{L})`,
-  'iu',
-)
-const DOING =
-  /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle)\b/i
-
-/** "12 squares of 12 cm, fill, fold": how many, of what size, and what is done with them. */
-const COUNT_AND_DO =
-  /^\W*(?:about )?\d+\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?(?:\p{L}+\s+)?(?:balls|pieces|rounds|circles|dis[ck]s|portions|squares|saucers|buns)\b[^,.]{0,24}(?:,|->|$)/iu
-
-/** What is said of keeping it is no ingredient and no step. */
-const KEEPING =
-  /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable)\b/i
-
 const METHOD_WORDS =
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|what to do)$/i
-const BOAST =
-  /^(\p{L}[^:\d]{3,60}?)[\s,;:(–-]+(?:(?:only|just|with)\s+)?(?:(?:per|each) \p{L}+\s*:?\s*)?\d{1,3}\s*(?:g|grams?)\s*(?:of )?(?:protein|fibre|fiber|net carbs|carbs)\b.{0,30}$/iu
-const DONE_WITH_IT =
-  /\s[-–—]\s(?=(?:knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
-const SPOKEN_PART =
-  /^(?:and |now |then |so )*(?:for (?:the )?|the )?(dough|pastry|filling|stuffing)\s+(?:(?:is|are|has|takes?|needs?|you need|i use|use)\s+)?(.+)$/i
-const wordsOf = (text: string) => text.split(/\s+/).length
-
-/** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
-export function isStep(text: string, foods: Foods): boolean {
-  if (isHeatOrTime(text) || /^\W*\d{1,3}\s*g (?:of )?(?:dough|filling)\b/i.test(text)) return true
-  const words = wordsOf(text)
-  if (
-    STARTS_WITH_AMOUNT.test(text) &&
-    !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)|^(?:quarter|half) (?:of )?(?:the|each|it|them)\b/i.test(
-      text,
-    )
-  )
-    return (
-      (words > 24 && /[.!]/.test(text) && DOING.test(text)) ||
-      // "8 balls, roll, halve each, fill": a count of pieces and what is done with them.
-      (COUNT_AND_DO.test(text) &&
-        (DOING.test(text.slice(text.indexOf(',') + 1)) ||
-          /->|crimp|pinch|pleat|press|sandwich|min/i.test(text)))
-    )
-  const labelled = /^[^:]{3,30}:\s*(.+)$/.exec(text)?.[1]
-  if (labelled && startsLikeStep(labelled)) return true
-  if (startsLikeStep(text)) {
-    // "Flour 500 g", "Oil, 2 tbsp" begin with words that are verbs as well.
-    if (
-      words > 8 ||
-      /^\p{L}+ (?:the|it|them|well|over|out|with)\b/iu.test(text) ||
-      !/^(?:flour|oil|dip|brown|warm|cool|press|pan|set|line|grease|dust|trim|pinch|squeeze|drizzle|dash|splash|sprinkle|slice)\b/i.test(
-        text,
-      )
-    )
-      return true
-    return matchFood(readLine(text).name, foods)?.how !== 'exact'
-  }
-  // "Apples in a pan with butter 8 min": ingredients do not take minutes, unless they soak.
-  if (
-    words >= 3 &&
-    /\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?min(?:ute)?s?\b/i.test(text) &&
-    !/\b(?:soak|rest|chill|drain|boiled|cooked)/i.test(text)
-  )
-    return true
-  if (words >= 14) return DOING.test(text) || !/,/.test(text)
-  if (words >= 6 && DOING.test(text) && !/^(?:oil|water|milk|butter|ghee|flour|salt|egg)\b/i.test(text)) {
-    const read = readLine(text)
-    return !read.purpose && !read.unmeasured && matchFood(read.name, foods)?.how !== 'exact'
-  }
-  return words >= 3 && /[.!]$/.test(text) && DOING.test(text) && !readLine(text).unmeasured
-}
-
-/** What a following row looks like, as far as a heading asks. */
-function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step' | 'other' | null {
-  if (!row) return null
-  const text = row.text.slice(0, MAX_ROW_CHARACTERS)
-  if (isHeatOrTime(text)) return 'step'
-  if (STARTS_WITH_AMOUNT.test(text)) return 'amount'
-  if (isStep(text, foods)) return 'step'
-  const read = readLine(text)
-  return read.measures.length || read.unmeasured || matchFood(read.name, foods)?.how === 'exact'
-    ? 'amount'
-    : 'other'
-}
-
 /**
  * Sorts the rows of a text: title, counts, headings with their ingredient lines, steps, remarks, and what is
  * left out because it says nothing of the dish. Linear in the number of rows.
@@ -284,8 +187,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       }
       return
     }
-    if (KEEPING.test(text) || /^takes (?:about |around |roughly )?(?:an?|\d+|one|two|half)\b/i.test(text))
-      return remark(row, text)
+    if (isAboutKeeping(text)) return remark(row, text)
     // "Egg wash." said again among the steps is done, not bought twice.
     if (
       out.sections.some(({ items }) => items.some((one) => one.text.toLowerCase() === bare.toLowerCase())) &&
@@ -306,10 +208,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
 
   rows.forEach((row, index) => {
     let { text } = row
-    // "Cheese buns, per bun: 18 g protein": what the dish boasts of is no list.
-    const boast = !out.title && mode === 'start' && !out.sections.length ? BOAST.exec(text) : null
+    const boast = !out.title && mode === 'start' && !out.sections.length ? boastOf(text) : null
     if (boast) {
-      out.title = boast[1]!.trim()
+      out.title = boast
       return is(row, 'title')
     }
     const lead = titleSentence(text)
@@ -343,21 +244,10 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     )
       return is(row, 'left-out')
     if (nutrition === 'start') return is(row, 'left-out')
-    const meta = META.exec(text)
-    // "Bake 20 minutes" after the lines tells what to do; "Bake: 20 minutes" and "Cook time" tell of the whole.
-    const told = meta && /^(?:bake|cook|rest|chill)$/i.test(meta[1]!) && !/time|[:=]/i.test(text)
-    if (told && out.sections.some((one) => one.items.length)) return step(row, text)
-    if (meta && mode !== 'method') {
-      const value = Number(meta[2])
-      const minutes = /^h/i.test(meta[3]!) ? value * 60 + Number(meta[4] ?? 0) : value
-      const kind = /^prep|hands|active/i.test(meta[1]!)
-        ? 'prep'
-        : /^(?:cook|bak)/i.test(meta[1]!)
-          ? 'cook'
-          : /^(?:total|ready)/i.test(meta[1]!)
-            ? 'total'
-            : null
-      if (kind) out.times.push({ kind, minutes, text })
+    const whole = timeOfWhole(text)
+    if (whole?.isTold && out.sections.some((one) => one.items.length)) return step(row, text)
+    if (whole && mode !== 'method') {
+      if (whole.kind) out.times.push({ kind: whole.kind, minutes: whole.minutes, text })
       return is(row, 'left-out')
     }
     if (/^[([].*[)\]]$/.test(text) && text.length < 60 && mode !== 'method' && readYields(text))
@@ -496,16 +386,13 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   }
 
   function readSentence(row: Row, sentence: string) {
-    // "… half a teaspoon of salt rub together till it is like crumbs": what is done follows without a mark.
-    const done = DONE_WITH_IT.exec(sentence)
-    if (done && mode !== 'method' && inlineList(sentence.slice(0, done.index), foods)) {
-      readSentence(row, sentence.slice(0, done.index))
-      return step(row, sentence.slice(done.index).trim())
+    const behind = mode === 'method' ? null : doneBehind(sentence, foods)
+    if (behind) {
+      readSentence(row, behind.list)
+      return step(row, behind.done)
     }
-    // "Filling four potatoes, half a cup of peas": speech has no colon.
-    const part = SPOKEN_PART.exec(sentence)
-    if (part && mode !== 'method' && STARTS_WITH_AMOUNT.test(part[2]!) && inlineList(part[2]!, foods))
-      return readSentence(row, `${part[1]!}: ${part[2]!}`)
+    const spoken = mode === 'method' ? null : spokenPart(sentence, foods)
+    if (spoken) return readSentence(row, spoken)
     const heading = readHeading(sentence, { foods, next: null })
     // "Pierogi: dough 300 g flour, …": what the dish is called, and its parts behind it.
     if (heading?.kind === 'unknown' && heading.rest && !out.title && mode === 'start') {
@@ -537,67 +424,3 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
 }
 
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
-const matchedIngredient = (text: string, foods: Foods) =>
-  STARTS_WITH_AMOUNT.test(text) && matchFood(readLine(text).name, foods)?.how === 'exact'
-
-/** Whether a text lists ingredients with amounts: "250 g mushrooms, 2 tbsp soy sauce". */
-function inlineList(text: string, foods: Foods): boolean {
-  if (text.length > MAX_ROW_CHARACTERS) return false
-  const bare = text.replace(/^[^:]{2,40}:\s*/, '')
-  if (startsLikeStep(bare)) return false
-  const parts = bare.split(/,|;|\s\/\s/)
-  const amounts = parts.filter((part) => STARTS_WITH_AMOUNT.test(part.trim()) && !isHeatOrTime(part.trim()))
-  return (
-    amounts.length >= 2 ||
-    (amounts.length === 1 &&
-      STARTS_WITH_AMOUNT.test(bare) &&
-      matchFood(readLine(parts[0]!).name, foods) !== null)
-  )
-}
-
-/** A few words of introduction above the ingredients. */
-function isProse(text: string, foods: Foods): boolean {
-  if (STARTS_WITH_AMOUNT.test(text)) return false
-  if (inlineList(text, foods)) return false
-  const words = wordsOf(text)
-  const read = readLine(text)
-  if (read.measures.some((measure) => measure.some((term) => term.unitId)) || read.unmeasured) return false
-  if (matchFood(read.name, foods)?.how === 'exact') return false
-  return words >= 5 && !VERB.test(text) && (words >= 9 || /[.!,]/.test(text) || !matchFood(read.name, foods))
-}
-
-/** A first line such as "Dough" or "Ingredients" is a heading although no title has been seen. */
-function usualHeading(row: Row, next: 'amount' | 'step' | 'other' | null, foods: Foods): Heading | null {
-  const heading = readHeading(row.text, { ...row, next, foods })
-  if (!heading) return null
-  if (heading.rest && heading.kind !== 'unknown') return heading
-  return /^(?:for |the )*(?:dough|pastry|filling|ingredients|stuffing|wrappers?|outer|crust|base|method|you(?:'ll| will)? need)\b/i.test(
-    heading.name,
-  ) && heading.name.split(' ').length <= 3
-    ? heading
-    : null
-}
-
-/**
- * Where a title ends: at the end of the line, or before the first ingredient of a recipe written on one line.
- * Null when the line is no title at all.
- */
-function titleEnd(text: string): number | null {
-  if (/^(?:title|recipe)\s*:/i.test(text)) return text.length
-  const cut = /[.,;:]\s+(?=(?:about )?(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*\s*(?:\p{L}|%|"))/u.exec(text)
-  const read = readLine(text)
-  const leading = STARTS_WITH_AMOUNT.test(text) && read.measures.length > 0
-  if (
-    cut &&
-    cut.index > 3 &&
-    !leading &&
-    cut.index < 90 &&
-    readYields(text.slice(cut.index + 1, cut.index + 40))?.whole !== true
-  )
-    return cut.index
-  if (text.length > 120) return null
-  const amount = !readYields(text) && read.measures.some((measure) => measure.some((term) => term.unitId))
-  if (amount) return null
-  if (leading && wordsOf(text) <= 4 && !/^(?:two|three|four|five)\b/i.test(text)) return null
-  return text.length
-}

@@ -1,6 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { newLine, type CookingWay, type Stage } from '../recipe/document'
-import { isFat, newDraft, PART_NAMES, type Draft } from './drafts'
+import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood } from './match'
 import type { Clause } from './method'
 import { readIngredient } from './readIngredient'
@@ -109,7 +109,7 @@ export function assumePanFat(
             },
           ],
   })
-  const home = pan ?? newDraft('pan', PART_NAMES.pan)
+  const home = pan ?? newDraft('pan')
   home.lines.push({ line, read: readLine(''), food })
   if (!pan) drafts.push(home)
 }
@@ -159,7 +159,7 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
         if (part <= 0) continue
         let home = about === 'pieces' ? drafts.find((one) => one.kind === 'pan') : about
         if (!home) {
-          home = newDraft('pan', PART_NAMES.pan)
+          home = newDraft('pan')
           drafts.push(home)
         }
         const line = newLine({

@@ -1,5 +1,5 @@
 import type { Food, Foods } from '../food/food'
-import type { PartKind } from '../recipe/document'
+import { PART_NAMES, type PartKind } from '../recipe/document'
 import { matchFood } from './match'
 import type { OutlineStep, Section } from './outline'
 import { NUMBER_PATTERN } from './readNumber'
@@ -60,14 +60,7 @@ export function linesFromProse(
     const section: Section = known ?? {
       heading: {
         kind,
-        name: {
-          shell: 'Dough',
-          filling: 'Filling',
-          finish: 'To finish',
-          pan: 'Pan',
-          dip: 'Dip',
-          marinade: 'Marinade',
-        }[kind],
+        name: PART_NAMES[kind],
         rest: '',
         pieces: null,
       },

@@ -1,6 +1,6 @@
 import type { Foods } from '../food/food'
 import { allLines, COOKING_WAYS, type CookingWay, type PartKind, type Recipe } from '../recipe/document'
-import { editPart, movePartLine, setCount, setWay } from '../recipe/edit'
+import { movePartLine, setCount, setPartInto, setPartKind, setWay } from '../recipe/edit'
 import { setFood } from './rewrite'
 
 /** What an answer does to the document. */
@@ -166,21 +166,9 @@ export function answerQuestion(recipe: Recipe, question: Question, answer: Answe
     case 'way':
       return setWay(settled, answer.way)
     case 'part-kind':
-      return editPart(settled, answer.partId, (part) => ({
-        ...part,
-        kind: answer.kind,
-        into: null,
-        unsure: false,
-      }))
-    case 'part-into': {
-      const host = settled.parts.find((part) => part.id === answer.into)
-      return editPart(settled, answer.partId, (part) => ({
-        ...part,
-        kind: host?.kind ?? part.kind,
-        into: answer.into,
-        unsure: false,
-      }))
-    }
+      return setPartKind(settled, answer.partId, answer.kind)
+    case 'part-into':
+      return setPartInto(settled, answer.partId, answer.into)
     case 'count':
       return setCount(settled, answer.of, answer.count)
     case 'move-line':

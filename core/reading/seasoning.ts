@@ -1,3 +1,4 @@
+import { SALT_PER_SODIUM } from '../food/nutrients'
 import type { PartKind } from '../recipe/document'
 import type { Draft } from './drafts'
 
@@ -13,8 +14,6 @@ const SALT_SHARE: Readonly<Partial<Record<PartKind, number>>> = {
 }
 /** Pepper and other ground spice "to taste": of the weight of what it seasons. Common practice, no source. */
 const SPICE_SHARE = 0.0015
-/** Grams of salt in a milligram of sodium. */
-const SALT_PER_SODIUM_MG = 2.54 / 1000
 
 /**
  * Weighs what a line leaves to taste: salt makes up what the part's other foods do not bring, pepper and spice
@@ -38,7 +37,8 @@ export function seasonToTaste(draft: Draft): void {
     const shareOf = SALT_SHARE[draft.kind]
     if (salt && shareOf === undefined) continue
     const brought = others.reduce(
-      (sum, other) => sum + (other.line.grams! / 100) * other.food!.per100g.sodiumMg * SALT_PER_SODIUM_MG,
+      (sum, other) =>
+        sum + (other.line.grams! / 100) * other.food!.per100g.sodiumMg * (SALT_PER_SODIUM / 1000),
       0,
     )
     const already = draft.lines

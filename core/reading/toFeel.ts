@@ -1,6 +1,10 @@
-import type { Food } from '../food/food'
+import { READY_GROUPS } from '../dough/assess'
+import type { Food, Foods } from '../food/food'
 import { softnessTerms, sumSoftness, type DoughAmount } from '../dough/softness'
-import type { CookingWay, DoughFeel, Shape } from '../recipe/document'
+import { newLine, type CookingWay, type DoughFeel, type RecipeNote, type Shape } from '../recipe/document'
+import { isDoughBase, isLiquid, type Draft } from './drafts'
+import type { Clause } from './method'
+import { readIngredients } from './readIngredient'
 
 /**
  * Water that doughs of a kind usually take, in g per 100 g of refined wheat flour, every liquid counted. Common
@@ -112,7 +116,7 @@ const nice = (grams: number) => (grams >= 20 ? Math.round(grams / 5) * 5 : Math.
  * @param asked the words of the line and of the method that speak of the feel
  * @returns null when nothing in the dough drinks water
  */
-export function waterToFeel(
+function waterToFeel(
   amounts: readonly DoughAmount[],
   liquid: Food,
   asked: string,
@@ -162,4 +166,93 @@ export function waterToFeel(
     startGrams: nice(low * 0.85),
     why: `${usual.kind}${words ? `, ${words}` : ''}: ${share(low)} to ${share(high)} % of the flour with every liquid; common practice, no source, and what these flours drink`,
   }
+}
+
+/** Water that is left to feel is computed from what the flours drink. */
+export function fillToFeel(
+  drafts: readonly Draft[],
+  clauses: readonly Clause[],
+  way: CookingWay,
+  shape: Shape,
+  foods: Foods,
+  notes: RecipeNote[],
+): void {
+  const shells = drafts.filter((draft) => draft.kind === 'shell')
+  const lines = shells.flatMap((draft) => draft.lines)
+  if (!lines.some(({ food, line }) => food?.waterDemand != null && line.grams)) return
+  if (lines.some(({ food }) => food && READY_GROUPS.has(food.group))) return
+  const spoken = clauses
+    .filter(({ about }) => about !== null && about !== 'pieces' && about.kind === 'shell')
+    .map(({ text }) => text)
+  let felt = lines.find(
+    ({ food, read, line }) =>
+      (isLiquid(food) || /^(?:yogurt|plant-yogurt)$/.test(food?.group ?? '')) &&
+      ((!read.measures.length && !line.componentId) ||
+        /^(?:splash|dash|dollop)$/.test(read.measures[0]?.[0]?.unitId ?? '') ||
+        /\b(?:up to|added gradually|a little at a time)\b/i.test(line.raw)),
+  )
+  const wet = lines.some(
+    ({ food, line }) =>
+      food &&
+      (line.grams ?? 0) > 15 &&
+      (isLiquid(food) ||
+        /yogurt|egg|fresh-cheese|cream|vegetable|melting-cheese/.test(food.group) ||
+        (food.freeWater > 0.4 && food.per100g.waterG > 50)),
+  )
+  const water = foods.get('water')
+  if (!felt && !wet && water && shells[0]) {
+    // A dough of flour alone: the method adds the water that the list forgot.
+    const says = spoken.find((text) => /\b(?:water|milk)\b/i.test(text))
+    if (!says && !lines.some(({ food }) => food?.softeningFat == null && isDoughBase(food))) return
+    if (!says) {
+      notes.push({
+        code: 'no-liquid',
+        level: 'check',
+        text: 'No liquid is given for the dough: water to feel was added',
+      })
+    }
+    felt = readIngredients('water as required', foods)[0]!
+    felt.line = newLine({
+      ...felt.line,
+      raw: says ? 'water, as the method says' : 'water, not in the text',
+      notes: [],
+    })
+    shells[0].lines.push(felt)
+  }
+  if (!felt?.food) return
+  const others = lines.filter((item) => item !== felt && item.food && item.line.grams)
+  const amounts = others.map(({ food, line }) => ({
+    food: food!,
+    grams: line.grams!,
+    waterChangeGrams: line.waterChangeGrams,
+  }))
+  const asked = [
+    felt.read.wanted,
+    felt.line.raw,
+    ...shells.map((draft) => draft.name),
+    ...spoken.filter((text) => /\b(?:dough|knead|together|bind)\b/i.test(text)),
+  ].join(' ; ')
+  const found = waterToFeel(amounts, felt.food, asked, way, shape)
+  if (!found) return
+  const { line } = felt
+  const cap =
+    felt.read.measures.length && !/^(?:splash|dash|dollop)$/.test(felt.read.measures[0]![0]!.unitId ?? '')
+      ? (line.gramsHigh ?? line.grams)
+      : null
+  const high = cap === null ? found.highGrams : Math.min(found.highGrams, cap)
+  const low = Math.min(found.lowGrams, high)
+  const grams = Math.min(found.grams, high)
+  if (cap !== null && found.lowGrams >= cap) return
+  Object.assign(line, {
+    grams,
+    gramsLow: low,
+    gramsHigh: high,
+    toFeel: { feel: found.feel, startGrams: Math.min(found.startGrams, low), lowGrams: low, highGrams: high },
+  })
+  line.notes = line.notes.filter((note) => !/^(?:to-taste|as-required|no-amount)$/.test(note.code))
+  line.notes.push({
+    code: 'to-feel',
+    level: 'check',
+    text: `Left to feel: start with ${Math.min(found.startGrams, low)} g, then a spoonful at a time, expect to stop between ${low} and ${high} g (${found.why}). Type what really went in`,
+  })
 }

@@ -28,6 +28,16 @@ export const RECIPE_VERSION = 1
 export const PART_KINDS = ['shell', 'filling', 'marinade', 'finish', 'pan', 'dip'] as const
 export type PartKind = (typeof PART_KINDS)[number]
 
+/** What a part is called when nobody has named it. */
+export const PART_NAMES: Readonly<Record<PartKind, string>> = {
+  shell: 'Dough',
+  filling: 'Filling',
+  marinade: 'Marinade',
+  finish: 'To finish',
+  pan: 'Pan',
+  dip: 'Dip',
+}
+
 export const COOKING_WAYS = [
   'bake',
   'deep-fry',
@@ -94,6 +104,16 @@ export type Shape = (typeof SHAPES)[number]
 /** No line of a home batch weighs more than this; above it a unit was mistyped. */
 export const MAX_LINE_GRAMS = 50_000
 export const MAX_PIECES = 1000
+
+/** A cooking of which nothing is known but its way. */
+export const PLAIN_COOKING = {
+  temperatureC: null,
+  minutes: null,
+  heat: null,
+  fan: false,
+  andThen: null,
+  cookedGramsPerPiece: null,
+} as const
 
 /** An empty line with the given fields set. */
 export function newLine(fields: Partial<Line>): Line {

@@ -1,5 +1,17 @@
 import { MAX_LINE_GRAMS, MAX_PIECES, type Choice, type Line, type Recipe } from './document'
 
+const timesGrams = (grams: number | null, factor: number) =>
+  grams === null ? null : Math.min(grams * factor, MAX_LINE_GRAMS)
+
+/** A line, or an alternative of one, with its weights multiplied; none above what a line may weigh. */
+export const timesWeights = <T extends Choice | Line>(one: T, factor: number): T => ({
+  ...one,
+  grams: timesGrams(one.grams, factor),
+  gramsLow: timesGrams(one.gramsLow, factor),
+  gramsHigh: timesGrams(one.gramsHigh, factor),
+  waterChangeGrams: one.waterChangeGrams * factor,
+})
+
 /**
  * The same recipe for another number of pieces: every weight is multiplied, the piece stays as it is. How long the
  * pieces cook does not change; what simmers in a larger pot takes longer, which is for the cook to see.
@@ -8,18 +20,11 @@ import { MAX_LINE_GRAMS, MAX_PIECES, type Choice, type Line, type Recipe } from 
  */
 export function scaleRecipe(recipe: Recipe, factor: number): Recipe {
   if (!(factor > 0) || !Number.isFinite(factor)) throw new RangeError('factor must be a number above 0')
-  const times = (grams: number | null) => (grams === null ? null : Math.min(grams * factor, MAX_LINE_GRAMS))
-  const weights = <T extends Choice | Line>(one: T): T => ({
-    ...one,
-    grams: times(one.grams),
-    gramsLow: times(one.gramsLow),
-    gramsHigh: times(one.gramsHigh),
-    waterChangeGrams: one.waterChangeGrams * factor,
-  })
+  const times = (grams: number | null) => timesGrams(grams, factor)
   const line = (one: Line): Line => ({
-    ...weights(one),
+    ...timesWeights(one, factor),
     eatenGrams: times(one.eatenGrams),
-    choices: one.choices.map(weights),
+    choices: one.choices.map((choice) => timesWeights(choice, factor)),
     toFeel: one.toFeel && {
       ...one.toFeel,
       startGrams: one.toFeel.startGrams * factor,

@@ -9,6 +9,7 @@ import {
   MAX_LINE_GRAMS,
   MAX_PIECES,
   PART_KINDS,
+  PLAIN_COOKING,
   PRECOOKING_WAYS,
   RECIPE_VERSION,
   SHAPES,
@@ -36,22 +37,8 @@ const cameFromSchema = z.object({
   swapId: text(80).default(''),
 })
 
-/** An alternative that the text allows: another food, with the handling that hangs on it. */
-export const choiceSchema = z.object({
-  raw: text(500).default(''),
-  foodId: text(80).nullable().default(null),
-  name: text(200).default(''),
-  grams: grams.nullable().default(null),
-  gramsLow: grams.nullable().default(null),
-  gramsHigh: grams.nullable().default(null),
-  waterChangeGrams: z.number().min(-MAX_LINE_GRAMS).max(MAX_LINE_GRAMS).default(0),
-  prep: z.array(text(200)).max(20).default([]),
-  /** What the method says of it: "if using frozen spinach, cook 5 minutes longer". */
-  handling: text(600).default(''),
-})
-
-export const lineSchema = z.object({
-  id: text(60).default(''),
+/** What a line and each of its alternatives say of a food. */
+const ofAFood = {
   raw: text(500).default(''),
   foodId: text(80).nullable().default(null),
   name: text(200).default(''),
@@ -63,9 +50,21 @@ export const lineSchema = z.object({
     .min(-MAX_LINE_GRAMS, 'water lost cannot be more than a line can weigh')
     .max(MAX_LINE_GRAMS)
     .default(0),
+  prep: z.array(text(200)).max(20).default([]),
+}
+
+/** An alternative that the text allows: another food, with the handling that hangs on it. */
+export const choiceSchema = z.object({
+  ...ofAFood,
+  /** What the method says of it: "if using frozen spinach, cook 5 minutes longer". */
+  handling: text(600).default(''),
+})
+
+export const lineSchema = z.object({
+  id: text(60).default(''),
+  ...ofAFood,
   /** Grams of a line that are really eaten, when the cook has weighed what stayed in the pan or the bowl. */
   eatenGrams: grams.nullable().default(null),
-  prep: z.array(text(200)).max(20).default([]),
   optional: z.boolean().default(false),
   notes: z.array(noteSchema).max(30).default([]),
   cameFrom: cameFromSchema.nullable().default(null),
@@ -180,15 +179,7 @@ export const recipeSchema = z.object({
   piecesStated: z.boolean().default(true),
   servingsStated: z.boolean().default(true),
   shape: z.enum(SHAPES, `use one of ${SHAPES.join(', ')}`).default('half-moon'),
-  cooking: cookingSchema.default({
-    way: 'bake',
-    temperatureC: null,
-    minutes: null,
-    heat: null,
-    fan: false,
-    andThen: null,
-    cookedGramsPerPiece: null,
-  }),
+  cooking: cookingSchema.default({ way: 'bake', ...PLAIN_COOKING }),
   /** What one bought piece costs, in the price book's currency, to hold this one against. */
   boughtPricePerPiece: z
     .number('a price is expected, for example 1.80')

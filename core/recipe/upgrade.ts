@@ -1,4 +1,4 @@
-import { newLine, newPart, type Line, type Part, type Recipe } from './document'
+import { newLine, newPart, PLAIN_COOKING, type Line, type Part, type Recipe } from './document'
 
 /** A document as an older version of the program wrote it: fields that came later are not there. */
 export type OlderRecipe = Omit<Recipe, 'parts' | 'cooking'> & {
@@ -21,15 +21,7 @@ export function upgradeRecipe(stored: Recipe | OlderRecipe): Recipe {
     boughtPricePerPiece: stored.boughtPricePerPiece ?? null,
     avoid: stored.avoid ?? [],
     facts: stored.facts ?? [],
-    cooking: {
-      temperatureC: null,
-      minutes: null,
-      heat: null,
-      fan: false,
-      andThen: null,
-      cookedGramsPerPiece: null,
-      ...stored.cooking,
-    },
+    cooking: { ...PLAIN_COOKING, ...stored.cooking },
     parts: stored.parts.map((part) =>
       newPart({
         ...part,

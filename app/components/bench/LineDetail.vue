@@ -2,8 +2,8 @@
 import { howToMake } from '~~/core/food/homemade'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import { PRECOOKING_WAYS, type Line, type Part, type PartKind } from '~~/core/recipe/document'
-import { PART_WORDS, PRECOOKING_WORDS, showGrams } from '~/logic/format'
+import { PART_NAMES, PRECOOKING_WAYS, type Line, type Part, type PartKind } from '~~/core/recipe/document'
+import { PRECOOKING_WORDS, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
 
 const { line, food, part, partId, hosts, contribution } = defineProps<{
@@ -70,7 +70,7 @@ function rewrite() {
       @change="(event) => edits.move(line.id, (event.target as HTMLSelectElement).value)"
     >
       <option v-for="host in hosts" :key="host.id" :value="host.id">
-        {{ host.name || PART_WORDS[host.kind] }}
+        {{ host.name || PART_NAMES[host.kind] }}
       </option>
     </select>
     <template v-if="part === 'filling' || hosts.find((host) => host.id === partId)?.into">

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { PART_NAMES } from '~~/core/recipe/document'
 import type { Evaluation } from '~~/core/evaluate'
 import { MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
-import { PART_WORDS, showGrams, showMicro } from '~/logic/format'
+import { showGrams, showMicro } from '~/logic/format'
 
 const { of, evaluation } = defineProps<{ of: Micronutrient; evaluation: Evaluation }>()
 const shelves = useLarderStore()
@@ -33,7 +34,7 @@ const micronutrient = computed(() => ({
       <tbody>
         <tr v-for="line in micronutrient.lines" :key="line.lineId">
           <th scope="row">
-            {{ line.name }} <span class="soft small">{{ PART_WORDS[line.part] }}</span>
+            {{ line.name }} <span class="soft small">{{ PART_NAMES[line.part] }}</span>
           </th>
           <td>{{ showGrams(line.foodGrams) }}</td>
           <td>{{ line.per100g === null ? 'unknown' : showMicro(line.per100g) }}</td>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { PART_NAMES } from '~~/core/recipe/document'
 import type { Evaluation } from '~~/core/evaluate'
 import type { Nutrient } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, PART_WORDS, showFigure, showGrams } from '~/logic/format'
+import { NUTRIENT_WORDS, showFigure, showGrams } from '~/logic/format'
 
 const { of, evaluation } = defineProps<{ of: Nutrient; evaluation: Evaluation }>()
 
@@ -39,7 +40,7 @@ const nutrient = computed(() => ({
           <th scope="row">
             {{ line.name }}
             <span class="soft small"
-              >{{ PART_WORDS[line.part]
+              >{{ PART_NAMES[line.part]
               }}<template v-if="line.eatenWhy">: {{ line.eatenWhy }}</template></span
             >
           </th>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { PartFigures } from '~~/core/evaluate'
-import { PART_KINDS, type Part, type PartKind } from '~~/core/recipe/document'
+import { PART_NAMES, PART_KINDS, type Part, type PartKind } from '~~/core/recipe/document'
 import type { Food } from '~~/core/food/food'
-import { PART_WORDS, plainPart } from '~/logic/format'
+import { plainPart } from '~/logic/format'
 
 const { part, hosts, figures } = defineProps<{
   part: Part
@@ -49,7 +49,7 @@ const buy = (food: Food) => edits.buyComponent(part.id, food, Math.max(1, Math.r
         :value="part.into === null ? part.kind : `into:${part.into}`"
         @change="setKind"
       >
-        <option v-for="kind in PART_KINDS" :key="kind" :value="kind">{{ PART_WORDS[kind] }}</option>
+        <option v-for="kind in PART_KINDS" :key="kind" :value="kind">{{ PART_NAMES[kind] }}</option>
         <option v-for="other in others" :key="other.id" :value="`into:${other.id}`">
           made for the {{ plainPart(other) }}
         </option>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
 import type { Evaluation } from '~~/core/evaluate'
-import type { Line, Part } from '~~/core/recipe/document'
+import { PART_NAMES, type Line, type Part } from '~~/core/recipe/document'
 import type { Made } from '~~/core/swap/catalogue'
 import { scaleNutrients } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, PART_WORDS, plainPart, showGrams } from '~/logic/format'
+import { NUTRIENT_WORDS, plainPart, showGrams } from '~/logic/format'
 import { SHARE_OF } from '~/composables/useShareNutrient'
 
 const { part, hosts, evaluation, made, pieces, lens } = defineProps<{
@@ -29,8 +29,8 @@ const several = computed(
 const perBatch = computed(() => evaluation && scaleNutrients(evaluation.perPiece, evaluation.pieces))
 const contributions = computed(() => new Map(evaluation?.working.lines.map((line) => [line.lineId, line])))
 // A heading may say more than its kind: "For the cabbage filling".
-const name = computed(() => part.name || PART_WORDS[part.kind])
-const kindSaid = computed(() => name.value.toLowerCase().includes(PART_WORDS[part.kind].toLowerCase()))
+const name = computed(() => part.name || PART_NAMES[part.kind])
+const kindSaid = computed(() => name.value.toLowerCase().includes(PART_NAMES[part.kind].toLowerCase()))
 
 /** Two lines in a row that took the place of the same line. */
 const sameOrigin = (line: Line, above: Line | undefined) =>
@@ -66,7 +66,7 @@ function add() {
     <header>
       <h2>
         {{ name }} <span v-if="host" class="soft small">goes into the {{ plainPart(host) }}</span
-        ><span v-else-if="!kindSaid" class="soft small">{{ PART_WORDS[part.kind].toLowerCase() }}</span>
+        ><span v-else-if="!kindSaid" class="soft small">{{ PART_NAMES[part.kind].toLowerCase() }}</span>
       </h2>
       <p v-if="figures" class="soft small">
         {{ showGrams(figures.grams) }} g<template v-if="part.kind === 'pan' && figures.grams < listed - 0.5">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { PART_NAMES } from '~~/core/recipe/document'
 import type { Intake, IntakeRow } from '~~/core/reading/readRecipe'
-import { PART_WORDS } from '~/logic/format'
 
 const { intake } = defineProps<{ intake: Intake | null }>()
 const text = defineModel<string>({ required: true })
@@ -40,7 +40,7 @@ const marked = computed(() =>
       ? ''
       : row.became === 'ingredient'
         ? part
-          ? PART_WORDS[part.kind].toLowerCase()
+          ? PART_NAMES[part.kind].toLowerCase()
           : 'kept'
         : BECAME[row.became]
     const doubt = row?.lineIds.some((id) => doubtful.value.has(id)) ?? false

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { PART_NAMES } from '~~/core/recipe/document'
 import type { Intake } from '~~/core/reading/readRecipe'
 import type { Answer, Question } from '~~/core/reading/questions'
-import { PART_WORDS, plainPart, PRECOOKING_WORDS, SHAPE_WORDS, showCooking, showGrams } from '~/logic/format'
+import { plainPart, PRECOOKING_WORDS, SHAPE_WORDS, showCooking, showGrams } from '~/logic/format'
 
 const shelves = useLarderStore()
 
@@ -62,7 +63,7 @@ const about = (part: (typeof recipe.value.parts)[number]) =>
   />
   <section v-for="part in recipe.parts" :key="part.id" :class="{ component: part.into }">
     <h3>
-      {{ part.name || PART_WORDS[part.kind] }}
+      {{ part.name || PART_NAMES[part.kind] }}
       <span v-if="about(part)" class="soft small">{{ about(part) }}</span>
     </h3>
     <ul>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { madeAs } from '~~/core/swap/catalogue'
 import { useToast } from 'primevue/usetoast'
-import { PART_KINDS } from '~~/core/recipe/document'
+import { PART_NAMES, PART_KINDS } from '~~/core/recipe/document'
 import { larder } from '~~/data/larder'
 import type { Basis } from '~/components/bench/FiguresTable.vue'
 import { ApiProblem, type ProblemDocument } from '~/logic/api'
-import { PART_WORDS } from '~/logic/format'
 import { dietNames } from '~/logic/dietGroups'
 import { answerQuestion, questionsAbout } from '~~/core/reading/questions'
 
@@ -243,9 +242,9 @@ usePlaceKeys([
           :key="kind"
           type="button"
           class="opens"
-          @click="edits.addPart(kind, PART_WORDS[kind])"
+          @click="edits.addPart(kind, PART_NAMES[kind])"
         >
-          {{ PART_WORDS[kind].toLowerCase() }}
+          {{ PART_NAMES[kind].toLowerCase() }}
         </button>
       </p>
       <MethodSteps :recipe="bench.recipe" :before="before" :evaluation="evaluation" />

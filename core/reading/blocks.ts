@@ -1,0 +1,169 @@
+import { READY_GROUPS } from '../dough/assess'
+import type { PartKind, RecipeNote } from '../recipe/document'
+import {
+  DOUGH,
+  isFat,
+  isLiquid,
+  isWash,
+  leadsDough,
+  newDraft,
+  PASSED,
+  READY_WORDS,
+  type Draft,
+} from './drafts'
+import { limit, type ReadIngredient } from './readIngredient'
+
+const grams = (items: readonly ReadIngredient[]) =>
+  items.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
+
+/** Lines under no heading, block by block as blank lines part them. */
+export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: RecipeNote[]): void {
+  if (!blocks.length) return
+  const home = (kind: PartKind): Draft => {
+    const known = drafts.find((draft) => draft.kind === kind && !draft.into)
+    if (known) return known
+    const made = newDraft(kind)
+    drafts.push(made)
+    return made
+  }
+  const has = (kind: PartKind) =>
+    drafts.some((draft) => draft.kind === kind && !draft.into && draft.lines.length)
+  const hadShell = has('shell')
+  const hadFilling = has('filling')
+  let from = 0
+  if (!hadShell) {
+    const flourShare = (block: readonly ReadIngredient[]) =>
+      block.filter(leadsDough).reduce((sum, { line }) => sum + (line.grams ?? 1), 0)
+    const best = blocks.reduce(
+      (found, block) => (flourShare(block) > flourShare(found) + 0.5 ? block : found),
+      blocks[0]!,
+    )
+    if (best.some(leadsDough)) {
+      const fillingLike = ({ food }: ReadIngredient) =>
+        !food || !(DOUGH.has(food.group) || PASSED.has(food.group))
+      // A blank line parts dough and filling: what stands with the flour is the dough, potato and cheese too.
+      const elsewhere = blocks.some(
+        (block) =>
+          block !== best &&
+          (block.filter(fillingLike).length >= 2 || grams(block.filter(fillingLike)) >= 100),
+      )
+      const run =
+        elsewhere ||
+        (hadFilling &&
+          best.every(
+            ({ food }) => !food || DOUGH.has(food.group) || PASSED.has(food.group) || isLiquid(food),
+          ))
+          ? best
+          : doughRun(best, blocks.length === 1 && !hadFilling)
+      home('shell').lines.push(...run)
+      const rest = best.filter((item) => !run.includes(item))
+      const at = blocks.indexOf(best)
+      if (rest.length) blocks[at] = rest
+      else blocks.splice(at, 1)
+      if (!hadFilling && (blocks.length > 0 || rest.length))
+        notes.push({
+          code: 'no-headings',
+          level: 'check',
+          text: 'There were no headings: the dough was taken to be the lines round the flour',
+        })
+      if (rest.length && !hadFilling) borrowLiquid(home('shell'), blocks, notes)
+    } else if (hadFilling) {
+      home('shell').lines.push(...blocks[0]!)
+      from = 1
+    }
+  } else if (!hadFilling) from = 0
+  for (const block of blocks.slice(from)) {
+    // Half a litre of fat among the lines is a pot to fry in.
+    const pot = block.find((item) => isFat(item.food) && (item.line.grams ?? 0) >= 400)
+    if (pot) {
+      home('pan').lines.push(pot)
+      block.splice(block.indexOf(pot), 1)
+      if (!block.length) continue
+    }
+    // After the filling a block of wash or of fat alone belongs to the end of the work.
+    const filled = has('filling')
+    if (
+      filled &&
+      block.length <= 3 &&
+      block.every(({ food }) => isWash(food)) &&
+      block.some(({ food }) => food?.group.startsWith('egg') || food?.group.includes('milk'))
+    )
+      home('finish').lines.push(...block)
+    else if (filled && block.length === 1 && isFat(block[0]!.food)) home('pan').lines.push(...block)
+    else if (
+      filled &&
+      hadShell &&
+      !hadFilling &&
+      block.every(({ food }) => !!food && /^(?:sauce|liquid|seasoning|spice|yogurt|oil)$/.test(food.group))
+    )
+      home('dip').lines.push(...block)
+    else if (
+      filled &&
+      block.length >= 2 &&
+      block.every(({ food }) => !!food && /^(?:sauce|liquid|seasoning|sweetener|spice)$/.test(food.group)) &&
+      block.some(({ food }) => food?.group === 'sauce')
+    )
+      home('dip').lines.push(...block)
+    else home('filling').lines.push(...block)
+  }
+}
+
+/**
+ * The dough in a block of lines: from the flour outwards over everything a dough is made of. Spices and seeds are
+ * passed over where the dough goes on behind them, and start the filling where it does not.
+ */
+function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredient[] {
+  const flourAt = block.findIndex(leadsDough)
+  const ready = ({ food, line }: ReadIngredient) =>
+    food ? READY_GROUPS.has(food.group) : READY_WORDS.test(line.raw)
+  if (ready(block[flourAt]!) && !block.some(({ food }) => food?.group === 'flour')) return block.filter(ready)
+  const kindAt = (at: number) => {
+    const food = block[at]?.food
+    if (!food) return block[at] ? 'other' : 'end'
+    return DOUGH.has(food.group) ? 'dough' : PASSED.has(food.group) ? 'passed' : 'other'
+  }
+  let from = flourAt
+  while (kindAt(from - 1) === 'dough' || (kindAt(from - 1) === 'passed' && kindAt(from - 2) === 'dough'))
+    from--
+  let to = flourAt
+  for (let at = flourAt + 1; at < block.length; at++) {
+    const kind = kindAt(at)
+    if (kind === 'dough') to = at
+    else if (kind === 'other') break
+  }
+  // A block that is all dough but for its spices is dough altogether.
+  if (!alone && block.every((_, at) => kindAt(at) !== 'other')) return [...block]
+  return block.slice(from, to + 1)
+}
+
+/** A liquid behind the filling that the flour cannot do without. */
+function borrowLiquid(shell: Draft, blocks: ReadIngredient[][], notes: RecipeNote[]): void {
+  const wet = ({ food, line }: ReadIngredient) =>
+    !!food && (isLiquid(food) || /yogurt|egg|cheese|purée/.test(food.group)) && (line.grams ?? 1) > 0
+  if (shell.lines.some(wet) || shell.lines.some(({ food }) => food && READY_GROUPS.has(food.group))) return
+  for (const block of blocks) {
+    const at = block.findIndex(({ food }) => isLiquid(food))
+    if (at < 0) continue
+    const [liquid] = block.splice(at, 1)
+    shell.lines.push(liquid!)
+    notes.push({
+      code: 'liquid-borrowed',
+      level: 'check',
+      text: `"${limit(liquid!.line.raw, 200)}" stands with the filling, but the flour has no other liquid: it was taken for the dough`,
+    })
+    return
+  }
+}
+
+/** Bought wrappers listed with the filling are the dough of the piece. */
+export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
+  if (drafts.some((draft) => draft.kind === 'shell' && draft.lines.length)) return
+  for (const draft of drafts) {
+    const ready = draft.lines.filter(({ food }) => food && READY_GROUPS.has(food.group))
+    if (!ready.length) continue
+    draft.lines = draft.lines.filter((item) => !ready.includes(item))
+    drafts.push(newDraft('shell', { name: 'Wrappers', lines: ready }))
+    notes.push({ code: 'ready-shell', level: 'note', text: 'The bought wrappers were taken as the dough' })
+    return
+  }
+}

@@ -1,0 +1,147 @@
+import type { CookingWay, Stage } from '../recipe/document'
+import { isFat, newDraft, type Draft, type Placed } from './drafts'
+import { normaliseName } from './match'
+import type { Clause } from './method'
+import type { Outline } from './outline'
+import { limit } from './readIngredient'
+
+// What the method says of lines that the list says otherwise, or not at all.
+
+/** Oil of at most this weight may be what a filling is fried in. Common practice, no source. */
+const SPOONS_GRAMS = 60
+
+/** Oil "for frying" in a recipe that fries no pieces is for what goes in. */
+export function leaveInFilling(
+  { drafts, moved }: Placed,
+  { way, andThen }: { way: CookingWay; andThen: Stage | null },
+): void {
+  const pan = drafts.find((draft) => draft.kind === 'pan')
+  // Two spoons among the filling's lines are the filling's where the pieces have a pot of their own.
+  for (const item of pan && pan.lines.filter(({ food }) => isFat(food)).length > 1 ? [...pan.lines] : []) {
+    const from = moved.get(item)
+    if (from?.kind !== 'filling' || !item.read.measures.length || (item.line.grams ?? 0) > SPOONS_GRAMS)
+      continue
+    pan!.lines = pan!.lines.filter((one) => one !== item)
+    from.lines.push(item)
+    from.lines.sort((a, b) => Number(b === item) - Number(a === item))
+  }
+  const fries = [way, andThen?.way].some(
+    (one) => one === 'deep-fry' || one === 'shallow-fry' || one === 'griddle' || one === 'brown-and-steam',
+  )
+  if (fries) return
+  const filling = drafts.find((draft) => draft.kind === 'filling' && !draft.into)
+  if (!filling || !pan) return
+  const back = pan.lines.filter(
+    ({ read, line }) =>
+      read.purpose === 'pan' && /\bfor (?:shallow |pan[- ]?)?(?:frying|cooking|saut)/i.test(line.raw),
+  )
+  if (!back.length || back.length < pan.lines.length) return
+  filling.lines.push(...back)
+  pan.lines = []
+}
+
+/**
+ * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
+ */
+export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  const sheets = drafts.some(
+    (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'pastry'),
+  )
+  // Inside a dough that is rolled up, oil is part of the layers; on thin sheets it is brushed as one goes.
+  const brushing = clauses.filter(({ text, closed }) => BRUSHES.test(text) && (closed || sheets))
+  if (!brushing.length) return
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into || draft.lines.length < 2) continue
+    for (const item of [...draft.lines]) {
+      const { food, read } = item
+      const fat = isFat(food)
+      if (
+        !food ||
+        !(fat || /^(?:egg|egg-yolk|milk|plant-milk|seed|sweetener)$/.test(food.group)) ||
+        draft.lines.length < 2
+      )
+        continue
+      const word = new RegExp(
+        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk' : /^(?:seed|sweetener)$/.test(food.group) ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        'i',
+      )
+      const named = brushing.some(({ text }) => {
+        const at = BRUSHES.exec(text)!.index
+        return word.test(text.slice(at, at + 60))
+      })
+      if (!named) continue
+      const used = clauses.some(
+        ({ about, text }) => about === draft && word.test(text) && !BRUSHES.test(text),
+      )
+      const there = drafts.some(
+        (one) => one.kind === 'finish' && one.lines.some((other) => other.food?.group === food.group),
+      )
+      if (used || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
+      draft.lines = draft.lines.filter((one) => one !== item)
+      const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
+      if (finish) finish.lines.push(item)
+      else drafts.push(newDraft('finish', { lines: [item] }))
+    }
+  }
+}
+
+/** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
+export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  if (drafts.some((draft) => draft.kind === 'pan')) return
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    // Listed last, behind everything that is mixed.
+    const item = draft.lines.slice(-1).find(({ food, read }) => {
+      if (!isFat(food) || !read.measures.length) return false
+      const word = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
+      const atPieces = clauses.some(
+        ({ about, text }) =>
+          about === 'pieces' &&
+          word.test(text) &&
+          /\bheat (?:the |\d|a )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu.test(text),
+      )
+      return atPieces && !clauses.some(({ about, text }) => about === draft && word.test(text))
+    })
+    if (!item) continue
+    draft.lines = draft.lines.filter((one) => one !== item)
+    drafts.push(newDraft('pan', { lines: [item] }))
+    return
+  }
+}
+
+const BRUSHES =
+  /\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|oil (?:the |\d+ |each |every |a )?(?:sheets?|filo))\b/i
+
+/** "Salt the cabbage and squeeze it": what the method presses out. */
+export function squeezeByMethod(draft: Draft, clauses: readonly Clause[]): void {
+  for (const clause of clauses) {
+    if (clause.about !== draft || !/\b(?:squeeze|wring|press out)\b/i.test(clause.text)) continue
+    for (const { line, food, read } of draft.lines) {
+      const share = food?.unitGrams.squeezed
+      if (!share || !line.grams || line.waterChangeGrams !== 0) continue
+      const word = read.name.toLowerCase().split(' ').at(-1)!.replace(/s$/, '')
+      const named = clause.sentence.toLowerCase().includes(word)
+      if (!named && draft.lines.filter((other) => other.food?.unitGrams.squeezed).length > 1) continue
+      line.waterChangeGrams = -line.grams * (1 - share)
+      line.notes.push({
+        code: 'squeezed',
+        level: 'note',
+        text: `The method has it squeezed: that is taken to press out ${Math.round(-line.waterChangeGrams)} g of water`,
+      })
+    }
+  }
+}
+
+/** What the method says of an alternative hangs on it. */
+export function handleChoices(draft: Draft, outline: Outline): void {
+  for (const { line } of draft.lines) {
+    for (const choice of line.choices) {
+      const word = choice.name.toLowerCase()
+      const step = outline.steps.find(
+        ({ text }) =>
+          text.length < 500 && /\b(?:if|when|for)\b/i.test(text) && text.toLowerCase().includes(word),
+      )
+      if (step) choice.handling = limit(step.text, 600)
+    }
+  }
+}

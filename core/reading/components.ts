@@ -1,0 +1,82 @@
+import { leadsDough, type Draft } from './drafts'
+import { normaliseName } from './match'
+import type { ReadIngredient } from './readIngredient'
+
+/** Words of a component's name that say what it is: "the slow-cooked seitan" is "seitan". */
+const coreName = (name: string) =>
+  normaliseName(name.replace(/\([^)]*\)/g, ''))
+    .split(' ')
+    .filter(
+      (word) =>
+        !/^(?:for|the|to|make|my|our|home|made|homemade|quick|easy|basic|slow|cooked|spiced|simple|of|a|all|from|above|below|recipe|batch|rest|prepared|cooled|finished|remaining)$/.test(
+          word,
+        ),
+    )
+    .join(' ')
+
+const STARTERS = /\b(?:starter|sponge|tangzhong|roux|poolish|levain|preferment|pre-ferment|biga|flax egg)\b/i
+
+/** Whether a line means the component of that name: "the gravy", "200 g seitan, diced", "masala from above". */
+function refersTo(item: ReadIngredient, name: string): boolean {
+  const own = coreName(item.read.name)
+  return own !== '' && (own === name || own.endsWith(` ${name}`) || name.endsWith(` ${own}`))
+}
+
+/** Finds for every component the part that uses it, and the line that stands for it there. */
+export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
+  const references = new Map<ReadIngredient, Draft>()
+  const waiting = drafts.filter(
+    (draft) => draft.into === draft || (draft.kind === 'dip' && draft.lines.length > 0),
+  )
+  for (const component of waiting) {
+    const isDip = component.into !== component
+    const name = coreName(component.name)
+    for (const host of drafts) {
+      if (host === component || !name) continue
+      const reference = host.lines.find((item) => refersTo(item, name))
+      if (!reference) continue
+      if (isDip && (!/\bthe\b|above|below/i.test(reference.line.raw) || host.kind !== 'filling')) continue
+      component.into = host
+      component.kind = host.kind
+      component.unsure = false
+      const mass = reference.read.measures.find((measure) =>
+        measure.every((term) => /^(?:g|kg|oz|lb)$/.test(term.unitId ?? '')),
+      )
+      component.usedGrams = mass && !/\bball\b/.test(reference.line.raw) ? reference.line.grams : null
+      Object.assign(reference.line, {
+        foodId: null,
+        grams: null,
+        gramsLow: null,
+        gramsHigh: null,
+        waterChangeGrams: 0,
+        notes: [],
+        choices: [],
+      })
+      reference.food = null
+      references.set(reference, component)
+      break
+    }
+  }
+  const fillings = () =>
+    drafts.filter((draft) => draft.kind === 'filling' && draft.into === null && draft.lines.length)
+  const orphans = drafts.filter((draft) => draft.into === draft)
+  for (const component of orphans) {
+    const shell = drafts.find((draft) => draft.kind === 'shell' && !draft.into)
+    // "Pâte brisée": a name that is not known over flour and fat, where no other dough is.
+    const host =
+      !shell && component.lines.some(leadsDough)
+        ? undefined
+        : STARTERS.test(component.name) && shell
+          ? shell
+          : fillings()[0]
+    if (host) {
+      component.into = host
+      component.kind = host.kind
+    } else {
+      // No part calls itself a filling: this is what goes inside.
+      component.into = null
+      component.kind = !shell && component.lines.some(leadsDough) ? 'shell' : 'filling'
+    }
+  }
+  return references
+}

@@ -1,0 +1,89 @@
+import { remember } from './remember'
+import { STARTS_WITH_AMOUNT } from './rows'
+
+// What a page or a packet puts round a recipe and what says nothing of how the dish is made.
+
+const WHOLE_TIME = String.raw`(?:prep|cook|total|rest)(?: time)?\W*\d{1,3}`
+/** Each is a whole row, but for marks at its ends. */
+const NOISE = new RegExp(
+  String.raw`^\W*(?:${[
+    // "Prep 15 cook 20": times of the whole, without a unit.
+    String.raw`${WHOLE_TIME}\W*${WHOLE_TIME}`,
+    // "4.8 from 213 votes", "★★★★", "12 comments".
+    String.raw`[\d.]+\s*(?:from|out of|\/\s*5)\s*[\d,]*\s*(?:votes?|reviews?|ratings?)?\b.{0,20}`,
+    String.raw`[★☆\d./ ()]*(?:stars?|votes?|reviews?|ratings?|comments?)\b.{0,30}`,
+    '[★☆]{2,}.*',
+    // What visitors are asked to do.
+    String.raw`did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*`,
+    String.raw`(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}`,
+    // "Cuisine: …": how the page files it.
+    '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\\s*:.*',
+    '(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick|easy|medium|hard)',
+    String.raw`us customary.*|metric.{0,20}|copyright.*|https?:\S*|www\.\S*`,
+  ].join('|')})\W*$`,
+  'i',
+)
+const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
+
+const NUTRITION_LINE =
+  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
+const NUTRITION_START =
+  /^\W*(?:nutrition|macros?\b|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
+
+/**
+ * Whether a row says nothing of the dish: adverts, links, stars (`noise`), or figures of a serving (`nutrition`).
+ * A `line` of nutrients may also be an ingredient ("protein 30 g", "salt 5 g"); a `start` is none.
+ */
+export const saysNothing = remember((text: string) => ({
+  noise: NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text)),
+  nutrition: NUTRITION_LINE.test(text)
+    ? ('line' as const)
+    : NUTRITION_START.test(text)
+      ? ('start' as const)
+      : null,
+}))
+
+const TIME = String.raw`(\d{1,3})\s*(?:-\s*\d{1,3}\s*)?(h(?:ou)?rs?|h|min(?:ute)?s?|m)\b(?:\s*(\d{1,2})\s*(?:m(?:in(?:ute)?s?)?)?)?`
+const META = new RegExp(
+  String.raw`^\W*(prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|takes|time|rest(?:ing)?|active|hands[- ]on|proving|chill(?:ing)?|inactive|ready in|additional)(?:\s*time)?\s*[:=–-]?\s*${TIME}\W*$`,
+  'i',
+)
+
+export interface TimeOfWhole {
+  /** What the time is of; null for one that nothing asks for. */
+  kind: 'prep' | 'cook' | 'total' | null
+  minutes: number
+  /** "Bake 20 minutes" is also what somebody is told to do; "Bake: 20 minutes" and "Cook time" are not. */
+  isTold: boolean
+}
+
+/** "Prep time: 30 min", "Total 1 h 10": a time of the whole at the head of a page. Null for any other row. */
+export function timeOfWhole(text: string): TimeOfWhole | null {
+  const meta = META.exec(text)
+  if (!meta) return null
+  const word = meta[1]!
+  const value = Number(meta[2])
+  return {
+    kind: /^prep|hands|active/i.test(word)
+      ? 'prep'
+      : /^(?:cook|bak)/i.test(word)
+        ? 'cook'
+        : /^(?:total|ready)/i.test(word)
+          ? 'total'
+          : null,
+    minutes: /^h/i.test(meta[3]!) ? value * 60 + Number(meta[4] ?? 0) : value,
+    isTold: /^(?:bake|cook|rest|chill)$/i.test(word) && !/time|[:=]/i.test(text),
+  }
+}
+
+const KEEPING =
+  /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable|takes (?:about |around |roughly )?(?:an?|\d+|one|two|half)\b)/i
+
+/** What is said of keeping it, or of how long it takes, is no ingredient and no step. */
+export const isAboutKeeping = (text: string): boolean => KEEPING.test(text)
+
+const BOAST =
+  /^(\p{L}[^:\d]{3,60}?)[\s,;:(–-]+(?:(?:only|just|with)\s+)?(?:(?:per|each) \p{L}+\s*:?\s*)?\d{1,3}\s*(?:g|grams?)\s*(?:of )?(?:protein|fibre|fiber|net carbs|carbs)\b.{0,30}$/iu
+
+/** "Cheese buns, per bun: 18 g protein": the dish that is boasted of, or null. */
+export const boastOf = (text: string): string | null => BOAST.exec(text)?.[1]?.trim() ?? null

@@ -1,0 +1,129 @@
+import { FLOUR_GROUPS } from '../dough/assess'
+import type { Food, Foods } from '../food/food'
+import { PART_KINDS, PART_NAMES, type PartKind, type RecipeNote } from '../recipe/document'
+import { placeBlocks, takeReadyShell } from './blocks'
+import { settleComponents } from './components'
+import { isFat, newDraft, type Draft, type Placed } from './drafts'
+import type { HeadingKind } from './headings'
+import type { Outline, Section } from './outline'
+import { limit, readIngredients, type ReadIngredient } from './readIngredient'
+
+const GENERIC =
+  /^(?:for |to make |make )?(?:the )?(?:dough|pastry|filling|stuffing|crust|wrappers?|shell|outer|inside|dip|sauce|to serve|to finish)$/i
+
+/** Fat and spray are the pan's; water only where the line says so: "for steaming". */
+const isOfPan = ({ food, line }: Pick<ReadIngredient, 'food' | 'line'>) =>
+  isFat(food) || /spray|\b(?:for|to) (?:the )?(?:steam|boil)/i.test(line.raw)
+
+/** Where a line belongs that says what it is for. Oil "for frying the onions" stays with its onions. */
+function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | null): PartKind {
+  // "Icing sugar, to dust" is no flour for the board.
+  const purpose = read.purpose === 'shell' && food && !FLOUR_GROUPS.has(food.group) ? 'finish' : read.purpose
+  if (!purpose || purpose === kind) return kind
+  if (purpose === 'pan') {
+    if (!isOfPan({ food, line })) return kind
+    const named =
+      /\bfor (?:frying|cooking|saut[eé]ing|browning)\s+(?:the\s+)?(\p{L}+)/iu.exec(line.raw)?.[1] ?? ''
+    return /^(?:onions?|filling|vegetables|veg|meat|mushrooms?|leeks?|spices|garlic)$/i.test(named)
+      ? kind
+      : 'pan'
+  }
+  if (purpose === 'finish') return kind === 'dip' || kind === 'pan' ? kind : 'finish'
+  if (purpose === 'dip') return kind === 'finish' || kind === 'pan' ? kind : 'dip'
+  return kind
+}
+
+const partKind = (kind: HeadingKind): PartKind | null => PART_KINDS.find((one) => one === kind) ?? null
+
+/**
+ * Gives every ingredient line of an outline its part. Headings decide where there are any; without them blank
+ * lines and the foods do: dough is the run of dough-like lines round the flour.
+ */
+export function placeLines(outline: Outline, foods: Foods): Placed {
+  const drafts: Draft[] = []
+  const notes: RecipeNote[] = []
+  const blocks: ReadIngredient[][] = []
+  const moved = new Map<ReadIngredient, Draft>()
+  let current: Draft | null = null
+
+  const draftOf = (kind: PartKind, name: string): Draft => {
+    const same = drafts.find(
+      (draft) =>
+        draft.kind === kind &&
+        draft.into === null &&
+        (draft.name.toLowerCase() === name.toLowerCase() ||
+          (kind !== 'filling' && kind !== 'shell' && kind !== 'dip') ||
+          (kind !== 'filling' &&
+            (GENERIC.test(name) || GENERIC.test(draft.name)) &&
+            name === PART_NAMES[kind])),
+    )
+    if (same) return same
+    const made = newDraft(kind, { name })
+    drafts.push(made)
+    return made
+  }
+  const place = (item: ReadIngredient, home: Draft | null): boolean => {
+    if (/\b(?:cooking|oil|non-?stick) spray\b/i.test(item.line.raw))
+      item.read = { ...item.read, purpose: item.read.purpose ?? 'pan' }
+    const wash = /\begg ?wash\b/i.test(item.line.raw) ? 'finish' : null
+    if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length)
+      item.read = { ...item.read, purpose: item.read.purpose ?? wash }
+    const target = home
+      ? movedTo(home.kind, item, item.food)
+      : item.read.purpose === 'shell'
+        ? item.food && !FLOUR_GROUPS.has(item.food.group)
+          ? 'finish'
+          : null
+        : item.read.purpose
+    if (home && (!target || target === home.kind)) {
+      home.lines.push(item)
+      return true
+    }
+    if (home) moved.set(item, home)
+    if (target && target !== 'pan') draftOf(target, PART_NAMES[target]).lines.push(item)
+    else if (target === 'pan' && isOfPan(item)) draftOf('pan', PART_NAMES.pan).lines.push(item)
+    else return false
+    return true
+  }
+  const readSection = (section: Section, home: Draft | null) => {
+    for (const { text, blankBefore } of section.items) {
+      if (!home && (blankBefore || !blocks.length)) blocks.push([])
+      for (const item of readIngredients(text, foods)) if (!place(item, home)) blocks.at(-1)!.push(item)
+    }
+  }
+
+  for (const section of outline.sections) {
+    const { heading } = section
+    if (!heading) {
+      readSection(section, null)
+      current = null
+      continue
+    }
+    if (heading.kind === 'same') {
+      // "Dry", "Spices" inside a part go on with it; before any part they say nothing.
+      readSection(section, current)
+      continue
+    }
+    const kind = partKind(heading.kind)
+    if (kind) {
+      current = draftOf(kind, heading.name)
+      current.pieces ??= kind === 'filling' ? heading.pieces : null
+      if (current.name !== heading.name && section.items.length && !GENERIC.test(heading.name))
+        notes.push({ code: 'kept-text', level: 'note', text: limit(heading.name, 600) })
+    } else {
+      current = newDraft('filling', { name: heading.name, unsure: heading.kind === 'unknown' })
+      // The host is found when all parts are known; until then it stands apart.
+      current.into = current
+      drafts.push(current)
+    }
+    readSection(section, current)
+  }
+  placeBlocks(
+    blocks.filter((block) => block.length),
+    drafts,
+    notes,
+  )
+  takeReadyShell(drafts, notes)
+  const references = settleComponents(drafts.filter((draft) => draft.lines.length))
+  return { drafts: drafts.filter((draft) => draft.lines.length), notes, references, moved }
+}

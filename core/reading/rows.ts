@@ -1,0 +1,181 @@
+import type { Foods } from '../food/food'
+import { readHeading, startsLikeStep, VERB, type Heading } from './headings'
+import { matchFood } from './match'
+import { readLine } from './readLine'
+import { NUMBER_PATTERN } from './readNumber'
+import { MAX_ROW_CHARACTERS, type Row } from './tidy'
+import { isHeatOrTime } from './time'
+import { UNIT_PATTERN } from './units'
+import { readYields } from './yields'
+
+// What a row of a text looks like, by its words and by whether the larder knows its food.
+
+/** Begins with an amount: "500 g", "about two". */
+export const STARTS_WITH_AMOUNT = new RegExp(
+  String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|\p{L})`,
+  'iu',
+)
+const DOING =
+  /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle)\b/i
+
+/** "12 squares of 12 cm, fill, fold": how many, of what size, and what is done with them. */
+const COUNT_AND_DO =
+  /^\W*(?:about )?\d+\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?(?:\p{L}+\s+)?(?:balls|pieces|rounds|circles|dis[ck]s|portions|squares|saucers|buns)\b[^,.]{0,24}(?:,|->|$)/iu
+
+/** How many words a text has. */
+export const wordsOf = (text: string) => text.split(/\s+/).length
+
+/** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
+export function isStep(text: string, foods: Foods): boolean {
+  if (isHeatOrTime(text) || /^\W*\d{1,3}\s*g (?:of )?(?:dough|filling)\b/i.test(text)) return true
+  const words = wordsOf(text)
+  if (
+    STARTS_WITH_AMOUNT.test(text) &&
+    !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)|^(?:quarter|half) (?:of )?(?:the|each|it|them)\b/i.test(
+      text,
+    )
+  )
+    return (
+      (words > 24 && /[.!]/.test(text) && DOING.test(text)) ||
+      // "8 balls, roll, halve each, fill": a count of pieces and what is done with them.
+      (COUNT_AND_DO.test(text) &&
+        (DOING.test(text.slice(text.indexOf(',') + 1)) ||
+          /->|crimp|pinch|pleat|press|sandwich|min/i.test(text)))
+    )
+  const labelled = /^[^:]{3,30}:\s*(.+)$/.exec(text)?.[1]
+  if (labelled && startsLikeStep(labelled)) return true
+  if (startsLikeStep(text)) {
+    // "Flour 500 g", "Oil, 2 tbsp" begin with words that are verbs as well.
+    if (
+      words > 8 ||
+      /^\p{L}+ (?:the|it|them|well|over|out|with)\b/iu.test(text) ||
+      !/^(?:flour|oil|dip|brown|warm|cool|press|pan|set|line|grease|dust|trim|pinch|squeeze|drizzle|dash|splash|sprinkle|slice)\b/i.test(
+        text,
+      )
+    )
+      return true
+    return matchFood(readLine(text).name, foods)?.how !== 'exact'
+  }
+  // "Apples in a pan with butter 8 min": ingredients do not take minutes, unless they soak.
+  if (
+    words >= 3 &&
+    /\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?min(?:ute)?s?\b/i.test(text) &&
+    !/\b(?:soak|rest|chill|drain|boiled|cooked)/i.test(text)
+  )
+    return true
+  if (words >= 14) return DOING.test(text) || !/,/.test(text)
+  if (words >= 6 && DOING.test(text) && !/^(?:oil|water|milk|butter|ghee|flour|salt|egg)\b/i.test(text)) {
+    const read = readLine(text)
+    return !read.purpose && !read.unmeasured && matchFood(read.name, foods)?.how !== 'exact'
+  }
+  return words >= 3 && /[.!]$/.test(text) && DOING.test(text) && !readLine(text).unmeasured
+}
+
+/** What a following row looks like, as far as a heading asks. */
+export function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step' | 'other' | null {
+  if (!row) return null
+  const text = row.text.slice(0, MAX_ROW_CHARACTERS)
+  if (isHeatOrTime(text)) return 'step'
+  if (STARTS_WITH_AMOUNT.test(text)) return 'amount'
+  if (isStep(text, foods)) return 'step'
+  const read = readLine(text)
+  return read.measures.length || read.unmeasured || matchFood(read.name, foods)?.how === 'exact'
+    ? 'amount'
+    : 'other'
+}
+
+/** Whether a row is an amount of a food and nothing else. */
+export const matchedIngredient = (text: string, foods: Foods) =>
+  STARTS_WITH_AMOUNT.test(text) && matchFood(readLine(text).name, foods)?.how === 'exact'
+
+/** Whether a text lists ingredients with amounts: "250 g mushrooms, 2 tbsp soy sauce". */
+export function inlineList(text: string, foods: Foods): boolean {
+  if (text.length > MAX_ROW_CHARACTERS) return false
+  const bare = text.replace(/^[^:]{2,40}:\s*/, '')
+  if (startsLikeStep(bare)) return false
+  const parts = bare.split(/,|;|\s\/\s/)
+  const amounts = parts.filter((part) => STARTS_WITH_AMOUNT.test(part.trim()) && !isHeatOrTime(part.trim()))
+  return (
+    amounts.length >= 2 ||
+    (amounts.length === 1 &&
+      STARTS_WITH_AMOUNT.test(bare) &&
+      matchFood(readLine(parts[0]!).name, foods) !== null)
+  )
+}
+
+/** A few words of introduction above the ingredients. */
+export function isProse(text: string, foods: Foods): boolean {
+  if (STARTS_WITH_AMOUNT.test(text)) return false
+  if (inlineList(text, foods)) return false
+  const words = wordsOf(text)
+  const read = readLine(text)
+  if (read.measures.some((measure) => measure.some((term) => term.unitId)) || read.unmeasured) return false
+  if (matchFood(read.name, foods)?.how === 'exact') return false
+  return words >= 5 && !VERB.test(text) && (words >= 9 || /[.!,]/.test(text) || !matchFood(read.name, foods))
+}
+
+/** A first line such as "Dough" or "Ingredients" is a heading although no title has been seen. */
+export function usualHeading(
+  row: Row,
+  next: 'amount' | 'step' | 'other' | null,
+  foods: Foods,
+): Heading | null {
+  const heading = readHeading(row.text, { ...row, next, foods })
+  if (!heading) return null
+  if (heading.rest && heading.kind !== 'unknown') return heading
+  return /^(?:for |the )*(?:dough|pastry|filling|ingredients|stuffing|wrappers?|outer|crust|base|method|you(?:'ll| will)? need)\b/i.test(
+    heading.name,
+  ) && heading.name.split(' ').length <= 3
+    ? heading
+    : null
+}
+
+/**
+ * Where a title ends: at the end of the line, or before the first ingredient of a recipe written on one line.
+ * Null when the line is no title at all.
+ */
+export function titleEnd(text: string): number | null {
+  if (/^(?:title|recipe)\s*:/i.test(text)) return text.length
+  const cut = /[.,;:]\s+(?=(?:about )?(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*\s*(?:\p{L}|%|"))/u.exec(text)
+  const read = readLine(text)
+  const leading = STARTS_WITH_AMOUNT.test(text) && read.measures.length > 0
+  if (
+    cut &&
+    cut.index > 3 &&
+    !leading &&
+    cut.index < 90 &&
+    readYields(text.slice(cut.index + 1, cut.index + 40))?.whole !== true
+  )
+    return cut.index
+  if (text.length > 120) return null
+  const amount = !readYields(text) && read.measures.some((measure) => measure.some((term) => term.unitId))
+  if (amount) return null
+  if (leading && wordsOf(text) <= 4 && !/^(?:two|three|four|five)\b/i.test(text)) return null
+  return text.length
+}
+
+const DONE_WITH_IT =
+  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s[-–—]\s(?=(?:knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
+
+/**
+ * "Half a teaspoon of salt rub together till it is like crumbs", "a pinch of salt, rest it 30 min": where a list goes
+ * on to what is done without a stop. Null when it does not.
+ */
+export function doneBehind(sentence: string, foods: Foods): { list: string; done: string } | null {
+  const at = DONE_WITH_IT.exec(sentence)?.index ?? -1
+  const list = sentence.slice(0, at)
+  return at > 0 && inlineList(list, foods)
+    ? { list, done: sentence.slice(at).replace(/^[\s,–—-]+/, '') }
+    : null
+}
+
+const SPOKEN_PART =
+  /^(?:and |now |then |so )*(?:for (?:the )?|the )?(dough|pastry|filling|stuffing)\s+(?:(?:is|are|has|takes?|needs?|you need|i use|use)\s+)?(.+)$/i
+
+/** "Filling four potatoes, half a cup of peas": speech has no colon. The same with one, or null. */
+export function spokenPart(sentence: string, foods: Foods): string | null {
+  const part = SPOKEN_PART.exec(sentence)
+  return part && STARTS_WITH_AMOUNT.test(part[2]!) && inlineList(part[2]!, foods)
+    ? `${part[1]!}: ${part[2]!}`
+    : null
+}
