@@ -48,19 +48,11 @@ export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
  * @returns a line; its `foodId` is null when no food fits, its `grams` null when no weight can be told
  */
 export function readIngredient(raw: string, foods: Foods): ReadIngredient {
-  let read = readLine(limit(raw, MAX_READ_CHARACTERS))
-  let found =
+  const read = readLine(limit(raw, MAX_READ_CHARACTERS))
+  const found =
     matchWithPrep(read, foods) ??
     // A size word can belong to the name, and an alternative may be known where the first choice is not.
     (read.alternative ? matchFood(readLine(read.alternative).name, foods) : null)
-  // "The dough I buy, 20 empanada discs": what it is comes behind.
-  const behind = found ? null : /^[^,\d]{3,40},\s*(\d.*)$/.exec(raw)?.[1]
-  const second = behind ? readLine(behind) : null
-  const named = second && matchFood(second.name, foods)
-  if (second && named?.how === 'exact') {
-    read = { ...second, raw: read.raw }
-    found = named
-  }
   const foreign = !found || found.leftOver.length > 1 ? otherLanguage(raw) : null
   // "Huile d'olive" is no olive: of a line in another language no part is taken for a food.
   const match = foreign ? null : found

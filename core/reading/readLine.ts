@@ -1,24 +1,11 @@
+import { APPROXIMATE, measuresIn, readMeasure, readMeasures, times, type Measure } from './measures'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { remember } from './remember'
-import { UNIT_PATTERN, unitById, unitByName } from './units'
+import { UNIT_PATTERN } from './units'
 
-export type Size = 'small' | 'medium' | 'large'
-export type Heap = 'heaped' | 'level' | 'scant' | 'rounded' | 'generous'
 /** What a line says its ingredient is for, when that decides the part it belongs to. */
 export type Purpose = 'finish' | 'pan' | 'shell' | 'dip'
 export type Unmeasured = 'to taste' | 'as required'
-
-/** One amount with its unit; `unitId` is null for a bare count ("2 onions"). */
-export interface Term {
-  low: number
-  high: number
-  unitId: string | null
-  heap: Heap | null
-  size: Size | null
-}
-
-/** One way in which the line states its amount; several terms add up ("1 kg 100 g", "1 cup + 2 tbsp"). */
-export type Measure = readonly Term[]
 
 /** An ingredient line taken apart, before anything is known about the food. */
 export interface ReadLine {
@@ -43,20 +30,6 @@ export interface ReadLine {
 }
 
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
-const APPROXIMATE =
-  /^(?:(?:about|approx(?:imately)?|around|roughly|circa|ca|nearly|up to|maybe|say)(?![\p{L}\d])\.?|c\.(?=\s*\d)|~|≈)\s*/iu
-
-/** "a little less than 1 tbsp" is a scant one, "just over" a generous one. */
-const LESS =
-  /^(?:(?:a (?:little|bit|touch)|slightly|just) less than|just (?:under|short of)|barely|not quite)\s+/i
-const MORE =
-  /^(?:(?:a (?:little|bit|touch)|slightly|just) more than|just over|a good|at least)\s+(?=[\d¼½¾⅓⅔⅛]|an? |one |two )/i
-const HEAP = /^(heaped|heaping|level|scant|rounded|generous|good|big|lightly packed|firmly packed)\s+/i
-const SIZE =
-  /^(extra[- ]large|small|sm|medium(?:[- ]sized)?|med|large|lge|lrg|lg|big|fat|thick|thumb[- ]sized)\s+/i
-const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![\\p{L}\\d])\\.?`, 'iu')
-const CASE_UNIT = /^([tT])(?![\p{L}\d])/u
-
 const EXTRA =
   /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more)\b[^)]*)\)?\s*$/i
 /** "+ ½ tbsp more if needed", "plus 1-2 tablespoons extra": how much more it may become. */
@@ -107,7 +80,8 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
 
 const PER_BATCH =
   /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
-const PREP_WORDS =
+/** What is done to a food before it goes in: of these words a name is freed. */
+export const PREP_WORDS =
   '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
@@ -115,169 +89,6 @@ const TRAILING_PREP = new RegExp(
   `^(.*?\\p{L}.*?)\\s+((?:${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:dry|well|small|up|fine|finely|roughly|out|thin|thinly|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
   'iu',
 )
-
-const HEAPS: Readonly<Record<string, Heap>> = {
-  heaped: 'heaped',
-  heaping: 'heaped',
-  level: 'level',
-  scant: 'scant',
-  rounded: 'rounded',
-  generous: 'generous',
-  good: 'generous',
-  big: 'generous',
-  'lightly packed': 'level',
-  'firmly packed': 'heaped',
-}
-
-const sizeOf = (word: string): Size => (/^sm/i.test(word) ? 'small' : /^med/i.test(word) ? 'medium' : 'large')
-
-interface TermRead {
-  term: Term
-  rest: string
-}
-
-function readTerm(text: string): TermRead | null {
-  let rest = text.replace(APPROXIMATE, '')
-  const nearly: Heap | null = LESS.test(rest) ? 'scant' : MORE.test(rest) ? 'generous' : null
-  if (nearly) rest = rest.replace(nearly === 'scant' ? LESS : MORE, '')
-  const number = readNumber(rest)
-  if (!number) return null
-  const article = /^an?$/i.test(rest.slice(0, number.length))
-  rest = rest.slice(number.length).trimStart()
-  let heap: Heap | null = nearly
-  let size: Size | null = null
-
-  const heapMatch = HEAP.exec(rest)
-  if (heapMatch && UNIT.test(rest.slice(heapMatch[0].length))) {
-    heap = HEAPS[heapMatch[1]!.toLowerCase()] ?? null
-    rest = rest.slice(heapMatch[0].length)
-  }
-  const sizeMatch = SIZE.exec(rest)
-  if (sizeMatch) {
-    size = sizeOf(sizeMatch[1]!)
-    rest = rest.slice(sizeMatch[0].length)
-  }
-  const unitMatch = CASE_UNIT.exec(rest) ?? UNIT.exec(rest)
-  // A bare "c" or "in" after "a" is not a unit but the start of a word; the boundary check settles the rest.
-  const unit = unitMatch ? unitByName(unitMatch[1]!) : null
-  if (unit && unitMatch) rest = rest.slice(unitMatch[0].length)
-  else if (article && !size) return { term: { ...number, unitId: null, heap, size }, rest }
-  const { low, high } = number
-  return { term: { low, high, unitId: unit?.id ?? null, heap, size }, rest: rest.trimStart() }
-}
-
-interface MeasureRead {
-  measure: Term[]
-  rest: string
-}
-
-/** "900 g - 1 kg", "50 ml to 1 dl": a range whose ends have units of their own. */
-function readAcross(measure: readonly Term[], rest: string): MeasureRead | null {
-  if (measure.length !== 1) return null
-  const join = /^(?:-|–|—|to\b)\s*(?=[\d¼½¾⅓⅔⅛])/.exec(rest)
-  const second = join && readTerm(rest.slice(join[0].length))
-  const from = measure[0]!
-  if (!second?.term.unitId || !from.unitId) return null
-  const [low, high] = [unitById(from.unitId), unitById(second.term.unitId)]
-  if (low.kind !== high.kind || low.kind === 'count') return null
-  const [lowest, highest] = [from.low * low.factor, second.term.high * high.factor]
-  if (!(highest > lowest && highest < lowest * 4)) return null
-  const unitId = low.kind === 'mass' ? 'g' : 'ml'
-  return { measure: [{ low: lowest, high: highest, unitId, heap: null, size: null }], rest: second.rest }
-}
-
-/** Terms that add up: "1 kg 100 g", "1 cup plus 2 tbsp", "1 cup + 2 tbsp". */
-function readMeasure(text: string): MeasureRead | null {
-  const first = readTerm(text)
-  if (!first) return null
-  const measure = [first.term]
-  let rest = first.rest
-  while (measure.at(-1)!.unitId) {
-    const across = readAcross(measure, rest)
-    if (across) return across
-    const join = /^(?:,?\s*(?:\+|plus|and|&)\s*(?:another |an extra |a further )?)?\s*/i.exec(rest)!
-    const next = readTerm(rest.slice(join[0].length))
-    if (!next || !next.term.unitId || /^an?\s/i.test(rest.slice(join[0].length))) break
-    measure.push(next.term)
-    rest = next.rest
-  }
-  return { measure, rest }
-}
-
-/** "2 x 400 g cans", "2 400-g cans", "2 (400 g) cans", "a 400 g can": so many containers of a stated weight. */
-const CONTAINERS = new RegExp(
-  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b(?:\s*\([^)]*\))?`,
-  'iu',
-)
-
-const CONTAINER_WORD =
-  /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b/i
-
-function readContainers(text: string): MeasureRead | null {
-  if (!CONTAINER_WORD.test(text)) return null
-  const match = CONTAINERS.exec(text)
-  if (!match) return null
-  const count = match[1] ? readNumber(match[1]) : { low: 1, high: 1 }
-  const size = readNumber(match[2]!)
-  const unit = unitByName(match[3]!)
-  if (!count || !size || !unit) return null
-  return {
-    measure: [
-      { low: count.low * size.low, high: count.high * size.high, unitId: unit.id, heap: null, size: null },
-    ],
-    rest: text.slice(match[0].length).trimStart(),
-  }
-}
-
-const isMass = (measure: Measure) => measure.every((term) => /^(mg|g|kg|oz|lb)$/.test(term.unitId ?? ''))
-
-function readMeasures(text: string): { measures: Measure[]; rest: string; container: boolean } {
-  const containers = readContainers(text)
-  if (containers) return { measures: [containers.measure], rest: containers.rest, container: true }
-  const first = readMeasure(text)
-  if (!first) return { measures: [], rest: text, container: false }
-  const measures: Measure[] = [first.measure]
-  let rest = first.rest
-  for (;;) {
-    const slash = /^(?:\/|or|=|,)\s*(?=[\d¼½¾⅓⅔⅛.~])/i.exec(rest)
-    const bracket = /^[([]\s*([^)\]]*)[)\]]\s*/.exec(rest)
-    if (slash) {
-      const next = readMeasure(rest.slice(slash[0].length))
-      if (!next?.measure[0]?.unitId) break
-      measures.push(next.measure)
-      rest = next.rest
-      continue
-    }
-    if (bracket) {
-      const found = measuresIn(bracket[1]!)
-      if (!found) break
-      // "1 can (400 g)", "2 cans (400 g each)": the weight is of one container, so it is multiplied.
-      const outer = measures[0]![0]!
-      const each = /\beach\b/i.test(bracket[1]!) || (isContainer(outer) && outer.low !== 1)
-      measures.push(...found.map((measure) => (each ? times(measure, outer) : measure)))
-      rest = rest.slice(bracket[0].length)
-      continue
-    }
-    break
-  }
-  return { measures, rest, container: isContainer(measures[0]![0]!) }
-}
-
-const isContainer = (term: Term) => /^(can|jar|packet|block|ball|bottle)$/.test(term.unitId ?? '')
-const times = (measure: Measure, by: Term): Measure =>
-  measure.map((term) => ({ ...term, low: term.low * by.low, high: term.high * by.high }))
-
-/** The measures inside brackets, or null when the brackets hold anything that is not an amount. */
-function measuresIn(text: string): Measure[] | null {
-  const found: Measure[] = []
-  for (const piece of text.replace(/\beach\b/gi, '').split(/\/|;|,(?=\s)|\bor\b/)) {
-    const read = readMeasure(piece.trim())
-    if (!read || !read.measure[0]!.unitId || !/^(?:total|in all|net|weight)?\.?\s*$/i.test(read.rest))
-      return null
-    found.push(read.measure)
-  }
-  return found.length ? found : null
-}
 
 /** An amount at the end of the line: "Flour 500 g", "Salt: 1 tsp", "oil for frying, 1 litre". */
 const TRAILING = new RegExp(
@@ -464,10 +275,7 @@ function takeApart(raw: string): ReadLine {
   if (container && !prep.some((word) => /can|tin/i.test(word))) prep.push('from a container')
 
   if (batch && !batch[1] && !batch[2]) prep.push('for each batch')
-  if (batches > 1)
-    measures = measures.map((terms) =>
-      terms.map((term) => ({ ...term, low: term.low * batches, high: term.high * batches })),
-    )
+  if (batches > 1) measures = measures.map((measure) => times(measure, { low: batches, high: batches }))
   return {
     raw,
     measures: dedupe(measures),
@@ -499,5 +307,3 @@ function dedupe(measures: Measure[]): Measure[] {
     return seen.has(key) ? false : seen.add(key)
   })
 }
-
-export { isMass }

@@ -1,7 +1,8 @@
 import type { Foods } from '../food/food'
 import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
-import { readLine, type Measure } from './readLine'
+import type { Measure } from './measures'
+import { PREP_WORDS, readLine } from './readLine'
 import { remember } from './remember'
 import { unitById } from './units'
 
@@ -61,8 +62,10 @@ function pieces(text: string): { text: string; joint: string }[] {
   return found.filter((piece) => piece.text)
 }
 
-const PREPARATION =
-  /^(?:(?:very|roughly|finely|thinly|coarsely|freshly|lightly|well|thickly|not too|more or less)\s+)*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warm|warmed?|hot|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|divided|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional|ready|half )/i
+const PREPARATION = new RegExp(
+  String.raw`^(?:(?:not too|more or less)\s+)*(?:${PREP_WORDS}|hot|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional|ready|half )`,
+  'i',
+)
 
 /**
  * A list of foods behind one amount or none: "salt, pepper and chilli powder", "100 g ham and cheese",

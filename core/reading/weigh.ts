@@ -1,5 +1,5 @@
-import type { Heap, Measure, ReadLine, Term } from './readLine'
-import { isMass } from './readLine'
+import { isMass, type Heap, type Measure, type Term } from './measures'
+import type { ReadLine } from './readLine'
 import { FALLBACK_UNIT_GRAMS, unitById } from './units'
 import type { Food } from '../food/food'
 
