@@ -3,9 +3,8 @@ import { newLine, type CookingWay, type Stage } from '../recipe/document'
 import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood } from './match'
 import type { Clause } from './method'
-import { readIngredient } from './readIngredient'
 import { readLine } from './readLine'
-import { FRYING_POT_GRAMS } from './weigh'
+import { FRYING_POT_GRAMS, weighLine } from './weigh'
 
 /**
  * Fat that a way of cooking usually takes when the text names none, in grams: a pot to deep-fry in; a pan to fry
@@ -32,8 +31,12 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
   return null
 }
 
+/** Grams of a food in an amount as written: "2 tbsp". */
+const gramsOf = (amount: string, food: Food) =>
+  weighLine(readLine(`${amount.trim()} ${food.name}`), food).grams
+
 /** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
-function fatWeighed(clauses: readonly Clause[], food: Food, foods: Foods): number | null {
+function fatWeighed(clauses: readonly Clause[], food: Food): number | null {
   for (const { text, about } of clauses) {
     if (about !== 'pieces' || !/\b(?:fry|fried|brown|griddle|crisp)/i.test(text)) continue
     const match =
@@ -41,8 +44,8 @@ function fatWeighed(clauses: readonly Clause[], food: Food, foods: Foods): numbe
       /\bin (?:about |~)?(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cups?)) (?:of )?(?:the )?(?:hot |melted |\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\b/iu.exec(
         text,
       )
-    const read = match && readIngredient(`${match[1]!.trim()} ${food.name}`, foods)
-    if (read?.food?.id === food.id && read.line.grams) return read.line.grams
+    const grams = match && gramsOf(match[1]!, food)
+    if (grams) return grams
   }
   return null
 }
@@ -90,7 +93,7 @@ export function assumePanFat(
     return
   const food = fatNamed(clauses, foods) ?? foods.get('sunflower-oil')
   if (!food) return
-  const told = fatWeighed(clauses, food, foods)
+  const told = fatWeighed(clauses, food)
   const line = newLine({
     raw: '',
     name: food.name,
@@ -130,12 +133,8 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
           'iu',
         ).exec(text)
         if (!used || about === null) continue
-        const amount = used[1] ? readLine(`${used[1]} ${item.read.name}`) : null
-        const term = amount?.measures[0]?.[0]
-        const same = item.read.measures[0]?.[0]
-        const share =
-          term && same && term.unitId && same.unitId && same.high > 0 ? gramsShare(term, same) : null
-        uses.set(about, (uses.get(about) ?? 0) || (share === null ? null : total * share))
+        const grams = used[1] ? gramsOf(used[1], item.food) : null
+        uses.set(about, (uses.get(about) ?? 0) || (grams === null ? null : Math.min(grams, total)))
       }
       const others = [...uses].filter(
         ([about]) =>
@@ -182,13 +181,4 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
     }
     draft.lines = draft.lines.filter((item) => !(item.read.divided && item.line.grams === 0))
   }
-}
-
-const ML: Readonly<Record<string, number>> = { tsp: 5, tbsp: 15, cup: 240, ml: 1, g: 1.09 }
-function gramsShare(
-  term: { high: number; unitId: string | null },
-  whole: { high: number; unitId: string | null },
-): number | null {
-  const [a, b] = [ML[term.unitId ?? ''], ML[whole.unitId ?? '']]
-  return a && b ? Math.min(1, (term.high * a) / (whole.high * b)) : null
 }
