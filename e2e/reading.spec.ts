@@ -1,30 +1,9 @@
+import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, pasteToBench, test } from './support'
 
 /** As a cook writes who has flour on the hands: no amounts for water, a strange heading, a nut one may leave out. */
-const MESSY = `Thursday pockets (from a card)
-
-Jump to recipe | Print
-
-DOUGH
-500 flour
-100 g lard or butter
-water as needed
-salt
-
-Filling:
-3 leeks, sliced
-200 g feta
-50 g walnuts (optional)
-1 tbsp oil
-
-Zingy bits:
-2 tbsp lemon juice
-1 tsp chilli flakes
-
-1. Fry the leeks in the oil until the water has gone, 10 minutes. Cool, stir in the feta.
-2. Divide into 12, fill and fold.
-3. Bake at 220 °C for 10 minutes, then turn down to 180 °C for 15 minutes.`
+const MESSY = readFileSync(new URL('../test/scribbled.txt', import.meta.url), 'utf8').trim()
 
 test.describe('a recipe as it was written', () => {
   test('stands beside its reading, and its questions are answered where they are asked', async ({ page }) => {

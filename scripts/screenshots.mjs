@@ -1,4 +1,4 @@
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureChromium } from './lib/chromium.mjs'
 import { throwawayDatabase } from './lib/postgres.mjs'
@@ -13,29 +13,8 @@ const { cluster, url } = await throwawayDatabase()
 const folder = join(ROOT, 'docs', 'screenshots')
 mkdirSync(folder, { recursive: true })
 
-/** A recipe as somebody in the demo's club writes it down, with what such notes leave open. */
-const SCRIBBLED = `Thursday pockets (from the club's card)
-makes 12
-
-DOUGH
-500 flour
-100 g lard or butter
-water as needed, soft dough
-salt
-
-Filling
-3 leeks, sliced
-200 g feta
-50 g walnuts (optional)
-1 tbsp oil
-
-Zingy bits:
-2 tbsp lemon juice
-1 tsp chilli flakes
-
-1. Fry the leeks in the oil until the water has gone, 10 minutes. Cool, stir in the feta.
-2. Divide into 12, fill and fold.
-3. Bake at 220 °C for 10 minutes, then turn down to 180 °C for 15 minutes.`
+/** A recipe as somebody writes it down with floury hands, with what such notes leave open. */
+const SCRIBBLED = readFileSync(join(ROOT, 'test', 'scribbled.txt'), 'utf8').trim()
 
 let server = null
 let browser = null

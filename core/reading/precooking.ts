@@ -1,4 +1,4 @@
-import type { LinePrecooking, PrecookingWay } from '../recipe/document'
+import { MAX_MINUTES, type LinePrecooking, type PrecookingWay } from '../recipe/document'
 import { isFat, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import { isAside, withoutVents, type Clause } from './method'
@@ -206,5 +206,5 @@ export function readPrecooking(draft: Draft, clauses: readonly Clause[]): Precoo
     if (whole && !way && pot.raw.has(at)) byLine.set(item, 'raw')
     else if (way && (!whole || way !== main)) byLine.set(item, way)
   })
-  return { cookedBy: whole ? main : null, minutes: Math.min(minutes, 1440) || null, untilDry, byLine }
+  return { cookedBy: whole ? main : null, minutes: Math.min(minutes, MAX_MINUTES) || null, untilDry, byLine }
 }

@@ -104,6 +104,8 @@ export type Shape = (typeof SHAPES)[number]
 /** No line of a home batch weighs more than this; above it a unit was mistyped. */
 export const MAX_LINE_GRAMS = 50_000
 export const MAX_PIECES = 1000
+/** Nothing of a piece cooks for more than a day. */
+export const MAX_MINUTES = 1440
 
 /** A cooking of which nothing is known but its way. */
 export const PLAIN_COOKING = {

@@ -7,6 +7,7 @@ import {
   HEATS,
   LINE_PRECOOKING,
   MAX_LINE_GRAMS,
+  MAX_MINUTES,
   MAX_PIECES,
   PART_KINDS,
   PLAIN_COOKING,
@@ -111,7 +112,7 @@ export const partSchema = z.object({
   /** Grams of a finished component that are used; null for all of it. */
   usedGrams: grams.nullable().default(null),
   /** Minutes it is cooked before it goes in, all told; null when not known. */
-  cookedMinutes: z.number().min(0).max(1440, 'at most a day').nullable().default(null),
+  cookedMinutes: z.number().min(0).max(MAX_MINUTES, 'at most a day').nullable().default(null),
   /** "Cook until the water is gone": no loose water is left. */
   untilDry: z.boolean().default(false),
   lines: z.array(lineSchema).max(120, 'a part holds at most 120 lines').default([]),
@@ -126,7 +127,7 @@ const temperatureC = z
   .max(350, 'an oven temperature in °C is expected')
   .nullable()
   .default(null)
-const minutes = z.number().min(0).max(1440).nullable().default(null)
+const minutes = z.number().min(0).max(MAX_MINUTES).nullable().default(null)
 
 /** A second cooking, or the second temperature of one. */
 export const stageSchema = z.object({

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { COOKING_WAYS, type CookingWay, type Recipe } from '~~/core/recipe/document'
+import { temperatureIn } from '~~/core/reading/temperature'
+import { COOKING_WAYS, MAX_MINUTES, type CookingWay, type Recipe } from '~~/core/recipe/document'
 import { WAY_WORDS } from '~/logic/format'
 
 const { cooking } = defineProps<{ cooking: Recipe['cooking'] }>()
@@ -7,27 +8,31 @@ const edits = useBenchEdits()
 const problem = ref('')
 
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value.trim()
-/** A number within limits, null for nothing typed; says what is wrong otherwise. */
-function numberOf(event: Event, what: string, least: number, most: number): number | null | undefined {
-  const text = valueOf(event)
-    .replace(',', '.')
-    .replace(/\s*(?:°\s*C?|C|min(?:utes)?)$/i, '')
-  problem.value = ''
-  if (!text) return null
-  const fahrenheit = /^(\d{3})\s*°?\s*F$/i.exec(text)
-  const value = fahrenheit ? Math.round((Number(fahrenheit[1]) - 32) / 1.8 / 5) * 5 : Number(text)
-  if (value >= least && value <= most) return value
-  problem.value = `${what}: type a number from ${least} to ${most}, or nothing`
-  return undefined
+/** What was typed, null for nothing; undefined and said when it is none of what is expected. */
+function typed(
+  event: Event,
+  read: (text: string) => number | null,
+  wrong: string,
+): number | null | undefined {
+  const text = valueOf(event).replace(',', '.')
+  const value = text ? read(text) : null
+  problem.value = text && value === null ? wrong : ''
+  return text && value === null ? undefined : value
 }
 function setTemperature(event: Event, second = false) {
-  const temperatureC = numberOf(event, 'Temperature in °C', 30, 350)
+  // A bare number is in the unit of the field; °F and gas marks are turned into it.
+  const read = (text: string) => temperatureIn(/^\d+$/.test(text) ? `${text} °C` : text)?.celsius ?? null
+  const temperatureC = typed(event, read, 'Temperature: type °C from 30 to 350, or 400 °F, gas 6, or nothing')
   if (temperatureC === undefined) return
   if (!second) edits.cooking({ temperatureC })
   else if (cooking.andThen) edits.cooking({ andThen: { ...cooking.andThen, temperatureC } })
 }
 function setMinutes(event: Event, second = false) {
-  const minutes = numberOf(event, 'Minutes', 0, 1440)
+  const read = (text: string) => {
+    const minutes = Number(text.replace(/\s*min(?:utes)?$/i, ''))
+    return minutes >= 0 && minutes <= MAX_MINUTES ? minutes : null
+  }
+  const minutes = typed(event, read, `Minutes: type a number from 0 to ${MAX_MINUTES}, or nothing`)
   if (minutes === undefined) return
   if (!second) edits.cooking({ minutes })
   else if (cooking.andThen) edits.cooking({ andThen: { ...cooking.andThen, minutes } })

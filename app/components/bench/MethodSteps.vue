@@ -85,24 +85,12 @@ async function edit(at: number) {
             {{ step }}
           </button>
           <span class="ways no-print">
-            <button
-              type="button"
-              class="tiny"
-              :disabled="at === 0"
-              :aria-label="`Step ${at + 1} up`"
-              @click="move(at, -1)"
-            >
-              ↑
-            </button>
-            <button
-              type="button"
-              class="tiny"
-              :disabled="at === recipe.method.length - 1"
-              :aria-label="`Step ${at + 1} down`"
-              @click="move(at, 1)"
-            >
-              ↓
-            </button>
+            <UpDown
+              :what="`Step ${at + 1}`"
+              :first="at === 0"
+              :last="at === recipe.method.length - 1"
+              @move="(by) => move(at, by)"
+            />
             <button
               type="button"
               class="tiny"

@@ -55,26 +55,12 @@ const buy = (food: Food) => edits.buyComponent(part.id, food, Math.max(1, Math.r
         </option>
       </select>
     </label>
-    <span>
-      <button
-        type="button"
-        class="tiny"
-        :disabled="at <= 0"
-        :aria-label="`${part.name} up`"
-        @click="edits.nudgePart(part.id, -1)"
-      >
-        ↑
-      </button>
-      <button
-        type="button"
-        class="tiny"
-        :disabled="at >= hosts.length - 1"
-        :aria-label="`${part.name} down`"
-        @click="edits.nudgePart(part.id, 1)"
-      >
-        ↓
-      </button>
-    </span>
+    <UpDown
+      :what="part.name"
+      :first="at <= 0"
+      :last="at >= hosts.length - 1"
+      @move="(by) => edits.nudgePart(part.id, by)"
+    />
     <span v-if="part.into !== null" class="buy">
       <label :for="pickerId">Buy it instead</label>
       <FoodPicker :input-id="pickerId" @choose="buy" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PartFigures } from '~~/core/evaluate'
-import { MAX_LINE_GRAMS, MAX_PIECES, PRECOOKING_WAYS, type Part } from '~~/core/recipe/document'
+import { MAX_LINE_GRAMS, MAX_MINUTES, MAX_PIECES, PRECOOKING_WAYS, type Part } from '~~/core/recipe/document'
 import { PRECOOKING_WORDS, showGrams } from '~/logic/format'
 
 const { part, figures, several } = defineProps<{
@@ -27,14 +27,14 @@ function typeNumber(
   const text = (event.target as HTMLInputElement).value.trim()
   const value = Number(text.replace(',', '.').replace(/\s*(?:g|min)$/, ''))
   const least = field === 'leftGrams' || field === 'cookedMinutes' ? 0 : 1
-  const most = field === 'pieces' ? MAX_PIECES : field === 'cookedMinutes' ? 1440 : MAX_LINE_GRAMS
+  const most = field === 'pieces' ? MAX_PIECES : field === 'cookedMinutes' ? MAX_MINUTES : MAX_LINE_GRAMS
   const fine = !text || (value >= least && value <= most && (field !== 'pieces' || Number.isInteger(value)))
   problem.value = fine
     ? ''
     : field === 'pieces'
       ? `Type a whole number of pieces from 1 to ${MAX_PIECES}, or nothing to share them out`
       : field === 'cookedMinutes'
-        ? 'Type minutes from 0 to 1440, or nothing'
+        ? `Type minutes from 0 to ${MAX_MINUTES}, or nothing`
         : `Type grams from ${least} to ${MAX_LINE_GRAMS}, or nothing for the usual`
   if (fine) edits.part(part.id, { [field]: text ? value : null })
 }
