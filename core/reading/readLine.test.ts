@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readLine } from './readLine'
-import { splitLine } from './splitLine'
 
 /** A measure in short: "500 g", "1 cup + 2 tbsp", "2–3 tsp", "1 medium". */
 const amounts = (raw: string) =>
@@ -118,30 +117,5 @@ describe('readLine', () => {
       }),
       { numRuns: 500 },
     )
-  })
-})
-
-describe('splitLine', () => {
-  it.each([
-    ['1 egg beaten with 1 tbsp milk', ['1 egg', '1 tbsp milk']],
-    ['2 eggs plus 1 yolk', ['2 eggs', '1 yolk']],
-    ['salt and pepper to taste', ['salt to taste', 'pepper to taste']],
-    ['1 tsp each cumin and ground coriander', ['1 tsp cumin', '1 tsp ground coriander']],
-    ['1 onion, 2 carrots and 1 stick of celery', ['1 onion', '2 carrots', '1 stick of celery']],
-    ['1 egg + 1 tbsp milk, to glaze', ['1 egg, to glaze', '1 tbsp milk, to glaze']],
-  ])('parts "%s"', (raw, lines) => {
-    expect(splitLine(raw).map((part) => part.text)).toEqual(lines)
-  })
-
-  it.each([
-    '1 cup plus 2 tbsp flour',
-    '1 kg and 100 g flour',
-    '500 g flour',
-    'salt',
-    '100 g ham and cheese',
-    '1 carrot, 2 cm dice',
-    '2 eggs, beaten',
-  ])('leaves "%s" whole', (raw) => {
-    expect(splitLine(raw)).toEqual([{ text: raw, told: '' }])
   })
 })

@@ -3,6 +3,7 @@ import { readHeading, startsLikeStep, VERB, type Heading } from './headings'
 import { matchFood } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'
+import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
@@ -26,7 +27,9 @@ const COUNT_AND_DO =
 export const wordsOf = (text: string) => text.split(/\s+/).length
 
 /** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
-export function isStep(text: string, foods: Foods): boolean {
+export const isStep: (text: string, foods: Foods) => boolean = rememberWith(tellsToDo)
+
+function tellsToDo(text: string, foods: Foods): boolean {
   if (isHeatOrTime(text) || /^\W*\d{1,3}\s*g (?:of )?(?:dough|filling)\b/i.test(text)) return true
   const words = wordsOf(text)
   if (
@@ -89,7 +92,9 @@ export const matchedIngredient = (text: string, foods: Foods) =>
   STARTS_WITH_AMOUNT.test(text) && matchFood(readLine(text).name, foods)?.how === 'exact'
 
 /** Whether a text lists ingredients with amounts: "250 g mushrooms, 2 tbsp soy sauce". */
-export function inlineList(text: string, foods: Foods): boolean {
+export const inlineList: (text: string, foods: Foods) => boolean = rememberWith(listsAmounts)
+
+function listsAmounts(text: string, foods: Foods): boolean {
   if (text.length > MAX_ROW_CHARACTERS) return false
   const bare = text.replace(/^[^:]{2,40}:\s*/, '')
   if (startsLikeStep(bare)) return false

@@ -3,7 +3,7 @@ import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import type { Measure } from './measures'
 import { PREP_WORDS, readLine } from './readLine'
-import { remember } from './remember'
+import { rememberWith } from './remember'
 import { unitById } from './units'
 
 /** One ingredient of a line that names several. */
@@ -200,30 +200,19 @@ function shareOut(raw: string, names: readonly string[]): LinePart[] {
  * "salt, pepper and chilli powder". A compound amount ("1 cup plus 2 tbsp flour") stays one line.
  *
  * @param raw the line as written
- * @param foods with it, lists of foods without amounts of their own are taken apart too
+ * @param foods the larder: lists of foods without amounts of their own are taken apart by it
  * @returns one part for each ingredient; together they hold every word of the original
  */
-export function splitLine(raw: string, foods?: Foods): readonly LinePart[] {
-  const known = foods && (split.get(foods) ?? rememberFor(foods))
-  return known ? known(raw) : takeApart(raw)
-}
+export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
+  const parts = takeApart(raw, foods)
+  if (parts.length < 2) return parts
+  // What stands between two commas may run on as well.
+  return parts.flatMap(
+    (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],
+  )
+})
 
-const split = new WeakMap<Foods, (raw: string) => readonly LinePart[]>()
-function rememberFor(foods: Foods) {
-  const made = remember((raw: string): readonly LinePart[] => {
-    const parts = takeApart(raw, foods)
-    // What stands between two commas may run on as well.
-    return parts.length < 2
-      ? parts
-      : parts.flatMap(
-          (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],
-        )
-  })
-  split.set(foods, made)
-  return made
-}
-
-function takeApart(raw: string, foods?: Foods): readonly LinePart[] {
+function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const citrus = /^((?:finely )?(?:grated )?)(?:zest and juice|juice and zest|rind and juice) of (.+)$/i.exec(
     raw.trim(),
   )
@@ -243,7 +232,7 @@ function takeApart(raw: string, foods?: Foods): readonly LinePart[] {
     const head = each ? `${before} salt` : seasoning[1]!.trim()
     const behind = each ? `${before} ${seasoning[2]!}` : seasoning[2]!
     const list = /^(.*?)[,;]\s+(\S.*\bsalt)$/i.exec(head)
-    const heads = list && foods && !amount ? splitLine(list[1]!, foods).map((part) => part.text) : []
+    const heads = list && !amount ? splitLine(list[1]!, foods).map((part) => part.text) : []
     const own = list && heads.length ? list[2]! : head
     return both([...heads, `${own}${tail ? ` ${tail}` : ''}`, `${behind}${tail ? ` ${tail}` : ''}`])
   }
@@ -280,9 +269,7 @@ function takeApart(raw: string, foods?: Foods): readonly LinePart[] {
       // "one and a half teaspoons" is one amount.
       !(number && number.length > join.index) &&
       !/^\s*\d+\s*$/.test(left) &&
-      (leftRead.measures.length ||
-        leftRead.unmeasured ||
-        (foods && matchFood(leftRead.name, foods)?.how === 'exact')) &&
+      (leftRead.measures.length || leftRead.unmeasured || matchFood(leftRead.name, foods)?.how === 'exact') &&
       /\p{L}{2}/u.test(leftRead.name) &&
       /\p{L}{2}/u.test(readLine(right).name) &&
       !/^(?:more|extra|other|hours?|minutes?)\b/i.test(readLine(right).name)
@@ -295,8 +282,7 @@ function takeApart(raw: string, foods?: Foods): readonly LinePart[] {
       return [...splitLine(purpose ? `${left}, ${purpose[1]}` : left, foods), ...splitLine(right, foods)]
     }
   }
-  if (foods && raw.length <= 300)
-    return runOn(raw, foods) ?? splitFoods(raw, foods) ?? [{ text: raw, told: '' }]
+  if (raw.length <= 300) return runOn(raw, foods) ?? splitFoods(raw, foods) ?? [{ text: raw, told: '' }]
   return [{ text: raw, told: '' }]
 }
 

@@ -10,6 +10,8 @@ import { evaluate } from '../../core/evaluate'
 import { larderFromRows } from '../../core/larder'
 import { readRecipe } from '../../core/reading/readRecipe'
 import { allLines, type Recipe } from '../../core/recipe/document'
+import { corpus } from '../../test/readingCorpus'
+import { WORST } from '../../test/worstTexts'
 
 const at = (path: string) => readFileSync(new URL(`../../data/${path}`, import.meta.url), 'utf8')
 const rows = (name: string) => csvParse(at(`${name}.csv`)) as unknown as Record<string, string>[]
@@ -78,6 +80,15 @@ const before = evaluate(recipe, larder)
 const vegan = dietsByIds(['vegan'], larder)
 const rankAll = () =>
   allLines(recipe).map(({ line }) => rankSwaps(recipe, line.id, larder, vegan, before).length)
+// Each text once: what was read before is remembered, as between two keys.
+const firstTimes = millisecondsOf(corpus().map((one) => () => readRecipe(one.text, larder.foods)))
+const worstTimes = millisecondsOf(
+  WORST.map(
+    ([, worst]) =>
+      () =>
+        readRecipe(worst, larder.foods),
+  ),
+)
 const median = (sorted: readonly number[]) => sorted[sorted.length >> 1]!
 
 const round = (value: number) => Math.round(value * 10) / 10
@@ -93,6 +104,10 @@ console.log(
     threeDietSolveWorstMilliseconds: round(solveTimes.at(-1)!),
     tradeOff25PointsMedianMilliseconds: round(median(curveTimes)),
     tradeOff25PointsWorstMilliseconds: round(curveTimes.at(-1)!),
-    readRecipeMicroseconds: round(medianMicroseconds(() => readRecipe(text, larder.foods), 20)),
+    textsReadFirst: firstTimes.length,
+    readFirstMedianMilliseconds: round(median(firstTimes)),
+    readFirstWorstMilliseconds: round(firstTimes.at(-1)!),
+    readWorstOf30000CharactersMilliseconds: round(worstTimes.at(-1)!),
+    readAgainMicroseconds: round(medianMicroseconds(() => readRecipe(text, larder.foods), 20)),
   }),
 )

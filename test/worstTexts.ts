@@ -1,0 +1,20 @@
+/** Texts of 30,000 characters that a pattern which backtracks does not get through, by the piece they repeat. */
+export const WORST: readonly [string, string][] = [
+  'a-',
+  'x',
+  '1 ',
+  '1/',
+  '(',
+  'and ',
+  '1 cup ',
+  ', ',
+  'half a ',
+  'Dough: ',
+  'mix the flour ',
+  '.',
+  'one and a ',
+  '| ',
+  'salt and ',
+  '180 / ',
+  'for the ',
+].map((piece) => [piece, piece.repeat(Math.ceil(30_000 / piece.length))])
