@@ -92,8 +92,7 @@ const wordNumber = [
   'quarter',
 ]
 
-/** Source of a regular expression for one number: 1 1/2, 1½, ½, 3/4th, 1.5, 1,5, 1,000, "half a", "two". */
-export const NUMBER_PATTERN = [
+const DIGITS = [
   String.raw`\d{1,9}\s+\d{1,3}\s*[/⁄]\s*\d{1,3}`,
   String.raw`\d{1,9}\s+(?:and|&)\s+\d{1,3}\s*[/⁄]\s*\d{1,3}`,
   String.raw`\d{1,9}\s+(?:and|&)\s+a\s+(?:half|quarter|third)(?!\p{L})`,
@@ -105,8 +104,8 @@ export const NUMBER_PATTERN = [
   String.raw`\d{1,9}[.,]\d{1,6}`,
   String.raw`\.\d{1,6}`,
   String.raw`\d{1,9}`,
-  String.raw`(?:${wordNumber.join('|')})(?![\p{L}\d'’-])`,
-].join('|')
+]
+const WORD_END = String.raw`(?![\p{L}\d'’-])`
 
 /** Words that a number may begin with. */
 const NUMBER_WORDS = new Set([
@@ -121,6 +120,17 @@ const NUMBER_WORDS = new Set([
   'few',
   'couple',
 ])
+const anyWord = `(?:${[...new Set([...NUMBER_WORDS, ...Object.keys(PARTS)])].sort((a, b) => b.length - a.length).join('|')})`
+
+/**
+ * Source of a regular expression for one number: 1 1/2, 1½, ½, 3/4th, 1.5, 1,5, 1,000, "half a", "two", for use inside
+ * others. Of words it takes any run ("two a half"); what they mean, and whether they mean a number, `readNumber`
+ * tells. Each pattern that spelt the runs out took five times as long to compile, which the first text had to wait for.
+ */
+export const NUMBER_PATTERN = [
+  ...DIGITS,
+  String.raw`${anyWord}(?:[ -](?:(?:and|of) )?${anyWord})*${WORD_END}`,
+].join('|')
 const SPELT = new Set([...Object.keys(ONES), ...Object.keys(TENS), 'hundred'])
 
 /**
@@ -129,7 +139,7 @@ const SPELT = new Set([...Object.keys(ONES), ...Object.keys(TENS), 'hundred'])
  */
 export const DIGIT_NUMBER = String.raw`(?:\d{1,6}\s+\d\s*[/⁄]\s*\d|\d{1,6}\s*[${VULGAR}]|[${VULGAR}]|\d{1,6}\s*[/⁄]\s*\d{1,2}|\d{1,6}[.,]\d{1,4}|\d{1,6}|half an?|half|a couple(?: of)?|a few|a dozen)`
 
-const single = new RegExp(`^(?:${NUMBER_PATTERN})`, 'iu')
+const single = new RegExp(`^(?:${[...DIGITS, `(?:${wordNumber.join('|')})${WORD_END}`].join('|')})`, 'iu')
 const rangeJoin = /^\s*(?:-|–|—|to|or|bis)\s*/i
 
 function wordValue(token: string): number | null {
