@@ -197,7 +197,8 @@ function byCatalogue(
 ): Adaptation {
   const { recipe: swapped, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods)
   const first = evaluate(swapped, larder, before)
-  const made = changes.length
+  // What the cook was told before stays while nothing is changed: a packet to check changes no line.
+  const made = changes.some((change) => change.kind !== 'check')
     ? finished(swapped, first, before, dietIds, larder)
     : { ...swapped, diets: [...new Set([...swapped.diets, ...dietIds])] }
   const evaluation = evaluate(made, larder, before)

@@ -1,8 +1,11 @@
 import { dietsFromRows, type Diet } from './diet/diets'
+import { withFatSteps } from './food/fatSteps'
 import { foodsFromRows, type Food, type FoodRow, type Foods } from './food/food'
+import { withStandIns } from './food/standIns'
 import { doughTablesFromRows, type DoughTables } from './dough/strength'
 import { homemadeFromRows } from './nutrition/homemade'
 import { cookingTablesFromRows, type CookingTables } from './nutrition/cookingTables'
+import { withStates } from './nutrition/states'
 import { ownSwaps, swapsFromRows, type OwnSwap, type Swap } from './swap/catalogue'
 
 /** The reference tables the computation works with. */
@@ -21,6 +24,9 @@ export interface Larder {
  */
 export function larderFromRows(rows: {
   foods: readonly FoodRow[]
+  standIns: readonly FoodRow[]
+  fatSteps: readonly FoodRow[]
+  states: readonly FoodRow[]
   homemade: readonly FoodRow[]
   diets: readonly FoodRow[]
   swaps: readonly FoodRow[]
@@ -30,8 +36,9 @@ export function larderFromRows(rows: {
   strength: readonly FoodRow[]
   needs: readonly FoodRow[]
 }): Larder {
-  const bought = foodsFromRows(rows.foods, rows.aminoAcids)
-  const cooking = cookingTablesFromRows(rows.yields, rows.retention, bought)
+  const own = withStandIns(foodsFromRows(rows.foods, rows.aminoAcids), rows.standIns)
+  const cooking = cookingTablesFromRows(rows.yields, rows.retention, own)
+  const bought = withStates(withFatSteps(own, rows.fatSteps), rows.states, cooking)
   const foods = homemadeFromRows(rows.homemade, bought, cooking)
   return {
     foods,

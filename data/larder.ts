@@ -4,10 +4,13 @@
 import { larderFromRows, type Larder } from '../core/larder'
 import aminoAcids from './amino-acids.csv'
 import diets from './diets.csv'
+import fatSteps from './fat-steps.csv'
 import foods from './foods.csv'
 import homemade from './homemade.csv'
 import needs from './needs.csv'
 import retention from './retention.csv'
+import standIns from './stand-ins.csv'
+import states from './states.csv'
 import strength from './strength.csv'
 import swaps from './swaps.csv'
 import yields from './yields.csv'
@@ -15,6 +18,9 @@ import yields from './yields.csv'
 /** The larder that ships with the product, built once from the tables beside this file. */
 export const larder: Larder = larderFromRows({
   foods,
+  standIns,
+  fatSteps,
+  states,
   homemade,
   diets,
   swaps,

@@ -69,6 +69,9 @@ it('builds no larder from swaps that name a food that is not there', () => {
   expect(() =>
     larderFromRows({
       foods: [],
+      standIns: [],
+      fatSteps: [],
+      states: [],
       homemade: [],
       diets: [],
       swaps: [swap],

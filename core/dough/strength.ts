@@ -1,4 +1,4 @@
-import type { Food, FoodRow, Foods } from '../food/food'
+import { saidOf, type Food, type FoodRow, type Foods } from '../food/food'
 import { COOKING_WAYS, SHAPES, type CookingWay, type Shape } from '../recipe/document'
 import type { DoughAmount } from './softness'
 
@@ -65,7 +65,7 @@ const MOST_SHORTENED = 0.6
 
 /** What the ingredients bring to the dough's strength, before fat shortens it, in grams of plain flour. */
 export const strengthGrams = (food: Food, grams: number, { strengths }: DoughTables): number =>
-  grams * (strengths.get(food.id)?.strength ?? 0)
+  grams * (saidOf(strengths, food)?.strength ?? 0)
 
 /**
  * Strength of a dough, 1 being plain wheat flour and water: gluten and what stands in for it, gram for gram of

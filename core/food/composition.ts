@@ -24,3 +24,5 @@ export const zeroComposition = (): Composition => ({
   alcoholG: 0,
   sodiumMg: 0,
 })
+
+export const COMPOSITION_KEYS = Object.keys(zeroComposition()) as readonly (keyof Composition)[]

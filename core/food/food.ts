@@ -1,6 +1,6 @@
 import { AMINO_ACID_KEYS, type AminoAcid, type AminoAcids } from './aminoAcids'
 import type { Composition } from './composition'
-import { euEnergyKcal } from './energy'
+import { euEnergyKcal, SWEETENER_KCAL_PER_G } from './energy'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrients } from './micronutrients'
 
 /** Where a food comes from, as far as a diet asks. */
@@ -26,6 +26,10 @@ export const EU_ALLERGENS = {
 } as const
 export type Allergen = keyof typeof EU_ALLERGENS
 
+/** In what state a food's figures were taken, where a food is sold or kept in several. */
+export const STATES = ['raw', 'dry', 'cooked', 'canned', 'dried', 'frozen', 'smoked', 'pickled'] as const
+export type State = (typeof STATES)[number]
+
 /** How a food is made in the kitchen from others. */
 export interface Homemade {
   madeOf: readonly { foodId: string; name: string; grams: number }[]
@@ -38,9 +42,13 @@ export interface Food {
   id: string
   name: string
   synonyms: string[]
-  /** Names under which another food is looked up here for want of a row of its own. */
-  standInFor: string[]
   group: string
+  /** What is the same food in another state or with another share of fat; the food's own id where nothing is. */
+  kind: string
+  /** Null for what has no states a cook would tell apart. */
+  state: State | null
+  /** The food whose figures these are, by a stated reason or conversion; null for figures of its own. */
+  figuresOf: string | null
   origins: Origin[]
   /** Animal origins that only the packet can rule out (egg in a wrapper, whey in a margarine). */
   possibleOrigins: Origin[]
@@ -71,12 +79,56 @@ export interface Food {
   source: string
   /** Only for what is made at home. */
   homemade?: Homemade
+  /** Names by which a cook has taught that this food is meant. */
+  taughtNames?: readonly string[]
 }
 
 export type Foods = ReadonlyMap<string, Food>
 export type FoodRow = Readonly<Record<string, string>>
 
-const list = (text: string | undefined) => (text ?? '').split('|').filter(Boolean)
+/** What a table says of a food, or else of the one whose figures it bears. */
+export const saidOf = <T>(table: ReadonlyMap<string, T>, food: Food): T | undefined =>
+  table.get(food.id) ?? (food.figuresOf === null ? undefined : table.get(food.figuresOf))
+
+/** The parts of a cell that are divided by bars. */
+export const list = (text: string | undefined) => (text ?? '').split('|').filter(Boolean)
+
+/**
+ * Origin and allergens as two columns of a row say: "?" marks what only the packet can tell.
+ *
+ * @throws Error naming the row when a word is not known
+ */
+export function hazardsOf(row: FoodRow, where: string) {
+  const origins = certainAndPossible<Origin>(row.origin, ORIGINS, where)
+  const allergens = certainAndPossible<Allergen>(row.allergens, Object.keys(EU_ALLERGENS), where)
+  return {
+    origins: origins.certain,
+    possibleOrigins: origins.possible,
+    allergens: allergens.certain,
+    possibleAllergens: allergens.possible,
+  }
+}
+
+/**
+ * Weights of spoons, cups and pieces as "unit=grams|…".
+ *
+ * @throws Error naming the row when a pair is not a unit and a number above 0
+ */
+export function unitGramsFrom(text: string | undefined, where: string): Record<string, number> {
+  const unitGrams: Record<string, number> = {}
+  for (const pair of list(text)) {
+    const [unit, grams] = pair.split('=')
+    if (!unit || !(Number(grams) > 0)) throw new Error(`${where}: unit weight "${pair}" is not unit=grams`)
+    unitGrams[unit] = Number(grams)
+  }
+  return unitGrams
+}
+
+function stateFrom(text: string | undefined, where: string): State | null {
+  const state = STATES.find((one) => one === text)
+  if (text && !state) throw new Error(`${where}: state "${text}" is not one of ${STATES.join(', ')}`)
+  return state ?? null
+}
 
 function certainAndPossible<T extends string>(
   text: string | undefined,
@@ -121,8 +173,6 @@ function aminoAcidsFromRow(row: FoodRow): AminoAcids {
 
 function foodFromRow(row: FoodRow, aminoAcids: AminoAcids | null): Food {
   const where = `Food ${row.id}`
-  const origins = certainAndPossible<Origin>(row.origin, ORIGINS, where)
-  const allergens = certainAndPossible<Allergen>(row.allergens, Object.keys(EU_ALLERGENS), where)
   const per100g: Composition = {
     waterG: number(row, 'water_g'),
     proteinG: number(row, 'protein_g'),
@@ -137,32 +187,24 @@ function foodFromRow(row: FoodRow, aminoAcids: AminoAcids | null): Food {
   }
   const micronutrients = {} as Micronutrients
   for (const key of MICRONUTRIENT_KEYS) micronutrients[key] = numberOrUnknown(row, MICRONUTRIENTS[key].column)
-  const unitGrams: Record<string, number> = {}
-  for (const pair of list(row.unit_weights)) {
-    const [unit, grams] = pair.split('=')
-    if (!unit || !(Number(grams) > 0)) throw new Error(`${where}: unit weight "${pair}" is not unit=grams`)
-    unitGrams[unit] = Number(grams)
-  }
-  const names = list(row.synonyms)
   return {
     id: row.id!,
     name: row.name!,
-    synonyms: names.filter((name) => !name.startsWith('~')),
-    standInFor: names.filter((name) => name.startsWith('~')).map((name) => name.slice(1)),
+    synonyms: list(row.synonyms),
     group: row.group!,
-    origins: origins.certain,
-    possibleOrigins: origins.possible,
+    kind: row.kind || row.id!,
+    state: stateFrom(row.state, where),
+    figuresOf: null,
+    ...hazardsOf(row, where),
     originKnown: true,
-    allergens: allergens.certain,
-    possibleAllergens: allergens.possible,
     per100g,
     unknown: [],
     micronutrients,
     aminoAcids,
-    energyKcal: euEnergyKcal(per100g, row.id === 'erythritol'),
+    energyKcal: euEnergyKcal(per100g, SWEETENER_KCAL_PER_G[row.id!]),
     statedEnergyKcal: number(row, 'energy_kcal'),
     gramsPerMl: number(row, 'g_per_ml'),
-    unitGrams,
+    unitGrams: unitGramsFrom(row.unit_weights, where),
     waterDemand: row.water_demand ? number(row, 'water_demand') : null,
     grain: row.grain === 'whole' || row.grain === 'refined' ? row.grain : null,
     freeWater: row.free_water ? number(row, 'free_water') : LIQUID_GROUPS.has(row.group!) ? 1 : 0,

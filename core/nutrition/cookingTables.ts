@@ -1,4 +1,4 @@
-import type { Food, Foods, FoodRow } from '../food/food'
+import { saidOf, type Food, type Foods, type FoodRow } from '../food/food'
 import { MICRONUTRIENT_KEYS, type Micronutrient } from '../food/micronutrients'
 import { PRECOOKING_WAYS, type CookingWay, type PrecookingWay } from '../recipe/document'
 
@@ -27,6 +27,15 @@ const HEAT_OF: Readonly<Record<CookingWay | PrecookingWay, Heat>> = {
 
 /** A food with less water than this, in %, is dry. */
 const DRY_PCT = 20
+
+const cookedAlready = (factor: number): Yield => ({ factor, source: 'common practice, no source' })
+/** Common practice, no source. */
+const COOKED_ALREADY: Readonly<Record<PrecookingWay, Yield>> = {
+  fry: cookedAlready(0.95),
+  roast: cookedAlready(0.95),
+  simmer: cookedAlready(1),
+  steam: cookedAlready(1),
+}
 
 /** What cooking leaves of a food's weight and of its vitamins. */
 export interface CookingTables {
@@ -80,7 +89,11 @@ export function cookingTablesFromRows(
 export function yieldOf(food: Food, way: PrecookingWay, { yields }: CookingTables): Yield | null {
   // What is dry has nothing to give off: dry pulses drink water that is listed as a line of its own.
   if (food.per100g.waterG < DRY_PCT) return null
-  return (yields.get(food.id) ?? yields.get(`group:${food.group}`))?.[way] ?? null
+  const own = yields.get(food.id)
+  if (own) return own[way]
+  // What is cooked already has given off its water: it dries a little more, no more than that.
+  if (food.state === 'cooked' || food.state === 'canned') return COOKED_ALREADY[way]
+  return (saidOf(yields, food) ?? yields.get(`group:${food.group}`))?.[way] ?? null
 }
 
 /** The share of a nutrient that is left after cooking, 1 where no row speaks of it. */

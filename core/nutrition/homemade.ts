@@ -1,7 +1,7 @@
 import { AMINO_ACID_KEYS, type AminoAcid, type AminoAcids } from '../food/aminoAcids'
-import { zeroComposition, type Composition } from '../food/composition'
+import { COMPOSITION_KEYS, zeroComposition, type Composition } from '../food/composition'
 import { euEnergyKcal } from '../food/energy'
-import type { Food, FoodRow, Foods } from '../food/food'
+import { list, unitGramsFrom, type Food, type FoodRow, type Foods } from '../food/food'
 import { MICRONUTRIENT_KEYS, type Micronutrients } from '../food/micronutrients'
 import { PRECOOKING_WAYS, type PrecookingWay } from '../recipe/document'
 import { retained, type CookingTables } from './cookingTables'
@@ -32,8 +32,7 @@ function compositionOf(ingredients: readonly Ingredient[], makesGrams: number, w
   let inGrams = 0
   for (const { food, grams } of ingredients) {
     inGrams += grams
-    for (const key of Object.keys(per100g) as (keyof Composition)[])
-      per100g[key] += (food.per100g[key] * grams) / makesGrams
+    for (const key of COMPOSITION_KEYS) per100g[key] += (food.per100g[key] * grams) / makesGrams
   }
   per100g.waterG -= (100 * (inGrams - makesGrams)) / makesGrams
   if (per100g.waterG < 0)
@@ -95,20 +94,16 @@ function homemadeFromRow(row: FoodRow, foods: Foods, tables: CookingTables): Foo
   const per100g = compositionOf(ingredients, makesGrams, where)
   const origins = union(of.map((food) => food.origins))
   const allergens = union(of.map((food) => food.allergens))
-  const energyKcal = euEnergyKcal(per100g, false)
-  const unitGrams: Record<string, number> = {}
-  for (const pair of (row.unit_weights ?? '').split('|').filter(Boolean)) {
-    const [unit, grams] = pair.split('=')
-    if (!unit || !(Number(grams) > 0)) throw new Error(`${where}: unit weight "${pair}" is not unit=grams`)
-    unitGrams[unit] = Number(grams)
-  }
+  const energyKcal = euEnergyKcal(per100g)
   if (!(Number(row.g_per_ml) > 0)) throw new Error(`${where}: g_per_ml holds "${row.g_per_ml}"`)
   return {
     id: row.id,
     name: row.name,
-    synonyms: (row.synonyms ?? '').split('|').filter(Boolean),
-    standInFor: [],
+    synonyms: list(row.synonyms),
     group: row.group!,
+    kind: row.id,
+    state: null,
+    figuresOf: null,
     origins,
     possibleOrigins: union(of.map((food) => food.possibleOrigins)).filter((one) => !origins.includes(one)),
     originKnown: of.every((food) => food.originKnown),
@@ -123,7 +118,7 @@ function homemadeFromRow(row: FoodRow, foods: Foods, tables: CookingTables): Foo
     energyKcal,
     statedEnergyKcal: energyKcal,
     gramsPerMl: Number(row.g_per_ml),
-    unitGrams,
+    unitGrams: unitGramsFrom(row.unit_weights, where),
     waterDemand: null,
     grain: null,
     freeWater: 0,

@@ -1,37 +1,37 @@
 import type { Food, Foods } from '../food/food'
+import { carries, carriesAny, claimsIn, hazardsOfWord } from '../food/hazards'
+import { asBought, qualifiersIn, settle } from './qualifiers'
 import { remember } from './remember'
 
 export interface FoodMatch {
   food: Food
   /** exact: the name is a name of the food; part: words were left over; spelling: a word was corrected */
   how: 'exact' | 'part' | 'spelling'
-  /** The name that was found ("gruyere" when the figures of Cheddar stand in for it). */
+  /** The name that was found ("cheddar" of "grated cheddar"). */
   found: string
-  standIn: boolean
+  /** What was asked of state or fat and the larder does not have, in words; '' when nothing is lacking. */
+  lacking: string
   /** Words that played no part in the match and are not mere description. */
   leftOver: string[]
 }
 
 /** Words that describe a food without changing which it is. */
 const PLAIN = new Set(
-  `a an the of and in with for fresh freshly good quality best organic ripe raw cold warm hot luke lukewarm tepid iced
+  `a an the of and in with for good quality best organic ripe cold warm hot luke lukewarm tepid iced
    chilled soft softened hard melted room temperature at small medium large big extra thick thin fine finely
    coarse coarsely roughly thinly very well lightly chopped sliced diced minced crushed grated shredded mashed
-   peeled trimmed drained rinsed squeezed pressed soaked thawed frozen defrosted sifted beaten whisked toasted fried
-   roasted crumbled cubed quartered halved torn picked blanched wilted packed unpeeled pitted stoned cored
-   julienned strained tinned canned jarred ready made ready-made shop bought bought homemade home-made your favourite favorite any
-   plain natural pure whole lean boneless skinless free range unwaxed unsweetened sweetened smooth crunchy
-   washed cleaned dry dried ground powdered cooked uncooked young baby tender leftover more extra about
-   ready-rolled rolled fast action round square firmly loosely heaped level day-old stale clear runny light thick-cut
+   peeled trimmed drained rinsed squeezed pressed soaked thawed defrosted sifted beaten whisked toasted
+   crumbled cubed quartered halved torn picked packed unpeeled pitted stoned cored
+   julienned strained ready made ready-made shop bought bought homemade home-made your favourite favorite any
+   plain natural pure boneless skinless free range unwaxed unsweetened sweetened smooth crunchy
+   washed cleaned ground powdered young baby tender more extra about
+   ready-rolled rolled fast action round square firmly loosely heaped level day-old stale clear runny thick-cut
    white red green yellow brown black orange purple golden new piece pieces chunk chunks strip strips cube cubes
+   fillet fillets meat mince
    sheet sheets block roll pack leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
     .split(/\s+/)
     .filter(Boolean),
 )
-
-/** Words that turn an animal food into its stand-in; a match without them would be wrong. */
-const PLANT_MARK =
-  /\b(?:vegan|plant based|plant|dairy free|non dairy|egg free|eggless|meat free|meatless|mock|faux|vegetarian|veggie)\b/
 
 /** Lower case, no accents, hyphens as blanks, singular nouns: how names are compared. */
 export const normaliseName: (text: string) => string = remember(normalise, 5000)
@@ -45,7 +45,7 @@ function normalise(text: string): string {
     .normalize('NFD')
     .replace(/\p{M}/gu, '')
     .replace(/['’`]s\b/g, 's')
-    .replace(/[^\p{L}\d%]+/gu, ' ')
+    .replace(/[^\p{L}\d%.]+|\.(?!\d)|(?<!\d)\./gu, ' ')
     .trim()
     .split(' ')
     .map(singular)
@@ -60,12 +60,9 @@ function singular(word: string): string {
   return word.replace(/s$/, '')
 }
 
-interface Entry {
-  food: Food
-  standIn: boolean
-}
 interface NameIndex {
-  names: Map<string, Entry>
+  names: Map<string, Food>
+  kinds: Map<string, Food[]>
   words: Map<number, string[]>
   longest: number
   /** Names that were matched before. */
@@ -77,18 +74,22 @@ const indexes = new WeakMap<Foods, NameIndex>()
 function indexOf(foods: Foods): NameIndex {
   const known = indexes.get(foods)
   if (known) return known
-  const names = new Map<string, Entry>()
-  const add = (name: string, food: Food, standIn: boolean) => {
+  const names = new Map<string, Food>()
+  const kinds = new Map<string, Food[]>()
+  const add = (name: string, food: Food) => {
     const key = normaliseName(name)
-    if (key && !names.has(key)) names.set(key, { food, standIn })
+    if (key && !names.has(key)) names.set(key, food)
   }
-  for (const food of foods.values()) for (const name of food.synonyms) add(name, food, false)
+  // What a cook has taught comes before what the table says.
+  for (const food of foods.values()) for (const name of food.taughtNames ?? []) add(name, food)
+  for (const food of foods.values()) for (const name of food.synonyms) add(name, food)
   for (const food of foods.values()) {
-    add(food.name, food, false)
-    add(food.id, food, false)
+    add(food.name, food)
+    add(food.id, food)
+    const own = kinds.get(food.kind)
+    if (own) own.push(food)
+    else kinds.set(food.kind, [food])
   }
-  // A row of its own comes before any that stands in for it.
-  for (const food of foods.values()) for (const name of food.standInFor) add(name, food, true)
   const words = new Map<number, string[]>()
   let longest = 1
   const seen = new Set<string>()
@@ -101,7 +102,7 @@ function indexOf(foods: Foods): NameIndex {
       words.set(word.length, [...(words.get(word.length) ?? []), word])
     }
   }
-  const made = { names, words, longest, matched: new Map() }
+  const made = { names, kinds, words, longest, matched: new Map() }
   indexes.set(foods, made)
   return made
 }
@@ -145,36 +146,68 @@ function correctSpelling(index: NameIndex, word: string): string | null {
   return best
 }
 
-const isAnimal = (food: Food) => food.origins.length > 0
+/** Words that measure by something to eat: "walnut-sized" brings no walnut. */
+const sizesOff = (words: readonly string[]) =>
+  words.filter((_, at) => !/^sized?$/.test(words[at]!) && !/^sized?$/.test(words[at + 1] ?? ''))
 
-function lookUp(index: NameIndex, words: string[], how: FoodMatch['how']): FoodMatch | null {
-  const whole = index.names.get(words.join(' '))
-  if (whole) return { food: whole.food, standIn: whole.standIn, found: words.join(' '), how, leftOver: [] }
+/** A food with less sodium than this in 100 g has no salt added: common practice, no source. */
+const UNSALTED_MG = 150
+
+const MINCED = /^(?:minced|ground|mince)$/
+
+/** The minced kind of a meat, where the words ask for it: "minced lean pork" is no pork in one piece. */
+function mincedOf(index: NameIndex, found: string, food: Food, words: readonly string[]): Food {
+  if (!/^(?:meat|poultry|fish|shellfish)$/.test(food.group) || !words.some((word) => MINCED.test(word)))
+    return food
+  return index.names.get(`minced ${found}`) ?? index.names.get(`${found} mince`) ?? food
+}
+
+/**
+ * A food for words of which some are its name, or null when the others contradict it: a claim that it breaks
+ * ("gluten-free"), an animal food or an allergen that it does not carry ("hazelnut", "fish"), a noun after it
+ * that makes something else of it ("peanut sauce").
+ */
+function fits(
+  index: NameIndex,
+  named: Food,
+  found: string,
+  before: readonly string[],
+  after: readonly string[],
+): FoodMatch | null {
+  const behind = asBought(after)
+  const claims = claimsIn([...before, ...behind])
+  const said = qualifiersIn(sizesOff(claims.rest))
+  const afterRest = qualifiersIn(claimsIn(behind).rest).rest
+  if (afterRest.some((word) => !PLAIN.has(word) && !/^\d/.test(word))) return null
+  const minced = mincedOf(index, found, named, [...before, ...after])
+  const settled = settle(minced, index.kinds.get(minced.kind) ?? [minced], said)
+  const { food } = settled
+  const beforeRest = sizesOff(claimsIn(before).rest)
+  for (let at = 0; at < beforeRest.length; at++) {
+    for (const run of [beforeRest[at]!, beforeRest.slice(at).join(' ')]) {
+      const hazards = PLAIN.has(run) ? null : hazardsOfWord(run, index.names.get(run))
+      if (hazards && !carries(food, hazards)) return null
+    }
+  }
+  if (claims.without.some((claim) => carriesAny(food, claim))) return null
+  const leftOver = [...said.rest, ...settled.odd].filter(
+    (word) =>
+      !PLAIN.has(word) && !/^\d/.test(word) && !(word === 'unsalted' && food.per100g.sodiumMg < UNSALTED_MG),
+  )
+  return { food, found, lacking: settled.lacking, how: leftOver.length ? 'part' : 'exact', leftOver }
+}
+
+function lookUp(index: NameIndex, words: readonly string[]): FoodMatch | null {
+  const whole = words.join(' ')
+  const named = index.names.get(whole)
+  if (named) return { food: named, found: whole, lacking: '', how: 'exact', leftOver: [] }
   for (let length = Math.min(words.length - 1, index.longest); length >= 1; length--) {
     // From the right: the noun that says what a food is stands last in English.
     for (let start = words.length - length; start >= 0; start--) {
       const found = words.slice(start, start + length).join(' ')
-      const entry = index.names.get(found)
-      if (!entry) continue
-      const before = words.slice(0, start)
-      const after = words.slice(start + length)
-      const leftOver = [...before, ...after].filter((word) => !PLAIN.has(word) && !/^\d/.test(word))
-      // "peanut sauce" is no peanut: a noun that follows and is not plain description decides.
-      if (after.some((word) => !PLAIN.has(word))) continue
-      // "cod liver oil", "chicken noodle": an animal word in front must not vanish into a plant food.
-      const animalBefore = before.some((_, at) => {
-        const entryBefore = index.names.get(before[at]!) ?? index.names.get(before.slice(at).join(' '))
-        return entryBefore && isAnimal(entryBefore.food)
-      })
-      if (animalBefore && !isAnimal(entry.food)) continue
-      if (PLANT_MARK.test(before.join(' ')) && isAnimal(entry.food)) continue
-      return {
-        food: entry.food,
-        standIn: entry.standIn,
-        found,
-        how: leftOver.length ? 'part' : how,
-        leftOver,
-      }
+      const food = index.names.get(found)
+      const match = food && fits(index, food, found, words.slice(0, start), words.slice(start + length))
+      if (match) return match
     }
   }
   return null
@@ -184,8 +217,9 @@ function lookUp(index: NameIndex, words: string[], how: FoodMatch['how']): FoodM
  * Finds the food that a written name means: the whole name, else the longest part of it that is a name, else
  * the same with misspelt words corrected.
  *
- * A plant mark ("vegan", "dairy-free") never matches an animal food, and an animal word in front of a plant
- * food never disappears: both give null rather than a wrong diet.
+ * A claim ("vegan", "gluten-free") never matches a food that breaks it, and a word for an animal food or an
+ * allergen in front of a name never disappears: both give null rather than a wrong diet. A state ("cooked",
+ * "canned") and a share of fat choose among the foods of one kind; what the larder lacks is said.
  *
  * @param name the ingredient without its amount
  * @returns the match with how sure it is, or null when nothing fits
@@ -203,8 +237,8 @@ export function matchFood(name: string, foods: Foods): FoodMatch | null {
 function findFood(name: string, index: NameIndex): FoodMatch | null {
   const words = normaliseName(name).split(' ').filter(Boolean)
   if (!words.length) return null
-  const direct = lookUp(index, words, 'exact')
-  if (direct && direct.how === 'exact') return direct
+  const direct = lookUp(index, words)
+  if (direct?.how === 'exact') return direct
   let changed = false
   const corrected = words.map((word) => {
     const better = correctSpelling(index, word)
@@ -212,7 +246,7 @@ function findFood(name: string, index: NameIndex): FoodMatch | null {
     return better ?? word
   })
   if (changed) {
-    const spelled = lookUp(index, corrected, 'spelling')
+    const spelled = lookUp(index, corrected)
     if (spelled && !spelled.leftOver.length) return { ...spelled, how: 'spelling' }
   }
   return direct
@@ -231,7 +265,7 @@ export function searchFoods(query: string, foods: Foods, limit = 12): Food[] {
   const scored: { food: Food; score: number }[] = []
   for (const food of foods.values()) {
     let score = food.id === exact?.food.id ? (exact.how === 'exact' ? 0 : 2) : 9
-    for (const name of [food.name, ...food.synonyms, ...food.standInFor]) {
+    for (const name of [food.name, ...food.synonyms, ...(food.taughtNames ?? [])]) {
       const key = normaliseName(name)
       if (key === wanted) score = Math.min(score, 0)
       else if (key.startsWith(wanted)) score = Math.min(score, 1)

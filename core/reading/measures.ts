@@ -19,6 +19,9 @@ export type Measure = readonly Term[]
 export const APPROXIMATE =
   /^(?:(?:about|approx(?:imately)?|around|roughly|circa|ca|nearly|up to|maybe|say)(?![\p{L}\d])\.?|c\.(?=\s*\d)|~|≈)\s*/iu
 
+/** Where a word for a container is the beginning of a food's name. */
+const NAME_NOT_UNIT = /^bottle[- ]gourds?\b/i
+
 /** "a little less than 1 tbsp" is a scant one, "just over" a generous one. */
 const LESS =
   /^(?:(?:a (?:little|bit|touch)|slightly|just) less than|just (?:under|short of)|barely|not quite)\s+/i
@@ -71,7 +74,7 @@ function readTerm(text: string): TermRead | null {
     size = sizeOf(sizeMatch[1]!)
     rest = rest.slice(sizeMatch[0].length)
   }
-  const unitMatch = CASE_UNIT.exec(rest) ?? UNIT.exec(rest)
+  const unitMatch = NAME_NOT_UNIT.test(rest) ? null : (CASE_UNIT.exec(rest) ?? UNIT.exec(rest))
   // A bare "c" or "in" after "a" is not a unit but the start of a word; the boundary check settles the rest.
   const unit = unitMatch ? unitByName(unitMatch[1]!) : null
   if (unit && unitMatch) rest = rest.slice(unitMatch[0].length)
@@ -120,7 +123,7 @@ export function readMeasure(text: string): MeasureRead | null {
 
 /** "2 x 400 g cans", "2 400-g cans", "2 (400 g) cans", "a 400 g can": so many containers of a stated weight. */
 const CONTAINERS = new RegExp(
-  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b(?:\s*\([^)]*\))?`,
+  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|balls?|cartons?|pouch(?:es)?)\b(?!\s+gourds?)(?:\s*\([^)]*\))?`,
   'iu',
 )
 

@@ -1,7 +1,7 @@
 import type { Food, Foods } from '../food/food'
 import { MAX_LINE_GRAMS, newLine, type Choice, type Line } from '../recipe/document'
 import { otherLanguage } from './language'
-import { matchFood } from './match'
+import { matchFood, normaliseName } from './match'
 import { readLine, type ReadLine } from './readLine'
 import { splitLine } from './splitLine'
 import { weighLine, type Note, type Weighed } from './weigh'
@@ -80,12 +80,10 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   const { food } = spiceOf(read, match.food, foods) ?? match
   line.foodId = food.id
   const notes: Note[] = []
-  if (match.standIn)
-    notes.push({
-      code: 'stand-in',
-      level: 'note',
-      text: `The figures of ${food.name} stand in for ${match.found}`,
-    })
+  if (food.figuresOf !== null)
+    notes.push({ code: 'stand-in', level: 'note', text: `${food.name}: ${food.source}` })
+  if (match.lacking)
+    notes.push({ code: 'state', level: 'check', text: `Read as ${food.name}: ${match.lacking}` })
   if (match.how === 'spelling') notes.push({ code: 'spelling', level: 'check', text: `Read as ${food.name}` })
   if (match.how === 'part') {
     notes.push({
@@ -154,29 +152,40 @@ function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
   return choices.slice(0, 8)
 }
 
+/** Words after a comma or in brackets that say how much fat: "(5 % fat)", "80/20", "semi-skimmed". */
+const SAYS_FAT = /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|gluten[- ]free|dairy[- ]free|\bvegan\b/i
+
 function matchWithPrep(read: ReadLine, foods: Foods) {
-  const plain = matchFood(read.name, foods)
+  const prep = read.prep.filter((word) => word !== 'from a container')
+  // "Minced beef, 30 % fat, raw" may be a name as a whole.
+  const whole =
+    prep.length && !prep.some((word) => /^soaked/i.test(word))
+      ? matchFood([read.name, ...prep].join(' '), foods)
+      : null
+  if (whole?.how === 'exact' && whole.found === normaliseName([read.name, ...prep].join(' '))) return whole
+  const fat = prep.filter((word) => SAYS_FAT.test(word)).join(' ')
+  const plain = matchFood(`${fat} ${read.name}`.trim(), foods)
   // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
   const canned = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
   if (canned?.how === 'exact') return canned
   // "whole wheat flour (atta)": the bracket names the same kind of food more closely.
   for (const word of read.prep) {
     const closer = plain && /^\p{L}+(?: \p{L}+)?$/u.test(word) ? matchFood(word, foods) : null
-    if (closer?.how === 'exact' && !closer.standIn && closer.food.group === plain!.food.group) return closer
+    if (closer?.how === 'exact' && closer.food.group === plain!.food.group) return closer
   }
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
   for (const word of read.prep) {
     if (
-      !/^(?:dried|dry|canned|tinned|cooked|hard[- ]boiled|boiled|mashed|frozen|ground|smoked|grated|unsalted|raw)\b/i.test(
+      !/^(?:dried|dry|canned|tinned|jarred|cooked|leftover|hard[- ]boiled|boiled|mashed|frozen|minced|ground|smoked|pickled|strained|grated|unsalted|raw|fresh)\b/i.test(
         word,
       )
     )
       continue
-    const turned = matchFood(`${word.split(/\s+(?:and|&|\+)\s+|,/)[0]} ${read.name}`, foods)
+    const state = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
+    const turned = matchFood(`${fat} ${state} ${read.name}`.trim(), foods)
     if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
     // "spuds, boiled": the state with the food's own name.
-    const state = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
-    const named = plain && matchFood(`${state} ${plain.food.name.split(',')[0]}`, foods)
+    const named = plain && matchFood(`${fat} ${state} ${plain.food.name.split(',')[0]}`, foods)
     if (named?.how === 'exact' && named.food.id !== plain?.food.id) return named
   }
   return plain

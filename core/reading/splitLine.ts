@@ -80,7 +80,7 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   if (
     listed.length < 2 ||
     listed.length > 12 ||
-    listed.slice(1).some((piece) => /^\d+\s*(?:cm|mm|inch)/i.test(piece)) ||
+    listed.slice(1).some((piece) => /^\d+(?:[.,]\d+)?\s*(?:cm|mm|inch|%|percent|\/\s*\d\d$)/i.test(piece)) ||
     listed.some(
       (piece) => !/\p{L}{2}/u.test(readLine(piece).name) || readNumber(piece)?.length === piece.length,
     )

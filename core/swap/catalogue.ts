@@ -163,7 +163,10 @@ const exactness = (swap: Swap) =>
 
 /** Animal fats and plant fats share a group; a group row never turns one plant food into another. */
 function standsFor(swap: Swap, food: Food): boolean {
-  if (swap.group === null) return swap.foodIds.includes(food.id)
+  if (swap.group === null)
+    return (
+      swap.foodIds.includes(food.id) || (food.figuresOf !== null && swap.foodIds.includes(food.figuresOf))
+    )
   return swap.group === food.group && food.origins.length > 0
 }
 

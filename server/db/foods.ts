@@ -21,8 +21,7 @@ export interface FoodEntry {
 }
 
 /** How names are compared: lower case, no accents, singular nouns, one blank between words. */
-const searchText = (food: Food) =>
-  [food.name, ...food.synonyms, ...food.standInFor].map(normaliseName).join(' | ')
+const searchText = (food: Food) => [food.name, ...food.synonyms].map(normaliseName).join(' | ')
 
 /** Stores foods, or what has changed of them, and leaves alone how often they were used. */
 export async function putFoods(

@@ -159,8 +159,7 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
       <dd>{{ [`1 ml: ${food.gramsPerMl} g`, ...units].join(', ') }}</dd>
       <dt v-if="food.synonyms.length">Read from</dt>
       <dd v-if="food.synonyms.length">
-        {{ food.synonyms.join(', ')
-        }}<template v-if="food.standInFor.length">; stands in for {{ food.standInFor.join(', ') }}</template>
+        {{ food.synonyms.join(', ') }}
       </dd>
     </dl>
     <template v-if="isOwn">
