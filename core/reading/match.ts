@@ -27,10 +27,14 @@ const PLAIN = new Set(
    washed cleaned ground powdered young baby tender more extra about
    ready-rolled rolled fast action round square firmly loosely heaped level day-old stale clear runny thick-cut
    white red green yellow brown black orange purple golden new piece pieces chunk chunks strip strips cube cubes
-   fillet fillets meat mince
+   fillet fillets meat mince trimmings loin shin brisket rump sirloin topside silverside cheek cheeks neck leg legs shank
+   wing wings tail tails rib ribs flank portion portions bits slice slices rashers goujons escalope tender tenders
+   king tiger jumbo halal kosher barista blend mix drops drop steak steaks lardons
    sheet sheets block roll pack leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
     .split(/\s+/)
-    .filter(Boolean),
+    .filter(Boolean)
+    // Names are compared in the singular.
+    .flatMap((word) => [word, singular(word)]),
 )
 
 /** Lower case, no accents, hyphens as blanks, singular nouns: how names are compared. */
@@ -183,6 +187,9 @@ function fits(
   const settled = settle(minced, index.kinds.get(minced.kind) ?? [minced], said)
   const { food } = settled
   const beforeRest = sizesOff(claimsIn(before).rest)
+  // "Venison mince" is venison: what bears another's figures gives way to a food of that name.
+  if (named.figuresOf !== null && beforeRest.some((word) => !PLAIN.has(word) && index.names.has(word)))
+    return null
   for (let at = 0; at < beforeRest.length; at++) {
     for (const run of [beforeRest[at]!, beforeRest.slice(at).join(' ')]) {
       const hazards = PLAIN.has(run) ? null : hazardsOfWord(run, index.names.get(run))
@@ -234,10 +241,33 @@ export function matchFood(name: string, foods: Foods): FoodMatch | null {
   return found
 }
 
+/** What a food is packed in, at the end of its name. */
+const PACKED_IN =
+  / in (?:(?:olive|sunflower|vegetable|rapeseed|spring|own|it own|light|their|natural|unsalted|salted) )*(?:oil|brine|water|juice|syrup|vinegar|tomato sauce|natural juice)$/
+const FROM_PACKET = / from (?:a |the )?(?:jar|tin|can|packet|pack|box|carton|freezer)$/
+
+/** The words of a name without where it was bought; what it is packed in becomes a state. */
+function asPacked(words: readonly string[], index: NameIndex): readonly string[] {
+  const text = words.join(' ')
+  if (index.names.has(text)) return words
+  const bare = text.replace(/^(?:canned|tinned|jarred) /, '')
+  if (index.names.has(bare) && PACKED_IN.test(bare)) return bare.split(' ')
+  const own = text.replace(FROM_PACKET, '')
+  return (PACKED_IN.test(own) ? `canned ${own.replace(PACKED_IN, '')}` : own).split(' ')
+}
+
+/** The claims before the rest, as names are kept: "self-raising gluten-free flour". */
+function claimsFirst(words: readonly string[]): string[] {
+  const { without, rest } = claimsIn(words)
+  return without.length ? [...words.filter((word) => !rest.includes(word)), ...rest] : [...words]
+}
+
 function findFood(name: string, index: NameIndex): FoodMatch | null {
-  const words = normaliseName(name).split(' ').filter(Boolean)
-  if (!words.length) return null
-  const direct = lookUp(index, words)
+  const words = asPacked(normaliseName(name).split(' ').filter(Boolean), index)
+  if (!words[0]) return null
+  const written = lookUp(index, words)
+  const turned = written?.how === 'exact' ? null : lookUp(index, claimsFirst(words))
+  const direct = turned?.how === 'exact' ? turned : (written ?? turned)
   if (direct?.how === 'exact') return direct
   let changed = false
   const corrected = words.map((word) => {

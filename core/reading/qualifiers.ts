@@ -113,7 +113,7 @@ export const asBought = (after: readonly string[]) => after.filter((word) => !DO
 /** States in which a food answers to a word for another: what is canned is cooked. */
 const ANSWERS: Readonly<Record<NonNullable<Qualifiers['state']>, readonly State[]>> = {
   raw: ['raw', 'frozen', 'dry'],
-  fresh: ['raw', 'frozen'],
+  fresh: ['raw', 'frozen', 'cooked'],
   uncooked: ['dry', 'raw', 'frozen'],
   frozen: ['frozen', 'raw', 'cooked'],
   cooked: ['cooked', 'canned', 'smoked', 'pickled'],
@@ -154,11 +154,11 @@ export function settle(food: Food, siblings: readonly Food[], said: Qualifiers):
   const lacking: string[] = []
   const odd: string[] = []
   let chosen = food
-  if (said.state !== null) {
+  const smokeAlike = said.state === 'smoked' && SMOKED_ALIKE.test(food.group)
+  if (said.state !== null && !smokeAlike) {
     const wanted = ANSWERS[said.state]
     if (chosen.state === null) {
-      if ((said.state === 'smoked' && !SMOKED_ALIKE.test(chosen.group)) || said.state === 'pickled')
-        odd.push(said.stateWord)
+      if (said.state === 'smoked' || said.state === 'pickled') odd.push(said.stateWord)
     } else if (!wanted.includes(chosen.state) || said.state === 'frozen') {
       const found = wanted
         .map((state) => siblings.find((one) => one.state === state))
@@ -177,8 +177,10 @@ export function settle(food: Food, siblings: readonly Food[], said: Qualifiers):
   const lacks = () => lacking.push(`the larder has none that is "${said.fatWords}"`)
   const fatty = FATTY.test(chosen.group)
   if (said.fatG !== null && (fatty || /fat|lean/.test(said.fatWords))) {
-    chosen = nearest(said.fatG)
-    const off = Math.abs(chosen.per100g.fatG - said.fatG)
+    // Of meat a high number is what is lean: nobody sells mince with 85 g of fat.
+    const fatG = /meat/.test(chosen.group) && said.fatG > 50 ? 100 - said.fatG : said.fatG
+    chosen = nearest(fatG)
+    const off = Math.abs(chosen.per100g.fatG - fatG)
     if (off > Math.max(SAME_FAT_G, NEAR_FAT_G)) lacks()
   } else if (said.fat !== null && fatty) {
     const most = said.fat === 'none' ? FAT_FREE_G : said.fat === 'lean' ? LEAN_G : food.per100g.fatG * 0.75
