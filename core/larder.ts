@@ -2,6 +2,7 @@ import { dietsFromRows, type Diet } from './diet/diets'
 import { withFatSteps } from './food/fatSteps'
 import { foodsFromRows, type Food, type FoodRow, type Foods } from './food/food'
 import { withStandIns } from './food/standIns'
+import { withTaughtNames, type TaughtName } from './food/taught'
 import { doughTablesFromRows, type DoughTables } from './dough/strength'
 import { homemadeFromRows } from './nutrition/homemade'
 import { cookingTablesFromRows, type CookingTables } from './nutrition/cookingTables'
@@ -61,4 +62,10 @@ export function withFoods(larder: Larder, more: readonly Food[]): Larder {
   const foods = new Map(larder.foods)
   for (const food of more) foods.set(food.id, food)
   return { ...larder, foods }
+}
+
+/** The larder that understands the names a cook has taught. */
+export function withNames(larder: Larder, taught: readonly TaughtName[]): Larder {
+  const foods = withTaughtNames(larder.foods, taught)
+  return foods === larder.foods ? larder : { ...larder, foods }
 }

@@ -2,11 +2,20 @@ import { defineStore } from 'pinia'
 import type { Price } from '~~/core/cost/costOf'
 import type { Food } from '~~/core/food/food'
 import type { PacketLabel } from '~~/core/food/packet'
-import { withFoods, withSwaps } from '~~/core/larder'
+import type { TaughtName } from '~~/core/food/taught'
+import { withFoods, withNames, withSwaps } from '~~/core/larder'
 import type { OwnSwap } from '~~/core/swap/catalogue'
-import { allLines, type Recipe } from '~~/core/recipe/document'
+import { allLines, type PrecookingWay, type Recipe } from '~~/core/recipe/document'
 import { larder as table } from '~~/data/larder'
 import { ApiProblem, call, type OwnFood, type ShelvedFood } from '~/logic/api'
+
+interface MadeRequest {
+  name: string
+  madeOf: { foodId: string; grams: number }[]
+  makesGrams: number
+  heat: PrecookingWay | null
+  method: string
+}
 
 interface Prices {
   currency: string
@@ -17,7 +26,9 @@ interface Prices {
 export const useLarderStore = defineStore('larder', () => {
   const extra = shallowRef<Food[]>([])
   const swaps = shallowRef<OwnSwap[]>([])
-  const larder = computed(() => withSwaps(withFoods(table, extra.value), swaps.value))
+  /** What the cook means by names, before what the table does. */
+  const names = shallowRef<TaughtName[]>([])
+  const larder = computed(() => withNames(withSwaps(withFoods(table, extra.value), swaps.value), names.value))
   const own = shallowRef<ShelvedFood[]>([])
   const counts = shallowRef({ table: table.foods.size, measured: 0, own: 0, import: 0 })
   const prices = shallowRef<ReadonlyMap<string, Price>>(new Map())
@@ -55,17 +66,22 @@ export const useLarderStore = defineStore('larder', () => {
   /** Loads the cook's own foods and prices. They are extras: without the server the tables still serve. */
   async function load() {
     try {
-      const [shelf, book, known] = await Promise.all([
+      const [shelf, book, known, taught] = await Promise.all([
         call<{ foods: ShelvedFood[]; counts: typeof counts.value }>('GET', '/api/foods?shelf=own'),
         call<Prices>('GET', '/api/prices'),
         call<{ swaps: OwnSwap[] }>('GET', '/api/swaps'),
+        call<{ names: TaughtName[] }>('GET', '/api/names'),
       ])
       own.value = shelf.foods
       counts.value = shelf.counts
       keep(shelf.foods)
       takePrices(book)
       swaps.value = known.swaps
-      const foods = known.swaps.map((one) => one.toFoodId).filter((id) => !larder.value.foods.has(id))
+      names.value = taught.names
+      const foods = [
+        ...known.swaps.map((one) => one.toFoodId),
+        ...taught.names.map((one) => one.foodId),
+      ].filter((id) => !larder.value.foods.has(id))
       if (foods.length) await know(foods)
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
@@ -106,6 +122,25 @@ export const useLarderStore = defineStore('larder', () => {
     await load()
   }
 
+  /** Stores a food the cook makes of others. */
+  async function addMade(made: MadeRequest): Promise<ShelvedFood> {
+    const food = await call<ShelvedFood>('POST', '/api/foods/made', made)
+    keep([food])
+    await load()
+    return food
+  }
+
+  /** Remembers what is meant by a name, until it is forgotten. */
+  async function teach(name: string, foodId: string) {
+    const taught = await call<TaughtName>('PUT', '/api/names', { name, foodId })
+    names.value = [...names.value.filter((one) => one.name !== taught.name), taught]
+    return taught
+  }
+  async function forget(name: string) {
+    await call('DELETE', `/api/names?name=${encodeURIComponent(name)}`)
+    names.value = names.value.filter((one) => one.name !== name)
+  }
+
   /** Remembers a swap of the cook's own, to be offered before all others. */
   async function addSwap(swap: Omit<OwnSwap, 'id'>) {
     swaps.value = [await call<OwnSwap>('POST', '/api/swaps', swap), ...swaps.value]
@@ -143,6 +178,10 @@ export const useLarderStore = defineStore('larder', () => {
 
   return {
     larder,
+    names,
+    teach,
+    forget,
+    addMade,
     swaps,
     addSwap,
     removeSwap,

@@ -6,7 +6,7 @@ import { MICRONUTRIENT_KEYS, type Micronutrients } from '../food/micronutrients'
 import { PRECOOKING_WAYS, type PrecookingWay } from '../recipe/document'
 import { retained, type CookingTables } from './cookingTables'
 
-interface Ingredient {
+export interface Ingredient {
   food: Food
   grams: number
 }
@@ -79,29 +79,43 @@ function aminoAcidsOf(ingredients: readonly Ingredient[]): AminoAcids | null {
   return { mgPerGProtein, source: 'reckoned from what it is made of' }
 }
 
-function homemadeFromRow(row: FoodRow, foods: Foods, tables: CookingTables): Food {
-  const where = `Home-made ${row.id}`
-  const makesGrams = Number(row.makes_g)
-  if (!row.id || !row.name || !row.method || !row.source)
-    throw new Error(`${where}: id, name, method or source is missing`)
-  if (foods.has(row.id)) throw new Error(`${where}: a food has that id already`)
-  if (!(makesGrams > 0)) throw new Error(`${where}: makes_g holds "${row.makes_g}"; grams were expected`)
-  const heat = PRECOOKING_WAYS.find((way) => way === row.heat) ?? null
-  if (heat === null && row.heat !== 'none')
-    throw new Error(`${where}: heat "${row.heat}" is not none or one of ${PRECOOKING_WAYS.join(', ')}`)
-  const ingredients = ingredientsOf(row, foods, where)
+/** What is made in the kitchen, and what comes of it. */
+export interface Made {
+  id: string
+  name: string
+  ingredients: readonly Ingredient[]
+  /** What they weigh when it is done. */
+  makesGrams: number
+  /** How it is cooked; null for not at all. */
+  heat: PrecookingWay | null
+  method: string
+  group: string
+  gramsPerMl: number
+  /** Where amounts and yield come from. */
+  source: string
+}
+
+/**
+ * A food made of others: figures, allergens and origins follow from them and from the weight that comes out. What
+ * is lost or taken up is water; vitamins are cut by the retention of the kind of heat.
+ *
+ * @throws Error when what comes out weighs less than what is dry in it, or nothing
+ */
+export function foodFromMade(made: Made, tables: CookingTables): Food {
+  const where = `Home-made ${made.id}`
+  const { ingredients, makesGrams } = made
+  if (!(makesGrams > 0)) throw new Error(`${where}: it weighs ${makesGrams} g; grams above 0 were expected`)
   const of = ingredients.map(({ food }) => food)
   const per100g = compositionOf(ingredients, makesGrams, where)
   const origins = union(of.map((food) => food.origins))
   const allergens = union(of.map((food) => food.allergens))
   const energyKcal = euEnergyKcal(per100g)
-  if (!(Number(row.g_per_ml) > 0)) throw new Error(`${where}: g_per_ml holds "${row.g_per_ml}"`)
   return {
-    id: row.id,
-    name: row.name,
-    synonyms: list(row.synonyms),
-    group: row.group!,
-    kind: row.id,
+    id: made.id,
+    name: made.name,
+    synonyms: [],
+    group: made.group,
+    kind: made.id,
     state: null,
     figuresOf: null,
     origins,
@@ -112,24 +126,52 @@ function homemadeFromRow(row: FoodRow, foods: Foods, tables: CookingTables): Foo
       (one) => !allergens.includes(one),
     ),
     per100g,
-    unknown: [],
-    micronutrients: micronutrientsOf(ingredients, makesGrams, heat, tables),
+    unknown: union(of.map((food) => food.unknown)),
+    micronutrients: micronutrientsOf(ingredients, makesGrams, made.heat, tables),
     aminoAcids: aminoAcidsOf(ingredients),
     energyKcal,
     statedEnergyKcal: energyKcal,
-    gramsPerMl: Number(row.g_per_ml),
-    unitGrams: unitGramsFrom(row.unit_weights, where),
+    gramsPerMl: made.gramsPerMl,
+    unitGrams: {},
     waterDemand: null,
     grain: null,
     freeWater: 0,
     softeningFat: null,
-    source: `reckoned from what it is made of; amounts and yield: ${row.source}`,
+    source: `reckoned from what it is made of; amounts and yield: ${made.source}`,
     homemade: {
       madeOf: ingredients.map(({ food, grams }) => ({ foodId: food.id, name: food.name, grams })),
       makesGrams,
-      method: row.method,
+      method: made.method,
     },
   }
+}
+
+function homemadeFromRow(row: FoodRow, foods: Foods, tables: CookingTables): Food {
+  const where = `Home-made ${row.id}`
+  if (!row.id || !row.name || !row.method || !row.source)
+    throw new Error(`${where}: id, name, method or source is missing`)
+  if (foods.has(row.id)) throw new Error(`${where}: a food has that id already`)
+  if (!(Number(row.makes_g) > 0))
+    throw new Error(`${where}: makes_g holds "${row.makes_g}"; grams were expected`)
+  const heat = PRECOOKING_WAYS.find((way) => way === row.heat) ?? null
+  if (heat === null && row.heat !== 'none')
+    throw new Error(`${where}: heat "${row.heat}" is not none or one of ${PRECOOKING_WAYS.join(', ')}`)
+  if (!(Number(row.g_per_ml) > 0)) throw new Error(`${where}: g_per_ml holds "${row.g_per_ml}"`)
+  const food = foodFromMade(
+    {
+      id: row.id,
+      name: row.name,
+      ingredients: ingredientsOf(row, foods, where),
+      makesGrams: Number(row.makes_g),
+      heat,
+      method: row.method,
+      group: row.group!,
+      gramsPerMl: Number(row.g_per_ml),
+      source: row.source,
+    },
+    tables,
+  )
+  return { ...food, synonyms: list(row.synonyms), unitGrams: unitGramsFrom(row.unit_weights, where) }
 }
 
 /**

@@ -18,7 +18,7 @@ export interface Qualifiers {
 const STATE_WORDS: Readonly<Record<string, NonNullable<Qualifiers['state']>>> = {
   ...Object.fromEntries(
     `cooked boiled parboiled steamed poached roast roasted grilled braised baked leftover fried stewed browned wilted
-     blanched sauteed stir-fried precooked pre-cooked`
+     blanched sauteed crispy precooked`
       .split(/\s+/)
       .map((word) => [word, 'cooked' as const]),
   ),
@@ -62,8 +62,7 @@ const PERCENT_LEAN = /\b(\d+(?:\.\d+)?) ?% lean\b/
 const LEAN_TO_FAT = /\b([5-9]\d) (\d{1,2})\b/
 
 /** Behind a name these say what is done with it here: "2 leeks fried in butter" are bought raw. */
-const DONE_HERE =
-  /^(?:fried|stewed|browned|wilted|blanched|sauteed|stir-fried|roasted|grilled|braised|baked)$/
+const DONE_HERE = /^(?:fried|stewed|browned|wilted|blanched|sauteed|roasted|grilled|braised|baked)$/
 
 /**
  * What the words of a name say of state and fat.

@@ -194,6 +194,15 @@ export async function putOwnFood(food: Food, label: PacketLabel, who: string): P
   })
 }
 
+/** Stores a food the cook makes of others. */
+export async function putMadeFood(food: Food): Promise<ShelvedFood> {
+  await migrated()
+  return transaction(async (client) => {
+    await putFoods(client, 'own', [food])
+    return { ...food, shelf: 'own' as const }
+  })
+}
+
 /** Every time a food was typed in, the latest first. */
 export async function entriesOf(foodId: string): Promise<FoodEntry[]> {
   await migrated()

@@ -349,3 +349,5 @@ export const ownSwapAnswer = z.object({
   part: z.string().nullable(),
   why: z.string(),
 })
+
+export const taughtNameAnswer = z.object({ name: z.string(), foodId: z.string() })

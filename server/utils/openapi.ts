@@ -62,6 +62,13 @@ export const ROUTES: readonly Route[] = [
     answers: { 201: ['The food', answers.foodAnswer] },
   },
   {
+    method: 'post',
+    path: '/api/foods/made',
+    summary: 'Stores a food that is made of others, by what comes out',
+    body: requests.madeFoodRequest,
+    answers: { 201: ['The food', answers.foodAnswer] },
+  },
+  {
     method: 'get',
     path: '/api/foods/{id}',
     summary: 'A food, with every time it was typed in',
@@ -153,6 +160,25 @@ export const ROUTES: readonly Route[] = [
     path: '/api/swaps/{id}',
     summary: 'Offers an own swap no longer',
     answers: { 200: ['Gone', z.object({ id: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/names',
+    summary: 'What the cook means by names: they come before those of the table when a text is read',
+    answers: { 200: ['Names', z.object({ names: z.array(answers.taughtNameAnswer) })] },
+  },
+  {
+    method: 'put',
+    path: '/api/names',
+    summary: 'Teaches which food is meant by a name',
+    body: requests.taughtNameRequest,
+    answers: { 200: ['The name as it is compared', answers.taughtNameAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/names',
+    summary: 'Forgets the name in `?name=`',
+    answers: { 200: ['Forgotten', z.object({ name: z.string() })] },
   },
   {
     method: 'get',

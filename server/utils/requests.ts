@@ -3,7 +3,7 @@ import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
 import { SHARES, TARGET_PER } from '../../core/diet/target'
 import { NUTRIENTS } from '../../core/food/nutrients'
 import { MICRONUTRIENT_KEYS, type Micronutrient } from '../../core/food/micronutrients'
-import { PART_KINDS } from '../../core/recipe/document'
+import { PART_KINDS, PRECOOKING_WAYS } from '../../core/recipe/document'
 import { recipeSchema } from '../../core/recipe/schema'
 
 /** Longest recipe text that is read. */
@@ -183,3 +183,30 @@ export const ownSwapRequest = z
     path: ['toFoodId'],
     message: 'a food cannot stand in for itself',
   })
+
+export const taughtNameRequest = z.object({
+  name: z.string('a name is expected, for example "cream"').trim().min(1).max(200),
+  foodId: foodIdOf,
+})
+
+export const madeFoodRequest = z.object({
+  name: z.string('a name is expected').trim().min(2, 'use at least 2 letters').max(120),
+  madeOf: z
+    .array(
+      z.object({
+        foodId: foodIdOf,
+        grams: z.number('grams are expected').gt(0, 'above 0 g').max(100000, 'at most 100 kg'),
+      }),
+    )
+    .min(1, 'name at least one food')
+    .max(60, 'at most 60 foods'),
+  makesGrams: z
+    .number('what it weighs when it is done, in grams, is expected')
+    .gt(0, 'above 0 g')
+    .max(100000, 'at most 100 kg'),
+  heat: z
+    .enum(PRECOOKING_WAYS, `use one of ${PRECOOKING_WAYS.join(', ')}, or null`)
+    .nullable()
+    .default(null),
+  method: z.string().trim().max(2000, 'use at most 2000 characters').default(''),
+})

@@ -57,11 +57,15 @@ function rewrite() {
     <label :for="rawId">As written</label>
     <InputText :id="rawId" v-model="raw" size="small" @keydown.enter="rewrite" @blur="rewrite" />
     <label :for="foodId">Food</label>
-    <FoodPicker
-      :input-id="foodId"
-      :start="food ?? line.name"
-      @choose="(one) => edits.food(line.id, one.id)"
-    />
+    <span class="food">
+      <FoodPicker
+        :input-id="foodId"
+        :start="food ?? line.name"
+        @choose="(one) => edits.food(line.id, one.id)"
+      />
+      <FoodFactsLine v-if="food" :food="food" />
+      <TeachName v-if="food && !line.cameFrom" :raw="line.raw" :food="food" />
+    </span>
     <label :for="partSelect">Stands in</label>
     <select
       :id="partSelect"
@@ -142,6 +146,11 @@ function rewrite() {
 </template>
 
 <style scoped>
+.food {
+  display: grid;
+  justify-items: start;
+  gap: 0.2rem;
+}
 .detail {
   display: grid;
   grid-template-columns: 6rem 1fr;

@@ -2,6 +2,7 @@
 import type { PartFigures } from '~~/core/evaluate'
 import { PART_NAMES, PART_KINDS, type Part, type PartKind } from '~~/core/recipe/document'
 import type { Food } from '~~/core/food/food'
+import { ApiProblem } from '~/logic/api'
 import { plainPart } from '~/logic/format'
 
 const { part, hosts, figures } = defineProps<{
@@ -11,6 +12,7 @@ const { part, hosts, figures } = defineProps<{
   figures: PartFigures | null
 }>()
 const edits = useBenchEdits()
+const shelves = useLarderStore()
 const at = computed(() => hosts.findIndex((one) => one.id === part.id))
 /** Parts that it can be made for: of the piece, and not itself. */
 const others = computed(() =>
@@ -30,6 +32,27 @@ function setKind(event: Event) {
   else {
     if (part.into !== null) edits.partInto(part.id, null)
     edits.partKind(part.id, value as PartKind)
+  }
+}
+/** What can be kept as a food: every line with a food and a weight. */
+const madeOf = computed(() =>
+  part.lines.flatMap(({ foodId, grams }) => (foodId && grams ? [{ foodId, grams }] : [])),
+)
+const kept = shallowRef<Food | null>(null)
+const problem = ref('')
+async function keepAsFood() {
+  problem.value = ''
+  try {
+    kept.value = await shelves.addMade({
+      name: part.name,
+      madeOf: madeOf.value,
+      makesGrams: part.finishedGrams ?? Math.max(1, figures?.grams ?? 1),
+      heat: part.cookedBy,
+      method: '',
+    })
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error
+    problem.value = error.problem.detail
   }
 }
 const buy = (food: Food) => edits.buyComponent(part.id, food, Math.max(1, Math.round(figures?.grams ?? 1)))
@@ -65,6 +88,24 @@ const buy = (food: Food) => edits.buyComponent(part.id, food, Math.max(1, Math.r
       <label :for="pickerId">Buy it instead</label>
       <FoodPicker :input-id="pickerId" @choose="buy" />
     </span>
+    <template v-if="part.into !== null">
+      <span v-if="kept" role="status">
+        {{ kept.name }} is in the larder now: <NuxtLink :to="`/larder/${kept.id}`">look at it</NuxtLink>
+      </span>
+      <button
+        v-else
+        type="button"
+        class="opens"
+        :disabled="!madeOf.length || madeOf.length < part.lines.length"
+        @click="keepAsFood"
+      >
+        Keep it in the larder as a food
+      </button>
+      <span v-if="madeOf.length < part.lines.length" class="soft"
+        >once every line has a food and a weight</span
+      >
+      <span v-if="problem" role="alert"><span class="sign stop">✕</span> {{ problem }}</span>
+    </template>
     <button v-if="hosts.length > 1" type="button" class="opens" @click="edits.removePart(part.id)">
       Take this part out
     </button>

@@ -46,5 +46,19 @@ function choose(one: Food) {
     placeholder="Name or fragment"
     @complete="search"
     @option-select="(event) => choose(event.value)"
-  />
+  >
+    <template #option="{ option }">
+      <span class="candidate">
+        <span>{{ labelOf(option) }}</span>
+        <FoodFactsLine :food="option" />
+      </span>
+    </template>
+  </AutoComplete>
 </template>
+
+<style scoped>
+.candidate {
+  display: grid;
+  gap: 0.1rem;
+}
+</style>

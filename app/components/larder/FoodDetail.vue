@@ -75,7 +75,11 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
 <template>
   <section class="detail" aria-labelledby="food-name">
     <h2 id="food-name">{{ food.name }}</h2>
-    <p class="small soft">{{ food.source }}. {{ food.group.replace('-', ' ') }}.</p>
+    <p class="small soft">
+      {{ food.source }}. {{ food.group.replace('-', ' ')
+      }}<template v-if="food.state">, {{ food.state }}</template
+      >.
+    </p>
     <table class="ruled">
       <thead>
         <tr>
@@ -172,7 +176,14 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
         </li>
       </ul>
       <p class="acts">
-        <Button label="Type it anew" size="small" severity="secondary" outlined @click="emit('anew')" />
+        <Button
+          v-if="!food.homemade"
+          label="Type it anew"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="emit('anew')"
+        />
         <Button
           :label="withdrawn ? 'Offer it again' : 'Offer it no longer'"
           size="small"

@@ -4,6 +4,7 @@ import type { Food } from '~~/core/food/food'
 import { nutrientsPer100g } from '~~/core/food/nutrients'
 import { ApiProblem, type OwnFood } from '~/logic/api'
 import { SHELF_WORDS, showFigure } from '~/logic/format'
+import { foodFacts } from '~/logic/foodFacts'
 import { COLUMNS, sortFoods, type Sorting } from '~/logic/larderTable'
 
 const route = useRoute()
@@ -24,6 +25,12 @@ const total = computed(() => Object.values(shelves.counts).reduce((sum, count) =
 const shelfOf = (food: Food) =>
   'shelf' in food ? (SHELF_WORDS[food.shelf as keyof typeof SHELF_WORDS] ?? '') : ''
 
+/** What a food holds, for the eye that runs down the list. */
+function holdsOf(food: Food) {
+  const { holds, mayHold } = foodFacts(food)
+  return [holds, mayHold && `packet: ${mayHold}`].filter(Boolean).join('; ')
+}
+
 const idOf = (value: unknown) => (typeof value === 'string' && value ? value : null)
 const foodOf = (id: unknown) => shelves.larder.foods.get(idOf(id) ?? '') ?? null
 const chosen = computed(() => foodOf(route.params.id))
@@ -38,7 +45,9 @@ const side = computed(() =>
       ? 'table'
       : 'prices' in route.query
         ? 'prices'
-        : null,
+        : 'words' in route.query
+          ? 'words'
+          : null,
 )
 
 // A food of another shelf may be named in the address.
@@ -62,7 +71,7 @@ async function typeAnew(food: Food) {
     toast.add({ severity: 'warn', summary: error.problem.title, detail: error.problem.detail, life: 4000 })
   }
 }
-function openSide(kind: 'packet' | 'table' | 'prices') {
+function openSide(kind: 'packet' | 'table' | 'prices' | 'words') {
   entry.value = null
   return router.push({ path: '/larder', query: { [kind]: null } })
 }
@@ -113,6 +122,7 @@ usePlaceKeys([
           <button type="button" class="opens" @click="openSide('packet')">Type in a packet</button>
           <button type="button" class="opens" @click="openSide('prices')">Price book</button>
           <button type="button" class="opens" @click="openSide('table')">Take in a table</button>
+          <button type="button" class="opens" @click="openSide('words')">Words you taught</button>
         </span>
         <p class="soft small" role="status">
           {{ foods.length }} of {{ total.toLocaleString() }} foods, per 100 g<template v-if="!query.trim()"
@@ -146,6 +156,7 @@ usePlaceKeys([
               <th scope="row">
                 <button type="button" class="name" @click="choose(food)">{{ food.name }}</button>
                 <span v-if="shelfOf(food)" class="soft small">&nbsp;{{ shelfOf(food) }}</span>
+                <span v-if="holdsOf(food)" class="soft small holds">{{ holdsOf(food) }}</span>
               </th>
               <td v-for="column in COLUMNS" :key="column.key">
                 {{ showFigure(column.key, nutrientsPer100g(food)[column.key]) }}
@@ -178,6 +189,7 @@ usePlaceKeys([
       />
       <LazyTableImport v-else-if="side === 'table'" @done="shelves.load" />
       <LazyPriceBook v-else-if="side === 'prices'" />
+      <LazyTaughtNames v-else-if="side === 'words'" />
       <FoodDetail
         v-else-if="chosen"
         :food="chosen"
@@ -250,6 +262,9 @@ td {
 td,
 thead th:not(:first-child) {
   text-align: right;
+}
+.holds {
+  display: block;
 }
 thead button {
   padding: 0;

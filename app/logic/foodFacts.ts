@@ -1,0 +1,44 @@
+import type { EU_ALLERGENS, Food} from '~~/core/food/food';
+
+/** Short words for the allergens, as a line of a list can hold them. */
+const SHORT: Partial<Record<keyof typeof EU_ALLERGENS, string>> = {
+  gluten: 'gluten',
+  soy: 'soy',
+  nuts: 'nuts',
+  sesame: 'sesame',
+  sulphites: 'sulphites',
+  celery: 'celery',
+  mustard: 'mustard',
+}
+const short = (key: keyof typeof EU_ALLERGENS) => SHORT[key] ?? key
+
+/** What tells a food from others of its name: its state, its fat, what it holds. */
+export interface FoodFacts {
+  state: string
+  fat: string
+  holds: string
+  mayHold: string
+}
+
+/**
+ * What a cook has to see of a food before choosing it.
+ *
+ * @returns words, '' where there is nothing to say
+ */
+export function foodFacts(food: Food): FoodFacts {
+  const fatG = food.per100g.fatG
+  const animal = food.origins.filter((one) => one === 'meat' || one === 'honey')
+  return {
+    state: food.state ?? '',
+    fat: food.unknown.includes('fatG')
+      ? ''
+      : `${fatG >= 10 ? Math.round(fatG) : Math.round(fatG * 10) / 10} % fat`,
+    holds: food.originKnown
+      ? [...animal, ...food.allergens.map(short)].join(', ')
+      : 'not known what it holds',
+    mayHold: [
+      ...food.possibleOrigins.filter((one) => one === 'meat'),
+      ...food.possibleAllergens.map(short),
+    ].join(', '),
+  }
+}
