@@ -104,14 +104,19 @@ const CLAIMS: Readonly<Record<string, Hazards>> = {
   faux: ANIMAL,
 }
 
+/** Whether the word at `at` and the "free" behind it are one claim. */
+export const isClaim = (words: readonly string[], at: number): boolean =>
+  words[at + 1] === 'free' && CLAIMS[words[at] ?? ''] !== undefined
+
 /**
- * What a name claims to be without, and the words that are left: "gluten-free", "dairy-free", "vegan",
+ * What a name claims to be without, the words that claim it, and the words that are left: "gluten-free", "dairy-free", "vegan",
  * "plant-based", "non-dairy", "eggless".
  *
  * @param words of a name, normalised
  */
-export function claimsIn(words: readonly string[]): { without: Hazards[]; rest: string[] } {
+export function claimsIn(words: readonly string[]): { without: Hazards[]; claims: string[]; rest: string[] } {
   const without: Hazards[] = []
+  const claims: string[] = []
   const rest: string[] = []
   for (let at = 0; at < words.length; at++) {
     const [word, next] = [words[at]!, words[at + 1]]
@@ -120,12 +125,16 @@ export function claimsIn(words: readonly string[]): { without: Hazards[]; rest: 
     const alone = /^(?:gf|df|eggless|meatless|vegetarian|veggie|vegan|mock|faux)$/.test(word) && CLAIMS[word]
     if (free || non) {
       without.push(free || (non as Hazards))
+      claims.push(word, next!)
       at++
-    } else if (alone) without.push(alone)
-    else if (word === 'plant') {
+    } else if (alone) {
+      without.push(alone)
+      claims.push(word)
+    } else if (word === 'plant') {
       without.push(ANIMAL)
+      claims.push(...(next === 'based' ? [word, next] : [word]))
       if (next === 'based') at++
     } else rest.push(word)
   }
-  return { without, rest }
+  return { without, claims, rest }
 }

@@ -1,5 +1,5 @@
 import type { Food, Foods } from '../food/food'
-import { carries, carriesAny, claimsIn, hazardsOfWord } from '../food/hazards'
+import { carries, carriesAny, claimsIn, hazardsOfWord, isClaim } from '../food/hazards'
 import { asBought, qualifiersIn, settle } from './qualifiers'
 import { remember } from './remember'
 
@@ -211,6 +211,8 @@ function lookUp(index: NameIndex, words: readonly string[]): FoodMatch | null {
   for (let length = Math.min(words.length - 1, index.longest); length >= 1; length--) {
     // From the right: the noun that says what a food is stands last in English.
     for (let start = words.length - length; start >= 0; start--) {
+      // "Pecans, nut-free" names no pecan nuts: a claim is not cut in two.
+      if (isClaim(words, start - 1) || isClaim(words, start + length - 1)) continue
       const found = words.slice(start, start + length).join(' ')
       const food = index.names.get(found)
       const match = food && fits(index, food, found, words.slice(0, start), words.slice(start + length))
@@ -256,18 +258,26 @@ function asPacked(words: readonly string[], index: NameIndex): readonly string[]
   return (PACKED_IN.test(own) ? `canned ${own.replace(PACKED_IN, '')}` : own).split(' ')
 }
 
-/** The claims before the rest, as names are kept: "self-raising gluten-free flour". */
-function claimsFirst(words: readonly string[]): string[] {
-  const { without, rest } = claimsIn(words)
-  return without.length ? [...words.filter((word) => !rest.includes(word)), ...rest] : [...words]
+/** Words that packets of flour add to what they are. */
+const OF_MIXES = /^(?:plain|white|blend|mix|ready|rolled)$/
+
+/** The name that is kept with its claims before the rest: "self-raising gluten-free flour". */
+function claimedName(index: NameIndex, words: readonly string[]): FoodMatch | null {
+  const { claims, rest } = claimsIn(words)
+  if (!claims.length) return null
+  const turned = [...claims, ...rest]
+  for (const found of [turned.join(' '), turned.filter((word) => !OF_MIXES.test(word)).join(' ')]) {
+    const food = index.names.get(found)
+    if (food) return { food, found, lacking: '', how: 'exact', leftOver: [] }
+  }
+  return null
 }
 
 function findFood(name: string, index: NameIndex): FoodMatch | null {
   const words = asPacked(normaliseName(name).split(' ').filter(Boolean), index)
   if (!words[0]) return null
   const written = lookUp(index, words)
-  const turned = written?.how === 'exact' ? null : lookUp(index, claimsFirst(words))
-  const direct = turned?.how === 'exact' ? turned : (written ?? turned)
+  const direct = written?.how === 'exact' ? written : (claimedName(index, words) ?? written)
   if (direct?.how === 'exact') return direct
   let changed = false
   const corrected = words.map((word) => {

@@ -263,8 +263,9 @@ td,
 thead th:not(:first-child) {
   text-align: right;
 }
-.holds {
-  display: block;
+.holds::before {
+  content: '·';
+  margin: 0 0.35rem;
 }
 thead button {
   padding: 0;

@@ -1,0 +1,107 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
+import { matchFood } from '../reading/match'
+import standIns from '../../data/stand-ins.csv'
+import { carries, carriesAny, claimsIn, hazardsOfWord } from './hazards'
+
+const all = [...foods.values()]
+
+describe('a stand-in', () => {
+  it('states its own origin and allergens, whatever the food holds whose figures it bears', () => {
+    for (const row of standIns) {
+      const own = foods.get(row.id!)!
+      expect(own.figuresOf, row.id).toBe(row.figures_of)
+      expect([...own.origins, ...own.possibleOrigins.map((one) => `?${one}`)].sort().join('|'), row.id).toBe(
+        (row.origin ?? '').split('|').filter(Boolean).sort().join('|'),
+      )
+      expect(own.source, row.id).toContain(row.why)
+    }
+  })
+
+  it('of a nut, a seed or an animal names it among what it holds', () => {
+    const says: [RegExp, string][] = [
+      [/\b(?:hazelnut|pistachio|walnut|macadamia)/, 'nuts'],
+      [/\b(?:goat|sheep|buffalo|garlic butter)/, 'milk'],
+      [/\b(?:fish|haddock|trout)\b(?! ?sauce)/, 'fish'],
+      [/\bsesame\b/, 'sesame'],
+    ]
+    for (const row of standIns) {
+      const own = foods.get(row.id!)!
+      const name = own.name.toLowerCase()
+      for (const [word, allergen] of says)
+        if (word.test(name) && !/without|meat|cheese of/.test(name))
+          expect([...own.allergens, ...own.possibleAllergens], own.id).toContain(allergen)
+    }
+  })
+})
+
+describe('a word in a name', () => {
+  it.each([
+    'soya',
+    'hazelnut',
+    'peanut',
+    'fish',
+    'egg',
+    'malt',
+    'sesame',
+    'milk',
+    'wheat',
+    'mustard',
+    'celery',
+    'pork',
+  ])('"%s" never disappears: in front of any food it is carried, or nothing is matched', (word) => {
+    const hazards = hazardsOfWord(word, matchFood(word, foods)?.food)!
+    expect(hazards).not.toBeNull()
+    fc.assert(
+      fc.property(fc.constantFrom(...all), (food) => {
+        const name = food.synonyms[0] ?? food.name
+        const found = matchFood(`${word} ${name}`, foods)
+        if (found) expect(carries(found.food, hazards), `${word} ${name} → ${found.food.name}`).toBe(true)
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it.each([
+    ['vegan', 'milk'],
+    ['dairy-free', 'milk'],
+    ['gluten-free', 'gluten'],
+    ['egg-free', 'egg'],
+    ['nut-free', 'nuts'],
+    ['soya-free', 'soy'],
+  ] as const)('"%s" never gives a food that certainly holds %s', (claim, allergen) => {
+    fc.assert(
+      fc.property(fc.constantFrom(...all), fc.boolean(), (food, behind) => {
+        const name = food.synonyms.at(-1) ?? food.name
+        const found = matchFood(behind ? `${name}, ${claim}` : `${claim} ${name}`, foods)
+        expect(found?.food.allergens ?? [], `${claim} ${name} → ${found?.food.name}`).not.toContain(allergen)
+      }),
+      { numRuns: 400 },
+    )
+  })
+
+  it('that only measures brings nothing along', () => {
+    expect(matchFood('walnut sized piece of ginger', foods)?.food.id).toBe('ginger')
+    expect(matchFood('egg-sized butter', foods)?.food.id).toBe('butter')
+  })
+
+  it('for what a thing is meant brings nothing along', () => {
+    expect(matchFood('bread machine yeast', foods)?.food.id).toBe('instant-yeast')
+  })
+})
+
+describe('claimsIn', () => {
+  it('takes claims out wherever they stand', () => {
+    const { without, rest } = claimsIn('self raising gluten free flour'.split(' '))
+    expect(rest.join(' ')).toBe('self raising flour')
+    expect(without).toHaveLength(1)
+    expect(carriesAny(foods.get('plain-flour')!, without[0]!)).toBe(true)
+    expect(carriesAny(foods.get('gf-flour-blend')!, without[0]!)).toBe(false)
+  })
+  it('knows those that are one word, or begin with "non"', () => {
+    expect(claimsIn(['eggless', 'mayonnaise']).rest).toEqual(['mayonnaise'])
+    expect(claimsIn(['non', 'dairy', 'cream']).rest).toEqual(['cream'])
+    expect(claimsIn(['free', 'range', 'egg']).without).toEqual([])
+  })
+})
