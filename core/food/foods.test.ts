@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { foods, larder } from '../../test/helpers'
 import rows from '../../data/foods.csv'
 import { foodsFromRows } from './food'
+import { MICRONUTRIENT_KEYS } from './micronutrients'
 import { normaliseName } from '../reading/match'
 
 const all = [...foods.values()]
@@ -62,7 +63,7 @@ describe('the food table', () => {
   )
 
   it.each(each)('%s names its source, a density and sane spoons', (_, food) => {
-    expect(food.source).toMatch(/from memory|published|practice|reckoned/)
+    expect(food.source).toMatch(/from memory|published|practice|reckoned|measured/)
     expect(food.gramsPerMl).toBeGreaterThan(0.05)
     expect(food.gramsPerMl).toBeLessThan(1.6)
     const { tsp, tbsp, cup } = food.unitGrams
@@ -94,6 +95,38 @@ describe('the food table', () => {
         }
       }
     }
+  })
+
+  // Minerals and vitamins taken from another food show: nothing but the same food has four of them alike.
+  const SAME_FOOD = [
+    'oat-flour gf-oat-flour',
+    'rolled-oats gf-oats',
+    'ground-almonds almonds',
+    'wonton-wrapper egg-roll-wrapper',
+    'butter unsalted-butter',
+    'semi-skimmed-milk lactose-free-milk',
+    'ground-flax flax-flour',
+    'flax-flour flaxseed',
+    'red-lentils-dry red-lentil-flour',
+    'split-mung-dry moong-flour',
+    'split-mung-dry mung-dry',
+    'moong-flour mung-dry',
+    'urad-dal-dry urad-flour',
+    'quinoa-flour quinoa-dry',
+    'chives garlic-chives',
+    'salt kosher-salt',
+  ]
+  it('takes the minerals and vitamins of a row from the food of that row', () => {
+    const alike = stated.flatMap((one, at) =>
+      stated.slice(at + 1).flatMap((other) => {
+        if (one.kind === other.kind) return []
+        const same = MICRONUTRIENT_KEYS.filter(
+          (key) => (one.micronutrients[key] ?? 0) > 0 && one.micronutrients[key] === other.micronutrients[key],
+        )
+        return same.length >= 4 ? [`${one.id} ${other.id}`] : []
+      }),
+    )
+    expect(alike.filter((pair) => !SAME_FOOD.includes(pair))).toEqual([])
   })
 
   it('gives every flour a water demand', () => {

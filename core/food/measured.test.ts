@@ -95,46 +95,236 @@ describe('energy recomputed over the measured foods', () => {
 const within = (ours: number, theirs: number, kind: 'fat' | 'other') =>
   Math.abs(ours - theirs) <= (theirs < 10 ? (kind === 'fat' ? 1.5 : 2) : theirs <= 40 ? theirs * 0.2 : 8)
 
+/**
+ * Where published tables are further apart than a label may be. Kept word by word, so that nobody takes these for
+ * checked and a change of either side is seen. Fibre: the Indian tables measure all of it (AOAC 2011.25), the American
+ * ones the older way. Water of spices, seeds and dried fruit, fat of meat, fish and nuts: another cut, kind or season.
+ * Roots, fruit and pods: another variety. Milk foods: another make.
+ */
+const DIFFER: ReadonlyMap<string, readonly string[]> = new Map(
+  `semolina fibre water
+bulgur-dry fibre
+brown-rice-dry fat water
+quinoa-dry fibre water
+sorghum-flour fat fibre
+puffed-rice carbohydrate water
+chickpeas-dry fibre carbohydrate
+urad-dal-dry fibre carbohydrate
+black-eyed-dry water
+lentils-dry fibre
+split-peas-dry fat fibre carbohydrate
+soybeans-dry fibre carbohydrate water
+amaranth-leaf fibre
+rocket protein carbohydrate
+parsley protein carbohydrate water
+peas carbohydrate
+pumpkin fibre
+plantain carbohydrate water
+mango carbohydrate
+pear carbohydrate
+pineapple fibre carbohydrate
+pomegranate carbohydrate
+raisins water
+strawberry carbohydrate
+lemon-juice carbohydrate
+radish carbohydrate
+red-radish carbohydrate
+sweet-potato carbohydrate water
+cassava fibre carbohydrate water
+yam carbohydrate
+green-chilli fibre carbohydrate
+garlic fibre carbohydrate
+ginger fibre carbohydrate
+dried-chilli carbohydrate water
+cloves fat carbohydrate water
+cardamom protein fat fibre water
+cumin protein fat fibre carbohydrate water
+fenugreek-seed fibre carbohydrate
+nutmeg fibre water
+black-pepper fibre
+turmeric protein fat water
+fresh-coconut water
+sesame-seed fibre
+peanuts fat carbohydrate
+flaxseed carbohydrate
+pine-nuts fat carbohydrate water
+sunflower-seed fibre carbohydrate
+walnuts carbohydrate
+poppy-seed fat fibre carbohydrate
+mushroom fibre
+shiitake carbohydrate
+paneer fat carbohydrate
+khoya fat carbohydrate water
+egg-yolk carbohydrate
+chicken-thigh fat water
+chicken-breast fat
+liver protein
+goat-meat fat water
+beef fat
+beef-liver carbohydrate
+rabbit fat
+mackerel fat water
+salmon fat
+prawns protein
+squid carbohydrate`
+    .split('\n')
+    .map((row) => row.split(' '))
+    .map(([id, ...what]) => [id!, what]),
+)
+
+/** Ours and the row of the tables for the same food. */
+const SAME_FOOD = `plain-flour A018
+atta A019
+semolina A022
+bulgur-dry A021
+rice-dry A015
+brown-rice-dry A013
+quinoa-dry A009
+finger-millet-flour A010
+millet-flour A003
+sorghum-flour A005
+puffed-rice A012
+amaranth-flour A001
+chana-dal-dry B001
+chickpeas-dry B002
+urad-dal-dry B003
+black-eyed-dry B006
+split-mung-dry B010
+mung-dry B011
+red-lentils-dry B013
+lentils-dry B014
+split-peas-dry B017
+kidney-beans-dry B020
+pigeon-peas-dry B021
+soybeans-dry B025
+cabbage C015
+red-cabbage C016
+napa-cabbage C013
+pak-choi C027
+spring-greens C014
+amaranth-leaf C002
+brussels-sprouts C012
+rocket C021
+parsley C028
+spinach C033
+drumstick-leaf C020
+cauliflower D036
+celery D037
+cucumber D044
+green-beans D050
+okra D056
+red-pepper D034
+aubergine D031
+peas D061
+pumpkin D066
+bottle-gourd D007
+chayote D038
+tomato D075
+courgette D077
+bamboo-shoots D002
+plantain D063
+apple E001
+banana E012
+cherries E014
+dates E019
+mango E036
+orange E047
+apricot E050
+pear E051
+pineapple E053
+plum E054
+pomegranate E055
+raisins E058
+strawberry E063
+avocado E007
+lemon-juice E033
+beetroot F001
+carrot F002
+potato F006
+radish F010
+red-radish F011
+sweet-potato F013
+cassava F015
+yam F018
+green-chilli G008
+coriander-leaf G009
+curry-leaf G010
+garlic G011
+ginger G014
+mint G016
+onion G017
+dried-chilli G022
+cloves G023
+cardamom G020
+coriander-seed G024
+cumin G025
+fenugreek-seed G026
+nutmeg G028
+black-pepper G031
+turmeric G033
+cashews H005
+desiccated-coconut H006
+fresh-coconut H007
+sesame-seed H011
+peanuts H012
+flaxseed H014
+pine-nuts H017
+pistachios H018
+sunflower-seed H020
+walnuts H021
+poppy-seed G032
+jaggery I001
+mushroom J001
+shiitake J003
+milk L002
+paneer L003
+khoya L004
+egg M001
+egg-white M002
+egg-yolk M003
+boiled-egg M004
+quail-egg M014
+chicken-thigh N002
+chicken-breast N003
+liver N005
+goat-meat O001
+lamb O014
+beef O025
+beef-liver O032
+pork O048
+rabbit O061
+mackerel P034
+tuna-fresh P084
+salmon P068
+crab Q002
+prawns Q007
+squid R007
+ghee T013
+groundnut-oil T005
+sunflower-oil T012`
+  .split('\n')
+  .map((pair) => pair.split(' ') as [string, string])
+
 describe('hand-entered rows against the measured ones', () => {
-  it.each([
-    ['plain-flour', 'A018'],
-    ['atta', 'A019'],
-    ['chana-dal-dry', 'B001'],
-    ['split-mung-dry', 'B010'],
-    ['cabbage', 'C015'],
-    ['cauliflower', 'D036'],
-    ['spinach', 'C033'],
-    ['tomato', 'D075'],
-    ['apple', 'E001'],
-    ['carrot', 'F002'],
-    ['potato', 'F006'],
-    ['onion', 'G017'],
-    ['cashews', 'H005'],
-    ['milk', 'L002'],
-    ['egg', 'M001'],
-    ['ghee', 'T013'],
-  ])('%s agrees with %s within the label tolerances', (id, code) => {
+  it('differ in at most a fifth of the figures', () => {
+    const differing = [...DIFFER.values()].reduce((sum, what) => sum + what.length, 0)
+    expect(differing / (5 * SAME_FOOD.length)).toBeLessThan(0.2)
+  })
+  it('are all those of which both tables have the food', () => {
+    expect(SAME_FOOD.length).toBeGreaterThan(120)
+  })
+  it.each(SAME_FOOD)('%s agrees with %s', (id, code) => {
     const ours = food(id).per100g
     const theirs = measured.find((row) => row.code === code)!
-    expect(
-      within(ours.proteinG, theirs.protcnt, 'other'),
-      `protein ${ours.proteinG} / ${theirs.protcnt}`,
-    ).toBe(true)
-    expect(within(ours.fatG, theirs.fatce, 'fat'), `fat ${ours.fatG} / ${theirs.fatce}`).toBe(true)
-    expect(within(ours.fibreG, theirs.fibtg, 'other'), `fibre ${ours.fibreG} / ${theirs.fibtg}`).toBe(true)
-    const available = ours.carbohydrateG - ours.fibreG
-    expect(
-      within(available, theirs.choavldf, 'other'),
-      `carbohydrate ${available} / ${theirs.choavldf}`,
-    ).toBe(true)
-  })
-
-  // Different foods under one name: American almonds hold less fat than the Indian ones, and the tables' paneer
-  // more carbohydrate than any label. Kept here so that nobody takes them for checked.
-  it('still differs where it is known to differ', () => {
-    const almond = measured.find((row) => row.code === 'H001')!
-    const paneer = measured.find((row) => row.code === 'L003')!
-    expect(within(food('almonds').per100g.fatG, almond.fatce, 'fat')).toBe(false)
-    expect(within(food('paneer').per100g.carbohydrateG, paneer.choavldf, 'other')).toBe(false)
+    const off = (
+      [
+        ['protein', ours.proteinG, theirs.protcnt, 'other'],
+        ['fat', ours.fatG, theirs.fatce, 'fat'],
+        ['fibre', ours.fibreG, theirs.fibtg, 'other'],
+        ['carbohydrate', ours.carbohydrateG - ours.fibreG, theirs.choavldf, 'other'],
+        ['water', ours.waterG, theirs.water, 'other'],
+      ] as const
+    ).flatMap(([what, own, their, kind]) => (within(own, their, kind) ? [] : [what]))
+    expect(off).toEqual(DIFFER.get(id) ?? [])
   })
 })
