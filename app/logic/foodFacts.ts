@@ -1,4 +1,4 @@
-import type { EU_ALLERGENS, Food} from '~~/core/food/food';
+import type { EU_ALLERGENS, Food } from '~~/core/food/food'
 
 /** Short words for the allergens, as a line of a list can hold them. */
 const SHORT: Partial<Record<keyof typeof EU_ALLERGENS, string>> = {

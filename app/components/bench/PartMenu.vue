@@ -38,13 +38,18 @@ function setKind(event: Event) {
 const madeOf = computed(() =>
   part.lines.flatMap(({ foodId, grams }) => (foodId && grams ? [{ foodId, grams }] : [])),
 )
+const nameOfPart = (name: string) => {
+  const bare = name.replace(/^for the\s+/i, '')
+  return bare.charAt(0).toUpperCase() + bare.slice(1)
+}
 const kept = shallowRef<Food | null>(null)
 const problem = ref('')
 async function keepAsFood() {
   problem.value = ''
   try {
     kept.value = await shelves.addMade({
-      name: part.name,
+      // "For the masala" is a heading; the food is called masala.
+      name: nameOfPart(part.name),
       madeOf: madeOf.value,
       makesGrams: part.finishedGrams ?? Math.max(1, figures?.grams ?? 1),
       heat: part.cookedBy,
