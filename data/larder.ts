@@ -1,32 +1,6 @@
-// The application and the server are checked apart and both need to know what a table is.
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference
-/// <reference path="./tables.d.ts" />
-import { larderFromRows, type Larder } from '../core/larder'
-import aminoAcids from './amino-acids.csv'
-import diets from './diets.csv'
-import fatSteps from './fat-steps.csv'
-import foods from './foods.csv'
-import homemade from './homemade.csv'
-import needs from './needs.csv'
-import retention from './retention.csv'
-import standIns from './stand-ins.csv'
-import states from './states.csv'
-import strength from './strength.csv'
-import swaps from './swaps.csv'
-import yields from './yields.csv'
+import type { Larder } from '../core/larder'
+import { tableSwaps } from './swapTable'
+import { table } from './table'
 
 /** The larder that ships with the product, built once from the tables beside this file. */
-export const larder: Larder = larderFromRows({
-  foods,
-  standIns,
-  fatSteps,
-  states,
-  homemade,
-  diets,
-  swaps,
-  aminoAcids,
-  yields,
-  retention,
-  strength,
-  needs,
-})
+export const larder: Larder = { ...table, swaps: tableSwaps }

@@ -1,64 +1,96 @@
-import { answerQuestion, questionsAbout, type Answer, type Question } from '~~/core/reading/questions'
-import { MAX_TEXT_CHARACTERS, readRecipe, report, type Intake } from '~~/core/reading/readRecipe'
-import { setGrams } from '~~/core/recipe/edit'
-import type { Recipe } from '~~/core/recipe/document'
+import type { Answer, Question } from '~~/core/reading/questions'
+import type { Intake } from '~~/core/reading/readRecipe'
+import type { Given } from '~~/core/reading/withAnswers'
+import type { Order, Read } from '~/workers/reading.worker'
 
-interface Given {
-  /** What the question said: it is found again by that when the text is read anew. */
-  text: string
-  code: string
-  apply: (recipe: Recipe, question: Question) => Recipe
-}
+/** A text that is not read by then is given up: the page stays at hand, and the text stays as it is. */
+const DEADLINE_MS = 8000
 
 /**
- * The reading of a text that follows every change, with the cook's answers laid over it. An answer stays as long as
- * the text still gives rise to its question.
+ * The reading of a text that follows every change, with the cook's answers laid over it, in a worker: what is typed
+ * never waits for what is read. Of several readings under way only the last counts.
  */
 export function useIntake(text: Readonly<Ref<string | null | undefined>>) {
   const shelves = useLarderStore()
   const given = shallowRef<Given[]>([])
+  const intake = shallowRef<Intake | null>(null)
+  const reading = ref(false)
+  const trouble = ref('')
 
-  function read(typed: string): Intake | null {
-    if (!typed.trim() || typed.length > MAX_TEXT_CHARACTERS) return null
-    const { foods } = shelves.larder
-    const intake = readRecipe(typed, foods)
-    let { recipe } = intake
-    for (const one of given.value) {
-      const question = questionsAbout(recipe, foods).find(
-        ({ code, text: asked }) => code === one.code && asked === one.text,
-      )
-      if (question) recipe = one.apply(recipe, question)
-    }
-    if (recipe === intake.recipe) return intake
-    return { ...intake, recipe, ...report(recipe, foods), questions: questionsAbout(recipe, foods) }
+  let worker: Worker | null = null
+  let turn = 0
+  let deadline: ReturnType<typeof setTimeout> | undefined
+  const waiting = new Map<number, (intake: Intake | null) => void>()
+
+  function stop() {
+    worker?.terminate()
+    worker = null
+    clearTimeout(deadline)
+    reading.value = false
+    for (const done of waiting.values()) done(null)
+    waiting.clear()
   }
-  const intake = computed(() => read(text.value ?? ''))
+  function giveUp(why: string) {
+    stop()
+    trouble.value = why
+  }
+  /** Reactive wrappers cannot be sent. */
+  const send = (order: Order) => worker?.postMessage(JSON.parse(JSON.stringify(order)))
+  const sendLarder = () => send({ kind: 'larder', own: { foods: shelves.extra, names: shelves.names } })
+  function start() {
+    if (worker) return
+    worker = new Worker(new URL('../workers/reading.worker.ts', import.meta.url), { type: 'module' })
+    worker.onmessage = ({ data }: MessageEvent<Read>) => {
+      waiting.get(data.turn)?.(data.intake)
+      waiting.delete(data.turn)
+      if (data.turn !== turn) return
+      clearTimeout(deadline)
+      reading.value = false
+      intake.value = data.intake
+    }
+    worker.onerror = () =>
+      giveUp('The reading broke off. Your text is as it was; change it, or type it shorter')
+    sendLarder()
+  }
 
-  const give = (question: Question, apply: Given['apply']) => {
-    given.value = [...given.value, { text: question.text, code: question.code, apply }]
+  /** Reads a text as it stands now. */
+  function read(typed: string): Promise<Intake | null> {
+    start()
+    trouble.value = ''
+    reading.value = true
+    turn += 1
+    clearTimeout(deadline)
+    deadline = setTimeout(
+      () => giveUp('This text takes too long to read. Leave out what is no recipe, or paste it in parts'),
+      DEADLINE_MS,
+    )
+    const own = turn
+    return new Promise((resolve) => {
+      waiting.set(own, resolve)
+      send({ kind: 'read', turn: own, text: typed, given: given.value })
+    })
+  }
+
+  watch([text, given], () => void read(text.value ?? ''), { immediate: true })
+  watch(
+    () => [shelves.extra, shelves.names],
+    () => {
+      sendLarder()
+      void read(text.value ?? '')
+    },
+  )
+  onUnmounted(stop)
+
+  const give = (question: Question, says: Given['says']) => {
+    given.value = [...given.value, { text: question.text, code: question.code, says }]
   }
   return {
     intake,
+    reading,
+    trouble,
     read,
-    answer: (question: Question, answer: Answer) =>
-      give(question, (recipe, found) => {
-        // Ids are given anew at every reading: what the answer is about is what the question found now.
-        const own = found.options.find(
-          (option) => option.answer.do === answer.do && sameWish(option.answer, answer),
-        )?.answer
-        const about = 'lineId' in answer && found.about ? { ...answer, lineId: found.about } : answer
-        return answerQuestion(recipe, found, own ?? about, shelves.larder.foods)
-      }),
-    weigh: (question: Question, grams: number) =>
-      give(question, (recipe, found) => (found.about ? setGrams(recipe, found.about, grams) : recipe)),
+    answer: (question: Question, answer: Answer) => give(question, { answer }),
+    weigh: (question: Question, grams: number) => give(question, { grams }),
     forget: () => (given.value = []),
   }
-}
-
-/** Whether two answers wish the same, whatever their ids. */
-function sameWish(a: Answer, b: Answer): boolean {
-  if (a.do === 'part-kind' && b.do === 'part-kind') return a.kind === b.kind
-  if (a.do === 'part-into' && b.do === 'part-into') return a.into === b.into
-  if (a.do === 'way' && b.do === 'way') return a.way === b.way
-  return a.do === b.do && a.do !== 'count'
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced, useLocalStorage } from '@vueuse/core'
-import { MAX_TEXT_CHARACTERS } from '~~/core/reading/readRecipe'
+import { MAX_TEXT_CHARACTERS } from '~~/core/reading/limits'
 
 const EXAMPLE = `Leek and cheese turnovers
 Makes 8, serves 4
@@ -27,7 +27,7 @@ Bake at 180 °C for 25 minutes.`
 // Kept in the browser while it is typed: nothing is lost by a reload.
 const text = useLocalStorage('swap-pocket:paste', '')
 const settled = refDebounced(text, 120, { maxWait: 400 })
-const { intake, answer, weigh, read, forget } = useIntake(settled)
+const { intake, trouble, answer, weigh, read, forget } = useIntake(settled)
 const lineCount = computed(() => intake.value?.lines.length ?? 0)
 /** The line of the text that is pointed at, on either side. */
 const lit = ref<number | null>(null)
@@ -35,9 +35,9 @@ const lit = ref<number | null>(null)
 const bench = useBenchStore()
 const router = useRouter()
 
-function lay() {
+async function lay() {
   // Read again: the last keystrokes may not have settled yet.
-  const last = read(text.value)
+  const last = await read(text.value)
   if (!last) return
   bench.start(last.recipe)
   clear()
@@ -65,6 +65,7 @@ usePlaceKeys([{ key: 'mod+Enter', says: 'Put it on the bench', always: true, act
         <span class="sign stop">✕</span> {{ text.length.toLocaleString() }} characters are more than a recipe;
         at most {{ MAX_TEXT_CHARACTERS.toLocaleString() }} are read.
       </p>
+      <p v-if="trouble" role="alert" class="small"><span class="sign stop">✕</span> {{ trouble }}</p>
       <p class="ways">
         <Button label="Put it on the bench" :disabled="!lineCount" @click="lay" />
         <Button

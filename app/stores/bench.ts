@@ -193,7 +193,7 @@ export const useBenchStore = defineStore('bench', () => {
 
   /** Adapts to diets: a variant beside the original, or the variant adapted further. */
   async function adaptTo(dietIds: string[]): Promise<Change[]> {
-    const loaded = await loadAdapt().catch(() => null)
+    const [loaded] = await Promise.all([loadAdapt().catch(() => null), shelves.loadSwaps()])
     if (!loaded)
       refusal.value = 'What adapts a recipe could not be loaded: the server does not answer. Try again'
     if (!loaded || !now.value) return []

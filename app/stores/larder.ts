@@ -4,9 +4,9 @@ import type { Food } from '~~/core/food/food'
 import type { PacketLabel } from '~~/core/food/packet'
 import type { TaughtName } from '~~/core/food/taught'
 import { withFoods, withNames, withSwaps } from '~~/core/larder'
-import type { OwnSwap } from '~~/core/swap/catalogue'
+import type { OwnSwap, Swap } from '~~/core/swap/catalogue'
 import { allLines, type PrecookingWay, type Recipe } from '~~/core/recipe/document'
-import { larder as table } from '~~/data/larder'
+import { table } from '~~/data/table'
 import { ApiProblem, call, type OwnFood, type ShelvedFood } from '~/logic/api'
 
 interface MadeRequest {
@@ -26,9 +26,22 @@ interface Prices {
 export const useLarderStore = defineStore('larder', () => {
   const extra = shallowRef<Food[]>([])
   const swaps = shallowRef<OwnSwap[]>([])
+  /** The swaps of the table, from when they have come. */
+  const tableSwaps = shallowRef<Swap[]>([])
+  /** Brings the swaps of the table; without the server the bench still reckons, and asks again. */
+  async function loadSwaps() {
+    if (tableSwaps.value.length) return
+    const loaded = await import('~~/data/swapTable').catch(() => null)
+    if (loaded) tableSwaps.value = loaded.tableSwaps
+  }
   /** What the cook means by names, before what the table does. */
   const names = shallowRef<TaughtName[]>([])
-  const larder = computed(() => withNames(withSwaps(withFoods(table, extra.value), swaps.value), names.value))
+  const larder = computed(() =>
+    withNames(
+      withSwaps(withFoods({ ...table, swaps: tableSwaps.value }, extra.value), swaps.value),
+      names.value,
+    ),
+  )
   const own = shallowRef<ShelvedFood[]>([])
   const counts = shallowRef({ table: table.foods.size, measured: 0, own: 0, import: 0 })
   const prices = shallowRef<ReadonlyMap<string, Price>>(new Map())
@@ -178,11 +191,13 @@ export const useLarderStore = defineStore('larder', () => {
 
   return {
     larder,
+    extra,
     names,
     teach,
     forget,
     addMade,
     swaps,
+    loadSwaps,
     addSwap,
     removeSwap,
     own,

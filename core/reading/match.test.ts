@@ -89,5 +89,10 @@ describe('searchFoods', () => {
     expect(searchFoods('almo', foods).map((one) => one.id)).toContain('ground-almonds')
     expect(searchFoods('parmsan', foods)[0]?.id).toBe('parmesan')
     expect(searchFoods('zzzz', foods)).toEqual([])
+    // What has figures of its own comes before what is reckoned from it.
+    const creams = searchFoods('cream', foods, 60)
+    const at = (id: string) => creams.findIndex((one) => one.id === id)
+    expect(at('single-cream')).toBeGreaterThanOrEqual(0)
+    expect(at('single-cream')).toBeLessThan(at('cream-15-fat'))
   })
 })

@@ -292,6 +292,9 @@ function findFood(name: string, index: NameIndex): FoodMatch | null {
   return direct
 }
 
+/** So many ranks behind the others stands what bears the figures of another food. */
+const RECKONED_BEHIND = 2.5
+
 /**
  * Foods whose names contain or begin with what was typed, the likeliest first.
  *
@@ -312,7 +315,9 @@ export function searchFoods(query: string, foods: Foods, limit = 12): Food[] {
       else if (key.includes(` ${wanted}`)) score = Math.min(score, 3)
       else if (key.includes(wanted)) score = Math.min(score, 4)
     }
-    if (score < 9) scored.push({ food, score })
+    // What is reckoned from another comes behind what has figures of its own.
+    const behind = food.figuresOf !== null && score > 0 ? RECKONED_BEHIND : 0
+    if (score < 9) scored.push({ food, score: score + behind })
   }
   return scored
     .sort((a, b) => a.score - b.score || a.food.name.length - b.food.name.length)

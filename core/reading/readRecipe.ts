@@ -64,9 +64,6 @@ export interface Intake {
   questions: Question[]
 }
 
-/** The longest text that is read. */
-export const MAX_TEXT_CHARACTERS = 200_000
-
 /**
  * Reads the text of a recipe, however it is laid out, into a recipe document.
  *

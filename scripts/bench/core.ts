@@ -17,6 +17,9 @@ const at = (path: string) => readFileSync(new URL(`../../data/${path}`, import.m
 const rows = (name: string) => csvParse(at(`${name}.csv`)) as unknown as Record<string, string>[]
 const larder = larderFromRows({
   foods: rows('foods'),
+  standIns: rows('stand-ins'),
+  fatSteps: rows('fat-steps'),
+  states: rows('states'),
   homemade: rows('homemade'),
   diets: rows('diets'),
   swaps: rows('swaps'),

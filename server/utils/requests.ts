@@ -4,10 +4,10 @@ import { SHARES, TARGET_PER } from '../../core/diet/target'
 import { NUTRIENTS } from '../../core/food/nutrients'
 import { MICRONUTRIENT_KEYS, type Micronutrient } from '../../core/food/micronutrients'
 import { PART_KINDS, PRECOOKING_WAYS } from '../../core/recipe/document'
+import { MAX_TEXT_CHARACTERS } from '../../core/reading/limits'
 import { recipeSchema } from '../../core/recipe/schema'
 
 /** Longest recipe text that is read. */
-export const MAX_TEXT_CHARACTERS = 200_000
 
 // eslint-disable-next-line no-control-regex
 const NUL = /\u0000/g

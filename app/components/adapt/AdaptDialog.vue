@@ -5,7 +5,7 @@ import type { Target } from '~~/core/diet/target'
 import { searchFoods } from '~~/core/reading/match'
 import type { Food } from '~~/core/food/food'
 import { allLines, type Recipe } from '~~/core/recipe/document'
-import { larder as table } from '~~/data/larder'
+import { table } from '~~/data/table'
 import { LEAVING_OUT, REACHING } from '~/logic/dietGroups'
 import { showGrams } from '~/logic/format'
 

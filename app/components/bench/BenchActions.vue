@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { larder } from '~~/data/larder'
+import { table } from '~~/data/table'
 
 const { canUndo, canRedo, dirty, saving, diets, revision } = defineProps<{
   canUndo: boolean
@@ -14,7 +14,7 @@ const { canUndo, canRedo, dirty, saving, diets, revision } = defineProps<{
 const emit = defineEmits<{ undo: []; redo: []; save: []; adapt: [dietId: string]; more: []; revisions: [] }>()
 
 // One click for what is asked most; the rest, and combinations, behind "more".
-const offered = larder.diets.filter((diet) => diet.id === 'vegan' || diet.id === 'vegetarian')
+const offered = table.diets.filter((diet) => diet.id === 'vegan' || diet.id === 'vegetarian')
 </script>
 
 <template>

@@ -5,7 +5,7 @@ import type { Nutrients } from '~~/core/food/nutrients'
 import type { Contribution } from '~~/core/nutrition/contributions'
 import type { Line, Part, PartKind } from '~~/core/recipe/document'
 import { candidatesFor, type Made } from '~~/core/swap/catalogue'
-import { larder } from '~~/data/larder'
+import { table } from '~~/data/table'
 import { plainPart, showFigure, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
 
@@ -56,7 +56,7 @@ async function nudge(by: -1 | 1) {
 const food = computed<Food | undefined>(() =>
   line.foodId ? shelves.larder.foods.get(line.foodId) : undefined,
 )
-const diets = computed(() => larder.diets.filter((diet) => lens.includes(diet.id)))
+const diets = computed(() => table.diets.filter((diet) => lens.includes(diet.id)))
 const against = computed(() => {
   if (!food.value) return { breaks: [] as string[], may: [] as string[] }
   const found = diets.value.map((diet) => foodAgainstDiet(food.value!, diet))

@@ -2,7 +2,7 @@
 import type { Evaluation } from '~~/core/evaluate'
 import { pieceGrams } from '~~/core/pieces/pieceGrams'
 import type { Recipe } from '~~/core/recipe/document'
-import { larder } from '~~/data/larder'
+import { table } from '~~/data/table'
 import { showFigure, showGrams } from '~/logic/format'
 import type { Piece } from './CrossSection.vue'
 import type { Basis } from './FiguresTable.vue'
@@ -22,7 +22,7 @@ const drawing = useTemplateRef<{ working: () => string }>('drawing')
 const card = defineModel<boolean>('card', { default: false })
 const topic = ref<Topic | null>(null)
 const dietWords = computed(() =>
-  larder.diets.filter((diet) => recipe.diets.includes(diet.id)).map((diet) => diet.name),
+  table.diets.filter((diet) => recipe.diets.includes(diet.id)).map((diet) => diet.name),
 )
 const moisture = computed(() => evaluation.filling.moisture)
 const pieces = computed<Piece[]>(() => {

@@ -2,7 +2,7 @@
 import { madeAs } from '~~/core/swap/catalogue'
 import { useToast } from 'primevue/usetoast'
 import { PART_NAMES, PART_KINDS } from '~~/core/recipe/document'
-import { larder } from '~~/data/larder'
+import { table } from '~~/data/table'
 import type { Basis } from '~/components/bench/FiguresTable.vue'
 import { ApiProblem, type ProblemDocument } from '~/logic/api'
 import { dietNames } from '~/logic/dietGroups'
@@ -69,12 +69,13 @@ const first = load()
 onMounted(async () => {
   await first
   // After the first look: what is needed for that comes first.
+  setTimeout(() => void shelves.loadSwaps())
   setTimeout(() => void loadAdapt().catch(() => undefined), 3000)
   // The shelf's "Make it vegan" comes here with the wish in the address.
   const wish = route.query.make
   if (typeof wish !== 'string' || !bench.recipe) return
   await router.replace({ path: route.path })
-  if (!bench.recipe.diets.includes(wish) && larder.diets.some((diet) => diet.id === wish)) await adaptTo(wish)
+  if (!bench.recipe.diets.includes(wish) && table.diets.some((diet) => diet.id === wish)) await adaptTo(wish)
 })
 watch(id, load)
 useHead({ title: () => (bench.recipe ? `${bench.recipe.title} · Swap Pocket` : 'Bench · Swap Pocket') })

@@ -1,0 +1,29 @@
+import type { Food } from '~~/core/food/food'
+import type { TaughtName } from '~~/core/food/taught'
+import { withFoods, withNames, type Larder } from '~~/core/larder'
+import type { Intake } from '~~/core/reading/readRecipe'
+import { readWithAnswers, type Given } from '~~/core/reading/withAnswers'
+import { larder as table } from '~~/data/larder'
+
+/** What the cook's larder holds besides the tables; sent when it has changed. */
+export interface OwnLarder {
+  foods: Food[]
+  names: TaughtName[]
+}
+export type Order =
+  { kind: 'larder'; own: OwnLarder } | { kind: 'read'; turn: number; text: string; given: Given[] }
+export interface Read {
+  turn: number
+  intake: Intake | null
+}
+
+let larder: Larder = table
+
+onmessage = ({ data }: MessageEvent<Order>) => {
+  if (data.kind === 'larder') {
+    larder = withNames(withFoods(table, data.own.foods), data.own.names)
+    return
+  }
+  const answer: Read = { turn: data.turn, intake: readWithAnswers(data.text, data.given, larder.foods) }
+  postMessage(answer)
+}
