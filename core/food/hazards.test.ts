@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { matchFood } from '../reading/match'
+import { matchFood, normaliseName } from '../reading/match'
+import type { Food } from './food'
 import standIns from '../../data/stand-ins.csv'
 import { carries, carriesAny, claimsIn, hazardsOfWord } from './hazards'
 
@@ -33,6 +34,33 @@ describe('a stand-in', () => {
         if (word.test(name) && !/without|meat|cheese of/.test(name))
           expect([...own.allergens, ...own.possibleAllergens], own.id).toContain(allergen)
     }
+  })
+})
+
+describe('the names of the table', () => {
+  // Words that name something else: a butter bean holds no butter.
+  const COMPOUNDS =
+    /^(?:butter \S*bean|kidney bean|red kidney|oyster mushroom|king oyster|crab apple|beef tomato|chestnut mushroom|water chestnut|(?:goat|duck|chicken|hen|goose|quail)s? (?:milk|yogurt|butter|egg)|(?:duck|steak|brown) sauce|lamb lettuce|mustard green|egg replace|custard powder|cream of tartar|cocoa butter|bean curd|nut milk|port salut|milk solid|cod|coconut|rice wine|ginger (?:ale|beer)|(?:guava|quince) cheese|wheat meat|fish sauce without|refried bean)/
+  it('say no word in front that the food does not carry', () => {
+    const named = new Map<string, Food>()
+    for (const food of all) for (const name of food.synonyms) named.set(normaliseName(name), food)
+    const slips: string[] = []
+    for (const food of all) {
+      for (const name of food.synonyms) {
+        const words = normaliseName(name).split(' ')
+        const { claims, rest } = claimsIn(words)
+        if (claims.length) continue
+        const before = rest.slice(0, -1)
+        before.forEach((word, at) => {
+          const hazards = hazardsOfWord(word, named.get(word))
+          const plainGrain =
+            /^(?:flour|plain|curd|cream|milk|mince|stock|broth|butter|meat|steak|bran)$/.test(word)
+          if (!hazards || plainGrain || carries(food, hazards)) return
+          if (!COMPOUNDS.test(rest.slice(at).join(' '))) slips.push(`${food.id}: ${name}`)
+        })
+      }
+    }
+    expect(slips).toEqual([])
   })
 })
 
