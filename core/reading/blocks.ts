@@ -49,10 +49,8 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
       )
       const run =
         elsewhere ||
-        (hadFilling &&
-          best.every(
-            ({ food }) => !food || DOUGH.has(food.group) || PASSED.has(food.group) || isLiquid(food),
-          ))
+        // Under no heading, above one for the filling: all of it is the dough, melted cheese too.
+        hadFilling
           ? best
           : doughRun(best, blocks.length === 1 && !hadFilling)
       home('shell').lines.push(...run)

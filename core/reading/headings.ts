@@ -82,7 +82,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'shell',
-    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa)\b/,
+    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|rough puff|hot water crust|suet crust)\b/,
   ],
 ]
 
@@ -231,7 +231,7 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
 }
 
 const ALONE =
-  /^(?:the )?(?:dough|pastry|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
+  /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
 /** A phrase of a few words whose last word names a part. */
 const USUAL =
   /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu

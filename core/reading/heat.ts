@@ -2,6 +2,7 @@ import type { CookingWay, Heat, Stage } from '../recipe/document'
 import { isAside, withoutVents, type Clause } from './method'
 import { heatIn, temperatureIn } from './temperature'
 import { isHeatLine, middleMinutes, timesIn } from './time'
+import { withoutUnitDots } from './tidy'
 
 /** How the pieces are cooked, as far as the text says. */
 export interface CookingRead {
@@ -79,7 +80,7 @@ const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
 function eventsIn(clause: Clause): Event[] {
-  const text = withoutVents(clause.text)
+  const text = withoutUnitDots(withoutVents(clause.text))
     .replace(UNDER_STEAMER, ' ')
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
     .replace(/\bfor (?:a|an|the) (?:further|final|last|additional) (?=\d)|\bfor another (?=\d)/gi, 'for ')

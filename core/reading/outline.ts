@@ -1,3 +1,4 @@
+import { DOUGH, isLiquid, PASSED } from './drafts'
 import type { Foods } from '../food/food'
 import { readHeading, startsLikeStep, type Heading } from './headings'
 import { matchFood } from './match'
@@ -117,7 +118,15 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     if (found) is(row, 'count')
     return found
   }
+  /** "Shortcrust: 500 g flour, 250 g lard, water" is whole on its row: beef on the next is not of it. */
+  const isBehindDough = (row: Row, text: string): boolean => {
+    if (section?.heading?.kind !== 'shell' || !section.heading.rest || section.items.length < 3) return false
+    if (section.items.some((one) => one.at === row.at) && section.items[0]!.at === row.at) return false
+    const food = matchFood(readLine(text).name, foods)?.food
+    return food !== undefined && !DOUGH.has(food.group) && !PASSED.has(food.group) && !isLiquid(food)
+  }
   const item = (row: Row, text: string) => {
+    if (isBehindDough(row, text)) section = null
     section ??= open(null)
     section.items.push({ text, at: row.at, blankBefore: row.blankBefore })
     is(row, 'ingredient')

@@ -35,6 +35,10 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
 
 const partKind = (kind: HeadingKind): PartKind | null => PART_KINDS.find((one) => one === kind) ?? null
 
+const WASH = /\b(?:egg|milk|yolk) ?wash\b/i
+/** Named without an amount these are brushed on: nobody leaves the egg of a filling open. */
+const BARE_WASH = /^(?:a (?:little )?|some )?(?:beaten egg|egg,? beaten|egg and milk|milk)\.?$/i
+
 /**
  * Gives every ingredient line of an outline its part. Headings decide where there are any; without them blank
  * lines and the foods do: dough is the run of dough-like lines round the flour.
@@ -65,7 +69,8 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   const place = (item: ReadIngredient, home: Draft | null): boolean => {
     if (/\b(?:cooking|oil|non-?stick) spray\b/i.test(item.line.raw))
       item.read = { ...item.read, purpose: item.read.purpose ?? 'pan' }
-    const wash = /\begg ?wash\b/i.test(item.line.raw) ? 'finish' : null
+    const said = WASH.test(item.line.raw) || (BARE_WASH.test(item.line.raw) && home?.kind !== 'shell')
+    const wash = said ? 'finish' : null
     if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length)
       item.read = { ...item.read, purpose: item.read.purpose ?? wash }
     const target = home

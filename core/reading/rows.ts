@@ -31,6 +31,7 @@ export const isStep: (text: string, foods: Foods) => boolean = rememberWith(tell
 
 function tellsToDo(text: string, foods: Foods): boolean {
   if (isHeatOrTime(text) || /^\W*\d{1,3}\s*g (?:of )?(?:dough|filling)\b/i.test(text)) return true
+  if (text.length <= MAX_ROW_CHARACTERS && amountsBehind(text.split(/,|;/), foods) >= 2) return false
   const words = wordsOf(text)
   if (
     STARTS_WITH_AMOUNT.test(text) &&
@@ -94,6 +95,16 @@ export const matchedIngredient = (text: string, foods: Foods) =>
 /** Whether a text lists ingredients with amounts: "250 g mushrooms, 2 tbsp soy sauce". */
 export const inlineList: (text: string, foods: Foods) => boolean = rememberWith(listsAmounts)
 
+/** "Atta 2 cups, salt half tsp, oil 1 tsp": the amounts stand behind the names. */
+function amountsBehind(parts: readonly string[], foods: Foods): number {
+  return parts.filter((part) => {
+    const own = part.trim()
+    if (!/^\p{L}/u.test(own) || wordsOf(own) > 5 || startsLikeStep(own) || isHeatOrTime(own)) return false
+    const read = readLine(own)
+    return read.measures.length > 0 && matchFood(read.name, foods)?.how === 'exact'
+  }).length
+}
+
 function listsAmounts(text: string, foods: Foods): boolean {
   if (text.length > MAX_ROW_CHARACTERS) return false
   const bare = text.replace(/^[^:]{2,40}:\s*/, '')
@@ -102,6 +113,7 @@ function listsAmounts(text: string, foods: Foods): boolean {
   const amounts = parts.filter((part) => STARTS_WITH_AMOUNT.test(part.trim()) && !isHeatOrTime(part.trim()))
   return (
     amounts.length >= 2 ||
+    (parts.length >= 2 && amountsBehind(parts, foods) >= 2) ||
     (amounts.length === 1 &&
       STARTS_WITH_AMOUNT.test(bare) &&
       matchFood(readLine(parts[0]!).name, foods) !== null)

@@ -14,6 +14,10 @@ export interface Row {
   marked: boolean
 }
 
+/** "A teaspoon and a half of yeast" is one and a half teaspoons. */
+const AND_A_HALF =
+  /\b(an?|one|two|three|four|\d) (cups?|teaspoons?|tablespoons?|tsp|tbsp|kilos?|litres?|liters?|pints?|ounces?|pounds?|handfuls?) and an? (half|quarter)\b/gi
+
 /** A longer row is never searched for amounts as a whole: it is taken apart into sentences first. */
 export const MAX_ROW_CHARACTERS = 500
 
@@ -33,6 +37,11 @@ function plainCharacters(line: string): string {
       .replace(/[’‘ʼ`´]/g, "'")
       .replace(/[“”″„]/g, '"')
       .replace(/[‐‑‒−]/g, '-')
+      .replace(
+        AND_A_HALF,
+        (_, count: string, unit: string, part: string) =>
+          `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
+      )
       .replace(/º/g, '°')
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')
@@ -155,6 +164,13 @@ export function tidy(text: string): Row[] {
 const ABBREVIATED =
   /(?:^|[\s(])(?:approx|p|tbsp|tsp|tbs|oz|lb|lbs|no|ca|c|pkt|fl|deg|temp|st|vs|e\.g|i\.e|gm|gms|kg|g|ml|etc)$/i
 
+/** A measure cut short behind its number: "1 T. Shaoxing wine", "2 1/2 c. flour". */
+const SHORT_UNIT = /[\d¼½¾⅓⅔⅛]\s?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|g|kg|ml|pkt|pt|qt)$/
+
+/** "1 T. oil, 1/3 c. water" without the dots that end nothing. */
+export const withoutUnitDots = (text: string) =>
+  text.replace(/([\d¼½¾⅓⅔⅛]\s?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|pkt|pt|qt))\.(?=\s+\p{L})/gu, '$1')
+
 /** The sentences of a row. An abbreviation ("2 tbsp. oil", "approx. 20") does not end one. */
 export const sentencesOf: (text: string) => readonly string[] = remember(cutSentences)
 
@@ -171,6 +187,12 @@ function cutSentences(text: string): string[] {
       next !== undefined &&
       next !== ' ' &&
       !(mark === '.' && /[A-Z]/.test(next) && /[a-z)]/.test(text[at - 1] ?? ''))
+    )
+      continue
+    if (
+      mark === '.' &&
+      /^\s+\p{L}/u.test(text.slice(at + 1, at + 4)) &&
+      SHORT_UNIT.test(text.slice(Math.max(start, at - 8), at))
     )
       continue
     if (

@@ -48,6 +48,8 @@ const ofPieces = new RegExp(
   String.raw`^\W*${N}\s+${QUALITY}(?:(?!(?:${UNIT_PATTERN})(?![\p{L}\d]))\p{L}+\s+)?${PIECES}(?![\p{L}])`,
   'iu',
 )
+/** "Ravioli for 4": at the end of a title they are eaters. */
+const FOR_AT_END = /\sfor (\d{1,2})$/i
 /** "Milk buns (12)": only a title counts so. */
 const inTitle = /\((\d{1,3})\)\s*$/
 
@@ -151,7 +153,12 @@ const bracketed = (text: string) =>
 
 /** Pieces that a title promises: what any line may say, and "Milk buns (12)". */
 export function titleYields(title: string): Yields | null {
-  const found = readYields(title)
+  const eaters = FOR_AT_END.exec(withDigits(title))
+  const said = readYields(title)
+  const found =
+    said || !eaters || Number(eaters[1]) > MOST_EATERS
+      ? said
+      : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
   const bare = found?.pieces ? null : inTitle.exec(title)
   if (!bare) return found
   return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: Number(bare[1]) }
