@@ -122,7 +122,7 @@ const INLINE =
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
-  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
+  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|form|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
@@ -268,7 +268,7 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
-  const amounts = rest.split(/,|;|\s\/\s/).filter((piece) => STARTS_WITH_NUMBER.test(piece.trim())).length
+  const amounts = rest.split(/,|;|\s[/+]\s/).filter((piece) => STARTS_WITH_NUMBER.test(piece.trim())).length
   if (
     round.foods &&
     !ALONE.test(name) &&

@@ -48,7 +48,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'bake',
-    /\b(?:bake|baked|baking|oven|grill(?:ed)?|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
+    /\b(?:bake|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
   ],
   [
     'fry',

@@ -29,7 +29,7 @@ const PLAIN = new Set(
    white red green yellow brown black orange purple golden new piece pieces chunk chunks strip strips cube cubes
    fillet fillets meat mince trimmings loin shin brisket rump sirloin topside silverside cheek cheeks neck leg legs shank
    wing wings tail tails rib ribs flank portion portions bits slice slices rashers goujons escalope tender tenders
-   king tiger jumbo halal kosher barista blend mix drops drop steak steaks lardons
+   sharp mild mature strong aged vintage king tiger jumbo halal kosher barista blend mix drops drop steak steaks lardons
    sheet sheets block roll pack leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
     .split(/\s+/)
     .filter(Boolean)
@@ -157,13 +157,20 @@ const sizesOff = (words: readonly string[]) =>
 /** A food with less sodium than this in 100 g has no salt added: common practice, no source. */
 const UNSALTED_MG = 150
 
+const OF_SPICE = /^(?:powder|powdered|ground|whole)$/
+
 const MINCED = /^(?:minced|ground|mince)$/
 
 /** The minced kind of a meat, where the words ask for it: "minced lean pork" is no pork in one piece. */
 function mincedOf(index: NameIndex, found: string, food: Food, words: readonly string[]): Food {
   if (!/^(?:meat|poultry|fish|shellfish)$/.test(food.group) || !words.some((word) => MINCED.test(word)))
     return food
-  return index.names.get(`minced ${found}`) ?? index.names.get(`${found} mince`) ?? food
+  const of = normaliseName(food.name).split(' ')[0]!
+  return (
+    [`minced ${found}`, `${found} mince`, `minced ${of}`]
+      .map((name) => index.names.get(name))
+      .find(Boolean) ?? food
+  )
 }
 
 /**
@@ -182,7 +189,9 @@ function fits(
   const claims = claimsIn([...before, ...behind])
   const said = qualifiersIn(sizesOff(claims.rest))
   const afterRest = qualifiersIn(claimsIn(behind).rest).rest
-  if (afterRest.some((word) => !PLAIN.has(word) && !/^\d/.test(word))) return null
+  // "Black pepper powder": a spice is a powder as well as not.
+  const ofSpice = named.group === 'spice' ? OF_SPICE : null
+  if (afterRest.some((word) => !PLAIN.has(word) && !ofSpice?.test(word) && !/^\d/.test(word))) return null
   const minced = mincedOf(index, found, named, [...before, ...after])
   const settled = settle(minced, index.kinds.get(minced.kind) ?? [minced], said)
   const { food } = settled
@@ -199,7 +208,10 @@ function fits(
   if (claims.without.some((claim) => carriesAny(food, claim))) return null
   const leftOver = [...said.rest, ...settled.odd].filter(
     (word) =>
-      !PLAIN.has(word) && !/^\d/.test(word) && !(word === 'unsalted' && food.per100g.sodiumMg < UNSALTED_MG),
+      !ofSpice?.test(word) &&
+      !PLAIN.has(word) &&
+      !/^\d/.test(word) &&
+      !(word === 'unsalted' && food.per100g.sodiumMg < UNSALTED_MG),
   )
   return { food, found, lacking: settled.lacking, how: leftOver.length ? 'part' : 'exact', leftOver }
 }

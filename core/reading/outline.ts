@@ -57,6 +57,9 @@ export interface Outline {
   became: Map<number, Became>
 }
 
+/** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
+const FIGURES_BEHIND = /\s*[-–—,;(|]\s*\d+\s*(?:g (?:of )?(?:protein|fat|carbs?|fib(?:re|er))|k?cals?)\b.*$/i
+
 const METHOD_WORDS =
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|what to do)$/i
 /**
@@ -215,6 +218,13 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     item(row, bare)
   }
 
+  /** "Sugar 40g" between "Cake flour 50g" and "Yeast 4g" goes into the bowl. */
+  const amongLines = (row: Row, index: number): boolean =>
+    mode === 'lines' &&
+    rows[index - 1] !== undefined &&
+    out.became.get(rows[index - 1]!.at) === 'ingredient' &&
+    /\d/.test(rows[index - 1]!.text) &&
+    matchFood(readLine(row.text).name, foods)?.how === 'exact'
   rows.forEach((row, index) => {
     let { text } = row
     const boast = !out.title && mode === 'start' && !out.sections.length ? boastOf(text) : null
@@ -249,7 +259,8 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
         mode === 'method' ||
         /calories|kcal/i.test(text) ||
         !STARTS_WITH_AMOUNT.test(text)) &&
-      !matchedIngredient(text, foods)
+      !matchedIngredient(text, foods) &&
+      !amongLines(row, index)
     )
       return is(row, 'left-out')
     if (nutrition === 'start') return is(row, 'left-out')
@@ -326,6 +337,11 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       return item(row, text)
     if (heading) return enter(row, heading)
     if (first) {
+      const boasts = FIGURES_BEHIND.exec(text)
+      if (boasts && boasts.index > 3) {
+        remark(row, boasts[0].replace(/^\W+/, ''))
+        text = text.slice(0, boasts.index)
+      }
       const listAt = titleEnd(text)
       if (listAt !== null) {
         if (listAt < text.length) {

@@ -2,7 +2,10 @@ import type { Shape } from '../recipe/document'
 
 /** What a dish is called says how it is closed. */
 const BY_TITLE: readonly [Shape, RegExp][] = [
-  ['lidded-pie', /\b(?:lidded|pie dish|pot pie|plate pie|double[- ]crust|covered pie|raised pie)\b/i],
+  [
+    'lidded-pie',
+    /\b(?:lidded|pie dish|pot pie|plate pie|double[- ]crust|covered pie|raised pie|pork pies?|line (?:the |a |an |each |\w+ )?(?:\w+ )?(?:moulds?|molds?|tins?|dish|dishes|ramekins?)\b[^.]{0,80}\blids?)\b/i,
+  ],
   ['cone', /\b(?:cones?|samosas?|triangles?)\b/i],
   ['coil', /\b(?:coils?|coiled|snail|spirals?)\b/i],
   ['pleated', /\b(?:momos?|pleated(?: \p{L}+)?|modaks?|soup dumplings?|xiao ?long ?bao|khinkali)\b/iu],

@@ -213,9 +213,10 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
 })
 
 function takeApart(raw: string, foods: Foods): readonly LinePart[] {
-  const citrus = /^((?:finely )?(?:grated )?)(?:zest and juice|juice and zest|rind and juice) of (.+)$/i.exec(
-    raw.trim(),
-  )
+  const citrus =
+    /^((?:finely )?(?:grated )?)(?:zest (?:and|&|\+) juice|juice (?:and|&|\+) zest|rind (?:and|&|\+) juice) of (.+)$/i.exec(
+      raw.trim(),
+    )
   if (citrus) return both([`${citrus[1]}zest of ${citrus[2]}`, `juice of ${citrus[2]}`])
   const short = SHORT_SEASONING.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])

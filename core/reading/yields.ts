@@ -24,7 +24,10 @@ const makes = new RegExp(
   String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|you(?:'ll| will| should)? get)\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
   'iu',
 )
-const serves = new RegExp(String.raw`\b(?:serves|feeds|servings?|portions?|serving size)\s*:?\s*${N}`, 'iu')
+const serves = new RegExp(
+  String.raw`(?<!\bfor )\b(?:serves|feeds|servings?|portions?|serving size)\s*:?\s*${N}`,
+  'iu',
+)
 const forBracket = new RegExp(String.raw`\((?:serves|feeds|for)\s+${N}\)`, 'iu')
 /** "For 8": a few are eaters, many are pieces. */
 const MOST_EATERS = 12
