@@ -39,7 +39,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'griddle',
-    /\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: frying)?[- ]pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone)\b/i,
+    /\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: frying)?[- ]pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone)\b/i,
   ],
   ['steam', /\bsteam(?:er|ed|ing)?\b/i],
   [

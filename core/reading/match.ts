@@ -29,7 +29,7 @@ const PLAIN = new Set(
    white red green yellow brown black orange purple golden new piece pieces chunk chunks strip strips cube cubes
    fillet fillets meat mince trimmings loin shin brisket rump sirloin topside silverside cheek cheeks neck leg legs shank
    wing wings tail tails rib ribs flank portion portions bits slice slices rashers goujons escalope tender tenders
-   sharp mild mature strong aged vintage king tiger jumbo halal kosher barista blend mix drops drop steak steaks lardons
+   superfine sharp mild mature strong aged vintage king tiger jumbo halal kosher barista blend mix drops drop steak steaks lardons
    sheet sheets block roll pack leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
     .split(/\s+/)
     .filter(Boolean)

@@ -109,13 +109,18 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   return { line, read, food }
 }
 
-/** A teaspoon of fennel is its seed: what is measured by the teaspoon and is a vegetable by name. */
+/** A teaspoon of fennel is its seed, one of red chilli its powder: what is a vegetable or a herb by name. */
 function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   const term = read.measures[0]?.[0]
-  if (food.group !== 'vegetable' || term?.unitId !== 'tsp' || food.unitGrams.clove || food.unitGrams.inch)
-    return null
-  const seed = matchFood(`${read.name} seeds`, foods)
-  return seed?.how === 'exact' && /^(?:spice|seed)$/.test(seed.food.group) ? seed : null
+  if (!/^(?:vegetable|herb)$/.test(food.group) || term?.unitId !== 'tsp') return null
+  if (food.unitGrams.clove || food.unitGrams.inch) return null
+  // "1 tsp coriander" beside cumin is ground; "1 tsp coriander, chopped" is the leaf.
+  if (read.prep.length || /\b(?:fresh|leaf|leaves|chopped|minced)\b/i.test(read.raw)) return null
+  for (const kind of ['seeds', 'powder']) {
+    const spice = matchFood(`${read.name} ${kind}`, foods)
+    if (spice?.how === 'exact' && /^(?:spice|seed)$/.test(spice.food.group)) return spice
+  }
+  return null
 }
 
 /** Weights of a line within what a line may hold; nulls when they are not known. */

@@ -52,7 +52,7 @@ const WANTED =
 
 /** "juice of half a lemon" is an amount of lemon juice. */
 const CITRUS = new RegExp(
-  String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))? of (${NUMBER_PATTERN})\s+(lemon|lime|orange)s?`,
+  String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))?(?: of)? (${NUMBER_PATTERN})\s+(lemon|lime|orange)s?`,
   'iu',
 )
 const TO_TASTE = /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like)\b/i

@@ -25,7 +25,7 @@ const makes = new RegExp(
   'iu',
 )
 const serves = new RegExp(
-  String.raw`(?<!\bfor )\b(?:serves|feeds|servings?|portions?|serving size)\s*:?\s*${N}`,
+  String.raw`(?<!\bfor )\b(?:serves|feeds|servings?|portions?)(?! size)\s*:?\s*${N}`,
   'iu',
 )
 const forBracket = new RegExp(String.raw`\((?:serves|feeds|for)\s+${N}\)`, 'iu')
@@ -33,6 +33,7 @@ const forBracket = new RegExp(String.raw`\((?:serves|feeds|for)\s+${N}\)`, 'iu')
 const MOST_EATERS = 12
 const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
+const servingSize = new RegExp(String.raw`\bserving size\s*:?\s*${N}(?!\s*(?:g|kg|ml|oz)\b)`, 'iu')
 const perPerson = new RegExp(
   String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|head|portion)|each person|a head|each(?=\W*$))\b`,
   'iu',
@@ -76,10 +77,10 @@ function yieldsOf(line: string): Yields | null {
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
   const text = withDigits(line.replace(/[*_#]/g, '').trim())
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
-  const per = perPerson.exec(text)
+  const per = perPerson.exec(text) ?? servingSize.exec(text)
   // "Each serves one", "each feeds 2".
   const each = eachServes.exec(text)
-  const plain = per ? text.replace(perPerson, ' ') : each ? text.replace(eachServes, ' ') : text
+  const plain = per ? text.replace(per[0], ' ') : each ? text.replace(eachServes, ' ') : text
   const making = makes.exec(plain)
   // "Make a stiff dough" counts nothing.
   const made = making && !/^an?$/i.test(making[1]!.trim()) ? making : null
