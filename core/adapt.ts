@@ -6,7 +6,7 @@ import { lossesBetween, type Loss } from './nutrition/micronutrients'
 import { isFlour } from './dough/assess'
 import { RecipeProblem, type FieldProblem } from './recipe/problem'
 import { allLines, type Recipe } from './recipe/document'
-import { adaptRecipe } from './swap/adapt'
+import { adaptRecipe, swapUnweighed } from './swap/adapt'
 import type { Change } from './swap/applySwap'
 import { adviceOn, withAdvice } from './adaptation/advice'
 import type { Binding } from './adaptation/binding'
@@ -143,16 +143,17 @@ export function adapt(
   const before = evaluate(recipe, larder)
   if (!needsSearch(wishes)) return byCatalogue(recipe, before, diets, dietIds, larder)
 
+  const open = swapUnweighed(recipe, diets, larder.swaps, larder.foods, wishes.locks.lineIds)
   const finish = (one: Reached): Alternative => {
     const made = finished(one.recipe, one.evaluation, before, dietIds, larder)
     return {
       recipe: made,
-      changes: one.changes,
+      changes: [...open.changes, ...one.changes],
       evaluation: evaluate(made, larder, before),
       distance: one.distance,
     }
   }
-  const found = search(recipe, wishes, larder, options)
+  const found = search(open.recipe, wishes, larder, options)
   if (!found.best) {
     const swapped = byCatalogue(recipe, before, diets, dietIds, larder)
     return {
@@ -166,7 +167,10 @@ export function adapt(
   return {
     ...best,
     proven: found.best.proven,
-    unmet: found.unmet,
+    unmet: [
+      ...open.unmet,
+      ...found.unmet.filter((one) => !open.unmet.some((own) => own.lineId === one.lineId)),
+    ],
     losses: lossesBetween(before.micronutrients, best.evaluation.micronutrients),
     before,
     alternatives: found.alternatives.map(finish),

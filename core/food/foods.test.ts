@@ -121,7 +121,8 @@ describe('the food table', () => {
       stated.slice(at + 1).flatMap((other) => {
         if (one.kind === other.kind) return []
         const same = MICRONUTRIENT_KEYS.filter(
-          (key) => (one.micronutrients[key] ?? 0) > 0 && one.micronutrients[key] === other.micronutrients[key],
+          (key) =>
+            (one.micronutrients[key] ?? 0) > 0 && one.micronutrients[key] === other.micronutrients[key],
         )
         return same.length >= 4 ? [`${one.id} ${other.id}`] : []
       }),

@@ -69,26 +69,26 @@ const plainChange = (
   source: food.source,
 })
 
-/**
- * Swaps everything that breaks the diets for what the catalogue puts in its place, wherever it stands, then
- * brings the dough back to the fat and softness it had.
- *
- * A line with no substitute stays and is reported, and so does a line whose packet has to be read. Adapting a
- * recipe that already fits changes nothing.
- *
- * @param diets rules to keep; only what they exclude is swapped, their numeric targets are not sought here
- */
-export function adaptRecipe(
+interface Exchanged {
+  recipe: Recipe
+  changes: Change[]
+  unmet: Adapted['unmet']
+}
+
+/** Swaps what breaks the diets on the lines that are asked for, by the catalogue; nothing is balanced. */
+function exchange(
   recipe: Recipe,
   diets: readonly Diet[],
   swaps: readonly Swap[],
   foods: Foods,
-): Adapted {
+  asked: (line: Line) => boolean,
+): Exchanged {
   const usual = swaps.filter((swap) => swap.usual)
   let next = recipe
   const changes: Change[] = []
   const unmet: Adapted['unmet'] = []
   for (const { part, line } of allLines(recipe)) {
+    if (!asked(line)) continue
     const food = line.foodId === null ? undefined : foods.get(line.foodId)
     if (!food) {
       if (line.raw || line.name)
@@ -120,6 +120,46 @@ export function adaptRecipe(
       )
     }
   }
+  return { recipe: next, changes, unmet }
+}
+
+/**
+ * Swaps what breaks the diets on lines without a weight ("a little butter", "ham, as you like"): a search that
+ * reckons in grams does not see them, and a diet is broken by what is not weighed as well.
+ *
+ * @param locked ids of lines that stay as they are
+ */
+export const swapUnweighed = (
+  recipe: Recipe,
+  diets: readonly Diet[],
+  swaps: readonly Swap[],
+  foods: Foods,
+  locked: readonly string[],
+): Exchanged =>
+  exchange(
+    recipe,
+    diets,
+    swaps,
+    foods,
+    (line) => !(line.grams! > 0) && line.componentId === null && !locked.includes(line.id),
+  )
+
+/**
+ * Swaps everything that breaks the diets for what the catalogue puts in its place, wherever it stands, then
+ * brings the dough back to the fat and softness it had.
+ *
+ * A line with no substitute stays and is reported, and so does a line whose packet has to be read. Adapting a
+ * recipe that already fits changes nothing.
+ *
+ * @param diets rules to keep; only what they exclude is swapped, their numeric targets are not sought here
+ */
+export function adaptRecipe(
+  recipe: Recipe,
+  diets: readonly Diet[],
+  swaps: readonly Swap[],
+  foods: Foods,
+): Adapted {
+  const { recipe: next, changes, unmet } = exchange(recipe, diets, swaps, foods, () => true)
   const swappedDough = changes.some((change) => change.kind === 'swap' && change.part === 'shell')
   const balanced = swappedDough ? rebalanceDough(recipe, next, foods) : { recipe: next, changes: [] }
   const salted = rebalanceSalt(recipe, balanced.recipe, foods)

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Adaptation, Alternative } from '~~/core/adapt'
+import { brings } from '~~/core/adaptation/brings'
 import type { Recipe } from '~~/core/recipe/document'
+import { table } from '~~/data/table'
 import { dietNames } from '~/logic/dietGroups'
 import { showChange, showFigure, showGrams, WAY_WORDS } from '~/logic/format'
 
@@ -58,6 +60,12 @@ function withWhat({ changes, recipe }: Alternative): string {
   return words.slice(0, 4).join(', ') + (words.length > 4 ? ' …' : '')
 }
 const verdicts = computed(() => (way.value ? verdictsOf(way.value) : []))
+/** What it brings that nobody asked for: said before it is taken. */
+const unasked = computed(() =>
+  way.value
+    ? brings(answer.before, way.value.evaluation, table.diets, diets)
+    : { allergens: [], dietsLost: [] },
+)
 </script>
 
 <template>
@@ -135,6 +143,14 @@ const verdicts = computed(() => (way.value ? verdictsOf(way.value) : []))
         >
         {{ verdict.reasons.join('; ') }}
       </span>
+    </p>
+    <p v-if="unasked.allergens.length" class="small">
+      <span class="sign watch">! brings</span>
+      <strong>{{ unasked.allergens.join(', ') }}</strong>, which the recipe did not hold.
+    </p>
+    <p v-if="unasked.dietsLost.length" class="small">
+      <span class="sign watch">! no longer</span> {{ unasked.dietsLost.join(', ').toLowerCase() }}, which it
+      was.
     </p>
     <p v-if="way" class="small">
       A piece:

@@ -2,6 +2,7 @@
 import { madeAs } from '~~/core/swap/catalogue'
 import { useToast } from 'primevue/usetoast'
 import { PART_NAMES, PART_KINDS } from '~~/core/recipe/document'
+import { brings } from '~~/core/adaptation/brings'
 import { table } from '~~/data/table'
 import type { Basis } from '~/components/bench/FiguresTable.vue'
 import { ApiProblem, type ProblemDocument } from '~/logic/api'
@@ -85,11 +86,21 @@ async function adaptTo(dietId: string) {
   if (bench.refusal) return
   const swapped = changes.filter((change) => change.kind === 'swap').length
   const none = changes.filter((change) => change.kind === 'none').length
+  await nextTick()
+  const came =
+    before.value && evaluation.value
+      ? brings(before.value, evaluation.value, table.diets, [dietId]).allergens.join(', ').toLowerCase()
+      : ''
   toast.add({
     severity: none ? 'warn' : 'info',
     summary: swapped ? `${swapped} ${swapped === 1 ? 'line' : 'lines'} swapped` : 'Nothing had to be swapped',
-    detail: none ? `For ${none} there is no substitute; they are marked` : 'Undo takes it back',
-    life: 4000,
+    detail: [
+      none ? `For ${none} there is no substitute; they are marked` : 'Undo takes it back',
+      came && `It brings ${came}`,
+    ]
+      .filter(Boolean)
+      .join('. '),
+    life: came ? 8000 : 4000,
   })
 }
 
