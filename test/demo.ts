@@ -24,8 +24,16 @@ export function demoRecipe(word: string): Recipe {
 
 export const diets = (...ids: string[]) => dietsByIds(ids, larder)
 
-/** The programme of the search for a recipe and wishes. */
-export function modelOf(recipe: Recipe, wishes: Wishes | string[]): TargetModel {
+/**
+ * The programme of the search for a recipe and wishes.
+ *
+ * @param without names of what does not hold
+ */
+export function modelOf(
+  recipe: Recipe,
+  wishes: Wishes | string[],
+  without: readonly string[] = [],
+): TargetModel {
   const base = evaluate(recipe, larder)
   return buildModel({
     recipe,
@@ -34,6 +42,6 @@ export function modelOf(recipe: Recipe, wishes: Wishes | string[]): TargetModel 
     larder,
     wishes: Array.isArray(wishes) ? wishesFor(diets(...wishes)) : wishes,
     margins: [],
-    without: new Set(),
+    without: new Set(without),
   })
 }

@@ -14,11 +14,14 @@ const QUESTION_MILLISECONDS = 100
 export function conflictOf(context: Context): string[] {
   const { wishes } = buildModel(inputOf(context))
   const cannot = (without: ReadonlySet<string>) =>
-    solveProgram(buildModel(inputOf(context, { without })).program, {
-      ...context.options,
-      timeoutMilliseconds: QUESTION_MILLISECONDS,
-      tolerance: 1,
-    }).status === 'infeasible'
+    solveProgram(
+      buildModel(inputOf(context, { without: new Set([...context.without, ...without]) })).program,
+      {
+        ...context.options,
+        timeoutMilliseconds: QUESTION_MILLISECONDS,
+        tolerance: 1,
+      },
+    ).status === 'infeasible'
   const out = new Set<string>()
   if (!cannot(out)) {
     // The programme can be met, and the recipe that comes of it cannot: what is lost in cooking decides.

@@ -4,6 +4,7 @@ import { foods, larder, recipeOf } from '../../test/helpers'
 import { adapt } from '../adapt'
 import { parseTarget } from '../diet/target'
 import { allLines } from '../recipe/document'
+import { CRAFT } from './question'
 import { solveProgram } from './solve'
 import { NO_LOCKS, USUAL_WEIGHTS, wishesFor } from './wishes'
 
@@ -13,7 +14,8 @@ describe('what counts as far', () => {
   it.each(demo.map(({ name, recipe }) => [name, recipe] as const))(
     'in %s made vegan and gluten-free a stand-in comes in the weight of its line, not in less of it',
     (_, recipe) => {
-      const model = modelOf(recipe, ['vegan', 'gluten-free'])
+      // No gluten-free vegan short crust is without isolates yet: craft is let go, the weights are not.
+      const model = modelOf(recipe, ['vegan', 'gluten-free'], [CRAFT])
       const { values, status } = solveProgram(model.program, {})
       expect(status).not.toBe('infeasible')
       for (const one of model.lines) {

@@ -6,7 +6,7 @@ import type { Food } from '../food/food'
 import { batchLimit, isFlourFood, scaleOfShare, targetPerGram, type PerGram } from './figures'
 import type { LineModel } from './lineModel'
 import type { ProgramBuilder } from './program'
-import { HAVE, LOCKED, MAX_SWAPS, STRENGTH, type Question } from './question'
+import { CRAFT, HAVE, LOCKED, MAX_SWAPS, STRENGTH, type Question } from './question'
 
 /** From this much fat in % of flour a dough is rich, and keeps most of it. Common practice, no source. */
 const RICH_PCT = 12
@@ -17,6 +17,16 @@ const MOST_FAT_SHARE = 1.25
 const WEIGHT_SLACK = 0.003
 /** The dough keeps its softness within this, so that it feels as it did. */
 const SOFTNESS_SLACK = 0.04
+
+/**
+ * The most of a dough's flours that may be gluten, and protein powders and fibre together: above a fifth gluten is
+ * rubber that springs back; with fat, fibre and a long rest a low-carbohydrate dough bears two fifths. Common
+ * practice, no source.
+ */
+const MOST_CONCENTRATE = {
+  usual: { gluten: 0.2, isolates: 0.2 },
+  lowCarbohydrate: { gluten: 0.4, isolates: 0.45 },
+} as const
 
 /** Something the cook wished or the dough needs, that may be in another's way. */
 export interface Wish {
@@ -113,6 +123,29 @@ export function limitDough(written: Written): Wish[] {
     builder.constrain('strong enough', sumOver(shell, strong), { min: 0 })
   }
   return [{ name: STRENGTH, kind: 'dough', text: 'a dough strong enough for its shape and cooking' }]
+}
+
+/** No more gluten, protein powder and fibre in the dough than bakes well, unless it had more already. */
+export function limitConcentrates(written: Written): void {
+  const { question, builder } = written
+  if (question.without.has(CRAFT) || question.base.dough.ready) return
+  const lowCarbohydrate = question.targets.some(
+    ({ target }) => /arbohydrate/.test(target.figure) && target.comparison === 'at-most',
+  )
+  const most = lowCarbohydrate ? MOST_CONCENTRATE.lowCarbohydrate : MOST_CONCENTRATE.usual
+  const shell = shellOf(written)
+  const flourGrams = shell.reduce((sum, one) => sum + (isFlourFood(one.food) ? one.grams : 0), 0)
+  if (flourGrams <= 0) return
+  const limits: [string, (food: Food) => boolean, number][] = [
+    ['gluten', (food) => food.group === 'gluten', most.gluten],
+    ['isolates', (food) => food.group === 'protein-powder' || food.group === 'fibre', most.isolates],
+  ]
+  for (const [name, counts, share] of limits) {
+    const had = shell.reduce((sum, one) => sum + (counts(one.food) ? one.grams : 0), 0) / flourGrams
+    const limit = Math.max(share, had)
+    const perGram: PerGram = (food) => (counts(food) ? 1 : 0) - (isFlourFood(food) ? limit : 0)
+    builder.constrain(`most ${name}`, sumOver(shell, perGram), { max: 0 })
+  }
 }
 
 /** Every figure that is asked for comes out. */

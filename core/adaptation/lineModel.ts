@@ -3,7 +3,7 @@ import type { Food } from '../food/food'
 import type { Part } from '../recipe/document'
 import { optionsFor, type Candidate } from './options'
 import type { ProgramBuilder } from './program'
-import { breaks, type AskedLine, type Question } from './question'
+import { breaks, CRAFT, type AskedLine, type Question } from './question'
 
 /** How far each kind of line may shrink and grow, as a share of what was written. Our own choice, no source. */
 const RANGE: Readonly<Record<string, [number, number]>> = {
@@ -15,6 +15,29 @@ const RANGE: Readonly<Record<string, [number, number]>> = {
   rest: [0.2, 1.2],
   // Only where less salt is what is asked.
   salt: [0.3, 1],
+}
+
+/**
+ * The same by craft: what a filling is made of stays recognisable, what seasons it keeps its share, a dip is dipped
+ * in. Starch and sugar may go further: less of them is what is asked where less is asked. Common practice, no source.
+ */
+const CRAFT_RANGE: Readonly<Record<string, [number, number]>> = {
+  main: [0.6, 1.6],
+  seasoning: [0.7, 1.4],
+  dip: [0.8, 1.2],
+}
+const SEASONING_FOODS = new Set(
+  'onion red-onion shallot spring-onion garlic ginger ginger-garlic-paste green-chilli celery chives'.split(
+    ' ',
+  ),
+)
+/** Of these a filling may hold much less and still be what it was. */
+const MAY_SHRINK = new Set(['starch', 'noodle', 'bread', 'sweetener', 'dried-fruit', 'flour', 'cream', 'nut'])
+
+function craftRange(part: Part, food: Food): [number, number] | null {
+  if (part.kind === 'dip') return CRAFT_RANGE.dip!
+  if (part.kind !== 'filling' || food.softeningFat || MAY_SHRINK.has(food.group)) return null
+  return SEASONING_FOODS.has(food.figuresOf ?? food.id) ? CRAFT_RANGE.seasoning! : CRAFT_RANGE.main!
 }
 
 /** What seasons or raises keeps its amount: halving the salt or the yeast is no way to a target. */
@@ -111,7 +134,8 @@ export function writeLine(one: AskedLine, question: Question, builder: ProgramBu
   const mustGo = broken && !unmet && !isLocked
   const stays = isLocked || unmet || (!broken && part.kind === 'pan')
   const lessSalt = targets.some(({ target }) => target.figure === 'saltG' || target.figure === 'sodiumMg')
-  const [low, high] = stays ? [1, 1] : rangeOf(part, food, lessSalt)
+  const byCraft = question.without.has(CRAFT) || FIXED_GROUPS.has(food.group) ? null : craftRange(part, food)
+  const [low, high] = stays ? [1, 1] : (byCraft ?? rangeOf(part, food, lessSalt))
   const counts = countsOf(one, question)
   const percent = percentMoved(question)
   const priceOf = (id: string) => {

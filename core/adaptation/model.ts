@@ -1,4 +1,12 @@
-import { limitChoices, limitDough, limitFigures, limitWeights, type Wish, type Written } from './limits'
+import {
+  limitChoices,
+  limitConcentrates,
+  limitDough,
+  limitFigures,
+  limitWeights,
+  type Wish,
+  type Written,
+} from './limits'
 import { percentMoved, WATER_FACTOR, writeLine, type LineModel } from './lineModel'
 import { ProgramBuilder, type Program } from './program'
 import { questionOf, type ModelInput, type Question } from './question'
@@ -26,6 +34,7 @@ export function buildModel(input: ModelInput): TargetModel {
   const lines = question.lines.map((one) => writeLine(one, question, builder))
   const written: Written = { question, builder, lines, addedWater: waterFor(question, builder) }
   limitWeights(written)
+  limitConcentrates(written)
   const wishes = [...limitDough(written), ...limitFigures(written), ...limitChoices(written)]
   const names = new Set<string>()
   return {

@@ -8,6 +8,8 @@ import type { Wishes } from './wishes'
 
 /** The wish that a dough be strong enough, which may be given up with a word. */
 export const STRENGTH = 'how strong the dough is'
+/** What an experienced cook would not do: rubber doughs, fillings cut to a quarter. Let go before the dough's strength. */
+export const CRAFT = 'what cooks would do'
 
 /** The name of the figure that is driven. */
 export const DRIVEN = 'driven'

@@ -7,7 +7,7 @@ import { bindingOf, type Binding } from './binding'
 import { closestOf, conflictOf, type Closest } from './conflict'
 import { cookOtherwise } from './cookOtherwise'
 import { buildModel } from './model'
-import { STRENGTH, targetsOf } from './question'
+import { CRAFT, STRENGTH, targetsOf } from './question'
 import type { Program, Solution } from './program'
 import { inputOf, reached, type Context, type Cut, type Found, type Reached } from './reachOnce'
 import type { SolveOptions } from './solve'
@@ -74,9 +74,11 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
       : [asWritten ?? otherwiseCooked, asWritten ? otherwiseCooked : null]
   if (!best) {
     progress(0.5, 'looking for what contradicts')
-    const conflict = conflictOf(context)
+    // What cooks would do is no wish of anybody's: it stands in nobody's way.
+    const free: Context = { ...context, without: new Set([...context.without, CRAFT]) }
+    const conflict = conflictOf(free)
     progress(0.8, 'looking how near it gets')
-    const closest = closestOf(context, conflict)
+    const closest = closestOf(free, conflict)
     return {
       best: null,
       closest,
@@ -148,13 +150,24 @@ function withCooking(found: Found, { cooking }: Pick<Nearest, 'cooking'>): Found
 function nearest(context: Context): Nearest | null {
   const found = reached(context)
   if (found) return { found, context, compromise: '' }
-  // Better a dough that has to be handled with care, said plainly, than none.
-  const weaker = { ...context, without: new Set([STRENGTH]) }
-  const weak = reached(weaker)
-  if (!weak) return null
-  const lacks = weak.reached.evaluation.abilities.lacks.map((lack) => lack.text)
-  const compromise = lacks.join('; ') || 'The dough is weaker than the one you wrote'
-  return { found: weak, context: weaker, compromise }
+  // Better what a cook would not do of herself, or a dough to be handled with care, said plainly, than none.
+  const further: readonly string[][] = [[CRAFT], [STRENGTH], [STRENGTH, CRAFT]]
+  for (const names of further) {
+    const looser = { ...context, without: new Set(names) }
+    const other = reached(looser)
+    if (!other) continue
+    const lacks = other.reached.evaluation.abilities.lacks.map((lack) => lack.text)
+    const weak = names.includes(STRENGTH)
+      ? [lacks.join('; ') || 'The dough is weaker than the one you wrote']
+      : []
+    const crude = names.includes(CRAFT)
+      ? [
+          'Further than most cooks would go: more gluten or isolates in the dough than a fifth, or less of what the filling is made of than six tenths',
+        ]
+      : []
+    return { found: other, context: looser, compromise: [...weak, ...crude].join('; ') }
+  }
+  return null
 }
 
 /** Another way of cooking beside one percent of the weight moved. Our own choice. */
