@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { useToast } from 'primevue/usetoast'
 import type { Food } from '~~/core/food/food'
 import { matchFood, normaliseName } from '~~/core/reading/match'
 import { readLine } from '~~/core/reading/readLine'
-import { ApiProblem } from '~/logic/api'
 
 const { raw, food } = defineProps<{
   /** The line as it was written. */
@@ -12,7 +10,7 @@ const { raw, food } = defineProps<{
   food: Food
 }>()
 const shelves = useLarderStore()
-const toast = useToast()
+const tell = useTold()
 
 const name = computed(() => normaliseName(readLine(raw).name))
 const taught = computed(() => shelves.names.find((one) => one.name === name.value && one.foodId === food.id))
@@ -20,14 +18,6 @@ const taught = computed(() => shelves.names.find((one) => one.name === name.valu
 const offered = computed(
   () => name.value !== '' && matchFood(name.value, shelves.larder.foods)?.food.id !== food.id,
 )
-async function tell(act: () => Promise<unknown>) {
-  try {
-    await act()
-  } catch (error) {
-    if (!(error instanceof ApiProblem)) throw error
-    toast.add({ severity: 'warn', summary: error.problem.title, detail: error.problem.detail, life: 4000 })
-  }
-}
 </script>
 
 <template>

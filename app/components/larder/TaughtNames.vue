@@ -1,22 +1,12 @@
 <script setup lang="ts">
-import { useToast } from 'primevue/usetoast'
 import type { TaughtName } from '~~/core/food/taught'
-import { ApiProblem } from '~/logic/api'
 
 const shelves = useLarderStore()
-const toast = useToast()
+const tell = useTold()
 /** The last that was forgotten, to be taken back. */
 const forgotten = shallowRef<TaughtName | null>(null)
 const nameOf = (foodId: string) => shelves.larder.foods.get(foodId)?.name ?? foodId
 
-async function tell(act: () => Promise<unknown>) {
-  try {
-    await act()
-  } catch (error) {
-    if (!(error instanceof ApiProblem)) throw error
-    toast.add({ severity: 'warn', summary: error.problem.title, detail: error.problem.detail, life: 4000 })
-  }
-}
 const forget = (one: TaughtName) =>
   tell(async () => {
     await shelves.forget(one.name)

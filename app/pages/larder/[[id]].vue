@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { useToast } from 'primevue/usetoast'
 import type { Food } from '~~/core/food/food'
 import { nutrientsPer100g } from '~~/core/food/nutrients'
-import { ApiProblem, type OwnFood } from '~/logic/api'
+import type { OwnFood } from '~/logic/api'
 import { SHELF_WORDS, showFigure } from '~/logic/format'
 import { foodFacts } from '~/logic/foodFacts'
 import { COLUMNS, sortFoods, type Sorting } from '~/logic/larderTable'
 
 const route = useRoute()
 const router = useRouter()
-const toast = useToast()
+const tell = useTold()
 const shelves = useLarderStore()
 
 const query = ref('')
@@ -62,15 +61,11 @@ watch(
 )
 
 const entry = shallowRef<OwnFood | null>(null)
-async function typeAnew(food: Food) {
-  try {
+const typeAnew = (food: Food) =>
+  tell(async () => {
     entry.value = await shelves.entriesOf(food.id)
     await router.push({ path: route.path, query: { packet: null } })
-  } catch (error) {
-    if (!(error instanceof ApiProblem)) throw error
-    toast.add({ severity: 'warn', summary: error.problem.title, detail: error.problem.detail, life: 4000 })
-  }
-}
+  })
 function openSide(kind: 'packet' | 'table' | 'prices' | 'words') {
   entry.value = null
   return router.push({ path: '/larder', query: { [kind]: null } })
