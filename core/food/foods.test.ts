@@ -47,6 +47,7 @@ describe('the food table', () => {
     'balsamic-vinegar',
     'soy-sprouts',
     'allulose',
+    'oat-bran',
   ])
   it.each(each.filter(([id, food]) => !OWN_FACTORS.has(food.group) && !KNOWN.has(id)))(
     '%s has the energy its parts make',
