@@ -10,5 +10,7 @@ export default defineConfig({
   test: {
     include: ['core/**/*.test.ts', 'app/**/*.test.ts', 'server/**/*.test.ts', 'scripts/**/*.test.ts'],
     environment: 'node',
+    // A test proves what is so, not how fast: a machine with other work is slow.
+    testTimeout: 60_000,
   },
 })
