@@ -145,8 +145,8 @@ const unasked = computed(() =>
       </span>
     </p>
     <p v-if="unasked.allergens.length" class="small">
-      <span class="sign watch">! brings</span>
-      <strong>{{ unasked.allergens.join(', ') }}</strong>, which the recipe did not hold.
+      <span class="sign watch">! brings</span>{{ ' ' }}<strong>{{ unasked.allergens.join(', ') }}</strong
+      >, which the recipe did not hold.
     </p>
     <p v-if="unasked.dietsLost.length" class="small">
       <span class="sign watch">! no longer</span> {{ unasked.dietsLost.join(', ').toLowerCase() }}, which it
