@@ -143,7 +143,9 @@ export function adapt(
   const before = evaluate(recipe, larder)
   if (!needsSearch(wishes)) return byCatalogue(recipe, before, diets, dietIds, larder)
 
-  const open = swapUnweighed(recipe, diets, larder.swaps, larder.foods, wishes.locks.lineIds)
+  const { lineIds, refused } = wishes.locks
+  const offered = larder.swaps.filter((swap) => !refused.includes(swap.id))
+  const open = swapUnweighed(recipe, diets, offered, larder.foods, lineIds)
   const finish = (one: Reached): Alternative => {
     const made = finished(one.recipe, one.evaluation, before, dietIds, larder)
     return {

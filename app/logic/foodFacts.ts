@@ -1,16 +1,4 @@
-import type { EU_ALLERGENS, Food } from '~~/core/food/food'
-
-/** Short words for the allergens, as a line of a list can hold them. */
-const SHORT: Partial<Record<keyof typeof EU_ALLERGENS, string>> = {
-  gluten: 'gluten',
-  soy: 'soy',
-  nuts: 'nuts',
-  sesame: 'sesame',
-  sulphites: 'sulphites',
-  celery: 'celery',
-  mustard: 'mustard',
-}
-const short = (key: keyof typeof EU_ALLERGENS) => SHORT[key] ?? key
+import type { Food } from '~~/core/food/food'
 
 /** What tells a food from others of its name: its state, its fat, what it holds. */
 export interface FoodFacts {
@@ -33,12 +21,7 @@ export function foodFacts(food: Food): FoodFacts {
     fat: food.unknown.includes('fatG')
       ? ''
       : `${fatG >= 10 ? Math.round(fatG) : Math.round(fatG * 10) / 10} % fat`,
-    holds: food.originKnown
-      ? [...animal, ...food.allergens.map(short)].join(', ')
-      : 'not known what it holds',
-    mayHold: [
-      ...food.possibleOrigins.filter((one) => one === 'meat'),
-      ...food.possibleAllergens.map(short),
-    ].join(', '),
+    holds: food.originKnown ? [...animal, ...food.allergens].join(', ') : 'not known what it holds',
+    mayHold: [...food.possibleOrigins.filter((one) => one === 'meat'), ...food.possibleAllergens].join(', '),
   }
 }

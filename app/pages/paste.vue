@@ -27,7 +27,9 @@ Bake at 180 °C for 25 minutes.`
 // Kept in the browser while it is typed: nothing is lost by a reload.
 const text = useLocalStorage('swap-pocket:paste', '')
 const settled = refDebounced(text, 120, { maxWait: 400 })
-const { intake, trouble, answer, weigh, read, forget } = useIntake(settled)
+const { intake, reading, trouble, answer, weigh, read, forget } = useIntake(settled)
+/** Only what takes longer than the eye waits is said. */
+const slow = refDebounced(reading, 300)
 const lineCount = computed(() => intake.value?.lines.length ?? 0)
 /** The line of the text that is pointed at, on either side. */
 const lit = ref<number | null>(null)
@@ -78,7 +80,8 @@ usePlaceKeys([{ key: 'mod+Enter', says: 'Put it on the bench', always: true, act
         <Button v-else label="Clear" severity="secondary" text @click="clear" />
       </p>
     </section>
-    <section class="read" aria-live="polite" aria-labelledby="read-title">
+    <section class="read" aria-live="polite" aria-labelledby="read-title" :aria-busy="slow">
+      <p v-if="slow" class="soft small" role="status">Reading what you pasted</p>
       <ReadBack v-if="intake" v-model:lit="lit" :intake="intake" @answer="answer" @grams="weigh" />
       <div v-else class="nothing soft">
         <h2 id="read-title">What is read</h2>

@@ -32,6 +32,7 @@ describe('what an adaptation brings unasked', () => {
     const { before, evaluation } = adapt(pockets, ['gluten-free'], larder)
     const { dietsLost } = brings(before, evaluation, larder.diets, ['gluten-free'])
     const lost = larder.diets.filter(({ name }) => dietsLost.includes(name))
+    expect(lost.length).toBeGreaterThan(0)
     for (const diet of lost) {
       expect(before.diets.find((one) => one.diet === diet.id)?.fits, diet.id).toBe(true)
       expect(evaluation.diets.find((one) => one.diet === diet.id)?.fits, diet.id).toBe(false)
@@ -58,8 +59,8 @@ describe('lines without a weight', () => {
               {
                 ...part.lines[0]!,
                 id: 'open2',
-                raw: 'a fish sauce of yours',
-                name: 'xo',
+                raw: 'surimi',
+                name: 'surimi',
                 foodId: 'surimi',
                 grams: null,
               },
@@ -86,6 +87,6 @@ describe('lines without a weight', () => {
 
   it('stay where they are locked', () => {
     const { recipe } = adapt(open, ['vegan', 'high-protein'], larder, { locks: { lineIds: ['open1'] } })
-    expect(allLines(recipe).find(({ line }) => line.id === 'open1')?.line.foodId ?? 'ham').toBe('ham')
+    expect(allLines(recipe).find(({ line }) => line.id === 'open1')?.line.foodId).toBe('ham')
   })
 })

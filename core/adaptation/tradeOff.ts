@@ -2,7 +2,7 @@ import { measured, type Target } from '../diet/target'
 import { evaluate } from '../evaluate'
 import type { Larder } from '../larder'
 import type { Recipe } from '../recipe/document'
-import { STRENGTH } from './question'
+import { CRAFT, STRENGTH } from './question'
 import type { SearchOptions } from './reach'
 import { reached, type Reached } from './reachOnce'
 import type { Wishes } from './wishes'
@@ -34,16 +34,18 @@ export function tradeOff(
   const from = measured(figure, before.measures)
   if (from === null) return []
   const at = (limit: number): Target => ({ ...figure, limit, ofOriginal: false })
-  const reach = (limit: number) =>
+  const reachWithout = (limit: number, without: readonly string[]) =>
     reached({
       recipe,
       larder,
       base: before,
       before,
       options,
-      without: new Set([STRENGTH]),
+      without: new Set(without),
       wishes: { ...wishes, targets: [...wishes.targets, at(limit)] },
     })
+  // As the search does: by craft where there is a way, and further where there is none.
+  const reach = (limit: number) => reachWithout(limit, [STRENGTH]) ?? reachWithout(limit, [STRENGTH, CRAFT])
   // The furthest end by halving: where nothing reaches it any more.
   const far = figure.comparison === 'at-most' ? 0 : Math.max(from * 4, 40)
   let can = from

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
 import { matchFood, normaliseName } from '../reading/match'
+import { readIngredient } from '../reading/readIngredient'
 import type { Food } from './food'
 import standIns from '../../data/stand-ins.csv'
 import { carries, carriesAny, claimsIn, hazardsOfWord } from './hazards'
@@ -116,6 +117,28 @@ describe('a word in a name', () => {
 
   it('for what a thing is meant brings nothing along', () => {
     expect(matchFood('bread machine yeast', foods)?.food.id).toBe('instant-yeast')
+  })
+})
+
+describe('what stands behind a name, after a comma or in brackets', () => {
+  it.each([
+    ['2 tbsp vegetable oil (groundnut)', 'peanut'],
+    ['100 ml cream (soya)', 'soy'],
+    ['200 g mince (lamb)', null],
+    ['100 ml milk (almond)', 'nuts'],
+    ['50 g crumbs (wheat)', 'gluten'],
+  ])('"%s" is carried, or the line asks', (text, allergen) => {
+    const { food, line } = readIngredient(text, foods)
+    if (!food) expect(line.notes.map((note) => note.code)).toContain('unknown-food')
+    else if (allergen) expect([...food.allergens, ...food.possibleAllergens]).toContain(allergen)
+    else expect(food.origins).toContain('meat')
+  })
+  it.each([
+    ['300 g puff pastry (gluten-free)', 'gluten'],
+    ['200 g mayonnaise, egg-free', 'egg'],
+    ['100 g cheddar, dairy-free', 'milk'],
+  ])('"%s" does not certainly hold %s', (text, allergen) => {
+    expect(readIngredient(text, foods).food?.allergens ?? []).not.toContain(allergen)
   })
 })
 

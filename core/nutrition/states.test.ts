@@ -33,6 +33,10 @@ describe('states that are reckoned', () => {
       expect(from.per100g.proteinG / gramsOfOne, one.id).toBeCloseTo(one.per100g.proteinG, 6)
       expect(from.per100g.fibreG / gramsOfOne, one.id).toBeCloseTo(one.per100g.fibreG, 6)
       expect(one.per100g.fatG * gramsOfOne, one.id).toBeLessThanOrEqual(from.per100g.fatG + 1e-6)
+      // What it weighs more or less than before is water, and the fat that ran out.
+      const waterAfter = one.per100g.waterG * gramsOfOne
+      const fatOut = from.per100g.fatG - one.per100g.fatG * gramsOfOne
+      expect(waterAfter - from.per100g.waterG, one.id).toBeCloseTo(100 * (gramsOfOne - 1) + fatOut, 4)
       expect(one.per100g.waterG, one.id).toBeGreaterThanOrEqual(0)
       expect(one.per100g.waterG, one.id).toBeLessThan(100)
     }

@@ -124,7 +124,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   /** "Shortcrust: 500 g flour, 250 g lard, water" is whole on its row: beef on the next is not of it. */
   const isBehindDough = (row: Row, text: string): boolean => {
     if (section?.heading?.kind !== 'shell' || !section.heading.rest || section.items.length < 3) return false
-    if (section.items.some((one) => one.at === row.at) && section.items[0]!.at === row.at) return false
+    if (section.items[0]!.at === row.at) return false
     const food = matchFood(readLine(text).name, foods)?.food
     return food !== undefined && !DOUGH.has(food.group) && !PASSED.has(food.group) && !isLiquid(food)
   }

@@ -1,5 +1,4 @@
 import type { Food, State } from '../food/food'
-import { SAME_FAT_G } from '../food/fatSteps'
 
 /** What a name says of state and fat, apart from which food it is. */
 export interface Qualifiers {
@@ -52,7 +51,7 @@ const WEIGHT: Readonly<Record<NonNullable<Qualifiers['state']>, number>> = {
   fresh: 0,
 }
 
-const FAT_NONE = /\b(?:fat free|non ?fat|no fat|skimmed|skim|zero fat|virtually fat free)\b/
+const FAT_NONE = /\b(?:fat free|non ?fat|no fat|(?<!semi )skimmed|skim|zero fat|virtually fat free)\b/
 const FAT_LOW = /\b(?:(?:low|lower|reduced|half|less) fat|semi skimmed|light|lite|lighter|diet)\b/
 const FAT_LEAN = /\b(?:extra lean|very lean|lean|leaner)\b/
 const FAT_FULL = /\b(?:full fat|full cream|whole)\b/
@@ -158,11 +157,12 @@ export function settle(food: Food, siblings: readonly Food[], said: Qualifiers):
     const wanted = ANSWERS[said.state]
     if (chosen.state === null) {
       if (said.state === 'smoked' || said.state === 'pickled') odd.push(said.stateWord)
-    } else if (!wanted.includes(chosen.state) || said.state === 'frozen') {
-      const found = wanted
-        .map((state) => siblings.find((one) => one.state === state))
-        .find((one) => one !== undefined)
-      if (found) chosen = wanted.includes(chosen.state) && found.state !== 'frozen' ? chosen : found
+    } else {
+      const frozen = said.state === 'frozen' ? siblings.find((one) => one.state === 'frozen') : undefined
+      const answers = wanted.includes(chosen.state) ? chosen : undefined
+      const other = wanted.flatMap((state) => siblings.filter((one) => one.state === state))[0]
+      const found = frozen ?? answers ?? other
+      if (found) chosen = found
       else lacking.push(`the larder has none that is ${said.stateWord}`)
     }
   }
@@ -180,7 +180,7 @@ export function settle(food: Food, siblings: readonly Food[], said: Qualifiers):
     const fatG = /meat/.test(chosen.group) && said.fatG > 50 ? 100 - said.fatG : said.fatG
     chosen = nearest(fatG)
     const off = Math.abs(chosen.per100g.fatG - fatG)
-    if (off > Math.max(SAME_FAT_G, NEAR_FAT_G)) lacks()
+    if (off > NEAR_FAT_G) lacks()
   } else if (said.fat !== null && fatty) {
     const most = said.fat === 'none' ? FAT_FREE_G : said.fat === 'lean' ? LEAN_G : food.per100g.fatG * 0.75
     const fits = alike.filter((one) => one.per100g.fatG <= most && one.figuresOf === null)

@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { MAX_LINE_GRAMS, newLine, type Choice, type Line } from '../recipe/document'
+import { carries, hazardsOfWord } from '../food/hazards'
 import { otherLanguage } from './language'
 import { matchFood, normaliseName } from './match'
 import { readLine, type ReadLine } from './readLine'
@@ -157,8 +158,9 @@ function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
   return choices.slice(0, 8)
 }
 
-/** Words after a comma or in brackets that say how much fat: "(5 % fat)", "80/20", "semi-skimmed". */
-const SAYS_FAT = /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|gluten[- ]free|dairy[- ]free|\bvegan\b/i
+/** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */
+const CHOOSES =
+  /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bplant[- ]based\b/i
 
 function matchWithPrep(read: ReadLine, foods: Foods) {
   const prep = read.prep.filter((word) => word !== 'from a container')
@@ -168,8 +170,17 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
       ? matchFood([read.name, ...prep].join(' '), foods)
       : null
   if (whole?.how === 'exact' && whole.found === normaliseName([read.name, ...prep].join(' '))) return whole
-  const fat = prep.filter((word) => SAYS_FAT.test(word)).join(' ')
-  const plain = matchFood(`${fat} ${read.name}`.trim(), foods)
+  const chosen = prep.filter((word) => CHOOSES.test(word)).join(' ')
+  const plain = matchFood(`${chosen} ${read.name}`.trim(), foods)
+  // "Vegetable oil (groundnut)", "cream (soya)": what holds something is named behind as well as in front.
+  for (const word of prep) {
+    const named = /^\p{L}+(?: \p{L}+)?$/u.test(word) ? matchFood(word, foods) : null
+    const hazards = hazardsOfWord(normaliseName(word), named?.how === 'exact' ? named.food : undefined)
+    if (!hazards) continue
+    const both = matchFood(`${word} ${read.name}`, foods)
+    if (both?.how === 'exact') return both
+    if (plain && named?.food.group !== plain.food.group && !carries(plain.food, hazards)) return null
+  }
   // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
   const canned = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
   if (canned?.how === 'exact') return canned
@@ -187,10 +198,10 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
     )
       continue
     const state = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
-    const turned = matchFood(`${fat} ${state} ${read.name}`.trim(), foods)
+    const turned = matchFood(`${chosen} ${state} ${read.name}`.trim(), foods)
     if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
     // "spuds, boiled": the state with the food's own name.
-    const named = plain && matchFood(`${fat} ${state} ${plain.food.name.split(',')[0]}`, foods)
+    const named = plain && matchFood(`${chosen} ${state} ${plain.food.name.split(',')[0]}`, foods)
     if (named?.how === 'exact' && named.food.id !== plain?.food.id) return named
   }
   return plain

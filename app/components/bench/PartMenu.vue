@@ -38,10 +38,6 @@ function setKind(event: Event) {
 const madeOf = computed(() =>
   part.lines.flatMap(({ foodId, grams }) => (foodId && grams ? [{ foodId, grams }] : [])),
 )
-const nameOfPart = (name: string) => {
-  const bare = name.replace(/^for the\s+/i, '')
-  return bare.charAt(0).toUpperCase() + bare.slice(1)
-}
 const kept = shallowRef<Food | null>(null)
 const problem = ref('')
 async function keepAsFood() {
@@ -49,7 +45,7 @@ async function keepAsFood() {
   try {
     kept.value = await shelves.addMade({
       // "For the masala" is a heading; the food is called masala.
-      name: nameOfPart(part.name),
+      name: plainPart(part).replace(/^./, (first) => first.toUpperCase()),
       madeOf: madeOf.value,
       makesGrams: part.finishedGrams ?? Math.max(1, figures?.grams ?? 1),
       heat: part.cookedBy,
