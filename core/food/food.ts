@@ -124,7 +124,12 @@ export function unitGramsFrom(text: string | undefined, where: string): Record<s
   return unitGrams
 }
 
-function stateFrom(text: string | undefined, where: string): State | null {
+/**
+ * A state as a column names it; null for none.
+ *
+ * @throws Error naming the row when the word is not known
+ */
+export function stateFrom(text: string | undefined, where: string): State | null {
   const state = STATES.find((one) => one === text)
   if (text && !state) throw new Error(`${where}: state "${text}" is not one of ${STATES.join(', ')}`)
   return state ?? null

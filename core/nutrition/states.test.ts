@@ -89,7 +89,7 @@ describe('states that are reckoned', () => {
   })
 
   it.each([
-    [{ ...rows[0]!, from: 'rawish' }, /two states/],
+    [{ ...rows[0]!, from: 'rawish' }, /rawish/],
     [{ ...rows[0]!, factor: '0', to_water_g: '' }, /factor/],
     [{ ...rows[0]!, fat_kept: '2' }, /fat_kept/],
     [{ ...rows[0]!, applies: 'group:moons' }, /no food is turned/],

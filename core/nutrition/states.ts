@@ -1,6 +1,6 @@
 import { COMPOSITION_KEYS, zeroComposition, type Composition } from '../food/composition'
 import { euEnergyKcal } from '../food/energy'
-import { STATES, unitGramsFrom, type Food, type FoodRow, type Foods, type State } from '../food/food'
+import { stateFrom, unitGramsFrom, type Food, type FoodRow, type Foods, type State } from '../food/food'
 import { MICRONUTRIENT_KEYS, type Micronutrients } from '../food/micronutrients'
 import { retained, type CookingTables } from './cookingTables'
 
@@ -23,17 +23,14 @@ interface Conversion {
   source: string
 }
 
-/** Names of states as they stand after a comma: "Trout, cooked". */
-const isState = (text: string | undefined): State | undefined => STATES.find((one) => one === text)
-
 function conversionFrom(row: FoodRow): Conversion {
   const where = `States: ${row.applies} from ${row.from} to ${row.to}`
-  const [from, to] = [isState(row.from), isState(row.to)]
+  const [from, to] = [stateFrom(row.from, where), stateFrom(row.to, where)]
   const factor = row.factor ? Number(row.factor) : null
   const toWaterG = Number(row.to_water_g || 0)
   const fatKept = Number(row.fat_kept || 1)
   if (!row.applies || !from || !to || !row.source)
-    throw new Error(`${where}: a food, two states of ${STATES.join(', ')} and a source are expected`)
+    throw new Error(`${where}: a food, two states and a source are expected`)
   if (factor === null ? !(toWaterG > 0 && toWaterG < 100) : !(factor > 0 && factor < 12))
     throw new Error(
       `${where}: factor "${row.factor}" is not grams for a gram, and to_water_g no share of water`,
