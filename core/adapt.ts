@@ -10,8 +10,9 @@ import { adaptRecipe, swapUnweighed } from './swap/adapt'
 import type { Change } from './swap/applySwap'
 import { adviceOn, withAdvice } from './adaptation/advice'
 import type { Binding } from './adaptation/binding'
+import { keptDiets } from './adaptation/question'
 import { search, type SearchOptions } from './adaptation/reach'
-import type { Reached } from './adaptation/reachOnce'
+import type { Reached, Term } from './adaptation/reachOnce'
 import { NO_LOCKS, USUAL_WEIGHTS, type Locks, type Weights, type Wishes } from './adaptation/wishes'
 import type { PriceBook } from './cost/costOf'
 
@@ -21,6 +22,8 @@ export interface Alternative {
   changes: Change[]
   evaluation: Evaluation
   distance: number
+  /** What the distance is made of, the largest first. */
+  terms: Term[]
 }
 
 export interface Adaptation {
@@ -33,6 +36,8 @@ export interface Adaptation {
   before: Evaluation
   /** How far it is from the recipe as written; null when nothing had to be weighed against another. */
   distance: number | null
+  /** What the distance is made of, the largest first; empty where nothing was weighed. */
+  terms: Term[]
   /** False when the time was up before it was sure that none is nearer. */
   proven: boolean
   /** Clearly different ways; where there is a conflict over a figure, what comes nearest to it. */
@@ -141,11 +146,12 @@ export function adapt(
   const unknown = unweighedLiquid(recipe, larder)
   if (unknown) throw new RecipeProblem([unknown])
   const before = evaluate(recipe, larder)
-  if (!needsSearch(wishes)) return byCatalogue(recipe, before, diets, dietIds, larder)
+  if (!needsSearch(wishes)) return byCatalogue(recipe, before, wishes, dietIds, larder)
 
+  const kept = keptDiets({ before, larder, wishes })
   const { lineIds, refused } = wishes.locks
   const offered = larder.swaps.filter((swap) => !refused.includes(swap.id))
-  const open = swapUnweighed(recipe, diets, offered, larder.foods, lineIds)
+  const open = swapUnweighed(recipe, { diets, kept }, offered, larder.foods, lineIds)
   const finish = (one: Reached): Alternative => {
     const made = finished(one.recipe, one.evaluation, before, dietIds, larder)
     return {
@@ -153,11 +159,12 @@ export function adapt(
       changes: [...open.changes, ...one.changes],
       evaluation: evaluate(made, larder, before),
       distance: one.distance,
+      terms: one.terms,
     }
   }
   const found = search(open.recipe, wishes, larder, options)
   if (!found.best) {
-    const swapped = byCatalogue(recipe, before, diets, dietIds, larder)
+    const swapped = byCatalogue(recipe, before, wishes, dietIds, larder)
     return {
       ...swapped,
       conflict: found.conflict,
@@ -197,11 +204,13 @@ function finished(
 function byCatalogue(
   recipe: Recipe,
   before: Evaluation,
-  diets: readonly Diet[],
+  wishes: Wishes,
   dietIds: readonly string[],
   larder: Larder,
 ): Adaptation {
-  const { recipe: swapped, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods)
+  const { diets, weights } = wishes
+  const kept = weights.kept > 0 ? keptDiets({ before, larder, wishes }) : []
+  const { recipe: swapped, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods, kept)
   const first = evaluate(swapped, larder, before)
   // What the cook was told before stays while nothing is changed: a packet to check changes no line.
   const made = changes.some((change) => change.kind !== 'check')
@@ -216,6 +225,7 @@ function byCatalogue(
     evaluation,
     before,
     distance: null,
+    terms: [],
     proven: true,
     alternatives: [],
     binding: [],

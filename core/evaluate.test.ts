@@ -242,7 +242,7 @@ describe('diets', () => {
 
   it('states its source with every verdict', () => {
     for (const one of evaluate(turnovers, larder).diets)
-      expect(one.source).toMatch(/ISO|Regulation|Initiative|practice|Codex|CFR/)
+      expect(one.source).toMatch(/ISO|Regulation|Initiative|EFSA|USDA|practice|Codex|CFR/)
   })
 })
 

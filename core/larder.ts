@@ -7,6 +7,9 @@ import { doughTablesFromRows, type DoughTables } from './dough/strength'
 import { homemadeFromRows } from './nutrition/homemade'
 import { cookingTablesFromRows, type CookingTables } from './nutrition/cookingTables'
 import { withStates } from './nutrition/states'
+import { formulasFromRows, type Formula } from './swap/formulas'
+import { leversFromRows, type Lever } from './swap/levers'
+import { likenessFromRows, type Likeness } from './swap/likeness'
 import { ownSwaps, swapsFromRows, type OwnSwap, type Swap } from './swap/catalogue'
 
 /** The reference tables the computation works with. */
@@ -14,6 +17,12 @@ export interface Larder {
   foods: Foods
   diets: Diet[]
   swaps: Swap[]
+  /** Whole doughs in baker's percentages. */
+  formulas: Formula[]
+  /** What is like what, in which place. */
+  likeness: Likeness[]
+  /** What cooks change first for which end. */
+  levers: Lever[]
   cooking: CookingTables
   dough: DoughTables
 }
@@ -31,6 +40,9 @@ export function larderFromRows(rows: {
   homemade: readonly FoodRow[]
   diets: readonly FoodRow[]
   swaps: readonly FoodRow[]
+  formulas: readonly FoodRow[]
+  likeness: readonly FoodRow[]
+  levers: readonly FoodRow[]
   aminoAcids: readonly FoodRow[]
   yields: readonly FoodRow[]
   retention: readonly FoodRow[]
@@ -45,6 +57,9 @@ export function larderFromRows(rows: {
     foods,
     diets: dietsFromRows(rows.diets),
     swaps: swapsFromRows(rows.swaps, foods),
+    formulas: formulasFromRows(rows.formulas, foods),
+    likeness: likenessFromRows(rows.likeness, foods),
+    levers: leversFromRows(rows.levers),
     cooking,
     dough: doughTablesFromRows(rows.strength, rows.needs, foods),
   }

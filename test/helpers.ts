@@ -1,6 +1,7 @@
 import type { CookingWay, PartKind, Recipe } from '../core/recipe/document'
 import { newLine, withIds } from '../core/recipe/document'
 import { recipeSchema } from '../core/recipe/schema'
+import { SCALDED, scaldedOf } from '../core/food/scalded'
 import { larder } from '../data/larder'
 
 export { larder }
@@ -30,9 +31,11 @@ export function recipeOf(
         kind,
         name: kind,
         leftGrams: more.usualLeft || kind === 'pan' || kind === 'marinade' ? null : 0,
-        lines: lines.map(([foodId, grams]) =>
-          newLine({ foodId, grams, raw: `${grams} g ${foodId}`, name: foodId }),
-        ),
+        // "rice-flour~scalded": boiling water is poured on it.
+        lines: lines.map(([name, grams]) => {
+          const [foodId, state] = name.split('~')
+          return newLine({ foodId, grams, raw: `${grams} g ${name}`, name, prep: state ? [state] : [] })
+        }),
       })),
     }),
   )
@@ -40,5 +43,9 @@ export function recipeOf(
 
 /** A dough as amounts, for the softness model. */
 export function doughOf(...lines: readonly (readonly [foodId: string, grams: number])[]) {
-  return lines.map(([id, grams]) => ({ food: food(id), grams, waterChangeGrams: 0 }))
+  return lines.map(([id, grams]) => {
+    const [name, state] = id.split('~')
+    const own = food(name!)
+    return { food: state === SCALDED ? scaldedOf(own) : own, grams, waterChangeGrams: 0 }
+  })
 }

@@ -3,8 +3,8 @@ import type { Price } from '~~/core/cost/costOf'
 import type { Food } from '~~/core/food/food'
 import type { PacketLabel } from '~~/core/food/packet'
 import type { TaughtName } from '~~/core/food/taught'
-import { withFoods, withNames, withSwaps } from '~~/core/larder'
-import type { OwnSwap, Swap } from '~~/core/swap/catalogue'
+import { withFoods, withNames, withSwaps, type Larder } from '~~/core/larder'
+import type { OwnSwap } from '~~/core/swap/catalogue'
 import { allLines, type PrecookingWay, type Recipe } from '~~/core/recipe/document'
 import { table } from '~~/data/table'
 import { ApiProblem, call, type OwnFood, type ShelvedFood } from '~/logic/api'
@@ -26,21 +26,18 @@ interface Prices {
 export const useLarderStore = defineStore('larder', () => {
   const extra = shallowRef<Food[]>([])
   const swaps = shallowRef<OwnSwap[]>([])
-  /** The swaps of the table, from when they have come. */
-  const tableSwaps = shallowRef<Swap[]>([])
-  /** Brings the swaps of the table; without the server the bench still reckons, and asks again. */
+  /** What a recipe is adapted with, from when it has come. */
+  const adapting = shallowRef<Partial<Larder>>({})
+  /** Brings swaps and formulas; without the server the bench still reckons, and asks again. */
   async function loadSwaps() {
-    if (tableSwaps.value.length) return
+    if (adapting.value.swaps) return
     const loaded = await import('~~/data/swapTable').catch(() => null)
-    if (loaded) tableSwaps.value = loaded.tableSwaps
+    if (loaded) adapting.value = loaded.swapTable
   }
   /** What the cook means by names, before what the table does. */
   const names = shallowRef<TaughtName[]>([])
   const larder = computed(() =>
-    withNames(
-      withSwaps(withFoods({ ...table, swaps: tableSwaps.value }, extra.value), swaps.value),
-      names.value,
-    ),
+    withNames(withSwaps(withFoods({ ...table, ...adapting.value }, extra.value), swaps.value), names.value),
   )
   const own = shallowRef<ShelvedFood[]>([])
   const counts = shallowRef({ table: table.foods.size, measured: 0, own: 0, import: 0 })

@@ -22,22 +22,34 @@ const pockets = recipeOf(
 
 describe('what an adaptation brings unasked', () => {
   it('names allergens that were not there', () => {
-    const { before, evaluation } = adapt(pockets, ['vegan'], larder)
+    // Kept if it can be, unless the cook says that it need not.
+    const { before, evaluation } = adapt(pockets, ['vegan'], larder, { weights: { kept: 0 } })
     const { allergens } = brings(before, evaluation, larder.diets, ['vegan'])
     expect(allergens).toContain('Soybeans')
     expect(allergens).not.toContain('Cereals containing gluten')
   })
 
   it('names diets that were kept and are no longer, and not those that were asked for', () => {
-    const { before, evaluation } = adapt(pockets, ['gluten-free'], larder)
-    const { dietsLost } = brings(before, evaluation, larder.diets, ['gluten-free'])
+    const { before, evaluation } = adapt(pockets, ['keto'], larder, { weights: { kept: 0 } })
+    const { dietsLost } = brings(before, evaluation, larder.diets, ['keto'])
     const lost = larder.diets.filter(({ name }) => dietsLost.includes(name))
     expect(lost.length).toBeGreaterThan(0)
     for (const diet of lost) {
       expect(before.diets.find((one) => one.diet === diet.id)?.fits, diet.id).toBe(true)
       expect(evaluation.diets.find((one) => one.diet === diet.id)?.fits, diet.id).toBe(false)
     }
-    expect(lost.map((diet) => diet.id)).not.toContain('gluten-free')
+    expect(lost.map((diet) => diet.id)).not.toContain('keto')
+  })
+
+  it('is nothing where a stand-in keeps what the recipe keeps', () => {
+    for (const ids of [['vegan'], ['gluten-free'], ['vegan', 'gluten-free']]) {
+      const { before, evaluation, unmet } = adapt(pockets, ids, larder)
+      expect(unmet).toEqual([])
+      expect(brings(before, evaluation, larder.diets, ids), ids.join()).toEqual({
+        allergens: [],
+        dietsLost: [],
+      })
+    }
   })
 
   it('is nothing where nothing changes', () => {

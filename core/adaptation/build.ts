@@ -8,7 +8,35 @@ import type { TargetModel } from './model'
 import type { Solution } from './program'
 
 /** Grams to a tenth: what a kitchen scale can show. */
-const tenth = (grams: number) => Math.round(grams * 10) / 10
+export const tenth = (grams: number) => Math.round(grams * 10) / 10
+/** How finely a weight is taken: to a tenth, to what a spoon holds. */
+export type Weigh = (grams: number) => number
+
+const stepped =
+  (steps: readonly (readonly [from: number, step: number])[]): Weigh =>
+  (grams) => {
+    const step = steps.find(([from]) => grams >= from)?.[1] ?? 0.1
+    return tenth(Math.round(grams / step) * step)
+  }
+/** As cooks weigh, the coarsest first. Common practice, no source. */
+export const KITCHEN: readonly Weigh[] = [
+  stepped([
+    [100, 5],
+    [40, 5],
+    [8, 1],
+    [2, 0.5],
+  ]),
+  stepped([
+    [200, 5],
+    [8, 1],
+    [2, 0.5],
+  ]),
+  stepped([
+    [20, 1],
+    [4, 0.5],
+  ]),
+]
+
 /** A change below this share of a line, or below half a gram, is none. */
 const LEAST_CHANGE = 0.004
 
@@ -59,14 +87,17 @@ function linesOf(
   one: LineModel,
   values: readonly number[],
   foods: Foods,
+  weigh: Weigh,
 ): { lines: Line[]; changes: Change[] } {
   const changes: Change[] = []
   const lines: Line[] = []
-  const kept = tenth(values[one.keep]!)
+  const exact = values[one.keep]!
+  const kept = weigh(exact)
   const least = Math.max(0.5, LEAST_CHANGE * one.grams)
   const chosen = one.options.filter((own) => values[own.grams]! > least && values[own.chosen]! > 0.5)
   if (kept > 0.05 || !chosen.length) {
-    if (Math.abs(kept - one.grams) < least && !chosen.length) lines.push(one.line)
+    // What stays as it was is not weighed anew.
+    if (Math.abs(exact - one.grams) < least && !chosen.length) lines.push(one.line)
     else {
       const less = kept < one.grams
       const why =
@@ -87,35 +118,52 @@ function linesOf(
     const swapped = applySwap(part, one.part.kind, own.swap, foods)
     if (!swapped) return
     const firstId = lines.length || at ? `${one.line.id}-s${at + 1}` : one.line.id
-    lines.push(
-      ...swapped.lines.map((line, n) => {
-        const rounded = tenth(line.grams ?? 0)
-        const next: Line = {
-          ...line,
-          id: n === 0 ? firstId : `${firstId}-${n + 1}`,
-          grams: rounded,
-          gramsLow: rounded,
-          gramsHigh: rounded,
-          cameFrom: {
-            ...line.cameFrom!,
-            raw: one.line.cameFrom?.raw ?? one.line.raw,
-            grams: one.line.cameFrom?.grams ?? one.grams,
-          },
-        }
-        return { ...next, raw: printLine(next, foods.get(next.foodId!)!) }
-      }),
-    )
+    const made = swapped.lines.map((line, n) => {
+      const rounded = weigh(line.grams ?? 0)
+      const next: Line = {
+        ...line,
+        id: n === 0 ? firstId : `${firstId}-${n + 1}`,
+        grams: rounded,
+        gramsLow: rounded,
+        gramsHigh: rounded,
+        cameFrom: {
+          ...line.cameFrom!,
+          raw: one.line.cameFrom?.raw ?? one.line.raw,
+          grams: one.line.cameFrom?.grams ?? one.grams,
+        },
+      }
+      return { ...next, raw: printLine(next, foods.get(next.foodId!)!) }
+    })
+    lines.push(...made)
+    const gramsAfter = made.reduce((sum, line) => sum + (line.grams ?? 0) + line.waterChangeGrams, 0)
     // Of the line as it was: a flour that drinks more stands in for more than its own weight.
-    changes.push({ ...swapped.change, line: one.line.raw, gramsBefore: tenth((one.grams * grams) / left) })
+    changes.push({
+      ...swapped.change,
+      line: one.line.raw,
+      gramsBefore: tenth((one.grams * grams) / left),
+      gramsAfter,
+    })
   })
   return { lines, changes }
 }
 
-/** The recipe that a solution stands for, with what was changed. */
-export function buildRecipe(recipe: Recipe, model: TargetModel, solution: Solution, foods: Foods): Built {
-  const made = new Map(model.lines.map((one) => [one.line.id, linesOf(one, solution.values, foods)] as const))
+/**
+ * The recipe that a solution stands for, with what was changed.
+ *
+ * @param weigh how finely what changes is weighed
+ */
+export function buildRecipe(
+  recipe: Recipe,
+  model: TargetModel,
+  solution: Solution,
+  foods: Foods,
+  weigh: Weigh = tenth,
+): Built {
+  const made = new Map(
+    model.lines.map((one) => [one.line.id, linesOf(one, solution.values, foods, weigh)] as const),
+  )
   const changes = model.lines.flatMap((one) => made.get(one.line.id)!.changes)
-  const water = model.addedWater === null ? 0 : tenth(solution.values[model.addedWater]!)
+  const water = model.addedWater === null ? 0 : weigh(solution.values[model.addedWater]!)
   const shell = recipe.parts.find((part) => part.kind === 'shell')
   const food = foods.get('water')
   const built: Recipe = {

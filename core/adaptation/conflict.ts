@@ -40,7 +40,18 @@ export interface Closest {
   reached: Reached
   /** "Keto: …; as near as it gets is 14.2". */
   text: string
+  /** The figure that it comes to, and which way is nearer. */
+  value: number
+  comparison: Target['comparison']
 }
+
+/** The one that comes nearer to the figure; the first where they are alike. */
+export const nearerOf = (one: Closest | null, other: Closest | null): Closest | null =>
+  !one || !other
+    ? (one ?? other)
+    : (one.comparison === 'at-least' ? other.value > one.value + 1e-3 : other.value < one.value - 1e-3)
+      ? other
+      : one
 
 /** How often the best share is asked for again with the share that was reached; it settles in two or three. */
 const MOST_TURNS = 4
@@ -70,7 +81,7 @@ export function closestOf(context: Context, conflict: readonly string[]): Closes
     const text = `${name}: ${sayTarget(target, context.before.measures)} is out of reach here${conflict.length > 1 ? ', the rest kept' : ''}; as near as it gets is ${value.toFixed(1)} ${unitOf(target)}`
     // A dough that had to be let go weaker for it is said as well.
     const lacks = strong ? [] : best.evaluation.abilities.lacks.map((lack) => lack.text)
-    return { reached: best, text: [text, ...lacks].join('; ') }
+    return { reached: best, text: [text, ...lacks].join('; '), value, comparison: target.comparison }
   }
   return null
 }
@@ -93,7 +104,9 @@ function drivenTo(context: Context, target: Target): Reached | null {
     const model = buildModel(inputOf(context, { driven: { ...target, limit, ofOriginal: false } }))
     const { program } = model
     const at = program.constraints.findIndex((own) => own.name === `target ${DRIVEN}`)
-    const figure = program.constraints[at]!
+    const figure = program.constraints[at]
+    // Nothing that may change moves it.
+    if (!figure) return best
     const driven = {
       variables: program.variables.map((own) => ({ ...own, cost: own.cost * DISTANCE_COUNTS })),
       constraints: program.constraints.filter((_, n) => n !== at),

@@ -1,6 +1,9 @@
 import { FLOUR_GROUPS } from '../dough/assess'
 import type { Food } from '../food/food'
-import type { Part } from '../recipe/document'
+import type { CookingWay, Part } from '../recipe/document'
+import { shareOf } from '../swap/catalogue'
+import { formulaIdOf } from '../swap/formulas'
+import { leverFactor, leverOfLess, leverOfMore, leverOfSwap, type LeverName } from '../swap/levers'
 import { optionsFor, type Candidate } from './options'
 import type { ProgramBuilder } from './program'
 import { breaks, CRAFT, type AskedLine, type Question } from './question'
@@ -18,26 +21,95 @@ const RANGE: Readonly<Record<string, [number, number]>> = {
 }
 
 /**
- * The same by craft: what a filling is made of stays recognisable, what seasons it keeps its share, a dip is dipped
- * in. Starch and sugar may go further: less of them is what is asked where less is asked. Common practice, no source.
+ * The same by craft: what a filling is made of stays recognisable, what seasons it keeps its share, a dip and a
+ * sauce are what they are, a splash that is cooked off does not grow, and the fat between stretched sheets keeps them
+ * apart. Common practice, no source.
  */
-const CRAFT_RANGE: Readonly<Record<string, [number, number]>> = {
+const CRAFT_RANGE = {
   main: [0.6, 1.6],
-  seasoning: [0.7, 1.4],
-  dip: [0.8, 1.2],
-}
+  vegetable: [0.6, 2.2],
+  seasoning: [0.75, 1.3],
+  sauce: [0.8, 1.15],
+  splash: [0.7, 1],
+  fillingFat: [0.4, 1.2],
+  sweet: [0.6, 1.2],
+  doughFat: [0.5, 1.25],
+  doughSweet: [0.4, 1.2],
+  doughRest: [0.6, 1.2],
+  between: [0.7, 1.2],
+  top: [0.35, 1.1],
+  grease: [0.4, 1],
+  wash: [1, 1],
+  binder: [1, 1],
+  // Where less carbohydrate is asked, starch and sugar go out.
+  starchOut: [0, 1.2],
+  dip: [1, 1],
+} as const satisfies Record<string, readonly [number, number]>
+
+/** What holds even where a cook would go further than most: a filling without its onion is another filling. */
+const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
+  CRAFT_RANGE.seasoning,
+  CRAFT_RANGE.sauce,
+  CRAFT_RANGE.splash,
+  CRAFT_RANGE.between,
+  CRAFT_RANGE.wash,
+  CRAFT_RANGE.binder,
+  CRAFT_RANGE.dip,
+])
+
 const SEASONING_FOODS = new Set(
-  'onion red-onion shallot spring-onion garlic ginger ginger-garlic-paste green-chilli celery chives'.split(
+  'onion red-onion shallot spring-onion garlic ginger ginger-garlic-paste green-chilli celery chives lemon-juice lime-juice vinegar black-vinegar mustard tomato-puree tomato-paste'.split(
     ' ',
   ),
 )
-/** Of these a filling may hold much less and still be what it was. */
-const MAY_SHRINK = new Set(['starch', 'noodle', 'bread', 'sweetener', 'dried-fruit', 'flour', 'cream', 'nut'])
+/** Sharp and salty bites: few of them season a filling. */
+const SEASONING_BITES = /olive(?!-oil)|caper|gherkin|pickle|sauerkraut|kimchi|sun-dried|anchov/
+/** Oils that season rather than fry. */
+const SEASONING_OILS = /sesame-oil|chilli-oil|truffle|walnut-oil/
+const EGGS = /^(?:egg|egg-yolk|egg-white|cooked-egg|plant-egg)$/
+const SPLASHES = new Set(['liquid', 'stock', 'alcohol'])
+/** Ways whose fat is what the pan is greased with, all of it eaten. */
+const GREASED: ReadonlySet<CookingWay> = new Set(['griddle', 'brown-and-steam', 'shallow-fry'])
+const STARCHY = new Set(['starch', 'noodle', 'bread', 'flour'])
+const SWEET = new Set(['sweetener', 'dried-fruit'])
+const VEGETABLES = new Set(['vegetable', 'leafy', 'mushroom'])
+const WASH_GROUPS = /^(?:egg|egg-yolk|egg-white|milk|plant-milk|cream|plant-cream|plant-egg)$/
 
-function craftRange(part: Part, food: Food): [number, number] | null {
-  if (part.kind === 'dip') return CRAFT_RANGE.dip!
-  if (part.kind !== 'filling' || food.softeningFat || MAY_SHRINK.has(food.group)) return null
-  return SEASONING_FOODS.has(food.figuresOf ?? food.id) ? CRAFT_RANGE.seasoning! : CRAFT_RANGE.main!
+function craftRange(
+  { part, line, food }: AskedLine,
+  { purposes, family }: Question,
+): readonly [number, number] | null {
+  const id = food.figuresOf ?? food.id
+  const keto = purposes.has('keto')
+  switch (part.kind) {
+    case 'dip':
+      // Butter melted over the pieces is no dip.
+      return food.softeningFat && food.per100g.fatG >= 50 ? CRAFT_RANGE.top : CRAFT_RANGE.dip
+    case 'pan':
+      return CRAFT_RANGE.grease
+    case 'finish':
+      if (food.softeningFat) return family === 'stretched' ? CRAFT_RANGE.between : CRAFT_RANGE.top
+      return WASH_GROUPS.test(food.group) ? CRAFT_RANGE.wash : CRAFT_RANGE.top
+    case 'marinade':
+      return CRAFT_RANGE.sauce
+    case 'shell':
+      if (food.id === 'water' || FLOUR_GROUPS.has(food.group)) return null
+      if (food.softeningFat && food.per100g.fatG >= 50) return CRAFT_RANGE.doughFat
+      if (SWEET.has(food.group)) return keto ? CRAFT_RANGE.starchOut : CRAFT_RANGE.doughSweet
+      return EGGS.test(food.group) ? CRAFT_RANGE.binder : CRAFT_RANGE.doughRest
+    case 'filling':
+      if (SEASONING_FOODS.has(id) || SEASONING_BITES.test(id) || SEASONING_OILS.test(id))
+        return CRAFT_RANGE.seasoning
+      if (food.softeningFat && food.per100g.fatG >= 50) return CRAFT_RANGE.fillingFat
+      if (EGGS.test(food.group) && (shareOf(part, line) ?? 0) < 0.25) return CRAFT_RANGE.binder
+      if (food.group === 'sauce') return CRAFT_RANGE.sauce
+      if (SPLASHES.has(food.group)) return CRAFT_RANGE.splash
+      if (keto && (STARCHY.has(food.group) || SWEET.has(food.group))) return CRAFT_RANGE.starchOut
+      if (SWEET.has(food.group)) return CRAFT_RANGE.sweet
+      return VEGETABLES.has(food.group) ? CRAFT_RANGE.vegetable : CRAFT_RANGE.main
+    default:
+      return null
+  }
 }
 
 /** What seasons or raises keeps its amount: halving the salt or the yeast is no way to a target. */
@@ -80,6 +152,10 @@ export const WATER_FACTOR = 0.1
 /** One unit of money for the batch beside one percent of weight moved. Our own choice. */
 const PRICE_COST = 4
 
+/** A stand-in less like what it replaces than this takes at most that share of it. Our own choice. */
+const LIKE_ENOUGH = 0.65
+const MOST_UNLIKE_SHARE = 0.4
+
 /** A swap below this share of its line is not worth a purchase. */
 const LEAST_SHARE = 0.1
 /** Replacing more of a line than this makes a different filling. */
@@ -89,6 +165,7 @@ export interface Option extends Pick<Candidate, 'swap' | 'parts'> {
   /** Variables: grams of the line's food that are replaced, and whether any is. */
   grams: number
   chosen: number
+  likeness: number
 }
 
 /** A line as variables. */
@@ -123,19 +200,45 @@ function countsOf({ food, grams }: AskedLine, { wishes, totalGrams }: Question) 
   return { swapped: taste, amount: taste * Math.max(1, (LEAST_COUNTED_SHARE * totalGrams) / grams) }
 }
 
+/** What the lines of a search have in common. */
+export interface Shared {
+  /** Variable: the share of its weight that the shell keeps; null where it stays as it is. */
+  shell: number | null
+  /** Notes that a choice loses a diet the recipe keeps, or brings an allergen it does not hold. */
+  lose: (kind: 'diet' | 'allergen', id: string, chosen: number) => void
+}
+
+/** A shell may be made this much lighter, and the filling heavier by as much. Common practice, no source. */
+export const LEAST_SHELL = 0.8
+/** The same where a cook goes further than most. */
+export const THINNEST_SHELL = 0.65
+
 /** Writes a line: grams that stay, and for each swap that may stand for it grams replaced and whether any are. */
-export function writeLine(one: AskedLine, question: Question, builder: ProgramBuilder): LineModel {
+export function writeLine(
+  one: AskedLine,
+  question: Question,
+  builder: ProgramBuilder,
+  shared: Shared,
+): LineModel {
   const { part, line, food, grams } = one
-  const { wishes, locked, targets } = question
+  const { wishes, locked, targets, purposes, larder } = question
   const useful = optionsFor(one, question)
   const broken = breaks(food, question)
   const isLocked = locked.has(line.id)
   const unmet = broken && !useful.length && !isLocked
   const mustGo = broken && !unmet && !isLocked
-  const stays = isLocked || unmet || (!broken && part.kind === 'pan')
+  const greases = part.kind === 'pan' && purposes.has('lighter') && GREASED.has(question.recipe.cooking.way)
+  const stays = isLocked || unmet || (!broken && part.kind === 'pan' && !greases)
   const lessSalt = targets.some(({ target }) => target.figure === 'saltG' || target.figure === 'sodiumMg')
-  const byCraft = question.without.has(CRAFT) || FIXED_GROUPS.has(food.group) ? null : craftRange(part, food)
-  const [low, high] = stays ? [1, 1] : (byCraft ?? rangeOf(part, food, lessSalt))
+  // Where no figure is asked for, what keeps the diets keeps its amount; the dough alone is put right.
+  const still = !targets.length && part.kind !== 'shell' && !question.without.has(CRAFT)
+  const craft = FIXED_GROUPS.has(food.group) ? null : craftRange(one, question)
+  const byCraft = craft && (!question.without.has(CRAFT) || ALWAYS.has(craft)) ? craft : null
+  const formed = part.kind === 'shell' && formulaIdOf(line.cameFrom?.swapId) !== null
+  const usual = formed ? RANGE.fixed! : still ? RANGE.fixed! : (byCraft ?? rangeOf(part, food, lessSalt))
+  // What does not change by itself follows the shell when that is made thinner.
+  const follows = shared.shell !== null && part.kind === 'shell' && !stays && usual[0] === 1 && usual[1] === 1
+  const [low, high] = stays ? [1, 1] : follows ? [THINNEST_SHELL, 1] : usual
   const counts = countsOf(one, question)
   const percent = percentMoved(question)
   const priceOf = (id: string) => {
@@ -147,34 +250,61 @@ export function writeLine(one: AskedLine, question: Question, builder: ProgramBu
     upper: broken && !unmet ? 0 : null,
     cost: priceOf(food.id),
   })
-  const above = builder.variable(`above ${line.id}`, { cost: percent * counts.amount })
-  const below = builder.variable(`below ${line.id}`, { cost: percent * counts.amount })
-  const options = useful.map(({ swap, parts, fixedCost }): Option => {
+  const lever = (name: LeverName | null) => leverFactor(name, purposes, larder.levers)
+  const name = food.name
+  const above = builder.variable(`above ${line.id}`, {
+    cost: percent * counts.amount * lever(leverOfMore(part.kind, food)),
+    term: `more ${name.toLowerCase()}`,
+  })
+  const below = builder.variable(`below ${line.id}`, {
+    cost: percent * counts.amount * lever(leverOfLess(part.kind, food)),
+    term: `less ${name.toLowerCase()}`,
+  })
+  const options = useful.map(({ swap, parts, fixedCost, likeness, loses, brings }): Option => {
     const price = parts.reduce((sum, own) => sum + own.perGram * priceOf(own.food.id), 0)
-    const weight = parts.reduce((sum, own) => sum + own.perGram + own.waterPerGram, 0)
-    // What is taken out and what comes in are each half of what is moved.
-    const swapped = percent * (counts.swapped + weight)
+    // What is taken out and what comes in are each half of what is moved: as far as the one is unlike the other.
+    const easy = lever(
+      leverOfSwap(
+        part.kind,
+        food,
+        parts.map((own) => own.food),
+      ),
+    )
+    const swapped = 2 * percent * counts.swapped * (1 - likeness) * easy
+    const chosen = builder.variable(`chosen ${line.id} ${swap.id}`, {
+      binary: true,
+      cost: fixedCost + (mustGo ? grams * swapped : 0),
+      term: `${name.toLowerCase()} changed to ${parts[0]?.food.name.toLowerCase() ?? 'something else'}`,
+    })
+    for (const id of loses) shared.lose('diet', id, chosen)
+    for (const allergen of brings) shared.lose('allergen', allergen, chosen)
     return {
       swap,
       parts,
       // A line that has to go is moved as a whole, however little comes in its place: there less is not nearer.
-      grams: builder.variable(`swap ${line.id} ${swap.id}`, { cost: price + (mustGo ? 0 : swapped) }),
-      chosen: builder.variable(`chosen ${line.id} ${swap.id}`, {
-        binary: true,
-        cost: fixedCost + (mustGo ? grams * swapped : 0),
+      grams: builder.variable(`swap ${line.id} ${swap.id}`, {
+        cost: price + (mustGo ? 0 : swapped),
+        term: `${name.toLowerCase()} changed to ${parts[0]?.food.name.toLowerCase() ?? 'something else'}`,
       }),
+      chosen,
+      likeness,
     }
   })
   const all: [number, number][] = [[keep, 1], ...options.map((own): [number, number] => [own.grams, 1])]
   // Against the weight as written, what stands in for a line counted as the line.
   builder.constrain(`moved ${line.id}`, [...all, [above, -1], [below, 1]], { min: grams, max: grams })
+  if (follows) builder.constrain(`share ${line.id}`, [...all, [shared.shell!, -grams]], { min: 0, max: 0 })
   builder.constrain(`amount ${line.id}`, all, { min: low * grams, max: high * grams })
   for (const own of options) {
     const between = (share: number): [number, number][] => [
       [own.grams, 1],
       [own.chosen, -share * grams],
     ]
-    builder.constrain(`chosen ${line.id} ${own.swap.id}`, between(Math.min(high, MOST_SHARE)), { max: 0 })
+    // What a filling is made of stays so by itself, unless something much like it stands in.
+    const partly =
+      !mustGo && byCraft && part.kind === 'filling' && !purposes.has('keto') && own.likeness < LIKE_ENOUGH
+    const most = partly ? MOST_UNLIKE_SHARE : Math.min(high, MOST_SHARE)
+    builder.constrain(`chosen ${line.id} ${own.swap.id}`, between(most), { max: 0 })
     builder.constrain(`enough ${line.id} ${own.swap.id}`, between(LEAST_SHARE), { min: 0 })
   }
   // A line that has to go needs one of them, which spares the search the halves of two.

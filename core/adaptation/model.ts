@@ -1,4 +1,6 @@
+import type { Purpose } from '../swap/formulas'
 import {
+  keepFigures,
   limitChoices,
   limitConcentrates,
   limitDough,
@@ -7,9 +9,18 @@ import {
   type Wish,
   type Written,
 } from './limits'
-import { percentMoved, WATER_FACTOR, writeLine, type LineModel } from './lineModel'
+import {
+  LEAST_SHELL,
+  THINNEST_SHELL,
+  percentMoved,
+  WATER_FACTOR,
+  writeLine,
+  type LineModel,
+  type Shared,
+} from './lineModel'
+import { BROUGHT_COST, LOST_COST } from './options'
 import { ProgramBuilder, type Program } from './program'
-import { questionOf, type ModelInput, type Question } from './question'
+import { CRAFT, questionOf, type ModelInput, type Question } from './question'
 
 export interface TargetModel {
   program: Program
@@ -31,10 +42,31 @@ export interface TargetModel {
 export function buildModel(input: ModelInput): TargetModel {
   const question = questionOf(input)
   const builder = new ProgramBuilder()
-  const lines = question.lines.map((one) => writeLine(one, question, builder))
-  const written: Written = { question, builder, lines, addedWater: waterFor(question, builder) }
+  const shell = shellFor(question, builder)
+  const lost = new Map<string, number>()
+  const lose: Shared['lose'] = (kind, id, chosen) => {
+    if (question.wishes.weights.kept <= 0) return
+    const key = `${kind} ${id}`
+    let variable = lost.get(key)
+    if (variable === undefined) {
+      const cost = question.wishes.weights.kept * (kind === 'diet' ? LOST_COST : BROUGHT_COST)
+      const term = kind === 'diet' ? `no longer ${id}` : `brings ${id}`
+      lost.set(key, (variable = builder.variable(`lost ${key}`, { cost, upper: 1, term })))
+    }
+    builder.constrain(
+      `lost ${key}`,
+      [
+        [chosen, 1],
+        [variable, -1],
+      ],
+      { max: 0 },
+    )
+  }
+  const lines = question.lines.map((one) => writeLine(one, question, builder, { shell, lose }))
+  const written: Written = { question, builder, lines, addedWater: waterFor(question, builder), shell }
   limitWeights(written)
   limitConcentrates(written)
+  keepFigures(written)
   const wishes = [...limitDough(written), ...limitFigures(written), ...limitChoices(written)]
   const names = new Set<string>()
   return {
@@ -43,6 +75,22 @@ export function buildModel(input: ModelInput): TargetModel {
     addedWater: written.addedWater?.variable ?? null,
     wishes: wishes.filter((wish) => !names.has(wish.name) && names.add(wish.name)),
   }
+}
+
+/** Purposes for which a cook makes the shell thinner. */
+const THINNER: readonly Purpose[] = ['lighter', 'keto', 'high-protein']
+/** The share of its weight that the shell keeps, where it may be thinner than it was. */
+function shellFor(question: Question, builder: ProgramBuilder): number | null {
+  const { purposes, base, locked, without } = question
+  const may =
+    THINNER.some((purpose) => purposes.has(purpose)) &&
+    !base.dough.ready &&
+    question.lines.some((one) => one.part.kind === 'filling') &&
+    !question.lines.some((one) => one.part.kind === 'shell' && locked.has(one.line.id))
+  if (!may) return null
+  const shell = builder.variable('shell', { upper: 1 })
+  builder.constrain('shell', [[shell, 1]], { min: without.has(CRAFT) ? THINNEST_SHELL : LEAST_SHELL })
+  return shell
 }
 
 /** Water that may come to a dough that is made and has no line of water. */

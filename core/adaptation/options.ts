@@ -1,13 +1,21 @@
+import { foodAgainstDiet } from '../diet/diets'
 import { limitOf } from '../diet/target'
 import type { Food, Foods } from '../food/food'
-import { amountOf, candidatesFor, madeAs, type Swap } from '../swap/catalogue'
+import { scaldedOf } from '../food/scalded'
+import { amountOf, candidatesFor, madeAs, shareOf, waterOf, type Swap } from '../swap/catalogue'
+import { formulaIdOf } from '../swap/formulas'
+import { leverOfSwap } from '../swap/levers'
+import { likenessOfMix } from '../swap/likeness'
 import { batchLimit, isFlourFood, targetPerGram, type PerGram } from './figures'
 import { breaks, HAVE, type AskedLine, type Question } from './question'
 
 /** What the parts of the distance weigh beside one percent of the recipe's weight moved. Our own choice. */
-const SWAP_COST = 4
+export const SWAP_COST = 4
 const ROLE_COST = 3
-const NEW_THING_COST = 2
+export const NEW_THING_COST = 2
+/** A diet that the recipe kept and keeps no longer, and an allergen that it did not hold. Our own choice. */
+export const LOST_COST = 60
+export const BROUGHT_COST = 6
 
 /** Stand-ins of a flour that has to go. */
 const MOST_FLOURS = 6
@@ -25,22 +33,32 @@ export interface Candidate {
   gain: number
   /** Distance that choosing it adds, however little of it comes in. */
   fixedCost: number
+  /** How like it is to what it stands in for, in its place, 0 to 1. */
+  likeness: number
+  /** Diets that the recipe keeps and would no longer keep with it, and allergens that it brings. */
+  loses: readonly string[]
+  brings: readonly string[]
 }
 
 function optionParts(swap: Swap, food: Food, foods: Foods): Candidate['parts'] | null {
   const parts: Candidate['parts'] = []
   for (const target of swap.to) {
-    const own = foods.get(target.foodId)!
+    const plain = foods.get(target.foodId)!
+    const own = target.scalded ? scaldedOf(plain) : plain
     const perGram = amountOf(target, food, 1, own)
     if (perGram === null || !Number.isFinite(perGram)) return null
     parts.push({
       food: own,
       perGram,
-      waterPerGram: target.soaked ? perGram * ((own.unitGrams.soaked ?? 1) - 1) : 0,
+      waterPerGram: perGram * waterOf(target, own),
     })
   }
   return parts
 }
+
+/** Only for choosing which stand-ins to look at: what an unlike one, and one that loses a diet, counts for. */
+const FAR_PER_UNLIKE = 25
+const lost = (one: Candidate) => LOST_COST * one.loses.length + BROUGHT_COST * one.brings.length
 
 /**
  * The swaps worth looking at. For a line that has to go: the first by role, the gentlest, and the most helpful.
@@ -54,12 +72,21 @@ function chooseOptions(
 ): Candidate[] {
   const byGain = [...made].sort((a, b) => b.gain - a.gain)
   if (broken) {
-    const gentlest = [...made].sort((a, b) => a.fixedCost - b.fixedCost)[0]
-    const wanted = [made[0], gentlest, ...(hasTargets ? byGain.slice(0, 2) : []), ...made]
+    const far = (one: Candidate) => one.fixedCost + FAR_PER_UNLIKE * (1 - one.likeness) + lost(one)
+    const nearest = [...made].sort((a, b) => far(a) - far(b))
+    const keeping = nearest.filter((one) => !one.loses.length)
+    const wanted = [
+      nearest[0],
+      ...keeping.slice(0, 2),
+      ...(hasTargets ? byGain.slice(0, 1) : []),
+      ...nearest,
+      made[0],
+    ]
     return [...new Set(wanted.filter((one) => one !== undefined))].slice(0, most)
   }
   const helpful = byGain.filter((one) => one.gain > LEAST_GAIN)
-  const worth = [...helpful].sort((a, b) => b.gain / (1 + b.fixedCost) - a.gain / (1 + a.fixedCost))
+  const costs = (one: Candidate) => 1 + one.fixedCost + lost(one) + FAR_PER_UNLIKE * (1 - one.likeness)
+  const worth = [...helpful].sort((a, b) => b.gain / costs(b) - a.gain / costs(a))
   return [...new Set([...helpful.slice(0, 1), ...worth])].slice(0, MOST_OPTIONS)
 }
 
@@ -82,30 +109,76 @@ function help(question: Question, perGram: (of: PerGram) => number): number {
   }, 0)
 }
 
+/** What foods would bring that nobody asked for: diets that are kept no longer, allergens that were not there. */
+export function unasked(
+  foods: readonly Food[],
+  { kept, had }: Question,
+): Pick<Candidate, 'loses' | 'brings'> {
+  return {
+    loses: kept
+      .filter((diet) => foods.some((food) => foodAgainstDiet(food, diet).breaks.length > 0))
+      .map((diet) => diet.id),
+    brings: [...new Set(foods.flatMap((food) => food.allergens))].filter((allergen) => !had.has(allergen)),
+  }
+}
+
 /** The swaps that are tried for a line: none for one that may stay and cannot help. */
 export function optionsFor({ part, line, food, grams }: AskedLine, question: Question): Candidate[] {
-  const { recipe, larder, wishes, without, present, locked, targets, totalGrams } = question
+  const { recipe, larder, wishes, without, present, locked, targets, totalGrams, family, purposes } = question
   const { weights, locks } = wishes
   const broken = breaks(food, question)
   const canHelp = targets.length > 0 && grams >= LEAST_LINE_SHARE * totalGrams && part.kind !== 'pan'
-  if (locked.has(line.id) || (!broken && !canHelp)) return []
+  // What a formula made is one dough: it changes as a whole.
+  const formed = part.kind === 'shell' && formulaIdOf(line.cameFrom?.swapId) !== null
+  if (locked.has(line.id) || (!broken && (!canHelp || formed))) return []
   const anything = locks.have === null || without.has(HAVE)
-  const made = candidatesFor(food, part.kind, madeAs(recipe), larder.swaps).flatMap((swap): Candidate[] => {
-    if (locks.refused.includes(swap.id)) return []
-    const parts = optionParts(swap, food, larder.foods)
-    if (!parts?.every((own) => (anything || !toBuy(own.food, present).length) && !breaks(own.food, question)))
-      return []
-    const weight = parts.reduce((sum, own) => sum + own.perGram + own.waterPerGram, 0)
-    const gain =
-      help(question, (of) => parts.reduce((sum, own) => sum + own.perGram * of(own.food, 0), 0)) -
-      help(question, (of) => of(food, 0) * weight)
-    const fresh = new Set(parts.flatMap((own) => toBuy(own.food, present))).size
-    const fixedCost =
-      weights.swaps * SWAP_COST +
-      weights.roles * ROLE_COST * swap.rolesLost.length +
-      weights.newThings * NEW_THING_COST * fresh
-    return [{ swap, parts, gain, fixedCost }]
-  })
+  const made = candidatesFor(food, part.kind, madeAs(recipe), larder.swaps, shareOf(part, line)).flatMap(
+    (swap): Candidate[] => {
+      if (locks.refused.includes(swap.id)) return []
+      // Cauliflower for rice is for fewer carbohydrates, not for whatever else it happens to do.
+      if (!broken && swap.ends.length && !swap.ends.some((end) => purposes.has(end))) return []
+      const parts = optionParts(swap, food, larder.foods)
+      if (
+        !parts?.every((own) => (anything || !toBuy(own.food, present).length) && !breaks(own.food, question))
+      )
+        return []
+      // What may stay is turned over only in ways that cooks take for what is asked.
+      const lever = leverOfSwap(
+        part.kind,
+        food,
+        parts.map((own) => own.food),
+      )
+      if (!broken && lever === null) return []
+      const weight = parts.reduce((sum, own) => sum + own.perGram + own.waterPerGram, 0)
+      const gain =
+        help(question, (of) => parts.reduce((sum, own) => sum + own.perGram * of(own.food, 0), 0)) -
+        help(question, (of) => of(food, 0) * weight)
+      const fresh = new Set(parts.flatMap((own) => toBuy(own.food, present))).size
+      const fixedCost =
+        weights.swaps * SWAP_COST +
+        weights.roles * ROLE_COST * swap.rolesLost.length +
+        weights.newThings * NEW_THING_COST * fresh
+      const likeness = likenessOfMix(
+        food,
+        parts.map((own) => ({ food: own.food, grams: own.perGram + own.waterPerGram })),
+        { part: part.kind, family },
+        larder.likeness,
+      )
+      return [
+        {
+          swap,
+          parts,
+          gain,
+          fixedCost,
+          likeness,
+          ...unasked(
+            parts.map((own) => own.food),
+            question,
+          ),
+        },
+      ]
+    },
+  )
   // What a dough is made of decides whether it holds: there every stand-in is tried.
   const most = part.kind === 'shell' && isFlourFood(food) ? MOST_FLOURS : MOST_OPTIONS + 1
   return chooseOptions(made, broken, targets.length > 0, most)

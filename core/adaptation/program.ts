@@ -6,6 +6,8 @@ export interface Variable {
   /** 0 or 1 only. */
   binary: boolean
   upper: number | null
+  /** What it stands for in the distance, in words; '' for nothing that is told apart. */
+  term: string
 }
 
 export interface Constraint {
@@ -35,7 +37,7 @@ export class ProgramBuilder {
   readonly constraints: Constraint[] = []
 
   variable(name: string, fields: Partial<Omit<Variable, 'name'>> = {}): number {
-    return this.variables.push({ name, cost: 0, binary: false, upper: null, ...fields }) - 1
+    return this.variables.push({ name, cost: 0, binary: false, upper: null, term: '', ...fields }) - 1
   }
 
   /** Adds a constraint; one without terms or bounds is left out. */

@@ -1,9 +1,14 @@
-import { foodAgainstDiet, type Diet } from '../diet/diets'
+import type { DoughFamily } from '../dough/family'
+import { excludes, foodAgainstDiet, type Diet } from '../diet/diets'
+import { READ_PACKET } from '../diet/verdict'
 import type { Target } from '../diet/target'
 import type { Evaluation } from '../evaluate'
-import type { Food } from '../food/food'
+import type { Allergen, Food } from '../food/food'
+import { inDough } from '../food/scalded'
 import type { Larder } from '../larder'
 import { allLines, type Line, type Part, type Recipe } from '../recipe/document'
+import type { Purpose } from '../swap/formulas'
+import { purposesOf } from './purposes'
 import type { Wishes } from './wishes'
 
 /** The wish that a dough be strong enough, which may be given up with a word. */
@@ -47,6 +52,9 @@ export interface AskedLine {
   grams: number
 }
 
+/** The name of the wish that diets which the recipe keeps be kept. */
+export const KEPT = 'what the recipe keeps'
+
 /** A search, with what its parts have to look up again and again. */
 export interface Question extends ModelInput {
   lines: AskedLine[]
@@ -58,6 +66,12 @@ export interface Question extends ModelInput {
   locked: ReadonlySet<string>
   /** Diets that are held to. */
   diets: Diet[]
+  /** Diets that leave foods out, which the recipe keeps now and nobody asked for. */
+  kept: Diet[]
+  /** Allergens that the recipe holds already. */
+  had: ReadonlySet<Allergen>
+  purposes: ReadonlySet<Purpose>
+  family: DoughFamily
   /** Figures that have to come out, with the room that each is given for losses. */
   targets: { target: Target; name: string; margin: number }[]
 }
@@ -67,7 +81,8 @@ export function questionOf(input: ModelInput): Question {
   const { recipe, larder, wishes, without, margins } = input
   const lines = allLines(recipe).flatMap(({ part, line }): AskedLine[] => {
     const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
-    return food && line.grams !== null && line.grams > 0 ? [{ part, line, food, grams: line.grams }] : []
+    if (!food || line.grams === null || line.grams <= 0) return []
+    return [{ part, line, food: part.kind === 'shell' ? inDough(food, line.prep) : food, grams: line.grams }]
   })
   const targets = targetsOf(wishes)
     .map((one, at) => ({ ...one, margin: margins[at] ?? 0 }))
@@ -80,8 +95,40 @@ export function questionOf(input: ModelInput): Question {
     present: new Set([...lines.map((one) => one.food.id), 'water', ...(wishes.locks.have ?? [])]),
     locked: new Set(without.has(LOCKED) ? [] : wishes.locks.lineIds),
     diets: wishes.diets.filter((diet) => !without.has(diet.name)),
+    kept: keptDiets(input),
+    had: allergensIn(recipe, larder),
+    purposes: purposesOf(wishes),
+    family: input.base.abilities.family,
     targets,
   }
+}
+
+/** Diets that leave foods out, which a recipe keeps as it was written, besides those that are asked for. */
+export const keptDiets = ({
+  before,
+  larder,
+  wishes,
+}: Pick<ModelInput, 'before' | 'larder' | 'wishes'>): Diet[] =>
+  larder.diets.filter(
+    (diet) =>
+      excludes(diet) &&
+      !wishes.diets.some((asked) => asked.id === diet.id) &&
+      before.diets.some(
+        (verdict) =>
+          verdict.diet === diet.id &&
+          verdict.fits &&
+          // What only a packet can tell is not known to be kept.
+          !verdict.toCheck.some((text) => text.includes(READ_PACKET)),
+      ),
+  )
+
+function allergensIn(recipe: Recipe, { foods }: Larder): Set<Allergen> {
+  const found = new Set<Allergen>()
+  for (const { line } of allLines(recipe)) {
+    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    for (const allergen of food?.allergens ?? []) found.add(allergen)
+  }
+  return found
 }
 
 /** Wishes that are locks, by name. */

@@ -4,7 +4,7 @@ import { evaluate, type Evaluation } from '../evaluate'
 import type { Larder } from '../larder'
 import { allLines, type Recipe } from '../recipe/document'
 import type { Change } from '../swap/applySwap'
-import { candidatesFor, madeAs, type Swap } from '../swap/catalogue'
+import { candidatesFor, madeAs, shareOf, type Swap } from '../swap/catalogue'
 import { swapLine } from '../swap/swapLine'
 
 /** A candidate for one line, with what it would do to the piece. */
@@ -75,7 +75,7 @@ export function rankSwaps(
     priced ? costOf(of, evaluation.working.lines, larder.foods, priced) : null
   const was = priceOf(recipe, before)
   const hadLacks = new Set(before.abilities.lacks.map((lack) => lack.text.replace(/[\d.]+/g, '')))
-  return candidatesFor(food, found.part.kind, madeAs(recipe), larder.swaps)
+  return candidatesFor(food, found.part.kind, madeAs(recipe), larder.swaps, shareOf(found.part, found.line))
     .filter((swap) => !more.refused?.includes(swap.id))
     .flatMap((swap): RankedSwap[] => {
       const swapped = swapLine(recipe, lineId, swap, larder.foods)

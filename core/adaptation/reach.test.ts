@@ -7,7 +7,7 @@ import { evaluate } from '../evaluate'
 import { allLines } from '../recipe/document'
 import { search } from './reach'
 import { tradeOff } from './tradeOff'
-import { NO_LOCKS, wishesFor } from './wishes'
+import { NO_LOCKS, USUAL_WEIGHTS, wishesFor } from './wishes'
 
 const pies = demoRecipe('curd-leek')
 
@@ -39,7 +39,15 @@ describe('the nearest recipe', () => {
   )(
     'of %s for %s keeps what it claims, its pieces and its dough, or says what stands in the way',
     (_, __, recipe, ids) => {
-      const { evaluation, before, unmet, conflict, compromise, recipe: made } = adapt(recipe, ids, larder)
+      const {
+        evaluation,
+        before,
+        unmet,
+        conflict,
+        compromise,
+        changes,
+        recipe: made,
+      } = adapt(recipe, ids, larder)
       const verdicts = evaluation.diets.filter((one) => ids.includes(one.diet))
       outcomes.push(!conflict.length && !unmet.length)
       if (conflict.length || unmet.length) {
@@ -49,9 +57,13 @@ describe('the nearest recipe', () => {
       }
       for (const verdict of verdicts) expect(verdict.verdict, verdict.reasons.join()).not.toBe('does not fit')
       expect(made.pieces).toBe(recipe.pieces)
-      expect(evaluation.dough.gramsPerPiece / before.dough.gramsPerPiece).toBeGreaterThan(0.98)
-      if (!before.dough.ready && before.dough.softness !== null)
-        expect(Math.abs(evaluation.dough.softness! - before.dough.softness)).toBeLessThan(0.05)
+      // A shell may be a fifth thinner, the filling taking what it loses; a bought sheet has a weight of its own.
+      if (!before.dough.ready && !/of the dough is left/.test(compromise))
+        expect(evaluation.dough.gramsPerPiece / before.dough.gramsPerPiece).toBeGreaterThan(0.78)
+      // Another formula is as soft as it can be; a dough that stays itself stays as soft as it was.
+      const formed = changes.some((change) => change.kind === 'formula')
+      if (!formed && !before.dough.ready && before.dough.softness !== null)
+        expect(Math.abs(evaluation.dough.softness! - before.dough.softness)).toBeLessThan(0.035)
       // What the shape asks and the dough had, it still has, unless it is said.
       const had = new Set(before.abilities.lacks.map((lack) => lack.text.split(':')[0]))
       const lost = evaluation.abilities.lacks.filter((lack) => !had.has(lack.text.split(':')[0]))
@@ -82,11 +94,11 @@ describe('the nearest recipe', () => {
   })
 
   it('says when the time was up before it was sure that none is nearer', () => {
-    const hurried = adapt(demoRecipe('mushroom-buns'), ['vegan', 'lighter', 'high-protein'], larder, {
-      timeoutMilliseconds: 0,
-    })
+    const hurried = demo.map(({ recipe }) =>
+      adapt(recipe, ['vegan', 'lighter', 'high-protein'], larder, { timeoutMilliseconds: 0 }),
+    )
     const easy = adapt(pies, ['whole-grain'], larder, { timeoutMilliseconds: 5000 })
-    expect(hurried.conflict.length > 0 || hurried.proven === false).toBe(true)
+    expect(hurried.some(({ proven, conflict }) => !proven || conflict.length > 0)).toBe(true)
     expect(easy.proven).toBe(true)
     expect(adapt(pies, ['vegan'], larder).proven).toBe(true)
   })
@@ -148,7 +160,7 @@ describe('the nearest recipe', () => {
   it('makes no more swaps than allowed, and refuses what was refused', () => {
     const swaps = (locks: object) => {
       const { best } = search(pies, wishesFor(diets('keto'), { locks: { ...NO_LOCKS, ...locks } }), larder)
-      return best?.changes.filter((change) => change.kind === 'swap') ?? null
+      return best?.changes.filter(({ kind }) => kind === 'swap' || kind === 'formula') ?? null
     }
     expect(swaps({ maxSwaps: 1 })!.length).toBeLessThanOrEqual(1)
     const first = swaps({})![0]!.swapId
@@ -156,7 +168,15 @@ describe('the nearest recipe', () => {
   })
 
   it('brings in nothing that is not at hand', () => {
-    const have = ['vital-wheat-gluten', 'oat-fibre', 'pea-protein']
+    const have = [
+      'vital-wheat-gluten',
+      'oat-fibre',
+      'pea-protein',
+      'lupin-flour',
+      'ground-almonds',
+      'coconut-flour',
+      'psyllium-husk',
+    ]
     const { best } = search(pies, wishesFor(diets('keto'), { locks: { ...NO_LOCKS, have } }), larder)
     const had = new Set([...allLines(pies).map(({ line }) => line.foodId), ...have, 'water'])
     for (const { line } of allLines(best!.recipe)) expect(had, line.raw).toContain(line.foodId)
@@ -167,7 +187,7 @@ describe('the nearest recipe', () => {
       search(
         pies,
         wishesFor(diets('lighter'), {
-          weights: { moved: 1, swaps, roles: 1, taste: 1, newThings: 1, price: 0, cooking: 1 },
+          weights: { ...USUAL_WEIGHTS, swaps },
         }),
         larder,
       ).best!.changes.filter((change) => change.kind === 'swap').length
@@ -179,7 +199,7 @@ describe('the nearest recipe', () => {
     expect(alternatives.length).toBeGreaterThan(0)
     const key = (one: typeof best) =>
       one!.changes
-        .filter((change) => change.kind === 'swap')
+        .filter((change) => change.kind === 'swap' || change.kind === 'formula')
         .map((change) => change.swapId)
         .sort()
         .join()
@@ -401,13 +421,14 @@ describe('doughs from common practice keep their class when they are adapted (no
 
   it.each(cases)('%s made %s', (_, diet, shell) => {
     const recipe = piesOf(shell)
-    const { evaluation, before, conflict } = adapt(recipe, [diet], larder)
+    const { evaluation, before, conflict, changes } = adapt(recipe, [diet], larder)
     if (conflict.length) {
       expect(conflict.join().length).toBeGreaterThan(4)
       return
     }
-    // Within the slack of the search of the class it had.
-    expect(Math.abs(evaluation.dough.softness! - before.dough.softness!)).toBeLessThan(0.05)
+    // Within the slack of the search of what it was, unless it is another dough.
+    if (!changes.some((change) => change.kind === 'formula'))
+      expect(Math.abs(evaluation.dough.softness! - before.dough.softness!)).toBeLessThan(0.035)
     expect(evaluation.diets.find((one) => one.diet === diet)!.verdict).not.toBe('does not fit')
   })
 })

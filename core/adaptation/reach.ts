@@ -4,12 +4,14 @@ import type { Larder } from '../larder'
 import type { Recipe } from '../recipe/document'
 import type { Change } from '../swap/applySwap'
 import { bindingOf, type Binding } from './binding'
-import { closestOf, conflictOf, type Closest } from './conflict'
+import { closestOf, conflictOf, nearerOf, type Closest } from './conflict'
 import { cookOtherwise } from './cookOtherwise'
 import { buildModel } from './model'
 import { CRAFT, STRENGTH, targetsOf } from './question'
 import type { Program, Solution } from './program'
-import { inputOf, reached, type Context, type Cut, type Found, type Reached } from './reachOnce'
+import { furtherThanCooks, lacksAnew } from './further'
+import { otherDoughs } from './otherDough'
+import { inputOf, reached, type Context, type Cut, type Found, type Reached, type Term } from './reachOnce'
 import type { SolveOptions } from './solve'
 import type { Wishes } from './wishes'
 
@@ -68,17 +70,23 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
   const asWritten = nearest(context)
   progress(0.25, 'looking at another way of cooking')
   const otherwiseCooked = cookedNearest(context, asWritten)
-  const [best, second] =
-    asWritten && otherwiseCooked && otherwiseCooked.found.reached.distance < asWritten.found.reached.distance
-      ? [otherwiseCooked, asWritten]
-      : [asWritten ?? otherwiseCooked, asWritten ? otherwiseCooked : null]
+  progress(0.35, 'looking at other doughs')
+  const doughs = withOtherDoughs(context, [asWritten, otherwiseCooked])
+  const [best, ...runnersUp] = [asWritten, otherwiseCooked, ...doughs]
+    .filter((one) => one !== null)
+    .sort((a, b) => a.tier - b.tier || a.found.reached.distance - b.found.reached.distance)
   if (!best) {
     progress(0.5, 'looking for what contradicts')
     // What cooks would do is no wish of anybody's: it stands in nobody's way.
     const free: Context = { ...context, without: new Set([...context.without, CRAFT]) }
     const conflict = conflictOf(free)
     progress(0.8, 'looking how near it gets')
-    const closest = closestOf(free, conflict)
+    let closest = closestOf(free, conflict)
+    if (closest)
+      for (const dough of otherDoughs(free)) {
+        const other = closestOf({ ...free, recipe: dough.recipe, base: dough.base }, conflict)
+        closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, [dough]) })
+      }
     return {
       best: null,
       closest,
@@ -89,8 +97,8 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
       unmet: unmetOf(context),
     }
   }
-  const others: Nearest[] = second ? [second] : []
   const wanted = options.alternatives ?? 2
+  const others: Nearest[] = runnersUp.filter((one) => one.tier === best.tier).slice(0, wanted)
   const cuts: Cut[] = []
   let latest = best.found
   while (others.length < wanted) {
@@ -106,13 +114,13 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
       cuts,
     )
     if (!next) break
-    others.push({ ...best, found: withCooking(next, best) })
+    others.push({ ...best, found: withBefore(next, best.first) })
     latest = next
   }
   progress(0.75, 'looking at what stands in the way')
   // In the time given, another way may have turned out nearer than the first.
   const [nearestOne, ...alternatives] = [best, ...others].sort(
-    (one, other) => one.found.reached.distance - other.found.reached.distance,
+    (one, other) => one.tier - other.tier || one.found.reached.distance - other.found.reached.distance,
   )
   const { found, context: own, compromise } = nearestOne!
   const binding = bindingOf(own, found)
@@ -128,44 +136,92 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
   }
 }
 
+/** A change of the whole that a search starts from: another way of cooking, another dough. */
+interface First {
+  change: Change
+  cost: number
+  terms: Term[]
+}
+
 interface Nearest {
   found: Found
   context: Context
   compromise: string
-  /** Where it is cooked otherwise: the change, and what that counts for. */
-  cooking?: { change: Change; cost: number }
+  /** What had to be let go for it: 0 nothing, then craft, then strength. */
+  tier: number
+  first: readonly First[]
 }
 
-/** What was found, with the change of cooking that it rests on. */
-function withCooking(found: Found, { cooking }: Pick<Nearest, 'cooking'>): Found {
-  if (!cooking) return found
-  const { reached: own } = found
-  return {
-    ...found,
-    reached: { ...own, changes: [cooking.change, ...own.changes], distance: own.distance + cooking.cost },
+/** What was found, with the changes of the whole that it rests on. */
+const withBefore = (found: Found, first: readonly First[]): Found =>
+  first.length ? { ...found, reached: reachedBefore(found.reached, first) } : found
+
+const reachedBefore = (own: Reached, first: readonly First[]): Reached => ({
+  ...own,
+  changes: [...first.map((one) => one.change), ...own.changes],
+  distance: own.distance + first.reduce((sum, one) => sum + one.cost, 0),
+  terms: [...first.flatMap((one) => one.terms), ...own.terms].sort((a, b) => b.distance - a.distance),
+})
+
+/**
+ * The nearest with each dough that cooks would make for what is asked. A dough that is farther away by itself than
+ * the best found so far is not looked at.
+ */
+function withOtherDoughs(context: Context, known: readonly (Nearest | null)[]): Nearest[] {
+  const found: Nearest[] = []
+  const cooked = known[1]
+  const starts = [{ context, first: [] as readonly First[] }]
+  // Baked instead of fried has a dough of its own.
+  if (cooked && cooked.first.length)
+    starts.push({ context: { ...cooked.context, without: context.without }, first: cooked.first })
+  for (const start of starts) {
+    for (const dough of otherDoughs(start.context)) {
+      const before = start.first.reduce((sum, one) => sum + one.cost, 0)
+      const nearestYet = Math.min(
+        Infinity,
+        ...[...known, ...found].filter((one) => one?.tier === 0).map((one) => one!.found.reached.distance),
+      )
+      if (before + dough.cost >= nearestYet) break
+      // Another dough is a swap as well.
+      const { locks } = start.context.wishes
+      if (locks.maxSwaps === 0) break
+      const wishes =
+        locks.maxSwaps === null
+          ? start.context.wishes
+          : { ...start.context.wishes, locks: { ...locks, maxSwaps: locks.maxSwaps - 1 } }
+      const own: Context = { ...start.context, wishes, recipe: dough.recipe, base: dough.base }
+      const tiers = [...known, ...found].map((one) => one?.tier ?? TIERS.length)
+      const made = nearest(own, Math.min(TIERS.length, Math.min(...tiers) + 1))
+      if (!made) continue
+      const first = [...start.first, dough]
+      found.push({ ...made, first, found: withBefore(made.found, first) })
+    }
   }
+  return found
 }
+
+/** Better what a cook would not do of herself, or a dough to be handled with care, said plainly, than none. */
+const TIERS: readonly (readonly string[])[] = [[], [CRAFT], [STRENGTH], [STRENGTH, CRAFT]]
 
 /** The nearest recipe that reaches what is asked, with a weaker dough where there is no other. */
-function nearest(context: Context): Nearest | null {
-  const found = reached(context)
-  if (found) return { found, context, compromise: '' }
-  // Better what a cook would not do of herself, or a dough to be handled with care, said plainly, than none.
-  const further: readonly string[][] = [[CRAFT], [STRENGTH], [STRENGTH, CRAFT]]
-  for (const names of further) {
+function nearest(context: Context, tiers = TIERS.length): Nearest | null {
+  for (const [tier, names] of TIERS.slice(0, tiers).entries()) {
     const looser = { ...context, without: new Set(names) }
     const other = reached(looser)
     if (!other) continue
-    const lacks = other.reached.evaluation.abilities.lacks.map((lack) => lack.text)
-    const weak = names.includes(STRENGTH)
-      ? [lacks.join('; ') || 'The dough is weaker than the one you wrote']
-      : []
-    const crude = names.includes(CRAFT)
+    const { evaluation, recipe } = other.reached
+    const weaker =
+      names.includes(STRENGTH) &&
+      (evaluation.abilities.strength ?? 0) < (context.before.abilities.strength ?? 0)
+        ? 'The dough is weaker than the one you wrote'
+        : ''
+    const given = tier
       ? [
-          'Further than most cooks would go: more gluten or isolates in the dough than a fifth, or less of what the filling is made of than six tenths',
+          lacksAnew(context.before, evaluation) || weaker,
+          furtherThanCooks(context.recipe, recipe, context.larder),
         ]
       : []
-    return { found: other, context: looser, compromise: [...weak, ...crude].join('; ') }
+    return { found: other, context: looser, compromise: given.filter(Boolean).join('; '), tier, first: [] }
   }
   return null
 }
@@ -187,8 +243,9 @@ function cookedNearest(context: Context, asWritten: Nearest | null): Nearest | n
   const base = evaluate(made.recipe, larder, context.before)
   const cooked = nearest({ ...context, recipe: made.recipe, base })
   if (!cooked) return null
-  const cooking = { change: made.change, cost: COOKING_COST * wishes.weights.cooking }
-  return { ...cooked, cooking, found: withCooking(cooked.found, { cooking }) }
+  const cost = COOKING_COST * wishes.weights.cooking
+  const first = [{ change: made.change, cost, terms: [{ text: 'another way of cooking', distance: cost }] }]
+  return { ...cooked, first, found: withBefore(cooked.found, first) }
 }
 
 function unmetOf(context: Context, model = buildModel(inputOf(context))): Search['unmet'] {

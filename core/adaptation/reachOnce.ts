@@ -3,12 +3,18 @@ import { evaluate, type Evaluation } from '../evaluate'
 import type { Larder } from '../larder'
 import type { Recipe } from '../recipe/document'
 import type { Change } from '../swap/applySwap'
-import { buildRecipe } from './build'
+import { buildRecipe, KITCHEN, type Weigh } from './build'
 import { buildModel, type TargetModel } from './model'
 import { targetsOf, type ModelInput } from './question'
 import type { Program, Solution } from './program'
 import { solveProgram, type SolveOptions } from './solve'
 import type { Wishes } from './wishes'
+
+/** A part of the distance, in words. */
+export interface Term {
+  text: string
+  distance: number
+}
 
 /** A recipe that reaches what was asked, and how far it is from the one that was written. */
 export interface Reached {
@@ -16,6 +22,8 @@ export interface Reached {
   changes: Change[]
   evaluation: Evaluation
   distance: number
+  /** What the distance is made of, the largest first. */
+  terms: Term[]
   /** Exactly the nearest, or the best that was found in the time given. */
   proven: boolean
 }
@@ -69,14 +77,38 @@ export interface Cut {
   max: number
 }
 
+/** Parts of the distance below this are not worth a line. */
+const LEAST_TERM = 0.05
+
+/** What the distance of a solution is made of: alike parts together, the largest first. */
+function termsOf({ variables }: Program, { values }: Solution): Term[] {
+  const sums = new Map<string, number>()
+  variables.forEach(({ cost, term }, at) => {
+    const distance = cost * values[at]!
+    if (distance <= 0) return
+    const text = term || 'the rest'
+    sums.set(text, (sums.get(text) ?? 0) + distance)
+  })
+  return [...sums]
+    .map(([text, distance]) => ({ text, distance }))
+    .filter(({ distance }) => distance >= LEAST_TERM)
+    .sort((a, b) => b.distance - a.distance)
+}
+
 /** The recipe that a solution stands for. */
-export function reachedWith(context: Context, model: TargetModel, solution: Solution): Reached {
-  const { recipe, changes } = buildRecipe(context.recipe, model, solution, context.larder.foods)
+export function reachedWith(
+  context: Context,
+  model: TargetModel,
+  solution: Solution,
+  weigh?: Weigh,
+): Reached {
+  const { recipe, changes } = buildRecipe(context.recipe, model, solution, context.larder.foods, weigh)
   return {
     recipe,
     changes,
     evaluation: evaluate(recipe, context.larder, context.before),
     distance: solution.distance,
+    terms: termsOf(model.program, solution),
     proven: solution.status === 'optimal',
   }
 }
@@ -102,12 +134,30 @@ function reachOnce(context: Context, cuts: readonly Cut[] = []): Found | null {
     const made = reachedWith(context, model, solution)
     const missed = misses(made.evaluation, context)
     last = { reached: made, model, solution }
-    if (missed.every((share) => share === 0)) return tidied(context, last) ?? last
+    if (missed.every((share) => share === 0)) return weighable(context, tidied(context, last) ?? last)
     margins = missed.map(
       (share, index) => (margins[index] ?? 0) + (share > 0 ? share * 1.05 + 0.0005 * 2 ** turn : 0),
     )
   }
   return last
+}
+
+/** A dough that stays itself is at most this much softer or firmer than it was, rounding and all. */
+const MOST_SOFTER = 0.03
+
+/** The same with amounts as a kitchen weighs them, as coarse as what is asked and the dough's feel allow. */
+function weighable(context: Context, found: Found): Found {
+  const softness = found.reached.evaluation.dough.softness
+  for (const weigh of KITCHEN) {
+    const made = reachedWith(context, found.model, found.solution, weigh)
+    const felt = made.evaluation.dough.softness
+    const off = (value: number) => Math.abs(value - (context.base.dough.softness ?? value))
+    if (softness !== null && felt !== null && off(felt) > Math.max(MOST_SOFTER, off(softness))) continue
+    if (made.evaluation.abilities.lacks.length > found.reached.evaluation.abilities.lacks.length) continue
+    if (misses(made.evaluation, context).some((share) => share > 0)) continue
+    return { ...found, reached: { ...made, terms: found.reached.terms, proven: found.reached.proven } }
+  }
+  return found
 }
 
 /** A recipe with the programme and the solution that it came of. */

@@ -21,6 +21,10 @@ export interface Weights {
   taste: number
   newThings: number
   price: number
+  /** Diets the recipe keeps now, and allergens it does not hold. */
+  kept: number
+  /** Carbohydrate, protein and fat that nobody asked to change. */
+  figures: number
   /** Another way of cooking. */
   cooking: number
 }
@@ -42,6 +46,8 @@ export const USUAL_WEIGHTS: Weights = {
   taste: 1,
   newThings: 1,
   price: 0,
+  kept: 1,
+  figures: 1,
   cooking: 1,
 }
 

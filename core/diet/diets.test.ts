@@ -12,7 +12,10 @@ describe('the diets', () => {
     for (const diet of larder.diets) {
       expect(diet.source.length).toBeGreaterThan(20)
       expect(
-        diet.excludesOrigins.length + diet.excludesAllergens.length + diet.targets.length,
+        diet.excludesOrigins.length +
+          diet.excludesAllergens.length +
+          diet.excludesFoods.length +
+          diet.targets.length,
       ).toBeGreaterThan(0)
     }
   })

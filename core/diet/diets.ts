@@ -6,8 +6,12 @@ export interface Diet {
   name: string
   excludesOrigins: Origin[]
   excludesAllergens: Allergen[]
-  /** Foods that are left out by name: a personal list. */
+  /** Foods that are left out by name: ids and kinds, or "group:…". */
   excludesFoods: string[]
+  /** Foods of which only the packet can tell. */
+  mayExcludeFoods: string[]
+  /** What such a food is called in a reason: "pork". */
+  excludedAs: string
   targets: Target[]
   /** What is said beside a verdict of "fits"; '' for nothing. */
   warning: string
@@ -36,7 +40,11 @@ export function dietsFromRows(rows: readonly Readonly<Record<string, string>>[])
       name: row.name ?? row.id,
       excludesOrigins: knownOnes<Origin>(list(row.excludes_origins), ORIGINS, where),
       excludesAllergens: knownOnes<Allergen>(list(row.excludes_allergens), Object.keys(EU_ALLERGENS), where),
-      excludesFoods: [],
+      excludesFoods: list(row.excludes_foods).filter((one) => !one.startsWith('?')),
+      mayExcludeFoods: list(row.excludes_foods)
+        .filter((one) => one.startsWith('?'))
+        .map((one) => one.slice(1)),
+      excludedAs: row.excluded_as ?? '',
       targets: list((row.targets ?? '').replaceAll(';', '|')).map((text) => parseTarget(text, where)),
       warning: row.warning ?? '',
       source: row.source,
@@ -55,6 +63,8 @@ export function avoidDiet(foodIds: readonly string[]): Diet {
     excludesOrigins: [],
     excludesAllergens: [],
     excludesFoods: [...foodIds],
+    mayExcludeFoods: [],
+    excludedAs: 'on your avoid list',
     targets: [],
     warning: '',
     source: 'your own choice',
@@ -114,6 +124,9 @@ function reasonsAgainst(food: Food, diet: Diet): AgainstDiet {
     if (food.allergens.includes(allergen) && !breaks.length) breaks.push(allergen)
     else if (food.possibleAllergens.includes(allergen) && !breaks.length && !may.length) may.push(allergen)
   }
-  if (diet.excludesFoods.includes(food.id) && !breaks.length) breaks.push('on your avoid list')
+  const named = (names: readonly string[]) =>
+    names.includes(food.id) || names.includes(food.kind) || names.includes(`group:${food.group}`)
+  if (!breaks.length && named(diet.excludesFoods)) breaks.push(diet.excludedAs)
+  else if (!breaks.length && !may.length && named(diet.mayExcludeFoods)) may.push(diet.excludedAs)
   return { breaks, may }
 }

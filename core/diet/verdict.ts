@@ -17,6 +17,9 @@ export interface Verdict {
   source: string
 }
 
+/** What is said of a food of which only the packet can tell. */
+export const READ_PACKET = 'read the packet'
+
 /** A figure this near its limit is at it: rounding of what is shown, not slack. */
 const HELD_TO = 1e-6
 
@@ -60,7 +63,7 @@ export function judge(
       if (breaks.length) {
         reasons.push(`${food.name} (${part.name || part.kind}) is ${breaks.join(' and ')}`)
         lineIds.push(line.id)
-      } else if (may.length) toCheck.push(`${food.name}: read the packet, it may hold ${may.join(' or ')}`)
+      } else if (may.length) toCheck.push(`${food.name}: ${READ_PACKET}, it may hold ${may.join(' or ')}`)
     }
     if (unknown.length && !reasons.length)
       reasons.push(`It is not known what ${unknown.map((name) => `"${name}"`).join(', ')} is`)

@@ -82,11 +82,18 @@ describe('what a dough can do (common practice, no source)', () => {
     expect(bound).toBeGreaterThan(bare + 0.4)
     expect(
       assess([
+        ['glutinous-rice-flour~scalded', 200],
+        ['tapioca-starch~scalded', 100],
+        ['water', 270],
+      ]).strength!,
+    ).toBeGreaterThan(0.6)
+    expect(
+      assess([
         ['glutinous-rice-flour', 200],
         ['tapioca-starch', 100],
-        ['water', 260],
+        ['water', 270],
       ]).strength!,
-    ).toBeGreaterThan(0.4)
+    ).toBeLessThan(0.2)
     expect(
       assess([
         ['ground-almonds', 150],
@@ -110,6 +117,12 @@ describe('what a dough can do (common practice, no source)', () => {
   })
 
   it('says nothing of bought dough', () => {
-    expect(assess([['puff-pastry', 320]])).toEqual({ strength: null, abilities: [], lacks: [] })
+    expect(assess([['puff-pastry', 320]])).toEqual({
+      strength: null,
+      springs: null,
+      family: 'bought',
+      abilities: [],
+      lacks: [],
+    })
   })
 })

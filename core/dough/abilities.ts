@@ -1,5 +1,6 @@
 import type { CookingWay, Shape } from '../recipe/document'
 import type { DoughFigures } from './assess'
+import { familyOf, type DoughFamily } from './family'
 import type { DoughAmount } from './softness'
 import { needsOf, strengthOf, type DoughTables } from './strength'
 
@@ -20,12 +21,24 @@ export interface Lack {
 }
 
 export interface DoughAbilities {
-  /** 1 is plain wheat flour and water; null for bought dough and dough without flour. */
+  /** How it holds together: 1 is plain wheat flour and water; null for bought dough and dough without flour. */
   strength: number | null
+  /** How it springs back after rolling: 1 is plain wheat flour and water, above 2 is rubber; null as `strength`. */
+  springs: number | null
+  family: DoughFamily
   abilities: Ability[]
   /** Where the dough falls short of its shape and way of cooking; empty when it will do. */
   lacks: Lack[]
 }
+
+/**
+ * Above this a dough springs back faster than it is rolled: wheat flour with three tenths of gluten, or a dough
+ * without starch that is more than two fifths of it. Common practice, no source.
+ */
+export const RUBBER = 2.05
+/** A short crust is pressed, rolled cold and folded at this strength, from this softness. Common practice, no source. */
+const SHORT = { strength: 0.12, from: 0.4 } as const
+const SHORT_CAN: ReadonlySet<AbilityName> = new Set(['roll thin', 'crimp'])
 
 /** From which strength and in which softness a dough can do a thing. Common practice, no source. */
 const ABILITIES: readonly { name: AbilityName; strength: number; from: number; to: number }[] = [
@@ -42,7 +55,8 @@ const ABILITIES: readonly { name: AbilityName; strength: number; from: number; t
 /** The model knows no finer than two decimals: what is less short of a limit is not short. */
 const UNFELT = 0.005
 
-const NONE: DoughAbilities = { strength: null, abilities: [], lacks: [] }
+/** What a dough has to be rolled or pulled for: too much spring undoes it. */
+const ROLLED: ReadonlySet<AbilityName> = new Set(['roll thin', 'stretch', 'pleat', 'coil'])
 const show = (value: number) => value.toFixed(2)
 
 /** What a dough can do, and what its shape and cooking ask that it cannot. */
@@ -54,20 +68,28 @@ export function abilitiesOf(
   tables: DoughTables,
 ): DoughAbilities {
   const { softness } = dough
-  if (dough.ready || softness === null || dough.flourGrams <= 0) return NONE
-  const strength = strengthOf(amounts, dough.flourGrams, dough.fatPct ?? 0, tables)
-  const abilities = ABILITIES.map(({ name, strength: least, from, to }): Ability => {
-    const why =
-      strength < least
+  const fatPct = dough.fatPct ?? 0
+  const family = familyOf(amounts, { ready: dough.ready, fatPct, way, shape })
+  if (dough.ready || softness === null || dough.flourGrams <= 0)
+    return { strength: null, springs: null, family, abilities: [], lacks: [] }
+  const { holds: strength, springs } = strengthOf(amounts, dough.flourGrams, fatPct, tables)
+  const isShort = dough.consistency === 'short'
+  const abilities = ABILITIES.map((one): Ability => {
+    const { name, to } = one
+    const { strength: least, from } = isShort && SHORT_CAN.has(name) ? SHORT : one
+    const rubber = springs > RUBBER && ROLLED.has(name)
+    const why = rubber
+      ? `springs back: ${show(springs)}, at most ${show(RUBBER)} is asked`
+      : strength < least
         ? `strength ${show(strength)}, at least ${show(least)} is asked`
         : softness < from
           ? `too dry: softness ${show(softness)}, at least ${show(from)} is asked`
           : softness > to
             ? `too soft: softness ${show(softness)}, at most ${show(to)} is asked`
             : `strength ${show(strength)}, softness ${show(softness)}`
-    return { name, can: strength >= least && softness >= from && softness <= to, why }
+    return { name, can: !rubber && strength >= least && softness >= from && softness <= to, why }
   })
-  const lacks = needsOf(shape, way, tables).flatMap((need): Lack[] => {
+  const lacks = needsOf(shape, way, tables, isShort ? 'short' : family).flatMap((need): Lack[] => {
     const value = need.ability === 'strength' ? strength : softness
     const short = need.ability === 'softest' ? value > need.limit + UNFELT : value < need.limit - UNFELT
     if (!short) return []
@@ -79,5 +101,10 @@ export function abilitiesOf(
           : `Too dry: softness ${show(value)}, at least ${show(need.limit)} is asked`
     return [{ text: `${what}, for ${need.why}`, source: need.source }]
   })
-  return { strength, abilities, lacks }
+  if (springs > RUBBER)
+    lacks.push({
+      text: `Rubber: it springs back ${show(springs)}, at most ${show(RUBBER)} is rolled, for more gluten than a dough bears`,
+      source: 'common practice, no source',
+    })
+  return { strength, springs, family, abilities, lacks }
 }

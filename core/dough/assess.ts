@@ -48,7 +48,8 @@ export const READY_GROUPS = new Set(['wrapper', 'pastry'])
 export const isFlour = (food: Food) => FLOUR_GROUPS.has(food.group) && food.waterDemand !== null
 
 const FEEL: Record<Consistency, string> = {
-  crumbly: 'short: press it together, do not knead',
+  crumbly: 'too dry to hold: add water by the spoon until it comes together',
+  short: 'held together by its fat: press it together, chill it, roll it 2 to 4 mm, do not knead',
   firm: 'springs back and does not stick',
   medium: 'smooth, holds its shape',
   soft: 'yields under a finger; keep flour at hand',
@@ -101,7 +102,7 @@ export function assessDough(lines: readonly DoughLine[], pieces: number): DoughF
   const pct = (value: number) => (ready || flourGrams <= 0 ? null : (100 * value) / flourGrams)
   for (const share of shares) share.bakersPct = pct(share.grams)
   const softness = ready ? null : softnessOf(sum)
-  const consistency = softness === null ? null : consistencyOf(softness)
+  const consistency = softness === null ? null : consistencyOf(softness, pct(fat) ?? 0)
   return {
     grams,
     gramsPerPiece: grams / pieces,

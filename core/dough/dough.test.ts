@@ -114,8 +114,8 @@ describe('doughs land where cooks place them (common practice, no source)', () =
       'scalded rice dough',
       'medium',
       [
-        ['rice-flour', 200],
-        ['water', 390],
+        ['rice-flour~scalded', 200],
+        ['water', 260],
       ],
     ],
   ])('%s is %s', (_, expected, lines) => {

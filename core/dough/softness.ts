@@ -2,7 +2,8 @@ import type { Food } from '../food/food'
 
 /** The names cooks give to dough by feel, from driest to wettest. */
 export const CONSISTENCIES = ['crumbly', 'firm', 'medium', 'soft', 'sticky', 'batter'] as const
-export type Consistency = (typeof CONSISTENCIES)[number]
+/** A short crust is a class of its own: dry by this scale, held together by its fat, and rolled thin every day. */
+export type Consistency = (typeof CONSISTENCIES)[number] | 'short'
 
 /**
  * Upper ends of the classes on the softness scale. Common practice, no source: found by placing doughs where
@@ -16,8 +17,18 @@ export const CLASS_LIMITS: readonly [Consistency, number][] = [
   ['sticky', 1.4],
 ]
 
-/** The class of a softness: below 0.70 crumbly, to 0.90 firm, 1.05 medium, 1.20 soft, 1.40 sticky, then batter. */
-export function consistencyOf(softness: number): Consistency {
+/** With this much fat in % of the flour what is firm or drier is short, not crumbly. Common practice, no source. */
+const SHORT_FAT_PCT = 30
+const SHORT_UP_TO = 0.8
+
+/**
+ * The class of a softness: below 0.70 crumbly, to 0.90 firm, 1.05 medium, 1.20 soft, 1.40 sticky, then batter; and
+ * short where fat, not water, holds it together.
+ *
+ * @param fatPct fat in % of the flour
+ */
+export function consistencyOf(softness: number, fatPct = 0): Consistency {
+  if (fatPct >= SHORT_FAT_PCT && softness < SHORT_UP_TO) return 'short'
   return CLASS_LIMITS.find(([, limit]) => softness < limit)?.[0] ?? 'batter'
 }
 

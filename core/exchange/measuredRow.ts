@@ -125,6 +125,7 @@ export function foodFromMeasuredRow(row: MeasuredRow): Food {
     gramsPerMl: oil ? 0.92 : 1,
     unitGrams: {},
     waterDemand: null,
+    scaldedDemand: null,
     grain: null,
     freeWater: 0,
     softeningFat: oil ? (/coconut|palm|vanaspati|ghee/i.test(name) ? 'solid' : 'oil') : null,

@@ -254,6 +254,7 @@ export function foodFromTable(food: TableFood, units: ReadonlyMap<number, string
     gramsPerMl: 1,
     unitGrams: unitGramsOf(food.portions),
     waterDemand: null,
+    scaldedDemand: null,
     grain: null,
     freeWater: 0,
     softeningFat: null,

@@ -71,6 +71,10 @@ export interface Food {
   unitGrams: Readonly<Record<string, number>>
   /** Grams of water that bring 1 g of it to a medium dough; null for what is no flour. */
   waterDemand: number | null
+  /** The same when boiling water is poured on it, which swells its starch; null for what is not scalded. */
+  scaldedDemand: number | null
+  /** It is scalded, and `waterDemand` is that of its scalded state. */
+  scalded?: boolean
   grain: 'whole' | 'refined' | null
   /** The part of its water that is free to wet flour, 0 to 1. */
   freeWater: number
@@ -211,6 +215,7 @@ function foodFromRow(row: FoodRow, aminoAcids: AminoAcids | null): Food {
     gramsPerMl: number(row, 'g_per_ml'),
     unitGrams: unitGramsFrom(row.unit_weights, where),
     waterDemand: row.water_demand ? number(row, 'water_demand') : null,
+    scaldedDemand: row.scalded_demand ? number(row, 'scalded_demand') : null,
     grain: row.grain === 'whole' || row.grain === 'refined' ? row.grain : null,
     freeWater: row.free_water ? number(row, 'free_water') : LIQUID_GROUPS.has(row.group!) ? 1 : 0,
     softeningFat: row.softening_fat === 'oil' || row.softening_fat === 'solid' ? row.softening_fat : null,

@@ -281,6 +281,7 @@ export function foodFromLabel(label: PacketLabel, id: string, source: string, li
     gramsPerMl: label.gramsPerMl ?? like?.gramsPerMl ?? 1,
     unitGrams: like?.unitGrams ?? {},
     waterDemand: like?.waterDemand ?? null,
+    scaldedDemand: like?.scaldedDemand ?? null,
     grain: like?.grain ?? null,
     freeWater: like?.freeWater ?? 0,
     softeningFat: like?.softeningFat ?? null,

@@ -1,3 +1,4 @@
+import { inDough } from '../food/scalded'
 import type { Foods } from '../food/food'
 import { nutrientsPer100g, scaleNutrients, type Nutrients } from '../food/nutrients'
 import { assessDough, type DoughFigures, type DoughLine } from '../dough/assess'
@@ -70,7 +71,7 @@ function weighedLines(recipe: Recipe, foods: Foods) {
         weighed.push({
           part,
           line,
-          food,
+          food: part.kind === 'shell' ? inDough(food, line.prep) : food,
           grams: line.grams,
           waterChangeGrams: line.waterChangeGrams,
           cookedOffGrams: 0,

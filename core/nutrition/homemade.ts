@@ -134,6 +134,7 @@ export function foodFromMade(made: Made, tables: CookingTables): Food {
     gramsPerMl: made.gramsPerMl,
     unitGrams: {},
     waterDemand: null,
+    scaldedDemand: null,
     grain: null,
     freeWater: 0,
     softeningFat: null,

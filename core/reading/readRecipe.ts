@@ -26,6 +26,7 @@ import { limit, type ReadIngredient } from './readIngredient'
 import { seasonToTaste } from './seasoning'
 import { readShape } from './shape'
 import { tidy } from './tidy'
+import { markScalded } from './scalding'
 import { fillToFeel } from './toFeel'
 
 export interface IntakeLine {
@@ -102,6 +103,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   leaveInFilling(placed, cooking)
   brushByMethod(drafts, clauses)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)
+  markScalded(drafts, clauses)
   for (const draft of drafts) {
     squeezeByMethod(draft, clauses)
     seasonToTaste(draft)

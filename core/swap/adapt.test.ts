@@ -245,8 +245,7 @@ describe('the catalogue', () => {
     (_, one) => {
       for (const part of PART_KINDS) {
         const swaps = fittingSwaps(
-          one,
-          part,
+          { food: one, part, share: null },
           recipeOf({ shell: [['plain-flour', 1]] }),
           [vegan],
           larder.swaps,

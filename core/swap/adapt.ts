@@ -2,7 +2,7 @@ import { foodAgainstDiet, type Diet } from '../diet/diets'
 import type { Food, Foods } from '../food/food'
 import { allLines, type PartKind, type Line, type Recipe } from '../recipe/document'
 import { applySwap, NO_SWAP, replaceLine, type Change, type Swapped } from './applySwap'
-import { candidatesFor, madeAs, type Swap } from './catalogue'
+import { candidatesFor, madeAs, shareOf, type Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'
 import { rebalanceSalt } from './rebalanceSalt'
 
@@ -18,31 +18,47 @@ const breaks = (food: Food, diets: readonly Diet[]) =>
 const mayBreak = (food: Food, diets: readonly Diet[]) =>
   diets.flatMap((diet) => foodAgainstDiet(food, diet).may)
 
-/** The swaps for a line whose every substitute keeps to the diets, the best first. */
+/** A line as a swap looks at it. */
+interface Standing {
+  food: Food
+  part: PartKind
+  /** Of its part's weight, 0 to 1; null where that is not known. */
+  share: number | null
+}
+
+/**
+ * The swaps for a line whose every substitute keeps to the diets: those first that lose none of the diets the recipe
+ * keeps besides, then in the order of the catalogue.
+ *
+ * @param kept diets that the recipe keeps and nobody asked for
+ */
 export function fittingSwaps(
-  food: Food,
-  part: PartKind,
+  { food, part, share }: Standing,
   recipe: Recipe,
   diets: readonly Diet[],
   swaps: readonly Swap[],
   foods: Foods,
+  kept: readonly Diet[] = [],
 ): Swap[] {
-  return candidatesFor(food, part, madeAs(recipe), swaps).filter((swap) =>
-    swap.to.every((target) => !breaks(foods.get(target.foodId)!, diets)),
-  )
+  const loses = (swap: Swap) =>
+    kept.filter((diet) => swap.to.some((target) => breaks(foods.get(target.foodId)!, [diet]))).length
+  return candidatesFor(food, part, madeAs(recipe), swaps, share)
+    .filter((swap) => swap.to.every((target) => !breaks(foods.get(target.foodId)!, diets)))
+    .map((swap) => ({ swap, lost: loses(swap) }))
+    .sort((a, b) => a.lost - b.lost)
+    .map(({ swap }) => swap)
 }
 
 function bestSwap(
   line: Line,
-  part: PartKind,
-  food: Food,
+  standing: Standing,
   recipe: Recipe,
-  diets: readonly Diet[],
+  { diets, kept }: Asked,
   swaps: readonly Swap[],
   foods: Foods,
 ): Swapped | null {
-  for (const swap of fittingSwaps(food, part, recipe, diets, swaps, foods)) {
-    const swapped = applySwap(line, part, swap, foods)
+  for (const swap of fittingSwaps(standing, recipe, diets, swaps, foods, kept)) {
+    const swapped = applySwap(line, standing.part, swap, foods)
     if (swapped) return swapped
   }
   return null
@@ -69,6 +85,12 @@ const plainChange = (
   source: food.source,
 })
 
+/** Diets that are asked for, and those that the recipe keeps already. */
+export interface Asked {
+  diets: readonly Diet[]
+  kept: readonly Diet[]
+}
+
 interface Exchanged {
   recipe: Recipe
   changes: Change[]
@@ -78,12 +100,13 @@ interface Exchanged {
 /** Swaps what breaks the diets on the lines that are asked for, by the catalogue; nothing is balanced. */
 function exchange(
   recipe: Recipe,
-  diets: readonly Diet[],
+  asks: Asked,
   swaps: readonly Swap[],
   foods: Foods,
   asked: (line: Line) => boolean,
 ): Exchanged {
   const usual = swaps.filter((swap) => swap.usual)
+  const { diets } = asks
   let next = recipe
   const changes: Change[] = []
   const unmet: Adapted['unmet'] = []
@@ -100,7 +123,14 @@ function exchange(
     if (!broken && !may.length) continue
     // What only a packet can tell is no reason to turn a recipe over: a usual stand-in, or a word to check.
     const offered = broken ? swaps : usual
-    const swapped = bestSwap(line, part.kind, food, recipe, diets, offered, foods)
+    const swapped = bestSwap(
+      line,
+      { food, part: part.kind, share: shareOf(part, line) },
+      recipe,
+      asks,
+      offered,
+      foods,
+    )
     if (swapped) {
       next = replaceLine(next, line.id, swapped.lines)
       changes.push(swapped.change)
@@ -131,18 +161,24 @@ function exchange(
  */
 export const swapUnweighed = (
   recipe: Recipe,
-  diets: readonly Diet[],
+  asks: Asked,
   swaps: readonly Swap[],
   foods: Foods,
   locked: readonly string[],
 ): Exchanged =>
   exchange(
     recipe,
-    diets,
+    asks,
     swaps,
     foods,
     (line) => !(line.grams! > 0) && line.componentId === null && !locked.includes(line.id),
   )
+
+const breaksIn = (recipe: Recipe, diet: Diet, foods: Foods) =>
+  allLines(recipe).some(({ line }) => {
+    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    return food !== undefined && breaks(food, [diet])
+  })
 
 /**
  * Swaps everything that breaks the diets for what the catalogue puts in its place, wherever it stands, then
@@ -158,8 +194,18 @@ export function adaptRecipe(
   diets: readonly Diet[],
   swaps: readonly Swap[],
   foods: Foods,
+  kept: readonly Diet[] = [],
 ): Adapted {
-  const { recipe: next, changes, unmet } = exchange(recipe, diets, swaps, foods, () => true)
+  const first = exchange(recipe, { diets, kept }, swaps, foods, () => true)
+  // A diet that cannot be kept on one line is no reason for a worse stand-in on another.
+  const keeps = kept.filter((diet) => !breaksIn(first.recipe, diet, foods))
+  const {
+    recipe: next,
+    changes,
+    unmet,
+  } = keeps.length === kept.length
+    ? first
+    : exchange(recipe, { diets, kept: keeps }, swaps, foods, () => true)
   const swappedDough = changes.some((change) => change.kind === 'swap' && change.part === 'shell')
   const balanced = swappedDough ? rebalanceDough(recipe, next, foods) : { recipe: next, changes: [] }
   const salted = rebalanceSalt(recipe, balanced.recipe, foods)

@@ -1,11 +1,12 @@
 import { EU_ALLERGENS, type Food, type Foods } from '../food/food'
+import { SCALDED } from '../food/scalded'
 import { printLine } from '../recipe/printLine'
 import { newLine, type Line, type PartKind, type Recipe } from '../recipe/document'
-import { amountOf, type Role, type Swap } from './catalogue'
+import { amountOf, waterOf, type Role, type Swap } from './catalogue'
 
 export interface Change {
-  /** swap: a substitute; amount: more or less of what is there; water, fat: the dough put right; cooking: another way of cooking; none: nothing can stand in; check: read the packet */
-  kind: 'swap' | 'amount' | 'water' | 'fat' | 'cooking' | 'none' | 'check'
+  /** swap: a substitute; formula: the dough made anew; amount: more or less of what is there; water, fat: the dough put right; cooking: another way of cooking; none: nothing can stand in; check: read the packet */
+  kind: 'swap' | 'formula' | 'amount' | 'water' | 'fat' | 'cooking' | 'none' | 'check'
   /** The line as it was written. */
   line: string
   lineId: string
@@ -57,7 +58,7 @@ export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods):
   const from = line.foodId === null ? undefined : foods.get(line.foodId)
   if (!from) return null
   const grams = line.grams ?? 0
-  const made: { food: Food; grams: number; waterChangeGrams: number }[] = []
+  const made: { food: Food; grams: number; waterChangeGrams: number; scalded: boolean }[] = []
   for (const target of swap.to) {
     const food = foods.get(target.foodId)!
     const amount = amountOf(target, from, grams, food)
@@ -65,7 +66,8 @@ export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods):
     made.push({
       food,
       grams: amount,
-      waterChangeGrams: target.soaked ? amount * ((food.unitGrams.soaked ?? 1) - 1) : 0,
+      scalded: target.scalded,
+      waterChangeGrams: amount * waterOf(target, food),
     })
   }
   const share = (of: number | null) => (of === null || grams === 0 ? null : of / grams)
@@ -80,6 +82,7 @@ export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods):
       gramsHigh: known ? one.grams * (share(line.gramsHigh) ?? 1) : null,
       waterChangeGrams: one.waterChangeGrams,
       optional: line.optional,
+      prep: one.scalded ? [SCALDED] : [],
       // A doubt about the amount passes to the substitute; what was said of the old food does not.
       notes: line.notes.filter((note) => /to-taste|as-required|no-amount|range/.test(note.code)),
       // What was written first stays known; why it is something else now is the last swap's.
@@ -99,6 +102,13 @@ export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods):
         code: 'soaked',
         level: 'note',
         text: `Dry weight; soaked it takes up about ${Math.round(one.waterChangeGrams)} g of water`,
+      })
+    }
+    if (one.waterChangeGrams < 0) {
+      next.notes.push({
+        code: 'strained',
+        level: 'note',
+        text: `Weighed before straining; it loses about ${Math.round(-one.waterChangeGrams)} g of whey`,
       })
     }
     return { ...next, raw: printLine(next, one.food) }

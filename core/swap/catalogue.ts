@@ -1,9 +1,12 @@
 import type { Food, Foods } from '../food/food'
+import { PURPOSES, type Purpose } from './formulas'
 import {
   COOKING_WAYS,
   PART_KINDS,
   SHAPES,
   type CookingWay,
+  type Line,
+  type Part,
   type PartKind,
   type Shape,
 } from '../recipe/document'
@@ -21,6 +24,26 @@ export const ROLES = [
 ] as const
 export type Role = (typeof ROLES)[number]
 
+/** Yogurt hung in a cloth for some hours loses three eighths of its weight. Common practice, no source. */
+export const STRAINED_OFF = 0.375
+
+/** Water that a gram of a substitute takes up or loses before it is used. */
+export const waterOf = (target: SwapTarget, food: Food): number =>
+  target.soaked ? (food.unitGrams.soaked ?? 1) - 1 : target.strained ? -STRAINED_OFF : 0
+
+/** What a food is in its part: what it is made of, or a little that binds or seasons. */
+export const STANDINGS = ['main', 'minor'] as const
+export type Standing = (typeof STANDINGS)[number]
+/** From this share of its part's weight on a food is what the part is made of. Our own choice. */
+const MAIN_SHARE = 0.25
+
+/** The share of its part's weight that a line is, 0 to 1; null where that is not known. */
+export function shareOf(part: Pick<Part, 'lines'>, line: Pick<Line, 'grams'>): number | null {
+  if (!line.grams) return null
+  const total = part.lines.reduce((sum, own) => sum + (own.grams ?? 0), 0)
+  return total > 0 ? line.grams / total : null
+}
+
 /** How much of a substitute stands for what is taken out. */
 export type AmountRule =
   | { by: 'weight'; ratio: number }
@@ -32,6 +55,10 @@ export interface SwapTarget {
   rule: AmountRule
   /** Bought dry and soaked before use: water is taken up by the food's own ratio. */
   soaked: boolean
+  /** Hung in a cloth until it is thick: it loses `STRAINED_OFF` of its weight as whey, which is mostly water. */
+  strained: boolean
+  /** Boiling water is poured on it. */
+  scalded: boolean
 }
 
 export interface Swap {
@@ -43,6 +70,10 @@ export interface Swap {
   way: CookingWay | null
   /** How a piece is closed, where it holds; null for any. */
   closings: readonly Shape[] | null
+  /** Whether it stands for what a part is made of, or for a little of it that binds or seasons; null for either. */
+  as: Standing | null
+  /** What it is for, where nobody would take it for anything else; empty for any end. */
+  ends: Purpose[]
   /** The usual stand-in, or one for a special end: an allergy, fewer carbohydrates, less fat, more protein. */
   usual: boolean
   to: SwapTarget[]
@@ -59,13 +90,21 @@ export interface Swap {
 }
 
 function targetFrom(text: string, foods: Foods, where: string): SwapTarget {
-  const match = /^([a-z0-9-]+)(?:\*(\d+(?:\.\d+)?)|@(fat|protein|sodium))(~soaked)?$/.exec(text)
+  const match = /^([a-z0-9-]+)(?:\*(\d+(?:\.\d+)?)|@(fat|protein|sodium))(~soaked|~scalded|~strained)?$/.exec(
+    text,
+  )
   if (!match) throw new Error(`${where}: "${text}" is not food*ratio, food@fat, food@protein or food@sodium`)
   if (!foods.has(match[1]!)) throw new Error(`${where}: "${match[1]}" is not in the food table`)
   const rule: AmountRule = match[2]
     ? { by: 'weight', ratio: Number(match[2]) }
     : { by: match[3] as 'fat' | 'protein' | 'sodium' }
-  return { foodId: match[1]!, rule, soaked: Boolean(match[4]) }
+  return {
+    foodId: match[1]!,
+    rule,
+    soaked: match[4] === '~soaked',
+    scalded: match[4] === '~scalded',
+    strained: match[4] === '~strained',
+  }
 }
 
 /**
@@ -90,6 +129,11 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
     const closings = row.closing === 'any' ? null : (row.closing ?? '').split('|')
     const oddClosing = closings?.find((one) => !(SHAPES as readonly string[]).includes(one))
     if (oddClosing !== undefined) throw new Error(`${where}: closing "${oddClosing}" is unknown`)
+    const standing = row.as ? STANDINGS.find((one) => one === row.as) : null
+    if (standing === undefined) throw new Error(`${where}: "${row.as}" is not main or minor`)
+    const ends = (row.ends ?? '').split('|').filter(Boolean)
+    const oddEnd = ends.find((one) => !(PURPOSES as readonly string[]).includes(one))
+    if (oddEnd) throw new Error(`${where}: "${oddEnd}" is no end that a swap can be for`)
     const roles = (row.roles ?? '').split('|').filter(Boolean)
     const rolesLost = (row.lost ?? '').split('|').filter(Boolean)
     const oddRole = [...roles, ...rolesLost].find((role) => !(ROLES as readonly string[]).includes(role))
@@ -102,6 +146,8 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
       part,
       way,
       closings: closings as Shape[] | null,
+      as: standing ?? null,
+      ends: ends as Purpose[],
       to: (row.to ?? '').split('+').map((text) => targetFrom(text, foods, where)),
       usual: row.use !== 'special',
       roles: roles as Role[],
@@ -136,8 +182,18 @@ export function ownSwaps(own: readonly OwnSwap[]): Swap[] {
     part: one.part,
     way: null,
     closings: null,
+    as: null,
+    ends: [],
     usual: true,
-    to: [{ foodId: one.toFoodId, rule: { by: 'weight', ratio: one.ratio }, soaked: false }],
+    to: [
+      {
+        foodId: one.toFoodId,
+        rule: { by: 'weight', ratio: one.ratio },
+        soaked: false,
+        scalded: false,
+        strained: false,
+      },
+    ],
     roles: [],
     rolesLost: [],
     why: one.why,
@@ -159,7 +215,11 @@ export const madeAs = (recipe: { cooking: { way: CookingWay }; shape: Shape }): 
 })
 
 const exactness = (swap: Swap) =>
-  (swap.group ? 0 : 8) + (swap.part ? 4 : 0) + (swap.way ? 2 : 0) + (swap.closings ? 1 : 0)
+  (swap.group ? 0 : 8) +
+  (swap.part ? 4 : 0) +
+  (swap.way ? 2 : 0) +
+  (swap.closings ? 1 : 0) +
+  (swap.as ? 1 : 0)
 
 /** Animal fats and plant fats share a group; a group row never turns one plant food into another. */
 function standsFor(swap: Swap, food: Food): boolean {
@@ -179,14 +239,18 @@ export function candidatesFor(
   part: PartKind,
   { way, shape }: Made,
   swaps: readonly Swap[],
+  share: number | null = null,
 ): Swap[] {
   // A marinade is made of what a filling is made of.
   const where = part === 'marinade' ? 'filling' : part
+  const isMain = where === 'filling' && share !== null && share >= MAIN_SHARE
+  const standing: Standing = isMain ? 'main' : 'minor'
   return swaps
     .filter(
       (swap) =>
         standsFor(swap, food) &&
         (swap.part === null || swap.part === where) &&
+        (swap.as === null || swap.as === standing) &&
         (swap.way === null || swap.way === way) &&
         (swap.closings === null || swap.closings.includes(shape)),
     )

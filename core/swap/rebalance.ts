@@ -1,6 +1,7 @@
 import { isFlour } from '../dough/assess'
 import { softnessOf, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
 import type { Food, Foods } from '../food/food'
+import { inDough } from '../food/scalded'
 import { printLine } from '../recipe/printLine'
 import { newLine, type Line, type Recipe } from '../recipe/document'
 import type { Change } from './applySwap'
@@ -21,7 +22,14 @@ function shellOf(recipe: Recipe, foods: Foods): ShellLine[] {
     .flatMap((line) => {
       const food = line.foodId === null ? undefined : foods.get(line.foodId)
       return food && line.grams !== null
-        ? [{ line, food, grams: line.grams, waterChangeGrams: line.waterChangeGrams }]
+        ? [
+            {
+              line,
+              food: inDough(food, line.prep),
+              grams: line.grams,
+              waterChangeGrams: line.waterChangeGrams,
+            },
+          ]
         : []
     })
 }

@@ -148,6 +148,8 @@ export const evaluationAnswer = z.object({
   }),
   abilities: z.object({
     strength: percentage,
+    springs: percentage,
+    family: z.string(),
     abilities: z.array(z.object({ name: z.string(), can: z.boolean(), why: z.string() })),
     lacks: z.array(z.object({ text: z.string(), source: z.string() })),
   }),
@@ -231,7 +233,7 @@ export const evaluationAnswer = z.object({
 
 const changesAnswer = z.array(
   z.object({
-    kind: z.enum(['swap', 'amount', 'water', 'fat', 'cooking', 'none', 'check']),
+    kind: z.enum(['swap', 'formula', 'amount', 'water', 'fat', 'cooking', 'none', 'check']),
     line: z.string(),
     lineId: z.string(),
     part: z.string(),
@@ -250,6 +252,10 @@ const changesAnswer = z.array(
   }),
 )
 
+const termsAnswer = z
+  .array(z.object({ text: z.string(), distance: z.number() }))
+  .describe('what the distance is made of, the largest first')
+
 export const adaptAnswer = z.object({
   recipe: recipeSchema,
   changes: changesAnswer,
@@ -258,6 +264,7 @@ export const adaptAnswer = z.object({
   evaluation: evaluationAnswer,
   before: evaluationAnswer,
   distance: z.number().nullable().describe('from the recipe as written; null where nothing was searched'),
+  terms: termsAnswer,
   proven: z.boolean().describe('false when the time was up before it was sure that none is nearer'),
   alternatives: z.array(
     z.object({
@@ -265,6 +272,7 @@ export const adaptAnswer = z.object({
       changes: changesAnswer,
       evaluation: evaluationAnswer,
       distance: z.number(),
+      terms: termsAnswer,
     }),
   ),
   binding: z

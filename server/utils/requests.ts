@@ -66,6 +66,8 @@ export const adaptRequest = z
         newThings: weight.optional(),
         price: weight.optional(),
         cooking: weight.optional(),
+        kept: weight.optional(),
+        figures: weight.optional(),
       })
       .optional(),
     targets: z.array(targetSchema).max(12, 'ask for at most 12 figures').optional(),

@@ -2,6 +2,7 @@
 import type { Adaptation, Alternative } from '~~/core/adapt'
 import { brings } from '~~/core/adaptation/brings'
 import type { Recipe } from '~~/core/recipe/document'
+import type { Change } from '~~/core/swap/applySwap'
 import { table } from '~~/data/table'
 import { dietNames } from '~/logic/dietGroups'
 import { showChange, showFigure, showGrams, WAY_WORDS } from '~/logic/format'
@@ -48,13 +49,14 @@ watch(
 )
 const way = computed(() => ways.value[at.value] ?? null)
 const FIGURES = ['energyKcal', 'proteinG', 'fatG', 'netCarbohydrateG', 'fibreG'] as const
-const swapsOf = (one: Alternative) => one.changes.filter((change) => change.kind === 'swap').length
+const isSwap = ({ kind }: Change) => kind === 'swap' || kind === 'formula'
+const swapsOf = (one: Alternative) => one.changes.filter(isSwap).length
 /** What a way does, in a few words: how it is cooked and what comes in. */
 function withWhat({ changes, recipe }: Alternative): string {
   const cooked = changes.some((change) => change.kind === 'cooking')
     ? [WAY_WORDS[recipe.cooking.way].toLowerCase()]
     : []
-  const foods = changes.filter((change) => change.kind === 'swap').map((change) => change.to.split(' + ')[0]!)
+  const foods = changes.filter(isSwap).map((change) => change.to.split(' + ')[0]!)
   const words = [...cooked, ...new Set(foods.map((name) => name.split(',')[0]!.toLowerCase()))]
   if (!words.length) return changes.length ? 'other amounts only' : ''
   return words.slice(0, 4).join(', ') + (words.length > 4 ? ' …' : '')
@@ -127,6 +129,14 @@ const unasked = computed(() =>
       far”.
       <template v-if="!answer.proven">The best found in the time given; a nearer one may exist.</template>
     </p>
+    <details v-if="way?.hasDistance && way.terms.length" class="small">
+      <summary>What its {{ way.distance.toFixed(1) }} is made of</summary>
+      <ul class="terms">
+        <li v-for="term in way.terms" :key="term.text">
+          <span class="number">{{ term.distance.toFixed(1) }}</span> {{ term.text }}
+        </li>
+      </ul>
+    </details>
     <p v-if="answer.compromise && !answer.conflict.length" class="small">
       <span class="sign watch">given up</span> {{ answer.compromise }}
     </p>
@@ -170,6 +180,11 @@ const unasked = computed(() =>
           {{ change.gramsBefore === null ? '' : `${showGrams(change.gramsBefore)} g` }}
           {{ change.from.toLowerCase() }}. <span class="soft">{{ change.why }}.</span></template
         >
+        <template v-else-if="change.kind === 'formula'"
+          ><strong>{{ change.to }}</strong
+          >, {{ showGrams(change.gramsAfter ?? 0) }} g, for the dough as written: {{ change.why }}.
+          <span class="soft">{{ change.handling }}. {{ change.cooking }}</span></template
+        >
         <template v-else-if="change.kind === 'cooking'"
           ><strong class="way">{{ change.to }}</strong> instead of {{ change.from }}.
           <span class="soft">{{ change.why }}.</span></template
@@ -198,6 +213,18 @@ const unasked = computed(() =>
 </template>
 
 <style scoped>
+.terms {
+  list-style: none;
+  padding: 0.2rem 0 0;
+}
+.terms .number {
+  display: inline-block;
+  min-width: 2.6rem;
+  margin-right: 0.4rem;
+  text-align: right;
+  font-weight: 640;
+  font-variant-numeric: tabular-nums;
+}
 .answer {
   display: grid;
   align-content: start;

@@ -27,6 +27,8 @@ const WEIGHT_WORDS: Record<keyof Weights, string> = {
   taste: 'Lines that carry the taste',
   newThings: 'New things to buy',
   price: 'Price',
+  kept: 'A diet it keeps, an allergen it does not hold',
+  figures: 'Figures nobody asked to change',
   cooking: 'Another way of cooking',
 }
 const lines = computed(() => allLines(recipe).filter(({ line }) => line.foodId && line.grams))

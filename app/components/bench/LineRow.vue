@@ -65,7 +65,17 @@ const against = computed(() => {
     may: [...new Set(found.flatMap((one) => one.may))],
   }
 })
-const swaps = computed(() => (food.value ? candidatesFor(food.value, part, made, shelves.larder.swaps) : []))
+const swaps = computed(() =>
+  food.value
+    ? candidatesFor(
+        food.value,
+        part,
+        made,
+        shelves.larder.swaps,
+        line.grams && partGrams > 0 ? line.grams / partGrams : null,
+      )
+    : [],
+)
 const checks = computed(() => line.notes.filter((note) => note.level === 'check' && note.code !== 'to-feel'))
 const share = computed(() => {
   const [own, whole] =

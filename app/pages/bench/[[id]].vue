@@ -84,7 +84,7 @@ useHead({ title: () => (bench.recipe ? `${bench.recipe.title} · Swap Pocket` : 
 async function adaptTo(dietId: string) {
   const changes = await bench.adaptTo([dietId])
   if (bench.refusal) return
-  const swapped = changes.filter((change) => change.kind === 'swap').length
+  const swapped = changes.filter(({ kind }) => kind === 'swap' || kind === 'formula').length
   const none = changes.filter((change) => change.kind === 'none').length
   await nextTick()
   const came =

@@ -1,0 +1,86 @@
+import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
+import type { Evaluation } from '../evaluate'
+import type { Larder } from '../larder'
+import { allLines, type Recipe } from '../recipe/document'
+
+/** Shares beyond which most cooks would not go. Common practice, no source. */
+const MOST_GLUTEN = 0.2
+const MOST_ISOLATES = 0.2
+const LEAST_MAIN = 0.6
+const LEAST_SHELL = 0.78
+/** A line of a filling below this share of it is not what it is made of. Our own choice. */
+const COUNTED_SHARE = 0.08
+const MOST_NAMED = 3
+
+const percent = (share: number) => `${Math.round(100 * share)} %`
+
+/** The share of a dough's flours that foods of some groups are, 0 to 1; 0 without flours. */
+function doughShare(recipe: Recipe, { foods }: Larder, groups: ReadonlySet<string>): number {
+  let flours = 0
+  let counted = 0
+  for (const { part, line } of allLines(recipe)) {
+    const food = part.kind === 'shell' && line.foodId !== null ? foods.get(line.foodId) : undefined
+    if (!food || !FLOUR_GROUPS.has(food.group)) continue
+    flours += line.grams ?? 0
+    if (groups.has(food.group)) counted += line.grams ?? 0
+  }
+  return flours > 0 ? counted / flours : 0
+}
+
+/**
+ * Where a recipe goes further than most cooks would, in words, with its numbers: gluten and isolates in the dough,
+ * and what the filling is made of that falls below six tenths. '' where it does not.
+ */
+export function furtherThanCooks(original: Recipe, made: Recipe, larder: Larder): string {
+  const said: string[] = []
+  const share = (groups: string[]) => {
+    const now = doughShare(made, larder, new Set(groups))
+    return now > doughShare(original, larder, new Set(groups)) + 0.001 ? now : 0
+  }
+  const gluten = share(['gluten'])
+  if (gluten > MOST_GLUTEN) said.push(`${percent(gluten)} of the flours is gluten`)
+  const isolates = share(['protein-powder', 'fibre'])
+  if (isolates > MOST_ISOLATES) said.push(`${percent(isolates)} of the flours is protein powder and fibre`)
+
+  const shellGrams = (recipe: Recipe) =>
+    allLines(recipe).reduce((sum, { part, line }) => sum + (part.kind === 'shell' ? (line.grams ?? 0) : 0), 0)
+  const shell = shellGrams(made) / Math.max(1, shellGrams(original))
+  const bought = allLines(original).some(
+    ({ part, line }) =>
+      part.kind === 'shell' && READY_GROUPS.has(larder.foods.get(line.foodId ?? '')?.group ?? ''),
+  )
+  if (!bought && shell < LEAST_SHELL) said.push(`${percent(shell)} of the dough is left`)
+
+  const now = new Map<string, number>()
+  for (const { line } of allLines(made)) {
+    const id = line.id.replace(/-s?\d+(?:-\d+)?$/, '')
+    for (const key of new Set([line.id, id]))
+      now.set(key, (now.get(key) ?? 0) + (line.grams ?? 0) + line.waterChangeGrams)
+  }
+  const named = original.parts
+    .filter((part) => part.kind === 'filling')
+    .flatMap((part) => {
+      const total = part.lines.reduce((sum, line) => sum + (line.grams ?? 0), 0)
+      return part.lines.flatMap((line) => {
+        if (!line.grams || line.grams < COUNTED_SHARE * total) return []
+        const kept = (now.get(line.id) ?? 0) / line.grams
+        const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+        return kept < LEAST_MAIN && food
+          ? [{ kept, text: `${food.name.toLowerCase()} falls to ${percent(kept)}` }]
+          : []
+      })
+    })
+    .sort((a, b) => a.kept - b.kept)
+  said.push(...named.slice(0, MOST_NAMED).map(({ text }) => text))
+  return said.length ? `Further than most cooks would go: ${said.join('; ')}` : ''
+}
+
+/** What a dough lacks for its shape and cooking that it did not lack before, in words; '' for nothing. */
+export function lacksAnew(before: Evaluation, after: Evaluation): string {
+  const sort = (text: string) => text.split(':')[0]
+  const had = new Set(before.abilities.lacks.map(({ text }) => sort(text)))
+  return after.abilities.lacks
+    .filter(({ text }) => !had.has(sort(text)))
+    .map(({ text }) => text)
+    .join('; ')
+}

@@ -1,0 +1,79 @@
+import type { CookingWay, Shape } from '../recipe/document'
+import type { DoughAmount } from './softness'
+
+/** Kinds of dough as cooks tell them apart: by what makes them hold, and by what they are for. */
+export const DOUGH_FAMILIES = [
+  'short',
+  'flaky',
+  'yeast',
+  'firm',
+  'fried',
+  'griddle',
+  'stretched',
+  'scalded',
+  'yogurt',
+  'bought',
+] as const
+export type DoughFamily = (typeof DOUGH_FAMILIES)[number]
+
+/** What each family is called in a sentence. */
+export const FAMILY_WORDS: Readonly<Record<DoughFamily, string>> = {
+  short: 'short crust',
+  flaky: 'layered dough',
+  yeast: 'yeast dough',
+  firm: 'firm unleavened dough',
+  fried: 'dough for frying',
+  griddle: 'soft griddle dough',
+  stretched: 'stretched dough',
+  scalded: 'scalded dough',
+  yogurt: 'yogurt dough',
+  bought: 'bought dough',
+}
+
+/** From this much fat in % of the flour a dough without yeast is short. Common practice, no source. */
+const SHORT_FAT_PCT = 33
+/** A dough with this share of its flour scalded is a scalded one. Our own choice. */
+const SCALDED_SHARE = 0.5
+/** Yogurt or curd beyond this share of the flour makes the dough one of yogurt. Common practice, no source. */
+const YOGURT_SHARE = 0.35
+/** Fat between the layers, beside the dough's own, in % of the flour. Our own choice. */
+const LAYERED_FAT_PCT = 55
+
+const CURDS = /^(?:yogurt|plant-yogurt|fresh-cheese)$/
+const FLOURS = /^(?:flour|starch|gluten|protein-powder|fibre)$/
+
+/**
+ * The family of a dough, from what is in it and how the piece is closed and cooked. Common practice, no source.
+ *
+ * @param ready bought dough
+ * @param fatPct fat in % of the flour
+ */
+export function familyOf(
+  amounts: readonly DoughAmount[],
+  { ready, fatPct, way, shape }: { ready: boolean; fatPct: number; way: CookingWay; shape: Shape },
+): DoughFamily {
+  if (ready) return 'bought'
+  let flour = 0
+  let scalded = 0
+  let curd = 0
+  let yeast = false
+  let solidFat = 0
+  for (const { food, grams } of amounts) {
+    if (food.waterDemand !== null && FLOURS.test(food.group)) {
+      flour += grams
+      if (food.scalded) scalded += grams
+    }
+    if (CURDS.test(food.group)) curd += grams
+    if (/yeast|sourdough/.test(food.id)) yeast = true
+    if (food.softeningFat === 'solid') solidFat += (grams * food.per100g.fatG) / 100
+  }
+  if (flour > 0 && scalded / flour >= SCALDED_SHARE) return 'scalded'
+  if (yeast) return 'yeast'
+  if (fatPct >= LAYERED_FAT_PCT && solidFat > 0) return 'flaky'
+  if (fatPct >= SHORT_FAT_PCT) return 'short'
+  if (flour > 0 && curd / flour >= YOGURT_SHARE) return 'yogurt'
+  if (shape === 'coil' || shape === 'roll') return 'stretched'
+  if (way === 'deep-fry' || way === 'shallow-fry') return 'fried'
+  if (way === 'griddle') return 'griddle'
+  return way === 'bake' && fatPct >= 12 ? 'short' : 'firm'
+}

@@ -1,0 +1,29 @@
+import { SCALDED } from '../food/scalded'
+import type { Draft } from './drafts'
+import type { Clause } from './method'
+
+const BOILING = /\b(?:boiling|just[- ]boiled|off the boil|scald(?:ed|ing)?)\b/i
+
+/**
+ * Marks the flours of a dough on which boiling water is poured: rice, starches and millets swell by it, and hold
+ * together as they do not when they are wetted cold. Said of one flour, it is said of that one.
+ */
+export function markScalded(drafts: readonly Draft[], clauses: readonly Clause[]): void {
+  for (const draft of drafts) {
+    if (draft.kind !== 'shell') continue
+    const flours = draft.lines.filter(({ food }) => food && food.scaldedDemand !== null)
+    if (!flours.length || flours.some(({ line }) => line.prep.includes(SCALDED))) continue
+    const poured =
+      draft.lines.some(
+        ({ food, line }) =>
+          food?.id === 'water' &&
+          (BOILING.test(line.raw) ||
+            line.notes.some(({ code, text }) => code === 'to-feel' && BOILING.test(text))),
+      ) ||
+      clauses.some(
+        ({ about, text }) =>
+          about !== null && about !== 'pieces' && about.kind === 'shell' && BOILING.test(text),
+      )
+    if (poured) for (const { line } of flours) line.prep = [...line.prep, SCALDED]
+  }
+}

@@ -1,0 +1,257 @@
+import { isFlour, READY_GROUPS } from '../dough/assess'
+import { softnessOf, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
+import { EU_ALLERGENS, type Food, type Foods } from '../food/food'
+import { inDough, SCALDED } from '../food/scalded'
+import { newLine, type Line, type Part, type Recipe } from '../recipe/document'
+import { printLine } from '../recipe/printLine'
+import { NO_SWAP, type Change } from './applySwap'
+import { formulaMark, type Formula, type FormulaShare } from './formulas'
+
+/** A recipe whose dough was made anew by a formula. */
+export interface Reformed {
+  recipe: Recipe
+  change: Change
+  /** Foods that were not in the recipe. */
+  fresh: Food[]
+  /** Grams of flour in the dough that was replaced. */
+  flourGrams: number
+}
+
+interface DoughLine {
+  line: Line
+  food: Food
+  grams: number
+}
+
+/** What seasons a dough stays, whatever it is made of. */
+const SEASONS = new Set(['salt', 'spice', 'seasoning', 'herb', 'seed'])
+const SWEETENS = new Set(['sweetener', 'polyol'])
+/** What a part of a formula is taken from when the recipe has none of its own that fits. */
+const USUAL: Readonly<Record<string, readonly string[]>> = {
+  'fat:own': ['sunflower-oil'],
+  'fat:solid': ['butter', 'plant-block', 'shortening', 'coconut-oil'],
+  'fat:oil': ['sunflower-oil'],
+  'yogurt:own': ['yogurt', 'soy-yogurt', 'oat-yogurt', 'coconut-yogurt'],
+  'yogurt:strained': ['greek-yogurt', 'soy-yogurt'],
+}
+const isFat = (food: Food) => food.softeningFat !== null && food.per100g.fatG >= 50
+const isOwn: Readonly<Record<string, (food: Food) => boolean>> = {
+  'flour:own': isFlour,
+  'fat:own': isFat,
+  'fat:solid': (food) => isFat(food) && food.softeningFat === 'solid',
+  'fat:oil': (food) => isFat(food) && food.softeningFat === 'oil',
+  'yogurt:own': (food) => /^(?:yogurt|plant-yogurt)$/.test(food.group),
+  'yogurt:strained': (food) => food.id === 'greek-yogurt',
+}
+
+/** The share of a bought dough that is flour, for what is left unsaid. Our own choice. */
+const READY_FLOUR = 0.55
+
+/** Grams as a kitchen weighs them: whole ones, and tenths of what is little. */
+const weighable = (grams: number) => (grams >= 15 ? Math.round(grams) : Math.round(grams * 10) / 10)
+const clamp = (value: number, { low, high }: FormulaShare) => Math.min(high, Math.max(low, value))
+
+/**
+ * The recipe with its dough made by a formula: as heavy as it was, as soft as the formula's range of water allows it
+ * to be like the old one, with the recipe's own salt, spices and, where the formula asks for them, its own flour,
+ * fat, yogurt and leavening. Where a formula only changes the flours, everything else stays and the water follows.
+ *
+ * @param fits whether a food may come in
+ * @param target softness of the dough as it was; null leaves the formula's usual water
+ * @param sweet false where sugar has no place: what sweetened the dough goes
+ * @returns null where there is no dough to replace, or nothing that fits stands for one of its parts
+ */
+export function applyFormula(
+  recipe: Recipe,
+  formula: Formula,
+  foods: Foods,
+  { fits, target, sweet }: { fits: (food: Food) => boolean; target: number | null; sweet: boolean },
+): Reformed | null {
+  const had = new Set<string>()
+  for (const part of recipe.parts) for (const { foodId } of part.lines) if (foodId) had.add(foodId)
+  const fresh = new Map<string, Food>()
+  const oldFoods: Food[] = []
+  let flourGrams = 0
+  let before = 0
+  let after = 0
+  let first: Line | null = null
+  const amounts: string[] = []
+  const parts: Part[] = []
+  for (const part of recipe.parts) {
+    const dough = part.kind === 'shell' ? doughOf(part, foods) : null
+    const ready = dough?.some(({ food }) => READY_GROUPS.has(food.group)) ?? false
+    // Bought dough counts as flour as far as dough usually is.
+    if (ready && formula.water === null) return null
+    const flours = dough?.filter(({ food }) => (ready ? READY_GROUPS.has(food.group) : isFlour(food))) ?? []
+    if (!dough || !flours.length) {
+      parts.push(part)
+      continue
+    }
+    const made = reform(part, dough, flours, formula, foods, { fits, target: ready ? null : target, sweet })
+    if (!made) return null
+    first ??= flours[0]!.line
+    oldFoods.push(...dough.map(({ food }) => food))
+    flourGrams += (ready ? READY_FLOUR : 1) * flours.reduce((sum, { grams }) => sum + grams, 0)
+    before += weightOf(dough.map(({ line }) => line))
+    after += weightOf(made)
+    for (const { foodId, grams } of made) {
+      const food = foodId === null ? undefined : foods.get(foodId)
+      if (!food || !grams) continue
+      if (!had.has(food.id)) fresh.set(food.id, food)
+      amounts.push(`${weighable(grams)} g ${food.name.toLowerCase()}`)
+    }
+    parts.push({ ...part, lines: made })
+  }
+  if (!first) return null
+  const had14 = new Set(oldFoods.flatMap((food) => food.allergens))
+  const brought = new Set([...fresh.values()].flatMap((food) => food.allergens))
+  return {
+    recipe: { ...recipe, parts },
+    fresh: [...fresh.values()],
+    flourGrams,
+    change: {
+      kind: 'formula',
+      line: first.raw,
+      lineId: first.id,
+      part: 'shell',
+      from: 'The dough as written',
+      to: formula.name,
+      gramsBefore: before,
+      gramsAfter: after,
+      why: `${amounts.join(', ')}. It ${formula.can}`,
+      ...NO_SWAP,
+      handling: formula.method,
+      cooking: formula.cooking[recipe.cooking.way] ?? '',
+      allergensAdded: Object.entries(EU_ALLERGENS)
+        .filter(([key]) => brought.has(key as never) && !had14.has(key as never))
+        .map(([, name]) => name),
+      swapId: formulaMark(formula),
+      source: formula.source,
+    },
+  }
+}
+
+const weightOf = (lines: readonly Line[]) =>
+  lines.reduce((sum, line) => sum + (line.grams ?? 0) + line.waterChangeGrams, 0)
+
+function doughOf(part: Part, foods: Foods): DoughLine[] {
+  return part.lines.flatMap((line): DoughLine[] => {
+    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    return food && line.grams ? [{ line, food, grams: line.grams }] : []
+  })
+}
+
+interface Entry {
+  share: FormulaShare
+  food: Food
+  pct: number
+  /** The line it takes the place of. */
+  from: DoughLine | null
+}
+
+function reform(
+  part: Part,
+  dough: readonly DoughLine[],
+  flours: readonly DoughLine[],
+  formula: Formula,
+  foods: Foods,
+  { fits, target, sweet }: { fits: (food: Food) => boolean; target: number | null; sweet: boolean },
+): Line[] | null {
+  const flourGrams = flours.reduce((sum, { grams }) => sum + grams, 0)
+  const mainFlour = [...flours].sort((a, b) => b.grams - a.grams)[0]!
+  const entries: Entry[] = []
+  for (const share of formula.shares) {
+    const own = dough.filter(({ food }) => isOwn[share.of]?.(food) && fits(food))
+    const main = own.sort((a, b) => b.grams - a.grams)[0] ?? null
+    const ids = share.of.includes(':') ? (main ? [main.food.id] : (USUAL[share.of] ?? [])) : [share.of]
+    const food = ids.map((id) => foods.get(id)).find((one) => one && fits(one))
+    // A little fat that nothing stands for is left out; a flour is not.
+    if (!food && share.low === 0) continue
+    if (!food) return null
+    const wanted =
+      main && share.of.startsWith('fat')
+        ? clamp((100 * own.reduce((sum, { grams }) => sum + grams, 0)) / flourGrams, share)
+        : share.pct
+    if (wanted <= 0) continue
+    entries.push({ share, food, pct: wanted, from: main })
+  }
+  const replaces = (line: DoughLine) => entries.some(({ from }) => from === line)
+  const kept = dough.filter(
+    (one) =>
+      !flours.includes(one) &&
+      one.food.id !== 'water' &&
+      (formula.water === null ||
+        (!replaces(one) &&
+          (SEASONS.has(one.food.group) ||
+            (SWEETENS.has(one.food.group) && sweet) ||
+            (one.food.group === 'leavening' && formula.leaven && one.food.waterDemand === null)))),
+  )
+  const leavened = kept.some(({ food }) => food.group === 'leavening')
+  const used = entries.filter(({ food }) => !(formula.leaven && leavened && food.group === 'leavening'))
+  const prep = (food: Food) =>
+    food.scaldedDemand !== null && (formula.scald === null || formula.scald.includes(food.id))
+      ? [SCALDED]
+      : []
+  const amountsPer100 = (scale: number): DoughAmount[] => [
+    ...used.map(({ food, pct }) => ({ food: inDough(food, prep(food)), grams: pct, waterChangeGrams: 0 })),
+    ...kept.map(({ food, grams, line }) => ({
+      food,
+      grams: grams / scale,
+      waterChangeGrams: line.waterChangeGrams / scale,
+    })),
+  ]
+  const total = weightOf(dough.map(({ line }) => line))
+  const water = foods.get('water')
+  const waterLine = dough.find(({ food }) => food.id === 'water') ?? null
+  // What stays has its weight; what is made anew takes the rest. How much water that is hangs on how much flour.
+  let scale = flourGrams / 100
+  let waterPct = formula.water?.pct ?? 0
+  for (let turn = 0; turn < 6; turn++) {
+    const terms = sumSoftness(amountsPer100(scale))
+    if (target !== null && softnessOf(terms) !== null) {
+      const asked = waterToReach(target, terms)
+      waterPct = formula.water ? clamp(asked, formula.water) : Math.max(0, asked)
+    }
+    const pct = used.reduce((sum, one) => sum + one.pct, 0) + waterPct
+    scale = (total - weightOf(kept.map(({ line }) => line))) / pct
+    if (!(scale > 0)) return null
+  }
+  const mark = formulaMark(formula)
+  const taken = new Set(kept.map(({ line }) => line.id))
+  const idFor = (wanted: string) => {
+    let id = wanted
+    for (let n = 2; taken.has(id); n++) id = `${wanted}-${n}`
+    taken.add(id)
+    return id
+  }
+  const lineFor = (food: Food, grams: number, from: DoughLine | null): Line => {
+    const source = from ?? mainFlour
+    const rounded = weighable(grams)
+    const line = newLine({
+      id: idFor(source.line.id),
+      foodId: food.id,
+      name: food.name,
+      grams: rounded,
+      gramsLow: rounded,
+      gramsHigh: rounded,
+      prep: prep(food),
+      cameFrom: {
+        ...(source.line.cameFrom ?? {
+          raw: source.line.raw || printLine(source.line, source.food),
+          foodId: source.line.foodId,
+          name: source.food.name,
+          grams: source.line.grams,
+        }),
+        why: formula.name,
+        swapId: mark,
+      },
+    })
+    line.raw = printLine(line, food)
+    return line
+  }
+  const lines = used.map(({ food, pct, from }) => lineFor(food, pct * scale, from))
+  const waterGrams = waterPct * scale
+  if (water && waterGrams >= 0.5) lines.push(lineFor(water, waterGrams, waterLine))
+  const unweighed = part.lines.filter((line) => !dough.some((one) => one.line === line))
+  return [...lines, ...kept.map(({ line }) => line), ...unweighed]
+}
