@@ -197,8 +197,8 @@ function finished(
   dietIds: readonly string[],
   larder: Larder,
 ): Recipe {
-  const advised = withAdvice(recipe, adviceOn(recipe, larder, { before, after }))
-  return { ...advised, diets: [...new Set([...recipe.diets, ...dietIds])] }
+  const meant = { ...recipe, diets: [...new Set([...recipe.diets, ...dietIds])] }
+  return withAdvice(meant, adviceOn(meant, larder, { before, after }))
 }
 
 function byCatalogue(

@@ -2,10 +2,20 @@ import type { Evaluation } from '../evaluate'
 import type { Food, Foods } from '../food/food'
 import { howToMake } from '../food/homemade'
 import type { Larder } from '../larder'
-import { allLines, type Line, type PartKind, type Recipe, type RecipeNote } from '../recipe/document'
+import {
+  allLines,
+  type CookingWay,
+  type Line,
+  type PartKind,
+  type Recipe,
+  type RecipeNote,
+} from '../recipe/document'
 import type { Swap } from '../swap/catalogue'
 import { speaksOf } from '../reading/heat'
+import type { Diet } from '../diet/diets'
+import { formulaIdOf } from '../swap/formulas'
 import { GIVEN_UP } from './cookOtherwise'
+import { fittingAdvice, mattersIn } from './fitsTheWay'
 import { methodChanges } from './methodChanges'
 
 /** A line of the recipe as it was written, and what stands in its place now. */
@@ -14,6 +24,8 @@ interface Replaced {
   to: { food: Food; line: Line }[]
   part: PartKind
   swapId: string
+  /** Grams of the food that stay beside it: a stand-in for a part of the line. */
+  staysGrams: number
 }
 
 /** Lines that came of the same line are one replacement; a line whose food is what it was is none. */
@@ -25,7 +37,15 @@ function replacedIn(recipe: Recipe, foods: Foods): Replaced[] {
     const from = cameFrom?.foodId ? foods.get(cameFrom.foodId) : undefined
     if (!cameFrom || !food || !from || from.id === food.id) continue
     const key = keyOf(part.kind, cameFrom)
-    const known = found.get(key) ?? { from, to: [], part: part.kind, swapId: cameFrom.swapId }
+    const known = found.get(key) ?? {
+      from,
+      to: [],
+      part: part.kind,
+      swapId: cameFrom.swapId,
+      staysGrams: part.lines
+        .filter((other) => other.foodId === from.id)
+        .reduce((sum, other) => sum + (other.grams ?? 0), 0),
+    }
     known.to.push({ food, line })
     found.set(key, known)
   }
@@ -34,8 +54,34 @@ function replacedIn(recipe: Recipe, foods: Foods): Replaced[] {
 const keyOf = (part: PartKind, cameFrom: NonNullable<Line['cameFrom']>) =>
   `${part}|${cameFrom.raw}|${cameFrom.swapId}`
 
-/** Words by which a step may speak of a food: the last word of each of its names. */
-const calledIn = (food: Food) => [...new Set(food.synonyms.map((name) => name.split(' ').at(-1)!))]
+/** What a step may call any food of a group. */
+const GROUP_WORDS: Readonly<Record<string, readonly string[]>> = {
+  'minced-meat': ['mince', 'minced meat', 'meat'],
+  meat: ['meat'],
+  poultry: ['chicken', 'turkey', 'bird', 'meat'],
+  'cured-meat': ['meat'],
+  fish: ['fish'],
+  'cured-fish': ['fish'],
+  shellfish: ['prawns', 'shrimp', 'seafood'],
+  egg: ['eggs', 'egg', 'egg wash'],
+  'egg-yolk': ['yolks', 'yolk', 'egg'],
+  'egg-white': ['whites', 'egg white'],
+  'melting-cheese': ['cheese'],
+  'brined-cheese': ['cheese'],
+  'hard-cheese': ['cheese'],
+  'fresh-cheese': ['curd', 'cheese'],
+  'firm-fresh-cheese': ['cheese'],
+  milk: ['milk'],
+  cream: ['cream'],
+  yogurt: ['yogurt', 'curd'],
+  'solid-fat': ['fat'],
+  flour: ['flour'],
+}
+
+/** Words by which a step may speak of a food: the last word of each of its names, then what its kind is called. */
+const calledIn = (food: Food) => [
+  ...new Set([...food.synonyms.map((name) => name.split(' ').at(-1)!), ...(GROUP_WORDS[food.group] ?? [])]),
+]
 
 const WHERE: Readonly<Record<PartKind, string>> = {
   shell: 'in the dough',
@@ -50,12 +96,19 @@ const WHERE: Readonly<Record<PartKind, string>> = {
 function stepNotes(recipe: Recipe, replaced: readonly Replaced[]): RecipeNote[] {
   return recipe.method.flatMap((step, at): RecipeNote[] => {
     const byWord = new Map<string, Map<string, string>>()
-    for (const { from, to, part } of replaced) {
+    for (const { from, to, part, swapId, staysGrams } of replaced) {
+      // The method of a dough that was made anew speaks for itself.
+      if (formulaIdOf(swapId) !== null || to[0]?.food.id === 'water') continue
       const named = calledIn(from).find((name) =>
         new RegExp(`\\b${name.replace(/[^\p{L}\d ]/gu, '.')}\\b`, 'iu').test(step),
       )
       if (!named) continue
-      const now = to.map(({ food }) => food.name).join(' + ')
+      const comes = to.map(({ food }) => food.name).join(' + ')
+      const grams = to.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
+      const now =
+        staysGrams > 0 && part === 'shell'
+          ? `${Math.round(staysGrams)} g of it as before and ${Math.round(grams)} g ${comes}`
+          : comes
       byWord.set(named, (byWord.get(named) ?? new Map<string, string>()).set(now, WHERE[part]))
     }
     return [...byWord].map(([named, nows]) => {
@@ -78,7 +131,14 @@ function cookingNotes(recipe: Recipe): RecipeNote[] {
   })
 }
 
-function handlingNotes({ to, swapId }: Replaced, swaps: ReadonlyMap<string, Swap>): RecipeNote[] {
+/** The way of cooking, the dough and what has been said of it, for what an advice has to fit. */
+type Here = Parameters<typeof fittingAdvice>[1]
+
+function handlingNotes(
+  { to, swapId, part }: Replaced,
+  swaps: ReadonlyMap<string, Swap>,
+  here: Here | null,
+): RecipeNote[] {
   const say = (name: string, text: string): RecipeNote => ({
     code: 'handling',
     level: 'note',
@@ -88,12 +148,54 @@ function handlingNotes({ to, swapId }: Replaced, swaps: ReadonlyMap<string, Swap
   const known = swaps.get(swapId)
   const swap = known?.to.every(({ foodId }) => to.some(({ food }) => food.id === foodId)) ? known : undefined
   const names = to.map(({ food }) => food.name).join(' + ')
+  // Of a dough and its wash only what holds for how it is made and cooked; a filling is cooked by itself.
+  const fitting = (text: string) =>
+    here && (part === 'shell' || part === 'finish') ? fittingAdvice(text, here) : text
   return [
     ...to.flatMap(({ food, line }) =>
       food.homemade && line.grams ? [say(food.name, howToMake(food, line.grams))] : [],
     ),
-    ...[swap?.handling, swap?.cooking].flatMap((text) => (text ? [say(names, text)] : [])),
+    ...[swap?.handling, swap?.cooking].flatMap((text) => {
+      const own = text ? fitting(text) : ''
+      return own ? [say(names, own)] : []
+    }),
   ]
+}
+
+/** How a dough made by a formula is made and cooked, and where practice differs. */
+function formulaNotes(recipe: Recipe, { formulas }: Larder): RecipeNote[] {
+  const ids = new Set(allLines(recipe).map(({ line }) => formulaIdOf(line.cameFrom?.swapId)))
+  return formulas
+    .filter(({ id }) => ids.has(id))
+    .flatMap(({ name, method, cooking, school, can }) =>
+      [
+        [method, cooking[recipe.cooking.way]],
+        [can && `It ${can}`, school],
+      ]
+        .map((texts) => texts.filter(Boolean).join('. '))
+        .filter(Boolean)
+        .map((text): RecipeNote => ({ code: 'handling', level: 'note', text: `${name}: ${text}` })),
+    )
+}
+
+const POTS: Partial<Record<CookingWay, string>> = {
+  'deep-fry': 'oil of its own',
+  'shallow-fry': 'a pan and oil of its own',
+  boil: 'a pot and water of its own',
+  steam: 'a steamer lined with fresh paper',
+  'brown-and-steam': 'a pan of its own',
+  griddle: 'a griddle that is wiped clean',
+  bake: 'a tray lined with fresh paper',
+}
+
+/** What keeps wheat out of a piece that is made without it: the board is where it comes back in. */
+function apartNotes(recipe: Recipe, diets: readonly Diet[]): RecipeNote[] {
+  const glutenFree = diets.some(
+    (diet) => recipe.diets.includes(diet.id) && diet.excludesAllergens.includes('gluten'),
+  )
+  if (!glutenFree) return []
+  const text = `Dust board and hands with rice flour, not with wheat; ${POTS[recipe.cooking.way] ?? 'tools of its own'}, and make it before anything with wheat (common practice, no source)`
+  return [{ code: 'handling', level: 'note', text }]
 }
 
 /** Notes that are reckoned from what was swapped, and are made anew whenever that changes. */
@@ -113,15 +215,30 @@ export function adviceOn(
 ): RecipeNote[] {
   const replaced = replacedIn(recipe, larder.foods)
   const swaps = new Map(larder.swaps.map((swap) => [swap.id, swap]))
+  const formed = formulaNotes(recipe, larder)
+  const changes = figures ? methodChanges(recipe, figures.before, figures.after, formed.length > 0) : []
+  const here: Here | null = figures && {
+    way: recipe.cooking.way,
+    family: figures.after.abilities.family,
+    springs: (figures.after.abilities.springs ?? 0) > (figures.before.abilities.springs ?? 0),
+    melted: MELTED.test([...recipe.method, ...allLines(recipe).map(({ line }) => line.raw)].join(' ')),
+    said: new Set(changes.flatMap(({ text }) => mattersIn(text))),
+  }
   const notes = [
-    ...(figures ? methodChanges(recipe, figures.before, figures.after) : []),
+    ...formed,
+    ...changes,
     ...cookingNotes(recipe),
     ...stepNotes(recipe, replaced),
-    ...replaced.flatMap((one) => handlingNotes(one, swaps)),
+    ...replaced.flatMap((one) => handlingNotes(one, swaps, here)),
+    ...apartNotes(recipe, larder.diets),
   ]
   const seen = new Set<string>()
   return notes.filter((note) => !seen.has(note.text) && seen.add(note.text))
 }
+
+/** Fat that is melted need not be kept cold. */
+const MELTED =
+  /\bmelt(?:ed|s)? (?:the )?(?:butter|fat|lard|margarine|block)|\b(?:butter|fat|lard|margarine),? melted\b/i
 
 /** The recipe with the advice on it in place of what was advised before. */
 export function withAdvice(recipe: Recipe, advice: readonly RecipeNote[]): Recipe {

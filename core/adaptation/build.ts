@@ -39,6 +39,7 @@ export const KITCHEN: readonly Weigh[] = [
 
 /** A change below this share of a line, or below half a gram, is none. */
 const LEAST_CHANGE = 0.004
+const LEAST_CHANGE_OF_LITTLE = 0.06
 
 export interface Built {
   recipe: Recipe
@@ -93,7 +94,8 @@ function linesOf(
   const lines: Line[] = []
   const exact = values[one.keep]!
   const kept = weigh(exact)
-  const least = Math.max(0.5, LEAST_CHANGE * one.grams)
+  // Half a gram of salt is nothing, half a gram of a gum is a third of it.
+  const least = Math.max(Math.min(0.5, LEAST_CHANGE_OF_LITTLE * one.grams), LEAST_CHANGE * one.grams)
   const chosen = one.options.filter((own) => values[own.grams]! > least && values[own.chosen]! > 0.5)
   if (kept > 0.05 || !chosen.length) {
     // What stays as it was is not weighed anew.
@@ -102,7 +104,7 @@ function linesOf(
       const less = kept < one.grams
       const why =
         one.food.id === 'water'
-          ? `${Math.round(Math.abs(kept - one.grams))} g ${less ? 'less' : 'more'} water keeps the dough as soft as it was`
+          ? `${Math.round(Math.abs(kept - one.grams))} g ${less ? 'less' : 'more'} water, for what the dough now drinks`
           : `${tenth(Math.abs(kept - one.grams))} g ${less ? 'less' : 'more'}, to reach what was asked`
       const next = scaled(one.line, kept, why, one.food.name)
       const changed = Math.abs(kept - one.grams) >= least
@@ -171,7 +173,7 @@ export function buildRecipe(
     parts: recipe.parts.map((part) => {
       const lines = part.lines.flatMap((line) => made.get(line.id)?.lines ?? [line])
       if (part !== shell || water < 1 || !food) return { ...part, lines }
-      const why = `${Math.round(water)} g of water keeps the dough as soft as it was`
+      const why = `${Math.round(water)} g of water, for what the dough now drinks`
       const line = newLine({
         id: 'target-water',
         foodId: food.id,

@@ -7,7 +7,7 @@ import { allLines, type Recipe } from '../recipe/document'
 const MOST_GLUTEN = 0.2
 const MOST_ISOLATES = 0.2
 const LEAST_MAIN = 0.6
-const LEAST_SHELL = 0.78
+const LEAST_SHELL = 0.7
 /** A line of a filling below this share of it is not what it is made of. Our own choice. */
 const COUNTED_SHARE = 0.08
 const MOST_NAMED = 3

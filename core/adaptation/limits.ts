@@ -186,9 +186,12 @@ export function limitDough(written: Written): Wish[] {
     builder.constrain('fat kept', sumOver(shell, rich(LEAST_FAT_SHARE)), { min: 0 })
     builder.constrain('fat not more', sumOver(shell, rich(MOST_FAT_SHARE)), { max: 0 })
   }
-  const need = needsOf(recipe.shape, recipe.cooking.way, larder.dough, question.family).find(
-    (one) => one.ability === 'strength',
-  )
+  const need = needsOf(
+    recipe.shape,
+    recipe.cooking.way,
+    larder.dough,
+    question.family === 'flaky' ? 'short' : question.family,
+  ).find((one) => one.ability === 'strength')
   const { strength } = base.abilities
   if (need && strength !== null && !without.has(STRENGTH)) {
     // A dough that is weaker than its shape asks already need not become stronger.

@@ -55,6 +55,8 @@ const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
   CRAFT_RANGE.wash,
   CRAFT_RANGE.binder,
   CRAFT_RANGE.dip,
+  CRAFT_RANGE.grease,
+  CRAFT_RANGE.top,
 ])
 
 const SEASONING_FOODS = new Set(
@@ -209,9 +211,13 @@ export interface Shared {
 }
 
 /** A shell may be made this much lighter, and the filling heavier by as much. Common practice, no source. */
-export const LEAST_SHELL = 0.8
+export const LEAST_SHELL = 0.72
 /** The same where a cook goes further than most. */
-export const THINNEST_SHELL = 0.65
+export const THINNEST_SHELL = 0.6
+
+const greasesPan = ({ recipe: { cooking } }: Question): boolean =>
+  GREASED.has(cooking.way) ||
+  (cooking.way === 'boil' && cooking.andThen !== null && GREASED.has(cooking.andThen.way))
 
 /** Writes a line: grams that stay, and for each swap that may stand for it grams replaced and whether any are. */
 export function writeLine(
@@ -227,7 +233,7 @@ export function writeLine(
   const isLocked = locked.has(line.id)
   const unmet = broken && !useful.length && !isLocked
   const mustGo = broken && !unmet && !isLocked
-  const greases = part.kind === 'pan' && purposes.has('lighter') && GREASED.has(question.recipe.cooking.way)
+  const greases = part.kind === 'pan' && purposes.has('lighter') && greasesPan(question)
   const stays = isLocked || unmet || (!broken && part.kind === 'pan' && !greases)
   const lessSalt = targets.some(({ target }) => target.figure === 'saltG' || target.figure === 'sodiumMg')
   // Where no figure is asked for, what keeps the diets keeps its amount; the dough alone is put right.

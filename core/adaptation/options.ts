@@ -148,7 +148,7 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
         food,
         parts.map((own) => own.food),
       )
-      if (!broken && lever === null) return []
+      if (!broken && (lever === null || (lever === 'vegetable-swap' && !swap.ends.length))) return []
       const weight = parts.reduce((sum, own) => sum + own.perGram + own.waterPerGram, 0)
       const gain =
         help(question, (of) => parts.reduce((sum, own) => sum + own.perGram * of(own.food, 0), 0)) -

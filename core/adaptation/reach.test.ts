@@ -57,9 +57,9 @@ describe('the nearest recipe', () => {
       }
       for (const verdict of verdicts) expect(verdict.verdict, verdict.reasons.join()).not.toBe('does not fit')
       expect(made.pieces).toBe(recipe.pieces)
-      // A shell may be a fifth thinner, the filling taking what it loses; a bought sheet has a weight of its own.
+      // A shell may be a quarter thinner, the filling taking what it loses; a bought sheet has a weight of its own.
       if (!before.dough.ready && !/of the dough is left/.test(compromise))
-        expect(evaluation.dough.gramsPerPiece / before.dough.gramsPerPiece).toBeGreaterThan(0.78)
+        expect(evaluation.dough.gramsPerPiece / before.dough.gramsPerPiece).toBeGreaterThan(0.7)
       // Another formula is as soft as it can be; a dough that stays itself stays as soft as it was.
       const formed = changes.some((change) => change.kind === 'formula')
       if (!formed && !before.dough.ready && before.dough.softness !== null)

@@ -113,18 +113,24 @@ export function reachedWith(
   }
 }
 
+/** The programme, aimed a little stricter than asked, without choices that were made before. */
+function modelWith(context: Context, margins: readonly number[], cuts: readonly Cut[]): TargetModel {
+  const model = buildModel(inputOf(context, { margins }))
+  const at = new Map(model.program.variables.map(({ name }, index) => [name, index]))
+  for (const cut of cuts) {
+    const terms = [...cut.names].map(([name, sign]): [number, number] => [at.get(name)!, sign])
+    model.program.constraints.push({ name: 'otherwise', terms, min: null, max: cut.max })
+  }
+  return model
+}
+
 /** Solves, builds and evaluates, aiming again where losses or rounding left a target missed. */
 function reachOnce(context: Context, cuts: readonly Cut[] = []): Found | null {
   const timeout = context.options.timeoutMilliseconds ?? SEARCH_MILLISECONDS
   let margins: number[] = []
   let last: Found | null = null
   for (let turn = 0; turn <= MOST_CORRECTIONS; turn++) {
-    const model = buildModel(inputOf(context, { margins }))
-    const at = new Map(model.program.variables.map(({ name }, index) => [name, index]))
-    for (const cut of cuts) {
-      const terms = [...cut.names].map(([name, sign]): [number, number] => [at.get(name)!, sign])
-      model.program.constraints.push({ name: 'otherwise', terms, min: null, max: cut.max })
-    }
+    const model = modelWith(context, margins, cuts)
     const solution = solveProgram(model.program, {
       ...context.options,
       // Aiming again is a small move: what was found is near.
@@ -134,7 +140,8 @@ function reachOnce(context: Context, cuts: readonly Cut[] = []): Found | null {
     const made = reachedWith(context, model, solution)
     const missed = misses(made.evaluation, context)
     last = { reached: made, model, solution }
-    if (missed.every((share) => share === 0)) return weighable(context, tidied(context, last) ?? last)
+    if (missed.every((share) => share === 0))
+      return weighed(context, tidied(context, last) ?? last, margins, cuts)
     margins = missed.map(
       (share, index) => (margins[index] ?? 0) + (share > 0 ? share * 1.05 + 0.0005 * 2 ** turn : 0),
     )
@@ -145,8 +152,34 @@ function reachOnce(context: Context, cuts: readonly Cut[] = []): Found | null {
 /** A dough that stays itself is at most this much softer or firmer than it was, rounding and all. */
 const MOST_SOFTER = 0.03
 
-/** The same with amounts as a kitchen weighs them, as coarse as what is asked and the dough's feel allow. */
-function weighable(context: Context, found: Found): Found {
+/** Aimed at with this much to spare, in shares of what is asked, a recipe can be weighed in whole grams. */
+const ROOM_TO_WEIGH = 0.006
+/** What amounts that can be weighed may be farther away. */
+const WEIGHING_COSTS = 1.5
+
+/** As found, in amounts that a kitchen weighs; where what is asked leaves no room for that, aimed a little beyond it. */
+function weighed(context: Context, found: Found, margins: readonly number[], cuts: readonly Cut[]): Found {
+  const rounded = weighable(context, found)
+  if (rounded || !targetsOf(context.wishes).length) return rounded ?? found
+  const beyond = targetsOf(context.wishes).map((_, at) => (margins[at] ?? 0) + ROOM_TO_WEIGH)
+  const model = modelWith(context, beyond, cuts)
+  const solution = solveProgram(model.program, {
+    ...context.options,
+    timeoutMilliseconds: AGAIN_MILLISECONDS,
+  })
+  if (solution.status === 'infeasible' || solution.distance > found.solution.distance + WEIGHING_COSTS)
+    return found
+  const made = { model, solution, reached: reachedWith(context, model, solution) }
+  if (misses(made.reached.evaluation, context).some((share) => share > 0)) return found
+  made.reached.proven = found.reached.proven
+  return weighable(context, tidied(context, made) ?? made) ?? found
+}
+
+/**
+ * The same with amounts as a kitchen weighs them, as coarse as what is asked and the dough's feel allow; null where
+ * they allow none.
+ */
+function weighable(context: Context, found: Found): Found | null {
   const softness = found.reached.evaluation.dough.softness
   for (const weigh of KITCHEN) {
     const made = reachedWith(context, found.model, found.solution, weigh)
@@ -157,7 +190,7 @@ function weighable(context: Context, found: Found): Found {
     if (misses(made.evaluation, context).some((share) => share > 0)) continue
     return { ...found, reached: { ...made, terms: found.reached.terms, proven: found.reached.proven } }
   }
-  return found
+  return null
 }
 
 /** A recipe with the programme and the solution that it came of. */

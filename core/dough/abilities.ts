@@ -89,18 +89,20 @@ export function abilitiesOf(
             : `strength ${show(strength)}, softness ${show(softness)}`
     return { name, can: !rubber && strength >= least && softness >= from && softness <= to, why }
   })
-  const lacks = needsOf(shape, way, tables, isShort ? 'short' : family).flatMap((need): Lack[] => {
-    const value = need.ability === 'strength' ? strength : softness
-    const short = need.ability === 'softest' ? value > need.limit + UNFELT : value < need.limit - UNFELT
-    if (!short) return []
-    const what =
-      need.ability === 'strength'
-        ? `Too weak: strength ${show(value)}, ${show(need.limit)} is asked`
-        : need.ability === 'softest'
-          ? `Too soft: softness ${show(value)}, at most ${show(need.limit)} is asked`
-          : `Too dry: softness ${show(value)}, at least ${show(need.limit)} is asked`
-    return [{ text: `${what}, for ${need.why}`, source: need.source }]
-  })
+  const lacks = needsOf(shape, way, tables, isShort || family === 'flaky' ? 'short' : family).flatMap(
+    (need): Lack[] => {
+      const value = need.ability === 'strength' ? strength : softness
+      const short = need.ability === 'softest' ? value > need.limit + UNFELT : value < need.limit - UNFELT
+      if (!short) return []
+      const what =
+        need.ability === 'strength'
+          ? `Too weak: strength ${show(value)}, ${show(need.limit)} is asked`
+          : need.ability === 'softest'
+            ? `Too soft: softness ${show(value)}, at most ${show(need.limit)} is asked`
+            : `Too dry: softness ${show(value)}, at least ${show(need.limit)} is asked`
+      return [{ text: `${what}, for ${need.why}`, source: need.source }]
+    },
+  )
   if (springs > RUBBER)
     lacks.push({
       text: `Rubber: it springs back ${show(springs)}, at most ${show(RUBBER)} is rolled, for more gluten than a dough bears`,

@@ -13,6 +13,7 @@ export const LEVERS = [
   'shell-less',
   'sweet-less',
   'starch-out',
+  'vegetable-swap',
   'main-less',
   'flour',
   'isolate',
@@ -83,6 +84,7 @@ export function leverOfSwap(part: PartKind, from: Food, to: readonly Food[]): Le
   if (SWEET.test(from.group)) return 'sweet-less'
   if (isFatFood(from)) return part === 'shell' ? 'dough-fat-less' : 'fat-less'
   if (part !== 'filling') return null
+  if (VEGETABLES.test(main.group) && !VEGETABLES.test(from.group)) return 'vegetable-swap'
   if (netCarbohydrateG(from) >= 12) return 'starch-out'
   return main.per100g.proteinG >= PROTEIN_G ? 'protein-swap' : null
 }
