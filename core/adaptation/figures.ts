@@ -1,5 +1,5 @@
 import type { Target } from '../diet/target'
-import { FLOUR_GROUPS } from '../dough/assess'
+import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
 import type { Evaluation } from '../evaluate'
 import type { Food } from '../food/food'
 import { nutrientsPer100g } from '../food/nutrients'
@@ -14,7 +14,8 @@ export function targetPerGram(target: Target, limit: number): { perGram: PerGram
   if (target.figure === 'wholeGrainPct') {
     return {
       ofFlour: true,
-      perGram: (food) => (isFlourFood(food) ? (food.grain === 'whole' ? 100 : 0) - limit : 0),
+      perGram: (food) =>
+        isFlourFood(food) || READY_GROUPS.has(food.group) ? (food.grain === 'whole' ? 100 : 0) - limit : 0,
     }
   }
   if (target.figure === 'proteinEnergyPct') {

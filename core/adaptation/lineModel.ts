@@ -36,7 +36,7 @@ const CRAFT_RANGE = {
   doughFat: [0.5, 1.25],
   doughSweet: [0.4, 1.2],
   doughRest: [0.6, 1.2],
-  between: [0.7, 1.2],
+  between: [0.8, 1.2],
   top: [0.35, 1.1],
   grease: [0.4, 1],
   wash: [1, 1],

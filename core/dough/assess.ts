@@ -71,6 +71,7 @@ export function assessDough(lines: readonly DoughLine[], pieces: number): DoughF
   let flourGrams = 0
   let wholeGrams = 0
   let readyGrams = 0
+  let wholeReadyGrams = 0
   let water = 0
   let fat = 0
   let salt = 0
@@ -86,7 +87,10 @@ export function assessDough(lines: readonly DoughLine[], pieces: number): DoughF
       flourGrams += amount.grams
       if (food.grain === 'whole') wholeGrams += amount.grams
     } else water += part * food.per100g.waterG + amount.waterChangeGrams
-    if (READY_GROUPS.has(food.group)) readyGrams += own
+    if (READY_GROUPS.has(food.group)) {
+      readyGrams += own
+      if (food.grain === 'whole') wholeReadyGrams += own
+    }
     if (!isFlour(food)) {
       fat += part * food.per100g.fatG
       sugar += part * food.per100g.sugarsG
@@ -112,7 +116,8 @@ export function assessDough(lines: readonly DoughLine[], pieces: number): DoughF
     fatPct: pct(fat),
     saltPct: pct(salt),
     sugarPct: pct(sugar),
-    wholeGrainPct: pct(wholeGrams),
+    // Of bought dough it is known only whether its flour is whole.
+    wholeGrainPct: ready ? (100 * wholeReadyGrams) / readyGrams : pct(wholeGrams),
     softness,
     consistency,
     shares,
