@@ -6,7 +6,7 @@ import { lossesBetween, type Loss } from './nutrition/micronutrients'
 import { isFlour } from './dough/assess'
 import { RecipeProblem, type FieldProblem } from './recipe/problem'
 import { allLines, type Recipe } from './recipe/document'
-import { adaptRecipe, swapUnweighed } from './swap/adapt'
+import { adaptRecipe, allergensIn, swapUnweighed } from './swap/adapt'
 import type { Change } from './swap/applySwap'
 import { adviceOn, withAdvice } from './adaptation/advice'
 import type { Binding } from './adaptation/binding'
@@ -151,7 +151,13 @@ export function adapt(
   const kept = keptDiets({ before, larder, wishes })
   const { lineIds, refused } = wishes.locks
   const offered = larder.swaps.filter((swap) => !refused.includes(swap.id))
-  const open = swapUnweighed(recipe, { diets, kept }, offered, larder.foods, lineIds)
+  const open = swapUnweighed(
+    recipe,
+    { diets, kept, had: allergensIn(recipe, larder.foods) },
+    offered,
+    larder.foods,
+    lineIds,
+  )
   const finish = (one: Reached): Alternative => {
     const made = finished(one.recipe, one.evaluation, before, dietIds, larder)
     return {

@@ -88,10 +88,12 @@ function linesOf(
   one: LineModel,
   values: readonly number[],
   foods: Foods,
-  weigh: Weigh,
+  weighs: Weigh,
 ): { lines: Line[]; changes: Change[] } {
   const changes: Change[] = []
   const lines: Line[] = []
+  // A dip comes as it was, whatever it is made of.
+  const weigh = one.part.kind === 'dip' ? tenth : weighs
   const exact = values[one.keep]!
   const kept = weigh(exact)
   // Half a gram of salt is nothing, half a gram of a gum is a third of it.

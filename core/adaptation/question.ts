@@ -7,6 +7,7 @@ import type { Allergen, Food } from '../food/food'
 import { inDough } from '../food/scalded'
 import type { Larder } from '../larder'
 import { allLines, type Line, type Part, type Recipe } from '../recipe/document'
+import { allergensIn } from '../swap/adapt'
 import type { Purpose } from '../swap/formulas'
 import { purposesOf } from './purposes'
 import type { Wishes } from './wishes'
@@ -96,7 +97,7 @@ export function questionOf(input: ModelInput): Question {
     locked: new Set(without.has(LOCKED) ? [] : wishes.locks.lineIds),
     diets: wishes.diets.filter((diet) => !without.has(diet.name)),
     kept: keptDiets(input),
-    had: allergensIn(recipe, larder),
+    had: allergensIn(recipe, larder.foods),
     purposes: purposesOf(wishes),
     family: input.base.abilities.family,
     targets,
@@ -121,15 +122,6 @@ export const keptDiets = ({
           !verdict.toCheck.some((text) => text.includes(READ_PACKET)),
       ),
   )
-
-function allergensIn(recipe: Recipe, { foods }: Larder): Set<Allergen> {
-  const found = new Set<Allergen>()
-  for (const { line } of allLines(recipe)) {
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
-    for (const allergen of food?.allergens ?? []) found.add(allergen)
-  }
-  return found
-}
 
 /** Wishes that are locks, by name. */
 export const LOCKED = 'locked lines'

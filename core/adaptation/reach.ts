@@ -82,10 +82,18 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
     const conflict = conflictOf(free)
     progress(0.8, 'looking how near it gets')
     let closest = closestOf(free, conflict)
+    const cooked = closest && cookedStart(free)
+    const starts = [{ context: free, first: [] as readonly First[] }, ...(cooked ? [cooked] : [])]
     if (closest)
-      for (const dough of otherDoughs(free)) {
-        const other = closestOf({ ...free, recipe: dough.recipe, base: dough.base }, conflict)
-        closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, [dough]) })
+      for (const start of starts) {
+        const doughs = otherDoughs(start.context).map((dough) => ({
+          context: { ...start.context, recipe: dough.recipe, base: dough.base },
+          first: [...start.first, dough],
+        }))
+        for (const { context: own, first } of start === starts[0] ? doughs : [start, ...doughs]) {
+          const other = closestOf(own, conflict)
+          closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, first) })
+        }
       }
     return {
       best: null,
@@ -231,21 +239,33 @@ const COOKING_COST = 12
 /** Figures in which the pan's fat counts. */
 const LEANER: ReadonlySet<Target['figure']> = new Set(['energyKcal', 'fatG', 'saturatedFatG'])
 
-/** The nearest recipe when it is not fried, where less energy or fat is asked and the pan brings some. */
-function cookedNearest(context: Context, asWritten: Nearest | null): Nearest | null {
+/** A recipe that a search starts from, and the changes of the whole that made it. */
+interface Start {
+  context: Context
+  first: readonly First[]
+}
+
+/** The recipe when it is not fried, where less energy or fat is asked and the pan brings some. */
+function cookedStart(context: Context): Start | null {
   const { recipe, larder, wishes } = context
   const leaner = targetsOf(wishes).some(
     ({ target }) => target.comparison === 'at-most' && LEANER.has(target.figure),
   )
-  if (!leaner || asWritten?.found.reached.distance === 0) return null
-  const made = cookOtherwise(recipe, context.base, larder.foods)
+  const made = leaner ? cookOtherwise(recipe, context.base, larder.foods) : null
   if (!made || wishes.locks.lineIds.includes(made.change.lineId)) return null
   const base = evaluate(made.recipe, larder, context.before)
-  const cooked = nearest({ ...context, recipe: made.recipe, base })
-  if (!cooked) return null
   const cost = COOKING_COST * wishes.weights.cooking
-  const first = [{ change: made.change, cost, terms: [{ text: 'another way of cooking', distance: cost }] }]
-  return { ...cooked, first, found: withBefore(cooked.found, first) }
+  return {
+    context: { ...context, recipe: made.recipe, base },
+    first: [{ change: made.change, cost, terms: [{ text: 'another way of cooking', distance: cost }] }],
+  }
+}
+
+/** The nearest recipe when it is not fried. */
+function cookedNearest(context: Context, asWritten: Nearest | null): Nearest | null {
+  const start = asWritten?.found.reached.distance === 0 ? null : cookedStart(context)
+  const cooked = start && nearest(start.context)
+  return cooked && { ...cooked, first: start.first, found: withBefore(cooked.found, start.first) }
 }
 
 function unmetOf(context: Context, model = buildModel(inputOf(context))): Search['unmet'] {

@@ -1,5 +1,5 @@
 import { foodAgainstDiet, type Diet } from '../diet/diets'
-import type { Food, Foods } from '../food/food'
+import type { Allergen, Food, Foods } from '../food/food'
 import { allLines, type PartKind, type Line, type Recipe } from '../recipe/document'
 import { applySwap, NO_SWAP, replaceLine, type Change, type Swapped } from './applySwap'
 import { candidatesFor, madeAs, shareOf, type Swap } from './catalogue'
@@ -28,9 +28,10 @@ interface Standing {
 
 /**
  * The swaps for a line whose every substitute keeps to the diets: those first that lose none of the diets the recipe
- * keeps besides, then in the order of the catalogue.
+ * keeps besides, then those that bring no new allergen, then in the order of the catalogue.
  *
  * @param kept diets that the recipe keeps and nobody asked for
+ * @param had allergens that the recipe holds already; null where they are no matter
  */
 export function fittingSwaps(
   { food, part, share }: Standing,
@@ -39,13 +40,19 @@ export function fittingSwaps(
   swaps: readonly Swap[],
   foods: Foods,
   kept: readonly Diet[] = [],
+  had: ReadonlySet<Allergen> | null = null,
 ): Swap[] {
   const loses = (swap: Swap) =>
     kept.filter((diet) => swap.to.some((target) => breaks(foods.get(target.foodId)!, [diet]))).length
+  const brings = (swap: Swap) =>
+    had === null
+      ? 0
+      : new Set(swap.to.flatMap(({ foodId }) => foods.get(foodId)!.allergens.filter((one) => !had.has(one))))
+          .size
   return candidatesFor(food, part, madeAs(recipe), swaps, share)
     .filter((swap) => swap.to.every((target) => !breaks(foods.get(target.foodId)!, diets)))
-    .map((swap) => ({ swap, lost: loses(swap) }))
-    .sort((a, b) => a.lost - b.lost)
+    .map((swap) => ({ swap, lost: loses(swap), brought: brings(swap) }))
+    .sort((a, b) => a.lost - b.lost || a.brought - b.brought)
     .map(({ swap }) => swap)
 }
 
@@ -53,11 +60,11 @@ function bestSwap(
   line: Line,
   standing: Standing,
   recipe: Recipe,
-  { diets, kept }: Asked,
+  { diets, kept, had }: Asked,
   swaps: readonly Swap[],
   foods: Foods,
 ): Swapped | null {
-  for (const swap of fittingSwaps(standing, recipe, diets, swaps, foods, kept)) {
+  for (const swap of fittingSwaps(standing, recipe, diets, swaps, foods, kept, kept.length ? had : null)) {
     const swapped = applySwap(line, standing.part, swap, foods)
     if (swapped) return swapped
   }
@@ -89,6 +96,8 @@ const plainChange = (
 export interface Asked {
   diets: readonly Diet[]
   kept: readonly Diet[]
+  /** Allergens that the recipe holds already. */
+  had: ReadonlySet<Allergen>
 }
 
 interface Exchanged {
@@ -180,6 +189,16 @@ const breaksIn = (recipe: Recipe, diet: Diet, foods: Foods) =>
     return food !== undefined && breaks(food, [diet])
   })
 
+/** The allergens that the foods of a recipe hold for certain. */
+export function allergensIn(recipe: Recipe, foods: Foods): Set<Allergen> {
+  const found = new Set<Allergen>()
+  for (const { line } of allLines(recipe)) {
+    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    for (const allergen of food?.allergens ?? []) found.add(allergen)
+  }
+  return found
+}
+
 /**
  * Swaps everything that breaks the diets for what the catalogue puts in its place, wherever it stands, then
  * brings the dough back to the fat and softness it had.
@@ -196,7 +215,8 @@ export function adaptRecipe(
   foods: Foods,
   kept: readonly Diet[] = [],
 ): Adapted {
-  const first = exchange(recipe, { diets, kept }, swaps, foods, () => true)
+  const had = allergensIn(recipe, foods)
+  const first = exchange(recipe, { diets, kept, had }, swaps, foods, () => true)
   // A diet that cannot be kept on one line is no reason for a worse stand-in on another.
   const keeps = kept.filter((diet) => !breaksIn(first.recipe, diet, foods))
   const {
@@ -205,7 +225,7 @@ export function adaptRecipe(
     unmet,
   } = keeps.length === kept.length
     ? first
-    : exchange(recipe, { diets, kept: keeps }, swaps, foods, () => true)
+    : exchange(recipe, { diets, kept: keeps, had }, swaps, foods, () => true)
   const swappedDough = changes.some((change) => change.kind === 'swap' && change.part === 'shell')
   const balanced = swappedDough ? rebalanceDough(recipe, next, foods) : { recipe: next, changes: [] }
   const salted = rebalanceSalt(recipe, balanced.recipe, foods)

@@ -47,6 +47,16 @@ const isOwn: Readonly<Record<string, (food: Food) => boolean>> = {
 /** The share of a bought dough that is flour, for what is left unsaid. Our own choice. */
 const READY_FLOUR = 0.55
 
+/** From this share of its weight on something else than flour is what a dough is made of. Our own choice. */
+const MOST_OTHER_BASE = 0.2
+const BASES = new Set(['vegetable', 'pulse', 'melting-cheese', 'fruit', 'firm-fresh-cheese', 'nut', 'leafy'])
+
+function otherBase(dough: readonly DoughLine[]): number {
+  const total = dough.reduce((sum, { grams }) => sum + grams, 0)
+  const base = dough.reduce((sum, { food, grams }) => sum + (BASES.has(food.group) ? grams : 0), 0)
+  return total > 0 ? base / total : 0
+}
+
 /** Grams as a kitchen weighs them: whole ones, and tenths of what is little. */
 const weighable = (grams: number) => (grams >= 15 ? Math.round(grams) : Math.round(grams * 10) / 10)
 const clamp = (value: number, { low, high }: FormulaShare) => Math.min(high, Math.max(low, value))
@@ -87,6 +97,8 @@ export function applyFormula(
       parts.push(part)
       continue
     }
+    // A dough of potato, curd or cheese is not one of flour: there only the flours are changed.
+    if (formula.water !== null && !ready && otherBase(dough) > MOST_OTHER_BASE) return null
     const made = reform(part, dough, flours, formula, foods, { fits, target: ready ? null : target, sweet })
     if (!made) return null
     first ??= flours[0]!.line

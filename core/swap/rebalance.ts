@@ -51,6 +51,7 @@ export function withGrams(
   const next: Line = {
     ...target,
     grams,
+    waterChangeGrams: target.grams ? target.waterChangeGrams * (grams / target.grams) : 0,
     gramsLow: grams,
     gramsHigh: grams,
     // What was doubtful about the amount as written is settled by the amount reckoned.
