@@ -30,22 +30,26 @@ async function openDialog(page: Page) {
 }
 
 test.describe('adapting to a combination', () => {
-  test('finds the nearest, shows other ways and what stands in the way, and is undone', async ({ page }) => {
+  test('finds the nearest, shows other ways and what the distance is made of, and is undone', async ({
+    page,
+  }) => {
     await pasteToBench(page, PIES)
     const dialog = await openDialog(page)
-    await dialog.getByLabel('Keto', { exact: true }).check()
+    await dialog.getByLabel('Keto, 50 g a day').check()
     await dialog.getByLabel('Vegetarian').check()
     await dialog.getByRole('button', { name: 'Find the nearest' }).click()
-    await expect(dialog.getByText('✓ keto')).toBeVisible()
+    await expect(dialog.getByText('✓ keto, 50 g a day')).toBeVisible()
     await expect(
       dialog.getByRole('button', { name: 'The nearest', exact: true, pressed: true }),
     ).toBeVisible()
-    await expect(dialog.getByText('What stands in the way')).toBeVisible()
+    await dialog.getByText(/^What its [\d.]+ is made of$/).click()
+    await expect(dialog.getByText(/for the dough as written$/).first()).toBeVisible()
+    await expect(dialog.getByText('new things to buy')).toBeVisible()
     await dialog.getByRole('button', { name: 'Another way 1' }).click()
-    await expect(dialog.getByText('✓ keto')).toBeVisible()
+    await expect(dialog.getByText('✓ keto, 50 g a day')).toBeVisible()
     await dialog.getByRole('button', { name: /^Take it/ }).click()
-    await expect(page.getByLabel('Title')).toHaveValue('Leek pies, vegetarian and keto')
-    await expect(page.locator('.note').first()).toContainText('✓ keto')
+    await expect(page.getByLabel('Title')).toHaveValue('Leek pies, vegetarian and keto, 50 g a day')
+    await expect(page.locator('.note').first()).toContainText('✓ keto, 50 g a day')
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect(page.getByLabel('Title')).toHaveValue('Leek pies')
   })
@@ -66,17 +70,17 @@ test.describe('adapting to a combination', () => {
     await expect(page.getByLabel('Grams of Plain wheat flour')).toHaveValue('300')
   })
 
-  test('keeps a locked line, avoids a food, and finds a lighter one', async ({ page }) => {
+  test('keeps a locked line, avoids a food, and finds a leaner one', async ({ page }) => {
     await pasteToBench(page, PIES)
     const dialog = await openDialog(page)
-    await dialog.getByLabel('Lighter').check()
+    await dialog.getByLabel('Less fat').check()
     await dialog.getByText('Keep, and how much may change').click()
     await dialog.getByLabel('80 g cheddar').check()
     await dialog.getByText('Avoid', { exact: true }).click()
     await dialog.getByLabel('A food you leave out').fill('quark')
     await page.getByRole('option', { name: 'Curd cheese (quark)' }).first().click()
     await dialog.getByRole('button', { name: 'Find the nearest' }).click()
-    await expect(dialog.getByText('✓ lighter')).toBeVisible()
+    await expect(dialog.getByText('✓ less fat')).toBeVisible()
     await dialog.getByRole('button', { name: /^Take it/ }).click()
     await expect(page.getByLabel('Grams of Cheddar')).toHaveValue('80')
     await expect(page.getByLabel('Grams of Curd cheese (quark)')).toHaveCount(0)
@@ -120,7 +124,7 @@ Method
     await dialog.getByRole('button', { name: 'Find the nearest' }).click()
     await dialog.getByRole('button', { name: /^Take it/ }).click()
     await expect(page.getByRole('heading', { name: 'What to do differently' })).toBeVisible()
-    await expect(page.getByText(/knead 10 min instead of 6/)).toBeVisible()
+    await expect(page.getByText(/More whole grain: let it drink 10 min/)).toBeVisible()
   })
 
   test('draws how far one has to go, and a point of it can be taken', async ({ page }) => {
@@ -249,7 +253,7 @@ test.describe('one line', () => {
 
   test('and the flours of a dough are blended with a slider that keeps its feel', async ({ page }) => {
     await pasteToBench(page, PIES.replace('300 g plain flour', '200 g plain flour\n100 g wholemeal flour'))
-    const softness = page.getByRole('button', { name: /^(?:crumbly|firm|medium|soft), 0\./ })
+    const softness = page.getByRole('button', { name: /^(?:short|crumbly|firm|medium|soft), 0\./ })
     const before = await softness.innerText()
     await page.getByLabel('Flour blend').fill('60')
     await page.getByLabel('Flour blend').dispatchEvent('change')
@@ -295,10 +299,12 @@ test.describe('POST /api/adapt', () => {
   test('answers targets, locks, weights, alternatives, binding limits and conflicts', async ({ request }) => {
     const recipe = await read(request, PIES)
     const keto = adaptAnswer.parse(
-      await (await request.post('/api/adapt', { data: { recipe, diets: ['vegan', 'keto'] } })).json(),
+      await (await request.post('/api/adapt', { data: { recipe, diets: ['vegan', 'keto-wide'] } })).json(),
     )
     expect(
-      keto.evaluation.diets.filter((one) => ['vegan', 'keto'].includes(one.diet)).every((one) => one.fits),
+      keto.evaluation.diets
+        .filter((one) => ['vegan', 'keto-wide'].includes(one.diet))
+        .every((one) => one.fits),
     ).toBe(true)
     expect(keto.alternatives.length).toBeGreaterThan(0)
     expect(keto.distance).toBeGreaterThan(0)

@@ -39,7 +39,7 @@ test.describe('the bench', () => {
     await energy(page).click()
     await expect(dialog).toContainText('Annex XIV')
     await page.keyboard.press('Escape')
-    await page.getByRole('button', { name: /^(?:firm|crumbly|medium|soft), 0\./ }).click()
+    await page.getByRole('button', { name: /^(?:short|firm|crumbly|medium|soft), 0\./ }).click()
     await expect(dialog).toContainText('(free water + fat share) ÷ what the flours drink')
     await page.keyboard.press('Escape')
     await page.getByText('how drawn').click()

@@ -27,7 +27,9 @@ test.describe('from pasted text to a vegan piece', () => {
     await expect(dough).toContainText('Plant-based baking block')
     await expect(dough).toContainText('was 200 g / 7 oz cold butter')
     await expect(dough).toContainText(/Needs \d+ g (?:more|less) water to stay as soft as it was/)
-    await expect(page.getByRole('region', { name: 'To finish' })).toContainText('Soy drink browns')
+    await expect(page.getByRole('region', { name: 'To finish' })).toContainText(
+      'Oat drink and oil for a wash without soy',
+    )
     await expect(page.getByRole('region', { name: 'Dip' })).toContainText('Soy yogurt')
     await expect(page.getByRole('region', { name: 'For the filling' })).toContainText('Vegetable stock')
     await expect(page.locator('.recipe')).not.toContainText('✕')

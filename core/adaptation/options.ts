@@ -2,7 +2,7 @@ import { foodAgainstDiet } from '../diet/diets'
 import { limitOf } from '../diet/target'
 import type { Food, Foods } from '../food/food'
 import { scaldedOf } from '../food/scalded'
-import { amountOf, candidatesFor, madeAs, shareOf, waterOf, type Swap } from '../swap/catalogue'
+import { amountOf, candidatesFor, madeAs, shareOf, standsForAll, waterOf, type Swap } from '../swap/catalogue'
 import { formulaIdOf } from '../swap/formulas'
 import { leverOfSwap } from '../swap/levers'
 import { likenessOfMix } from '../swap/likeness'
@@ -137,6 +137,7 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
       if (locks.refused.includes(swap.id)) return []
       // Cauliflower for rice is for fewer carbohydrates, not for whatever else it happens to do.
       if (!broken && swap.ends.length && !swap.ends.some((end) => purposes.has(end))) return []
+      if (broken && !standsForAll(swap, purposes)) return []
       const parts = optionParts(swap, food, larder.foods)
       if (
         !parts?.every((own) => (anything || !toBuy(own.food, present).length) && !breaks(own.food, question))

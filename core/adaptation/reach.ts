@@ -38,6 +38,10 @@ export interface SearchOptions extends SolveOptions {
 /** Another way may take this long. */
 const OTHER_MILLISECONDS = 80
 
+/** Other doughs that are offered beside the nearest, and how much farther one may be to be worth it. */
+const MOST_OTHER_WAYS = 1
+const WORTH_OFFERING = 18
+
 /** Clearly different: half of the choices are otherwise, where a choice changed counts as two. */
 const differencesOf = (made: number) => Math.max(2, Math.min(made, 6))
 
@@ -189,7 +193,10 @@ function withOtherDoughs(context: Context, known: readonly (Nearest | null)[]): 
         Infinity,
         ...[...known, ...found].filter((one) => one?.tier === 0).map((one) => one!.found.reached.distance),
       )
-      if (before + dough.cost >= nearestYet) break
+      // One or two that are not much farther are ways of their own.
+      const beyond = before + dough.cost - nearestYet
+      const enough = found.filter((one) => one.tier === 0).length > MOST_OTHER_WAYS
+      if (beyond >= 0 && (enough || beyond > WORTH_OFFERING)) break
       // Another dough is a swap as well.
       const { locks } = start.context.wishes
       if (locks.maxSwaps === 0) break

@@ -2,7 +2,7 @@ import { foodAgainstDiet, type Diet } from '../diet/diets'
 import type { Allergen, Food, Foods } from '../food/food'
 import { allLines, type PartKind, type Line, type Recipe } from '../recipe/document'
 import { applySwap, NO_SWAP, replaceLine, type Change, type Swapped } from './applySwap'
-import { candidatesFor, madeAs, shareOf, type Swap } from './catalogue'
+import { candidatesFor, madeAs, shareOf, standsForAll, type Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'
 import { rebalanceSalt } from './rebalanceSalt'
 
@@ -49,11 +49,19 @@ export function fittingSwaps(
       ? 0
       : new Set(swap.to.flatMap(({ foodId }) => foods.get(foodId)!.allergens.filter((one) => !had.has(one))))
           .size
-  return candidatesFor(food, part, madeAs(recipe), swaps, share)
-    .filter((swap) => swap.to.every((target) => !breaks(foods.get(target.foodId)!, diets)))
-    .map((swap) => ({ swap, lost: loses(swap), brought: brings(swap) }))
-    .sort((a, b) => a.lost - b.lost || a.brought - b.brought)
-    .map(({ swap }) => swap)
+  return (
+    candidatesFor(food, part, madeAs(recipe), swaps, share)
+      .filter(
+        (swap) => standsForAll(swap) && swap.to.every((target) => !breaks(foods.get(target.foodId)!, diets)),
+      )
+      .map((swap) => ({ swap, lost: loses(swap), brought: brings(swap) }))
+      // What the cook thought of comes before what the table knows.
+      .sort(
+        (a, b) =>
+          Number(b.swap.rank < 0) - Number(a.swap.rank < 0) || a.lost - b.lost || a.brought - b.brought,
+      )
+      .map(({ swap }) => swap)
+  )
 }
 
 function bestSwap(

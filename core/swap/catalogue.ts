@@ -214,6 +214,19 @@ export const madeAs = (recipe: { cooking: { way: CookingWay }; shape: Shape }): 
   shape: recipe.shape,
 })
 
+/** Ends for which a part of a line is turned over, never the whole of what has to go. */
+const FOR_A_PART: ReadonlySet<Purpose> = new Set(['lighter', 'high-protein', 'keto'])
+
+/**
+ * Whether a swap can stand for the whole of a line that has to go: spinach for a part of the curd makes a piece
+ * lighter, and is no curd.
+ *
+ * @param purposes what is asked; a row for fewer carbohydrates holds where they are asked for
+ */
+export const standsForAll = (swap: Swap, purposes?: ReadonlySet<Purpose>): boolean =>
+  !swap.ends.length ||
+  swap.ends.some((end) => !FOR_A_PART.has(end) || (end === 'keto' && purposes?.has('keto')))
+
 const exactness = (swap: Swap) =>
   (swap.group ? 0 : 8) +
   (swap.part ? 4 : 0) +

@@ -132,7 +132,7 @@ export const evaluationAnswer = z.object({
     sugarPct: percentage,
     wholeGrainPct: percentage,
     softness: percentage,
-    consistency: z.enum(['crumbly', 'firm', 'medium', 'soft', 'sticky', 'batter']).nullable(),
+    consistency: z.enum(['short', 'crumbly', 'firm', 'medium', 'soft', 'sticky', 'batter']).nullable(),
     shares: z.array(
       z.object({
         lineId: z.string(),
