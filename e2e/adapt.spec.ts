@@ -44,7 +44,7 @@ test.describe('adapting to a combination', () => {
     ).toBeVisible()
     await dialog.getByText(/^What its [\d.]+ is made of$/).click()
     await expect(dialog.getByText(/for the dough as written$/).first()).toBeVisible()
-    await expect(dialog.getByText('new things to buy')).toBeVisible()
+    await expect(dialog.locator('.terms')).toContainText('new things to buy')
     await dialog.getByRole('button', { name: 'Another way 1' }).click()
     await expect(dialog.getByText('✓ keto, 50 g a day')).toBeVisible()
     await dialog.getByRole('button', { name: /^Take it/ }).click()

@@ -30,7 +30,7 @@ test.describe('from pasted text to a vegan piece', () => {
     await expect(page.getByRole('region', { name: 'To finish' })).toContainText(
       'Oat drink and oil for a wash without soy',
     )
-    await expect(page.getByRole('region', { name: 'Dip' })).toContainText('Soy yogurt')
+    await expect(page.getByRole('region', { name: 'Dip' })).toContainText('Oat yogurt')
     await expect(page.getByRole('region', { name: 'For the filling' })).toContainText('Vegetable stock')
     await expect(page.locator('.recipe')).not.toContainText('✕')
 
@@ -45,7 +45,7 @@ test.describe('from pasted text to a vegan piece', () => {
     await expect(
       page
         .getByRole('dialog')
-        .getByRole('row', { name: /Soy drink/ })
+        .getByRole('row', { name: /Oat drink/ })
         .first(),
     ).toContainText('unknown')
     await page.keyboard.press('Escape')
