@@ -57,7 +57,7 @@ describe('what an experienced cook would do', () => {
 
   it('goes further only where nothing else reaches it, and says so', () => {
     const further = cases.map(([, wish, recipe]) => adapt(recipe, wish, larder)).filter(saysFurther)
-    for (const made of further) expect(made.compromise).toMatch(/\d %/)
+    for (const made of further) expect(made.compromise).toMatch(/\d %|in its amounts/)
     expect(further.length).toBeLessThan(cases.length / 2)
   })
 })

@@ -68,7 +68,7 @@ const kcal = (id: string | null) => (id === null ? 0 : (larder.foods.get(id)?.en
 describe('what no cook would do', () => {
   it('is looked for in some hundreds of adaptations, most of which are reached', () => {
     expect(all.length).toBeGreaterThan(400)
-    expect(reached.length / all.length).toBeGreaterThan(0.85)
+    expect(reached.length / all.length).toBeGreaterThan(0.8)
   })
 
   it('drop a line without a word', () => {

@@ -1,7 +1,9 @@
 import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
 import type { Evaluation } from '../evaluate'
+import type { Food } from '../food/food'
 import type { Larder } from '../larder'
 import { allLines, type Recipe } from '../recipe/document'
+import { likenessOf } from '../swap/likeness'
 
 /** Shares beyond which most cooks would not go. Common practice, no source. */
 const MOST_GLUTEN = 0.2
@@ -11,6 +13,8 @@ const LEAST_SHELL = 0.7
 /** A line of a filling below this share of it is not what it is made of. Our own choice. */
 const COUNTED_SHARE = 0.08
 const MOST_NAMED = 3
+/** A stand-in less like than this is quite another thing. Our own choice. */
+const LIKE = 0.6
 
 const percent = (share: number) => `${Math.round(100 * share)} %`
 
@@ -30,8 +34,15 @@ function doughShare(recipe: Recipe, { foods }: Larder, groups: ReadonlySet<strin
 /**
  * Where a recipe goes further than most cooks would, in words, with its numbers: gluten and isolates in the dough,
  * and what the filling is made of that falls below six tenths. '' where it does not.
+ *
+ * @param mustGo whether a food breaks what is asked, so that whatever stands in for it will do
  */
-export function furtherThanCooks(original: Recipe, made: Recipe, larder: Larder): string {
+export function furtherThanCooks(
+  original: Recipe,
+  made: Recipe,
+  larder: Larder,
+  mustGo: (food: Food) => boolean,
+): string {
   const said: string[] = []
   const share = (groups: string[]) => {
     const now = doughShare(made, larder, new Set(groups))
@@ -52,7 +63,18 @@ export function furtherThanCooks(original: Recipe, made: Recipe, larder: Larder)
   if (!bought && shell < LEAST_SHELL) said.push(`${percent(shell)} of the dough is left`)
 
   const now = new Map<string, number>()
-  for (const { line } of allLines(made)) {
+  for (const { part, line } of allLines(made)) {
+    const from = line.cameFrom?.foodId ? larder.foods.get(line.cameFrom.foodId) : undefined
+    const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+    // What is quite another thing does not keep a filling what it was, unless the old one had to go.
+    if (
+      from &&
+      food &&
+      from.id !== food.id &&
+      !mustGo(from) &&
+      likenessOf(from, food, { part: part.kind, family: 'firm' }, larder.likeness) < LIKE
+    )
+      continue
     const id = line.id.replace(/-s?\d+(?:-\d+)?$/, '')
     for (const key of new Set([line.id, id]))
       now.set(key, (now.get(key) ?? 0) + (line.grams ?? 0) + line.waterChangeGrams)

@@ -156,7 +156,7 @@ const PRICE_COST = 4
 
 /** A stand-in less like what it replaces than this takes at most that share of it. Our own choice. */
 const LIKE_ENOUGH = 0.65
-const MOST_UNLIKE_SHARE = 0.4
+const MOST_UNLIKE_SHARE = { usual: 0.4, further: 0.6 } as const
 
 /** A swap below this share of its line is not worth a purchase. */
 const LEAST_SHARE = 0.1
@@ -307,9 +307,10 @@ export function writeLine(
       [own.chosen, -share * grams],
     ]
     // What a filling is made of stays so by itself, unless something much like it stands in.
-    const partly =
-      !mustGo && byCraft && part.kind === 'filling' && !purposes.has('keto') && own.likeness < LIKE_ENOUGH
-    const most = partly ? MOST_UNLIKE_SHARE : Math.min(high, MOST_SHARE)
+    const partly = !mustGo && part.kind === 'filling' && !purposes.has('keto') && own.likeness < LIKE_ENOUGH
+    const most = partly
+      ? MOST_UNLIKE_SHARE[question.without.has(CRAFT) ? 'further' : 'usual']
+      : Math.min(high, MOST_SHARE)
     builder.constrain(`chosen ${line.id} ${own.swap.id}`, between(most), { max: 0 })
     builder.constrain(`enough ${line.id} ${own.swap.id}`, between(LEAST_SHARE), { min: 0 })
   }

@@ -1,4 +1,4 @@
-import type { Purpose } from '../swap/formulas'
+import { formulaIdOf, type Purpose } from '../swap/formulas'
 import {
   keepFigures,
   limitChoices,
@@ -97,7 +97,8 @@ function shellFor(question: Question, builder: ProgramBuilder): number | null {
 function waterFor(question: Question, builder: ProgramBuilder): Written['addedWater'] {
   const food = question.larder.foods.get('water')
   const shell = question.lines.filter((one) => one.part.kind === 'shell')
-  const has = shell.some((one) => one.food.id === 'water')
+  // A formula has its water, or needs none.
+  const has = shell.some((one) => one.food.id === 'water' || formulaIdOf(one.line.cameFrom?.swapId) !== null)
   if (!food || has || !shell.length || question.base.dough.ready) return null
   return { food, variable: builder.variable('added water', { cost: percentMoved(question) * WATER_FACTOR }) }
 }

@@ -1,3 +1,4 @@
+import { foodAgainstDiet } from '../diet/diets'
 import type { Target } from '../diet/target'
 import { evaluate } from '../evaluate'
 import type { Larder } from '../larder'
@@ -215,6 +216,9 @@ function withOtherDoughs(context: Context, known: readonly (Nearest | null)[]): 
   return found
 }
 
+/** Said where an answer went beyond what cooks would do in many small things. */
+const FURTHER = 'Further than most cooks would go, in its amounts'
+
 /** Better what a cook would not do of herself, or a dough to be handled with care, said plainly, than none. */
 const TIERS: readonly (readonly string[])[] = [[], [CRAFT], [STRENGTH], [STRENGTH, CRAFT]]
 
@@ -233,10 +237,18 @@ function nearest(context: Context, tiers = TIERS.length): Nearest | null {
     const given = tier
       ? [
           lacksAnew(context.before, evaluation) || weaker,
-          furtherThanCooks(context.recipe, recipe, context.larder),
+          furtherThanCooks(context.recipe, recipe, context.larder, (food) =>
+            context.wishes.diets.some((diet) => foodAgainstDiet(food, diet).breaks.length > 0),
+          ),
         ]
       : []
-    return { found: other, context: looser, compromise: given.filter(Boolean).join('; '), tier, first: [] }
+    return {
+      found: other,
+      context: looser,
+      compromise: given.filter(Boolean).join('; ') || (tier ? FURTHER : ''),
+      tier,
+      first: [],
+    }
   }
   return null
 }

@@ -82,7 +82,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'shell',
-    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|rough puff|hot water crust|suet crust)\b/,
+    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
   ],
 ]
 
@@ -227,11 +227,13 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
     : /^(?:dumpling|gyoza|wonton|spring roll|rice paper|puff|filo|phyllo) /i.test(name)
   // "Shortcrust pastry" may be bought; a blank line above and amounts below make it a heading.
   if (known && !ALONE.test(name)) return round.blankBefore && round.next === 'amount' ? made(kind) : null
+  // "Pasta" over its flour and eggs is the dough of what is filled.
+  if (/^(?:fresh |egg )?pasta$/i.test(name)) return round.next === 'amount' ? made(kind) : null
   return USUAL.test(name) ? made(kind) : null
 }
 
 const ALONE =
-  /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
+  /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|(?:fresh |egg )?pasta|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
 /** A phrase of a few words whose last word names a part. */
 const USUAL =
   /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu

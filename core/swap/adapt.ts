@@ -233,7 +233,13 @@ export function adaptRecipe(
     unmet,
   } = keeps.length === kept.length
     ? first
-    : exchange(recipe, { diets, kept: keeps, had }, swaps, foods, () => true)
+    : exchange(
+        recipe,
+        { diets, kept: keeps, had: new Set([...had, ...allergensIn(first.recipe, foods)]) },
+        swaps,
+        foods,
+        () => true,
+      )
   const swappedDough = changes.some((change) => change.kind === 'swap' && change.part === 'shell')
   const balanced = swappedDough ? rebalanceDough(recipe, next, foods) : { recipe: next, changes: [] }
   const salted = rebalanceSalt(recipe, balanced.recipe, foods)

@@ -57,6 +57,11 @@ function otherBase(dough: readonly DoughLine[]): number {
   return total > 0 ? base / total : 0
 }
 
+/** Wet things that a formula has a range of, and how they are lessened where a dough comes out too soft. */
+const WET = /^(?:yogurt|plant-yogurt|fresh-cheese|egg|milk|plant-milk)$/
+const TOO_WET_PCT = 3
+const LESS_WET = 0.9
+
 /** Grams as a kitchen weighs them: whole ones, and tenths of what is little. */
 const weighable = (grams: number) => (grams >= 15 ? Math.round(grams) : Math.round(grams * 10) / 10)
 const clamp = (value: number, { low, high }: FormulaShare) => Math.min(high, Math.max(low, value))
@@ -223,6 +228,10 @@ function reform(
     if (target !== null && softnessOf(terms) !== null) {
       const asked = waterToReach(target, terms)
       waterPct = formula.water ? clamp(asked, formula.water) : Math.max(0, asked)
+      // Still too soft without water: less of what is wet, as far as its range goes.
+      if (formula.water && asked < formula.water.low - TOO_WET_PCT)
+        for (const one of used)
+          if (WET.test(one.food.group)) one.pct = Math.max(one.share.low, one.pct * LESS_WET)
     }
     const pct = used.reduce((sum, one) => sum + one.pct, 0) + waterPct
     scale = (total - weightOf(kept.map(({ line }) => line))) / pct
