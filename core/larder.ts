@@ -67,7 +67,11 @@ export function larderFromRows(rows: {
 
 /** The larder with the cook's own swaps before those of the table; those of foods it does not hold are left out. */
 export function withSwaps(larder: Larder, own: readonly OwnSwap[]): Larder {
-  const usable = own.filter((one) => larder.foods.has(one.fromFoodId) && larder.foods.has(one.toFoodId))
+  const usable = own.filter((one) =>
+    [one.fromFoodId, one.toFoodId, ...one.more.map(({ foodId }) => foodId)].every((id) =>
+      larder.foods.has(id),
+    ),
+  )
   return usable.length ? { ...larder, swaps: [...ownSwaps(usable), ...larder.swaps] } : larder
 }
 

@@ -228,25 +228,32 @@ test.describe('one line', () => {
     await pasteToBench(page, PIES)
     await page.getByRole('button', { name: 'Swap Cheddar' }).click()
     const choices = page.locator('.choices')
-    await choices.getByRole('button', { name: 'Add' }).click()
+    await choices.getByRole('button', { name: 'Add', exact: true }).click()
     await expect(choices.getByRole('alert')).toContainText('Choose a food')
     await choices.getByLabel('Something of your own').fill('smoked tofu')
     await choices.getByRole('option', { name: 'Smoked tofu' }).click()
     await choices.getByLabel('Its weight').fill('60')
-    await choices.getByRole('button', { name: 'Add' }).click()
-    await expect(choices.locator('.choice', { hasText: '60 g Smoked tofu' })).toContainText('your own')
+    // Two foods stand in together.
+    await choices.getByRole('button', { name: 'and …' }).click()
+    await expect(choices.getByText('60 g Smoked tofu')).toBeVisible()
+    await choices.getByLabel('Something of your own').fill('miso')
+    await choices.getByRole('option', { name: 'Miso paste' }).click()
+    await choices.getByLabel('Its weight').fill('5')
+    await choices.getByRole('button', { name: 'Add', exact: true }).click()
+    await expect(choices.locator('.choice', { hasText: 'your own' })).toContainText('Smoked tofu')
     const vegan = await request.post('/api/adapt', {
       data: { recipe: await read(request, PIES), diets: ['vegan'] },
     })
     const { changes } = (await vegan.json()) as { changes: { from: string; to: string }[] }
-    expect(changes.find((change) => change.from === 'Cheddar')?.to).toBe('Smoked tofu')
-    await choices.getByRole('button', { name: 'Do not offer 60 g Smoked tofu again' }).click()
-    await expect(choices.locator('.choice', { hasText: '60 g Smoked tofu' })).toHaveCount(0)
+    expect(changes.find((change) => change.from === 'Cheddar')?.to).toBe('Smoked tofu + Miso paste')
+    await choices.getByRole('button', { name: 'Do not offer 65 g Smoked tofu + Miso paste again' }).click()
+    await expect(choices.locator('.choice', { hasText: 'your own' })).toHaveCount(0)
     expect(await (await request.get('/api/swaps')).json()).toEqual({ swaps: [] })
     for (const bad of [
       { fromFoodId: 'cheddar', toFoodId: 'cheddar', ratio: 1 },
       { fromFoodId: 'cheddar', toFoodId: 'moon', ratio: 1 },
       { fromFoodId: 'cheddar', toFoodId: 'quark', ratio: 0 },
+      { fromFoodId: 'cheddar', toFoodId: 'quark', ratio: 1, more: [{ foodId: 'moon', ratio: 1 }] },
     ])
       expect((await request.post('/api/swaps', { data: bad })).status()).toBe(422)
   })

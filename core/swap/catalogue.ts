@@ -161,13 +161,15 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
   })
 }
 
-/** A swap the cook thought of: one food for another, gram for gram times a ratio. */
+/** A swap the cook thought of: one food or several for another, gram for gram times a ratio. */
 export interface OwnSwap {
   id: string
   fromFoodId: string
   toFoodId: string
   /** Grams of the substitute for a gram. */
   ratio: number
+  /** What stands in beside it. */
+  more: { foodId: string; ratio: number }[]
   /** Null: wherever the food stands. */
   part: PartKind | null
   why: string
@@ -185,15 +187,13 @@ export function ownSwaps(own: readonly OwnSwap[]): Swap[] {
     as: null,
     ends: [],
     usual: true,
-    to: [
-      {
-        foodId: one.toFoodId,
-        rule: { by: 'weight', ratio: one.ratio },
-        soaked: false,
-        scalded: false,
-        strained: false,
-      },
-    ],
+    to: [{ foodId: one.toFoodId, ratio: one.ratio }, ...one.more].map(({ foodId, ratio }): SwapTarget => ({
+      foodId,
+      rule: { by: 'weight', ratio },
+      soaked: false,
+      scalded: false,
+      strained: false,
+    })),
     roles: [],
     rolesLost: [],
     why: one.why,

@@ -2,7 +2,7 @@ import type { OwnSwap } from '../../core/swap/catalogue'
 import { migrated } from './migrate'
 import { database } from './pool'
 
-const OWN_SWAP = `id, from_food as "fromFoodId", to_food as "toFoodId", ratio, part, why`
+const OWN_SWAP = `id, from_food as "fromFoodId", to_food as "toFoodId", ratio, more, part, why`
 
 /** The cook's own swaps, the latest first. */
 export async function allOwnSwaps(): Promise<OwnSwap[]> {
@@ -16,9 +16,10 @@ export async function allOwnSwaps(): Promise<OwnSwap[]> {
 export async function addOwnSwap(swap: Omit<OwnSwap, 'id'>): Promise<OwnSwap> {
   await migrated()
   const { rows } = await database().query<OwnSwap>(
-    `insert into own_swaps (from_food, to_food, ratio, part, why) values ($1, $2, $3, $4, $5)
+    `insert into own_swaps (from_food, to_food, ratio, more, part, why)
+     values ($1, $2, $3, $4, $5, $6)
      returning ${OWN_SWAP}`,
-    [swap.fromFoodId, swap.toFoodId, swap.ratio, swap.part, swap.why],
+    [swap.fromFoodId, swap.toFoodId, swap.ratio, JSON.stringify(swap.more), swap.part, swap.why],
   )
   return rows[0]!
 }

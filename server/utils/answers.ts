@@ -354,6 +354,7 @@ export const ownSwapAnswer = z.object({
   fromFoodId: z.string(),
   toFoodId: z.string(),
   ratio: z.number(),
+  more: z.array(z.object({ foodId: z.string(), ratio: z.number() })),
   part: z.string().nullable(),
   why: z.string(),
 })

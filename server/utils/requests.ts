@@ -167,14 +167,21 @@ export const finishRequest = z.object({ withoutBadRows: z.boolean().default(fals
 
 const foodIdOf = z.string('the id of a food is expected').min(1).max(80)
 
+const gramsForAGram = z
+  .number('grams for a gram are expected, for example 1')
+  .min(0.001, 'at least 0.001 g for a gram')
+  .max(100, 'at most 100 g for a gram')
+
 export const ownSwapRequest = z
   .object({
     fromFoodId: foodIdOf,
     toFoodId: foodIdOf,
-    ratio: z
-      .number('grams for a gram are expected, for example 1')
-      .min(0.001, 'at least 0.001 g for a gram')
-      .max(100, 'at most 100 g for a gram'),
+    ratio: gramsForAGram,
+    more: z
+      .array(z.object({ foodId: foodIdOf, ratio: gramsForAGram }))
+      .max(7, 'at most eight foods stand in for one')
+      .default([])
+      .describe('what stands in beside the first food'),
     part: z
       .enum(PART_KINDS, `use one of ${PART_KINDS.join(', ')}, or null`)
       .nullable()

@@ -3,10 +3,15 @@ import { addOwnSwap } from '../../db/ownSwaps'
 /** Adds a swap of the cook's own. */
 export default defineEventHandler(async (event) => {
   const body = await readJson(event, ownSwapRequest)
-  const known = await knownFoods([body.fromFoodId, body.toFoodId])
-  const strange = (['fromFoodId', 'toFoodId'] as const).filter((field) => !known.has(body[field]))
+  const named = [
+    ['fromFoodId', body.fromFoodId],
+    ['toFoodId', body.toFoodId],
+    ...body.more.map(({ foodId }, at): [string, string] => [`more[${at}].foodId`, foodId]),
+  ] as const
+  const known = await knownFoods(named.map(([, id]) => id))
+  const strange = named.filter(([, id]) => !known.has(id))
   if (strange.length)
-    throw invalid(strange.map((field) => ({ field, message: 'use the id of a food from /api/foods' })))
+    throw invalid(strange.map(([field]) => ({ field, message: 'use the id of a food from /api/foods' })))
   setResponseStatus(event, 201)
   return addOwnSwap(body)
 })
