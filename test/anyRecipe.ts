@@ -1,16 +1,6 @@
 import { COOKING_WAYS, SHAPES, type Recipe } from '../core/recipe/document'
-import { recipeOf, foods, larder } from './helpers'
-
-/** Numbers from a seed, from 0 to below 1 (mulberry32, public domain). */
-export function seeded(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-  }
-}
+import { foods, larder, recipeOf } from './helpers'
+import { seeded } from './seeded'
 
 /** How many such recipes a test looks at; more of them by RANDOM_RECIPES=100000, from seed RANDOM_FROM. */
 export const RANDOM_RECIPES = Number(process.env.RANDOM_RECIPES ?? 400)

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { foods, larder, recipeOf } from '../../test/helpers'
+import { seeded } from '../../test/seeded'
 import { evaluate } from '../evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import type { Recipe } from '../recipe/document'
@@ -26,20 +27,9 @@ const weighed = recipeOf(
   { pieces: 8, servings: 4 },
 )
 
-/** A generator of even numbers in [0, 1) that gives the same row every time (a 32-bit mixing step). */
-function evenNumbers(seed: number) {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
-
 /** Energies of a piece when every weight is drawn evenly between its ends and every food varies normally. */
 function monteCarlo(recipe: Recipe, runs: number): number[] {
-  const next = evenNumbers(7)
+  const next = seeded(7)
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next())
   const { working } = evaluate(recipe, larder)
   const lines = new Map(allLines(recipe).map(({ line }) => [line.id, line]))
