@@ -1,5 +1,8 @@
+import { readFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import dsv from '@rollup/plugin-dsv'
 import { PrimeVueResolver } from '@primevue/auto-import-resolver'
+import { build } from 'esbuild'
 import Components from 'unplugin-vue-components/vite'
 import { packedTables } from './data/packedTables.mjs'
 
@@ -17,6 +20,29 @@ const measuredTable = () =>
           .map(([column, cell]) => [column.split('; ').at(-1)!, cell] as const)
           .filter(([key]) => MEASURED_COLUMNS.has(key)),
       ),
+  })
+
+/** The search in a file of its own beside the server's, for a thread of its own. */
+const buildAdaptWorker = (serverDir: string) =>
+  build({
+    entryPoints: ['server/workers/adapt.ts'],
+    outfile: join(serverDir, 'adapt-worker.mjs'),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    logLevel: 'warning',
+    plugins: [
+      {
+        name: 'packed-tables',
+        setup(own) {
+          own.onLoad({ filter: /[\\/]data[\\/][\w-]+\.csv$/ }, async ({ path }) => ({
+            contents: packedTables().transform(await readFile(path, 'utf8'), path)?.code,
+            loader: 'js',
+          }))
+        },
+      },
+    ],
   })
 
 export default defineNuxtConfig({
@@ -56,6 +82,11 @@ export default defineNuxtConfig({
     build: { chunkSizeWarningLimit: 700 },
   },
   nitro: {
+    hooks: {
+      async compiled(nitro) {
+        if (!nitro.options.dev) await buildAdaptWorker(nitro.options.output.serverDir)
+      },
+    },
     compressPublicAssets: { gzip: true, brotli: true },
     errorHandler: '~~/server/error.ts',
     serverAssets: [

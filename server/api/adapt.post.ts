@@ -1,6 +1,5 @@
-import { adapt } from '../../core/adapt'
-import { withSwaps } from '../../core/larder'
 import { withIds } from '../../core/recipe/document'
+import { larder as table } from '../../data/larder'
 import { allOwnSwaps } from '../db/ownSwaps'
 import { isDatabaseDown } from '../db/pool'
 import { allPrices } from '../db/prices'
@@ -16,13 +15,14 @@ const ownSwapsIfThere = () =>
 export default defineEventHandler(async (event) => {
   const { recipe, diets, locks, weights, targets } = await readJson(event, adaptRequest)
   const ready = withIds(recipe)
-  const larder = withSwaps(await larderFor(ready), await ownSwapsIfThere())
+  const { foods } = await larderFor(ready)
   // Prices count only when asked for.
   const prices = weights?.price ? (await allPrices()).prices : []
-  return adapt(ready, diets, larder, {
-    locks,
-    weights,
-    targets,
-    prices: new Map(prices.map((price) => [price.foodId, price])),
+  return adaptInWorker({
+    recipe: ready,
+    diets,
+    foods: [...foods.values()].filter((food) => !table.foods.has(food.id)),
+    swaps: await ownSwapsIfThere(),
+    options: { locks, weights, targets, prices: prices.map((price) => [price.foodId, price]) },
   })
 })
