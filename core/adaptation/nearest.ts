@@ -45,12 +45,8 @@ export const reachedBefore = (own: Reached, first: readonly First[]): Reached =>
  */
 export function withOtherDoughs(context: Context, known: readonly (Nearest | null)[]): Nearest[] {
   const found: Nearest[] = []
-  const cooked = known[1]
-  const starts = [{ context, first: [] as readonly First[] }]
-  // Baked instead of fried has a dough of its own.
-  if (cooked && cooked.first.length)
-    starts.push({ context: { ...cooked.context, without: context.without }, first: cooked.first })
-  for (const start of starts) {
+  // Baked instead of fried has doughs of its own, and may be within reach only with one of them.
+  for (const start of startsOf(context)) {
     for (const dough of otherDoughs(start.context)) {
       const before = start.first.reduce((sum, one) => sum + one.cost, 0)
       const nearestYet = Math.min(
@@ -128,7 +124,7 @@ export interface Start {
 }
 
 /** The recipe when it is not fried, where less energy or fat is asked and the pan brings some. */
-export function cookedStart(context: Context): Start | null {
+function cookedStart(context: Context): Start | null {
   const { recipe, larder, wishes } = context
   const leaner = targetsOf(wishes).some(
     ({ target }) => target.comparison === 'at-most' && LEANER.has(target.figure),
@@ -141,6 +137,12 @@ export function cookedStart(context: Context): Start | null {
     context: { ...context, recipe: made.recipe, base },
     first: [{ change: made.change, cost, terms: [{ text: 'another way of cooking', distance: cost }] }],
   }
+}
+
+/** What a search starts from before any other dough: the recipe as written, and cooked otherwise where that helps. */
+export function startsOf(context: Context): Start[] {
+  const cooked = cookedStart(context)
+  return [{ context, first: [] }, ...(cooked ? [cooked] : [])]
 }
 
 /** The nearest recipe when it is not fried. */

@@ -61,7 +61,8 @@ const FAR_PER_UNLIKE = 25
 const lost = (one: Candidate) => LOST_COST * one.loses.length + BROUGHT_COST * one.brings.length
 
 /**
- * The swaps worth looking at. For a line that has to go: the first by role, the gentlest, and the most helpful.
+ * The swaps worth looking at. For a line that has to go: the nearest, those that lose nothing the recipe
+ * keeps, the most helpful, and the first of the catalogue.
  * For one that may stay: the most helpful, and those that help most for what they cost.
  */
 function chooseOptions(
@@ -110,10 +111,7 @@ function help(question: Question, perGram: (of: PerGram) => number): number {
 }
 
 /** What foods would bring that nobody asked for: diets that are kept no longer, allergens that were not there. */
-export function unasked(
-  foods: readonly Food[],
-  { kept, had }: Question,
-): Pick<Candidate, 'loses' | 'brings'> {
+function unasked(foods: readonly Food[], { kept, had }: Question): Pick<Candidate, 'loses' | 'brings'> {
   return {
     loses: kept
       .filter((diet) => foods.some((food) => foodAgainstDiet(food, diet).breaks.length > 0))

@@ -96,7 +96,10 @@ export function questionOf(input: ModelInput): Question {
     present: new Set([...lines.map((one) => one.food.id), 'water', ...(wishes.locks.have ?? [])]),
     locked: new Set(without.has(LOCKED) ? [] : wishes.locks.lineIds),
     diets: wishes.diets.filter((diet) => !without.has(diet.name)),
-    kept: keptDiets(input),
+    // What another dough has lost already is not lost again by a line.
+    kept: keptDiets(input).filter((diet) =>
+      input.base.diets.some((verdict) => verdict.diet === diet.id && verdict.fits),
+    ),
     had: allergensIn(recipe, larder.foods),
     purposes: purposesOf(wishes),
     family: input.base.abilities.family,

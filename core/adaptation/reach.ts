@@ -6,12 +6,11 @@ import { closestOf, conflictOf, nearerOf, type Closest } from './conflict'
 import { buildModel } from './model'
 import {
   cookedNearest,
-  cookedStart,
   nearest,
   reachedBefore,
+  startsOf,
   withBefore,
   withOtherDoughs,
-  type First,
   type Nearest,
 } from './nearest'
 import { CRAFT } from './question'
@@ -88,19 +87,17 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
     const conflict = conflictOf(free)
     progress(0.8, 'looking how near it gets')
     let closest = closestOf(free, conflict)
-    const cooked = closest && cookedStart(free)
-    const starts = [{ context: free, first: [] as readonly First[] }, ...(cooked ? [cooked] : [])]
-    if (closest)
-      for (const start of starts) {
-        const doughs = otherDoughs(start.context).map((dough) => ({
-          context: { ...start.context, recipe: dough.recipe, base: dough.base },
-          first: [...start.first, dough],
-        }))
-        for (const { context: own, first } of start === starts[0] ? doughs : [start, ...doughs]) {
-          const other = closestOf(own, conflict)
-          closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, first) })
-        }
+    for (const start of closest ? startsOf(free) : []) {
+      const doughs = otherDoughs(start.context).map((dough) => ({
+        context: { ...start.context, recipe: dough.recipe, base: dough.base },
+        first: [...start.first, dough],
+      }))
+      // As it was written it has been looked at already.
+      for (const { context: own, first } of start.first.length ? [start, ...doughs] : doughs) {
+        const other = closestOf(own, conflict)
+        closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, first) })
       }
+    }
     return {
       best: null,
       closest,

@@ -1,4 +1,5 @@
 import type { CookingWay, Shape } from '../recipe/document'
+import { isFlour } from './assess'
 import type { DoughAmount } from './softness'
 
 /** Kinds of dough as cooks tell them apart: by what makes them hold, and by what they are for. */
@@ -16,20 +17,6 @@ export const DOUGH_FAMILIES = [
 ] as const
 export type DoughFamily = (typeof DOUGH_FAMILIES)[number]
 
-/** What each family is called in a sentence. */
-export const FAMILY_WORDS: Readonly<Record<DoughFamily, string>> = {
-  short: 'short crust',
-  flaky: 'layered dough',
-  yeast: 'yeast dough',
-  firm: 'firm unleavened dough',
-  fried: 'dough for frying',
-  griddle: 'soft griddle dough',
-  stretched: 'stretched dough',
-  scalded: 'scalded dough',
-  yogurt: 'yogurt dough',
-  bought: 'bought dough',
-}
-
 /** From this much fat in % of the flour a dough without yeast is short. Common practice, no source. */
 const SHORT_FAT_PCT = 33
 /** A dough with this share of its flour scalded is a scalded one. Our own choice. */
@@ -40,7 +27,6 @@ const YOGURT_SHARE = 0.35
 const LAYERED_FAT_PCT = 55
 
 const CURDS = /^(?:yogurt|plant-yogurt|fresh-cheese)$/
-const FLOURS = /^(?:flour|starch|gluten|protein-powder|fibre)$/
 
 /**
  * The family of a dough, from what is in it and how the piece is closed and cooked. Common practice, no source.
@@ -59,7 +45,7 @@ export function familyOf(
   let yeast = false
   let solidFat = 0
   for (const { food, grams } of amounts) {
-    if (food.waterDemand !== null && FLOURS.test(food.group)) {
+    if (isFlour(food)) {
       flour += grams
       if (food.scalded) scalded += grams
     }
