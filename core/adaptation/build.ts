@@ -37,6 +37,9 @@ export const KITCHEN: readonly Weigh[] = [
   ]),
 ]
 
+/** Less than this of a line is none of it. */
+const LEAST_KEPT = 0.05
+
 /** A change below this share of a line, or below half a gram, is none. */
 const LEAST_CHANGE = 0.004
 const LEAST_CHANGE_OF_LITTLE = 0.06
@@ -89,9 +92,10 @@ function linesOf(
   values: readonly number[],
   foods: Foods,
   weighs: Weigh,
-): { lines: Line[]; changes: Change[] } {
+): { lines: Line[]; leftOut: Line[]; changes: Change[] } {
   const changes: Change[] = []
   const lines: Line[] = []
+  const leftOut: Line[] = []
   // A dip comes as it was, whatever it is made of.
   const weigh = one.part.kind === 'dip' ? tenth : weighs
   const exact = values[one.keep]!
@@ -99,7 +103,10 @@ function linesOf(
   // Half a gram of salt is nothing, half a gram of a gum is a third of it.
   const least = Math.max(Math.min(0.5, LEAST_CHANGE_OF_LITTLE * one.grams), LEAST_CHANGE * one.grams)
   const chosen = one.options.filter((own) => values[own.grams]! > least && values[own.chosen]! > 0.5)
-  if (kept > 0.05 || !chosen.length) {
+  if (kept <= LEAST_KEPT && !chosen.length && one.grams > LEAST_KEPT) {
+    leftOut.push(one.line)
+    changes.push(amountChange(one, 0, 'left out, to reach what was asked'))
+  } else if (kept > LEAST_KEPT || !chosen.length) {
     // What stays as it was is not weighed anew.
     if (Math.abs(exact - one.grams) < least && !chosen.length) lines.push(one.line)
     else {
@@ -148,7 +155,7 @@ function linesOf(
       gramsAfter,
     })
   })
-  return { lines, changes }
+  return { lines, leftOut, changes }
 }
 
 /**
@@ -174,7 +181,8 @@ export function buildRecipe(
     ...recipe,
     parts: recipe.parts.map((part) => {
       const lines = part.lines.flatMap((line) => made.get(line.id)?.lines ?? [line])
-      if (part !== shell || water < 1 || !food) return { ...part, lines }
+      const setAside = [...part.setAside, ...part.lines.flatMap((line) => made.get(line.id)?.leftOut ?? [])]
+      if (part !== shell || water < 1 || !food) return { ...part, lines, setAside }
       const why = `${Math.round(water)} g of water, for what the dough now drinks`
       const line = newLine({
         id: 'target-water',
@@ -190,7 +198,7 @@ export function buildRecipe(
         ...amountChange({ part, line, food, grams: 0 } as LineModel, water, why),
         line: '',
       })
-      return { ...part, lines: [...lines, line] }
+      return { ...part, lines: [...lines, line], setAside }
     }),
   }
   const salted = rebalanceSalt(recipe, built, foods)

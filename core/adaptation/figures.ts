@@ -1,5 +1,5 @@
 import type { Target } from '../diet/target'
-import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
+import { isFlour, READY_GROUPS } from '../dough/assess'
 import type { Evaluation } from '../evaluate'
 import type { Food } from '../food/food'
 import { nutrientsPer100g } from '../food/nutrients'
@@ -15,7 +15,7 @@ export function targetPerGram(target: Target, limit: number): { perGram: PerGram
     return {
       ofFlour: true,
       perGram: (food) =>
-        isFlourFood(food) || READY_GROUPS.has(food.group) ? (food.grain === 'whole' ? 100 : 0) - limit : 0,
+        isFlour(food) || READY_GROUPS.has(food.group) ? (food.grain === 'whole' ? 100 : 0) - limit : 0,
     }
   }
   if (target.figure === 'proteinEnergyPct') {
@@ -28,9 +28,6 @@ export function targetPerGram(target: Target, limit: number): { perGram: PerGram
   const key = target.figure
   return { ofFlour: false, perGram: (food) => at(food)[key] / 100 }
 }
-
-/** A flour in the sense of baker's percentages. */
-export const isFlourFood = (food: Food) => FLOUR_GROUPS.has(food.group) && food.waterDemand !== null
 
 /**
  * What the sum over the batch has to come to for a target to hold; 0 for shares, which are differences already.

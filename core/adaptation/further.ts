@@ -1,15 +1,13 @@
 import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
-import type { Evaluation } from '../evaluate'
 import type { Food } from '../food/food'
 import type { Larder } from '../larder'
 import { allLines, type Recipe } from '../recipe/document'
+import { CRAFT_RANGE, LEAST_SHELL } from './lineModel'
+import { MOST_CONCENTRATE } from './limits'
 import { likenessOf } from '../swap/likeness'
 
-/** Shares beyond which most cooks would not go. Common practice, no source. */
-const MOST_GLUTEN = 0.2
-const MOST_ISOLATES = 0.2
-const LEAST_MAIN = 0.6
-const LEAST_SHELL = 0.7
+/** Rounding to what a kitchen weighs goes this much beyond a limit without a word. */
+const ROUNDING = 0.02
 /** A line of a filling below this share of it is not what it is made of. Our own choice. */
 const COUNTED_SHARE = 0.08
 const MOST_NAMED = 3
@@ -49,9 +47,11 @@ export function furtherThanCooks(
     return now > doughShare(original, larder, new Set(groups)) + 0.001 ? now : 0
   }
   const gluten = share(['gluten'])
-  if (gluten > MOST_GLUTEN) said.push(`${percent(gluten)} of the flours is gluten`)
+  if (gluten > MOST_CONCENTRATE.protein.gluten + ROUNDING)
+    said.push(`${percent(gluten)} of the flours is gluten`)
   const isolates = share(['protein-powder', 'fibre'])
-  if (isolates > MOST_ISOLATES) said.push(`${percent(isolates)} of the flours is protein powder and fibre`)
+  if (isolates > MOST_CONCENTRATE.protein.isolates + ROUNDING)
+    said.push(`${percent(isolates)} of the flours is protein powder and fibre`)
 
   const shellGrams = (recipe: Recipe) =>
     allLines(recipe).reduce((sum, { part, line }) => sum + (part.kind === 'shell' ? (line.grams ?? 0) : 0), 0)
@@ -60,7 +60,7 @@ export function furtherThanCooks(
     ({ part, line }) =>
       part.kind === 'shell' && READY_GROUPS.has(larder.foods.get(line.foodId ?? '')?.group ?? ''),
   )
-  if (!bought && shell < LEAST_SHELL) said.push(`${percent(shell)} of the dough is left`)
+  if (!bought && shell < LEAST_SHELL - ROUNDING) said.push(`${percent(shell)} of the dough is left`)
 
   const now = new Map<string, number>()
   for (const { part, line } of allLines(made)) {
@@ -87,7 +87,7 @@ export function furtherThanCooks(
         if (!line.grams || line.grams < COUNTED_SHARE * total) return []
         const kept = (now.get(line.id) ?? 0) / line.grams
         const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
-        return kept < LEAST_MAIN && food
+        return kept < CRAFT_RANGE.main[0] && food
           ? [{ kept, text: `${food.name.toLowerCase()} falls to ${percent(kept)}` }]
           : []
       })
@@ -95,14 +95,4 @@ export function furtherThanCooks(
     .sort((a, b) => a.kept - b.kept)
   said.push(...named.slice(0, MOST_NAMED).map(({ text }) => text))
   return said.length ? `Further than most cooks would go: ${said.join('; ')}` : ''
-}
-
-/** What a dough lacks for its shape and cooking that it did not lack before, in words; '' for nothing. */
-export function lacksAnew(before: Evaluation, after: Evaluation): string {
-  const sort = (text: string) => text.split(':')[0]
-  const had = new Set(before.abilities.lacks.map(({ text }) => sort(text)))
-  return after.abilities.lacks
-    .filter(({ text }) => !had.has(sort(text)))
-    .map(({ text }) => text)
-    .join('; ')
 }

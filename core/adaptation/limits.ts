@@ -1,12 +1,13 @@
 import { excludes } from '../diet/diets'
 import { limitOf, sayTarget } from '../diet/target'
+import { isFlour } from '../dough/assess'
 import { softnessTerms } from '../dough/softness'
-import { RUBBER } from '../dough/abilities'
+import { needsFamily, RUBBER } from '../dough/abilities'
 import { needsOf, shortening, springGrams, strengthGrams } from '../dough/strength'
 import { nutrientsPer100g } from '../food/nutrients'
 import { formulaIdOf } from '../swap/formulas'
 import type { Food } from '../food/food'
-import { batchLimit, isFlourFood, scaleOfShare, targetPerGram, type PerGram } from './figures'
+import { batchLimit, scaleOfShare, targetPerGram, type PerGram } from './figures'
 import type { LineModel } from './lineModel'
 import type { ProgramBuilder } from './program'
 import { CRAFT, HAVE, LOCKED, MAX_SWAPS, STRENGTH, type Question } from './question'
@@ -31,7 +32,7 @@ const SOFTNESS_FELT = 0.03
  * rubber that springs back; with fat, fibre and a long rest a low-carbohydrate dough bears two fifths. Where neither
  * protein nor fewer carbohydrates are asked for they have no business in a dough. Common practice, no source.
  */
-const MOST_CONCENTRATE = {
+export const MOST_CONCENTRATE = {
   usual: { gluten: 0.06, isolates: 0.06 },
   protein: { gluten: 0.2, isolates: 0.15 },
   lowCarbohydrate: { gluten: 0.4, isolates: 0.45 },
@@ -182,7 +183,7 @@ export function limitDough(written: Written): Wish[] {
     const rich =
       (share: number): PerGram =>
       (food) =>
-        isFlourFood(food) ? -(share * fatPct!) / 100 : food.per100g.fatG / 100
+        isFlour(food) ? -(share * fatPct!) / 100 : food.per100g.fatG / 100
     builder.constrain('fat kept', sumOver(shell, rich(LEAST_FAT_SHARE)), { min: 0 })
     builder.constrain('fat not more', sumOver(shell, rich(MOST_FAT_SHARE)), { max: 0 })
   }
@@ -190,19 +191,19 @@ export function limitDough(written: Written): Wish[] {
     recipe.shape,
     recipe.cooking.way,
     larder.dough,
-    question.family === 'flaky' ? 'short' : question.family,
+    needsFamily(question.family, base.dough),
   ).find((one) => one.ability === 'strength')
   const { strength } = base.abilities
   if (need && strength !== null && !without.has(STRENGTH)) {
     // A dough that is weaker than its shape asks already need not become stronger.
     const limit = Math.min(need.limit, strength) / shortening(fatPct ?? 0)
-    const strong: PerGram = (food) => strengthGrams(food, 1, larder.dough) - (isFlourFood(food) ? limit : 0)
+    const strong: PerGram = (food) => strengthGrams(food, 1, larder.dough) - (isFlour(food) ? limit : 0)
     builder.constrain('strong enough', sumOver(shell, strong), { min: 0 })
   }
   const { springs } = base.abilities
   if (springs !== null) {
     const limit = Math.max(springs, RUBBER) / shortening(fatPct ?? 0)
-    const rubber: PerGram = (food) => springGrams(food, 1, larder.dough) - (isFlourFood(food) ? limit : 0)
+    const rubber: PerGram = (food) => springGrams(food, 1, larder.dough) - (isFlour(food) ? limit : 0)
     builder.constrain('no rubber', sumOver(shell, rubber), { max: 0 })
   }
   return [{ name: STRENGTH, kind: 'dough', text: 'a dough strong enough for its shape and cooking' }]
@@ -216,9 +217,7 @@ const formed = (written: Written) =>
 export function limitConcentrates(written: Written): void {
   const { question, builder } = written
   if (question.base.dough.ready || formed(written)) return
-  const lowCarbohydrate = question.targets.some(
-    ({ target }) => /arbohydrate/.test(target.figure) && target.comparison === 'at-most',
-  )
+  const lowCarbohydrate = question.purposes.has('keto')
   const most = lowCarbohydrate
     ? MOST_CONCENTRATE.lowCarbohydrate
     : question.without.has(CRAFT)
@@ -229,7 +228,7 @@ export function limitConcentrates(written: Written): void {
   // Gluten toughens what is meant to be short.
   const short = question.family === 'short' || question.family === 'flaky'
   const shell = shellOf(written)
-  const flourGrams = shell.reduce((sum, one) => sum + (isFlourFood(one.food) ? one.grams : 0), 0)
+  const flourGrams = shell.reduce((sum, one) => sum + (isFlour(one.food) ? one.grams : 0), 0)
   if (flourGrams <= 0) return
   const limits: [string, (food: Food) => boolean, number][] = [
     ['gluten', (food) => food.group === 'gluten', short && !lowCarbohydrate ? 0 : most.gluten],
@@ -238,7 +237,7 @@ export function limitConcentrates(written: Written): void {
   for (const [name, counts, share] of limits) {
     const had = shell.reduce((sum, one) => sum + (counts(one.food) ? one.grams : 0), 0) / flourGrams
     const limit = Math.max(share, had)
-    const perGram: PerGram = (food) => (counts(food) ? 1 : 0) - (isFlourFood(food) ? limit : 0)
+    const perGram: PerGram = (food) => (counts(food) ? 1 : 0) - (isFlour(food) ? limit : 0)
     builder.constrain(`most ${name}`, sumOver(shell, perGram), { max: 0 })
   }
 }

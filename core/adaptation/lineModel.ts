@@ -1,9 +1,16 @@
-import { FLOUR_GROUPS } from '../dough/assess'
+import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
 import type { Food } from '../food/food'
 import type { CookingWay, Part } from '../recipe/document'
-import { shareOf } from '../swap/catalogue'
+import { MAIN_SHARE, shareOf } from '../swap/catalogue'
 import { formulaIdOf } from '../swap/formulas'
-import { leverFactor, leverOfLess, leverOfMore, leverOfSwap, type LeverName } from '../swap/levers'
+import {
+  leverFactor,
+  leverOfLess,
+  leverOfMore,
+  netCarbohydrateG,
+  STARCHY_G,
+  type LeverName,
+} from '../swap/levers'
 import { optionsFor, type Candidate } from './options'
 import type { ProgramBuilder } from './program'
 import { breaks, CRAFT, type AskedLine, type Question } from './question'
@@ -25,7 +32,7 @@ const RANGE: Readonly<Record<string, [number, number]>> = {
  * sauce are what they are, a splash that is cooked off does not grow, and the fat between stretched sheets keeps them
  * apart. Common practice, no source.
  */
-const CRAFT_RANGE = {
+export const CRAFT_RANGE = {
   main: [0.6, 1.6],
   vegetable: [0.6, 2.2],
   seasoning: [0.75, 1.3],
@@ -103,7 +110,7 @@ function craftRange(
       if (SEASONING_FOODS.has(id) || SEASONING_BITES.test(id) || SEASONING_OILS.test(id))
         return CRAFT_RANGE.seasoning
       if (food.softeningFat && food.per100g.fatG >= 50) return CRAFT_RANGE.fillingFat
-      if (EGGS.test(food.group) && (shareOf(part, line) ?? 0) < 0.25) return CRAFT_RANGE.binder
+      if (EGGS.test(food.group) && (shareOf(part, line) ?? 0) < MAIN_SHARE) return CRAFT_RANGE.binder
       if (food.group === 'sauce') return CRAFT_RANGE.sauce
       if (SPLASHES.has(food.group)) return CRAFT_RANGE.splash
       if (keto && (STARCHY.has(food.group) || SWEET.has(food.group))) return CRAFT_RANGE.starchOut
@@ -215,6 +222,18 @@ export const LEAST_SHELL = 0.72
 /** The same where a cook goes further than most. */
 export const THINNEST_SHELL = 0.6
 
+/** What a gram of starch or sugar that stays in a filling counts for beside a gram that is moved. Our own choice. */
+const STARCH_STAYS = 2.5
+
+/**
+ * Where few carbohydrates are asked, starchy filling and sugar go out and are not only cut to the limit: a cook who eats
+ * so does not leave half of the potatoes in.
+ */
+function starchCost({ part, food }: AskedLine, question: Question, canGo: boolean): number {
+  const counts = canGo && question.starchGoes && part.kind === 'filling'
+  return counts && netCarbohydrateG(food) >= STARCHY_G ? STARCH_STAYS * percentMoved(question) : 0
+}
+
 const greasesPan = ({ recipe: { cooking } }: Question): boolean =>
   GREASED.has(cooking.way) ||
   (cooking.way === 'boil' && cooking.andThen !== null && GREASED.has(cooking.andThen.way))
@@ -241,10 +260,11 @@ export function writeLine(
   const craft = FIXED_GROUPS.has(food.group) ? null : craftRange(one, question)
   const byCraft = craft && (!question.without.has(CRAFT) || ALWAYS.has(craft)) ? craft : null
   const formed = part.kind === 'shell' && formulaIdOf(line.cameFrom?.swapId) !== null
-  const usual = formed ? RANGE.fixed! : still ? RANGE.fixed! : (byCraft ?? rangeOf(part, food, lessSalt))
+  const usual = formed || still ? RANGE.fixed! : (byCraft ?? rangeOf(part, food, lessSalt))
   // What does not change by itself follows the shell when that is made thinner.
   const follows = shared.shell !== null && part.kind === 'shell' && !stays && usual[0] === 1 && usual[1] === 1
   const [low, high] = stays ? [1, 1] : follows ? [THINNEST_SHELL, 1] : usual
+  const starchStays = starchCost(one, question, low === 0 || useful.length > 0)
   const counts = countsOf(one, question)
   const percent = percentMoved(question)
   const priceOf = (id: string) => {
@@ -254,7 +274,8 @@ export function writeLine(
   const keep = builder.variable(`keep ${line.id}`, {
     // A line that has to go and is locked leaves no way, which is then said.
     upper: broken && !unmet ? 0 : null,
-    cost: priceOf(food.id),
+    cost: priceOf(food.id) + starchStays,
+    term: starchStays > 0 ? `${food.name.toLowerCase()} that stays` : '',
   })
   const lever = (name: LeverName | null) => leverFactor(name, purposes, larder.levers)
   const name = food.name
@@ -266,21 +287,15 @@ export function writeLine(
     cost: percent * counts.amount * lever(leverOfLess(part.kind, food)),
     term: `less ${name.toLowerCase()}`,
   })
-  const options = useful.map(({ swap, parts, fixedCost, likeness, loses, brings }): Option => {
+  const options = useful.map(({ swap, parts, fixedCost, likeness, lever: own, loses, brings }): Option => {
     const price = parts.reduce((sum, own) => sum + own.perGram * priceOf(own.food.id), 0)
     // What is taken out and what comes in are each half of what is moved: as far as the one is unlike the other.
-    const easy = lever(
-      leverOfSwap(
-        part.kind,
-        food,
-        parts.map((own) => own.food),
-      ),
-    )
-    const swapped = 2 * percent * counts.swapped * (1 - likeness) * easy
+    const swapped = 2 * percent * counts.swapped * (1 - likeness) * lever(own)
+    const term = `${name.toLowerCase()} changed to ${parts[0]?.food.name.toLowerCase() ?? 'something else'}`
     const chosen = builder.variable(`chosen ${line.id} ${swap.id}`, {
       binary: true,
       cost: fixedCost + (mustGo ? grams * swapped : 0),
-      term: `${name.toLowerCase()} changed to ${parts[0]?.food.name.toLowerCase() ?? 'something else'}`,
+      term,
     })
     for (const id of loses) shared.lose('diet', id, chosen)
     for (const allergen of brings) shared.lose('allergen', allergen, chosen)
@@ -290,7 +305,7 @@ export function writeLine(
       // A line that has to go is moved as a whole, however little comes in its place: there less is not nearer.
       grams: builder.variable(`swap ${line.id} ${swap.id}`, {
         cost: price + (mustGo ? 0 : swapped),
-        term: `${name.toLowerCase()} changed to ${parts[0]?.food.name.toLowerCase() ?? 'something else'}`,
+        term,
       }),
       chosen,
       likeness,
@@ -301,6 +316,13 @@ export function writeLine(
   builder.constrain(`moved ${line.id}`, [...all, [above, -1], [below, 1]], { min: grams, max: grams })
   if (follows) builder.constrain(`share ${line.id}`, [...all, [shared.shell!, -grams]], { min: 0, max: 0 })
   builder.constrain(`amount ${line.id}`, all, { min: low * grams, max: high * grams })
+  // Pieces are not closed in two kinds of bought sheets.
+  if (part.kind === 'shell' && READY_GROUPS.has(food.group))
+    builder.constrain(
+      `one sheet ${line.id}`,
+      [[keep, 1], ...options.map((own): [number, number] => [own.chosen, high * grams])],
+      { max: high * grams },
+    )
   for (const own of options) {
     const between = (share: number): [number, number][] => [
       [own.grams, 1],

@@ -3,7 +3,8 @@ import type { Target } from '../diet/target'
 import { evaluate } from '../evaluate'
 import type { Change } from '../swap/applySwap'
 import { cookOtherwise } from './cookOtherwise'
-import { furtherThanCooks, lacksAnew } from './further'
+import { lacksAnew } from '../dough/abilities'
+import { furtherThanCooks } from './further'
 import { otherDoughs } from './otherDough'
 import { CRAFT, STRENGTH, targetsOf } from './question'
 import { reached, type Context, type Found, type Reached, type Term } from './reachOnce'
@@ -95,7 +96,9 @@ export function nearest(context: Context, tiers = TIERS.length): Nearest | null 
         : ''
     const given = tier
       ? [
-          lacksAnew(context.before, evaluation) || weaker,
+          lacksAnew(context.before, evaluation)
+            .map(({ text }) => text)
+            .join('; ') || weaker,
           furtherThanCooks(context.recipe, recipe, context.larder, (food) =>
             context.wishes.diets.some((diet) => foodAgainstDiet(food, diet).breaks.length > 0),
           ),

@@ -1,12 +1,21 @@
 import { foodAgainstDiet } from '../diet/diets'
 import { limitOf } from '../diet/target'
+import { isFlour } from '../dough/assess'
 import type { Food, Foods } from '../food/food'
 import { scaldedOf } from '../food/scalded'
-import { amountOf, candidatesFor, madeAs, shareOf, standsForAll, waterOf, type Swap } from '../swap/catalogue'
+import {
+  amountOf,
+  candidatesFor,
+  madeAs,
+  standingsOf,
+  standsForAll,
+  waterOf,
+  type Swap,
+} from '../swap/catalogue'
 import { formulaIdOf } from '../swap/formulas'
-import { leverOfSwap } from '../swap/levers'
+import { leverOfSwap, type LeverName } from '../swap/levers'
 import { likenessOfMix } from '../swap/likeness'
-import { batchLimit, isFlourFood, targetPerGram, type PerGram } from './figures'
+import { batchLimit, targetPerGram, type PerGram } from './figures'
 import { breaks, HAVE, type AskedLine, type Question } from './question'
 
 /** What the parts of the distance weigh beside one percent of the recipe's weight moved. Our own choice. */
@@ -35,6 +44,8 @@ export interface Candidate {
   fixedCost: number
   /** How like it is to what it stands in for, in its place, 0 to 1. */
   likeness: number
+  /** What a cook would call it; null for nothing that cooks do for a figure. */
+  lever: LeverName | null
   /** Diets that the recipe keeps and would no longer keep with it, and allergens that it brings. */
   loses: readonly string[]
   brings: readonly string[]
@@ -130,55 +141,58 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
   const formed = part.kind === 'shell' && formulaIdOf(line.cameFrom?.swapId) !== null
   if (locked.has(line.id) || (!broken && (!canHelp || formed))) return []
   const anything = locks.have === null || without.has(HAVE)
-  const made = candidatesFor(food, part.kind, madeAs(recipe), larder.swaps, shareOf(part, line)).flatMap(
-    (swap): Candidate[] => {
-      if (locks.refused.includes(swap.id)) return []
-      // Cauliflower for rice is for fewer carbohydrates, not for whatever else it happens to do.
-      if (!broken && swap.ends.length && !swap.ends.some((end) => purposes.has(end))) return []
-      if (broken && !standsForAll(swap, purposes)) return []
-      const parts = optionParts(swap, food, larder.foods)
-      if (
-        !parts?.every((own) => (anything || !toBuy(own.food, present).length) && !breaks(own.food, question))
-      )
-        return []
-      // What may stay is turned over only in ways that cooks take for what is asked.
-      const lever = leverOfSwap(
-        part.kind,
-        food,
-        parts.map((own) => own.food),
-      )
-      if (!broken && (lever === null || (lever === 'vegetable-swap' && !swap.ends.length))) return []
-      const weight = parts.reduce((sum, own) => sum + own.perGram + own.waterPerGram, 0)
-      const gain =
-        help(question, (of) => parts.reduce((sum, own) => sum + own.perGram * of(own.food, 0), 0)) -
-        help(question, (of) => of(food, 0) * weight)
-      const fresh = new Set(parts.flatMap((own) => toBuy(own.food, present))).size
-      const fixedCost =
-        weights.swaps * SWAP_COST +
-        weights.roles * ROLE_COST * swap.rolesLost.length +
-        weights.newThings * NEW_THING_COST * fresh
-      const likeness = likenessOfMix(
-        food,
-        parts.map((own) => ({ food: own.food, grams: own.perGram + own.waterPerGram })),
-        { part: part.kind, family },
-        larder.likeness,
-      )
-      return [
-        {
-          swap,
-          parts,
-          gain,
-          fixedCost,
-          likeness,
-          ...unasked(
-            parts.map((own) => own.food),
-            question,
-          ),
-        },
-      ]
-    },
-  )
+  const made = candidatesFor(
+    food,
+    part.kind,
+    madeAs(recipe),
+    larder.swaps,
+    standingsOf(part, line, larder.foods),
+  ).flatMap((swap): Candidate[] => {
+    if (locks.refused.includes(swap.id)) return []
+    // Cauliflower for rice is for fewer carbohydrates, not for whatever else it happens to do.
+    if (!broken && swap.ends.length && !swap.ends.some((end) => purposes.has(end))) return []
+    if (broken && !standsForAll(swap, purposes)) return []
+    const parts = optionParts(swap, food, larder.foods)
+    if (!parts?.every((own) => (anything || !toBuy(own.food, present).length) && !breaks(own.food, question)))
+      return []
+    // What may stay is turned over only in ways that cooks take for what is asked.
+    const lever = leverOfSwap(
+      part.kind,
+      food,
+      parts.map((own) => own.food),
+    )
+    if (!broken && (lever === null || (lever === 'vegetable-swap' && !swap.ends.length))) return []
+    const weight = parts.reduce((sum, own) => sum + own.perGram + own.waterPerGram, 0)
+    const gain =
+      help(question, (of) => parts.reduce((sum, own) => sum + own.perGram * of(own.food, 0), 0)) -
+      help(question, (of) => of(food, 0) * weight)
+    const fresh = new Set(parts.flatMap((own) => toBuy(own.food, present))).size
+    const fixedCost =
+      weights.swaps * SWAP_COST +
+      weights.roles * ROLE_COST * swap.rolesLost.length +
+      weights.newThings * NEW_THING_COST * fresh
+    const likeness = likenessOfMix(
+      food,
+      parts.map((own) => ({ food: own.food, grams: own.perGram + own.waterPerGram })),
+      { part: part.kind, family },
+      larder.likeness,
+    )
+    return [
+      {
+        swap,
+        parts,
+        gain,
+        fixedCost,
+        likeness,
+        lever,
+        ...unasked(
+          parts.map((own) => own.food),
+          question,
+        ),
+      },
+    ]
+  })
   // What a dough is made of decides whether it holds: there every stand-in is tried.
-  const most = part.kind === 'shell' && isFlourFood(food) ? MOST_FLOURS : MOST_OPTIONS + 1
+  const most = part.kind === 'shell' && isFlour(food) ? MOST_FLOURS : MOST_OPTIONS + 1
   return chooseOptions(made, broken, targets.length > 0, most)
 }

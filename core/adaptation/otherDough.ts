@@ -1,5 +1,6 @@
 import type { Diet } from '../diet/diets'
 import { foodAgainstDiet } from '../diet/diets'
+import { lacksAnew } from '../dough/abilities'
 import { evaluate, type Evaluation } from '../evaluate'
 import type { DoughFamily } from '../dough/family'
 import type { Food } from '../food/food'
@@ -135,7 +136,7 @@ export function otherDoughs(context: Context): OtherDough[] {
       }
     })
   // A dough that is too weak for its shape is offered only where there is no other.
-  const able = doughs.filter((one) => one.base.abilities.lacks.length <= base.abilities.lacks.length)
+  const able = doughs.filter((one) => !lacksAnew(base, one.base).length)
   return (able.length ? able : doughs).sort((a, b) => a.cost - b.cost).slice(0, MOST_DOUGHS)
 }
 

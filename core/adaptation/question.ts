@@ -72,6 +72,8 @@ export interface Question extends ModelInput {
   /** Allergens that the recipe holds already. */
   had: ReadonlySet<Allergen>
   purposes: ReadonlySet<Purpose>
+  /** A diet of few carbohydrates is asked for, and the recipe as it stands does not keep it. */
+  starchGoes: boolean
   family: DoughFamily
   /** Figures that have to come out, with the room that each is given for losses. */
   targets: { target: Target; name: string; margin: number }[]
@@ -89,19 +91,25 @@ export function questionOf(input: ModelInput): Question {
     .map((one, at) => ({ ...one, margin: margins[at] ?? 0 }))
     .filter(({ name }) => !without.has(name))
   if (input.driven) targets.push({ target: input.driven, name: DRIVEN, margin: 0 })
+  const diets = wishes.diets.filter((diet) => !without.has(diet.name))
   return {
     ...input,
     lines,
     totalGrams: lines.reduce((sum, one) => sum + (one.part.kind === 'pan' ? 0 : one.grams), 0),
     present: new Set([...lines.map((one) => one.food.id), 'water', ...(wishes.locks.have ?? [])]),
     locked: new Set(without.has(LOCKED) ? [] : wishes.locks.lineIds),
-    diets: wishes.diets.filter((diet) => !without.has(diet.name)),
+    diets,
     // What another dough has lost already is not lost again by a line.
     kept: keptDiets(input).filter((diet) =>
       input.base.diets.some((verdict) => verdict.diet === diet.id && verdict.fits),
     ),
     had: allergensIn(recipe, larder.foods),
     purposes: purposesOf(wishes),
+    starchGoes: diets.some(
+      (diet) =>
+        purposesOf({ diets: [diet], targets: [] }).has('keto') &&
+        input.before.diets.some((verdict) => verdict.diet === diet.id && !verdict.fits),
+    ),
     family: input.base.abilities.family,
     targets,
   }

@@ -1,10 +1,11 @@
 import { foodAgainstDiet, type Diet } from '../diet/diets'
 import { costOf, type PriceBook } from '../cost/costOf'
+import { lacksAnew } from '../dough/abilities'
 import { evaluate, type Evaluation } from '../evaluate'
 import type { Larder } from '../larder'
 import { allLines, type Recipe } from '../recipe/document'
 import type { Change } from '../swap/applySwap'
-import { candidatesFor, madeAs, shareOf, type Swap } from '../swap/catalogue'
+import { candidatesFor, madeAs, standingsOf, type Swap } from '../swap/catalogue'
 import { swapLine } from '../swap/swapLine'
 
 /** A candidate for one line, with what it would do to the piece. */
@@ -74,8 +75,13 @@ export function rankSwaps(
   const priceOf = (of: Recipe, evaluation: Evaluation) =>
     priced ? costOf(of, evaluation.working.lines, larder.foods, priced) : null
   const was = priceOf(recipe, before)
-  const hadLacks = new Set(before.abilities.lacks.map((lack) => lack.text.replace(/[\d.]+/g, '')))
-  return candidatesFor(food, found.part.kind, madeAs(recipe), larder.swaps, shareOf(found.part, found.line))
+  return candidatesFor(
+    food,
+    found.part.kind,
+    madeAs(recipe),
+    larder.swaps,
+    standingsOf(found.part, found.line, larder.foods),
+  )
     .filter((swap) => !more.refused?.includes(swap.id))
     .flatMap((swap): RankedSwap[] => {
       const swapped = swapLine(recipe, lineId, swap, larder.foods)
@@ -100,9 +106,7 @@ export function rankSwaps(
           looseWaterGrams: evaluation.filling.moisture.looseGrams - before.filling.moisture.looseGrams,
           price: now && was && now.unknown.length <= was.unknown.length ? now.perPiece - was.perPiece : null,
           allergensAdded: swapped.changes[0]!.allergensAdded,
-          newLacks: evaluation.abilities.lacks
-            .map((lack) => lack.text)
-            .filter((text) => !hadLacks.has(text.replace(/[\d.]+/g, ''))),
+          newLacks: lacksAnew(before, evaluation).map((lack) => lack.text),
         },
       ]
     })

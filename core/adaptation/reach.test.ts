@@ -3,6 +3,7 @@ import { demo, demoRecipe, diets } from '../../test/demo'
 import { foods, larder, recipeOf } from '../../test/helpers'
 import { adapt } from '../adapt'
 import { parseTarget } from '../diet/target'
+import { lacksAnew } from '../dough/abilities'
 import { evaluate } from '../evaluate'
 import { allLines } from '../recipe/document'
 import { search } from './reach'
@@ -65,8 +66,7 @@ describe('the nearest recipe', () => {
       if (!formed && !before.dough.ready && before.dough.softness !== null)
         expect(Math.abs(evaluation.dough.softness! - before.dough.softness)).toBeLessThan(0.035)
       // What the shape asks and the dough had, it still has, unless it is said.
-      const had = new Set(before.abilities.lacks.map((lack) => lack.text.split(':')[0]))
-      const lost = evaluation.abilities.lacks.filter((lack) => !had.has(lack.text.split(':')[0]))
+      const lost = lacksAnew(before, evaluation)
       if (lost.length) expect(compromise).toContain(lost[0]!.text)
       for (const { line } of allLines(made)) {
         expect(line.grams === null || (Number.isFinite(line.grams) && line.grams >= 0)).toBe(true)

@@ -1,4 +1,5 @@
 import { limitOf, measured } from '../diet/target'
+import { lacksAnew } from '../dough/abilities'
 import { evaluate, type Evaluation } from '../evaluate'
 import type { Larder } from '../larder'
 import type { Recipe } from '../recipe/document'
@@ -186,7 +187,7 @@ function weighable(context: Context, found: Found): Found | null {
     const felt = made.evaluation.dough.softness
     const off = (value: number) => Math.abs(value - (context.base.dough.softness ?? value))
     if (softness !== null && felt !== null && off(felt) > Math.max(MOST_SOFTER, off(softness))) continue
-    if (made.evaluation.abilities.lacks.length > found.reached.evaluation.abilities.lacks.length) continue
+    if (lacksAnew(found.reached.evaluation, made.evaluation).length) continue
     if (misses(made.evaluation, context).some((share) => share > 0)) continue
     return { ...found, reached: { ...made, terms: found.reached.terms, proven: found.reached.proven } }
   }
@@ -203,40 +204,71 @@ export interface Found {
 /** A line changed by less than this share of its weight is left as it was, where that does no harm. */
 const FIDDLY_CHANGE = 0.05
 /** A rest of a line below this share of what stands in for it is not worth keeping. */
-const FIDDLY_REST = 0.1
+const FIDDLY_REST = 0.15
+/** What a line is cut to less than this share of goes out. */
+const FIDDLY_LEFT = 0.25
 /** What a recipe with fewer changes may be farther away. */
 const TIDY_COSTS = 1
 
 /**
  * The same choices with fewer fiddly amounts: 2 g more of this and a rest of 6 g of that are not what a cook
- * weighs. Null where nothing is fiddly, or where it does not come out without.
+ * weighs. Where not both can go, the rests do. Null where nothing is fiddly, or where it does not come out without.
  */
 function tidied(context: Context, found: Found): Found | null {
-  const { program, lines } = found.model
-  const { values } = found.solution
-  const constraints = [...program.constraints]
-  const fix = (variable: number, value: number) =>
-    constraints.push({ name: 'tidy', terms: [[variable, 1]], min: value, max: value })
-  let fiddly = false
-  for (const one of lines) {
+  const fiddly = fiddlyOf(found)
+  const rests = fiddly.filter(({ isRest }) => isRest)
+  for (const gone of rests.length < fiddly.length ? [fiddly, rests] : [fiddly]) {
+    const made = gone.length ? tidiedBy(context, found, gone) : null
+    if (made) return made
+  }
+  return null
+}
+
+/** A variable that is put to a plain value: a rest that goes, or a line that stays as it was written. */
+interface Fiddly {
+  variable: number
+  value: number
+  isRest: boolean
+}
+
+function fiddlyOf({ model, solution: { values } }: Found): Fiddly[] {
+  return model.lines.flatMap((one): Fiddly[] => {
     const kept = values[one.keep]!
     const chosen = one.options.filter((own) => values[own.chosen]! > 0.5)
-    for (const own of one.options) fix(own.chosen, chosen.includes(own) ? 1 : 0)
-    const comes = chosen.reduce((sum, own) => sum + values[own.grams]!, 0)
-    const change = Math.abs(kept - one.grams)
     if (chosen.length) {
-      if (kept < 0.05 || kept > FIDDLY_REST * comes) continue
-      fix(one.keep, 0)
-      fiddly = true
-    } else if (one.food.id !== 'water' && change > 0.05 && change < FIDDLY_CHANGE * one.grams) {
-      fix(one.keep, one.grams)
-      fiddly = true
+      const comes = chosen.reduce((sum, own) => sum + values[own.grams]!, 0)
+      const little = kept >= 0.05 && kept <= FIDDLY_REST * comes
+      return little ? [{ variable: one.keep, value: 0, isRest: true }] : []
     }
-  }
-  if (!fiddly) return null
+    if (kept >= 0.05 && kept < FIDDLY_LEFT * one.grams)
+      return [{ variable: one.keep, value: 0, isRest: true }]
+    const change = Math.abs(kept - one.grams)
+    const little = one.food.id !== 'water' && change > 0.05 && change < FIDDLY_CHANGE * one.grams
+    return little ? [{ variable: one.keep, value: one.grams, isRest: false }] : []
+  })
+}
+
+function tidiedBy(context: Context, found: Found, gone: readonly Fiddly[]): Found | null {
+  const { program } = found.model
+  const { values } = found.solution
+  const fixed = [
+    ...gone,
+    // The choices stay as they are.
+    ...found.model.lines.flatMap((one) =>
+      one.options.map((own) => ({ variable: own.chosen, value: values[own.chosen]! > 0.5 ? 1 : 0 })),
+    ),
+  ]
   const relaxed: Program = {
     variables: program.variables.map((own) => ({ ...own, binary: false })),
-    constraints,
+    constraints: [
+      ...program.constraints,
+      ...fixed.map(({ variable, value }) => ({
+        name: 'tidy',
+        terms: [[variable, 1]] as [number, number][],
+        min: value,
+        max: value,
+      })),
+    ],
   }
   const solution = solveProgram(relaxed, { ...context.options, timeoutMilliseconds: AGAIN_MILLISECONDS })
   if (solution.status === 'infeasible' || solution.distance > found.solution.distance + TIDY_COSTS)

@@ -59,6 +59,22 @@ const UNFELT = 0.005
 const ROLLED: ReadonlySet<AbilityName> = new Set(['roll thin', 'stretch', 'pleat', 'coil'])
 const show = (value: number) => value.toFixed(2)
 
+/** The family whose needs a dough has: what is held together by its fat is asked what a short crust is asked. */
+export const needsFamily = (
+  family: DoughFamily,
+  { consistency }: Pick<DoughFigures, 'consistency'>,
+): DoughFamily => (consistency === 'short' || family === 'flaky' ? 'short' : family)
+
+/** What a dough lacks for its shape and cooking that it did not lack before: by matter, whatever the figures. */
+export function lacksAnew(
+  { abilities: before }: { abilities: Pick<DoughAbilities, 'lacks'> },
+  { abilities: after }: { abilities: Pick<DoughAbilities, 'lacks'> },
+): Lack[] {
+  const matter = ({ text }: Lack) => text.split(':')[0]
+  const had = new Set(before.lacks.map(matter))
+  return after.lacks.filter((lack) => !had.has(matter(lack)))
+}
+
 /** What a dough can do, and what its shape and cooking ask that it cannot. */
 export function abilitiesOf(
   dough: DoughFigures,
@@ -89,20 +105,18 @@ export function abilitiesOf(
             : `strength ${show(strength)}, softness ${show(softness)}`
     return { name, can: !rubber && strength >= least && softness >= from && softness <= to, why }
   })
-  const lacks = needsOf(shape, way, tables, isShort || family === 'flaky' ? 'short' : family).flatMap(
-    (need): Lack[] => {
-      const value = need.ability === 'strength' ? strength : softness
-      const short = need.ability === 'softest' ? value > need.limit + UNFELT : value < need.limit - UNFELT
-      if (!short) return []
-      const what =
-        need.ability === 'strength'
-          ? `Too weak: strength ${show(value)}, ${show(need.limit)} is asked`
-          : need.ability === 'softest'
-            ? `Too soft: softness ${show(value)}, at most ${show(need.limit)} is asked`
-            : `Too dry: softness ${show(value)}, at least ${show(need.limit)} is asked`
-      return [{ text: `${what}, for ${need.why}`, source: need.source }]
-    },
-  )
+  const lacks = needsOf(shape, way, tables, needsFamily(family, dough)).flatMap((need): Lack[] => {
+    const value = need.ability === 'strength' ? strength : softness
+    const short = need.ability === 'softest' ? value > need.limit + UNFELT : value < need.limit - UNFELT
+    if (!short) return []
+    const what =
+      need.ability === 'strength'
+        ? `Too weak: strength ${show(value)}, ${show(need.limit)} is asked`
+        : need.ability === 'softest'
+          ? `Too soft: softness ${show(value)}, at most ${show(need.limit)} is asked`
+          : `Too dry: softness ${show(value)}, at least ${show(need.limit)} is asked`
+    return [{ text: `${what}, for ${need.why}`, source: need.source }]
+  })
   if (springs > RUBBER)
     lacks.push({
       text: `Rubber: it springs back ${show(springs)}, at most ${show(RUBBER)} is rolled, for more gluten than a dough bears`,

@@ -188,6 +188,15 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   if (kind === null && OF_PIECES.test(name) && round.next === 'amount' && (told || round.blankBefore))
     return made('ingredients')
   if (kind === null) {
+    // "Curtido" after a blank line and over amounts leads a part, whatever it is.
+    const leads =
+      words <= 3 &&
+      round.blankBefore === true &&
+      round.next === 'amount' &&
+      !startsLikeStep(name) &&
+      round.foods !== undefined &&
+      matchFood(name, round.foods) === null
+    if (leads) return made('unknown')
     if (!told && !(/^for (?:the )?/i.test(name) && words <= 5)) return null
     // "Salt:" with nothing behind it, or a line in capitals inside a list, is an ingredient.
     if (!colon && !round.marked && !/^for /i.test(name) && (round.next !== 'amount' || !round.blankBefore))
@@ -229,6 +238,8 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   if (known && !ALONE.test(name)) return round.blankBefore && round.next === 'amount' ? made(kind) : null
   // "Pasta" over its flour and eggs is the dough of what is filled.
   if (/^(?:fresh |egg )?pasta$/i.test(name)) return round.next === 'amount' ? made(kind) : null
+  // "Masa" over its lines: one word that names a part, and amounts below it.
+  if (words === 1 && !known && round.next === 'amount') return made(kind)
   return USUAL.test(name) ? made(kind) : null
 }
 

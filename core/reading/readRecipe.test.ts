@@ -206,6 +206,40 @@ describe('readRecipe', () => {
     )
   })
 
+  it.each([
+    ['Wontons\nMakes 30\n30 wonton wrappers\nFilling\n400 g minced pork\nBoil 4 minutes', 3],
+    ['Buns\nMakes 12\nDough\n500 g flour\n250 g water\nFilling\n450 g cabbage\nSteam 12 minutes', 6],
+    ['Pasties\nMakes 6\nDough\n500 g flour\n250 g water\nFilling\n900 g potatoes\nBake 40 minutes', 6],
+    ['Coil\nMakes 1\nDough\n500 g flour\n250 g water\nFilling\n900 g spinach\nBake 40 minutes', 8],
+  ])('guesses servings by what pieces weigh: %s', (text, servings) => {
+    const { recipe: read } = readRecipe(text, foods)
+    expect(read.servings).toBe(servings)
+    expect(read.servingsStated).toBe(false)
+  })
+
+  it('takes a word alone over amounts for a heading', () => {
+    const text =
+      'Cakes\nMakes 10\n\nMasa\n400 g masa harina\n560 ml water\n\nFilling\n250 g black beans\n\nCurtido\n200 g cabbage\n2 tbsp vinegar\n\nGriddle 4 minutes.'
+    const { recipe: read } = readRecipe(text, foods)
+    expect(read.parts.map((part) => [part.kind, part.name])).toEqual(
+      expect.arrayContaining([
+        ['shell', 'Masa'],
+        ['filling', 'Filling'],
+        [expect.any(String), 'Curtido'],
+      ]),
+    )
+    expect(read.parts.find((part) => part.name === 'Curtido')!.lines).toHaveLength(2)
+  })
+
+  it.each([
+    ['Steak and ale pie', 'lidded-pie'],
+    ['Apple hand pies', 'half-moon'],
+    ['Little pies', 'half-moon'],
+  ])('closes "%s" as a %s', (title, shape) => {
+    const text = `${title}\nServes 6\nPastry\n300 g flour\n150 g butter\nFilling\n900 g beef\nBake 200 C`
+    expect(readRecipe(text, foods).recipe.shape).toBe(shape)
+  })
+
   it('loses no words, whatever is pasted', () => {
     const word = fc.constantFrom(
       'flour',

@@ -74,5 +74,7 @@ export function readShape(title: string, method: string): Shape | null {
   if (named?.shape === 'disc' && made?.[0] === 'half-moon' && /\bfold\b/i.test(method)) return 'half-moon'
   if (named) return named.shape
   if (made) return made[0]
-  return /\bpies?\b/i.test(title) ? 'half-moon' : null
+  // One pie has a lid; pies are closed in the hand.
+  if (/\bpie\b/i.test(title)) return 'lidded-pie'
+  return /\bpies\b/i.test(title) ? 'half-moon' : null
 }

@@ -117,7 +117,7 @@ export const partSchema = z.object({
   untilDry: z.boolean().default(false),
   lines: z.array(lineSchema).max(120, 'a part holds at most 120 lines').default([]),
   /** Lines that the text calls optional and the cook leaves out. */
-  setAside: z.array(lineSchema).max(40, 'at most 40 lines can be left out of a part').default([]),
+  setAside: z.array(lineSchema).max(400, 'at most 400 lines can be left out of a part').default([]),
 })
 
 /** A temperature in °C of an oven, a pan or a pot of oil. */

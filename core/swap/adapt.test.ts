@@ -247,7 +247,7 @@ describe('the catalogue', () => {
     (_, one) => {
       for (const part of PART_KINDS) {
         const swaps = fittingSwaps(
-          { food: one, part, share: null },
+          { food: one, part, standings: new Set(['minor'] as const) },
           recipeOf({ shell: [['plain-flour', 1]] }),
           [vegan],
           larder.swaps,

@@ -2,7 +2,7 @@ import { foodAgainstDiet, type Diet } from '../diet/diets'
 import type { Allergen, Food, Foods } from '../food/food'
 import { allLines, type PartKind, type Line, type Recipe } from '../recipe/document'
 import { applySwap, NO_SWAP, replaceLine, type Change, type Swapped } from './applySwap'
-import { candidatesFor, madeAs, shareOf, standsForAll, type Swap } from './catalogue'
+import { candidatesFor, madeAs, standingsOf, standsForAll, type Standing, type Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'
 import { rebalanceSalt } from './rebalanceSalt'
 
@@ -19,11 +19,10 @@ const mayBreak = (food: Food, diets: readonly Diet[]) =>
   diets.flatMap((diet) => foodAgainstDiet(food, diet).may)
 
 /** A line as a swap looks at it. */
-interface Standing {
+interface Place {
   food: Food
   part: PartKind
-  /** Of its part's weight, 0 to 1; null where that is not known. */
-  share: number | null
+  standings: ReadonlySet<Standing>
 }
 
 /**
@@ -34,7 +33,7 @@ interface Standing {
  * @param had allergens that the recipe holds already; null where they are no matter
  */
 export function fittingSwaps(
-  { food, part, share }: Standing,
+  { food, part, standings }: Place,
   recipe: Recipe,
   diets: readonly Diet[],
   swaps: readonly Swap[],
@@ -50,7 +49,7 @@ export function fittingSwaps(
       : new Set(swap.to.flatMap(({ foodId }) => foods.get(foodId)!.allergens.filter((one) => !had.has(one))))
           .size
   return (
-    candidatesFor(food, part, madeAs(recipe), swaps, share)
+    candidatesFor(food, part, madeAs(recipe), swaps, standings)
       .filter(
         (swap) => standsForAll(swap) && swap.to.every((target) => !breaks(foods.get(target.foodId)!, diets)),
       )
@@ -66,14 +65,14 @@ export function fittingSwaps(
 
 function bestSwap(
   line: Line,
-  standing: Standing,
+  place: Place,
   recipe: Recipe,
   { diets, kept, had }: Asked,
   swaps: readonly Swap[],
   foods: Foods,
 ): Swapped | null {
-  for (const swap of fittingSwaps(standing, recipe, diets, swaps, foods, kept, kept.length ? had : null)) {
-    const swapped = applySwap(line, standing.part, swap, foods)
+  for (const swap of fittingSwaps(place, recipe, diets, swaps, foods, kept, kept.length ? had : null)) {
+    const swapped = applySwap(line, place.part, swap, foods)
     if (swapped) return swapped
   }
   return null
@@ -142,7 +141,7 @@ function exchange(
     const offered = broken ? swaps : usual
     const swapped = bestSwap(
       line,
-      { food, part: part.kind, share: shareOf(part, line) },
+      { food, part: part.kind, standings: standingsOf(part, line, foods) },
       recipe,
       asks,
       offered,

@@ -1,10 +1,10 @@
 import { isFlour, READY_GROUPS } from '../dough/assess'
 import { softnessOf, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
-import { EU_ALLERGENS, type Food, type Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import { inDough, SCALDED } from '../food/scalded'
 import { newLine, type Line, type Part, type Recipe } from '../recipe/document'
 import { printLine } from '../recipe/printLine'
-import { NO_SWAP, type Change } from './applySwap'
+import { allergensAdded, NO_SWAP, type Change } from './applySwap'
 import { formulaMark, type Formula, type FormulaShare } from './formulas'
 
 /** A recipe whose dough was made anew by a formula. */
@@ -34,6 +34,7 @@ const USUAL: Readonly<Record<string, readonly string[]>> = {
   'yogurt:own': ['yogurt', 'soy-yogurt', 'oat-yogurt', 'coconut-yogurt'],
   'yogurt:strained': ['greek-yogurt', 'soy-yogurt'],
 }
+const holdsGluten = (food: Food | undefined) => food?.allergens.includes('gluten') ?? false
 const isFat = (food: Food) => food.softeningFat !== null && food.per100g.fatG >= 50
 const isOwn: Readonly<Record<string, (food: Food) => boolean>> = {
   'flour:own': isFlour,
@@ -120,8 +121,6 @@ export function applyFormula(
     parts.push({ ...part, lines: made })
   }
   if (!first) return null
-  const had14 = new Set(oldFoods.flatMap((food) => food.allergens))
-  const brought = new Set([...fresh.values()].flatMap((food) => food.allergens))
   return {
     recipe: { ...recipe, parts },
     fresh: [...fresh.values()],
@@ -139,9 +138,7 @@ export function applyFormula(
       ...NO_SWAP,
       handling: formula.method,
       cooking: formula.cooking[recipe.cooking.way] ?? '',
-      allergensAdded: Object.entries(EU_ALLERGENS)
-        .filter(([key]) => brought.has(key as never) && !had14.has(key as never))
-        .map(([, name]) => name),
+      allergensAdded: allergensAdded(oldFoods, [...fresh.values()]),
       swapId: formulaMark(formula),
       source: formula.source,
     },
@@ -177,8 +174,13 @@ function reform(
   const flourGrams = flours.reduce((sum, { grams }) => sum + grams, 0)
   const mainFlour = [...flours].sort((a, b) => b.grams - a.grams)[0]!
   const entries: Entry[] = []
+  // What makes a wheat dough stronger or more whole is no business of a dough of maize.
+  const wheaten = formula.shares.some(({ of }) => holdsGluten(foods.get(of)))
   for (const share of formula.shares) {
-    const own = dough.filter(({ food }) => isOwn[share.of]?.(food) && fits(food))
+    const own = dough.filter(
+      ({ food }) =>
+        isOwn[share.of]?.(food) && fits(food) && (!wheaten || share.of !== 'flour:own' || holdsGluten(food)),
+    )
     const main = own.sort((a, b) => b.grams - a.grams)[0] ?? null
     const ids = share.of.includes(':') ? (main ? [main.food.id] : (USUAL[share.of] ?? [])) : [share.of]
     const food = ids.map((id) => foods.get(id)).find((one) => one && fits(one))

@@ -39,9 +39,9 @@ export interface Swapped {
   change: Change
 }
 
-/** The EU names of allergens that the substitutes bring and the original had not. */
-function allergensAdded(from: Food, to: readonly Food[]): string[] {
-  const had = new Set(from.allergens)
+/** The EU names of allergens that some foods bring and others had not. */
+export function allergensAdded(from: readonly Food[], to: readonly Food[]): string[] {
+  const had = new Set(from.flatMap((food) => food.allergens))
   const added = new Set(to.flatMap((food) => food.allergens).filter((allergen) => !had.has(allergen)))
   return Object.entries(EU_ALLERGENS)
     .filter(([key]) => added.has(key as keyof typeof EU_ALLERGENS))
@@ -131,7 +131,7 @@ export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods):
       handling: swap.handling,
       cooking: swap.cooking,
       allergensAdded: allergensAdded(
-        from,
+        [from],
         made.map((one) => one.food),
       ),
       swapId: swap.id,

@@ -31,17 +31,42 @@ export const STRAINED_OFF = 0.375
 export const waterOf = (target: SwapTarget, food: Food): number =>
   target.soaked ? (food.unitGrams.soaked ?? 1) - 1 : target.strained ? -STRAINED_OFF : 0
 
-/** What a food is in its part: what it is made of, or a little that binds or seasons. */
-export const STANDINGS = ['main', 'minor'] as const
+/** What a food is in its part: what it is made of, a little that binds or seasons, or part of something sweet. */
+export const STANDINGS = ['main', 'minor', 'sweet'] as const
 export type Standing = (typeof STANDINGS)[number]
 /** From this share of its part's weight on a food is what the part is made of. Our own choice. */
-const MAIN_SHARE = 0.25
+export const MAIN_SHARE = 0.25
+/** From this share of sugar, honey and dried fruit on a part is sweet; a braise seasoned with sugar is not. Our own choice. */
+const SWEET_SHARE = 0.08
+const SWEET_GROUPS = new Set(['sweetener', 'polyol', 'dried-fruit'])
 
 /** The share of its part's weight that a line is, 0 to 1; null where that is not known. */
 export function shareOf(part: Pick<Part, 'lines'>, line: Pick<Line, 'grams'>): number | null {
   if (!line.grams) return null
   const total = part.lines.reduce((sum, own) => sum + (own.grams ?? 0), 0)
   return total > 0 ? line.grams / total : null
+}
+
+/** Whether a part is sweet. */
+export function isSweet(part: Pick<Part, 'lines'>, foods: Foods): boolean {
+  return (
+    part.lines.reduce((sum, line) => {
+      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      return sum + (food && SWEET_GROUPS.has(food.group) ? (shareOf(part, line) ?? 0) : 0)
+    }, 0) >= SWEET_SHARE
+  )
+}
+
+/** What a line is in its part. */
+export function standingsOf(
+  part: Pick<Part, 'kind' | 'lines'>,
+  line: Pick<Line, 'grams'>,
+  foods: Foods,
+): Set<Standing> {
+  // A marinade is made of what a filling is made of.
+  const filling = part.kind === 'filling' || part.kind === 'marinade'
+  const isMain = filling && (shareOf(part, line) ?? 0) >= MAIN_SHARE
+  return new Set<Standing>([isMain ? 'main' : 'minor', ...(isSweet(part, foods) ? (['sweet'] as const) : [])])
 }
 
 /** How much of a substitute stands for what is taken out. */
@@ -70,7 +95,7 @@ export interface Swap {
   way: CookingWay | null
   /** How a piece is closed, where it holds; null for any. */
   closings: readonly Shape[] | null
-  /** Whether it stands for what a part is made of, or for a little of it that binds or seasons; null for either. */
+  /** Whether it stands for what a part is made of, for a little of it, or in something sweet only; null for any. */
   as: Standing | null
   /** What it is for, where nobody would take it for anything else; empty for any end. */
   ends: Purpose[]
@@ -130,7 +155,7 @@ export function swapsFromRows(rows: readonly Readonly<Record<string, string>>[],
     const oddClosing = closings?.find((one) => !(SHAPES as readonly string[]).includes(one))
     if (oddClosing !== undefined) throw new Error(`${where}: closing "${oddClosing}" is unknown`)
     const standing = row.as ? STANDINGS.find((one) => one === row.as) : null
-    if (standing === undefined) throw new Error(`${where}: "${row.as}" is not main or minor`)
+    if (standing === undefined) throw new Error(`${where}: "${row.as}" is not main, minor or sweet`)
     const ends = (row.ends ?? '').split('|').filter(Boolean)
     const oddEnd = ends.find((one) => !(PURPOSES as readonly string[]).includes(one))
     if (oddEnd) throw new Error(`${where}: "${oddEnd}" is no end that a swap can be for`)
@@ -243,6 +268,9 @@ function standsFor(swap: Swap, food: Food): boolean {
   return swap.group === food.group && food.origins.length > 0
 }
 
+/** A line whose part is not known is taken for a little of it. */
+const UNKNOWN_STANDING: ReadonlySet<Standing> = new Set(['minor'])
+
 /**
  * The swaps that hold for a food in a part, a way of cooking and a way of closing: usual ones before those for a special end, then
  * the most exact, then those that lose the fewest roles, then the order of the table.
@@ -252,18 +280,15 @@ export function candidatesFor(
   part: PartKind,
   { way, shape }: Made,
   swaps: readonly Swap[],
-  share: number | null = null,
+  standings: ReadonlySet<Standing> = UNKNOWN_STANDING,
 ): Swap[] {
-  // A marinade is made of what a filling is made of.
   const where = part === 'marinade' ? 'filling' : part
-  const isMain = where === 'filling' && share !== null && share >= MAIN_SHARE
-  const standing: Standing = isMain ? 'main' : 'minor'
   return swaps
     .filter(
       (swap) =>
         standsFor(swap, food) &&
         (swap.part === null || swap.part === where) &&
-        (swap.as === null || swap.as === standing) &&
+        (swap.as === null || standings.has(swap.as)) &&
         (swap.way === null || swap.way === way) &&
         (swap.closings === null || swap.closings.includes(shape)),
     )

@@ -4,6 +4,7 @@ import { foods, larder, recipeOf } from '../../test/helpers'
 import { foodAgainstDiet } from '../diet/diets'
 import { DOUGH_FAMILIES, type DoughFamily } from '../dough/family'
 import { isFlour } from '../dough/assess'
+import { lacksAnew } from '../dough/abilities'
 import { evaluate } from '../evaluate'
 import type { Food } from '../food/food'
 import { allLines, type CookingWay, type Recipe, type Shape } from '../recipe/document'
@@ -201,10 +202,8 @@ describe('a dough made by a formula', () => {
     expect(after.dough.grams / before.dough.grams).toBeGreaterThan(0.98)
     expect(after.dough.grams / before.dough.grams).toBeLessThan(1.02)
     // No lack for its shape and way that the wheat dough did not have.
-    const sort = (text: string) => text.split(':')[0]
-    const had = before.abilities.lacks.map(({ text }) => sort(text))
     expect(
-      after.abilities.lacks.map(({ text }) => text).filter((text) => !had.includes(sort(text))),
+      lacksAnew(before, after).map(({ text }) => text),
       `softness ${after.dough.softness?.toFixed(2)}, holds ${after.abilities.strength?.toFixed(2)}`,
     ).toEqual([])
     if (after.dough.softness !== null) {

@@ -13,6 +13,7 @@ export const LEVERS = [
   'shell-less',
   'sweet-less',
   'starch-out',
+  'starch-less',
   'vegetable-swap',
   'main-less',
   'flour',
@@ -55,7 +56,11 @@ const READY = /^(?:wrapper|pastry)$/
 /** Grams of protein in 100 g from which a filling's food is there for its protein. Our own choice. */
 const PROTEIN_G = 7
 
-const netCarbohydrateG = ({ per100g }: Food) => per100g.carbohydrateG - per100g.fibreG - per100g.polyolsG
+/** Grams of net carbohydrate in 100 g from which a food of a filling is starchy. Our own choice. */
+export const STARCHY_G = 12
+
+export const netCarbohydrateG = ({ per100g }: Food) =>
+  per100g.carbohydrateG - per100g.fibreG - per100g.polyolsG
 const isFatFood = (food: Food) => food.softeningFat !== null && food.per100g.fatG >= 50
 
 /** The lever that taking less of a line is; null for none. */
@@ -63,7 +68,8 @@ export function leverOfLess(part: PartKind, food: Food): LeverName | null {
   if (isFatFood(food)) return part === 'shell' ? 'dough-fat-less' : 'fat-less'
   if (part === 'shell') return 'shell-less'
   if (SWEET.test(food.group)) return 'sweet-less'
-  return part === 'filling' ? 'main-less' : null
+  if (part !== 'filling') return null
+  return netCarbohydrateG(food) >= STARCHY_G ? 'starch-less' : 'main-less'
 }
 
 /** The lever that taking more of a line is; null for none. */
@@ -85,7 +91,7 @@ export function leverOfSwap(part: PartKind, from: Food, to: readonly Food[]): Le
   if (isFatFood(from)) return part === 'shell' ? 'dough-fat-less' : 'fat-less'
   if (part !== 'filling') return null
   if (VEGETABLES.test(main.group) && !VEGETABLES.test(from.group)) return 'vegetable-swap'
-  if (netCarbohydrateG(from) >= 12) return 'starch-out'
+  if (from.group === 'fruit' || netCarbohydrateG(from) >= STARCHY_G) return 'starch-out'
   return main.per100g.proteinG >= PROTEIN_G ? 'protein-swap' : null
 }
 

@@ -4,7 +4,7 @@ import type { Food } from '~~/core/food/food'
 import type { Nutrients } from '~~/core/food/nutrients'
 import type { Contribution } from '~~/core/nutrition/contributions'
 import type { Line, Part, PartKind } from '~~/core/recipe/document'
-import { candidatesFor, type Made } from '~~/core/swap/catalogue'
+import { candidatesFor, type Made, type Standing } from '~~/core/swap/catalogue'
 import { table } from '~~/data/table'
 import { plainPart, showFigure, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
@@ -23,6 +23,7 @@ const {
   pieces,
   continued = false,
   lens,
+  standings,
 } = defineProps<{
   line: Line
   part: PartKind
@@ -39,6 +40,8 @@ const {
   continued?: boolean
   /** The diets against which lines are marked. */
   lens: string[]
+  /** What the line is in its part. */
+  standings: ReadonlySet<Standing>
 }>()
 const edits = useBenchEdits()
 const { shareOf, figure } = useShareNutrient()
@@ -66,15 +69,7 @@ const against = computed(() => {
   }
 })
 const swaps = computed(() =>
-  food.value
-    ? candidatesFor(
-        food.value,
-        part,
-        made,
-        shelves.larder.swaps,
-        line.grams && partGrams > 0 ? line.grams / partGrams : null,
-      )
-    : [],
+  food.value ? candidatesFor(food.value, part, made, shelves.larder.swaps, standings) : [],
 )
 const checks = computed(() => line.notes.filter((note) => note.level === 'check' && note.code !== 'to-feel'))
 const share = computed(() => {
