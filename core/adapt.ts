@@ -214,8 +214,8 @@ function byCatalogue(
   dietIds: readonly string[],
   larder: Larder,
 ): Adaptation {
-  const { diets, weights } = wishes
-  const kept = weights.kept > 0 ? keptDiets({ before, larder, wishes }) : []
+  const { diets } = wishes
+  const kept = keptDiets({ before, larder, wishes })
   const { recipe: swapped, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods, kept)
   const first = evaluate(swapped, larder, before)
   // What the cook was told before stays while nothing is changed: a packet to check changes no line.

@@ -4,6 +4,7 @@ import { evaluate } from '../evaluate'
 import type { Change } from '../swap/applySwap'
 import { cookOtherwise } from './cookOtherwise'
 import { lacksAnew } from '../dough/abilities'
+import type { Recipe } from '../recipe/document'
 import { furtherThanCooks } from './further'
 import { otherDoughs } from './otherDough'
 import { CRAFT, STRENGTH, targetsOf } from './question'
@@ -77,10 +78,16 @@ export function withOtherDoughs(context: Context, known: readonly (Nearest | nul
 }
 
 /** Said where an answer went beyond what cooks would do in many small things. */
-const FURTHER = 'Further than most cooks would go, in its amounts'
+export const FURTHER = 'Further than most cooks would go, in its amounts'
 
 /** Better what a cook would not do of herself, or a dough to be handled with care, said plainly, than none. */
 const TIERS: readonly (readonly string[])[] = [[], [CRAFT], [STRENGTH], [STRENGTH, CRAFT]]
+
+/** Where a recipe goes further than most cooks would, in words; '' where it does not. */
+export const furtherOf = (context: Context, recipe: Recipe): string =>
+  furtherThanCooks(context.recipe, recipe, context.larder, (food) =>
+    context.wishes.diets.some((diet) => foodAgainstDiet(food, diet).breaks.length > 0),
+  )
 
 /** The nearest recipe that reaches what is asked, with a weaker dough where there is no other. */
 export function nearest(context: Context, tiers = TIERS.length): Nearest | null {
@@ -99,9 +106,7 @@ export function nearest(context: Context, tiers = TIERS.length): Nearest | null 
           lacksAnew(context.before, evaluation)
             .map(({ text }) => text)
             .join('; ') || weaker,
-          furtherThanCooks(context.recipe, recipe, context.larder, (food) =>
-            context.wishes.diets.some((diet) => foodAgainstDiet(food, diet).breaks.length > 0),
-          ),
+          furtherOf(context, recipe),
         ]
       : []
     return {

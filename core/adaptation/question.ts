@@ -115,7 +115,10 @@ export function questionOf(input: ModelInput): Question {
   }
 }
 
-/** Diets that leave foods out, which a recipe keeps as it was written, besides those that are asked for. */
+/**
+ * Diets that leave foods out, which a recipe keeps as it was written, besides those that are asked for; none where
+ * the cook gives them no weight.
+ */
 export const keptDiets = ({
   before,
   larder,
@@ -123,6 +126,7 @@ export const keptDiets = ({
 }: Pick<ModelInput, 'before' | 'larder' | 'wishes'>): Diet[] =>
   larder.diets.filter(
     (diet) =>
+      wishes.weights.kept > 0 &&
       excludes(diet) &&
       !wishes.diets.some((asked) => asked.id === diet.id) &&
       before.diets.some(

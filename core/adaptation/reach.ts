@@ -6,6 +6,8 @@ import { closestOf, conflictOf, nearerOf, type Closest } from './conflict'
 import { buildModel } from './model'
 import {
   cookedNearest,
+  FURTHER,
+  furtherOf,
   nearest,
   reachedBefore,
   startsOf,
@@ -16,7 +18,7 @@ import {
 import { CRAFT } from './question'
 import type { Program, Solution } from './program'
 import { otherDoughs } from './otherDough'
-import { inputOf, reached, type Context, type Cut, type Reached } from './reachOnce'
+import { inputOf, misses, reached, type Context, type Cut, type Reached } from './reachOnce'
 import type { SolveOptions } from './solve'
 import type { Wishes } from './wishes'
 
@@ -98,6 +100,17 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
         closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, first) })
       }
     }
+    // What was driven as far as it goes may after all be far enough: the search had no time to find it.
+    if (closest && misses(closest.reached.evaluation, context).every((share) => share === 0))
+      return {
+        best: { ...closest.reached, proven: false },
+        closest: null,
+        compromise: furtherOf(context, closest.reached.recipe) || FURTHER,
+        alternatives: [],
+        binding: [],
+        conflict: [],
+        unmet: unmetOf(context),
+      }
     return {
       best: null,
       closest,

@@ -127,7 +127,8 @@ function exchange(
   const changes: Change[] = []
   const unmet: Adapted['unmet'] = []
   for (const { part, line } of allLines(recipe)) {
-    if (!asked(line)) continue
+    // A line that stands for a part made elsewhere has its foods there.
+    if (line.componentId !== null || !asked(line)) continue
     const food = line.foodId === null ? undefined : foods.get(line.foodId)
     if (!food) {
       if (line.raw || line.name)
@@ -187,7 +188,7 @@ export const swapUnweighed = (
     asks,
     swaps,
     foods,
-    (line) => !(line.grams! > 0) && line.componentId === null && !locked.includes(line.id),
+    (line) => !(line.grams! > 0) && !locked.includes(line.id),
   )
 
 const breaksIn = (recipe: Recipe, diet: Diet, foods: Foods) =>
