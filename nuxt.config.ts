@@ -22,11 +22,11 @@ const measuredTable = () =>
       ),
   })
 
-/** The search in a file of its own beside the server's, for a thread of its own. */
-const buildAdaptWorker = (serverDir: string) =>
+/** What takes long, in a file of its own beside the server's, for threads of its own. */
+const buildKitchenWorker = (serverDir: string) =>
   build({
-    entryPoints: ['server/workers/adapt.ts'],
-    outfile: join(serverDir, 'adapt-worker.mjs'),
+    entryPoints: ['server/workers/kitchen.ts'],
+    outfile: join(serverDir, 'kitchen-worker.mjs'),
     bundle: true,
     platform: 'node',
     format: 'esm',
@@ -81,10 +81,22 @@ export default defineNuxtConfig({
     worker: { format: 'es', plugins: () => [packedTables()] },
     build: { chunkSizeWarningLimit: 700 },
   },
+  routeRules: {
+    '/**': {
+      headers: {
+        'x-content-type-options': 'nosniff',
+        'x-frame-options': 'DENY',
+        'referrer-policy': 'no-referrer',
+        'cross-origin-opener-policy': 'same-origin',
+        'cross-origin-resource-policy': 'same-origin',
+        'permissions-policy': 'camera=(), geolocation=(), microphone=(), payment=()',
+      },
+    },
+  },
   nitro: {
     hooks: {
       async compiled(nitro) {
-        if (!nitro.options.dev) await buildAdaptWorker(nitro.options.output.serverDir)
+        if (!nitro.options.dev) await buildKitchenWorker(nitro.options.output.serverDir)
       },
     },
     compressPublicAssets: { gzip: true, brotli: true },

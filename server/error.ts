@@ -1,10 +1,10 @@
 import { setResponseHeader, setResponseStatus, send, type H3Error, type H3Event } from 'h3'
 import { RecipeProblem } from '../core/recipe/problem'
-import { isDatabaseDown } from './db/pool'
+import { isDatabaseDown } from './db/errors'
 import { invalid, problem, type Problem } from './utils/problem'
 
 /** What an error is to the caller. Anything not foreseen is a 500 without its inside. */
-function asProblem(error: H3Error): Problem {
+function asProblem(error: H3Error, event: H3Event): Problem {
   const cause: unknown = error.cause ?? error
   if (cause instanceof RecipeProblem) return invalid(cause.problems).data as Problem
   if (isDatabaseDown(cause)) {
@@ -12,7 +12,9 @@ function asProblem(error: H3Error): Problem {
       503,
       'database-away',
       'The database cannot be reached',
-      'Nothing was saved. Reading, evaluating and adapting still work; try to save again when the database is back',
+      event.method === 'GET' || event.method === 'HEAD'
+        ? 'Reading a text, evaluating and adapting still work; try again when it is back'
+        : 'Whether this was kept is not known until it is back. Send it again then: with the same Idempotency-Key, or the same revision, it is kept once',
     ).data as Problem
   }
   const data = error.data as Problem | undefined
@@ -36,10 +38,11 @@ function asProblem(error: H3Error): Problem {
 
 /** Answers every error as an RFC 9457 problem document. */
 export default function errorHandler(error: H3Error, event: H3Event) {
-  const answer = asProblem(error)
+  const answer = asProblem(error, event)
   if (answer.status >= 500 && answer.status !== 503) console.error(error)
   setResponseStatus(event, answer.status, answer.title)
   setResponseHeader(event, 'content-type', 'application/problem+json; charset=utf-8')
   setResponseHeader(event, 'cache-control', 'no-store')
+  if (answer.status === 503 || answer.status === 429) setResponseHeader(event, 'retry-after', 2)
   return send(event, JSON.stringify(answer))
 }

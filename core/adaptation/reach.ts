@@ -19,7 +19,7 @@ import { CRAFT } from './question'
 import type { Program, Solution } from './program'
 import { otherDoughs } from './otherDough'
 import { inputOf, misses, reached, type Context, type Cut, type Reached } from './reachOnce'
-import type { SolveOptions } from './solve'
+import { OutOfTime, type SolveOptions } from './solve'
 import type { Wishes } from './wishes'
 
 export interface Search {
@@ -68,6 +68,7 @@ function otherwise(program: Program, solution: Solution) {
  *
  * @param recipe checked, ids given
  * @throws RecipeProblem as `evaluate`
+ * @throws OutOfTime when the time is up before anything was found
  */
 export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: SearchOptions = {}): Search {
   const before = evaluate(recipe, larder)
@@ -76,9 +77,9 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
   progress(0, 'looking for the nearest recipe')
   const asWritten = nearest(context)
   progress(0.25, 'looking at another way of cooking')
-  const otherwiseCooked = cookedNearest(context, asWritten)
+  const otherwiseCooked = inTime(() => cookedNearest(context, asWritten), null)
   progress(0.35, 'looking at other doughs')
-  const doughs = withOtherDoughs(context, [asWritten, otherwiseCooked])
+  const doughs = inTime(() => withOtherDoughs(context, [asWritten, otherwiseCooked]), [])
   const [best, ...runnersUp] = [asWritten, otherwiseCooked, ...doughs]
     .filter((one) => one !== null)
     .sort((a, b) => a.tier - b.tier || a.found.reached.distance - b.found.reached.distance)
@@ -86,20 +87,9 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
     progress(0.5, 'looking for what contradicts')
     // What cooks would do is no wish of anybody's: it stands in nobody's way.
     const free: Context = { ...context, without: new Set([...context.without, CRAFT]) }
-    const conflict = conflictOf(free)
+    const conflict = inTime(() => conflictOf(free), [UNKNOWN_CONFLICT])
     progress(0.8, 'looking how near it gets')
-    let closest = closestOf(free, conflict)
-    for (const start of closest ? startsOf(free) : []) {
-      const doughs = otherDoughs(start.context).map((dough) => ({
-        context: { ...start.context, recipe: dough.recipe, base: dough.base },
-        first: [...start.first, dough],
-      }))
-      // As it was written it has been looked at already.
-      for (const { context: own, first } of start.first.length ? [start, ...doughs] : doughs) {
-        const other = closestOf(own, conflict)
-        closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, first) })
-      }
-    }
+    const closest = closestOfAll(free, conflict)
     // What was driven as far as it goes may after all be far enough: the search had no time to find it.
     if (closest && misses(closest.reached.evaluation, context).every((share) => share === 0))
       return {
@@ -133,9 +123,10 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
       names: new Map(terms.map(([at, sign]) => [latest.model.program.variables[at]!.name, sign])),
       max,
     })
-    const next = reached(
-      { ...best.context, options: { ...options, timeoutMilliseconds: OTHER_MILLISECONDS } },
-      cuts,
+    const next = inTime(
+      () =>
+        reached({ ...best.context, options: { ...options, timeoutMilliseconds: OTHER_MILLISECONDS } }, cuts),
+      null,
     )
     if (!next) break
     others.push({ ...best, found: withBefore(next, best.first) })
@@ -147,7 +138,7 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
     (one, other) => one.tier - other.tier || one.found.reached.distance - other.found.reached.distance,
   )
   const { found, context: own, compromise } = nearestOne!
-  const binding = bindingOf(own, found)
+  const binding = inTime(() => bindingOf(own, found), [])
   progress(1, 'done')
   return {
     best: found.reached,
@@ -158,6 +149,36 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
     conflict: [],
     unmet: unmetOf(own, found.model),
   }
+}
+
+/** What is said when there was no time to find out what contradicts what. */
+const UNKNOWN_CONFLICT = 'Nothing was found in the time given; ask for less at once'
+
+/** What a part of the search finds, or what there is without it when its time is up. */
+function inTime<T>(look: () => T, without: T): T {
+  try {
+    return look()
+  } catch (error) {
+    if (error instanceof OutOfTime) return without
+    throw error
+  }
+}
+
+/** What comes nearest to a figure that nothing reaches, whatever the search starts from. */
+function closestOfAll(free: Context, conflict: readonly string[]): Closest | null {
+  let closest = inTime(() => closestOf(free, conflict), null)
+  for (const start of closest ? startsOf(free) : []) {
+    const doughs = otherDoughs(start.context).map((dough) => ({
+      context: { ...start.context, recipe: dough.recipe, base: dough.base },
+      first: [...start.first, dough],
+    }))
+    // As it was written it has been looked at already.
+    for (const { context: own, first } of start.first.length ? [start, ...doughs] : doughs) {
+      const other = inTime(() => closestOf(own, conflict), null)
+      closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, first) })
+    }
+  }
+  return closest
 }
 
 function unmetOf(context: Context, model = buildModel(inputOf(context))): Search['unmet'] {

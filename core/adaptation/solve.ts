@@ -4,12 +4,27 @@ import type { Program, Solution } from './program'
 export interface SolveOptions {
   /** Stop here and take the best found. */
   timeoutMilliseconds?: number
+  /** Says that the time of the whole search is up; asked before every solving. */
+  expired?: () => boolean
   /** How far from the nearest the answer may be, as a share of its distance. */
   tolerance?: number
 }
 
-/** Solves a programme with yalps. */
+/** Thrown when the time of a whole search is up. */
+export class OutOfTime extends Error {
+  constructor() {
+    super('The time given to the search is up')
+    this.name = 'OutOfTime'
+  }
+}
+
+/**
+ * Solves a programme with yalps.
+ *
+ * @throws OutOfTime when the time of the whole search is up
+ */
 export function solveProgram(program: Program, options: SolveOptions = {}): Solution {
+  if (options.expired?.()) throw new OutOfTime()
   const { variables, constraints } = program
   const columns: [string, number][][] = variables.map(({ cost }) => [['cost', cost]])
   constraints.forEach(({ terms }, at) => {

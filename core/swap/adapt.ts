@@ -183,13 +183,7 @@ export const swapUnweighed = (
   foods: Foods,
   locked: readonly string[],
 ): Exchanged =>
-  exchange(
-    recipe,
-    asks,
-    swaps,
-    foods,
-    (line) => !(line.grams! > 0) && !locked.includes(line.id),
-  )
+  exchange(recipe, asks, swaps, foods, (line) => !(line.grams! > 0) && !locked.includes(line.id))
 
 const breaksIn = (recipe: Recipe, diet: Diet, foods: Foods) =>
   allLines(recipe).some(({ line }) => {

@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { createHash } from 'node:crypto'
+import { createHash, randomUUID } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
@@ -113,26 +113,57 @@ export function ensureBuild() {
   writeStamp('build', now)
 }
 
-/** Waits until a web address answers; throws after `seconds`. */
-export async function waitFor(url, seconds = 30) {
-  const end = Date.now() + seconds * 1000
-  while (Date.now() < end) {
-    try {
-      const answer = await fetch(url)
-      if (answer.ok) return
-    } catch {
-      // Not listening yet.
-    }
-    await new Promise((resolve) => setTimeout(resolve, 60))
+const addressOf = (host, port) => `http://${host.includes(':') ? `[${host}]` : host}:${port}`
+/** Where a server that listens everywhere is asked from here. */
+const askedAt = (host, port) =>
+  addressOf(host === '0.0.0.0' ? '127.0.0.1' : host === '::' ? '::1' : host, port)
+
+async function json(url, milliseconds, headers = {}) {
+  try {
+    const answer = await fetch(url, { headers, signal: AbortSignal.timeout(milliseconds) })
+    return { status: answer.status, value: await answer.json() }
+  } catch {
+    return null
   }
-  throw new Error(`${url} did not answer within ${seconds} s`)
 }
 
-/** Starts the built server and resolves when it and its database answer. */
-export async function startServer({ host = '127.0.0.1', port, databaseUrl, env = {} }) {
+/** Whether a port can be had; otherwise who has it, in words. */
+export async function whoHolds(host, port) {
+  const error = await new Promise((resolve) => {
+    const probe = createServer()
+    probe.once('error', resolve)
+    probe.listen(port, host, () => probe.close(() => resolve(null)))
+  })
+  if (!error) return null
+  if (error.code === 'EACCES') return `port ${port} may not be used by this user; choose one above 1023`
+  if (error.code === 'EADDRNOTAVAIL') return `this machine has no address ${host}`
+  if (error.code !== 'EADDRINUSE') return `port ${port} cannot be used: ${error.code}`
+  const live = await json(`${askedAt(host, port)}/api/live`, 1500)
+  return live?.value?.product === 'swap-pocket'
+    ? `Swap Pocket runs there already, process ${live.value.pid}, at ${addressOf(host, port)}`
+    : `port ${port} is used by another program; choose another with PORT=${port + 1}`
+}
+
+/** How long a server may take to be ready: a first start writes a thousand foods. */
+const READY_SECONDS = 90
+
+/**
+ * Starts the built server and resolves when it is ready: when a save would be kept.
+ *
+ * @param begun called with the process as soon as there is one, so that a signal can stop it
+ */
+export async function startServer({
+  host = '127.0.0.1',
+  port,
+  databaseUrl,
+  env = {},
+  begun = () => undefined,
+}) {
+  const instance = randomUUID()
   const child = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
     cwd: ROOT,
-    stdio: ['ignore', 'ignore', 'inherit'],
+    // Over the last one it learns when this process is gone, however it went.
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -141,14 +172,25 @@ export async function startServer({ host = '127.0.0.1', port, databaseUrl, env =
       NITRO_HOST: host,
       NITRO_PORT: String(port),
       DATABASE_URL: databaseUrl,
+      SWAP_POCKET_INSTANCE: instance,
       ...env,
     },
   })
-  const ended = new Promise((_, reject) =>
-    child.once('exit', (code) => reject(new Error(`The server ended with ${code}; is port ${port} taken?`))),
-  )
-  ended.catch(() => undefined)
-  const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`
-  await Promise.race([waitFor(`${address}/api/health`), ended])
-  return { child, address }
+  begun(child)
+  let ended = null
+  child.once('exit', (code, signal) => (ended = `The server ended with ${code ?? signal}`))
+  const token = env.SWAP_POCKET_TOKEN ?? process.env.SWAP_POCKET_TOKEN
+  const headers = token ? { authorization: `Bearer ${token}` } : {}
+  const at = askedAt(host, port)
+  for (const end = Date.now() + READY_SECONDS * 1000; Date.now() < end;) {
+    if (ended) throw new Error(ended)
+    const live = await json(`${at}/api/live`, 1000)
+    if (live?.value?.instance === instance) {
+      const ready = await json(`${at}/api/ready`, 5000, headers)
+      if (ready?.status === 200) return { child, address: addressOf(host, port) }
+    }
+    await new Promise((resolve) => setTimeout(resolve, 60))
+  }
+  child.kill('SIGKILL')
+  throw new Error(`The server was not ready within ${READY_SECONDS} s; its words stand above`)
 }

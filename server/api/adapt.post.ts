@@ -1,7 +1,8 @@
+import type { Adaptation } from '../../core/adapt'
 import { withIds } from '../../core/recipe/document'
 import { larder as table } from '../../data/larder'
+import { isDatabaseDown } from '../db/errors'
 import { allOwnSwaps } from '../db/ownSwaps'
-import { isDatabaseDown } from '../db/pool'
 import { allPrices } from '../db/prices'
 
 /** The cook's own swaps; none while the database is away, for adapting needs no database. */
@@ -18,11 +19,13 @@ export default defineEventHandler(async (event) => {
   const { foods } = await larderFor(ready)
   // Prices count only when asked for.
   const prices = weights?.price ? (await allPrices()).prices : []
-  return adaptInWorker({
+  return doInThread<Adaptation>(event, {
+    kind: 'adapt',
     recipe: ready,
     diets,
-    foods: [...foods.values()].filter((food) => !table.foods.has(food.id)),
+    foods: othersIn(foods, table),
     swaps: await ownSwapsIfThere(),
     options: { locks, weights, targets, prices: prices.map((price) => [price.foodId, price]) },
+    searchMilliseconds: SEARCH_MILLISECONDS,
   })
 })

@@ -1,9 +1,19 @@
-import { evaluate } from '../../core/evaluate'
-import { withIds } from '../../core/recipe/document'
+import { evaluate, type Evaluation } from '../../core/evaluate'
+import { allLines, withIds } from '../../core/recipe/document'
+import { larder as table } from '../../data/larder'
+
+/** A recipe of more lines is evaluated in a thread of its own. */
+const MOST_LINES_HERE = 150
 
 /** Evaluates a recipe. */
 export default defineEventHandler(async (event) => {
   const { recipe } = await readJson(event, evaluateRequest)
   const ready = withIds(recipe)
-  return evaluate(ready, await larderFor(ready))
+  const larder = await larderFor(ready)
+  if (allLines(ready).length <= MOST_LINES_HERE) return evaluate(ready, larder)
+  return doInThread<Evaluation>(event, {
+    kind: 'evaluate',
+    recipe: ready,
+    foods: othersIn(larder.foods, table),
+  })
 })

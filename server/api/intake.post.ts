@@ -1,31 +1,43 @@
-import { readRecipe } from '../../core/reading/readRecipe'
-import { withFoods, withNames } from '../../core/larder'
+import type { Food } from '../../core/food/food'
+import type { TaughtName } from '../../core/food/taught'
+import { withFoods, withNames, type Larder } from '../../core/larder'
+import { readRecipe, type Intake } from '../../core/reading/readRecipe'
 import { larder } from '../../data/larder'
-import { isDatabaseDown } from '../db/pool'
+import { isDatabaseDown } from '../db/errors'
 import { allTaughtNames } from '../db/taughtNames'
 
+/** A longer text is read in a thread of its own. */
+const MOST_CHARACTERS_HERE = 4000
+
+interface Spoken {
+  names: TaughtName[]
+  foods: Food[]
+  larder: Larder
+}
+
 /** Built once for what is taught: looking names up in it is prepared with it. */
-let taught = { key: '[]', larder }
+let taught: Spoken & { key: string } = { key: '[]', names: [], foods: [], larder }
 
 /** The larder as the cook speaks of it; without the database, as the table does. */
-async function larderOfCook() {
+async function larderOfCook(): Promise<Spoken> {
   try {
     const names = await allTaughtNames()
     const key = JSON.stringify(names)
     if (key !== taught.key) {
-      const foods = await knownFoods(names.map((one) => one.foodId))
-      taught = { key, larder: withNames(withFoods(larder, [...foods.values()]), names) }
+      const foods = [...(await knownFoods(names.map((one) => one.foodId))).values()]
+      taught = { key, names, foods, larder: withNames(withFoods(larder, foods), names) }
     }
-    return taught.larder
+    return taught
   } catch (error) {
     if (!isDatabaseDown(error)) throw error
-    return larder
+    return { names: [], foods: [], larder }
   }
 }
 
 /** Reads the text of a recipe into a document. */
 export default defineEventHandler(async (event) => {
   const { text } = await readJson(event, intakeRequest)
-  const { foods } = await larderOfCook()
-  return readRecipe(text, foods)
+  const { larder: own, names, foods } = await larderOfCook()
+  if (text.length <= MOST_CHARACTERS_HERE) return readRecipe(text, own.foods)
+  return doInThread<Intake>(event, { kind: 'read', text, foods, names })
 })

@@ -1,9 +1,8 @@
-import type pg from 'pg'
 import { normaliseName } from '../../core/reading/match'
 import type { Food } from '../../core/food/food'
 import type { PacketLabel } from '../../core/food/packet'
 import { migrated } from './migrate'
-import { database, searchDatabase, transaction } from './pool'
+import { database, searchDatabase, transaction, type Queryable } from './pool'
 
 export const SHELVES = ['table', 'measured', 'own', 'import'] as const
 export type FoodShelf = (typeof SHELVES)[number]
@@ -24,11 +23,9 @@ export interface FoodEntry {
 const searchText = (food: Food) => [food.name, ...food.synonyms].map(normaliseName).join(' | ')
 
 /** Stores foods, or what has changed of them, and leaves alone how often they were used. */
-export async function putFoods(
-  client: pg.PoolClient,
-  shelf: FoodShelf,
-  foods: readonly Food[],
-): Promise<void> {
+export async function putFoods(client: Queryable, shelf: FoodShelf, foods: readonly Food[]): Promise<void> {
+  // In one order whoever stores them, so that two who store the same foods wait for one another and not in a ring.
+  foods = [...foods].sort((a, b) => (a.id < b.id ? -1 : 1))
   const ids = foods.map((food) => food.id)
   await client.query(
     `insert into foods (id, shelf, name, search, likely)
@@ -172,10 +169,15 @@ const MAX_WORDS = 8
 /** With fewer foods than this that hold what was typed, and none of that name, it may be a misspelling. */
 const LEAST_FOUND = 3
 
-/** Remembers that foods were used in a recipe, so that they come first next time. */
-export async function markUsed(client: pg.PoolClient, ids: readonly string[]): Promise<void> {
+/**
+ * Remembers that foods were used in a recipe, so that they come first next time. Rows that another save is marking are
+ * passed over: they are being marked.
+ */
+export async function markUsed(client: Queryable, ids: readonly string[]): Promise<void> {
   await client.query(
-    'update foods set used_at = clock_timestamp(), uses = uses + 1, likely = true where id = any($1)',
+    `with free as (select id from foods where id = any($1) order by id for update skip locked)
+     update foods set used_at = clock_timestamp(), uses = uses + 1, likely = true
+     from free where foods.id = free.id`,
     [ids],
   )
 }

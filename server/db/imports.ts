@@ -1,4 +1,3 @@
-import type pg from 'pg'
 import {
   foodFromTable,
   type Header,
@@ -8,7 +7,7 @@ import {
 } from '../../core/exchange/openTable'
 import { putFoods } from './foods'
 import { migrated } from './migrate'
-import { database, transaction } from './pool'
+import { database, patientDatabase, transaction, type Queryable } from './pool'
 
 export interface ImportFile {
   file: TableFile
@@ -83,13 +82,15 @@ export async function getImport(id: string): Promise<StoredImport | null> {
 /** The latest imports, without their rows. */
 export async function listImports(): Promise<Omit<StoredImport, 'files' | 'badRows'>[]> {
   await migrated()
-  const { rows } = await database().query(`select ${IMPORT} from imports order by started_at desc limit 20`)
+  const { rows } = await database().query<Omit<StoredImport, 'files' | 'badRows'>>(
+    `select ${IMPORT} from imports order by started_at desc limit 20`,
+  )
   return rows
 }
 
 /** The state of one file of an open import, locked; null when the import is not open. */
 export async function lockFile(
-  client: pg.PoolClient,
+  client: Queryable,
   importId: string,
   file: TableFile,
 ): Promise<FileState | null> {
@@ -111,7 +112,7 @@ export async function lockFile(
 }
 
 export async function saveFile(
-  client: pg.PoolClient,
+  client: Queryable,
   importId: string,
   file: TableFile,
   state: FileState,
@@ -134,7 +135,7 @@ export async function saveFile(
 
 /** Notes rows that cannot be used. */
 export async function addBadRows(
-  client: pg.PoolClient,
+  client: Queryable,
   importId: string,
   file: TableFile,
   bad: readonly { rowNumber: number; reason: string }[],
@@ -183,7 +184,7 @@ const INSERTS: {
 
 /** Adds rows of a file to what an import has gathered. */
 export async function addRows<F extends TableFile>(
-  client: pg.PoolClient,
+  client: Queryable,
   importId: string,
   file: F,
   rows: readonly TableRow[F][],
@@ -193,12 +194,16 @@ export async function addRows<F extends TableFile>(
   await client.query(sql, [importId, ...columns(rows)])
 }
 
-/** Marks an import as being merged. Returns false when it was not open. */
-export async function startMerge(id: string): Promise<boolean> {
+/** A merge that has not said for so long that it goes on has stopped. */
+const SILENT_SECONDS = 15
+
+/** Marks an import as being merged by a server. Returns false when it was not open. */
+export async function startMerge(id: string, by: string): Promise<boolean> {
   await migrated()
   const { rowCount } = await database().query(
-    `update imports set state = 'merging', message = '' where id = $1 and state = 'open'`,
-    [id],
+    `update imports set state = 'merging', message = '', merging_by = $2, alive_at = clock_timestamp()
+     where id = $1 and state = 'open'`,
+    [id, by],
   )
   return rowCount === 1
 }
@@ -214,6 +219,7 @@ const FOODS_AT_A_TIME = 1000
 export async function mergeImport(
   id: string,
   source: string,
+  by: string,
   progress: (foods: number) => void,
 ): Promise<number> {
   const merged = await transaction(async (client) => {
@@ -267,15 +273,17 @@ export async function mergeImport(
       count += rows.length
       progress(count)
     }
-    await client.query(
-      `update imports set state = 'done', foods = $2, ended_at = clock_timestamp() where id = $1`,
-      [id, count],
+    const ended = await client.query(
+      `update imports set state = 'done', foods = $2, ended_at = clock_timestamp()
+       where id = $1 and state = 'merging' and merging_by = $3`,
+      [id, count, by],
     )
+    if (!ended.rowCount) throw new Error(`Import ${id} was opened again while it was merged`)
     return count
-  })
+  }, patientDatabase)
   await forgetRows(id)
   // A search among thousands of new names is planned by what is known of them.
-  await database().query('analyze foods')
+  await patientDatabase().query('analyze foods')
   return merged
 }
 
@@ -297,10 +305,26 @@ export async function dropImport(id: string): Promise<boolean> {
 
 async function forgetRows(id: string): Promise<void> {
   for (const table of ['import_nutrients', 'import_foods', 'import_amounts', 'import_portions'])
-    await database().query(`delete from ${table} where import_id = $1`, [id])
+    await patientDatabase().query(`delete from ${table} where import_id = $1`, [id])
 }
 
-/** Imports that were being merged when the server stopped are open again: nothing of them was stored. */
+/** Says that a merge goes on. */
+export async function keepMergeAlive(id: string, by: string): Promise<void> {
+  await database().query(
+    'update imports set alive_at = clock_timestamp() where id = $1 and merging_by = $2',
+    [id, by],
+  )
+}
+
+/**
+ * Imports whose merge fell silent, because its server or its database stopped, are open again: nothing of them was
+ * stored. Those that another server merges go on.
+ */
 export async function reopenInterrupted(): Promise<void> {
-  await database().query(`update imports set state = 'open' where state = 'merging'`)
+  await database().query(
+    `update imports set state = 'open', message = 'It was broken off; nothing of it was kept. Try again'
+     where state = 'merging'
+       and (alive_at is null or alive_at < clock_timestamp() - make_interval(secs => $1))`,
+    [SILENT_SECONDS],
+  )
 }

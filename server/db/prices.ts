@@ -40,10 +40,8 @@ export async function pricesOf(foodId: string): Promise<Price[]> {
 export async function putPrice(price: Price): Promise<Price> {
   await migrated()
   const { rows } = await database().query<Price>(
-    `with same as (
-       delete from prices
-       where food_id = $1 and price = $2 and pack_grams = $3 and note = $4 and noted_on = $5)
-     insert into prices (food_id, price, pack_grams, note, noted_on) values ($1, $2, $3, $4, $5)
+    `insert into prices (food_id, price, pack_grams, note, noted_on) values ($1, $2, $3, $4, $5)
+     on conflict (food_id, price, pack_grams, note, noted_on) do update set id = default
      returning ${PRICE}`,
     [price.foodId, price.price, price.packGrams, price.note, price.date],
   )

@@ -1,10 +1,9 @@
-import type pg from 'pg'
 import { allLines, type Recipe } from '../../core/recipe/document'
 import { upgradeRecipe } from '../../core/recipe/upgrade'
 import type { Summary } from '../../core/summary'
 import { markUsed } from './foods'
 import { migrated } from './migrate'
-import { database, transaction } from './pool'
+import { database, transaction, type Queryable } from './pool'
 
 export interface StoredRecipe {
   id: string
@@ -36,18 +35,40 @@ const STORED = `
   r.id, v.revision, r.parent_id as "parentId", r.parent_revision as "parentRevision",
   v.document as recipe, v.saved_at as "savedAt", r.deleted_at as "deletedAt"`
 
-/** Recipes that are not deleted, the latest saved first. */
-export async function listRecipes(): Promise<ListedRecipe[]> {
+/** A page of the shelf, and where the next begins; null at the end. */
+export interface RecipePage {
+  recipes: ListedRecipe[]
+  next: string | null
+}
+
+export const MAX_PAGE = 1000
+
+/** Where a page begins: behind the recipe that was saved then. */
+export interface PageStart {
+  savedAt: string
+  id: string
+}
+
+/** Recipes that are not deleted, the latest saved first, a page at a time. */
+export async function listRecipes(limit = MAX_PAGE, after: PageStart | null = null): Promise<RecipePage> {
   await migrated()
-  const { rows } = await database().query<ListedRecipe>(`
-    select r.id, r.revision, r.parent_id as "parentId", r.parent_revision as "parentRevision",
-           v.document ->> 'title' as title, v.document -> 'diets' as diets, v.summary, v.saved_at as "savedAt"
+  const { rows } = await database().query<ListedRecipe & { at: string }>(
+    `select r.id, r.revision, r.parent_id as "parentId", r.parent_revision as "parentRevision",
+           v.document ->> 'title' as title, v.document -> 'diets' as diets, v.summary, v.saved_at as "savedAt",
+           to_char(v.saved_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as at
     from recipes r
     join revisions v on v.recipe_id = r.id and v.revision = r.revision
     where r.deleted_at is null
+      and ($2::timestamptz is null or v.saved_at < $2 or (v.saved_at = $2 and r.id > $3))
     order by v.saved_at desc, r.id
-    limit 1000`)
-  return rows
+    limit $1`,
+    [limit + 1, after?.savedAt ?? null, after?.id ?? null],
+  )
+  const last = rows[limit - 1]
+  return {
+    recipes: rows.slice(0, limit).map(({ at: _, ...recipe }) => recipe),
+    next: rows.length > limit && last ? `${last.at}~${last.id}` : null,
+  }
 }
 
 /** One recipe at its newest revision, or at the one asked for; null when there is none. */
@@ -69,7 +90,7 @@ export async function listRevisions(
   id: string,
 ): Promise<{ revision: number; title: string; savedAt: string }[]> {
   await migrated()
-  const { rows } = await database().query(
+  const { rows } = await database().query<{ revision: number; title: string; savedAt: string }>(
     `select revision, document ->> 'title' as title, saved_at as "savedAt"
      from revisions where recipe_id = $1 order by revision desc`,
     [id],
@@ -78,7 +99,7 @@ export async function listRevisions(
 }
 
 async function addRevision(
-  client: pg.PoolClient,
+  client: Queryable,
   id: string,
   revision: number,
   recipe: Recipe,
@@ -88,11 +109,15 @@ async function addRevision(
     'insert into revisions (recipe_id, revision, document, summary) values ($1, $2, $3, $4)',
     [id, revision, JSON.stringify(recipe), summary === null ? null : JSON.stringify(summary)],
   )
-  const foodIds = allLines(recipe).flatMap(({ line }) => line.foodId ?? [])
-  await markUsed(client, [...new Set(foodIds)])
 }
 
-async function readBack(client: pg.PoolClient, id: string): Promise<StoredRecipe> {
+/** The foods of a recipe come first in the next search. A save does not fail for it. */
+async function rememberFoods(recipe: Recipe): Promise<void> {
+  const ids = new Set(allLines(recipe).flatMap(({ line }) => line.foodId ?? []))
+  await markUsed(database(), [...ids]).catch(() => undefined)
+}
+
+async function readBack(client: Queryable, id: string): Promise<StoredRecipe> {
   const { rows } = await client.query<StoredRecipe>(
     `select ${STORED} from recipes r
      join revisions v on v.recipe_id = r.id and v.revision = r.revision where r.id = $1`,
@@ -101,36 +126,72 @@ async function readBack(client: pg.PoolClient, id: string): Promise<StoredRecipe
   return upgraded(rows[0]!)
 }
 
+/** A request that its client has given a key, so that it is done once however often it is sent. */
+export interface KeptRequest {
+  key: string
+  /** Of what is asked. */
+  digest: string
+}
+
+export type Created =
+  | { state: 'made' | 'made before'; stored: StoredRecipe }
+  /** The parent's revision does not exist. */
+  | { state: 'no parent' }
+  /** The key stands for another request. */
+  | { state: 'key taken' }
+
 /**
  * Stores a new recipe as revision 1.
  *
  * @param parent the revision it grew from, for a variant
- * @returns null when the parent's revision does not exist
+ * @param kept the same request sent again gets what the first one made
  */
 export async function createRecipe(
   recipe: Recipe,
   summary: Summary | null,
   parent: Parent | null,
-): Promise<StoredRecipe | null> {
+  kept: KeptRequest | null = null,
+): Promise<Created> {
   await migrated()
-  return transaction(async (client) => {
+  const created = await transaction(async (client): Promise<Created> => {
+    if (kept) {
+      await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [kept.key])
+      const { rows } = await client.query<{ digest: string; id: string }>(
+        'select digest, recipe_id as id from kept_requests where key = $1',
+        [kept.key],
+      )
+      if (rows[0])
+        return rows[0].digest === kept.digest
+          ? { state: 'made before', stored: await readBack(client, rows[0].id) }
+          : { state: 'key taken' }
+    }
     if (parent) {
       const { rowCount } = await client.query(
         'select 1 from revisions where recipe_id = $1 and revision = $2',
         [parent.id, parent.revision],
       )
-      if (!rowCount) return null
+      if (!rowCount) return { state: 'no parent' }
     }
     const { id } = await insertRecipe(client, recipe, summary, parent)
-    return readBack(client, id)
+    if (kept) {
+      await client.query('insert into kept_requests (key, digest, recipe_id) values ($1, $2, $3)', [
+        kept.key,
+        kept.digest,
+        id,
+      ])
+      await client.query("delete from kept_requests where asked_at < now() - interval '7 days'")
+    }
+    return { state: 'made', stored: await readBack(client, id) }
   })
+  if (created.state === 'made') await rememberFoods(recipe)
+  return created
 }
 
 /**
  * Adds a revision to a recipe.
  *
  * @param revision the revision the change was made from
- * @returns saved; stale with what is stored now, when another save came between; missing when there is no such
+ * @returns saved, also when this very document was saved from that revision before; stale with what is stored now, when another save came between; missing when there is no such
  *   recipe or it is deleted
  */
 export async function saveRecipe(
@@ -140,18 +201,35 @@ export async function saveRecipe(
   summary: Summary | null,
 ): Promise<{ state: 'saved' | 'stale'; stored: StoredRecipe } | { state: 'missing' }> {
   await migrated()
-  return transaction(async (client) => {
-    const { rows } = await client.query<{ revision: number }>(
-      'select revision from recipes where id = $1 and deleted_at is null for update',
-      [id],
-    )
-    const current = rows[0]?.revision
-    if (current === undefined) return { state: 'missing' }
-    if (current !== revision) return { state: 'stale', stored: await readBack(client, id) }
-    await client.query('update recipes set revision = $2 where id = $1', [id, revision + 1])
-    await addRevision(client, id, revision + 1, recipe, summary)
-    return { state: 'saved', stored: await readBack(client, id) }
-  })
+  const result = await transaction(
+    async (
+      client,
+    ): Promise<
+      { state: 'saved' | 'stale' | 'saved before'; stored: StoredRecipe } | { state: 'missing' }
+    > => {
+      const { rows } = await client.query<{ revision: number }>(
+        'select revision from recipes where id = $1 and deleted_at is null for update',
+        [id],
+      )
+      const current = rows[0]?.revision
+      if (current === undefined) return { state: 'missing' }
+      if (current !== revision) {
+        // Sent again because its answer was lost: what is stored is what is asked for.
+        const same = await client.query(
+          'select 1 from revisions where recipe_id = $1 and revision = $2 and document = $3::jsonb',
+          [id, current, JSON.stringify(recipe)],
+        )
+        const again = current === revision + 1 && same.rowCount === 1
+        return { state: again ? 'saved before' : 'stale', stored: await readBack(client, id) }
+      }
+      await client.query('update recipes set revision = $2 where id = $1', [id, revision + 1])
+      await addRevision(client, id, revision + 1, recipe, summary)
+      return { state: 'saved', stored: await readBack(client, id) }
+    },
+  )
+  if (result.state === 'saved') await rememberFoods(recipe)
+  if (result.state === 'missing') return result
+  return { state: result.state === 'stale' ? 'stale' : 'saved', stored: result.stored }
 }
 
 /** Marks a recipe deleted, or takes the mark away. Returns false when there is nothing to change. */
@@ -167,7 +245,7 @@ export async function setDeleted(id: string, deleted: boolean): Promise<boolean>
 }
 
 /** Runs a piece of one-time work if it has not been done, and remembers it; both or neither. */
-export async function once(name: string, work: (client: pg.PoolClient) => Promise<void>): Promise<void> {
+export async function once(name: string, work: (client: Queryable) => Promise<void>): Promise<void> {
   await migrated()
   await transaction(async (client) => {
     const { rowCount } = await client.query(
@@ -180,7 +258,7 @@ export async function once(name: string, work: (client: pg.PoolClient) => Promis
 
 /** Stores a recipe inside a transaction of the caller's; used to load the demo recipes. */
 export async function insertRecipe(
-  client: pg.PoolClient,
+  client: Queryable,
   recipe: Recipe,
   summary: Summary | null,
   parent: Parent | null,

@@ -6,7 +6,16 @@ const patterns = ROUTES.map((route) => ({
 /** Whatever the API does not have is answered with a problem document instead of the page. */
 export default defineEventHandler((event) => {
   const path = event.path.split('?')[0]!
-  if (!path.startsWith('/api')) return
+  if (!path.startsWith('/api')) {
+    // The page answers where it has something to show; "/health" under a wrong address is not it.
+    if (import.meta.dev || isPage(path)) return
+    throw problem(
+      404,
+      'not-found',
+      'There is nothing here',
+      'Whether it is well says /api/health; the rest is on /',
+    )
+  }
   const known = patterns.filter((one) => one.pattern.test(path))
   const method = event.method === 'HEAD' ? 'GET' : event.method
   if (known.some((one) => one.method === method)) return

@@ -1,16 +1,45 @@
 import { loadDemo } from '../db/demo'
+import { SchemaProblem } from '../db/errors'
 import { reopenInterrupted } from '../db/imports'
 import { loadFoods } from '../db/loadFoods'
 import { migrated } from '../db/migrate'
+import { readiness } from '../utils/readiness'
+
+/** What the starter understands as: do not start me again, more of the same will not help. */
+const EXIT_SCHEMA = 3
+const LEAST_PAUSE = 250
+const MOST_PAUSE = 5000
+const SWEEP_MILLISECONDS = 5000
+
+async function prepare(): Promise<void> {
+  await migrated()
+  if (process.env.SWAP_POCKET_DEMO !== '0') await loadDemo()
+  await loadFoods()
+  readiness.foodsLoaded = true
+}
 
 /**
  * When the server starts: migrates, loads the demo once, and puts the foods of the tables where they can be
- * searched. A database that is away is tried again later.
+ * searched. A database that is away is tried until it is back; one of a newer program ends this one with a word.
  */
 export default defineNitroPlugin(() => {
-  migrated()
-    .then(() => (process.env.SWAP_POCKET_DEMO === '0' ? undefined : loadDemo()))
-    .then(loadFoods)
-    .then(reopenInterrupted)
-    .catch((error: Error) => console.error(`The database is not ready: ${error.message}`))
+  let pause = LEAST_PAUSE
+  let said = ''
+  const attempt = () =>
+    prepare().catch((error: Error) => {
+      if (error instanceof SchemaProblem) {
+        console.error(`\n${error.message}\n`)
+        process.exit(EXIT_SCHEMA)
+      }
+      if (error.message !== said) console.error(`The database is not ready: ${(said = error.message)}`)
+      setTimeout(attempt, pause).unref()
+      pause = Math.min(2 * pause, MOST_PAUSE)
+    })
+  void attempt()
+  // A merge whose server or database stopped is opened again, by whichever server is there.
+  setInterval(() => {
+    if (readiness.foodsLoaded) void reopenInterrupted().catch(() => undefined)
+  }, SWEEP_MILLISECONDS).unref()
+  // The starter holds the other end: when it is gone, however it went, this server has no owner.
+  if (process.connected) process.once('disconnect', () => process.exit(0))
 })

@@ -293,6 +293,7 @@ export const storedAnswer = z.object({
 })
 
 export const listAnswer = z.object({
+  next: z.string().nullable().describe('what the next page is asked for with; null at the end'),
   recipes: z.array(
     z.object({
       id: storedId,

@@ -50,10 +50,20 @@ export function fieldProblems(error: z.ZodError): FieldProblem[] {
 /**
  * Reads the JSON body of a request by a schema.
  *
- * Answers 413 above 1 MB, 400 for bytes that are not UTF-8 or text that is not JSON, 422 with the fields named
+ * Answers 415 for another content type, 413 above 1 MB, 400 for bytes that are not UTF-8 or text that is not JSON, 422 with the fields named
  * for everything else.
  */
 export async function readJson<T extends z.ZodType>(event: H3Event, schema: T): Promise<z.output<T>> {
+  if (!/^application\/json\s*(?:;|$)/i.test(getHeader(event, 'content-type') ?? ''))
+    throw problem(
+      415,
+      'content-type',
+      'JSON is expected',
+      'Send the body with the content type application/json',
+      {
+        errors: [{ field: 'Content-Type', message: 'application/json is expected' }],
+      },
+    )
   const bytes = await readBytes(event)
   let text: string
   try {

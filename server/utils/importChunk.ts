@@ -7,7 +7,7 @@ import {
   type TableRow,
 } from '../../core/exchange/openTable'
 import { addBadRows, addRows, lockFile, MAX_LISTED_BAD_ROWS, saveFile, type FileState } from '../db/imports'
-import { transaction } from '../db/pool'
+import { patientDatabase, transaction } from '../db/pool'
 
 const QUOTE = 0x22
 const NEWLINE = 0x0a
@@ -57,7 +57,35 @@ export function readRows<F extends TableFile>(
       },
     ])
   }
-  const cells = csvParseRows(all.toString('utf8', 0, end))
+  const made: ReadRows<F> = { rows: [], bad: [] }
+  for (const piece of wholeRows(all.subarray(0, end))) readPiece(file, state, piece, made)
+  if (state.header === null && final)
+    throw invalid([
+      { field: `${file}.csv`, message: 'the file is empty; a first row with its columns is expected' },
+    ])
+  return made
+}
+
+/** So much is read at a time: eight million line breaks are as many rows, and need not be all in mind at once. */
+const PIECE_BYTES = 65_536
+
+/** Bytes that end with a whole row, cut into pieces that do. */
+function* wholeRows(bytes: Buffer): Generator<string> {
+  let from = 0
+  let quoted = false
+  for (let at = 0; at < bytes.length; at++) {
+    const byte = bytes[at]
+    if (byte === QUOTE) quoted = !quoted
+    else if (byte === NEWLINE && !quoted && at - from >= PIECE_BYTES) {
+      yield bytes.toString('utf8', from, at + 1)
+      from = at + 1
+    }
+  }
+  if (from < bytes.length) yield bytes.toString('utf8', from)
+}
+
+function readPiece<F extends TableFile>(file: F, state: FileState, text: string, made: ReadRows<F>): void {
+  const cells = csvParseRows(text)
   let from = 0
   if (state.header === null && cells.length) {
     const found = readHeader(file, cells[0]!)
@@ -65,11 +93,6 @@ export function readRows<F extends TableFile>(
     state.header = found.header
     from = 1
   }
-  if (state.header === null && final)
-    throw invalid([
-      { field: `${file}.csv`, message: 'the file is empty; a first row with its columns is expected' },
-    ])
-  const made: ReadRows<F> = { rows: [], bad: [] }
   for (let at = from; at < cells.length; at++) {
     const row = cells[at]!
     if (row.length === 1 && row[0] === '') continue
@@ -84,7 +107,6 @@ export function readRows<F extends TableFile>(
     if (state.badRows++ < MAX_LISTED_BAD_ROWS)
       made.bad.push({ rowNumber: state.rows + 1, reason: read.problem })
   }
-  return made
 }
 
 /**
@@ -119,5 +141,5 @@ export async function takeChunk(
     }
     const { rows, badRows, ended } = state
     return { nextByte: state.nextByte, rows, badRows, ended }
-  })
+  }, patientDatabase)
 }

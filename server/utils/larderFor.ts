@@ -1,7 +1,12 @@
+import type { Food, Foods } from '../../core/food/food'
 import { withFoods, type Larder } from '../../core/larder'
 import { allLines, type Recipe } from '../../core/recipe/document'
 import { larder } from '../../data/larder'
 import { foodsById } from '../db/foods'
+
+/** The foods that a table has not. */
+export const othersIn = (foods: Foods, table: Larder): Food[] =>
+  [...foods.values()].filter((food) => !table.foods.has(food.id))
 
 /**
  * The larder a recipe needs: that of the tables, and what else its lines name from the database. A recipe that

@@ -1,22 +1,34 @@
 import type { TableFile } from '../../core/exchange/openTable'
-import { mergeImport, reopenImport, type StoredImport } from '../db/imports'
+import { randomUUID } from 'node:crypto'
+import { keepMergeAlive, mergeImport, reopenImport, type StoredImport } from '../db/imports'
 
 /** How many foods of an import are merged so far, while it runs in this server. */
 const running = new Map<string, number>()
+
+/** This server among those that share a database. */
+export const INSTANCE = randomUUID()
+const ALIVE_MILLISECONDS = 3000
 
 export const mergedSoFar = (id: string): number | undefined => running.get(id)
 
 /** Merges an import while the caller is answered. A failure opens it again with the reason. */
 export function mergeInBackground(id: string, source: string): void {
   running.set(id, 0)
-  mergeImport(id, source, (foods) => running.set(id, foods))
+  const heartbeat = setInterval(
+    () => void keepMergeAlive(id, INSTANCE).catch(() => undefined),
+    ALIVE_MILLISECONDS,
+  )
+  mergeImport(id, source, INSTANCE, (foods) => running.set(id, foods))
     .catch(async (error: Error) => {
       console.error(error)
       await reopenImport(id, 'It could not be stored; nothing of it was kept. Try again').catch(
         () => undefined,
       )
     })
-    .finally(() => running.delete(id))
+    .finally(() => {
+      clearInterval(heartbeat)
+      running.delete(id)
+    })
 }
 
 const NEEDED: readonly TableFile[] = ['nutrient', 'food', 'food_nutrient']

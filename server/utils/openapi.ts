@@ -26,6 +26,40 @@ export const ROUTES: readonly Route[] = [
   },
   {
     method: 'get',
+    path: '/api/live',
+    summary: 'Says that the server runs, whatever its database does',
+    answers: {
+      200: [
+        'It runs',
+        z.object({
+          status: z.literal('ok'),
+          product: z.literal('swap-pocket'),
+          instance: z.string(),
+          pid: z.number(),
+          startedAt: z.string(),
+        }),
+      ],
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/ready',
+    summary: 'Says whether a save would be kept now: database, schema, foods, and that it can be written',
+    answers: {
+      200: [
+        'Ready',
+        z.object({
+          ready: z.literal(true),
+          database: z.literal(true),
+          schema: z.string(),
+          foods: z.literal(true),
+          writable: z.literal(true),
+        }),
+      ],
+    },
+  },
+  {
+    method: 'get',
     path: '/api/ping',
     summary: 'Answers without touching anything',
     answers: { 200: ['Here', z.object({ ok: z.literal(true) })] },
@@ -247,7 +281,8 @@ export const ROUTES: readonly Route[] = [
   {
     method: 'get',
     path: '/api/recipes',
-    summary: 'The shelf: recipes that are not deleted',
+    summary: 'The shelf, a page at a time: recipes that are not deleted, the latest saved first',
+    query: { limit: 'at most so many, 1000 without it', after: 'the "next" of the page before' },
     answers: { 200: ['Recipes', answers.listAnswer] },
   },
   {

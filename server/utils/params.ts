@@ -1,4 +1,5 @@
 import type { H3Event } from 'h3'
+import type { PageStart } from '../db/recipes'
 
 const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
 
@@ -38,9 +39,29 @@ export const noFood = (id: string) =>
 
 /** The food id in the path. Answers 404 for what cannot be one. */
 export function foodId(event: H3Event): string {
-  const id = decodeURIComponent(getRouterParam(event, 'id') ?? '')
+  const id = getRouterParam(event, 'id') ?? ''
   if (!/^[\w-]{1,80}$/.test(id)) throw noFood(id)
   return id
+}
+
+/** How many a page may hold, at most `most`, which is usual. */
+export function pageLimit(value: unknown, most: number): number {
+  if (value === undefined) return most
+  const limit = typeof value === 'string' && value !== '' ? Number(value) : NaN
+  if (!Number.isInteger(limit) || limit < 1 || limit > most)
+    throw invalid([{ field: 'limit', message: `a whole number from 1 to ${most} is expected` }])
+  return limit
+}
+
+const MOMENT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{6}Z$/
+
+/** Where a page begins: the `next` of the page before; null for the first. */
+export function pageStart(value: unknown): PageStart | null {
+  if (value === undefined) return null
+  const [savedAt = '', id = '', ...rest] = typeof value === 'string' ? value.split('~') : []
+  if (rest.length || !MOMENT.test(savedAt) || Number.isNaN(Date.parse(savedAt)) || !UUID.test(id))
+    throw invalid([{ field: 'after', message: 'the "next" of the page before is expected' }])
+  return { savedAt, id }
 }
 
 /** The recipe id in the path. Answers 404 for what cannot be one. */

@@ -1,7 +1,7 @@
 import { searchFoods as searchTable } from '../../../core/reading/match'
 import { larder } from '../../../data/larder'
 import { countFoods, foodsById, ownFoods, searchFoods } from '../../db/foods'
-import { isDatabaseDown } from '../../db/pool'
+import { isDatabaseDown } from '../../db/errors'
 
 const MAX_FOUND = 20
 

@@ -1,4 +1,7 @@
-import { listRecipes } from '../../db/recipes'
+import { listRecipes, MAX_PAGE } from '../../db/recipes'
 
-/** The shelf. */
-export default defineEventHandler(async () => ({ recipes: await listRecipes() }))
+/** The shelf, a page at a time: `?limit=`, and `?after=` with the `next` of the page before. */
+export default defineEventHandler((event) => {
+  const { limit, after } = getQuery(event)
+  return listRecipes(pageLimit(limit, MAX_PAGE), pageStart(after))
+})

@@ -8,7 +8,7 @@ export default defineEventHandler(async (event) => {
   if (!found) throw noImport(id)
   if (found.state === 'open') {
     refuseUnready(found, withoutBadRows)
-    if (await startMerge(id)) mergeInBackground(id, found.source)
+    if (await startMerge(id, INSTANCE)) mergeInBackground(id, found.source)
   }
   setResponseStatus(event, 202)
   return getImport(id)

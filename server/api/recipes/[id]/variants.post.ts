@@ -1,8 +1,6 @@
-import { createRecipe } from '../../../db/recipes'
-
 /** Stores a variant of a revision. */
 export default defineEventHandler(async (event) => {
   const id = recipeId(event)
   const body = await readJson(event, variantRequest)
-  return storeNew(event, body.recipe, { id, revision: body.revision }, createRecipe)
+  return storeNew(event, body.recipe, { id, revision: body.revision })
 })
