@@ -28,6 +28,12 @@ export interface Listed {
   savedAt: string
 }
 
+/** A page of the shelf. */
+export interface Shelf {
+  recipes: Listed[]
+  next: string | null
+}
+
 /** A food with the shelf it stands on. */
 export interface ShelvedFood extends Food {
   shelf: 'table' | 'measured' | 'own' | 'import'
@@ -73,7 +79,7 @@ const AWAY: ProblemDocument = {
   type: '/problems/server-away',
   title: 'The server cannot be reached',
   status: 0,
-  detail: 'Nothing was saved. Start it again with npm start, then try again',
+  detail: 'It is not known whether it was saved. Start it again with npm start',
 }
 
 async function answered<T>(path: string, request: RequestInit): Promise<T> {
@@ -98,10 +104,15 @@ async function answered<T>(path: string, request: RequestInit): Promise<T> {
  *
  * @throws ApiProblem with the problem document, also when the server does not answer at all
  */
-export function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export function call<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<T> {
   return answered<T>(path, {
     method,
-    headers: body === undefined ? undefined : { 'content-type': 'application/json' },
+    headers: { ...headers, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
     body: body === undefined ? undefined : JSON.stringify(body),
   })
 }

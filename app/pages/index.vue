@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { useToast } from 'primevue/usetoast'
-import { ApiProblem, call, type Listed, type ProblemDocument } from '~/logic/api'
+import { ApiProblem, call, type Listed, type ProblemDocument, type Shelf } from '~/logic/api'
 import { familiesOf, filterFamilies } from '~/logic/families'
 
 const toast = useToast()
 const router = useRouter()
 const recipes = shallowRef<Listed[] | null>(null)
+/** Where the next page begins; null when everything is here. */
+const next = ref<string | null>(null)
 const failure = ref<ProblemDocument | null>(null)
 const query = ref('')
 const removed = ref<Listed | null>(null)
@@ -25,8 +27,20 @@ async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
 }
 
 async function load() {
-  const answer = await attempt(() => call<{ recipes: Listed[] }>('GET', '/api/recipes'))
-  if (answer) recipes.value = answer.recipes
+  const page = await attempt(() => call<Shelf>('GET', '/api/recipes'))
+  if (!page) return
+  recipes.value = page.recipes
+  next.value = page.next
+}
+
+/** The next page of a long shelf. */
+async function more() {
+  if (next.value === null) return
+  const after = encodeURIComponent(next.value)
+  const page = await attempt(() => call<Shelf>('GET', `/api/recipes?after=${after}`))
+  if (!page) return
+  recipes.value = [...(recipes.value ?? []), ...page.recipes]
+  next.value = page.next
 }
 
 async function remove(recipe: Listed) {
@@ -72,6 +86,7 @@ usePlaceKeys([
       </p>
       <Button label="Try again" size="small" @click="load" />
     </div>
+    <DraftList />
     <div
       v-if="recipes === null && !failure"
       class="families"
@@ -87,6 +102,9 @@ usePlaceKeys([
     <div v-else class="families">
       <RecipeFamily v-for="family in shown" :key="family.root.id" :family="family" @remove="remove" />
     </div>
+    <p v-if="next" class="empty">
+      <Button label="Show older recipes" severity="secondary" outlined @click="more" />
+    </p>
     <p v-if="shown.length" class="soft small foot">Each piece is drawn cut open, to scale, raw.</p>
   </main>
 </template>

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
@@ -10,6 +11,7 @@ vi.stubGlobal('shallowRef', shallowRef)
 const { useLarderStore } = await import('./larder')
 vi.stubGlobal('useLarderStore', useLarderStore)
 const { useBenchStore } = await import('./bench')
+const { allDrafts, drop } = await import('~/logic/drafts')
 
 const pies = recipeOf({
   shell: [
@@ -37,20 +39,36 @@ function memoryStorage(): Storage {
   }
 }
 
-const calls: { method: string; path: string; body: Record<string, unknown> }[] = []
+const calls: { method: string; path: string; body: Record<string, unknown>; key: string | null }[] = []
 
 /** Answers calls in turn: a status and a body each. */
 function answerWith(...answers: [status: number, body: unknown][]) {
-  vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
-    calls.push({ method, path, body: body ? (JSON.parse(body) as Record<string, unknown>) : {} })
-    const [status, value] = answers.shift() ?? [500, {}]
-    return Promise.resolve(new Response(JSON.stringify(value), { status }))
-  })
+  vi.stubGlobal(
+    'fetch',
+    (
+      path: string,
+      { method, body, headers }: { method: string; body?: string; headers?: Record<string, string> },
+    ) => {
+      calls.push({
+        method,
+        path,
+        body: body ? (JSON.parse(body) as Record<string, unknown>) : {},
+        key: headers?.['idempotency-key'] ?? null,
+      })
+      const [status, value] = answers.shift() ?? [500, {}]
+      return Promise.resolve(new Response(JSON.stringify(value), { status }))
+    },
+  )
 }
 
-beforeEach(() => {
-  setActivePinia(createPinia())
+/** What a tab sees that was just opened, or loaded again. */
+const newTab = () => setActivePinia(createPinia())
+
+beforeEach(async () => {
+  newTab()
   vi.stubGlobal('localStorage', memoryStorage())
+  vi.stubGlobal('sessionStorage', memoryStorage())
+  for (const draft of await allDrafts()) await drop(draft)
   calls.length = 0
 })
 
@@ -152,7 +170,7 @@ describe('the bench store', () => {
 
     setActivePinia(createPinia())
     const later = useBenchStore()
-    expect(later.resume()).toBe(true)
+    expect(await later.resume()).toBe(true)
     expect(later.recipe?.title).toBe('Precious')
     expect(later.dirty).toBe(true)
   })
@@ -236,10 +254,102 @@ describe('the bench store', () => {
     expect(bench.aside).toBe('')
   })
 
-  it('starts afresh when the copy in the browser is broken', () => {
-    localStorage.setItem('swap-pocket:bench', '{"now":')
-    expect(useBenchStore().resume()).toBe(false)
-    localStorage.setItem('swap-pocket:bench', '{"now":{"recipe":5}}')
-    expect(useBenchStore().resume()).toBe(false)
+  it.each(['{"now":', '{"now":{"recipe":5}}', 'null', ''])(
+    'starts afresh when the copy is broken: %s',
+    async (text) => {
+      localStorage.setItem('swap-pocket:bench', text)
+      localStorage.setItem('swap-pocket:journal:x~y', text)
+      expect(await useBenchStore().resume()).toBe(false)
+      expect(localStorage.getItem('swap-pocket:journal:x~y')).toBeNull()
+    },
+  )
+
+  it('takes over what an older program kept', async () => {
+    const slots = { original: { id: ID, revision: 1 }, variant: { id: null, revision: null } }
+    const now = { recipe: { ...pies, title: 'Of old' }, baseline: null }
+    localStorage.setItem('swap-pocket:bench', JSON.stringify({ ...slots, now, savedAs: '' }))
+    expect(await useBenchStore().resume()).toBe(true)
+    expect(useBenchStore().recipe?.title).toBe('Of old')
+    expect(localStorage.getItem('swap-pocket:bench')).toBeNull()
+  })
+
+  it('keeps unsaved work on each recipe by itself', async () => {
+    const bench = useBenchStore()
+    const stored = (id: string, title: string) => ({
+      id,
+      revision: 1,
+      recipe: { ...pies, title },
+      parent: null,
+    })
+    answerWith([200, stored(ID, 'One')], [200, stored(OTHER, 'Two')])
+    await bench.open(ID)
+    bench.change({ ...pies, title: 'One, half typed' })
+    await bench.open(OTHER)
+    bench.change({ ...pies, title: 'Two, half typed' })
+    bench.start({ ...pies, title: 'Three' })
+
+    newTab()
+    const later = useBenchStore()
+    answerWith()
+    await later.open(ID)
+    expect(later.recipe?.title).toBe('One, half typed')
+    await later.open(OTHER)
+    expect(later.recipe?.title).toBe('Two, half typed')
+    expect((await allDrafts()).map((draft) => draft.now.recipe.title).sort()).toEqual([
+      'One, half typed',
+      'Three',
+      'Two, half typed',
+    ])
+  })
+
+  it('keeps no copy of what is saved', async () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    answerWith([201, { id: ID, revision: 1 }])
+    await bench.save()
+    await vi.waitFor(async () => expect(await allDrafts()).toEqual([]))
+  })
+
+  it('sends a creation again under its key when the answer was lost, and then what was typed since', async () => {
+    const bench = useBenchStore()
+    bench.start(pies)
+    answerWith([503, { title: 'away', status: 503, detail: 'x', type: 't' }])
+    expect(await bench.save()).toBe(false)
+    expect(bench.waiting).toBe(true)
+    bench.change({ ...pies, title: 'Typed since' })
+
+    newTab()
+    const later = useBenchStore()
+    answerWith([201, { id: ID, revision: 1 }], [200, { id: ID, revision: 2 }])
+    expect(await later.resume()).toBe(true)
+    expect(await later.save()).toBe(true)
+    const [lost, again, change] = calls
+    expect(again).toMatchObject({ method: 'POST', key: lost!.key, body: lost!.body })
+    expect(lost!.key).toMatch(/^[\w-]{8,}$/)
+    expect(change).toMatchObject({ method: 'PUT', body: { revision: 1, recipe: { title: 'Typed since' } } })
+    expect(later.slot).toEqual({ id: ID, revision: 2 })
+  })
+
+  it('saves by itself when the server is back', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    try {
+      const bench = useBenchStore()
+      bench.start(pies)
+      answerWith([503, { title: 'away', status: 503, detail: 'x', type: 't' }])
+      expect(await bench.save()).toBe(false)
+      answerWith(
+        [503, { title: 'not ready', status: 503, detail: 'x', type: 't' }],
+        [200, { ready: true }],
+        [201, { id: ID, revision: 1 }],
+      )
+      await vi.advanceTimersByTimeAsync(2100)
+      expect(bench.waiting).toBe(true)
+      await vi.advanceTimersByTimeAsync(2100)
+      await vi.waitFor(() => expect(bench.dirty).toBe(false))
+      expect(bench.waiting).toBe(false)
+      expect(bench.trouble).toBeNull()
+    } finally {
+      vi.useRealTimers()
+    }
   })
 })

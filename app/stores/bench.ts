@@ -1,50 +1,21 @@
 import { defineStore } from 'pinia'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
-import { upgradeRecipe } from '~~/core/recipe/upgrade'
 import type { Change } from '~~/core/swap/applySwap'
 import { ApiProblem, call, type ProblemDocument, type Stored, type StoredWithParent } from '~/logic/api'
+import * as drafts from '~/logic/drafts'
+import type { Attempt, Draft, Moment, Slot } from '~/logic/drafts'
 import { dietNames } from '~/logic/dietGroups'
 
-/** Where a document is stored; nulls while it has never been saved. */
-export interface Slot {
-  id: string | null
-  revision: number | null
-}
-
-/** What undo goes back to. Without a baseline it is the original that is worked on, with one a variant of it. */
-export interface Moment {
-  recipe: Recipe
-  baseline: Recipe | null
-}
-
-interface Draft {
-  original: Slot
-  variant: Slot
-  now: Moment
-  /** The document as it was last saved, as JSON; '' when it never was. */
-  savedAs: string
-}
-
-const DRAFT = 'swap-pocket:bench'
-/** Unsaved work that was on the bench when something else was laid there. */
-const ASIDE = 'swap-pocket:bench-aside'
 const MAX_UNDO = 100
 /** The search is large and wanted after the first look: it comes when the page is idle, or when it is asked for. */
 export const loadAdapt = () => import('~~/core/adapt')
 const emptySlot = (): Slot => ({ id: null, revision: null })
 
-function readDraft(key = DRAFT): Draft | null {
-  try {
-    const draft = JSON.parse(localStorage.getItem(key) ?? 'null') as Draft | null
-    if (!draft?.now?.recipe?.parts) return null
-    const { recipe, baseline } = draft.now
-    // Written by the program of that day: fields that came later are added.
-    return { ...draft, now: { recipe: upgradeRecipe(recipe), baseline: baseline && upgradeRecipe(baseline) } }
-  } catch {
-    return null
-  }
-}
+/** How often it is looked whether the server is back. */
+const LOOK_MILLISECONDS = 2000
+/** The recipe that was on the bench last, for when nothing unsaved is. */
+const LAST = 'swap-pocket:last'
 
 /** The recipe on the bench: the document, its original, undo and redo, saving, and a copy kept in the browser. */
 export const useBenchStore = defineStore('bench', () => {
@@ -57,8 +28,17 @@ export const useBenchStore = defineStore('bench', () => {
   const savedAs = ref('')
   const saving = ref(false)
   const trouble = ref<ProblemDocument | null>(null)
-  /** Title of unsaved work that was put aside for what is on the bench now; '' when there is none. */
-  const aside = ref(readDraft(ASIDE)?.now.recipe.title ?? '')
+  /** Unsaved work that was put aside for what is on the bench now. */
+  const putAside = shallowRef<Draft | null>(null)
+  const aside = computed(() => putAside.value?.now.recipe.title ?? '')
+  /** The same document has unsaved changes in another tab. */
+  const elsewhere = ref(false)
+  /** The cook wanted it saved and the server was away: it is saved when it is back. */
+  const waiting = ref(false)
+  const attempt = shallowRef<Attempt | null>(null)
+  /** Of a document that was never saved. */
+  const ownName = ref('')
+  let keptAs: string | null = null
   /** What stopped the last adaptation before it began. */
   const refusal = ref('')
 
@@ -70,20 +50,48 @@ export const useBenchStore = defineStore('bench', () => {
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
-  function keepDraft(key = DRAFT) {
-    if (!now.value) return
-    const draft: Draft = {
+  const draftNow = (): Draft | null =>
+    now.value && {
+      about:
+        drafts.aboutOf({ now: now.value, original: original.value, variant: variant.value }) ?? ownName.value,
+      tab: drafts.ownTab(),
       original: original.value,
       variant: variant.value,
       now: now.value,
       savedAs: savedAs.value,
+      keptAt: Date.now(),
+      attempt: attempt.value,
+      wantsSave: waiting.value,
     }
-    try {
-      localStorage.setItem(key, JSON.stringify(draft))
-    } catch {
-      // Storage is full or forbidden: the bench works on without a copy.
+
+  /** Keeps what is unsaved in the browser, under the document's own name; what is saved needs no copy. */
+  function keepDraft() {
+    const draft = draftNow()
+    if (!draft) return
+    if (keptAs !== null && keptAs !== draft.about) void drafts.drop({ about: keptAs, tab: draft.tab })
+    keptAs = draft.about
+    if (dirty.value) drafts.keep(draft)
+    else {
+      void drafts.drop(draft)
+      try {
+        localStorage.setItem(LAST, draft.about)
+      } catch {
+        // Only a convenience.
+      }
     }
+    tellOthers(draft)
   }
+
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('swap-pocket')
+  // In tests a channel would keep the process from ending.
+  ;(channel as { unref?: () => void } | null)?.unref?.()
+  const tellOthers = ({ about, tab }: Draft) => channel?.postMessage({ about, tab, unsaved: dirty.value })
+  channel?.addEventListener(
+    'message',
+    ({ data }: MessageEvent<{ about: string; tab: string; unsaved: boolean }>) => {
+      if (data.tab !== drafts.ownTab() && data.about === draftNow()?.about) elsewhere.value = data.unsaved
+    },
+  )
 
   function put(moment: Moment) {
     if (now.value) past.value = [...past.value.slice(-MAX_UNDO + 1), now.value]
@@ -110,23 +118,38 @@ export const useBenchStore = defineStore('bench', () => {
   const undo = () => step(past, future)
   const redo = () => step(future, past)
 
-  function begin(moment: Moment, slots: { original: Slot; variant: Slot }, saved: string) {
-    if (now.value && dirty.value) {
-      keepDraft(ASIDE)
-      aside.value = now.value.recipe.title
-    }
+  function begin(
+    moment: Moment,
+    slots: { original: Slot; variant: Slot },
+    saved: string,
+    kept: Draft | null = null,
+  ) {
+    // What was unsaved is kept under its own name; here it is only said.
+    putAside.value = dirty.value ? draftNow() : null
     original.value = slots.original
     variant.value = slots.variant
     past.value = []
     future.value = []
     savedAs.value = saved
+    ownName.value = kept?.about ?? crypto.randomUUID()
+    attempt.value = kept?.attempt ?? null
+    keptAs = null
+    elsewhere.value = false
     now.value = moment
     trouble.value = null
     refusal.value = ''
+    waiting.value = false
     keepDraft()
+    if (kept?.wantsSave) saveWhenBack()
     // What the tables do not hold arrives a moment later; until then its lines are said to be unknown.
     void shelves.knowFoodsOf(moment.recipe)
     void shelves.knowFoodsOf(moment.baseline)
+  }
+
+  /** Lays a draft on the bench; one of a tab that is gone becomes this tab's. */
+  function layDraft(draft: Draft) {
+    if (draft.tab !== drafts.ownTab()) void drafts.drop(draft)
+    begin(draft.now, { original: draft.original, variant: draft.variant }, draft.savedAs, draft)
   }
 
   /** Lays a new recipe on the bench, not saved yet. */
@@ -146,49 +169,59 @@ export const useBenchStore = defineStore('bench', () => {
     )
   }
 
-  /** Goes on with the copy kept in the browser. Returns false when there is none. */
-  function resume(): boolean {
-    const draft = readDraft()
-    if (!draft) return false
-    begin(draft.now, { original: draft.original, variant: draft.variant }, draft.savedAs)
-    return true
+  /** Drafts that this tab may take: its own, and those of tabs that are gone. The latest first, its own before others. */
+  async function freeDrafts(): Promise<{ free: Draft[]; taken: Draft[] }> {
+    const [all, others] = await Promise.all([drafts.allDrafts(), drafts.otherTabs()])
+    const free = all.filter(({ tab }) => !others.has(tab))
+    const own = drafts.ownTab()
+    free.sort((a, b) => Number(b.tab === own) - Number(a.tab === own) || b.keptAt - a.keptAt)
+    return { free, taken: all.filter(({ tab }) => others.has(tab)) }
+  }
+
+  /** Goes on with what this browser kept: unsaved work, or the recipe that was here last. False when there is none. */
+  async function resume(): Promise<boolean> {
+    const { free } = await freeDrafts()
+    if (free[0]) {
+      layDraft(free[0])
+      return true
+    }
+    const last = localStorage.getItem(LAST)
+    if (!last) return false
+    try {
+      await open(last)
+      return true
+    } catch (error) {
+      if (!(error instanceof ApiProblem) || error.away) throw error
+      localStorage.removeItem(LAST)
+      return false
+    }
   }
 
   /** Lays the work that was put aside on the bench again. */
   function takeBack() {
-    const draft = readDraft(ASIDE)
-    localStorage.removeItem(ASIDE)
-    aside.value = ''
-    if (draft) begin(draft.now, { original: draft.original, variant: draft.variant }, draft.savedAs)
+    if (putAside.value) layDraft(putAside.value)
   }
 
-  /**
-   * Whether a document belongs under a stored recipe's address: it is that recipe, or a variant of it that was
-   * never saved and so has no address of its own.
-   */
-  const belongsTo = (id: string, moment: Moment, slots: { original: Slot; variant: Slot }) =>
-    (moment.baseline ? (slots.variant.id ?? slots.original.id) : slots.original.id) === id
-
-  /** Changes to a stored recipe that were typed here and never saved. */
-  function unsavedDraftOf(id: string): boolean {
-    const draft = readDraft()
-    return (
-      draft !== null && belongsTo(id, draft.now, draft) && JSON.stringify(draft.now.recipe) !== draft.savedAs
-    )
-  }
+  /** The id of the stored recipe under whose address the bench's document stands. */
+  const addressOf = () =>
+    now.value && drafts.aboutOf({ now: now.value, original: original.value, variant: variant.value })
 
   /** Loads a stored recipe, or the unsaved changes to it that this browser kept. */
   async function open(id: string) {
-    if (now.value && belongsTo(id, now.value, { original: original.value, variant: variant.value })) return
-    if (unsavedDraftOf(id) && resume()) return
-    lay(await call<StoredWithParent>('GET', `/api/recipes/${encodeURIComponent(id)}`))
+    if (now.value && addressOf() === id) return
+    const { free, taken } = await freeDrafts()
+    const draft = free.find(({ about }) => about === id)
+    if (draft) layDraft(draft)
+    else lay(await call<StoredWithParent>('GET', `/api/recipes/${encodeURIComponent(id)}`))
+    elsewhere.value = taken.some(({ about }) => about === id)
   }
 
   /** Throws unsaved changes away and takes what is stored. */
   async function reload() {
     if (!slot.value.id) return
+    const stored = await call<StoredWithParent>('GET', `/api/recipes/${slot.value.id}`)
     savedAs.value = asJson.value
-    lay(await call<StoredWithParent>('GET', `/api/recipes/${slot.value.id}`))
+    lay(stored)
   }
 
   /** Adapts to diets: a variant beside the original, or the variant adapted further. */
@@ -227,21 +260,62 @@ export const useBenchStore = defineStore('bench', () => {
     takeVariant(next, [])
   }
 
-  async function write(target: Slot, document: Recipe, parent: Slot | null): Promise<Stored> {
-    if (target.id)
-      return call('PUT', `/api/recipes/${target.id}`, { recipe: document, revision: target.revision })
-    if (parent?.id)
-      return call('POST', `/api/recipes/${parent.id}/variants`, {
-        recipe: document,
-        revision: parent.revision,
+  /** Sends a creation under a key: sent again because its answer was lost, it is done once. */
+  async function sendCreation(own: Attempt): Promise<Stored> {
+    attempt.value = own
+    keepDraft()
+    try {
+      const stored = await call<Stored>('POST', own.path, JSON.parse(own.body), {
+        'idempotency-key': own.key,
       })
-    return call('POST', '/api/recipes', { recipe: document })
+      attempt.value = null
+      return stored
+    } catch (error) {
+      if (error instanceof ApiProblem && !error.away) attempt.value = null
+      throw error
+    }
+  }
+
+  const putRevision = (slot: Slot, document: Recipe) =>
+    call<Stored>('PUT', `/api/recipes/${slot.id}`, { recipe: document, revision: slot.revision })
+
+  async function write(target: Slot, document: Recipe, parent: Slot | null): Promise<Stored> {
+    if (target.id) return putRevision(target, document)
+    const [path, body] = parent?.id
+      ? [`/api/recipes/${parent.id}/variants`, { recipe: document, revision: parent.revision }]
+      : ['/api/recipes', { recipe: document }]
+    const own = { key: crypto.randomUUID(), path, body: JSON.stringify(body) }
+    const earlier = attempt.value?.path === path ? attempt.value : null
+    if (!earlier) return sendCreation(own)
+    // What was sent before its answer was lost may be stored: that comes first, and the rest is a change of it.
+    const stored = await sendCreation(earlier)
+    return earlier.body === own.body ? stored : putRevision(stored, document)
+  }
+
+  let looking: ReturnType<typeof setTimeout> | undefined
+  /** Saves as soon as the server is back, and goes on looking until then. */
+  function saveWhenBack() {
+    waiting.value = true
+    keepDraft()
+    clearTimeout(looking)
+    looking = setTimeout(async () => {
+      const back = await call('GET', '/api/ready').then(
+        () => true,
+        () => false,
+      )
+      if (!waiting.value) return
+      if (back) await save()
+      else saveWhenBack()
+    }, LOOK_MILLISECONDS)
+    ;(looking as { unref?: () => void }).unref?.()
   }
 
   /** Saves what is on the bench, and its original first when that was never saved. Returns false on trouble. */
   async function save(): Promise<boolean> {
     if (!now.value || saving.value) return false
     saving.value = true
+    waiting.value = false
+    clearTimeout(looking)
     trouble.value = null
     const { recipe: document, baseline: base } = now.value
     const json = JSON.stringify(document)
@@ -265,6 +339,7 @@ export const useBenchStore = defineStore('bench', () => {
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
       trouble.value = error.problem
+      if (error.away) saveWhenBack()
       return false
     } finally {
       saving.value = false
@@ -290,6 +365,8 @@ export const useBenchStore = defineStore('bench', () => {
     trouble,
     refusal,
     aside,
+    elsewhere,
+    waiting,
     dirty,
     canUndo,
     canRedo,
@@ -299,6 +376,7 @@ export const useBenchStore = defineStore('bench', () => {
     start,
     resume,
     takeBack,
+    layDraft,
     open,
     reload,
     adaptTo,

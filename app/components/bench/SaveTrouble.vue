@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import type { ProblemDocument } from '~/logic/api'
 
-const { problem, refusal } = defineProps<{
+const { problem, refusal, waiting } = defineProps<{
   problem: ProblemDocument | null
   /** Why the last adaptation did not happen. */
   refusal: string
+  /** It is saved as soon as the server is back. */
+  waiting: boolean
 }>()
 const emit = defineEmits<{ again: []; over: []; stored: [] }>()
 
@@ -12,12 +14,17 @@ const stale = computed(() => problem?.status === 409)
 </script>
 
 <template>
-  <div v-if="problem || refusal" class="trouble" role="alert">
+  <div v-if="problem || refusal || waiting" class="trouble" role="alert">
     <template v-if="refusal">
       <p><span class="sign stop">✕</span> Not adapted: {{ refusal }}.</p>
     </template>
-    <template v-else-if="problem">
-      <p>
+    <template v-else>
+      <p v-if="waiting">
+        <span class="sign stop">✕ not saved yet</span>
+        <strong>{{ problem?.title ?? 'The server was away' }}.</strong> It is saved by itself as soon as it
+        can be. What you typed is kept in this browser.
+      </p>
+      <p v-else-if="problem">
         <span class="sign stop">✕ not saved</span> <strong>{{ problem.title }}.</strong> {{ problem.detail }}.
         <template v-if="!stale">What you typed is kept in this browser.</template>
       </p>
@@ -32,7 +39,7 @@ const stale = computed(() => problem?.status === 409)
             @click="emit('stored')"
           />
         </template>
-        <Button v-else label="Try again" size="small" @click="emit('again')" />
+        <Button v-else :label="waiting ? 'Try now' : 'Try again'" size="small" @click="emit('again')" />
       </p>
     </template>
   </div>

@@ -56,7 +56,7 @@ async function load() {
   failure.value = null
   try {
     if (id.value) await bench.open(id.value)
-    else if (!bench.recipe) bench.resume()
+    else if (!bench.recipe) await bench.resume()
     if (!id.value && bench.slot.id) await router.replace(`/bench/${bench.slot.id}`)
   } catch (error) {
     if (!(error instanceof ApiProblem)) throw error
@@ -180,10 +180,15 @@ usePlaceKeys([
       <SaveTrouble
         :problem="bench.trouble"
         :refusal="bench.refusal"
+        :waiting="bench.waiting"
         @again="save"
         @over="bench.saveOver"
         @stored="takeStored"
       />
+      <p v-if="bench.elsewhere" class="small" role="status">
+        <span class="sign watch">△ open twice</span> This recipe has unsaved changes in another tab. Whichever
+        is saved second is asked what to do.
+      </p>
       <p v-if="bench.aside" class="small" role="status">
         Unsaved work on “{{ bench.aside }}” was put aside.
         <button type="button" class="opens" @click="takeBack">Take it back</button>
