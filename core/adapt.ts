@@ -5,7 +5,7 @@ import type { Larder } from './larder'
 import { lossesBetween, type Loss } from './nutrition/micronutrients'
 import { isFlour } from './dough/assess'
 import { RecipeProblem, type FieldProblem } from './recipe/problem'
-import { allLines, type Recipe } from './recipe/document'
+import { allLines, MAX_LINE_GRAMS, type Recipe } from './recipe/document'
 import { adaptRecipe, allergensIn, swapUnweighed } from './swap/adapt'
 import type { Change } from './swap/applySwap'
 import { adviceOn, withAdvice } from './adaptation/advice'
@@ -195,6 +195,20 @@ export function adapt(
   }
 }
 
+/**
+ * A recipe near the limit of what a line can weigh may be past it once it is adapted, and could not be kept.
+ *
+ * @throws RecipeProblem naming the food
+ */
+function refuseTooHeavy(recipe: Recipe, { foods }: Larder): void {
+  for (const { line } of allLines(recipe))
+    if ((line.grams ?? 0) > MAX_LINE_GRAMS) {
+      const name = (line.foodId === null ? undefined : foods.get(line.foodId))?.name ?? line.name
+      const message = `adapted, it would take ${Math.round(line.grams! / 1000)} kg of ${name.toLowerCase()}, and a line can weigh at most ${MAX_LINE_GRAMS / 1000} kg. Make a smaller batch first`
+      throw new RecipeProblem([{ field: 'recipe', message }])
+    }
+}
+
 /** The recipe with the diets it was made for and what the cook has to do otherwise. */
 function finished(
   recipe: Recipe,
@@ -203,6 +217,7 @@ function finished(
   dietIds: readonly string[],
   larder: Larder,
 ): Recipe {
+  refuseTooHeavy(recipe, larder)
   const meant = { ...recipe, diets: [...new Set([...recipe.diets, ...dietIds])] }
   return withAdvice(meant, adviceOn(meant, larder, { before, after }))
 }

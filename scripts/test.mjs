@@ -83,6 +83,8 @@ try {
   ensureBuild()
   passed++
   await browserTests()
+  // What goes wrong on purpose, in short; the whole of it is `npm run faults`.
+  await check('Faults', process.execPath, [join(ROOT, 'scripts', 'faults.mjs'), '--short'])
 } catch (error) {
   failed++
   console.error(error)

@@ -7,6 +7,7 @@ import { lacksAnew } from '../dough/abilities'
 import { evaluate } from '../evaluate'
 import { allLines } from '../recipe/document'
 import { search } from './reach'
+import { OutOfTime } from './solve'
 import { tradeOff } from './tradeOff'
 import { NO_LOCKS, USUAL_WEIGHTS, wishesFor } from './wishes'
 
@@ -256,6 +257,33 @@ describe('when it cannot be', () => {
 
   it('names a lock on a line that is not there', () => {
     expect(() => adapt(pies, ['keto'], larder, { locks: { lineIds: ['nowhere'] } })).toThrow(/nowhere/)
+  })
+})
+
+describe('a search whose time is up', () => {
+  const pies = demoRecipe('curd-leek')
+  it('says so when nothing was found yet', () => {
+    expect(() =>
+      search(pies, wishesFor(diets('vegan', 'high-protein')), larder, { expired: () => true }),
+    ).toThrow(OutOfTime)
+  })
+  it('gives what it has, which keeps what was asked', () => {
+    const wishes = wishesFor(diets('high-protein'))
+    const whole = search(pies, wishes, larder)
+    // The clock of this test is the number of times it is looked at.
+    for (const looks of [4, 8, 12, 20]) {
+      let seen = 0
+      let found
+      try {
+        found = search(pies, wishes, larder, { expired: () => ++seen > looks })
+      } catch (error) {
+        expect(error).toBeInstanceOf(OutOfTime)
+        continue
+      }
+      if (!found.best) continue
+      expect(found.best.evaluation.diets.find(({ diet }) => diet === 'high-protein')!.fits).toBe(true)
+      expect(found.best.distance).toBeGreaterThanOrEqual(whole.best!.distance - 0.01)
+    }
   })
 })
 

@@ -56,6 +56,7 @@ export class WorkPool<Job, Answer> {
     if (at >= 0) this.queue.splice(at, 1)
     for (const hand of this.hands) if (hand.order === order) this.dismiss(hand)
     order.reject(new GaveUp())
+    this.next()
   }
 
   private next(): void {

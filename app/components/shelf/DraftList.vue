@@ -57,6 +57,7 @@ async function undo() {
           <Button
             label="Go on"
             size="small"
+            outlined
             :aria-label="`Go on with ${draft.now.recipe.title}`"
             @click="goOn(draft)"
           />
@@ -64,7 +65,7 @@ async function undo() {
             label="Throw away"
             size="small"
             severity="secondary"
-            outlined
+            text
             :aria-label="`Throw away the unsaved changes to ${draft.now.recipe.title}`"
             @click="throwAway(draft)"
           />
@@ -82,7 +83,7 @@ async function undo() {
 .drafts {
   margin-bottom: 1.2rem;
   padding: 0.5rem 0.75rem;
-  border-left: 3px solid var(--turmeric, var(--beet));
+  border-left: 3px solid var(--beet);
   background: var(--sheet);
 }
 h2 {
