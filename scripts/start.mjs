@@ -10,7 +10,7 @@ const token = process.env.SWAP_POCKET_TOKEN || ''
 const LOOK_MILLISECONDS = 1000
 /** The server says so when starting it again will not help: the database is of a newer program. */
 const EXIT_SCHEMA = 3
-/** A server that ends sooner than this after its start is not started again for ever. */
+/** A server that never gets ready is not started again for ever. */
 const MOST_RESTARTS = 5
 
 let held = null
@@ -45,21 +45,27 @@ function refuseOpenDoor() {
 
 /** Starts the server, and again when it ends by itself. */
 async function serve(databaseUrl) {
-  let restarts = 0
-  const begin = async () => {
-    const started = await startServer({ host, port, databaseUrl, begun: (child) => (server = child) })
-    server.once('exit', (code) => {
-      if (stopping) return
-      if (code === EXIT_SCHEMA || ++restarts > MOST_RESTARTS) return stop(code ?? 1)
-      say(`The server ended with ${code}; it is started again`)
-      begin().catch((error) => {
-        console.error(error.message)
-        stop(1)
-      })
-    })
-    return started
+  const once = () => startServer({ host, port, databaseUrl, begun: (child) => (server = child) })
+  const watch = () => {
+    if (server.exitCode !== null || server.signalCode !== null) void again()
+    else server.once('exit', () => void again())
   }
-  return begin()
+  const again = async () => {
+    for (let tries = 1; !stopping; tries++) {
+      const code = server.exitCode ?? server.signalCode
+      if (code === EXIT_SCHEMA || tries > MOST_RESTARTS) return stop(typeof code === 'number' ? code || 1 : 1)
+      say(`The server ended with ${code}; it is started again`)
+      try {
+        await once()
+        return watch()
+      } catch (error) {
+        if (!stopping) console.error(error.message)
+      }
+    }
+  }
+  const started = await once()
+  watch()
+  return started
 }
 
 /** A database that ended, however it ended, is started again on the port that the server knows. */

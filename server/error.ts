@@ -1,12 +1,15 @@
 import { setResponseHeader, setResponseStatus, send, type H3Error, type H3Event } from 'h3'
 import { RecipeProblem } from '../core/recipe/problem'
-import { isDatabaseDown } from './db/errors'
+import { isDatabaseDown, isUnstorableText } from './db/errors'
 import { invalid, problem, type Problem } from './utils/problem'
 
 /** What an error is to the caller. Anything not foreseen is a 500 without its inside. */
 function asProblem(error: H3Error, event: H3Event): Problem {
   const cause: unknown = error.cause ?? error
   if (cause instanceof RecipeProblem) return invalid(cause.problems).data as Problem
+  if (isUnstorableText(cause))
+    return invalid([{ field: 'request', message: 'holds a character that cannot be stored; remove it' }])
+      .data as Problem
   if (isDatabaseDown(cause)) {
     return problem(
       503,

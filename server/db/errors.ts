@@ -37,6 +37,13 @@ const AGAIN = new Set(['40001', '40P01'])
 export const isWorthAnotherTry = (error: unknown): boolean =>
   error instanceof pg.DatabaseError && AGAIN.has(error.code ?? '')
 
+/** SQLSTATE of text that the database cannot hold: a NUL, half a letter. */
+const NOT_TEXT = new Set(['22021', '22P05'])
+
+/** Whether a query failed for a character that cannot be stored. */
+export const isUnstorableText = (error: unknown): boolean =>
+  error instanceof pg.DatabaseError && NOT_TEXT.has(error.code ?? '')
+
 /** Errors of our own making: values that cannot be sent, a name that is undefined. */
 const ours = (error: unknown) =>
   error instanceof TypeError ||
