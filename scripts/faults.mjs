@@ -11,7 +11,8 @@ import {
   parallelSavers,
   worstTexts,
 } from './faults/load.mjs'
-import { firstStarts, killedStarters, secondStarts, stalePid } from './faults/startStop.mjs'
+import { firstStarts, killedNpm, killedStarters, secondStarts, stalePid } from './faults/startStop.mjs'
+import { otherVersions } from './faults/versions.mjs'
 import { ensureBuild, ensurePackages, ROOT, say } from './lib/run.mjs'
 
 // What goes wrong on purpose, on a copy in a temporary folder and on loopback only; a table at the end.
@@ -52,6 +53,8 @@ try {
     second: () => secondStarts(copy),
     killed: () => killedStarters(copy, sizes.killed),
     stale: () => stalePid(copy),
+    versions: () => otherVersions(copy, recipe),
+    npm: () => killedNpm(copy),
     disk: () => diskFull(newCopy, recipe),
     door: () => lockedDoor(newCopy),
     first: () => firstStarts(newCopy, sizes.first),

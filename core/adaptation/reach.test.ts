@@ -6,6 +6,7 @@ import { parseTarget } from '../diet/target'
 import { lacksAnew } from '../dough/abilities'
 import { evaluate } from '../evaluate'
 import { allLines } from '../recipe/document'
+import { RecipeProblem } from '../recipe/problem'
 import { search } from './reach'
 import { OutOfTime } from './solve'
 import { tradeOff } from './tradeOff'
@@ -257,6 +258,50 @@ describe('when it cannot be', () => {
 
   it('names a lock on a line that is not there', () => {
     expect(() => adapt(pies, ['keto'], larder, { locks: { lineIds: ['nowhere'] } })).toThrow(/nowhere/)
+  })
+})
+
+describe('what cannot be adapted', () => {
+  it.each(['chickpea-flour', 'ground-almonds', 'potato-flakes', 'cassava-flour'])(
+    'is said of a dough of %s that has no cereal to be whole',
+    (flour) => {
+      const cakes = recipeOf({
+        shell: [
+          [flour, 300],
+          ['water', 200],
+        ],
+        filling: [['spinach', 300]],
+      })
+      for (const ids of [
+        ['whole-grain'],
+        ['whole-grain', 'keto', 'vegan'],
+        ['more-fibre', 'whole-grain-51'],
+      ]) {
+        const made = adapt(cakes, ids, larder)
+        expect(made.conflict.length > 0 || made.evaluation.diets.length > 0).toBe(true)
+        if (!made.conflict.length)
+          for (const id of ids)
+            expect(made.evaluation.diets.find(({ diet }) => diet === id)!.verdict, id).toBe('fits')
+      }
+    },
+  )
+  it('is said of a batch whose lines would be too heavy to keep', () => {
+    const huge = recipeOf({
+      shell: [
+        ['plain-flour', 30_000],
+        ['egg', 49_000],
+      ],
+      filling: [['egg', 49_900]],
+    })
+    for (const ids of [['vegan'], ['gluten-free'], ['vegan', 'gluten-free']]) {
+      try {
+        for (const { line } of allLines(adapt(huge, ids, larder).recipe))
+          expect(line.grams!).toBeLessThanOrEqual(50_000)
+      } catch (error) {
+        expect(error).toBeInstanceOf(RecipeProblem)
+        expect((error as RecipeProblem).problems[0]!.message).toMatch(/smaller batch/)
+      }
+    }
   })
 })
 

@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pause } from './copy.mjs'
@@ -102,4 +103,28 @@ export async function stalePid(copy) {
   }
   if (readFileSync(file, 'utf8').startsWith(`${process.pid}\n`)) wrong.push('the stale file is still there')
   return { name: 'stale pid and lock files', did: 'started all the same', wrong }
+}
+
+/** npm itself told to stop: what it started stops with it. */
+export async function killedNpm(copy) {
+  const wrong = []
+  await copy.stop()
+  const npm = spawn('npm', ['start', '--silent'], {
+    cwd: copy.root,
+    env: { ...process.env, HOST: '', DATABASE_URL: '', PORT: String(copy.port) },
+    stdio: 'ignore',
+  })
+  const ended = new Promise((resolve) => npm.once('exit', resolve))
+  await copy.ready(60)
+  npm.kill('SIGTERM')
+  await ended
+  for (
+    const until = Date.now() + 8000;
+    Date.now() < until && (copy.left().length || (await copy.get('/api/live', 500)));
+  )
+    await pause(100)
+  if (copy.left().length) wrong.push(`left ${copy.left().join(', ')}`)
+  if (await copy.get('/api/live', 500)) wrong.push('the server is still there')
+  await copy.start()
+  return { name: 'npm told to stop', did: 'server and database stop with it', wrong }
 }
