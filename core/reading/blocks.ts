@@ -106,6 +106,9 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
   }
 }
 
+/** Less flour than this makes no dough. Our own choice. */
+const THICKENING_GRAMS = 60
+
 /**
  * The dough in a block of lines: from the flour outwards over everything a dough is made of. Spices and seeds are
  * passed over where the dough goes on behind them, and start the filling where it does not.
@@ -114,7 +117,12 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
   const flourAt = block.findIndex(leadsDough)
   const ready = ({ food, line }: ReadIngredient) =>
     food ? READY_GROUPS.has(food.group) : READY_WORDS.test(line.raw)
-  if (ready(block[flourAt]!) && !block.some(({ food }) => food?.group === 'flour')) return block.filter(ready)
+  // A spoon of flour beside a sheet of pastry thickens what goes in.
+  const flourGrams = block.reduce(
+    (sum, { food, line }) => sum + (food?.group === 'flour' ? (line.grams ?? 0) : 0),
+    0,
+  )
+  if (block.some(ready) && flourGrams < THICKENING_GRAMS) return block.filter(ready)
   const kindAt = (at: number) => {
     const food = block[at]?.food
     if (!food) return block[at] ? 'other' : 'end'

@@ -122,7 +122,7 @@ const INLINE =
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
-  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
+  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
@@ -185,6 +185,13 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   if (startsLikeStep(name) && (/\d/.test(name) || (words > 3 && !told))) return null
   if (startsLikeStep(name) && round.next === 'step' && !/^for\b/i.test(name))
     return words <= 6 && (told || round.blankBefore) ? made('method') : null
+  // "MEAT" over amounts, where other parts have their headings: what goes in.
+  if (
+    told &&
+    round.next === 'amount' &&
+    /^(?:the )?(?:meat|cheese|fruit|greens)(?: mix(?:ture)?)?$/i.test(name)
+  )
+    return made('filling')
   if (kind === null && OF_PIECES.test(name) && round.next === 'amount' && (told || round.blankBefore))
     return made('ingredients')
   if (kind === null) {
@@ -238,6 +245,9 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   if (known && !ALONE.test(name)) return round.blankBefore && round.next === 'amount' ? made(kind) : null
   // "Pasta" over its flour and eggs is the dough of what is filled.
   if (/^(?:fresh |egg )?pasta$/i.test(name)) return round.next === 'amount' ? made(kind) : null
+  // "Ciasto / dough": the same in two languages.
+  if (/[/|]/.test(name) && name.split(/\s*[/|]\s*/).some((one) => ALONE.test(one) || USUAL.test(one)))
+    return made(kind)
   // "Masa" over its lines: one word that names a part, and amounts below it.
   if (words === 1 && !known && round.next === 'amount') return made(kind)
   return USUAL.test(name) ? made(kind) : null

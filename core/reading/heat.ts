@@ -244,7 +244,14 @@ export function readCooking(context: HeatContext): CookingRead {
           /\bbake|oven|steamer\b/i.test(clause.text),
       )
       .flatMap(eventsIn)
-    if (last.length) events.push(last.at(-1)!)
+    const event = last.at(-1)
+    if (event) {
+      // "Oven at 220. … Pinch shut. 12 to 15 min.": the time stands by itself at the end.
+      const alone = clauses.findLast(({ text }) => TIME_ALONE.test(text))
+      const [time] = alone ? timesIn(alone.text) : []
+      if (event.minutes === null && time) event.minutes = middleMinutes(time)
+      events.push(event)
+    }
   }
   // "Cook on a hot tawa, 2 minutes a side": a plain "cook" says nothing beside a way that is named.
   const named = events.filter((event) => event.way !== 'cook')

@@ -62,6 +62,10 @@ describe('amounts as cooks write them', () => {
     ['5 oz butter and cold water', 'butter 141.7 | water 30'],
     ['2 parts soy drink to 1 part maple syrup', 'soy-drink 30 | maple-syrup 15'],
     ['zest and juice of 1 lemon', 'lemon-zest 5 | lemon-juice 45'],
+    ['1 lemon, zested', 'lemon-zest 5'],
+    ['2 lemons (juiced)', 'lemon-juice 90'],
+    ['1 cube chicken stock', 'stock-cube-meat 10'],
+    ['4 dry red chillies', 'dried-chilli 2'],
     ['1 egg beaten with a splash of milk', 'egg 50 | milk 10'],
     ['S&P', 'salt 4 | black-pepper 1'],
     [

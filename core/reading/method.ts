@@ -209,7 +209,7 @@ export const isAside = (text: string): boolean =>
 
 /** What lets steam out is not steamed. */
 const NO_STEAM =
-  /\bsteam(?:s)?\b[^.]{0,20}\b(?:escape|out|vents?|holes?|slits?|off)\b|\b(?:let|so|for)\b[^.]{0,20}\bsteam\b(?!\w)[^.]{0,14}(?:out|escape|$|\.)|\bsteam (?:holes?|vents?|slits?)\b|\b(?:vents?|slits?|holes?) for (?:the )?steam\b/i
+  /\bsteam(?:s)?\b[^.,\d]{0,20}\b(?:escape|out|vents?|holes?|slits?|off)\b|\b(?:let|so|for)\b[^.]{0,20}\bsteam\b(?!\w)[^.]{0,14}(?:out|escape|$|\.)|\bsteam (?:holes?|vents?|slits?)\b|\b(?:vents?|slits?|holes?) for (?:the )?steam\b/i
 
 /** A text without what it says of letting steam out. */
 export const withoutVents = (text: string): string => text.replace(NO_STEAM, ' ')

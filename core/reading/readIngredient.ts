@@ -170,6 +170,10 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
       ? matchFood([read.name, ...prep].join(' '), foods)
       : null
   if (whole?.how === 'exact' && whole.found === normaliseName([read.name, ...prep].join(' '))) return whole
+  // "1 cube chicken stock" is the cube and not what is made of it.
+  const isCube = read.measures[0]?.[0]?.unitId === 'cube' && /(?:stock|broth|bouillon)$/i.test(read.name)
+  const cube = isCube ? matchFood(`${read.name} cube`, foods) : null
+  if (cube?.how === 'exact') return cube
   const chosen = prep.filter((word) => CHOOSES.test(word)).join(' ')
   const plain = matchFood(`${chosen} ${read.name}`.trim(), foods)
   // "Vegetable oil (groundnut)", "cream (soya)": what holds something is named behind as well as in front.

@@ -146,6 +146,12 @@ function takeApart(raw: string): ReadLine {
   text = text.replace(OPTIONAL, '').trim()
   const divided = /\bdivided\b|\bin (?:two|2) (?:parts|lots)\b/i.test(text)
 
+  // "1 lemon, zested" is its zest.
+  text = text.replace(
+    /^(\S+)\s+(?:large |small |medium |unwaxed )*(lemon|lime|orange)s?\s*[,(]\s*(?:finely )?(zest|juic)ed\)?$/i,
+    (_, count: string, fruit: string, what: string) =>
+      `${count} ${fruit} ${what === 'zest' ? 'zest' : 'juice'}`,
+  )
   if (/\b(?:juice|zest)\b/i.test(text))
     text = text.replace(
       CITRUS,

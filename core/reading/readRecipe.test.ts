@@ -240,6 +240,51 @@ describe('readRecipe', () => {
     expect(readRecipe(text, foods).recipe.shape).toBe(shape)
   })
 
+  it.each([
+    ['*Wrapper*', 'shell'],
+    ['_Stuffing_:', 'filling'],
+    ['Ciasto / dough', 'shell'],
+    ['Farsz | filling', 'filling'],
+    ['MEAT', 'filling'],
+  ])('takes "%s" over its lines for the heading of a %s', (heading, kind) => {
+    const other =
+      kind === 'shell' ? 'Filling\n300 g leeks\n100 g cheddar' : 'Dough\n300 g plain flour\n160 ml water'
+    const lines =
+      kind === 'shell'
+        ? '300 g plain flour\n160 ml water'
+        : '300 g minced beef\n1 large onion v finely chopped'
+    const { recipe: read } = readRecipe(
+      `Pockets\nMakes 12\n${other}\n${heading}\n${lines}\nBake 20 min`,
+      foods,
+    )
+    const part = read.parts.find((one) => one.kind === kind)!
+    expect(part.lines).toHaveLength(2)
+    expect(part.lines.every((line) => line.foodId && line.grams)).toBe(true)
+  })
+
+  it('takes the bought pastry for the dough, and the spoon of flour for what thickens', () => {
+    const text =
+      'Puff pie\nServes 4\n1 tbsp olive oil\n2 leeks\n500 g chicken thighs\n1 tbsp plain flour\n300 ml chicken stock\n320 g puff pastry\n1 egg, beaten\n1. Fry the leeks 5 min.\n2. Top with the pastry, brush with egg. Bake 200 C 25 min.'
+    const { recipe: read } = readRecipe(text, foods)
+    const idsOf = (kind: string) =>
+      read.parts.filter((part) => part.kind === kind).flatMap((part) => part.lines.map((line) => line.foodId))
+    expect(idsOf('shell')).toEqual(['puff-pastry'])
+    expect(idsOf('filling')).toContain('plain-flour')
+    expect(idsOf('finish')).toEqual(['egg'])
+  })
+
+  it.each([
+    ['Fill, pleat, prove 20 min. steam from cold 15 min, off heat rest 5 min.', 'steam', 15, null],
+    ['Oven at 220. Roll out, fill, pinch into triangles. Brush w. oil. 12-15 min.', 'bake', 14, 220],
+    ['Fill and fold. Cut a slit so the steam gets out, bake 30 min at 190 C.', 'bake', 30, 190],
+  ])('reads "%s"', (method, way, minutes, celsius) => {
+    const { recipe: read } = readRecipe(
+      `Buns\nMakes 12\nDough\n300 g flour\n160 g water\nFilling\n250 g minced pork\n\nMethod\n${method}`,
+      foods,
+    )
+    expect(read.cooking).toMatchObject({ way, minutes, temperatureC: celsius })
+  })
+
   it('loses no words, whatever is pasted', () => {
     const word = fc.constantFrom(
       'flour',

@@ -42,6 +42,8 @@ function plainCharacters(line: string): string {
         (_, count: string, unit: string, part: string) =>
           `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
       )
+      .replace(/\bw(?:\/|\.)\s?(?=\p{L})/giu, 'with ')
+      .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(/º/g, '°')
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')
@@ -130,6 +132,12 @@ export function tidy(text: string): Row[] {
       if (/^#{1,6}\s/.test(own)) {
         marked = true
         own = own.replace(/^#{1,6}\s+/, '').replace(/\s*#+$/, '')
+      }
+      // "*Dough*" and "_Dip_: 3 tomatoes": what stands between single marks.
+      const leant = /^([*_])([^*_\s][^*_]{0,60})\1(?=\s*:|\s*$)/.exec(own)
+      if (leant) {
+        own = leant[2]! + own.slice(leant[0].length)
+        marked = /^[^:]*:?\s*$/.test(own)
       }
       for (let match = BULLET.exec(own); match && !/^[-+]\d/.test(own); match = BULLET.exec(own)) {
         // "**Dough**" is a heading, not a line behind a star.
