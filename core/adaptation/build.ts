@@ -1,4 +1,4 @@
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import { printLine } from '../recipe/printLine'
 import { newLine, type Line, type Recipe } from '../recipe/document'
 import { applySwap, NO_SWAP, type Change } from '../swap/applySwap'
@@ -9,8 +9,8 @@ import type { Solution } from './program'
 
 /** Grams to a tenth: what a kitchen scale can show. */
 export const tenth = (grams: number) => Math.round(grams * 10) / 10
-/** How finely a weight is taken: to a tenth, to what a spoon holds. */
-export type Weigh = (grams: number) => number
+/** How finely a weight is taken: to a tenth, to what a spoon holds, to an egg. */
+export type Weigh = (grams: number, food?: Food) => number
 
 const stepped =
   (steps: readonly (readonly [from: number, step: number])[]): Weigh =>
@@ -18,14 +18,30 @@ const stepped =
     const step = steps.find(([from]) => grams >= from)?.[1] ?? 0.1
     return tenth(Math.round(grams / step) * step)
   }
+const EGGS = new Set(['egg', 'cooked-egg'])
+/** What an egg weighs, for foods that are counted in eggs. */
+export const eggGrams = (food: Food | undefined): number | undefined =>
+  food && EGGS.has(food.group) ? food.unitGrams.piece : undefined
+
+/** Eggs are counted and not weighed, everything else is weighed. */
+const byEggs =
+  (part: number, weigh: Weigh): Weigh =>
+  (grams, food) => {
+    const egg = eggGrams(food)
+    const many = egg ? Math.round(grams / (egg * part)) : 0
+    return egg && many > 0 ? tenth(many * egg * part) : weigh(grams)
+  }
+const COARSE = stepped([
+  [100, 5],
+  [40, 5],
+  [8, 1],
+  [2, 0.5],
+])
 /** As cooks weigh, the coarsest first. Common practice, no source. */
 export const KITCHEN: readonly Weigh[] = [
-  stepped([
-    [100, 5],
-    [40, 5],
-    [8, 1],
-    [2, 0.5],
-  ]),
+  byEggs(1, COARSE),
+  byEggs(0.5, COARSE),
+  COARSE,
   stepped([
     [200, 5],
     [8, 1],
@@ -99,7 +115,7 @@ function linesOf(
   // A dip comes as it was, whatever it is made of.
   const weigh = one.part.kind === 'dip' ? tenth : weighs
   const exact = values[one.keep]!
-  const kept = weigh(exact)
+  const kept = weigh(exact, one.food)
   // Half a gram of salt is nothing, half a gram of a gum is a third of it.
   const least = Math.max(Math.min(0.5, LEAST_CHANGE_OF_LITTLE * one.grams), LEAST_CHANGE * one.grams)
   const chosen = one.options.filter((own) => values[own.grams]! > least && values[own.chosen]! > 0.5)
@@ -130,7 +146,7 @@ function linesOf(
     if (!swapped) return
     const firstId = lines.length || at ? `${one.line.id}-s${at + 1}` : one.line.id
     const made = swapped.lines.map((line, n) => {
-      const rounded = weigh(line.grams ?? 0)
+      const rounded = weigh(line.grams ?? 0, foods.get(line.foodId!))
       const next: Line = {
         ...line,
         id: n === 0 ? firstId : `${firstId}-${n + 1}`,

@@ -125,3 +125,57 @@ describe('only what is at hand', () => {
     expect(costs([...parts, 'sunflower-oil'])!).toBeCloseTo(bought - 2 * parts.length, 6)
   })
 })
+
+describe('eggs', () => {
+  const tray = recipeOf({
+    shell: [
+      ['plain-flour', 250],
+      ['butter', 125],
+      ['water', 60],
+    ],
+    filling: [
+      ['boiled-egg', 188],
+      ['leek', 300],
+      ['cheddar', 120],
+    ],
+  })
+  const ofEggs = (ids: string[]) =>
+    allLines(adapt(tray, ids, larder).recipe).flatMap(({ line }) => {
+      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      const egg = food && /^(?:egg|cooked-egg)$/.test(food.group) ? food.unitGrams.piece : undefined
+      return egg ? [line.grams! / egg] : []
+    })
+  it.each([['high-protein'], ['lighter'], ['keto'], ['gluten-free']])(
+    'are counted when a recipe is made %s',
+    (id) => {
+      const eggs = ofEggs([id])
+      expect(eggs.length).toBeGreaterThan(0)
+      for (const count of eggs)
+        expect(Math.abs(count * 2 - Math.round(count * 2)), `${count} eggs`).toBeLessThan(0.06)
+    },
+  )
+})
+
+describe('salt that nobody asked to change', () => {
+  it.each(demo.map(({ name, recipe }) => [name, recipe] as const))(
+    'stays nearer in %s when it counts',
+    (_, recipe) => {
+      const saltMoved = (figures: number) => {
+        const made = adapt(recipe, ['high-protein'], larder, { weights: { figures } })
+        return made.conflict.length
+          ? null
+          : Math.abs(made.evaluation.perPiece.saltG - made.before.perPiece.saltG)
+      }
+      const [counted, not] = [saltMoved(6), saltMoved(0)]
+      // Rounding to what a kitchen weighs moves a little either way.
+      if (counted !== null && not !== null) expect(counted).toBeLessThanOrEqual(not + 0.06)
+    },
+  )
+  it('is part of what the distance is made of', () => {
+    const { program } = modelOf(demoRecipe('curd-leek'), ['high-protein'])
+    const off = program.variables.find((one) => one.name === 'off saltG')!
+    expect(off.cost).toBeGreaterThan(0)
+    const asked = modelOf(demoRecipe('curd-leek'), ['less-salt'])
+    expect(asked.program.variables.some((one) => one.name === 'off saltG')).toBe(false)
+  })
+})

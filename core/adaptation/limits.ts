@@ -42,6 +42,8 @@ export const MOST_CONCENTRATE = {
 
 /** What a percent of the energy counts that comes of something else than before. Our own choice. */
 const FIGURE_COST = 0.12
+/** What a tenth of the salt counts that is more or less than before. Our own choice. */
+const SALT_COST = 0.5
 /** Figures that stay unless they are asked for, with the factors of Regulation (EU) No 1169/2011, Annex XIV. */
 const KEPT_FIGURES = [
   ['netCarbohydrateG', 4, 'carbohydrate'],
@@ -129,7 +131,7 @@ export function limitWeights(written: Written): void {
 
 /**
  * Figures nobody asked to change: what carbohydrate, protein and fat bring to the energy stays near what it was, each
- * percent of the energy that shifts counting a little.
+ * percent of the energy that shifts counting a little, and so does the salt.
  */
 export function keepFigures(written: Written): void {
   const { question, builder, lines } = written
@@ -148,10 +150,30 @@ export function keepFigures(written: Written): void {
     const terms = sumOver(lines, perGram, (one) => (eaten.get(one.line.id) ?? one.grams) / one.grams)
     const had = before.perPiece[figure] * recipe.pieces * kcalPerG
     const cost = (FIGURE_COST * wishes.weights.figures * 100) / batchKcal
-    const off = builder.variable(`off ${figure}`, { cost, term: `${words} that nobody asked to change` })
-    builder.constrain(`off ${figure}`, [...terms, [off, -1]], { max: had })
-    builder.constrain(`off ${figure}`, [...terms, [off, 1]], { min: had })
+    keepNear(builder, figure, terms, had, cost, `${words} that nobody asked to change`)
   }
+  const salt = before.perPiece.saltG * recipe.pieces
+  const asksSalt = question.targets.some(({ target }) => /^(?:saltG|sodiumMg)$/.test(target.figure))
+  if (salt > 0 && !asksSalt) {
+    const perGram: PerGram = (food) => nutrientsPer100g(food).saltG / 100
+    const terms = sumOver(lines, perGram, (one) => (eaten.get(one.line.id) ?? one.grams) / one.grams)
+    const cost = (10 * SALT_COST * wishes.weights.figures) / salt
+    keepNear(builder, 'saltG', terms, salt, cost, 'salt that nobody asked to change')
+  }
+}
+
+/** A figure that may move, each unit of it at a cost. */
+function keepNear(
+  builder: ProgramBuilder,
+  figure: string,
+  terms: [number, number][],
+  had: number,
+  cost: number,
+  term: string,
+): void {
+  const off = builder.variable(`off ${figure}`, { cost, term })
+  builder.constrain(`off ${figure}`, [...terms, [off, -1]], { max: had })
+  builder.constrain(`off ${figure}`, [...terms, [off, 1]], { min: had })
 }
 
 /** The dough stays as soft as it was, as rich where it is rich, and strong enough for its shape and cooking. */

@@ -4,7 +4,7 @@ import { evaluate, type Evaluation } from '../evaluate'
 import type { Larder } from '../larder'
 import type { Recipe } from '../recipe/document'
 import type { Change } from '../swap/applySwap'
-import { buildRecipe, KITCHEN, type Weigh } from './build'
+import { buildRecipe, eggGrams, KITCHEN, type Weigh } from './build'
 import { buildModel, type TargetModel } from './model'
 import { targetsOf, type ModelInput } from './question'
 import type { Program, Solution } from './program'
@@ -212,23 +212,23 @@ const TIDY_COSTS = 1
 
 /**
  * The same choices with fewer fiddly amounts: 2 g more of this and a rest of 6 g of that are not what a cook
- * weighs. Where not both can go, the rests do. Null where nothing is fiddly, or where it does not come out without.
+ * weighs.  Where not all can go, eggs are weighed after all, and then the rests go alone. Null where nothing is fiddly, or where it does not come out without.
  */
 function tidied(context: Context, found: Found): Found | null {
   const fiddly = fiddlyOf(found)
-  const rests = fiddly.filter(({ isRest }) => isRest)
-  for (const gone of rests.length < fiddly.length ? [fiddly, rests] : [fiddly]) {
+  const ways = [fiddly, fiddly.filter(({ why }) => why !== 'egg'), fiddly.filter(({ why }) => why === 'rest')]
+  for (const gone of ways.filter((one, at) => one.length !== ways[at - 1]?.length)) {
     const made = gone.length ? tidiedBy(context, found, gone) : null
     if (made) return made
   }
   return null
 }
 
-/** A variable that is put to a plain value: a rest that goes, or a line that stays as it was written. */
+/** A variable that is put to a plain value: a rest that goes, a line that stays as it was written, a number of eggs. */
 interface Fiddly {
   variable: number
   value: number
-  isRest: boolean
+  why: 'rest' | 'little' | 'egg'
 }
 
 function fiddlyOf({ model, solution: { values } }: Found): Fiddly[] {
@@ -238,13 +238,16 @@ function fiddlyOf({ model, solution: { values } }: Found): Fiddly[] {
     if (chosen.length) {
       const comes = chosen.reduce((sum, own) => sum + values[own.grams]!, 0)
       const little = kept >= 0.05 && kept <= FIDDLY_REST * comes
-      return little ? [{ variable: one.keep, value: 0, isRest: true }] : []
+      return little ? [{ variable: one.keep, value: 0, why: 'rest' }] : []
     }
-    if (kept >= 0.05 && kept < FIDDLY_LEFT * one.grams)
-      return [{ variable: one.keep, value: 0, isRest: true }]
+    if (kept >= 0.05 && kept < FIDDLY_LEFT * one.grams) return [{ variable: one.keep, value: 0, why: 'rest' }]
     const change = Math.abs(kept - one.grams)
     const little = one.food.id !== 'water' && change > 0.05 && change < FIDDLY_CHANGE * one.grams
-    return little ? [{ variable: one.keep, value: one.grams, isRest: false }] : []
+    if (little) return [{ variable: one.keep, value: one.grams, why: 'little' }]
+    const egg = eggGrams(one.food)
+    return egg && change > 0.05
+      ? [{ variable: one.keep, value: Math.max(1, Math.round(kept / egg)) * egg, why: 'egg' }]
+      : []
   })
 }
 

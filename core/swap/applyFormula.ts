@@ -63,6 +63,22 @@ const WET = /^(?:yogurt|plant-yogurt|fresh-cheese|egg|milk|plant-milk)$/
 const TOO_WET_PCT = 3
 const LESS_WET = 0.9
 
+/** By what share egg may be more or less for the sake of whole ones: beyond it the dough would feel it. Our own choice. */
+const MOST_OFF_FOR_EGGS = 0.12
+
+/** A share of egg that comes to whole eggs, or else to halves, where the formula's range has room for that. */
+function inWholeEggs({ food, pct, share }: Entry, scale: number): number {
+  const egg = food.group === 'egg' ? food.unitGrams.piece : undefined
+  if (!egg) return pct
+  for (const part of [egg, egg / 2]) {
+    const whole = (Math.round((pct * scale) / part) * part) / scale
+    // The range, with what a scale that is set anew each turn may be off.
+    const isNear = Math.abs(whole - pct) <= MOST_OFF_FOR_EGGS * pct
+    if (whole > 0 && isNear && whole >= share.low * 0.99 && whole <= share.high * 1.01) return whole
+  }
+  return pct
+}
+
 /** Grams as a kitchen weighs them: whole ones, and tenths of what is little. */
 const weighable = (grams: number) => (grams >= 15 ? Math.round(grams) : Math.round(grams * 10) / 10)
 const clamp = (value: number, { low, high }: FormulaShare) => Math.min(high, Math.max(low, value))
@@ -238,6 +254,7 @@ function reform(
     const pct = used.reduce((sum, one) => sum + one.pct, 0) + waterPct
     scale = (total - weightOf(kept.map(({ line }) => line))) / pct
     if (!(scale > 0)) return null
+    for (const one of used) one.pct = inWholeEggs(one, scale)
   }
   const mark = formulaMark(formula)
   const taken = new Set(kept.map(({ line }) => line.id))
