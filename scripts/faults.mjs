@@ -19,8 +19,8 @@ import { ensureBuild, ensurePackages, ROOT, say } from './lib/run.mjs'
 const short = process.argv.includes('--short')
 const only = process.argv.find((one) => one.startsWith('--only='))?.slice(7)
 const sizes = short
-  ? { crash: 2, first: 2, killed: 1, savers: 200, conflicts: 3, fuzz: 900, seconds: 4 }
-  : { crash: 60, first: 8, killed: 6, savers: 200, conflicts: 50, fuzz: 20_000, seconds: 20 }
+  ? { crash: 1, first: 1, killed: 1, savers: 200, conflicts: 2, fuzz: 600, seconds: 2, huge: 1 }
+  : { crash: 60, first: 8, killed: 6, savers: 200, conflicts: 50, fuzz: 20_000, seconds: 20, huge: 4 }
 
 ensurePackages()
 ensureBuild()
@@ -44,7 +44,7 @@ try {
     conflicts: () => conflicts(copy, recipe, sizes.conflicts),
     searches: () => besideSearches(copy, recipe, sizes.seconds),
     texts: () => worstTexts(copy),
-    huge: () => hugeSearches(copy, recipe),
+    huge: () => hugeSearches(copy, recipe, sizes.huge),
     rows: () => emptyRows(copy),
     fuzz: () => fuzz(copy, recipe, sizes.fuzz),
     frozen: () => frozen(copy, recipe),

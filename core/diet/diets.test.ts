@@ -34,6 +34,21 @@ describe('the diets', () => {
   })
 })
 
+describe('milk whose lactose is split', () => {
+  const milk = foods.get('lactose-free-milk')!
+  const breaks = (id: string) =>
+    foodAgainstDiet(
+      milk,
+      larder.diets.find((diet) => diet.id === id)!,
+    ).breaks.length > 0
+  it('is for those who leave lactose out, and milk for all others', () => {
+    expect(breaks('lactose-free')).toBe(false)
+    for (const id of ['dairy-free', 'vegan']) expect(breaks(id), id).toBe(true)
+    const lactoseFree = larder.diets.find((diet) => diet.id === 'lactose-free')!
+    expect(foodAgainstDiet(foods.get('milk')!, lactoseFree).breaks).not.toEqual([])
+  })
+})
+
 describe('a food against a diet', () => {
   it.each([
     ['butter', ['milk']],

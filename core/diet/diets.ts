@@ -8,6 +8,8 @@ export interface Diet {
   excludesAllergens: Allergen[]
   /** Foods that are left out by name: ids and kinds, or "group:…". */
   excludesFoods: string[]
+  /** Foods that are not left out though their group is: milk whose lactose is split. */
+  keepsFoods: string[]
   /** Foods of which only the packet can tell. */
   mayExcludeFoods: string[]
   /** What such a food is called in a reason: "pork". */
@@ -40,7 +42,10 @@ export function dietsFromRows(rows: readonly Readonly<Record<string, string>>[])
       name: row.name ?? row.id,
       excludesOrigins: knownOnes<Origin>(list(row.excludes_origins), ORIGINS, where),
       excludesAllergens: knownOnes<Allergen>(list(row.excludes_allergens), Object.keys(EU_ALLERGENS), where),
-      excludesFoods: list(row.excludes_foods).filter((one) => !one.startsWith('?')),
+      excludesFoods: list(row.excludes_foods).filter((one) => !/^[?!]/.test(one)),
+      keepsFoods: list(row.excludes_foods)
+        .filter((one) => one.startsWith('!'))
+        .map((one) => one.slice(1)),
       mayExcludeFoods: list(row.excludes_foods)
         .filter((one) => one.startsWith('?'))
         .map((one) => one.slice(1)),
@@ -63,6 +68,7 @@ export function avoidDiet(foodIds: readonly string[]): Diet {
     excludesOrigins: [],
     excludesAllergens: [],
     excludesFoods: [...foodIds],
+    keepsFoods: [],
     mayExcludeFoods: [],
     excludedAs: 'on your avoid list',
     targets: [],
@@ -125,7 +131,8 @@ function reasonsAgainst(food: Food, diet: Diet): AgainstDiet {
     else if (food.possibleAllergens.includes(allergen) && !breaks.length && !may.length) may.push(allergen)
   }
   const named = (names: readonly string[]) =>
-    names.includes(food.id) || names.includes(food.kind) || names.includes(`group:${food.group}`)
+    !diet.keepsFoods.includes(food.id) &&
+    (names.includes(food.id) || names.includes(food.kind) || names.includes(`group:${food.group}`))
   if (!breaks.length && named(diet.excludesFoods)) breaks.push(diet.excludedAs)
   else if (!breaks.length && !may.length && named(diet.mayExcludeFoods)) may.push(diet.excludedAs)
   return { breaks, may }

@@ -1,3 +1,4 @@
+import { READY_GROUPS } from '../dough/assess'
 import type { CookingWay, Stage } from '../recipe/document'
 import { isFat, newDraft, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
@@ -38,6 +39,23 @@ export function leaveInFilling(
   if (!back.length || back.length < pan.lines.length) return
   filling.lines.push(...back)
   pan.lines = []
+}
+
+/** Egg and milk in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
+export function washBesideSheet(drafts: Draft[]): void {
+  for (const draft of [...drafts]) {
+    const isSheet = draft.lines.some(({ food }) => food && READY_GROUPS.has(food.group))
+    if (draft.kind !== 'shell' || !isSheet || draft.lines.some(({ food }) => food?.group === 'flour'))
+      continue
+    const wash = draft.lines.filter(
+      ({ food }) => food && /^(?:egg|egg-yolk|milk|plant-milk)$/.test(food.group),
+    )
+    if (!wash.length) continue
+    draft.lines = draft.lines.filter((item) => !wash.includes(item))
+    const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
+    if (finish) finish.lines.push(...wash)
+    else drafts.push(newDraft('finish', { lines: wash }))
+  }
 }
 
 /**

@@ -134,6 +134,8 @@ function takeApart(raw: string): ReadLine {
       text,
     )
   if (counted) text = `${counted[1]} ${counted[3]} of ${counted[2]}${counted[4]}`
+  // "1 egg wash" is an egg, to brush with.
+  text = text.replace(/^(\d{1,2}|an?|one)\s+eggs?\s+(?:wash|glaze)$/i, '$1 egg to glaze')
   // "Milk wash" is milk, to brush with.
   const wash = /^((?:\p{L}+ )?(?:milk|cream|egg|yolk|drink))\s+(?:wash|glaze)$/iu.exec(text)
   if (wash && !/^egg$/i.test(wash[1]!)) text = `${wash[1]} to glaze`

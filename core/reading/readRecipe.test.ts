@@ -262,6 +262,18 @@ describe('readRecipe', () => {
     expect(part.lines.every((line) => line.foodId && line.grams)).toBe(true)
   })
 
+  it.each([
+    ['Lid\n320 g puff pastry\n1 egg, beaten', 'puff-pastry'],
+    ['Lid\n320 g puff pastry\nTo finish\n1 egg wash', 'puff-pastry'],
+  ])('brushes on what stands with a bought sheet: %s', (lid, pastry) => {
+    const text = `Fish pie\nServes 6\nFilling\n500 g white fish\n300 ml milk\n${lid}\nBake 200 C 30 min`
+    const { recipe: read } = readRecipe(text, foods)
+    const of = (kind: string) =>
+      read.parts.filter((part) => part.kind === kind).flatMap((part) => part.lines.map((line) => line.foodId))
+    expect(of('shell')).toEqual([pastry])
+    expect(of('finish')).toEqual(['egg'])
+  })
+
   it('takes the bought pastry for the dough, and the spoon of flour for what thickens', () => {
     const text =
       'Puff pie\nServes 4\n1 tbsp olive oil\n2 leeks\n500 g chicken thighs\n1 tbsp plain flour\n300 ml chicken stock\n320 g puff pastry\n1 egg, beaten\n1. Fry the leeks 5 min.\n2. Top with the pastry, brush with egg. Bake 200 C 25 min.'

@@ -11,7 +11,14 @@ import {
   type RecipeNote,
 } from '../recipe/document'
 import { questionsAbout, type Question } from './questions'
-import { brushByMethod, handleChoices, leaveInFilling, panFatByMethod, squeezeByMethod } from './byMethod'
+import {
+  brushByMethod,
+  handleChoices,
+  leaveInFilling,
+  panFatByMethod,
+  squeezeByMethod,
+  washBesideSheet,
+} from './byMethod'
 import { countPieces, timesPieces } from './counts'
 import { isDoughBase, isFat, type Draft, type Placed } from './drafts'
 import { readFacts } from './facts'
@@ -101,6 +108,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   shareOutDivided(drafts, clauses, cooking.way)
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)
+  washBesideSheet(drafts)
   brushByMethod(drafts, clauses)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)
   markScalded(drafts, clauses)

@@ -143,7 +143,7 @@ export async function worstTexts(copy) {
 }
 
 /** A recipe of hundreds of lines with every wish there is. */
-export async function hugeSearches(copy, recipe) {
+export async function hugeSearches(copy, recipe, many) {
   const lines = recipe.parts.flatMap((part) => part.lines).map((line) => ({ ...line, id: '' }))
   const huge = {
     ...recipe,
@@ -156,7 +156,7 @@ export async function hugeSearches(copy, recipe) {
   let slowest = 0
   const { times } = await beside(copy, () =>
     Promise.all(
-      Array.from({ length: 4 }, async () => {
+      Array.from({ length: many }, async () => {
         const began = Date.now()
         const answer = await copy.ask(
           'POST',
@@ -173,7 +173,7 @@ export async function hugeSearches(copy, recipe) {
   if (quantile(times, 0.95) >= 100)
     wrong.push(`health took ${quantile(times, 0.95).toFixed(0)} ms at the 95th percentile`)
   return {
-    name: 'four searches of hundreds of lines and four targets',
+    name: `${many} searches of hundreds of lines and four targets`,
     did: `slowest ${slowest} ms; ${health(times)}`,
     wrong,
   }
