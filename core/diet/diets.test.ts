@@ -35,7 +35,7 @@ describe('the diets', () => {
 })
 
 describe('milk whose lactose is split', () => {
-  const milk = foods.get('lactose-free-milk')!
+  const milk = food('lactose-free-milk')
   const breaks = (id: string) =>
     foodAgainstDiet(
       milk,
@@ -45,7 +45,7 @@ describe('milk whose lactose is split', () => {
     expect(breaks('lactose-free')).toBe(false)
     for (const id of ['dairy-free', 'vegan']) expect(breaks(id), id).toBe(true)
     const lactoseFree = larder.diets.find((diet) => diet.id === 'lactose-free')!
-    expect(foodAgainstDiet(foods.get('milk')!, lactoseFree).breaks).not.toEqual([])
+    expect(foodAgainstDiet(food('milk'), lactoseFree).breaks).not.toEqual([])
   })
 })
 
