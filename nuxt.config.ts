@@ -76,6 +76,10 @@ export default defineNuxtConfig({
     },
   },
   experimental: { payloadExtraction: false, appManifest: false },
+  // Without rendering on the server the development server still looks for that side's entry, and ends without one.
+  $development: {
+    vite: { environments: { ssr: { build: { rollupOptions: { input: { server: '#app/entry' } } } } } },
+  },
   vite: {
     plugins: [packedTables(), Components({ resolvers: [PrimeVueResolver()], dts: false })],
     worker: { format: 'es', plugins: () => [packedTables()] },

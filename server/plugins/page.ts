@@ -3,7 +3,8 @@ export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('render:response', (response) => {
     const headers = (response.headers ??= {}) as Record<string, string>
     delete headers['x-powered-by']
-    if (typeof response.body === 'string')
+    // The development server brings scripts of its own.
+    if (typeof response.body === 'string' && !import.meta.dev)
       headers['content-security-policy'] = contentSecurityPolicy(response.body)
   })
 })
