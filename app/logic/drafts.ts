@@ -80,55 +80,77 @@ function parsed(text: string | null): Draft | null {
 export function keep(draft: Draft): void {
   const text = JSON.stringify(draft)
   const line = JOURNAL + keyOf(draft)
-  try {
-    localStorage.setItem(line, text)
-  } catch {
-    // Full or forbidden: the store alone keeps it.
-  }
+  inStorage((storage) => storage.setItem(line, text), undefined)
   set(keyOf(draft), JSON.parse(text), shelf())
-    .then(() => {
-      if (localStorage.getItem(line) === text) localStorage.removeItem(line)
-    })
+    .then(() => inStorage((storage) => storage.getItem(line) === text && storage.removeItem(line), undefined))
     .catch(() => undefined)
+}
+
+/** Where the browser forbids or has filled its storage, what stands there is not there. */
+function inStorage<T>(work: (storage: Storage) => T, without: T): T {
+  try {
+    return work(localStorage)
+  } catch {
+    return without
+  }
 }
 
 /** Throws a draft away. */
 export async function drop(draft: Pick<Draft, 'about' | 'tab'>): Promise<void> {
-  localStorage.removeItem(JOURNAL + keyOf(draft))
+  inStorage((storage) => storage.removeItem(JOURNAL + keyOf(draft)), undefined)
   await del(keyOf(draft), shelf()).catch(() => undefined)
 }
 
-/** What stands in the journal, and what an older program kept, goes into the store. */
-async function settle(tab: string): Promise<void> {
-  const names = Array.from({ length: localStorage.length }, (_, at) => localStorage.key(at) ?? '')
-  for (const name of names.filter((one) => one.startsWith(JOURNAL))) {
-    const draft = parsed(localStorage.getItem(name))
-    if (draft) await set(keyOf(draft), draft, shelf()).catch(() => undefined)
-    localStorage.removeItem(name)
+/** What stands in the journal and what an older program kept, by the name it stands under. */
+function journal(): { name: string; text: string; draft: Draft | null }[] {
+  return inStorage((storage) => {
+    const names = Array.from({ length: storage.length }, (_, at) => storage.key(at) ?? '')
+    return names
+      .filter((name) => name.startsWith(JOURNAL) || EARLIER.includes(name))
+      .map((name) => {
+        const text = storage.getItem(name) ?? ''
+        const draft = parsed(text)
+        if (!draft || name.startsWith(JOURNAL)) return { name, text, draft }
+        const unsaved = JSON.stringify(draft.now.recipe) !== draft.savedAs
+        const named = { ...draft, about: aboutOf(draft) ?? name, tab: ownTab(), keptAt: Date.now() }
+        return { name, text, draft: unsaved ? named : null }
+      })
+  }, [])
+}
+
+/**
+ * The journal goes into the store, but for what other tabs are writing at the moment. What the store does not take, and
+ * what was written meanwhile, stays in the journal.
+ *
+ * @returns the drafts that the store did not take
+ */
+async function settle(others: ReadonlySet<string>): Promise<Draft[]> {
+  const left: Draft[] = []
+  for (const { name, text, draft } of journal()) {
+    if (draft && others.has(draft.tab)) continue
+    const kept = draft
+      ? await set(keyOf(draft), draft, shelf()).then(
+          () => true,
+          () => false,
+        )
+      : true
+    if (!kept) left.push(draft!)
+    else inStorage((storage) => storage.getItem(name) === text && storage.removeItem(name), undefined)
   }
-  for (const name of EARLIER) {
-    const draft = parsed(localStorage.getItem(name))
-    if (draft && JSON.stringify(draft.now.recipe) !== draft.savedAs) {
-      const made = { ...draft, about: aboutOf(draft) ?? crypto.randomUUID(), tab, keptAt: Date.now() }
-      await set(keyOf(made), made, shelf()).catch(() => undefined)
-    }
-    localStorage.removeItem(name)
-  }
+  return left
 }
 
 /** Under which stored recipe's address a document stands: its own, or its original's while it has none; null for none. */
 export const aboutOf = ({ now, original, variant }: Pick<Draft, 'now' | 'original' | 'variant'>) =>
   now.baseline ? (variant.id ?? original.id) : original.id
 
-/** All drafts, the latest first. Empty where the browser keeps nothing. */
+/** All drafts, the latest first; those of the journal alone where the browser has no store. */
 export async function allDrafts(): Promise<Draft[]> {
-  try {
-    await settle(ownTab())
-    const found = (await entries(shelf())).flatMap(([, value]) => readable(value) ?? [])
-    return found.sort((a, b) => b.keptAt - a.keptAt)
-  } catch {
-    return []
-  }
+  const left = await settle(await otherTabs())
+  const stored = await entries(shelf()).catch(() => [])
+  const newer = new Map(left.map((draft) => [keyOf(draft), draft]))
+  const found = stored.flatMap(([key, value]) => (newer.has(String(key)) ? [] : (readable(value) ?? [])))
+  return [...left, ...found].sort((a, b) => b.keptAt - a.keptAt)
 }
 
 let own: string | null = null

@@ -302,6 +302,26 @@ describe('the bench store', () => {
     ])
   })
 
+  it('keeps what was typed where the browser has no store, and what another tab is writing is left to it', async () => {
+    const bench = useBenchStore()
+    bench.start({ ...pies, title: 'In the journal' })
+    const [kept] = await allDrafts()
+    const name = `swap-pocket:journal:${kept!.about}~${kept!.tab}`
+    const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    try {
+      bench.change({ ...pies, title: 'Typed when it was full' })
+      newTab()
+      const later = useBenchStore()
+      expect(await later.resume()).toBe(true)
+      expect(later.recipe?.title).toBe('Typed when it was full')
+      expect(localStorage.getItem(name)).not.toBeNull()
+    } finally {
+      put.mockRestore()
+    }
+  })
+
   it('keeps no copy of what is saved', async () => {
     const bench = useBenchStore()
     bench.start(pies)

@@ -6,9 +6,7 @@ import { parseTarget } from '../diet/target'
 import { lacksAnew } from '../dough/abilities'
 import { evaluate } from '../evaluate'
 import { allLines } from '../recipe/document'
-import { RecipeProblem } from '../recipe/problem'
 import { search } from './reach'
-import { OutOfTime } from './solve'
 import { tradeOff } from './tradeOff'
 import { NO_LOCKS, USUAL_WEIGHTS, wishesFor } from './wishes'
 
@@ -258,77 +256,6 @@ describe('when it cannot be', () => {
 
   it('names a lock on a line that is not there', () => {
     expect(() => adapt(pies, ['keto'], larder, { locks: { lineIds: ['nowhere'] } })).toThrow(/nowhere/)
-  })
-})
-
-describe('what cannot be adapted', () => {
-  it.each(['chickpea-flour', 'ground-almonds', 'potato-flakes', 'cassava-flour'])(
-    'is said of a dough of %s that has no cereal to be whole',
-    (flour) => {
-      const cakes = recipeOf({
-        shell: [
-          [flour, 300],
-          ['water', 200],
-        ],
-        filling: [['spinach', 300]],
-      })
-      for (const ids of [
-        ['whole-grain'],
-        ['whole-grain', 'keto', 'vegan'],
-        ['more-fibre', 'whole-grain-51'],
-      ]) {
-        const made = adapt(cakes, ids, larder)
-        expect(made.conflict.length > 0 || made.evaluation.diets.length > 0).toBe(true)
-        if (!made.conflict.length)
-          for (const id of ids)
-            expect(made.evaluation.diets.find(({ diet }) => diet === id)!.verdict, id).toBe('fits')
-      }
-    },
-  )
-  it('is said of a batch whose lines would be too heavy to keep', () => {
-    const huge = recipeOf({
-      shell: [
-        ['plain-flour', 30_000],
-        ['egg', 49_000],
-      ],
-      filling: [['egg', 49_900]],
-    })
-    for (const ids of [['vegan'], ['gluten-free'], ['vegan', 'gluten-free']]) {
-      try {
-        for (const { line } of allLines(adapt(huge, ids, larder).recipe))
-          expect(line.grams!).toBeLessThanOrEqual(50_000)
-      } catch (error) {
-        expect(error).toBeInstanceOf(RecipeProblem)
-        expect((error as RecipeProblem).problems[0]!.message).toMatch(/smaller batch/)
-      }
-    }
-  })
-})
-
-describe('a search whose time is up', () => {
-  const pies = demoRecipe('curd-leek')
-  it('says so when nothing was found yet', () => {
-    expect(() =>
-      search(pies, wishesFor(diets('vegan', 'high-protein')), larder, { expired: () => true }),
-    ).toThrow(OutOfTime)
-  })
-  it('gives what it has, which keeps what was asked', () => {
-    const wishes = wishesFor(diets('high-protein'))
-    const whole = search(pies, wishes, larder)
-    // The clock of this test is the number of times it is looked at.
-    for (const looks of [4, 8, 12, 20]) {
-      let seen = 0
-      let found
-      try {
-        found = search(pies, wishes, larder, { expired: () => ++seen > looks })
-      } catch (error) {
-        expect(error).toBeInstanceOf(OutOfTime)
-        continue
-      }
-      if (!found.best) continue
-      expect(found.best.evaluation.diets.find(({ diet }) => diet === 'high-protein')!.fits).toBe(true)
-      expect(found.best.distance).toBeGreaterThanOrEqual(whole.best!.distance - 0.01)
-    }
   })
 })
 

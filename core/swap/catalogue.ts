@@ -57,17 +57,24 @@ export function isSweet(part: Pick<Part, 'lines'>, foods: Foods): boolean {
   )
 }
 
+/**
+ * What a line is by its part.
+ *
+ * @param share of its part's weight, 0 to 1; null where that is not known
+ */
+export function standingsBy(kind: PartKind, share: number | null, sweet: boolean): Set<Standing> {
+  // A marinade is made of what a filling is made of.
+  const filling = kind === 'filling' || kind === 'marinade'
+  const isMain = filling && (share ?? 0) >= MAIN_SHARE
+  return new Set<Standing>([isMain ? 'main' : 'minor', ...(sweet ? (['sweet'] as const) : [])])
+}
+
 /** What a line is in its part. */
-export function standingsOf(
+export const standingsOf = (
   part: Pick<Part, 'kind' | 'lines'>,
   line: Pick<Line, 'grams'>,
   foods: Foods,
-): Set<Standing> {
-  // A marinade is made of what a filling is made of.
-  const filling = part.kind === 'filling' || part.kind === 'marinade'
-  const isMain = filling && (shareOf(part, line) ?? 0) >= MAIN_SHARE
-  return new Set<Standing>([isMain ? 'main' : 'minor', ...(isSweet(part, foods) ? (['sweet'] as const) : [])])
-}
+): Set<Standing> => standingsBy(part.kind, shareOf(part, line), isSweet(part, foods))
 
 /** How much of a substitute stands for what is taken out. */
 export type AmountRule =

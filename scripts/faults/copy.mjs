@@ -23,6 +23,8 @@ export class Copy {
     symlinkSync(join(ROOT, 'node_modules'), join(this.root, 'node_modules'))
     this.home = join(this.root, '.postgres')
     this.starter = null
+    /** What is sent with every request, where the copy asks for one. */
+    this.token = null
     this.said = ''
   }
 
@@ -44,7 +46,11 @@ export class Copy {
     try {
       const answer = await fetch(`${this.address}${path}`, {
         method,
-        headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+        headers: {
+          ...(this.token ? { authorization: `Bearer ${this.token}` } : {}),
+          ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+          ...headers,
+        },
         body: body === undefined || typeof body === 'string' ? body : JSON.stringify(body),
         signal: AbortSignal.timeout(milliseconds),
       })

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { readdirSync, readFileSync } from 'node:fs'
 import { pause } from './copy.mjs'
 
@@ -59,26 +59,23 @@ export async function locked(copy, recipe) {
   const wrong = []
   const { cluster } = copy
   const { port } = cluster.running()
-  const holding = import('node:child_process').then(({ spawn }) =>
-    spawn(
-      `${cluster.bin}/psql`,
-      [
-        '-X',
-        '-q',
-        '-h',
-        '127.0.0.1',
-        '-p',
-        String(port),
-        '-U',
-        'swap_pocket',
-        'swap_pocket',
-        '-c',
-        'begin; lock table revisions in access exclusive mode; select pg_sleep(6); commit',
-      ],
-      { env: cluster.env('password'), stdio: 'ignore' },
-    ),
+  spawn(
+    `${cluster.bin}/psql`,
+    [
+      '-X',
+      '-q',
+      '-h',
+      '127.0.0.1',
+      '-p',
+      String(port),
+      '-U',
+      'swap_pocket',
+      'swap_pocket',
+      '-c',
+      'begin; lock table revisions in access exclusive mode; select pg_sleep(6); commit',
+    ],
+    { env: cluster.env('password'), stdio: 'ignore' },
   )
-  await holding
   await pause(700)
   const began = Date.now()
   const saved = await copy.ask('POST', '/api/recipes', { recipe })

@@ -19,15 +19,12 @@ async function upAndDown(copy, wrong, when) {
 /** Signals while it starts, for a copy that was never started: some in the middle of making the database. */
 export async function firstStarts(newCopy, rounds) {
   const wrong = []
-  for (const [signal, fixed] of [
-    ['SIGKILL', null],
-    ['SIGTERM', null],
-  ]) {
+  for (const signal of ['SIGKILL', 'SIGTERM']) {
     for (let round = 0; round < rounds; round++) {
       const copy = newCopy()
       try {
         const child = await copy.begin()
-        await pause(fixed ?? 200 + (round * 1900) / Math.max(1, rounds - 1) + Math.random() * 100)
+        await pause(200 + (round * 1900) / Math.max(1, rounds - 1) + Math.random() * 100)
         child.kill(signal)
         await child.ended
         await pause(200)

@@ -4,7 +4,7 @@ import type { Food } from '~~/core/food/food'
 import type { Nutrients } from '~~/core/food/nutrients'
 import type { Contribution } from '~~/core/nutrition/contributions'
 import type { Line, Part, PartKind } from '~~/core/recipe/document'
-import { candidatesFor, type Made, type Standing } from '~~/core/swap/catalogue'
+import { candidatesFor, standingsBy, type Made } from '~~/core/swap/catalogue'
 import { table } from '~~/data/table'
 import { plainPart, showFigure, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
@@ -23,7 +23,7 @@ const {
   pieces,
   continued = false,
   lens,
-  standings,
+  sweet,
 } = defineProps<{
   line: Line
   part: PartKind
@@ -40,8 +40,8 @@ const {
   continued?: boolean
   /** The diets against which lines are marked. */
   lens: string[]
-  /** What the line is in its part. */
-  standings: ReadonlySet<Standing>
+  /** Its part is sweet. */
+  sweet: boolean
 }>()
 const edits = useBenchEdits()
 const { shareOf, figure } = useShareNutrient()
@@ -69,7 +69,15 @@ const against = computed(() => {
   }
 })
 const swaps = computed(() =>
-  food.value ? candidatesFor(food.value, part, made, shelves.larder.swaps, standings) : [],
+  food.value
+    ? candidatesFor(
+        food.value,
+        part,
+        made,
+        shelves.larder.swaps,
+        standingsBy(part, line.grams && partGrams > 0 ? line.grams / partGrams : null, sweet),
+      )
+    : [],
 )
 const checks = computed(() => line.notes.filter((note) => note.level === 'check' && note.code !== 'to-feel'))
 const share = computed(() => {

@@ -2,7 +2,7 @@
 import { VueDraggable } from 'vue-draggable-plus'
 import type { Evaluation } from '~~/core/evaluate'
 import { PART_NAMES, type Line, type Part } from '~~/core/recipe/document'
-import { standingsOf, type Made } from '~~/core/swap/catalogue'
+import { isSweet, type Made } from '~~/core/swap/catalogue'
 import { scaleNutrients } from '~~/core/food/nutrients'
 import { NUTRIENT_WORDS, plainPart, showGrams } from '~/logic/format'
 import { SHARE_OF } from '~/composables/useShareNutrient'
@@ -17,6 +17,7 @@ const { part, hosts, evaluation, made, pieces, lens } = defineProps<{
   lens: string[]
 }>()
 const shelves = useLarderStore()
+const sweet = computed(() => isSweet(part, shelves.larder.foods))
 const edits = useBenchEdits()
 const { shareOf, figure } = useShareNutrient()
 
@@ -118,7 +119,7 @@ function add() {
         :pieces="pieces"
         :continued="sameOrigin(line, dragged[at - 1])"
         :lens="lens"
-        :standings="standingsOf(part, line, shelves.larder.foods)"
+        :sweet="sweet"
       />
     </VueDraggable>
     <p v-for="line in part.setAside" :key="line.id" class="aside small">

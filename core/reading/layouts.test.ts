@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
+import { readRecipe } from './readRecipe'
+
+describe('a text as somebody lays it out', () => {
+  it.each([
+    ['Wontons\nMakes 30\n30 wonton wrappers\nFilling\n400 g minced pork\nBoil 4 minutes', 3],
+    ['Buns\nMakes 12\nDough\n500 g flour\n250 g water\nFilling\n450 g cabbage\nSteam 12 minutes', 6],
+    ['Pasties\nMakes 6\nDough\n500 g flour\n250 g water\nFilling\n900 g potatoes\nBake 40 minutes', 6],
+    ['Coil\nMakes 1\nDough\n500 g flour\n250 g water\nFilling\n900 g spinach\nBake 40 minutes', 8],
+  ])('guesses servings by what pieces weigh: %s', (text, servings) => {
+    const { recipe: read } = readRecipe(text, foods)
+    expect(read.servings).toBe(servings)
+    expect(read.servingsStated).toBe(false)
+  })
+
+  it('takes a word alone over amounts for a heading', () => {
+    const text =
+      'Cakes\nMakes 10\n\nMasa\n400 g masa harina\n560 ml water\n\nFilling\n250 g black beans\n\nCurtido\n200 g cabbage\n2 tbsp vinegar\n\nGriddle 4 minutes.'
+    const { recipe: read } = readRecipe(text, foods)
+    expect(read.parts.map((part) => [part.kind, part.name])).toEqual(
+      expect.arrayContaining([
+        ['shell', 'Masa'],
+        ['filling', 'Filling'],
+        [expect.any(String), 'Curtido'],
+      ]),
+    )
+    expect(read.parts.find((part) => part.name === 'Curtido')!.lines).toHaveLength(2)
+  })
+
+  it.each([
+    ['Steak and ale pie', 'lidded-pie'],
+    ['Apple hand pies', 'half-moon'],
+    ['Little pies', 'half-moon'],
+  ])('closes "%s" as a %s', (title, shape) => {
+    const text = `${title}\nServes 6\nPastry\n300 g flour\n150 g butter\nFilling\n900 g beef\nBake 200 C`
+    expect(readRecipe(text, foods).recipe.shape).toBe(shape)
+  })
+
+  it.each([
+    ['*Wrapper*', 'shell'],
+    ['_Stuffing_:', 'filling'],
+    ['Ciasto / dough', 'shell'],
+    ['Farsz | filling', 'filling'],
+    ['MEAT', 'filling'],
+  ])('takes "%s" over its lines for the heading of a %s', (heading, kind) => {
+    const other =
+      kind === 'shell' ? 'Filling\n300 g leeks\n100 g cheddar' : 'Dough\n300 g plain flour\n160 ml water'
+    const lines =
+      kind === 'shell'
+        ? '300 g plain flour\n160 ml water'
+        : '300 g minced beef\n1 large onion v finely chopped'
+    const { recipe: read } = readRecipe(
+      `Pockets\nMakes 12\n${other}\n${heading}\n${lines}\nBake 20 min`,
+      foods,
+    )
+    const part = read.parts.find((one) => one.kind === kind)!
+    expect(part.lines).toHaveLength(2)
+    expect(part.lines.every((line) => line.foodId && line.grams)).toBe(true)
+  })
+
+  it.each([
+    ['Lid\n320 g puff pastry\n1 egg, beaten', 'puff-pastry'],
+    ['Lid\n320 g puff pastry\nTo finish\n1 egg wash', 'puff-pastry'],
+  ])('brushes on what stands with a bought sheet: %s', (lid, pastry) => {
+    const text = `Fish pie\nServes 6\nFilling\n500 g white fish\n300 ml milk\n${lid}\nBake 200 C 30 min`
+    const { recipe: read } = readRecipe(text, foods)
+    const of = (kind: string) =>
+      read.parts.filter((part) => part.kind === kind).flatMap((part) => part.lines.map((line) => line.foodId))
+    expect(of('shell')).toEqual([pastry])
+    expect(of('finish')).toEqual(['egg'])
+  })
+
+  it('takes the bought pastry for the dough, and the spoon of flour for what thickens', () => {
+    const text =
+      'Puff pie\nServes 4\n1 tbsp olive oil\n2 leeks\n500 g chicken thighs\n1 tbsp plain flour\n300 ml chicken stock\n320 g puff pastry\n1 egg, beaten\n1. Fry the leeks 5 min.\n2. Top with the pastry, brush with egg. Bake 200 C 25 min.'
+    const { recipe: read } = readRecipe(text, foods)
+    const idsOf = (kind: string) =>
+      read.parts.filter((part) => part.kind === kind).flatMap((part) => part.lines.map((line) => line.foodId))
+    expect(idsOf('shell')).toEqual(['puff-pastry'])
+    expect(idsOf('filling')).toContain('plain-flour')
+    expect(idsOf('finish')).toEqual(['egg'])
+  })
+
+  it.each([
+    ['Fill, pleat, prove 20 min. steam from cold 15 min, off heat rest 5 min.', 'steam', 15, null],
+    ['Oven at 220. Roll out, fill, pinch into triangles. Brush w. oil. 12-15 min.', 'bake', 14, 220],
+    ['Fill and fold. Cut a slit so the steam gets out, bake 30 min at 190 C.', 'bake', 30, 190],
+  ])('reads "%s"', (method, way, minutes, celsius) => {
+    const { recipe: read } = readRecipe(
+      `Buns\nMakes 12\nDough\n300 g flour\n160 g water\nFilling\n250 g minced pork\n\nMethod\n${method}`,
+      foods,
+    )
+    expect(read.cooking).toMatchObject({ way, minutes, temperatureC: celsius })
+  })
+})
