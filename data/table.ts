@@ -1,7 +1,7 @@
 // The application and the server are checked apart and both need to know what a table is.
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./tables.d.ts" />
-import { larderFromRows, type Larder } from '../core/larder'
+import { larderFromRows, type Larder } from '../core/tables/referenceData'
 import aminoAcids from './amino-acids.csv'
 import diets from './diets.csv'
 import fatSteps from './fat-steps.csv'

@@ -1,12 +1,6 @@
 import type { APIResponse } from '@playwright/test'
-import type { Evaluation } from '../core/evaluate'
-import {
-  adaptAnswer,
-  evaluationAnswer,
-  intakeAnswer,
-  listAnswer,
-  storedAnswer,
-} from '../server/utils/answers'
+import type { Evaluation } from '../core/evaluation/evaluate'
+import { adaptAnswer, evaluationAnswer, intakeAnswer, listAnswer, storedAnswer } from '../server/http/answers'
 import { expect, read, store, SUPPER, test } from './support'
 
 const json = { 'content-type': 'application/json' }

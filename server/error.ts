@@ -1,7 +1,7 @@
 import { setResponseHeader, setResponseStatus, send, type H3Error, type H3Event } from 'h3'
 import { RecipeProblem } from '../core/recipe/problem'
 import { isDatabaseDown, isUnstorableText } from './db/errors'
-import { invalid, problem, type Problem } from './utils/problem'
+import { invalid, problem, type Problem } from './http/problem'
 
 /** What an error is to the caller. Anything not foreseen is a 500 without its inside. */
 function asProblem(error: H3Error, event: H3Event): Problem {

@@ -1,4 +1,4 @@
-import { adapt } from '../core/adapt'
+import { adapt } from '../core/adaptation/adapt'
 import { allLines, type Recipe } from '../core/recipe/document'
 import { RecipeProblem } from '../core/recipe/problem'
 import { larder } from './helpers'

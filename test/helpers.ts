@@ -2,7 +2,7 @@ import type { CookingWay, PartKind, Recipe } from '../core/recipe/document'
 import { newLine, withIds } from '../core/recipe/document'
 import { recipeSchema } from '../core/recipe/schema'
 import { SCALDED, scaldedOf } from '../core/food/scalded'
-import { larder } from '../data/larder'
+import { larder } from '../data/reference'
 
 export { larder }
 export const { foods } = larder

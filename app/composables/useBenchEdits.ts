@@ -25,8 +25,8 @@ import {
 } from '~~/core/recipe/edit'
 import { addLine, rewriteLine, setFood } from '~~/core/reading/rewrite'
 import { scaleRecipe } from '~~/core/recipe/scale'
-import type { Swap } from '~~/core/swap/catalogue'
-import { swapLine } from '~~/core/swap/swapLine'
+import type { Swap } from '~~/core/substitution/catalogue'
+import { swapLine } from '~~/core/substitution/swapLine'
 
 /** What the cook does to the recipe on the bench by hand, each one step that can be undone. */
 export function useBenchEdits() {

@@ -1,4 +1,4 @@
-import { evaluate, type Evaluation } from '~~/core/evaluate'
+import { evaluate, type Evaluation } from '~~/core/evaluation/evaluate'
 import { RecipeProblem, type FieldProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
 

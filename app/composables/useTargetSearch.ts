@@ -1,5 +1,5 @@
-import type { Adaptation } from '~~/core/adapt'
-import type { CurvePoint } from '~~/core/adaptation/tradeOff'
+import type { Adaptation } from '~~/core/adaptation/adapt'
+import type { CurvePoint } from '~~/core/optimisation/tradeOff'
 import type { Recipe } from '~~/core/recipe/document'
 import type { Question, Reply } from '~/workers/target.worker'
 

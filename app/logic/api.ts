@@ -2,7 +2,7 @@ import type { TableFile } from '~~/core/exchange/openTable'
 import type { Food } from '~~/core/food/food'
 import type { PacketLabel } from '~~/core/food/packet'
 import type { Recipe } from '~~/core/recipe/document'
-import type { Summary } from '~~/core/summary'
+import type { Summary } from '~~/core/evaluation/summary'
 
 export interface Stored {
   id: string

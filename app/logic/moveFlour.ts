@@ -1,7 +1,7 @@
 import type { Foods } from '~~/core/food/food'
 import { setGrams } from '~~/core/recipe/edit'
 import type { Recipe } from '~~/core/recipe/document'
-import { rebalanceDough } from '~~/core/swap/rebalance'
+import { rebalanceDough } from '~~/core/substitution/rebalance'
 
 /**
  * The recipe with its two flours in another proportion, their sum as it was, and the dough's water put right so

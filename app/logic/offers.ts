@@ -1,8 +1,8 @@
-import { rankSwaps, type RankedSwap } from '~~/core/adaptation/rankSwaps'
+import { rankSwaps, type RankedSwap } from '~~/core/optimisation/rankSwaps'
 import type { PriceBook } from '~~/core/cost/costOf'
 import { avoidDiet, foodAgainstDiet } from '~~/core/diet/diets'
-import { evaluate } from '~~/core/evaluate'
-import type { Larder } from '~~/core/larder'
+import { evaluate } from '~~/core/evaluation/evaluate'
+import type { Larder } from '~~/core/tables/referenceData'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import { allLines, type Line, type Recipe } from '~~/core/recipe/document'
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
-import type { Change } from '~~/core/swap/applySwap'
+import type { Change } from '~~/core/substitution/applySwap'
 import { ApiProblem, call, type ProblemDocument, type Stored, type StoredWithParent } from '~/logic/api'
 import * as drafts from '~/logic/drafts'
 import type { Attempt, Draft, Moment, Slot } from '~/logic/drafts'
@@ -9,7 +9,7 @@ import { dietNames } from '~/logic/dietGroups'
 
 const MAX_UNDO = 100
 /** The search is large and wanted after the first look: it comes when the page is idle, or when it is asked for. */
-export const loadAdapt = () => import('~~/core/adapt')
+export const loadAdapt = () => import('~~/core/adaptation/adapt')
 const emptySlot = (): Slot => ({ id: null, revision: null })
 
 /** How often it is looked whether the server is back. */

@@ -1,9 +1,9 @@
 import type { Food } from '~~/core/food/food'
-import type { TaughtName } from '~~/core/food/taught'
-import { withFoods, withNames, type Larder } from '~~/core/larder'
+import type { TaughtName } from '~~/core/tables/taughtNames'
+import { withFoods, withNames, type Larder } from '~~/core/tables/referenceData'
 import type { Intake } from '~~/core/reading/readRecipe'
 import { readWithAnswers, type Given } from '~~/core/reading/withAnswers'
-import { larder as table } from '~~/data/larder'
+import { larder as table } from '~~/data/reference'
 
 /** What the cook's larder holds besides the tables; sent when it has changed. */
 export interface OwnLarder {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
-import { adapt } from '../adapt'
+import { adapt } from './adapt'
 import { allLines } from '../recipe/document'
 import { foodAgainstDiet } from '../diet/diets'
 import { brings } from './brings'

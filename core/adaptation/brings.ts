@@ -1,5 +1,5 @@
 import { excludes, type Diet } from '../diet/diets'
-import type { Evaluation } from '../evaluate'
+import type { Evaluation } from '../evaluation/evaluate'
 
 /** What an adaptation costs those who eat it and were not asked about. */
 export interface Brings {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { demo } from '../../test/demo'
 import { larder } from '../../test/helpers'
-import { adapt, type Adaptation } from '../adapt'
+import { adapt, type Adaptation } from './adapt'
 import { allLines, type Recipe } from '../recipe/document'
 
 const WISHES = [

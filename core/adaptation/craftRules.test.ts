@@ -2,14 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { demo } from '../../test/demo'
 import { larder } from '../../test/helpers'
 import { corpus } from '../../test/readingCorpus'
-import { adapt, type Adaptation } from '../adapt'
+import { adapt, type Adaptation } from './adapt'
 import { FLOUR_GROUPS } from '../dough/assess'
 import { RecipeProblem } from '../recipe/problem'
 import { readRecipe } from '../reading/readRecipe'
 import { allLines, type Recipe } from '../recipe/document'
-import { purposesOf } from './purposes'
-import { keptDiets } from './question'
-import { wishesFor } from './wishes'
+import { purposesOf } from '../optimisation/purposes'
+import { keptDiets } from '../optimisation/question'
+import { wishesFor } from '../optimisation/wishes'
 
 // What no experienced cook would do, held against every recipe that the project has. Common practice, no source.
 

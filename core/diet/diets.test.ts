@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import rows from '../../data/diets.csv'
 import { food, larder } from '../../test/helpers'
-import { larderFromRows } from '../larder'
+import { larderFromRows } from '../tables/referenceData'
 import { dietsFromRows, foodAgainstDiet } from './diets'
 
 const vegan = larder.diets.find((diet) => diet.id === 'vegan')!

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { foods, larder } from '../../test/helpers'
 import { readRecipe } from '../reading/readRecipe'
-import { evaluate } from '../evaluate'
+import { evaluate } from '../evaluation/evaluate'
 import { allLines } from '../recipe/document'
 
 /**

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
-import { evaluate, type Evaluation } from '../evaluate'
+import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
 
 const verdict = (diet: string, recipe: Recipe, original: Evaluation | null = null) =>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
-import { evaluate } from '../evaluate'
+import { evaluate } from '../evaluation/evaluate'
 import type { CookingWay, Shape } from '../recipe/document'
 
 const assess = (

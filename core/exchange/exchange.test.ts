@@ -1,8 +1,8 @@
 import { createRequire } from 'node:module'
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
-import { evaluate } from '../evaluate'
-import { withFoods } from '../larder'
+import { evaluate } from '../evaluation/evaluate'
+import { withFoods } from '../tables/referenceData'
 import { foodFromMeasuredRow, type MeasuredRow } from './measuredRow'
 import { foodFromTable, readHeader, readRow, type TableFood } from './openTable'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
-import { evaluate } from '../evaluate'
+import { evaluate } from '../evaluation/evaluate'
 import type { PrecookingWay } from '../recipe/document'
 
 const moisture = (filling: readonly (readonly [string, number])[], cookedBy: PrecookingWay | null = null) => {

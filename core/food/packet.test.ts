@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { food, larder, recipeOf } from '../../test/helpers'
-import { withFoods } from '../larder'
-import { evaluate } from '../evaluate'
+import { withFoods } from '../tables/referenceData'
+import { evaluate } from '../evaluation/evaluate'
 import { checkLabel, foodFromLabel, type PacketLabel } from './packet'
 
 /** A plausible packet of plant cream: 9 × 15 + 4 × 4 + 2 × 1 + 4 × 1 = 157 kcal. */

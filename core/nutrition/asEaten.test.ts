@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { foods, larder, recipeOf } from '../../test/helpers'
-import { evaluate, type Evaluation } from '../evaluate'
+import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import { COOKING_WAYS, PRECOOKING_WAYS } from '../recipe/document'
 

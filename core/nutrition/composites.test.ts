@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
-import { evaluate } from '../evaluate'
+import { evaluate } from '../evaluation/evaluate'
 
 /** Tolerances for nutrients on labels: European Commission guidance of December 2012, table 1, from memory. */
 function tolerance(value: number, kind: 'fat' | 'other'): number {

@@ -3,9 +3,9 @@ import type { Foods } from '../food/food'
 import { nutrientsPer100g, scaleNutrients, type Nutrients } from '../food/nutrients'
 import { assessDough, type DoughFigures, type DoughLine } from '../dough/assess'
 import type { CookingWay, LinePrecooking, Part, PartKind, PrecookingWay, Recipe } from '../recipe/document'
-import type { CookingTables } from './cookingTables'
-import { fatUptake } from './fatUptake'
-import { cookedOffOf } from './precooking'
+import type { CookingTables } from '../cooking/cookingTables'
+import { fatUptake } from '../cooking/oilUptake'
+import { cookedOffOf } from '../cooking/precooking'
 
 /** What one line brings to the batch, as far as it is eaten. */
 export interface Contribution {

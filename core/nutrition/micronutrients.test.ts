@@ -1,8 +1,8 @@
 import { createRequire } from 'node:module'
 import { describe, expect, it } from 'vitest'
 import { food, foods, larder, recipeOf } from '../../test/helpers'
-import { adapt } from '../adapt'
-import { evaluate } from '../evaluate'
+import { adapt } from '../adaptation/adapt'
+import { evaluate } from '../evaluation/evaluate'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS } from '../food/micronutrients'
 import { lossesBetween } from './micronutrients'
 

@@ -1,7 +1,7 @@
 import type { Food, Foods } from '../food/food'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '../food/micronutrients'
 import type { CookingWay } from '../recipe/document'
-import { retained, type CookingTables } from './cookingTables'
+import { retained, type CookingTables } from '../cooking/cookingTables'
 import type { Contribution, Uncounted } from './contributions'
 
 export interface MicronutrientFigure {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { food, foods, larder, recipeOf } from '../../test/helpers'
-import { evaluate } from '../evaluate'
+import { evaluate } from '../evaluation/evaluate'
 import { AMINO_ACID_KEYS, AMINO_ACIDS } from '../food/aminoAcids'
 import { proteinQualityOf } from './proteinQuality'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { foods, larder } from '../../test/helpers'
-import { evaluate } from '../evaluate'
+import { evaluate } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
 import { allLines, type Recipe } from './document'
 import {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { foods, larder, recipeOf } from '../../test/helpers'
-import { evaluate } from '../evaluate'
+import { evaluate } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import { checkRecipe } from './check'
 import { scaleRecipe } from './scale'

@@ -1,9 +1,13 @@
-import type { Adaptation } from '../../core/adapt'
+import type { Adaptation } from '../../core/adaptation/adapt'
 import { withIds } from '../../core/recipe/document'
-import { larder as table } from '../../data/larder'
+import { larder as table } from '../../data/reference'
 import { isDatabaseDown } from '../db/errors'
 import { allOwnSwaps } from '../db/ownSwaps'
 import { allPrices } from '../db/prices'
+import { readJson } from '../http/body'
+import { adaptRequest } from '../http/requests'
+import { larderFor, othersIn } from '../services/referenceFor'
+import { SEARCH_MILLISECONDS, doInThread } from '../services/doInThread'
 
 /** The cook's own swaps; none while the database is away, for adapting needs no database. */
 const ownSwapsIfThere = () =>

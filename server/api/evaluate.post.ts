@@ -1,6 +1,10 @@
-import { evaluate, type Evaluation } from '../../core/evaluate'
+import { evaluate, type Evaluation } from '../../core/evaluation/evaluate'
 import { allLines, withIds } from '../../core/recipe/document'
-import { larder as table } from '../../data/larder'
+import { larder as table } from '../../data/reference'
+import { readJson } from '../http/body'
+import { evaluateRequest } from '../http/requests'
+import { larderFor, othersIn } from '../services/referenceFor'
+import { doInThread } from '../services/doInThread'
 
 /** A recipe of more lines is evaluated in a thread of its own. */
 const MOST_LINES_HERE = 150

@@ -1,4 +1,4 @@
-import { larder } from '../../data/larder'
+import { larder } from '../../data/reference'
 import { pingDatabase } from '../db/recipes'
 
 /** Says whether the server and its database answer. 503 when the database does not. */

@@ -1,10 +1,14 @@
 import type { Food } from '../../core/food/food'
-import type { TaughtName } from '../../core/food/taught'
-import { withFoods, withNames, type Larder } from '../../core/larder'
+import type { TaughtName } from '../../core/tables/taughtNames'
+import { withFoods, withNames, type Larder } from '../../core/tables/referenceData'
 import { readRecipe, type Intake } from '../../core/reading/readRecipe'
-import { larder } from '../../data/larder'
+import { larder } from '../../data/reference'
 import { isDatabaseDown } from '../db/errors'
 import { allTaughtNames } from '../db/taughtNames'
+import { knownFoods } from '../services/knownFoods'
+import { readJson } from '../http/body'
+import { intakeRequest } from '../http/requests'
+import { doInThread } from '../services/doInThread'
 
 /** A longer text is read in a thread of its own. */
 const MOST_CHARACTERS_HERE = 4000

@@ -1,3 +1,5 @@
+import { readiness } from '../services/readiness'
+
 /** Says that this server runs, whatever its database does. */
 export default defineEventHandler(() => ({
   status: 'ok' as const,

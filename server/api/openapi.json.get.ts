@@ -1,2 +1,4 @@
+import { openApiDocument } from '../http/openapi'
+
 /** The OpenAPI document. */
 export default defineEventHandler(() => openApiDocument())

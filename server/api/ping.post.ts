@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { readJson } from '../http/body'
 
 const anything = z.looseObject({})
 

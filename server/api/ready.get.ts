@@ -1,3 +1,6 @@
+import { readyNow } from '../services/readiness'
+import { problem } from '../http/problem'
+
 /** Says whether a save would be kept now: database, schema, foods, and that it can be written. 503 when not. */
 export default defineEventHandler(async (event) => {
   const now = await readyNow()

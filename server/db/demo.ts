@@ -1,7 +1,7 @@
-import { adapt } from '../../core/adapt'
+import { adapt } from '../../core/adaptation/adapt'
 import { readRecipe } from '../../core/reading/readRecipe'
-import { larder } from '../../data/larder'
-import { summaryOf } from '../../core/summary'
+import { larder } from '../../data/reference'
+import { summaryOf } from '../../core/evaluation/summary'
 import { insertRecipe, once } from './recipes'
 
 /** Demo recipes that come with a vegan variant, so that the shelf shows a family from the start. */

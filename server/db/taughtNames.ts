@@ -1,4 +1,4 @@
-import type { TaughtName } from '../../core/food/taught'
+import type { TaughtName } from '../../core/tables/taughtNames'
 import { migrated } from './migrate'
 import { database } from './pool'
 

@@ -1,3 +1,6 @@
+import { cookieOf, doorFrom, isOurs, isSame, knowsHost, refusalToStart } from '../http/door'
+import { problem } from '../http/problem'
+
 const door = doorFrom(process.env)
 const refusal = refusalToStart(door)
 

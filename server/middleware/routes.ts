@@ -1,3 +1,7 @@
+import { ROUTES } from '../http/openapi'
+import { isPage } from '../http/pages'
+import { problem } from '../http/problem'
+
 const patterns = ROUTES.map((route) => ({
   method: route.method.toUpperCase(),
   pattern: new RegExp(`^${route.path.replace(/\./g, '\\.').replace(/\{\w+\}/g, '[^/]+')}/?$`),

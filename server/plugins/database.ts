@@ -3,7 +3,7 @@ import { SchemaProblem } from '../db/errors'
 import { reopenInterrupted } from '../db/imports'
 import { loadFoods } from '../db/loadFoods'
 import { migrated } from '../db/migrate'
-import { readiness } from '../utils/readiness'
+import { readiness } from '../services/readiness'
 
 /** What the starter understands as: do not start me again, more of the same will not help. */
 const EXIT_SCHEMA = 3

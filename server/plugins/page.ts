@@ -1,3 +1,5 @@
+import { contentSecurityPolicy } from '../http/contentSecurityPolicy'
+
 /** The page says what it may load, and not what it is made with. */
 export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('render:response', (response) => {

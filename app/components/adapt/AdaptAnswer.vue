@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Adaptation, Alternative } from '~~/core/adapt'
+import type { Adaptation, Alternative } from '~~/core/adaptation/adapt'
 import { brings } from '~~/core/adaptation/brings'
 import type { Recipe } from '~~/core/recipe/document'
-import type { Change } from '~~/core/swap/applySwap'
+import type { Change } from '~~/core/substitution/applySwap'
 import { table } from '~~/data/table'
 import { dietNames } from '~/logic/dietGroups'
 import { showChange, showFigure, showGrams, WAY_WORDS } from '~/logic/format'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { NO_LOCKS, USUAL_WEIGHTS, type Weights } from '~~/core/adaptation/wishes'
+import { NO_LOCKS, USUAL_WEIGHTS, type Weights } from '~~/core/optimisation/wishes'
 import type { Target } from '~~/core/diet/target'
 import { searchFoods } from '~~/core/reading/match'
 import type { Food } from '~~/core/food/food'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { RankedSwap } from '~~/core/adaptation/rankSwaps'
+import type { RankedSwap } from '~~/core/optimisation/rankSwaps'
 import type { Recipe } from '~~/core/recipe/document'
-import { swapLine } from '~~/core/swap/swapLine'
+import { swapLine } from '~~/core/substitution/swapLine'
 import { showGrams } from '~/logic/format'
 import { brokenLines, offersFor } from '~/logic/offers'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Evaluation } from '~~/core/evaluate'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { lossesBetween } from '~~/core/nutrition/micronutrients'
 
 const { evaluation, before, diets, original, originalId } = defineProps<{

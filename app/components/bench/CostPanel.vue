@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { costOf } from '~~/core/cost/costOf'
-import type { Evaluation } from '~~/core/evaluate'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
 import type { Recipe } from '~~/core/recipe/document'
 import { showGrams, showMoney } from '~/logic/format'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { crossSection, type CrossSection, type PieceGrams, type Point } from '~~/core/pieces/crossSection'
+import { crossSection, type CrossSection, type PieceGrams, type Point } from '~~/core/piece/crossSection'
 import type { Shape } from '~~/core/recipe/document'
 import { showGrams } from '~/logic/format'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Evaluation } from '~~/core/evaluate'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { showGrams } from '~/logic/format'
 
 const { evaluation } = defineProps<{ evaluation: Evaluation }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Evaluation } from '~~/core/evaluate'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
 import type { Nutrient } from '~~/core/food/nutrients'
 import { NUTRIENT_WORDS, showFigure, showGrams } from '~/logic/format'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { difference, type Evaluation } from '~~/core/evaluate'
+import { difference, type Evaluation } from '~~/core/evaluation/evaluate'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import type { Nutrient } from '~~/core/food/nutrients'
-import { euEnergyKj } from '~~/core/label'
+import { euEnergyKj } from '~~/core/label/label'
 import { NUTRIENT_WORDS, showChange, showFigure, showGrams, showMicro, showMicroChange } from '~/logic/format'
 
 export type Basis = 'perPiece' | 'perServing' | 'per100g'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isFlour } from '~~/core/dough/assess'
-import { evaluate } from '~~/core/evaluate'
+import { evaluate } from '~~/core/evaluation/evaluate'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Food } from '~~/core/food/food'
 import type { Line, Part } from '~~/core/recipe/document'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import type { Evaluation } from '~~/core/evaluate'
-import { CONVENTIONS, labelOf, type Convention } from '~~/core/label'
-import { pieceGrams } from '~~/core/pieces/pieceGrams'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
+import { CONVENTIONS, labelOf, type Convention } from '~~/core/label/label'
+import { pieceGrams } from '~~/core/piece/pieceGrams'
 import type { Recipe } from '~~/core/recipe/document'
 import { showGrams } from '~/logic/format'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { adviceOn } from '~~/core/adaptation/advice'
-import type { Evaluation } from '~~/core/evaluate'
+import { adviceOn } from '~~/core/method/advice'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
 import type { Recipe } from '~~/core/recipe/document'
 
 const { recipe, before, evaluation } = defineProps<{

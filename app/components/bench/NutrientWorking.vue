@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PART_NAMES } from '~~/core/recipe/document'
-import type { Evaluation } from '~~/core/evaluate'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
 import type { Nutrient } from '~~/core/food/nutrients'
 import { NUTRIENT_WORDS, showFigure, showGrams } from '~/logic/format'
 

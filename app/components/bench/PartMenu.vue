@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PartFigures } from '~~/core/evaluate'
+import type { PartFigures } from '~~/core/evaluation/evaluate'
 import { PART_NAMES, PART_KINDS, type Part, type PartKind } from '~~/core/recipe/document'
 import type { Food } from '~~/core/food/food'
 import { ApiProblem } from '~/logic/api'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PartFigures } from '~~/core/evaluate'
+import type { PartFigures } from '~~/core/evaluation/evaluate'
 import { MAX_LINE_GRAMS, MAX_MINUTES, MAX_PIECES, PRECOOKING_WAYS, type Part } from '~~/core/recipe/document'
 import { PRECOOKING_WORDS, showGrams } from '~/logic/format'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Evaluation } from '~~/core/evaluate'
-import { pieceGrams } from '~~/core/pieces/pieceGrams'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
+import { pieceGrams } from '~~/core/piece/pieceGrams'
 import type { Recipe } from '~~/core/recipe/document'
 import { table } from '~~/data/table'
 import { showFigure, showGrams } from '~/logic/format'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { allLines, MAX_PIECES, type Recipe } from '~~/core/recipe/document'
 import { factorFor, scaleRecipe } from '~~/core/recipe/scale'
-import type { Evaluation } from '~~/core/evaluate'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { showGrams } from '~/logic/format'
 
 const { recipe, evaluation } = defineProps<{ recipe: Recipe; evaluation: Evaluation | null }>()

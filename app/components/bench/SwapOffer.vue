@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RankedSwap } from '~~/core/adaptation/rankSwaps'
+import type { RankedSwap } from '~~/core/optimisation/rankSwaps'
 import { showChange, showGrams, showMoney } from '~/logic/format'
 
 const { offer, marked } = defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { undoing } from '~~/core/adaptation/undoing'
-import type { Evaluation } from '~~/core/evaluate'
+import { undoing } from '~~/core/method/pitfalls'
+import type { Evaluation } from '~~/core/evaluation/evaluate'
 
 const { evaluation, wanted } = defineProps<{ evaluation: Evaluation; wanted: string[] }>()
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { TaughtName } from '~~/core/food/taught'
+import type { TaughtName } from '~~/core/tables/taughtNames'
 
 const shelves = useLarderStore()
 const tell = useTold()

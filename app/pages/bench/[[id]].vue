@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { madeAs } from '~~/core/swap/catalogue'
+import { madeAs } from '~~/core/substitution/catalogue'
 import { useToast } from 'primevue/usetoast'
 import { PART_NAMES, PART_KINDS } from '~~/core/recipe/document'
 import { brings } from '~~/core/adaptation/brings'

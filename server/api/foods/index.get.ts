@@ -1,5 +1,5 @@
 import { searchFoods as searchTable } from '../../../core/reading/match'
-import { larder } from '../../../data/larder'
+import { larder } from '../../../data/reference'
 import { countFoods, foodsById, ownFoods, searchFoods } from '../../db/foods'
 import { isDatabaseDown } from '../../db/errors'
 

@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto'
+import { readJson } from '../../http/body'
+import { ownFoodRequest } from '../../http/requests'
+import { storeOwnFood } from '../../services/ownFood'
 
 /** Stores a food typed from a packet. */
 export default defineEventHandler(async (event) => {

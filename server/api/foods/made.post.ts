@@ -1,7 +1,11 @@
 import { randomUUID } from 'node:crypto'
-import { foodFromMade } from '../../../core/nutrition/homemade'
-import { larder } from '../../../data/larder'
+import { foodFromMade } from '../../../core/tables/homemadeFoods'
+import { larder } from '../../../data/reference'
 import { putMadeFood } from '../../db/foods'
+import { readJson } from '../../http/body'
+import { madeFoodRequest } from '../../http/requests'
+import { knownFoods } from '../../services/knownFoods'
+import { invalid } from '../../http/problem'
 
 /** Stores a food that the cook makes of others: a spice paste, a plant meat, a soft cheese. */
 export default defineEventHandler(async (event) => {

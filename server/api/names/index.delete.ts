@@ -1,5 +1,6 @@
 import { normaliseName } from '../../../core/reading/match'
 import { forgetName } from '../../db/taughtNames'
+import { problem } from '../../http/problem'
 
 /** Forgets what a name was taught to mean: `?name=`. */
 export default defineEventHandler(async (event) => {

@@ -1,5 +1,9 @@
 import { normaliseName } from '../../../core/reading/match'
 import { teachName } from '../../db/taughtNames'
+import { readJson } from '../../http/body'
+import { taughtNameRequest } from '../../http/requests'
+import { invalid } from '../../http/problem'
+import { knownFoods } from '../../services/knownFoods'
 
 /** Remembers which food is meant by a name. */
 export default defineEventHandler(async (event) => {

@@ -1,4 +1,5 @@
 import { pricesOf, removePrice } from '../../db/prices'
+import { foodId, noFood } from '../../http/params'
 
 /** Takes the latest price of a food out of the book. */
 export default defineEventHandler(async (event) => {

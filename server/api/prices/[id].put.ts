@@ -1,6 +1,9 @@
-import { larder } from '../../../data/larder'
+import { larder } from '../../../data/reference'
 import { foodsById } from '../../db/foods'
 import { putPrice } from '../../db/prices'
+import { foodId, noFood } from '../../http/params'
+import { readJson } from '../../http/body'
+import { priceRequest } from '../../http/requests'
 
 /** Notes what a food costs. */
 export default defineEventHandler(async (event) => {

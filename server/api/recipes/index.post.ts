@@ -1,3 +1,7 @@
+import { readJson } from '../../http/body'
+import { createRequest } from '../../http/requests'
+import { storeNew } from '../../services/store'
+
 /** Stores a new recipe, or a variant when a parent is named. */
 export default defineEventHandler(async (event) => {
   const body = await readJson(event, createRequest)

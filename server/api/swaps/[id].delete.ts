@@ -1,4 +1,5 @@
 import { removeOwnSwap } from '../../db/ownSwaps'
+import { noSwap, swapId } from '../../http/params'
 
 /** Offers an own swap no longer. */
 export default defineEventHandler(async (event) => {

@@ -1,4 +1,8 @@
 import { addOwnSwap } from '../../db/ownSwaps'
+import { readJson } from '../../http/body'
+import { ownSwapRequest } from '../../http/requests'
+import { knownFoods } from '../../services/knownFoods'
+import { invalid } from '../../http/problem'
 
 /** Adds a swap of the cook's own. */
 export default defineEventHandler(async (event) => {

@@ -1,4 +1,5 @@
 import { setWithdrawn } from '../../../db/foods'
+import { foodId, noFood } from '../../../http/params'
 
 /** Offers an own food no longer. Recipes that use it keep it. */
 export default defineEventHandler(async (event) => {

@@ -1,4 +1,5 @@
 import { entriesOf, foodsById } from '../../../db/foods'
+import { foodId, noFood } from '../../../http/params'
 
 /** A food, with every time it was typed in when it is the cook's own. */
 export default defineEventHandler(async (event) => {

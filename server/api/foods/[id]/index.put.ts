@@ -1,4 +1,8 @@
 import { foodsById } from '../../../db/foods'
+import { foodId, noFood } from '../../../http/params'
+import { storeOwnFood } from '../../../services/ownFood'
+import { readJson } from '../../../http/body'
+import { ownFoodRequest } from '../../../http/requests'
 
 /** Stores a packet typed anew. Earlier entries are kept. */
 export default defineEventHandler(async (event) => {

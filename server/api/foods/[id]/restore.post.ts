@@ -1,4 +1,5 @@
 import { setWithdrawn } from '../../../db/foods'
+import { foodId, noFood } from '../../../http/params'
 
 /** Offers an own food again. */
 export default defineEventHandler(async (event) => {

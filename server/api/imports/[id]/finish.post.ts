@@ -1,4 +1,8 @@
 import { getImport, startMerge } from '../../../db/imports'
+import { importId, noImport } from '../../../http/params'
+import { readJson } from '../../../http/body'
+import { finishRequest } from '../../../http/requests'
+import { INSTANCE, mergeInBackground, refuseUnready } from '../../../services/mergeImports'
 
 /** Makes foods of what was taken in. Answers at once; the import tells how far it has come. */
 export default defineEventHandler(async (event) => {

@@ -1,4 +1,5 @@
 import { dropImport } from '../../../db/imports'
+import { importId, noImport } from '../../../http/params'
 
 /** Throws an import away that was not merged. */
 export default defineEventHandler(async (event) => {

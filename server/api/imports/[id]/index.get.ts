@@ -1,4 +1,6 @@
 import { getImport } from '../../../db/imports'
+import { importId, noImport } from '../../../http/params'
+import { mergedSoFar } from '../../../services/mergeImports'
 
 /** How far an import has come, with the rows that cannot be used. */
 export default defineEventHandler(async (event) => {

@@ -1,4 +1,8 @@
 import { TABLE_FILE_KEYS, type TableFile } from '../../../../core/exchange/openTable'
+import { importId, noImport } from '../../../http/params'
+import { invalid } from '../../../http/problem'
+import { readBytes } from '../../../http/body'
+import { takeChunk } from '../../../services/importChunk'
 
 /** A piece of a file may hold at most this much. */
 const MAX_CHUNK_BYTES = 8_000_000

@@ -1,4 +1,5 @@
 import { setDeleted } from '../../../db/recipes'
+import { notFound, recipeId } from '../../../http/params'
 
 /** Takes a recipe off the shelf. */
 export default defineEventHandler(async (event) => {

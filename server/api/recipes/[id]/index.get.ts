@@ -1,4 +1,5 @@
 import { getRecipe } from '../../../db/recipes'
+import { notFound, recipeId, wantedRevision } from '../../../http/params'
 
 /** A recipe with the revision it grew from. */
 export default defineEventHandler(async (event) => {

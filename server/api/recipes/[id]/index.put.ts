@@ -1,4 +1,9 @@
 import { getRecipe, saveRecipe } from '../../../db/recipes'
+import { notFound, recipeId } from '../../../http/params'
+import { readJson } from '../../../http/body'
+import { saveRequest } from '../../../http/requests'
+import { storable, summaryFor } from '../../../services/store'
+import { problem } from '../../../http/problem'
 
 /** Saves a new revision. A stale one is answered with 409 and both documents. */
 export default defineEventHandler(async (event) => {

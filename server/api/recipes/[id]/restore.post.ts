@@ -1,4 +1,5 @@
 import { getRecipe, setDeleted } from '../../../db/recipes'
+import { notFound, recipeId } from '../../../http/params'
 
 /** Puts a deleted recipe back. Restoring one that is not deleted changes nothing. */
 export default defineEventHandler(async (event) => {

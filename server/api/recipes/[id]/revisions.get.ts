@@ -1,4 +1,5 @@
 import { listRevisions } from '../../../db/recipes'
+import { notFound, recipeId } from '../../../http/params'
 
 /** The revisions of a recipe, the newest first. */
 export default defineEventHandler(async (event) => {

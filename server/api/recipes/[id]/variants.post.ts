@@ -1,3 +1,8 @@
+import { recipeId } from '../../../http/params'
+import { readJson } from '../../../http/body'
+import { variantRequest } from '../../../http/requests'
+import { storeNew } from '../../../services/store'
+
 /** Stores a variant of a revision. */
 export default defineEventHandler(async (event) => {
   const id = recipeId(event)

@@ -1,0 +1,256 @@
+import { avoidDiet, type Diet } from '../diet/diets'
+import type { Target } from '../diet/target'
+import { evaluate, type Evaluation } from '../evaluation/evaluate'
+import type { Larder } from '../tables/referenceData'
+import { lossesBetween, type Loss } from '../nutrition/micronutrients'
+import { isFlour } from '../dough/assess'
+import { RecipeProblem, type FieldProblem } from '../recipe/problem'
+import { allLines, MAX_LINE_GRAMS, type Recipe } from '../recipe/document'
+import { adaptRecipe, allergensIn, swapUnweighed } from '../substitution/substitute'
+import type { Change } from '../substitution/applySwap'
+import { adviceOn, withAdvice } from '../method/advice'
+import type { Binding } from '../optimisation/binding'
+import { keptDiets } from '../optimisation/question'
+import { search, type SearchOptions } from '../optimisation/search'
+import type { Reached, Term } from '../optimisation/searchOnce'
+import { NO_LOCKS, USUAL_WEIGHTS, type Locks, type Weights, type Wishes } from '../optimisation/wishes'
+import type { PriceBook } from '../cost/costOf'
+
+/** Another recipe that reaches the same. */
+export interface Alternative {
+  recipe: Recipe
+  changes: Change[]
+  evaluation: Evaluation
+  distance: number
+  /** What the distance is made of, the largest first. */
+  terms: Term[]
+}
+
+export interface Adaptation {
+  recipe: Recipe
+  changes: Change[]
+  unmet: { lineId: string; reason: string }[]
+  /** Minerals and vitamin B12 that the adapted recipe gives clearly less of. */
+  losses: Loss[]
+  evaluation: Evaluation
+  before: Evaluation
+  /** How far it is from the recipe as written; null when nothing had to be weighed against another. */
+  distance: number | null
+  /** What the distance is made of, the largest first; empty where nothing was weighed. */
+  terms: Term[]
+  /** False when the time was up before it was sure that none is nearer. */
+  proven: boolean
+  /** Clearly different ways; where there is a conflict over a figure, what comes nearest to it. */
+  alternatives: Alternative[]
+  /** Limits that stand in the way of a nearer recipe, and what loosening them would buy. */
+  binding: Binding[]
+  /** When nothing reaches it: the smallest set of wishes that contradict one another. */
+  conflict: string[]
+  /** What had to be given up, or how near it gets where there is a conflict, in words; '' for nothing. */
+  compromise: string
+}
+
+export interface AdaptOptions extends SearchOptions {
+  locks?: Partial<Locks>
+  weights?: Partial<Weights>
+  targets?: readonly Target[]
+  prices?: PriceBook
+}
+
+/**
+ * The diets named by ids.
+ *
+ * @throws RecipeProblem naming `diets` when one is not known
+ */
+export function dietsByIds(ids: readonly string[], larder: Larder): Diet[] {
+  return ids.map((id, at) => {
+    const diet = larder.diets.find((one) => one.id === id)
+    if (!diet) {
+      throw new RecipeProblem([
+        {
+          field: `diets[${at}]`,
+          message: `"${id}" is not a diet here; use one of ${larder.diets.map((one) => one.id).join(', ')}`,
+        },
+      ])
+    }
+    return diet
+  })
+}
+
+/** Exclusions by themselves need no search: the catalogue says what stands in. */
+const needsSearch = (wishes: Wishes) =>
+  wishes.targets.length > 0 ||
+  wishes.diets.some((diet) => diet.targets.length > 0) ||
+  wishes.locks.lineIds.length > 0 ||
+  wishes.locks.maxSwaps !== null ||
+  wishes.locks.have !== null ||
+  wishes.locks.refused.length > 0 ||
+  // Whether a dough without its flour still holds is for the search to find out.
+  wishes.diets.some((diet) => diet.excludesAllergens.includes('gluten'))
+
+/**
+ * A dough whose one liquid has no weight cannot be brought back to the softness it had: how much goes in is asked
+ * first. Null when its liquid is known, or when it needs none.
+ */
+function unweighedLiquid(recipe: Recipe, { foods }: Larder): FieldProblem | null {
+  let open: FieldProblem | null = null
+  let flour = false
+  for (const [p, part] of recipe.parts.entries()) {
+    if (part.kind !== 'shell') continue
+    for (const [l, line] of part.lines.entries()) {
+      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      if (food && isFlour(food) && line.grams) flour = true
+      if (!food || isFlour(food) || food.freeWater < 0.4 || food.per100g.waterG < 50) continue
+      if (line.grams !== null) return null
+      open ??= {
+        field: `recipe.parts[${p}].lines[${l}].grams`,
+        message: `How much ${food.name.toLowerCase()} goes into the dough is not known. Type its grams first: without it nobody can say what a swap asks for`,
+      }
+    }
+  }
+  return flour ? open : null
+}
+
+/**
+ * Adapts a recipe to diets and evaluates it before and after. What diets exclude is swapped by the catalogue;
+ * where figures have to come out or something is locked, the nearest recipe is searched.
+ *
+ * @throws RecipeProblem naming the field when a diet, line or food is unknown or there is no dough
+ */
+export function adapt(
+  recipe: Recipe,
+  dietIds: readonly string[],
+  larder: Larder,
+  options: AdaptOptions = {},
+): Adaptation {
+  const named = dietsByIds(dietIds, larder)
+  const avoided = recipe.avoid ?? []
+  const diets = avoided.length ? [...named, avoidDiet(avoided)] : named
+  const wishes: Wishes = {
+    diets,
+    targets: options.targets ?? [],
+    locks: { ...NO_LOCKS, ...options.locks },
+    weights: { ...USUAL_WEIGHTS, ...options.weights },
+    prices: options.prices ?? new Map(),
+  }
+  const ids = new Set(allLines(recipe).map(({ line }) => line.id))
+  const strange = wishes.locks.lineIds.findIndex((id) => !ids.has(id))
+  if (strange >= 0) {
+    throw new RecipeProblem([
+      {
+        field: `locks.lineIds[${strange}]`,
+        message: `no line has the id "${wishes.locks.lineIds[strange]}"`,
+      },
+    ])
+  }
+  const unknown = unweighedLiquid(recipe, larder)
+  if (unknown) throw new RecipeProblem([unknown])
+  const before = evaluate(recipe, larder)
+  if (!needsSearch(wishes)) return byCatalogue(recipe, before, wishes, dietIds, larder)
+
+  const kept = keptDiets({ before, larder, wishes })
+  const { lineIds, refused } = wishes.locks
+  const offered = larder.swaps.filter((swap) => !refused.includes(swap.id))
+  const open = swapUnweighed(
+    recipe,
+    { diets, kept, had: allergensIn(recipe, larder.foods) },
+    offered,
+    larder.foods,
+    lineIds,
+  )
+  const finish = (one: Reached): Alternative => {
+    const made = finished(one.recipe, one.evaluation, before, dietIds, larder)
+    return {
+      recipe: made,
+      changes: [...open.changes, ...one.changes],
+      evaluation: evaluate(made, larder, before),
+      distance: one.distance,
+      terms: one.terms,
+    }
+  }
+  const found = search(open.recipe, wishes, larder, options)
+  if (!found.best) {
+    const swapped = byCatalogue(recipe, before, wishes, dietIds, larder)
+    return {
+      ...swapped,
+      conflict: found.conflict,
+      compromise: found.closest?.text ?? '',
+      alternatives: found.closest ? [finish(found.closest.reached)] : [],
+    }
+  }
+  const best = finish(found.best)
+  return {
+    ...best,
+    proven: found.best.proven,
+    unmet: [
+      ...open.unmet,
+      ...found.unmet.filter((one) => !open.unmet.some((own) => own.lineId === one.lineId)),
+    ],
+    losses: lossesBetween(before.micronutrients, best.evaluation.micronutrients),
+    before,
+    alternatives: found.alternatives.map(finish),
+    binding: found.binding,
+    conflict: [],
+    compromise: found.compromise,
+  }
+}
+
+/**
+ * A recipe near the limit of what a line can weigh may be past it once it is adapted, and could not be kept.
+ *
+ * @throws RecipeProblem naming the food
+ */
+function refuseTooHeavy(recipe: Recipe, { foods }: Larder): void {
+  for (const { line } of allLines(recipe))
+    if ((line.grams ?? 0) > MAX_LINE_GRAMS) {
+      const name = (line.foodId === null ? undefined : foods.get(line.foodId))?.name ?? line.name
+      const message = `adapted, it would take ${Math.round(line.grams! / 1000)} kg of ${name.toLowerCase()}, and a line can weigh at most ${MAX_LINE_GRAMS / 1000} kg. Make a smaller batch first`
+      throw new RecipeProblem([{ field: 'recipe', message }])
+    }
+}
+
+/** The recipe with the diets it was made for and what the cook has to do otherwise. */
+function finished(
+  recipe: Recipe,
+  after: Evaluation,
+  before: Evaluation,
+  dietIds: readonly string[],
+  larder: Larder,
+): Recipe {
+  refuseTooHeavy(recipe, larder)
+  const meant = { ...recipe, diets: [...new Set([...recipe.diets, ...dietIds])] }
+  return withAdvice(meant, adviceOn(meant, larder, { before, after }))
+}
+
+function byCatalogue(
+  recipe: Recipe,
+  before: Evaluation,
+  wishes: Wishes,
+  dietIds: readonly string[],
+  larder: Larder,
+): Adaptation {
+  const { diets } = wishes
+  const kept = keptDiets({ before, larder, wishes })
+  const { recipe: swapped, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods, kept)
+  const first = evaluate(swapped, larder, before)
+  // What the cook was told before stays while nothing is changed: a packet to check changes no line.
+  const made = changes.some((change) => change.kind !== 'check')
+    ? finished(swapped, first, before, dietIds, larder)
+    : { ...swapped, diets: [...new Set([...swapped.diets, ...dietIds])] }
+  const evaluation = evaluate(made, larder, before)
+  return {
+    recipe: made,
+    changes,
+    unmet,
+    losses: lossesBetween(before.micronutrients, evaluation.micronutrients),
+    evaluation,
+    before,
+    distance: null,
+    terms: [],
+    proven: true,
+    alternatives: [],
+    binding: [],
+    conflict: [],
+    compromise: '',
+  }
+}

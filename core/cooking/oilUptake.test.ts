@@ -1,0 +1,94 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { COOKING_WAYS, SHAPES } from '../recipe/document'
+import { fatUptake, type FriedBatch } from './oilUptake'
+
+const batch = (more: Partial<FriedBatch> = {}): FriedBatch => ({
+  way: 'deep-fry',
+  shape: 'half-moon',
+  pieces: 10,
+  panFatGrams: 1000,
+  doughGrams: 400,
+  fillingGrams: 200,
+  doughFatPct: 5,
+  ...more,
+})
+const shareOf = (one: FriedBatch) => fatUptake(one).grams / (one.doughGrams + one.fillingGrams)
+
+describe('fat taken up from the pan (from memory of practice)', () => {
+  it('is some 8 % of the weight of a deep-fried half-moon of 60 g, and less by milder ways', () => {
+    const share = (way: FriedBatch['way']) => shareOf(batch({ way }))
+    expect(share('deep-fry')).toBeGreaterThan(0.06)
+    expect(share('deep-fry')).toBeLessThan(0.1)
+    expect(share('shallow-fry')).toBeLessThan(share('deep-fry'))
+    expect(share('griddle')).toBeLessThan(share('shallow-fry'))
+    expect(share('brown-and-steam')).toBeLessThan(share('griddle'))
+    expect(share('boil')).toBe(0)
+  })
+
+  it('reckons a ball by hand: 0.045 g on each of 4.8 × 60^⅔ cm²', () => {
+    const { grams } = fatUptake(batch({ shape: 'bun', doughGrams: 500, fillingGrams: 100 }))
+    expect(grams).toBeCloseTo(10 * 0.045 * 4.8 * 60 ** (2 / 3), 9)
+  })
+
+  it('is more of a small piece than of a large one, and of a flat one than of a ball', () => {
+    const small = batch({ pieces: 40 })
+    expect(shareOf(small)).toBeGreaterThan(shareOf(batch()))
+    expect(shareOf(batch({ shape: 'disc' }))).toBeGreaterThan(shareOf(batch({ shape: 'bun' })))
+  })
+
+  it('is more of a thin dough and less of a thick one, and says so', () => {
+    const thin = fatUptake(batch({ doughGrams: 150, fillingGrams: 450 }))
+    const thick = fatUptake(batch({ shape: 'bun', pieces: 4, doughGrams: 590, fillingGrams: 10 }))
+    expect(thin.why).toMatch(/the dough is thin/)
+    expect(thick.why).toMatch(/the dough is thick/)
+    expect(thin.grams).toBeCloseTo(1.15 * fatUptake(batch()).grams, 9)
+  })
+
+  it('is the whole of what greases a tray', () => {
+    expect(fatUptake(batch({ way: 'bake', panFatGrams: 12 }))).toMatchObject({ grams: 12 })
+    expect(fatUptake(batch({ way: 'steam', panFatGrams: 5 }))).toMatchObject({ grams: 5 })
+  })
+
+  it('is a quarter less when a deep-fried dough holds 15 % fat, and says why', () => {
+    const lean = fatUptake(batch({ doughFatPct: 14.9 }))
+    const rich = fatUptake(batch({ doughFatPct: 15 }))
+    expect(rich.grams).toBeCloseTo(0.75 * lean.grams, 9)
+    expect(rich.why).toMatch(/fat of its own/)
+    const griddled = (doughFatPct: number) => fatUptake(batch({ way: 'griddle', doughFatPct })).grams
+    expect(griddled(40)).toBe(griddled(0))
+  })
+
+  it('states its band', () => {
+    const { grams, why } = fatUptake(batch())
+    const [, low, high] = /likely ([\d.]+) to ([\d.]+)/.exec(why)!
+    expect(Number(low)).toBeCloseTo(grams / 20, 1)
+    expect(Number(high)).toBeCloseTo((3 * grams) / 20, 1)
+  })
+
+  it('never takes more than there is, and says so', () => {
+    expect(fatUptake(batch({ panFatGrams: 3 }))).toMatchObject({ grams: 3 })
+    expect(fatUptake(batch({ panFatGrams: 3 })).why).toMatch(/no more than the pan holds/)
+  })
+
+  it('lies between nothing and all, and grows with the oil, for every way and shape', () => {
+    const grams = fc.double({ min: 0, max: 5000, noNaN: true })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...COOKING_WAYS),
+        fc.constantFrom(...SHAPES),
+        grams,
+        grams,
+        grams,
+        grams,
+        (way, shape, panFatGrams, doughGrams, fillingGrams, doughFatPct) => {
+          const one = batch({ way, shape, panFatGrams, doughGrams, fillingGrams, doughFatPct })
+          const taken = fatUptake(one).grams
+          expect(taken).toBeGreaterThanOrEqual(0)
+          expect(taken).toBeLessThanOrEqual(panFatGrams)
+          expect(fatUptake({ ...one, panFatGrams: panFatGrams + 10 }).grams).toBeGreaterThanOrEqual(taken)
+        },
+      ),
+    )
+  })
+})

@@ -1,0 +1,44 @@
+import { evaluate } from './evaluate'
+import { RecipeProblem } from '../recipe/problem'
+import type { Recipe, Shape } from '../recipe/document'
+import { pieceGrams } from '../piece/pieceGrams'
+import type { PieceGrams } from '../piece/crossSection'
+import type { Larder } from '../tables/referenceData'
+
+/** What the shelf shows of a recipe without opening it. */
+export interface Summary {
+  shape: Shape
+  pieces: number
+  servings: number
+  piece: PieceGrams
+  energyKcal: number
+  proteinG: number
+  consistency: string | null
+  fits: string[]
+  complete: boolean
+}
+
+/**
+ * Sums up a recipe for the shelf; null when it cannot be evaluated yet, which is no reason not to keep it.
+ *
+ * @param original the recipe it grew from, for diets that ask for less than that has
+ */
+export function summaryOf(recipe: Recipe, larder: Larder, original: Recipe | null = null): Summary | null {
+  try {
+    const evaluation = evaluate(recipe, larder, original && evaluate(original, larder))
+    return {
+      shape: recipe.shape,
+      pieces: recipe.pieces,
+      servings: recipe.servings,
+      piece: pieceGrams(evaluation),
+      energyKcal: evaluation.perPiece.energyKcal,
+      proteinG: evaluation.perPiece.proteinG,
+      consistency: evaluation.dough.consistency,
+      fits: evaluation.diets.filter((verdict) => verdict.fits).map((verdict) => verdict.diet),
+      complete: evaluation.complete,
+    }
+  } catch (error) {
+    if (error instanceof RecipeProblem) return null
+    throw error
+  }
+}

@@ -1,0 +1,74 @@
+import { measured, type Target } from '../diet/target'
+import { evaluate } from '../evaluation/evaluate'
+import type { Larder } from '../tables/referenceData'
+import type { Recipe } from '../recipe/document'
+import { CRAFT, STRENGTH } from './question'
+import type { SearchOptions } from './search'
+import { reached, type Reached } from './searchOnce'
+import type { Wishes } from './wishes'
+
+export interface CurvePoint {
+  limit: number
+  distance: number
+  value: number
+  swaps: number
+  reached: Reached
+}
+
+/**
+ * How far from the original a recipe has to go for a figure: from what it has now to the furthest that can be
+ * reached, the other wishes kept.
+ *
+ * @param figure the target's figure and what it is per; its limit is not used
+ * @param points at least 2
+ */
+export function tradeOff(
+  recipe: Recipe,
+  wishes: Wishes,
+  figure: Target,
+  larder: Larder,
+  points = 25,
+  options: SearchOptions = {},
+): CurvePoint[] {
+  const before = evaluate(recipe, larder)
+  const from = measured(figure, before.measures)
+  if (from === null) return []
+  const at = (limit: number): Target => ({ ...figure, limit, ofOriginal: false })
+  const reachWithout = (limit: number, without: readonly string[]) =>
+    reached({
+      recipe,
+      larder,
+      base: before,
+      before,
+      options,
+      without: new Set(without),
+      wishes: { ...wishes, targets: [...wishes.targets, at(limit)] },
+    })
+  // As the search does: by craft where there is a way, and further where there is none.
+  const reach = (limit: number) => reachWithout(limit, [STRENGTH]) ?? reachWithout(limit, [STRENGTH, CRAFT])
+  // The furthest end by halving: where nothing reaches it any more.
+  const far = figure.comparison === 'at-most' ? 0 : Math.max(from * 4, 40)
+  let can = from
+  let cannot = far
+  for (let n = 0; n < 6; n++) {
+    options.progress?.((0.3 * n) / 6, 'looking for the end')
+    const middle = (can + cannot) / 2
+    if (reach(middle)) can = middle
+    else cannot = middle
+  }
+  const found: CurvePoint[] = []
+  for (let n = 0; n < points; n++) {
+    options.progress?.(0.3 + (0.7 * n) / points, 'point by point')
+    const limit = from + ((can - from) * n) / (points - 1)
+    const made = reach(limit)
+    if (!made) continue
+    found.push({
+      limit,
+      distance: made.reached.distance,
+      value: measured(figure, made.reached.evaluation.measures) ?? limit,
+      swaps: made.reached.changes.filter((change) => change.kind === 'swap').length,
+      reached: made.reached,
+    })
+  }
+  return found
+}

@@ -1,0 +1,64 @@
+import { adapt, type AdaptOptions } from '../../core/adaptation/adapt'
+import { OutOfTime } from '../../core/optimisation/solve'
+import type { Price } from '../../core/cost/costOf'
+import { evaluate } from '../../core/evaluation/evaluate'
+import type { Food } from '../../core/food/food'
+import type { TaughtName } from '../../core/tables/taughtNames'
+import { withFoods, withNames, withSwaps } from '../../core/tables/referenceData'
+import { readRecipe } from '../../core/reading/readRecipe'
+import { RecipeProblem, type FieldProblem } from '../../core/recipe/problem'
+import type { Recipe } from '../../core/recipe/document'
+import type { OwnSwap } from '../../core/substitution/catalogue'
+import { larder } from '../../data/reference'
+
+/** Work that may take long enough for others to notice, as it is sent to a thread of its own. */
+export type Job =
+  | {
+      kind: 'adapt'
+      recipe: Recipe
+      diets: string[]
+      /** Foods beside those of the tables. */
+      foods: Food[]
+      swaps: OwnSwap[]
+      options: Omit<AdaptOptions, 'prices' | 'progress' | 'expired'> & { prices: [string, Price][] }
+      /** The search takes what it has after so long. */
+      searchMilliseconds: number
+    }
+  | { kind: 'evaluate'; recipe: Recipe; foods: Food[] }
+  | { kind: 'read'; text: string; foods: Food[]; names: TaughtName[] }
+
+export interface JobAnswer {
+  made?: unknown
+  problems?: FieldProblem[]
+  outOfTime?: true
+  failure?: string
+}
+
+function work(job: Job): unknown {
+  switch (job.kind) {
+    case 'adapt': {
+      const own = withSwaps(withFoods(larder, job.foods), job.swaps)
+      const end = Date.now() + job.searchMilliseconds
+      return adapt(job.recipe, job.diets, own, {
+        ...job.options,
+        prices: new Map(job.options.prices),
+        expired: () => Date.now() > end,
+      })
+    }
+    case 'evaluate':
+      return evaluate(job.recipe, withFoods(larder, job.foods))
+    case 'read':
+      return readRecipe(job.text, withNames(withFoods(larder, job.foods), job.names).foods)
+  }
+}
+
+/** Does a job and says how it went; never throws. */
+export function doJob(job: Job): JobAnswer {
+  try {
+    return { made: work(job) }
+  } catch (error) {
+    if (error instanceof RecipeProblem) return { problems: error.problems }
+    if (error instanceof OutOfTime) return { outOfTime: true }
+    return { failure: error instanceof Error ? (error.stack ?? error.message) : String(error) }
+  }
+}
