@@ -1,4 +1,4 @@
-import withNuxt from '.nuxt/eslint.config.mjs'
+import withNuxt from './.nuxt/eslint.config.mjs'
 
 export default withNuxt(
   { rules: { 'vue/html-self-closing': 'off', 'vue/max-attributes-per-line': 'off' } },
