@@ -3,7 +3,8 @@ import { demo } from '../../test/demo'
 import { larder } from '../../test/helpers'
 import { corpus } from '../../test/readingCorpus'
 import { adapt, type Adaptation } from './adapt'
-import { FLOUR_GROUPS } from '../dough/assess'
+import type { Food } from '../food/food'
+import { foodIs } from '../food/groups'
 import { RecipeProblem } from '../recipe/problem'
 import { readRecipe } from '../reading/readRecipe'
 import { allLines, type Recipe } from '../recipe/document'
@@ -117,15 +118,15 @@ describe('what no cook would do', () => {
 
   it('make rubber or chalk of a dough', () => {
     for (const one of reached) {
-      const grams = (of: Recipe, groups: RegExp) =>
+      const grams = (of: Recipe, counts: (food: Food) => boolean) =>
         allLines(of).reduce((sum, { part, line }) => {
           const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
-          return sum + (part.kind === 'shell' && food && groups.test(food.group) ? (line.grams ?? 0) : 0)
+          return sum + (part.kind === 'shell' && food && counts(food) ? (line.grams ?? 0) : 0)
         }, 0)
-      const flours = grams(one.made.recipe, new RegExp(`^(?:${[...FLOUR_GROUPS].join('|')})$`))
-      if (flours <= 0 || grams(one.recipe, /^(?:gluten|protein-powder|fibre)$/) > 0) continue
+      const flours = grams(one.made.recipe, (food) => foodIs(food, 'flour'))
+      if (flours <= 0 || grams(one.recipe, (food) => foodIs(food, 'isolate')) > 0) continue
       const keto = purposesOf(wishesFor(larder.diets.filter((diet) => one.ids.includes(diet.id)))).has('keto')
-      const gluten = grams(one.made.recipe, /^gluten$/) / flours
+      const gluten = grams(one.made.recipe, (food) => food.group === 'gluten') / flours
       expect(gluten, `${label(one)}: ${said(one)}`).toBeLessThanOrEqual(keto ? 0.41 : said(one) ? 0.27 : 0.21)
       expect(one.made.evaluation.abilities.springs ?? 0, label(one)).toBeLessThan(2.2)
     }

@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import type { DoughAmount } from '../dough/softness'
 import { looseWaterOf } from '../filling/moisture'
 import type { LinePrecooking, Part } from '../recipe/document'
@@ -18,7 +19,6 @@ const MOST_WATER_LOST = 0.9
  * in ten minutes and six tenths in an hour and a half. Common practice, no source.
  */
 const SIMMERED_OFF_PER_MINUTE = 0.0105
-const LIQUIDS = new Set(['liquid', 'stock', 'alcohol'])
 
 /**
  * Water cooked out of a filling before it goes in: what the finished filling lost in the pan when the cook has
@@ -56,7 +56,7 @@ export function cookedOffOf(
     if (!found) continue
     const most =
       MOST_WATER_LOST * Math.max(0, (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams)
-    const simmered = way === 'simmer' && cookedMinutes !== null && LIQUIDS.has(one.food.group)
+    const simmered = way === 'simmer' && cookedMinutes !== null && foodIs(one.food, 'splash')
     const share = simmered ? 1 - Math.exp(-SIMMERED_OFF_PER_MINUTE * cookedMinutes) : 1 - found.factor
     const off = Math.min(Math.max(rawOf(one) * share, untilDry ? looseWaterOf(one) : 0), most)
     byLine.set(one.line.id, off)

@@ -1,3 +1,4 @@
+import { foodIs, isFlour } from '../food/groups'
 import type { Food } from '../food/food'
 import type { Line } from '../recipe/document'
 import {
@@ -40,13 +41,6 @@ export interface DoughFigures {
   remarks: string[]
 }
 
-/** Groups that count as flour, 100 % in the baker's percentages. */
-export const FLOUR_GROUPS = new Set(['flour', 'starch', 'gluten', 'protein-powder', 'fibre'])
-/** Groups of bought dough, of which no baker's percentage is known. */
-export const READY_GROUPS = new Set(['wrapper', 'pastry'])
-
-export const isFlour = (food: Food) => FLOUR_GROUPS.has(food.group) && food.waterDemand !== null
-
 const FEEL: Record<Consistency, string> = {
   crumbly: 'too dry to hold: add water by the spoon until it comes together',
   short: 'held together by its fat: press it together, chill it, roll it 2 to 4 mm, do not knead',
@@ -87,7 +81,7 @@ export function assessDough(lines: readonly DoughLine[], pieces: number): DoughF
       flourGrams += amount.grams
       if (food.grain === 'whole') wholeGrams += amount.grams
     } else water += part * food.per100g.waterG + amount.waterChangeGrams
-    if (READY_GROUPS.has(food.group)) {
+    if (foodIs(food, 'bought-dough')) {
       readyGrams += own
       if (food.grain === 'whole') wholeReadyGrams += own
     }

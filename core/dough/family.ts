@@ -1,5 +1,5 @@
+import { foodIs, isFlour } from '../food/groups'
 import type { CookingWay, Shape } from '../recipe/document'
-import { isFlour } from './assess'
 import type { DoughAmount } from './softness'
 
 /** Kinds of dough as cooks tell them apart: by what makes them hold, and by what they are for. */
@@ -26,8 +26,6 @@ const YOGURT_SHARE = 0.35
 /** Fat between the layers, beside the dough's own, in % of the flour. Our own choice. */
 const LAYERED_FAT_PCT = 55
 
-const CURDS = /^(?:yogurt|plant-yogurt|fresh-cheese)$/
-
 /**
  * The family of a dough, from what is in it and how the piece is closed and cooked. Common practice, no source.
  *
@@ -49,7 +47,7 @@ export function familyOf(
       flour += grams
       if (food.scalded) scalded += grams
     }
-    if (CURDS.test(food.group)) curd += grams
+    if (foodIs(food, 'curd')) curd += grams
     if (/yeast|sourdough/.test(food.id)) yeast = true
     if (food.softeningFat === 'solid') solidFat += (grams * food.per100g.fatG) / 100
   }

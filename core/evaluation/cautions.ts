@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
 import type { Verdict } from '../diet/verdict'
 import type { CookingWay, Recipe } from '../recipe/document'
@@ -74,10 +75,7 @@ const RULES: readonly Rule[] = [
     when: (facts) =>
       has(
         facts,
-        (food) =>
-          food.origins.length > 0 ||
-          ['pulse', 'soy-food', 'plant-meat', 'textured-protein'].includes(food.group) ||
-          food.id === 'cooked-rice',
+        (food) => food.origins.length > 0 || foodIs(food, 'plant-protein') || food.id === 'cooked-rice',
       ),
   },
   {

@@ -1,3 +1,4 @@
+import { groupIs } from './groups'
 import { AMINO_ACID_KEYS, type AminoAcid, type AminoAcids } from './aminoAcids'
 import type { Composition } from './composition'
 import { euEnergyKcal, SWEETENER_KCAL_PER_G } from './energy'
@@ -172,7 +173,7 @@ function numberOrUnknown(row: FoodRow, column: string): number | null {
  * The fraction of a food's water that counts as free when its row does not say: all of a liquid's, none of a
  * solid's. A piece of onion in a dough keeps its water. Common practice, no source.
  */
-const LIQUID_GROUPS = new Set(['liquid', 'milk', 'plant-milk', 'stock', 'alcohol'])
+const freeWaterOf = (group: string) => (groupIs(group, 'pours') ? 1 : 0)
 
 function aminoAcidsFromRow(row: FoodRow): AminoAcids {
   const mgPerGProtein = {} as Record<AminoAcid, number>
@@ -217,7 +218,7 @@ function foodFromRow(row: FoodRow, aminoAcids: AminoAcids | null): Food {
     waterDemand: row.water_demand ? number(row, 'water_demand') : null,
     scaldedDemand: row.scalded_demand ? number(row, 'scalded_demand') : null,
     grain: row.grain === 'whole' || row.grain === 'refined' ? row.grain : null,
-    freeWater: row.free_water ? number(row, 'free_water') : LIQUID_GROUPS.has(row.group!) ? 1 : 0,
+    freeWater: row.free_water ? number(row, 'free_water') : freeWaterOf(row.group!),
     softeningFat: row.softening_fat === 'oil' || row.softening_fat === 'solid' ? row.softening_fat : null,
     source: row.source!,
   }

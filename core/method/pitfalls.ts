@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import type { Evaluation } from '../evaluation/evaluate'
 import type { Foods } from '../food/food'
 
@@ -6,14 +7,6 @@ const OIL_SHARE = 0.2
 const DIP_SHARE = 0.2
 const ONE_CHEESE_SHARE = 0.5
 const PLANT_CHEESE_SHARE = 0.15
-
-const CHEESES = new Set([
-  'melting-cheese',
-  'hard-cheese',
-  'brined-cheese',
-  'fresh-cheese',
-  'firm-fresh-cheese',
-])
 
 /**
  * What undoes the point of an adaptation: a lighter or whole-grain piece drowned in oil, a dip that eats the gain,
@@ -44,7 +37,7 @@ export function undoing(evaluation: Evaluation, diets: readonly string[], foods:
     if (!food) continue
     if (
       wants('high-protein', 'protein') &&
-      CHEESES.has(food.group) &&
+      foodIs(food, 'cheese') &&
       line.nutrients.proteinG > ONE_CHEESE_SHARE * protein
     )
       found.push(`More than half of the protein is ${food.name.toLowerCase()}`)

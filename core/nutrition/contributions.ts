@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import { inDough } from '../food/scalded'
 import type { Foods } from '../food/food'
 import { nutrientsPer100g, scaleNutrients, type Nutrients } from '../food/nutrients'
@@ -83,17 +84,6 @@ function weighedLines(recipe: Recipe, foods: Foods) {
 
 /** Half of a wash stays in the bowl and on the brush. Common practice, no source. */
 const WASH_LEFT_SHARE = 0.5
-const WASH_GROUPS = new Set([
-  'egg',
-  'egg-yolk',
-  'egg-white',
-  'plant-egg',
-  'milk',
-  'plant-milk',
-  'cream',
-  'plant-cream',
-  'liquid',
-])
 /** Of a marinade or a brine this much clings to what lay in it. Common practice, no source. */
 const MARINADE_EATEN_SHARE = 0.15
 /** Dough that stays on hands, bowl and board when it is divided into balls. Common practice, no source. */
@@ -160,7 +150,11 @@ function leftOfLine({ part, line, food, grams }: Weighed, ofPart: Left): Left {
     const share = grams > 0 ? Math.max(0, 1 - line.eatenGrams / grams) : 0
     return { share, where: `${LEFT_WHERE[part.kind]}: ${food.name}`, why: 'weighed by the cook' }
   }
-  if (part.kind === 'finish' && part.leftGrams === null && WASH_GROUPS.has(food.group)) {
+  if (
+    part.kind === 'finish' &&
+    part.leftGrams === null &&
+    (foodIs(food, 'wash') || food.group === 'liquid')
+  ) {
     return {
       share: WASH_LEFT_SHARE,
       where: `${LEFT_WHERE.finish}: ${food.name}`,

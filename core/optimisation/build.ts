@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { printLine } from '../recipe/printLine'
 import { newLine, type Line, type Recipe } from '../recipe/document'
@@ -18,10 +19,9 @@ const stepped =
     const step = steps.find(([from]) => grams >= from)?.[1] ?? 0.1
     return tenth(Math.round(grams / step) * step)
   }
-const EGGS = new Set(['egg', 'cooked-egg'])
 /** What an egg weighs, for foods that are counted in eggs. */
 export const eggGrams = (food: Food | undefined): number | undefined =>
-  food && EGGS.has(food.group) ? food.unitGrams.piece : undefined
+  food && foodIs(food, 'whole-egg') ? food.unitGrams.piece : undefined
 
 /** Eggs are counted and not weighed, everything else is weighed. */
 const byEggs =

@@ -1,5 +1,5 @@
+import { foodIs, isFlour } from '../food/groups'
 import type { Target } from '../diet/target'
-import { isFlour, READY_GROUPS } from '../dough/assess'
 import type { Evaluation } from '../evaluation/evaluate'
 import type { Food } from '../food/food'
 import { nutrientsPer100g } from '../food/nutrients'
@@ -15,7 +15,7 @@ export function targetPerGram(target: Target, limit: number): { perGram: PerGram
     return {
       ofFlour: true,
       perGram: (food) =>
-        isFlour(food) || READY_GROUPS.has(food.group) ? (food.grain === 'whole' ? 100 : 0) - limit : 0,
+        isFlour(food) || foodIs(food, 'bought-dough') ? (food.grain === 'whole' ? 100 : 0) - limit : 0,
     }
   }
   if (target.figure === 'proteinEnergyPct') {

@@ -1,4 +1,4 @@
-import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
+import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
 import type { Larder } from '../tables/referenceData'
 import { allLines, type Recipe } from '../recipe/document'
@@ -22,7 +22,7 @@ function doughShare(recipe: Recipe, { foods }: Larder, groups: ReadonlySet<strin
   let counted = 0
   for (const { part, line } of allLines(recipe)) {
     const food = part.kind === 'shell' && line.foodId !== null ? foods.get(line.foodId) : undefined
-    if (!food || !FLOUR_GROUPS.has(food.group)) continue
+    if (!food || !foodIs(food, 'flour')) continue
     flours += line.grams ?? 0
     if (groups.has(food.group)) counted += line.grams ?? 0
   }
@@ -57,8 +57,7 @@ export function furtherThanCooks(
     allLines(recipe).reduce((sum, { part, line }) => sum + (part.kind === 'shell' ? (line.grams ?? 0) : 0), 0)
   const shell = shellGrams(made) / Math.max(1, shellGrams(original))
   const bought = allLines(original).some(
-    ({ part, line }) =>
-      part.kind === 'shell' && READY_GROUPS.has(larder.foods.get(line.foodId ?? '')?.group ?? ''),
+    ({ part, line }) => part.kind === 'shell' && foodIs(larder.foods.get(line.foodId ?? ''), 'bought-dough'),
   )
   if (!bought && shell < LEAST_SHELL - ROUNDING) said.push(`${percent(shell)} of the dough is left`)
 

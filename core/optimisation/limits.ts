@@ -1,6 +1,6 @@
+import { foodIs, isFlour } from '../food/groups'
 import { excludes } from '../diet/diets'
 import { limitOf, sayTarget } from '../diet/target'
-import { isFlour } from '../dough/assess'
 import { softnessTerms } from '../dough/softness'
 import { needsFamily, RUBBER } from '../dough/abilities'
 import { needsOf, shortening, springGrams, strengthGrams } from '../dough/strength'
@@ -254,7 +254,7 @@ export function limitConcentrates(written: Written): void {
   if (flourGrams <= 0) return
   const limits: [string, (food: Food) => boolean, number][] = [
     ['gluten', (food) => food.group === 'gluten', short && !lowCarbohydrate ? 0 : most.gluten],
-    ['isolates', (food) => food.group === 'protein-powder' || food.group === 'fibre', most.isolates],
+    ['isolates', (food) => foodIs(food, 'isolate') && food.group !== 'gluten', most.isolates],
   ]
   for (const [name, counts, share] of limits) {
     const had = shell.reduce((sum, one) => sum + (counts(one.food) ? one.grams : 0), 0) / flourGrams

@@ -1,4 +1,4 @@
-import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
+import { foodIs, isFat } from '../food/groups'
 import type { Food } from '../food/food'
 import type { CookingWay, Part } from '../recipe/document'
 import { MAIN_SHARE, shareOf } from '../substitution/catalogue'
@@ -75,14 +75,8 @@ const SEASONING_FOODS = new Set(
 const SEASONING_BITES = /olive(?!-oil)|caper|gherkin|pickle|sauerkraut|kimchi|sun-dried|anchov/
 /** Oils that season rather than fry. */
 const SEASONING_OILS = /sesame-oil|chilli-oil|truffle|walnut-oil/
-const EGGS = /^(?:egg|egg-yolk|egg-white|cooked-egg|plant-egg)$/
-const SPLASHES = new Set(['liquid', 'stock', 'alcohol'])
 /** Ways whose fat is what the pan is greased with, all of it eaten. */
 const GREASED: ReadonlySet<CookingWay> = new Set(['griddle', 'brown-and-steam', 'shallow-fry'])
-const STARCHY = new Set(['starch', 'noodle', 'bread', 'flour'])
-const SWEET = new Set(['sweetener', 'dried-fruit'])
-const VEGETABLES = new Set(['vegetable', 'leafy', 'mushroom'])
-const WASH_GROUPS = /^(?:egg|egg-yolk|egg-white|milk|plant-milk|cream|plant-cream|plant-egg)$/
 
 function craftRange(
   { part, line, food }: AskedLine,
@@ -93,62 +87,35 @@ function craftRange(
   switch (part.kind) {
     case 'dip':
       // Butter melted over the pieces is no dip.
-      return food.softeningFat && food.per100g.fatG >= 50 ? CRAFT_RANGE.top : CRAFT_RANGE.dip
+      return isFat(food) ? CRAFT_RANGE.top : CRAFT_RANGE.dip
     case 'pan':
       return CRAFT_RANGE.grease
     case 'finish':
       if (food.softeningFat) return family === 'stretched' ? CRAFT_RANGE.between : CRAFT_RANGE.top
-      return WASH_GROUPS.test(food.group) ? CRAFT_RANGE.wash : CRAFT_RANGE.top
+      return foodIs(food, 'wash') ? CRAFT_RANGE.wash : CRAFT_RANGE.top
     case 'marinade':
       return CRAFT_RANGE.sauce
     case 'shell':
-      if (food.id === 'water' || FLOUR_GROUPS.has(food.group)) return null
-      if (food.softeningFat && food.per100g.fatG >= 50) return CRAFT_RANGE.doughFat
-      if (SWEET.has(food.group)) return keto ? CRAFT_RANGE.starchOut : CRAFT_RANGE.doughSweet
-      return EGGS.test(food.group) ? CRAFT_RANGE.binder : CRAFT_RANGE.doughRest
+      if (food.id === 'water' || foodIs(food, 'flour')) return null
+      if (isFat(food)) return CRAFT_RANGE.doughFat
+      if (foodIs(food, 'sugar')) return keto ? CRAFT_RANGE.starchOut : CRAFT_RANGE.doughSweet
+      return foodIs(food, 'egg') ? CRAFT_RANGE.binder : CRAFT_RANGE.doughRest
     case 'filling':
       if (SEASONING_FOODS.has(id) || SEASONING_BITES.test(id) || SEASONING_OILS.test(id))
         return CRAFT_RANGE.seasoning
-      if (food.softeningFat && food.per100g.fatG >= 50) return CRAFT_RANGE.fillingFat
-      if (EGGS.test(food.group) && (shareOf(part, line) ?? 0) < MAIN_SHARE) return CRAFT_RANGE.binder
+      if (isFat(food)) return CRAFT_RANGE.fillingFat
+      if (foodIs(food, 'egg') && (shareOf(part, line) ?? 0) < MAIN_SHARE) return CRAFT_RANGE.binder
       if (food.group === 'sauce') return CRAFT_RANGE.sauce
-      if (SPLASHES.has(food.group)) return CRAFT_RANGE.splash
-      if (keto && (STARCHY.has(food.group) || SWEET.has(food.group))) return CRAFT_RANGE.starchOut
-      if (SWEET.has(food.group)) return CRAFT_RANGE.sweet
-      return VEGETABLES.has(food.group) ? CRAFT_RANGE.vegetable : CRAFT_RANGE.main
+      if (foodIs(food, 'splash')) return CRAFT_RANGE.splash
+      if (keto && (foodIs(food, 'starchy') || foodIs(food, 'sugar'))) return CRAFT_RANGE.starchOut
+      if (foodIs(food, 'sugar')) return CRAFT_RANGE.sweet
+      return foodIs(food, 'vegetable') ? CRAFT_RANGE.vegetable : CRAFT_RANGE.main
     default:
       return null
   }
 }
 
-/** What seasons or raises keeps its amount: halving the salt or the yeast is no way to a target. */
-const FIXED_GROUPS = new Set([
-  'salt',
-  'leavening',
-  'spice',
-  'seasoning',
-  'herb',
-  'gum',
-  'stock-cube',
-  'gelatine',
-])
 /** Lines that carry the taste of the piece count for more. Our own choice, no source. */
-const TASTE_GROUPS = new Set([
-  'melting-cheese',
-  'hard-cheese',
-  'brined-cheese',
-  'meat',
-  'minced-meat',
-  'poultry',
-  'cured-meat',
-  'fish',
-  'shellfish',
-  'mushroom',
-  'herb',
-  'spice',
-  'sauce',
-  'fruit',
-])
 const TASTE_FACTOR = 1.6
 /**
  * A line counts as at least this share of the recipe's weight: a sixth of the sesame oil is felt, however little
@@ -188,10 +155,10 @@ export interface LineModel extends AskedLine {
 
 function rangeOf(part: Part, food: Food, lessSalt: boolean): [number, number] {
   if (lessSalt && food.group === 'salt') return RANGE.salt!
-  if (part.kind === 'pan' || FIXED_GROUPS.has(food.group)) return RANGE.fixed!
+  if (part.kind === 'pan' || foodIs(food, 'fixed')) return RANGE.fixed!
   if (part.kind === 'shell') {
     if (food.id === 'water') return RANGE.water!
-    if (FLOUR_GROUPS.has(food.group)) return RANGE.flour!
+    if (foodIs(food, 'flour')) return RANGE.flour!
     return food.softeningFat ? RANGE.fat! : RANGE.rest!
   }
   if (part.kind === 'filling') return food.softeningFat ? RANGE.fat! : RANGE.filling!
@@ -205,7 +172,7 @@ export const percentMoved = ({ wishes, totalGrams }: Question): number =>
 /** How much more than its weight a line counts when it is swapped, and when there is less or more of it. */
 function countsOf({ food, grams }: AskedLine, { wishes, totalGrams }: Question) {
   if (food.id === 'water') return { swapped: WATER_FACTOR, amount: WATER_FACTOR }
-  const taste = TASTE_GROUPS.has(food.group) ? 1 + (TASTE_FACTOR - 1) * wishes.weights.taste : 1
+  const taste = foodIs(food, 'taste') ? 1 + (TASTE_FACTOR - 1) * wishes.weights.taste : 1
   return { swapped: taste, amount: taste * Math.max(1, (LEAST_COUNTED_SHARE * totalGrams) / grams) }
 }
 
@@ -257,7 +224,7 @@ export function writeLine(
   const lessSalt = targets.some(({ target }) => target.figure === 'saltG' || target.figure === 'sodiumMg')
   // Where no figure is asked for, what keeps the diets keeps its amount; the dough alone is put right.
   const still = !targets.length && part.kind !== 'shell' && !question.without.has(CRAFT)
-  const craft = FIXED_GROUPS.has(food.group) ? null : craftRange(one, question)
+  const craft = foodIs(food, 'fixed') ? null : craftRange(one, question)
   const byCraft = craft && (!question.without.has(CRAFT) || ALWAYS.has(craft)) ? craft : null
   const formed = part.kind === 'shell' && formulaIdOf(line.cameFrom?.swapId) !== null
   const usual = formed || still ? RANGE.fixed! : (byCraft ?? rangeOf(part, food, lessSalt))
@@ -317,7 +284,7 @@ export function writeLine(
   if (follows) builder.constrain(`share ${line.id}`, [...all, [shared.shell!, -grams]], { min: 0, max: 0 })
   builder.constrain(`amount ${line.id}`, all, { min: low * grams, max: high * grams })
   // Pieces are not closed in two kinds of bought sheets.
-  if (part.kind === 'shell' && READY_GROUPS.has(food.group))
+  if (part.kind === 'shell' && foodIs(food, 'bought-dough'))
     builder.constrain(
       `one sheet ${line.id}`,
       [[keep, 1], ...options.map((own): [number, number] => [own.chosen, high * grams])],

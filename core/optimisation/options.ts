@@ -1,6 +1,6 @@
 import { foodAgainstDiet } from '../diet/diets'
 import { limitOf } from '../diet/target'
-import { isFlour } from '../dough/assess'
+import { isFlour } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { scaldedOf } from '../food/scalded'
 import {

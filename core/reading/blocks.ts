@@ -1,16 +1,6 @@
-import { READY_GROUPS } from '../dough/assess'
+import { foodIs } from '../food/groups'
 import type { PartKind, RecipeNote } from '../recipe/document'
-import {
-  DOUGH,
-  isFat,
-  isLiquid,
-  isWash,
-  leadsDough,
-  newDraft,
-  PASSED,
-  READY_WORDS,
-  type Draft,
-} from './drafts'
+import { isFat, isLiquid, isWash, leadsDough, newDraft, isPassed, READY_WORDS, type Draft } from './drafts'
 import { limit, type ReadIngredient } from './readIngredient'
 
 const grams = (items: readonly ReadIngredient[]) =>
@@ -39,8 +29,7 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
       blocks[0]!,
     )
     if (best.some(leadsDough)) {
-      const fillingLike = ({ food }: ReadIngredient) =>
-        !food || !(DOUGH.has(food.group) || PASSED.has(food.group))
+      const fillingLike = ({ food }: ReadIngredient) => !food || !(foodIs(food, 'of-dough') || isPassed(food))
       // A blank line parts dough and filling: what stands with the flour is the dough, potato and cheese too.
       const elsewhere = blocks.some(
         (block) =>
@@ -116,7 +105,7 @@ const THICKENING_GRAMS = 60
 function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredient[] {
   const flourAt = block.findIndex(leadsDough)
   const ready = ({ food, line }: ReadIngredient) =>
-    food ? READY_GROUPS.has(food.group) : READY_WORDS.test(line.raw)
+    food ? foodIs(food, 'bought-dough') : READY_WORDS.test(line.raw)
   // A spoon of flour beside a sheet of pastry thickens what goes in.
   const flourGrams = block.reduce(
     (sum, { food, line }) => sum + (food?.group === 'flour' ? (line.grams ?? 0) : 0),
@@ -126,7 +115,7 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
   const kindAt = (at: number) => {
     const food = block[at]?.food
     if (!food) return block[at] ? 'other' : 'end'
-    return DOUGH.has(food.group) ? 'dough' : PASSED.has(food.group) ? 'passed' : 'other'
+    return foodIs(food, 'of-dough') ? 'dough' : isPassed(food) ? 'passed' : 'other'
   }
   let from = flourAt
   while (kindAt(from - 1) === 'dough' || (kindAt(from - 1) === 'passed' && kindAt(from - 2) === 'dough'))
@@ -146,7 +135,7 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
 function borrowLiquid(shell: Draft, blocks: ReadIngredient[][], notes: RecipeNote[]): void {
   const wet = ({ food, line }: ReadIngredient) =>
     !!food && (isLiquid(food) || /yogurt|egg|cheese|purée/.test(food.group)) && (line.grams ?? 1) > 0
-  if (shell.lines.some(wet) || shell.lines.some(({ food }) => food && READY_GROUPS.has(food.group))) return
+  if (shell.lines.some(wet) || shell.lines.some(({ food }) => foodIs(food, 'bought-dough'))) return
   for (const block of blocks) {
     const at = block.findIndex(({ food }) => isLiquid(food))
     if (at < 0) continue
@@ -165,7 +154,7 @@ function borrowLiquid(shell: Draft, blocks: ReadIngredient[][], notes: RecipeNot
 export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
   if (drafts.some((draft) => draft.kind === 'shell' && draft.lines.length)) return
   for (const draft of drafts) {
-    const ready = draft.lines.filter(({ food }) => food && READY_GROUPS.has(food.group))
+    const ready = draft.lines.filter(({ food }) => foodIs(food, 'bought-dough'))
     if (!ready.length) continue
     draft.lines = draft.lines.filter((item) => !ready.includes(item))
     drafts.push(newDraft('shell', { name: 'Wrappers', lines: ready }))

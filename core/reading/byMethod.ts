@@ -1,4 +1,4 @@
-import { READY_GROUPS } from '../dough/assess'
+import { foodIs } from '../food/groups'
 import type { CookingWay, Stage } from '../recipe/document'
 import { isFat, newDraft, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
@@ -44,7 +44,7 @@ export function leaveInFilling(
 /** Egg and milk in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
 export function washBesideSheet(drafts: Draft[]): void {
   for (const draft of [...drafts]) {
-    const isSheet = draft.lines.some(({ food }) => food && READY_GROUPS.has(food.group))
+    const isSheet = draft.lines.some(({ food }) => foodIs(food, 'bought-dough'))
     if (draft.kind !== 'shell' || !isSheet || draft.lines.some(({ food }) => food?.group === 'flour'))
       continue
     const wash = draft.lines.filter(

@@ -1,6 +1,6 @@
+import { foodIs } from '../food/groups'
 import { MAX_PIECES, type RecipeNote, type Shape } from '../recipe/document'
 import { timesWeights } from '../recipe/scale'
-import { READY_GROUPS } from '../dough/assess'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outline'
@@ -278,7 +278,7 @@ export function countPieces(
   }
   if (ball && doughGrams > ball.grams && shell.some(({ food }) => isDoughBase(food)))
     found.push({ pieces: clamp(doughGrams / ball.grams), weight: 40, says: ball.says })
-  const wrapper = shell.find(({ food }) => food && READY_GROUPS.has(food.group) && food.unitGrams.piece)
+  const wrapper = shell.find(({ food }) => foodIs(food, 'bought-dough') && food!.unitGrams.piece)
   const wrapperGrams = wrapper?.food?.unitGrams.piece
   const unknownWrapper = shell.find(
     ({ food, read, line }) => !food && READY_WORDS.test(line.raw) && countOf(read) !== null,

@@ -1,4 +1,4 @@
-import { FLOUR_GROUPS, READY_GROUPS } from '../dough/assess'
+import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
 import { PART_NAMES, type PartKind, type RecipeNote } from '../recipe/document'
 import { normaliseName } from './match'
@@ -18,35 +18,27 @@ export interface Draft {
   usedGrams: number | null
 }
 
-const LIQUID = new Set(['liquid', 'milk', 'plant-milk'])
-/** Foods that make a dough besides its flour. */
-export const DOUGH = new Set(
-  'flour starch fibre gluten gum leavening protein-powder liquid milk plant-milk milk-powder yogurt plant-yogurt oil solid-fat egg egg-yolk egg-white plant-egg salt sweetener polyol wrapper pastry'.split(
-    ' ',
-  ),
-)
-/** Foods that may stand in a dough's list, and go on to the filling when nothing of the dough follows. */
-export const PASSED = new Set(['spice', 'seed', 'herb', 'seasoning'])
+/** What may stand in a dough's list, and goes on to the filling when nothing of the dough follows. */
+export const isPassed = (food: Food | null | undefined) => foodIs(food, 'seasons') && food!.group !== 'salt'
 /** Words for a bought dough. */
 export const READY_WORDS =
   /\b(?:wrappers?|skins?|dis[ck]s|tapas|tortillas?|(?:pastry|filo|phyllo|pasta|lasagne) sheets?|puff pastry|shortcrust)\b/i
 /** Foods of which a wash or a sprinkling is made. */
 export const isWash = (food: Food | null) =>
-  !!food &&
-  /^(?:egg|egg-yolk|egg-white|plant-egg|milk|plant-milk|cream|plant-cream|seed|salt|liquid)$/.test(food.group)
+  foodIs(food, 'wash') || /^(?:seed|salt|liquid)$/.test(food?.group ?? '')
 
 /** Flour, or what is bought instead of it: of these a dough is made. */
 export const isDoughBase = (food: Food | null): boolean =>
-  !!food && (FLOUR_GROUPS.has(food.group) || READY_GROUPS.has(food.group))
+  foodIs(food, 'flour') || foodIs(food, 'bought-dough')
 /** Thickeners and protein powders go into fillings too; a flour or a wrapper says "dough". */
 export const leadsDough = ({ food, line }: ReadIngredient) =>
   // Bought rounds that the larder lacks are the dough all the same.
   (!food && READY_WORDS.test(line.raw)) ||
   (!!food &&
-    (READY_GROUPS.has(food.group) ||
+    (foodIs(food, 'bought-dough') ||
       (food.group === 'flour' && food.id !== 'rolled-oats') ||
-      (FLOUR_GROUPS.has(food.group) && (line.grams ?? 0) >= 80)))
-export const isLiquid = (food: Food | null): boolean => !!food && LIQUID.has(food.group)
+      (foodIs(food, 'flour') && (line.grams ?? 0) >= 80)))
+export const isLiquid = (food: Food | null): boolean => foodIs(food, 'wets-dough')
 export const isFat = (food: Food | null): boolean => !!food && food.softeningFat !== null
 
 /** A part as it is read, with nothing in it yet, called as parts of its kind are unless the text names it. */

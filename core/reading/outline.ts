@@ -1,4 +1,5 @@
-import { DOUGH, isLiquid, PASSED } from './drafts'
+import { foodIs } from '../food/groups'
+import { isLiquid, isPassed } from './drafts'
 import type { Foods } from '../food/food'
 import { readHeading, startsLikeStep, type Heading } from './headings'
 import { matchFood } from './match'
@@ -126,7 +127,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     if (section?.heading?.kind !== 'shell' || !section.heading.rest || section.items.length < 3) return false
     if (section.items[0]!.at === row.at) return false
     const food = matchFood(readLine(text).name, foods)?.food
-    return food !== undefined && !DOUGH.has(food.group) && !PASSED.has(food.group) && !isLiquid(food)
+    return food !== undefined && !foodIs(food, 'of-dough') && !isPassed(food) && !isLiquid(food)
   }
   const item = (row: Row, text: string) => {
     if (isBehindDough(row, text)) section = null

@@ -1,4 +1,4 @@
-import { FLOUR_GROUPS } from '../dough/assess'
+import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { PART_KINDS, PART_NAMES, type PartKind, type RecipeNote } from '../recipe/document'
 import { placeBlocks, takeReadyShell } from './blocks'
@@ -18,7 +18,7 @@ const isOfPan = ({ food, line }: Pick<ReadIngredient, 'food' | 'line'>) =>
 /** Where a line belongs that says what it is for. Oil "for frying the onions" stays with its onions. */
 function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | null): PartKind {
   // "Icing sugar, to dust" is no flour for the board.
-  const purpose = read.purpose === 'shell' && food && !FLOUR_GROUPS.has(food.group) ? 'finish' : read.purpose
+  const purpose = read.purpose === 'shell' && food && !foodIs(food, 'flour') ? 'finish' : read.purpose
   if (!purpose || purpose === kind) return kind
   if (purpose === 'pan') {
     if (!isOfPan({ food, line })) return kind
@@ -76,7 +76,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     const target = home
       ? movedTo(home.kind, item, item.food)
       : item.read.purpose === 'shell'
-        ? item.food && !FLOUR_GROUPS.has(item.food.group)
+        ? item.food && !foodIs(item.food, 'flour')
           ? 'finish'
           : null
         : item.read.purpose

@@ -1,9 +1,10 @@
+import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { PART_NAMES, type PartKind } from '../recipe/document'
 import { matchFood } from './match'
 import type { OutlineStep, Section } from './outline'
 import { NUMBER_PATTERN } from './readNumber'
-import { DOUGH, PASSED } from './drafts'
+import { isPassed } from './drafts'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 import { UNIT_PATTERN } from './units'
 
@@ -110,7 +111,7 @@ export function linesFromProse(
           found.push({ text: `${own} as required`, food: food.food })
       }
       // Where nobody says "filling", foods that no dough is made of begin it.
-      const filling = found.some(({ food }) => !DOUGH.has(food.group) && !PASSED.has(food.group))
+      const filling = found.some(({ food }) => !foodIs(food, 'of-dough') && !isPassed(food))
       if (!said && !flour && filling && sections.has('shell')) kind = 'filling'
       const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
       for (const { text } of found) put(here, text, step.at)

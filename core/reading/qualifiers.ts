@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import type { Food, State } from '../food/food'
 
 /** What a name says of state and fat, apart from which food it is. */
@@ -122,12 +123,6 @@ const ANSWERS: Readonly<Record<NonNullable<Qualifiers['state']>, readonly State[
   pickled: ['pickled', 'canned'],
 }
 
-/** Smoke changes no figure of these that a label would show. */
-const SMOKED_ALIKE = /^(?:.*cheese|cured-meat|spice|salt|plant-meat)$/
-
-/** Foods in which a percentage means fat. */
-const FATTY =
-  /^(?:minced-meat|meat|milk|milk-powder|cream|yogurt|.*cheese|plant-milk|plant-cream|plant-yogurt|sauce|solid-fat)$/
 /** Above this difference, in g per 100 g, another share of fat is another food. */
 const NEAR_FAT_G = 1.6
 /** What "none" may still hold, and what "lean" does at most, in g per 100 g: common practice, no source. */
@@ -152,7 +147,7 @@ export function settle(food: Food, siblings: readonly Food[], said: Qualifiers):
   const lacking: string[] = []
   const odd: string[] = []
   let chosen = food
-  const smokeAlike = said.state === 'smoked' && SMOKED_ALIKE.test(food.group)
+  const smokeAlike = said.state === 'smoked' && foodIs(food, 'smoked-alike')
   if (said.state !== null && !smokeAlike) {
     const wanted = ANSWERS[said.state]
     if (chosen.state === null) {
@@ -174,7 +169,7 @@ export function settle(food: Food, siblings: readonly Food[], said: Qualifiers):
       chosen,
     )
   const lacks = () => lacking.push(`the larder has none that is "${said.fatWords}"`)
-  const fatty = FATTY.test(chosen.group)
+  const fatty = foodIs(chosen, 'sold-by-fat')
   if (said.fatG !== null && (fatty || /fat|lean/.test(said.fatWords))) {
     // Of meat a high number is what is lean: nobody sells mince with 85 g of fat.
     const fatG = /meat/.test(chosen.group) && said.fatG > 50 ? 100 - said.fatG : said.fatG

@@ -1,4 +1,4 @@
-import { READY_GROUPS } from '../dough/assess'
+import { foodIs, isFlour } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { softnessTerms, sumSoftness, type DoughAmount } from '../dough/softness'
 import { newLine, type CookingWay, type DoughFeel, type RecipeNote, type Shape } from '../recipe/document'
@@ -79,8 +79,6 @@ export interface FeltWater {
 }
 
 function kindOf(amounts: readonly DoughAmount[], way: CookingWay, shape: Shape): WaterShare {
-  const isFlour = (food: Food) =>
-    food.waterDemand !== null && /^(?:flour|starch|gluten|fibre|protein-powder)$/.test(food.group)
   const sum = (test: (food: Food) => boolean) =>
     amounts.filter(({ food }) => test(food)).reduce((total, { grams }) => total + grams, 0)
   const flour = sum(isFlour)
@@ -180,13 +178,13 @@ export function fillToFeel(
   const shells = drafts.filter((draft) => draft.kind === 'shell')
   const lines = shells.flatMap((draft) => draft.lines)
   if (!lines.some(({ food, line }) => food?.waterDemand != null && line.grams)) return
-  if (lines.some(({ food }) => food && READY_GROUPS.has(food.group))) return
+  if (lines.some(({ food }) => foodIs(food, 'bought-dough'))) return
   const spoken = clauses
     .filter(({ about }) => about !== null && about !== 'pieces' && about.kind === 'shell')
     .map(({ text }) => text)
   let felt = lines.find(
     ({ food, read, line }) =>
-      (isLiquid(food) || /^(?:yogurt|plant-yogurt)$/.test(food?.group ?? '')) &&
+      (isLiquid(food) || food?.group === 'yogurt' || food?.group === 'plant-yogurt') &&
       ((!read.measures.length && !line.componentId) ||
         /^(?:splash|dash|dollop)$/.test(read.measures[0]?.[0]?.unitId ?? '') ||
         /\b(?:up to|added gradually|a little at a time)\b/i.test(line.raw)),

@@ -1,3 +1,4 @@
+import { isFlour } from '../food/groups'
 import { isMass, type Heap, type Measure, type Term } from './measures'
 import type { ReadLine } from './readLine'
 import { FALLBACK_UNIT_GRAMS, unitById } from './units'
@@ -153,8 +154,7 @@ function volumeGrams(term: Term, food: Food): TermGrams {
   const notes: Note[] = []
   let low = term.low * each * heap
   let high = term.high * each * heap
-  const isFlour = food.waterDemand !== null && /^(flour|starch|gluten|protein-powder)$/.test(food.group)
-  if (isFlour && ml >= 100) {
+  if (isFlour(food) && food.group !== 'fibre' && ml >= 100) {
     notes.push(
       check(
         'flour-volume',

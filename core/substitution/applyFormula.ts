@@ -1,4 +1,4 @@
-import { isFlour, READY_GROUPS } from '../dough/assess'
+import { foodIs, isFat, isFlour } from '../food/groups'
 import { softnessOf, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
 import type { Food, Foods } from '../food/food'
 import { inDough, SCALDED } from '../food/scalded'
@@ -23,9 +23,6 @@ interface DoughLine {
   grams: number
 }
 
-/** What seasons a dough stays, whatever it is made of. */
-const SEASONS = new Set(['salt', 'spice', 'seasoning', 'herb', 'seed'])
-const SWEETENS = new Set(['sweetener', 'polyol'])
 /** What a part of a formula is taken from when the recipe has none of its own that fits. */
 const USUAL: Readonly<Record<string, readonly string[]>> = {
   'fat:own': ['sunflower-oil'],
@@ -35,13 +32,12 @@ const USUAL: Readonly<Record<string, readonly string[]>> = {
   'yogurt:strained': ['greek-yogurt', 'soy-yogurt'],
 }
 const holdsGluten = (food: Food | undefined) => food?.allergens.includes('gluten') ?? false
-const isFat = (food: Food) => food.softeningFat !== null && food.per100g.fatG >= 50
 const isOwn: Readonly<Record<string, (food: Food) => boolean>> = {
   'flour:own': isFlour,
   'fat:own': isFat,
   'fat:solid': (food) => isFat(food) && food.softeningFat === 'solid',
   'fat:oil': (food) => isFat(food) && food.softeningFat === 'oil',
-  'yogurt:own': (food) => /^(?:yogurt|plant-yogurt)$/.test(food.group),
+  'yogurt:own': (food) => food.group === 'yogurt' || food.group === 'plant-yogurt',
   'yogurt:strained': (food) => food.id === 'greek-yogurt',
 }
 
@@ -50,16 +46,14 @@ const READY_FLOUR = 0.55
 
 /** From this share of its weight on something else than flour is what a dough is made of. Our own choice. */
 const MOST_OTHER_BASE = 0.2
-const BASES = new Set(['vegetable', 'pulse', 'melting-cheese', 'fruit', 'firm-fresh-cheese', 'nut', 'leafy'])
 
 function otherBase(dough: readonly DoughLine[]): number {
   const total = dough.reduce((sum, { grams }) => sum + grams, 0)
-  const base = dough.reduce((sum, { food, grams }) => sum + (BASES.has(food.group) ? grams : 0), 0)
+  const base = dough.reduce((sum, { food, grams }) => sum + (foodIs(food, 'dough-base') ? grams : 0), 0)
   return total > 0 ? base / total : 0
 }
 
 /** Wet things that a formula has a range of, and how they are lessened where a dough comes out too soft. */
-const WET = /^(?:yogurt|plant-yogurt|fresh-cheese|egg|milk|plant-milk)$/
 const TOO_WET_PCT = 3
 const LESS_WET = 0.9
 
@@ -111,10 +105,10 @@ export function applyFormula(
   const parts: Part[] = []
   for (const part of recipe.parts) {
     const dough = part.kind === 'shell' ? doughOf(part, foods) : null
-    const ready = dough?.some(({ food }) => READY_GROUPS.has(food.group)) ?? false
+    const ready = dough?.some(({ food }) => foodIs(food, 'bought-dough')) ?? false
     // Bought dough counts as flour as far as dough usually is.
     if (ready && formula.water === null) return null
-    const flours = dough?.filter(({ food }) => (ready ? READY_GROUPS.has(food.group) : isFlour(food))) ?? []
+    const flours = dough?.filter(({ food }) => (ready ? foodIs(food, 'bought-dough') : isFlour(food))) ?? []
     if (!dough || !flours.length) {
       parts.push(part)
       continue
@@ -217,8 +211,8 @@ function reform(
       one.food.id !== 'water' &&
       (formula.water === null ||
         (!replaces(one) &&
-          (SEASONS.has(one.food.group) ||
-            (SWEETENS.has(one.food.group) && sweet) ||
+          (foodIs(one.food, 'seasons') ||
+            (foodIs(one.food, 'sweetener') && sweet) ||
             (one.food.group === 'leavening' && formula.leaven && one.food.waterDemand === null)))),
   )
   const leavened = kept.some(({ food }) => food.group === 'leavening')
@@ -249,7 +243,7 @@ function reform(
       // Still too soft without water: less of what is wet, as far as its range goes.
       if (formula.water && asked < formula.water.low - TOO_WET_PCT)
         for (const one of used)
-          if (WET.test(one.food.group)) one.pct = Math.max(one.share.low, one.pct * LESS_WET)
+          if (foodIs(one.food, 'moist-dough')) one.pct = Math.max(one.share.low, one.pct * LESS_WET)
     }
     const pct = used.reduce((sum, one) => sum + one.pct, 0) + waterPct
     scale = (total - weightOf(kept.map(({ line }) => line))) / pct

@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { PURPOSES, type Purpose } from './formulas'
 import {
@@ -38,7 +39,6 @@ export type Standing = (typeof STANDINGS)[number]
 export const MAIN_SHARE = 0.25
 /** From this share of sugar, honey and dried fruit on a part is sweet; a braise seasoned with sugar is not. Our own choice. */
 const SWEET_SHARE = 0.08
-const SWEET_GROUPS = new Set(['sweetener', 'polyol', 'dried-fruit'])
 
 /** The share of its part's weight that a line is, 0 to 1; null where that is not known. */
 export function shareOf(part: Pick<Part, 'lines'>, line: Pick<Line, 'grams'>): number | null {
@@ -52,7 +52,7 @@ export function isSweet(part: Pick<Part, 'lines'>, foods: Foods): boolean {
   return (
     part.lines.reduce((sum, line) => {
       const food = line.foodId === null ? undefined : foods.get(line.foodId)
-      return sum + (food && SWEET_GROUPS.has(food.group) ? (shareOf(part, line) ?? 0) : 0)
+      return sum + (foodIs(food, 'sugar') || foodIs(food, 'sweetener') ? (shareOf(part, line) ?? 0) : 0)
     }, 0) >= SWEET_SHARE
   )
 }

@@ -1,3 +1,4 @@
+import { foodIs, isFat } from '../food/groups'
 import type { Food, FoodRow } from '../food/food'
 import type { PartKind } from '../recipe/document'
 import { PURPOSES, type Purpose } from './formulas'
@@ -46,13 +47,6 @@ export function leversFromRows(rows: readonly FoodRow[]): Lever[] {
   })
 }
 
-const VEGETABLES = /^(?:vegetable|leafy|mushroom)$/
-const DAIRY =
-  /^(?:milk|yogurt|cream|fresh-cheese|firm-fresh-cheese|melting-cheese|brined-cheese|hard-cheese)$/
-const MEAT = /^(?:minced-meat|meat|poultry|cured-meat|fish|shellfish)$/
-const SWEET = /^(?:sweetener|dried-fruit)$/
-const ISOLATES = /^(?:gluten|protein-powder|fibre)$/
-const READY = /^(?:wrapper|pastry)$/
 /** Grams of protein in 100 g from which a filling's food is there for its protein. Our own choice. */
 const PROTEIN_G = 7
 
@@ -61,13 +55,12 @@ export const STARCHY_G = 12
 
 export const netCarbohydrateG = ({ per100g }: Food) =>
   per100g.carbohydrateG - per100g.fibreG - per100g.polyolsG
-const isFatFood = (food: Food) => food.softeningFat !== null && food.per100g.fatG >= 50
 
 /** The lever that taking less of a line is; null for none. */
 export function leverOfLess(part: PartKind, food: Food): LeverName | null {
-  if (isFatFood(food)) return part === 'shell' ? 'dough-fat-less' : 'fat-less'
+  if (isFat(food)) return part === 'shell' ? 'dough-fat-less' : 'fat-less'
   if (part === 'shell') return 'shell-less'
-  if (SWEET.test(food.group)) return 'sweet-less'
+  if (foodIs(food, 'sugar')) return 'sweet-less'
   if (part !== 'filling') return null
   return netCarbohydrateG(food) >= STARCHY_G ? 'starch-less' : 'main-less'
 }
@@ -75,22 +68,22 @@ export function leverOfLess(part: PartKind, food: Food): LeverName | null {
 /** The lever that taking more of a line is; null for none. */
 export function leverOfMore(part: PartKind, food: Food): LeverName | null {
   if (part !== 'filling') return null
-  if (VEGETABLES.test(food.group) && netCarbohydrateG(food) <= 10) return 'vegetable-more'
+  if (foodIs(food, 'vegetable') && netCarbohydrateG(food) <= 10) return 'vegetable-more'
   return food.per100g.proteinG >= PROTEIN_G ? 'protein-more' : null
 }
 
 /** The lever that a stand-in is; null for none. */
 export function leverOfSwap(part: PartKind, from: Food, to: readonly Food[]): LeverName | null {
-  if (part === 'shell' && to.some((food) => ISOLATES.test(food.group))) return 'isolate'
-  if (part === 'shell' && (from.waterDemand !== null || READY.test(from.group))) return 'flour'
+  if (part === 'shell' && to.some((food) => foodIs(food, 'isolate'))) return 'isolate'
+  if (part === 'shell' && (from.waterDemand !== null || foodIs(from, 'bought-dough'))) return 'flour'
   const main = to[0]
   if (!main) return null
-  if ((MEAT.test(from.group) && MEAT.test(main.group)) || (DAIRY.test(from.group) && DAIRY.test(main.group)))
+  if ((foodIs(from, 'flesh') && foodIs(main, 'flesh')) || (foodIs(from, 'dairy') && foodIs(main, 'dairy')))
     return 'leaner'
-  if (SWEET.test(from.group)) return 'sweet-less'
-  if (isFatFood(from)) return part === 'shell' ? 'dough-fat-less' : 'fat-less'
+  if (foodIs(from, 'sugar')) return 'sweet-less'
+  if (isFat(from)) return part === 'shell' ? 'dough-fat-less' : 'fat-less'
   if (part !== 'filling') return null
-  if (VEGETABLES.test(main.group) && !VEGETABLES.test(from.group)) return 'vegetable-swap'
+  if (foodIs(main, 'vegetable') && !foodIs(from, 'vegetable')) return 'vegetable-swap'
   if (from.group === 'fruit' || netCarbohydrateG(from) >= STARCHY_G) return 'starch-out'
   return main.per100g.proteinG >= PROTEIN_G ? 'protein-swap' : null
 }

@@ -1,4 +1,4 @@
-import { isFlour } from '../dough/assess'
+import { foodIs, isFlour } from '../food/groups'
 import { softnessOf, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
 import type { Food, Foods } from '../food/food'
 import { inDough } from '../food/scalded'
@@ -212,7 +212,7 @@ function restoreWater(target: number, recipe: Recipe, foods: Foods): Balanced {
 export function rebalanceDough(before: Recipe, adapted: Recipe, foods: Foods): Balanced {
   const original = shellOf(before, foods)
   const target = softnessOf(sumSoftness(original))
-  const ready = original.some((one) => one.food.group === 'wrapper' || one.food.group === 'pastry')
+  const ready = original.some((one) => foodIs(one.food, 'bought-dough'))
   if (target === null || ready) return { recipe: adapted, changes: [] }
   const fat = restoreFat(original, adapted, foods)
   const water = restoreWater(target, fat.recipe, foods)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isFlour } from '~~/core/dough/assess'
+import { isFlour } from '~~/core/food/groups'
 import { evaluate } from '~~/core/evaluation/evaluate'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Food } from '~~/core/food/food'

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { larder } from '../../../test/helpers'
 import { adapt, type Adaptation } from '../adapt'
-import { isFlour } from '../../dough/assess'
+import { isFlour } from '../../food/groups'
 import { readRecipe } from '../../reading/readRecipe'
 import { allLines, type PartKind, type Recipe } from '../../recipe/document'
 
