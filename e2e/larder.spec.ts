@@ -1,4 +1,5 @@
-import { allLines, type Recipe } from '../core/recipe/document'
+import type { Recipe } from '../core/recipe/document'
+import { allLines } from '../core/recipe/lines'
 import { expect, pasteToBench, test } from './support'
 
 test.describe('the larder', () => {

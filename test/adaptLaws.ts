@@ -1,5 +1,6 @@
 import { adapt } from '../core/adaptation/adapt'
-import { allLines, type Recipe } from '../core/recipe/document'
+import type { Recipe } from '../core/recipe/document'
+import { allLines } from '../core/recipe/lines'
 import { RecipeProblem } from '../core/recipe/problem'
 import { larder } from './helpers'
 

@@ -1,4 +1,5 @@
-import { COOKING_WAYS, SHAPES, type Recipe } from '../core/recipe/document'
+import type { Recipe } from '../core/recipe/document'
+import { COOKING_WAYS, SHAPES } from '../core/recipe/vocabulary'
 import { foods, larder, recipeOf } from './helpers'
 import { seeded } from './seeded'
 

@@ -1,4 +1,5 @@
-import type { CookingWay, PartKind, Recipe } from '../core/recipe/document'
+import type { Recipe } from '../core/recipe/document'
+import type { CookingWay, PartKind } from '../core/recipe/vocabulary'
 import { newLine, withIds } from '../core/recipe/document'
 import { recipeSchema } from '../core/recipe/schema'
 import { SCALDED, scaldedOf } from '../core/food/scalded'

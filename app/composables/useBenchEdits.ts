@@ -1,4 +1,5 @@
-import type { Part, PartKind, Recipe } from '~~/core/recipe/document'
+import type { Part, Recipe } from '~~/core/recipe/document'
+import type { PartKind } from '~~/core/recipe/vocabulary'
 import {
   addPart,
   addStep,

@@ -1,5 +1,6 @@
 import type { Foods } from '~~/core/food/food'
-import { allLines, type Recipe } from '~~/core/recipe/document'
+import type { Recipe } from '~~/core/recipe/document'
+import { allLines, foodOf } from '~~/core/recipe/lines'
 
 export interface ComparedLine {
   part: string
@@ -13,7 +14,7 @@ export function differingLines(recipes: readonly Recipe[], foods: Foods): Compar
   const rows = new Map<string, ComparedLine>()
   recipes.forEach((recipe, at) => {
     for (const { part, line } of allLines(recipe)) {
-      const food = line.foodId ? foods.get(line.foodId) : undefined
+      const food = foodOf(line, foods)
       const name = food?.name ?? (line.name || line.raw)
       const key = `${part.kind} ${line.foodId ?? name}`
       const row = rows.get(key) ?? { part: part.kind, name, grams: recipes.map(() => null) }

@@ -1,5 +1,6 @@
 import type { Nutrient } from '~~/core/food/nutrients'
-import { PART_NAMES, type Part, type Recipe } from '~~/core/recipe/document'
+import type { Part, Recipe } from '~~/core/recipe/document'
+import { PART_NAMES } from '~~/core/recipe/vocabulary'
 
 /** Grams as a cook reads them: whole from 10 g, one decimal below. */
 export function showGrams(grams: number): string {
@@ -92,18 +93,6 @@ export function showMoney(value: number, currency: string): string {
     return `${value.toFixed(2)} ${currency}`
   }
 }
-
-export const SHAPE_WORDS = {
-  'half-moon': 'Half-moon',
-  pleated: 'Pleated or twisted',
-  bun: 'Bun',
-  disc: 'Flat disc',
-  parcel: 'Parcel',
-  cone: 'Cone',
-  roll: 'Roll',
-  coil: 'Coil',
-  'lidded-pie': 'Lidded pie',
-} as const
 
 /** A part's name inside a sentence: "For the cabbage filling" is "cabbage filling". */
 export function plainPart(part: Pick<Part, 'name' | 'kind'> | undefined): string {

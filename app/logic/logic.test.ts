@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { food, foods, recipeOf } from '../../test/helpers'
-import { allLines } from '../../core/recipe/document'
+import { allLines } from '../../core/recipe/lines'
 import type { Listed } from './api'
 import { addLine, rewriteLine, setFood } from '~~/core/reading/rewrite'
 import { addPart, removeLine, setEaten, setGrams } from '~~/core/recipe/edit'

@@ -4,7 +4,8 @@ import { avoidDiet, foodAgainstDiet } from '~~/core/diet/diets'
 import { evaluate } from '~~/core/evaluation/evaluate'
 import type { Larder } from '~~/core/tables/referenceData'
 import { RecipeProblem } from '~~/core/recipe/problem'
-import { allLines, type Line, type Recipe } from '~~/core/recipe/document'
+import type { Line, Recipe } from '~~/core/recipe/document'
+import { allLines, foodOf } from '~~/core/recipe/lines'
 
 const dietsOf = (recipe: Recipe, ids: readonly string[], larder: Larder) => {
   const named = larder.diets.filter((diet) => ids.includes(diet.id))
@@ -32,7 +33,7 @@ export function offersFor(
 export function brokenLines(recipe: Recipe, dietIds: readonly string[], larder: Larder): Line[] {
   const diets = dietsOf(recipe, dietIds, larder)
   return allLines(recipe).flatMap(({ line }) => {
-    const food = line.foodId ? larder.foods.get(line.foodId) : undefined
+    const food = foodOf(line, larder.foods)
     return food && diets.some((diet) => foodAgainstDiet(food, diet).breaks.length) ? [line] : []
   })
 }

@@ -1,7 +1,7 @@
 import type { Food } from '~~/core/food/food'
 import { weighLine } from '~~/core/reading/weigh'
 import { readLine } from '~~/core/reading/readLine'
-import { MAX_LINE_GRAMS } from '~~/core/recipe/document'
+import { MAX_LINE_GRAMS } from '~~/core/recipe/vocabulary'
 
 export type TypedWeight = { grams: number } | { problem: string }
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { PART_NAMES } from '~~/core/recipe/document'
+import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import { useToast } from 'primevue/usetoast'
 import { adviceOn } from '~~/core/method/advice'
 import { evaluate, type Evaluation } from '~~/core/evaluation/evaluate'
 import type { Nutrient } from '~~/core/food/nutrients'
-import { pieceGrams } from '~~/core/piece/pieceGrams'
+import { pieceGrams } from '~~/core/evaluation/pieceGrams'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import { ApiProblem, call, type Listed, type Stored, type StoredWithParent } from '~/logic/api'
 import { differingAdvice, differingLines } from '~/logic/compare'

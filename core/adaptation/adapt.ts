@@ -5,7 +5,9 @@ import type { Larder } from '../tables/referenceData'
 import { lossesBetween, type Loss } from '../nutrition/micronutrients'
 import { isFlour } from '../food/groups'
 import { RecipeProblem, type FieldProblem } from '../recipe/problem'
-import { allLines, MAX_LINE_GRAMS, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
+import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
 import { adaptRecipe, allergensIn, swapUnweighed } from '../substitution/substitute'
 import type { Change } from '../substitution/applySwap'
 import { adviceOn, withAdvice } from '../method/advice'
@@ -98,7 +100,7 @@ function unweighedLiquid(recipe: Recipe, { foods }: Larder): FieldProblem | null
   for (const [p, part] of recipe.parts.entries()) {
     if (part.kind !== 'shell') continue
     for (const [l, line] of part.lines.entries()) {
-      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      const food = foodOf(line, foods)
       if (food && isFlour(food) && line.grams) flour = true
       if (!food || isFlour(food) || food.freeWater < 0.4 || food.per100g.waterG < 50) continue
       if (line.grams !== null) return null
@@ -203,7 +205,7 @@ export function adapt(
 function refuseTooHeavy(recipe: Recipe, { foods }: Larder): void {
   for (const { line } of allLines(recipe))
     if ((line.grams ?? 0) > MAX_LINE_GRAMS) {
-      const name = (line.foodId === null ? undefined : foods.get(line.foodId))?.name ?? line.name
+      const name = foodOf(line, foods)?.name ?? line.name
       const message = `adapted, it would take ${Math.round(line.grams! / 1000)} kg of ${name.toLowerCase()}, and a line can weigh at most ${MAX_LINE_GRAMS / 1000} kg. Make a smaller batch first`
       throw new RecipeProblem([{ field: 'recipe', message }])
     }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
 import { adapt } from './adapt'
-import { allLines } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
 import { foodAgainstDiet } from '../diet/diets'
 import { brings } from './brings'
 
@@ -88,7 +88,7 @@ describe('lines without a weight', () => {
       const { recipe, unmet, changes } = adapt(open, diets, larder)
       const asked = larder.diets.filter((diet) => diets.includes(diet.id))
       for (const { line } of allLines(recipe)) {
-        const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+        const food = foodOf(line, larder.foods)
         if (!food || line.grams !== null) continue
         const broken = asked.some((diet) => foodAgainstDiet(food, diet).breaks.length)
         if (broken) expect(unmet.map((one) => one.lineId)).toContain(line.id)

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { demo } from '../../test/demo'
 import { larder } from '../../test/helpers'
 import { adapt, type Adaptation } from './adapt'
-import { allLines, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
 
 const WISHES = [
   ['high-protein'],
@@ -19,7 +20,7 @@ const groupGrams = (recipe: Recipe, groups: RegExp) =>
     .filter((part) => part.kind === 'shell')
     .flatMap((part) => part.lines)
     .reduce((sum, line) => {
-      const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+      const food = foodOf(line, larder.foods)
       return sum + (food && groups.test(food.group) ? (line.grams ?? 0) : 0)
     }, 0)
 const isReached = (made: Adaptation) => made.conflict.length === 0

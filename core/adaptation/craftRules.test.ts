@@ -7,7 +7,8 @@ import type { Food } from '../food/food'
 import { foodIs } from '../food/groups'
 import { RecipeProblem } from '../recipe/problem'
 import { readRecipe } from '../reading/readRecipe'
-import { allLines, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
 import { purposesOf } from '../optimisation/purposes'
 import { keptDiets } from '../optimisation/question'
 import { wishesFor } from '../optimisation/wishes'
@@ -120,7 +121,7 @@ describe('what no cook would do', () => {
     for (const one of reached) {
       const grams = (of: Recipe, counts: (food: Food) => boolean) =>
         allLines(of).reduce((sum, { part, line }) => {
-          const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+          const food = foodOf(line, larder.foods)
           return sum + (part.kind === 'shell' && food && counts(food) ? (line.grams ?? 0) : 0)
         }, 0)
       const flours = grams(one.made.recipe, (food) => foodIs(food, 'flour'))
@@ -167,7 +168,7 @@ describe('what no cook would do', () => {
         if (part.kind !== 'filling') continue
         const total = part.lines.reduce((sum, line) => sum + (line.grams ?? 0), 0)
         for (const line of part.lines) {
-          const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+          const food = foodOf(line, larder.foods)
           if (!food || !line.grams || line.grams < 0.15 * total || line.waterChangeGrams) continue
           // Starch and sugar go out where carbohydrate is what is asked to.
           if (keto && /^(?:starch|noodle|bread|flour|sweetener|dried-fruit)$/.test(food.group)) continue

@@ -1,6 +1,6 @@
 import { saidOf, type Food, type Foods, type FoodRow } from '../food/food'
 import { MICRONUTRIENT_KEYS, type Micronutrient } from '../food/micronutrients'
-import { PRECOOKING_WAYS, type CookingWay, type PrecookingWay } from '../recipe/document'
+import { PRECOOKING_WAYS, type CookingWay, type PrecookingWay } from '../recipe/vocabulary'
 
 export interface Yield {
   /** Cooked weight ÷ raw weight. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { COOKING_WAYS, SHAPES } from '../recipe/document'
+import { COOKING_WAYS, SHAPES } from '../recipe/vocabulary'
+import { bodyOfPiece, surfaceCm2 } from '../piece/geometry'
 import { fatUptake, type FriedBatch } from './oilUptake'
 
 const batch = (more: Partial<FriedBatch> = {}): FriedBatch => ({
@@ -26,9 +27,11 @@ describe('fat taken up from the pan (from memory of practice)', () => {
     expect(share('boil')).toBe(0)
   })
 
-  it('reckons a ball by hand: 0.045 g on each of 4.8 × 60^⅔ cm²', () => {
-    const { grams } = fatUptake(batch({ shape: 'bun', doughGrams: 500, fillingGrams: 100 }))
-    expect(grams).toBeCloseTo(10 * 0.045 * 4.8 * 60 ** (2 / 3), 9)
+  it('is 0.045 g on each cm² of the piece that is drawn', () => {
+    const { grams } = fatUptake(batch({ shape: 'bun', doughGrams: 300, fillingGrams: 300 }))
+    const drawn = bodyOfPiece('bun', 30, 30)
+    expect(drawn.wallMm).toBeGreaterThan(2.5)
+    expect(grams).toBeCloseTo(10 * 0.045 * surfaceCm2(drawn), 9)
   })
 
   it('is more of a small piece than of a large one, and of a flat one than of a ball', () => {
@@ -42,7 +45,7 @@ describe('fat taken up from the pan (from memory of practice)', () => {
     const thick = fatUptake(batch({ shape: 'bun', pieces: 4, doughGrams: 590, fillingGrams: 10 }))
     expect(thin.why).toMatch(/the dough is thin/)
     expect(thick.why).toMatch(/the dough is thick/)
-    expect(thin.grams).toBeCloseTo(1.15 * fatUptake(batch()).grams, 9)
+    expect(thin.grams).toBeCloseTo(10 * 1.15 * 0.045 * surfaceCm2(bodyOfPiece('half-moon', 15, 45)), 9)
   })
 
   it('is the whole of what greases a tray', () => {

@@ -1,4 +1,5 @@
-import type { CookingWay, Shape } from '../recipe/document'
+import { bodyOfPiece, surfaceCm2 } from '../piece/geometry'
+import type { CookingWay, Shape } from '../recipe/vocabulary'
 
 /**
  * Fat that stays on a piece, in grams per cm² of its surface, by way of cooking. Starting values from memory of
@@ -10,22 +11,6 @@ const FILM_G_PER_CM2: Readonly<Record<Exclude<CookingWay, 'bake' | 'steam' | 'bo
   'shallow-fry': 0.034,
   griddle: 0.023,
   'brown-and-steam': 0.017,
-}
-
-/**
- * Surface in cm² of a piece of 1 g, which grows with weight to the power of two thirds. A ball of dough of
- * 1.1 g/ml has 4.5; flatter and pointed shapes have more. Reckoned from their usual proportions.
- */
-const SURFACE_CM2: Readonly<Record<Shape, number>> = {
-  bun: 4.8,
-  pleated: 5.2,
-  roll: 6.2,
-  coil: 6.5,
-  parcel: 6,
-  cone: 6.4,
-  'half-moon': 6.8,
-  disc: 8.4,
-  'lidded-pie': 6,
 }
 
 /** Half of it either way: the band that is shown, and that the spread reckons with. Common practice, no source. */
@@ -40,7 +25,6 @@ const THIN_MM = 2.5
 const THICK_MM = 6
 const THIN_FACTOR = 1.15
 const THICK_FACTOR = 0.9
-const DOUGH_G_PER_CM3 = 1.15
 
 export interface Uptake {
   /** Grams of fat taken up by the whole batch, never more than is in the pan. */
@@ -60,11 +44,6 @@ export interface FriedBatch {
   doughFatPct: number | null
 }
 
-/** Surface of a piece in cm² by its shape and raw weight. */
-export function surfaceCm2(shape: Shape, grams: number): number {
-  return SURFACE_CM2[shape] * Math.cbrt(Math.max(0, grams)) ** 2
-}
-
 /**
  * Fat taken up from the pan by a batch: by way of cooking, surface, thickness of the dough, and the dough's own
  * fat. Baking and steaming: what greases the tray is eaten whole; boiling: none.
@@ -73,11 +52,11 @@ export function fatUptake(batch: FriedBatch): Uptake {
   const { way, shape, pieces, panFatGrams, doughGrams, fillingGrams } = batch
   if (way === 'bake' || way === 'steam') return { grams: panFatGrams, why: 'greasing fat is eaten whole' }
   if (way === 'boil') return { grams: 0, why: 'boiling water is poured away' }
-  const surface = surfaceCm2(shape, (doughGrams + fillingGrams) / pieces)
-  const thicknessMm = surface > 0 ? ((doughGrams / pieces / DOUGH_G_PER_CM3) * 10) / surface : 0
+  const body = bodyOfPiece(shape, doughGrams / pieces, fillingGrams / pieces)
+  const surface = surfaceCm2(body)
   const rich = (batch.doughFatPct ?? 0) >= RICH_DOUGH_PCT && way === 'deep-fry'
-  const thin = fillingGrams > 0 && thicknessMm < THIN_MM
-  const thick = thicknessMm > THICK_MM
+  const thin = fillingGrams > 0 && body.wallMm < THIN_MM
+  const thick = body.wallMm > THICK_MM
   const film =
     FILM_G_PER_CM2[way] * (rich ? RICH_FACTOR : 1) * (thin ? THIN_FACTOR : thick ? THICK_FACTOR : 1)
   const wanted = film * surface

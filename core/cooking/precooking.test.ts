@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { food, larder, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
-import { PRECOOKING_WAYS, type Part, type Recipe } from '../recipe/document'
+import type { Part, Recipe } from '../recipe/document'
+import { PRECOOKING_WAYS } from '../recipe/vocabulary'
 import { yieldOf } from './cookingTables'
 
 const pies = recipeOf(

@@ -1,7 +1,8 @@
 import { foodIs } from '../food/groups'
 import type { DoughAmount } from '../dough/softness'
 import { looseWaterOf } from '../filling/moisture'
-import type { LinePrecooking, Part } from '../recipe/document'
+import type { Part } from '../recipe/document'
+import type { LinePrecooking } from '../recipe/vocabulary'
 import { yieldOf, type CookingTables } from './cookingTables'
 
 export interface CookedOff {

@@ -1,7 +1,8 @@
 import type { Food, Foods } from '../food/food'
 import { ingredientsFor } from '../food/homemade'
 import type { Contribution } from '../nutrition/contributions'
-import { allLines, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
 
 /** What a food costs, as the cook noted it. Money is in the price book's one currency. */
 export interface Price {
@@ -73,7 +74,7 @@ export function costOf(
   const unknown: string[] = []
   let batch = 0
   for (const { part, line } of allLines(recipe)) {
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const food = foodOf(line, foods)
     const name = food?.name ?? (line.name || line.raw)
     const grams = part.kind === 'pan' ? (taken.get(line.id) ?? null) : line.grams
     if (food && FREE.has(food.id)) continue

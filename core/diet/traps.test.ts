@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { foods, larder } from '../../test/helpers'
 import { readRecipe } from '../reading/readRecipe'
 import { evaluate } from '../evaluation/evaluate'
-import { allLines } from '../recipe/document'
+import { allLines } from '../recipe/lines'
 
 /**
  * Ingredients in which something hides that a diet leaves out: [line, diet, what the verdict has to be]. "packet"

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
-import type { CookingWay, Shape } from '../recipe/document'
+import type { CookingWay, Shape } from '../recipe/vocabulary'
 
 const assess = (
   shell: readonly (readonly [string, number])[],

@@ -1,4 +1,4 @@
-import type { CookingWay, Shape } from '../recipe/document'
+import type { CookingWay, Shape } from '../recipe/vocabulary'
 import type { DoughFigures } from './assess'
 import { familyOf, type DoughFamily } from './family'
 import type { DoughAmount } from './softness'

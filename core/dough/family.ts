@@ -1,5 +1,6 @@
+import { SHAPE_TABLE } from '../piece/shapes'
 import { foodIs, isFlour } from '../food/groups'
-import type { CookingWay, Shape } from '../recipe/document'
+import type { CookingWay, Shape } from '../recipe/vocabulary'
 import type { DoughAmount } from './softness'
 
 /** Kinds of dough as cooks tell them apart: by what makes them hold, and by what they are for. */
@@ -56,7 +57,7 @@ export function familyOf(
   if (fatPct >= LAYERED_FAT_PCT && solidFat > 0) return 'flaky'
   if (fatPct >= SHORT_FAT_PCT) return 'short'
   if (flour > 0 && curd / flour >= YOGURT_SHARE) return 'yogurt'
-  if (shape === 'coil' || shape === 'roll') return 'stretched'
+  if (SHAPE_TABLE[shape].stretched) return 'stretched'
   if (way === 'deep-fry' || way === 'shallow-fry') return 'fried'
   if (way === 'griddle') return 'griddle'
   return way === 'bake' && fatPct >= 12 ? 'short' : 'firm'

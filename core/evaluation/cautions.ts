@@ -1,7 +1,8 @@
 import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
 import type { Verdict } from '../diet/verdict'
-import type { CookingWay, Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import type { CookingWay } from '../recipe/vocabulary'
 
 export interface Caution {
   code: string

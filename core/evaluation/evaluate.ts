@@ -18,8 +18,10 @@ import { addFigures, scaleFigures, zeroFigures, type Figures } from '../nutritio
 import { spreadOf, type Spread } from '../nutrition/uncertainty'
 import { checkRecipe } from '../recipe/check'
 import { RecipeProblem } from '../recipe/problem'
-import type { PartKind, Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import type { PartKind } from '../recipe/vocabulary'
 import { workingOf, type Working } from './working'
+import { foodOf } from '../recipe/lines'
 
 export interface PartFigures {
   partId: string
@@ -237,8 +239,7 @@ function resolveLines(recipe: Recipe, larder: Larder): JudgedLine[] {
   const lines: JudgedLine[] = []
   for (const part of recipe.parts) {
     for (const line of part.lines) {
-      if (line.componentId === null)
-        lines.push({ part, line, food: line.foodId === null ? undefined : larder.foods.get(line.foodId) })
+      if (line.componentId === null) lines.push({ part, line, food: foodOf(line, larder.foods) })
     }
   }
   return lines

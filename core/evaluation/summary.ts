@@ -1,7 +1,8 @@
 import { evaluate } from './evaluate'
 import { RecipeProblem } from '../recipe/problem'
-import type { Recipe, Shape } from '../recipe/document'
-import { pieceGrams } from '../piece/pieceGrams'
+import type { Recipe } from '../recipe/document'
+import type { Shape } from '../recipe/vocabulary'
+import { pieceGrams } from '../evaluation/pieceGrams'
 import type { PieceGrams } from '../piece/crossSection'
 import type { Larder } from '../tables/referenceData'
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { larder, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
-import type { PrecookingWay } from '../recipe/document'
+import type { PrecookingWay } from '../recipe/vocabulary'
 
 const moisture = (filling: readonly (readonly [string, number])[], cookedBy: PrecookingWay | null = null) => {
   const recipe = recipeOf({ shell: [['plain-flour', 300]], filling })

@@ -4,7 +4,8 @@ import { ingredientsFor } from '../food/homemade'
 import { EU_ALLERGENS, type Food, type Foods } from '../food/food'
 import { roundEu, roundUs, type Written } from './rounding'
 import type { Figures } from '../nutrition/figures'
-import { allLines, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
 
 export const CONVENTIONS = ['eu', 'us'] as const
 export type Convention = (typeof CONVENTIONS)[number]
@@ -224,7 +225,7 @@ function ingredientsOf(recipe: Recipe, evaluation: Evaluation, foods: Foods): La
   const eaten = new Map(evaluation.working.lines.map((line) => [line.lineId, line.foodGrams]))
   const sums = new Map<Food, number>()
   for (const { part, line } of allLines(recipe)) {
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const food = foodOf(line, foods)
     if (!food || line.grams === null) continue
     const grams = part.kind === 'pan' ? (eaten.get(line.id) ?? 0) : line.grams
     if (grams > 0) sums.set(food, (sums.get(food) ?? 0) + grams)

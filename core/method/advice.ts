@@ -2,14 +2,9 @@ import type { Evaluation } from '../evaluation/evaluate'
 import type { Food, Foods } from '../food/food'
 import { howToMake } from '../food/homemade'
 import type { Larder } from '../tables/referenceData'
-import {
-  allLines,
-  type CookingWay,
-  type Line,
-  type PartKind,
-  type Recipe,
-  type RecipeNote,
-} from '../recipe/document'
+import type { Line, Recipe, RecipeNote } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
+import type { CookingWay, PartKind } from '../recipe/vocabulary'
 import type { Swap } from '../substitution/catalogue'
 import { speaksOf } from '../reading/heat'
 import type { Diet } from '../diet/diets'
@@ -33,7 +28,7 @@ function replacedIn(recipe: Recipe, foods: Foods): Replaced[] {
   const found = new Map<string, Replaced>()
   for (const { part, line } of allLines(recipe)) {
     const { cameFrom } = line
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const food = foodOf(line, foods)
     const from = cameFrom?.foodId ? foods.get(cameFrom.foodId) : undefined
     if (!cameFrom || !food || !from || from.id === food.id) continue
     const key = keyOf(part.kind, cameFrom)

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { foods, larder, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
-import { allLines } from '../recipe/document'
+import { allLines } from '../recipe/lines'
 import { cookOtherwise } from './cookOtherwise'
 
 const fried = recipeOf(

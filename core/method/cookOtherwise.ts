@@ -1,8 +1,10 @@
 import type { Evaluation } from '../evaluation/evaluate'
 import { EU_FACTORS_KCAL_PER_G } from '../food/energy'
 import type { Foods } from '../food/food'
-import { surfaceCm2 } from '../cooking/oilUptake'
-import { allLines, type CookingWay, type Line, type Recipe } from '../recipe/document'
+import { bodyOfPiece, surfaceCm2 } from '../piece/geometry'
+import type { Line, Recipe } from '../recipe/document'
+import { allLines } from '../recipe/lines'
+import type { CookingWay, PartKind } from '../recipe/vocabulary'
 import { printLine } from '../recipe/printLine'
 import { NO_SWAP, type Change } from '../substitution/applySwap'
 
@@ -71,11 +73,13 @@ export function cookOtherwise(recipe: Recipe, evaluation: Evaluation, foods: Foo
   const batchKcal = evaluation.perPiece.energyKcal * evaluation.pieces
   if (takenGrams * EU_FACTORS_KCAL_PER_G.fat < LEAST_ENERGY_SHARE * batchKcal) return null
 
-  const pieceGrams = evaluation.parts
-    .filter((one) => one.kind === 'shell' || one.kind === 'filling')
-    .reduce((sum, one) => sum + one.grams, 0)
-  const rawGrams = pieceGrams / recipe.pieces
-  const brushed = instead.brushedGPerCm2 * surfaceCm2(recipe.shape, rawGrams) * recipe.pieces
+  const gramsOf = (kind: PartKind) =>
+    evaluation.parts.filter((one) => one.kind === kind).reduce((sum, one) => sum + one.grams, 0)
+  const dough = gramsOf('shell') / recipe.pieces
+  const filling = gramsOf('filling') / recipe.pieces
+  const rawGrams = dough + filling
+  const surface = surfaceCm2(bodyOfPiece(recipe.shape, dough, filling))
+  const brushed = instead.brushedGPerCm2 * surface * recipe.pieces
   const grams = Math.round(10 * Math.min(brushed, takenGrams)) / 10
   const { of40g, perGram } = instead.minutes
   const minutes = Math.min(MOST_MINUTES, Math.round(of40g + perGram * Math.max(0, rawGrams - 40)))

@@ -1,5 +1,5 @@
 import type { DoughFamily } from '../dough/family'
-import type { CookingWay } from '../recipe/document'
+import type { CookingWay } from '../recipe/vocabulary'
 
 /** Words that only make sense for some ways of cooking. */
 const OF_A_WAY: readonly [RegExp, ReadonlySet<CookingWay>][] = [

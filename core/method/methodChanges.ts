@@ -1,6 +1,7 @@
 import type { Evaluation } from '../evaluation/evaluate'
 import { speaksOf } from '../reading/heat'
-import type { CookingWay, Recipe, RecipeNote } from '../recipe/document'
+import type { Recipe, RecipeNote } from '../recipe/document'
+import type { CookingWay } from '../recipe/vocabulary'
 
 /** In the steamer a whole-grain dough takes about half as long again, half of one a fifth. Common practice, no source. */
 const WHOLE_GRAIN_STEAMING = { whole: 1.5, half: 1.2 } as const

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { foods, larder, recipeOf } from '../../test/helpers'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
-import { COOKING_WAYS, PRECOOKING_WAYS } from '../recipe/document'
+import { bodyOfPiece, surfaceCm2 } from '../piece/geometry'
+import { COOKING_WAYS, PRECOOKING_WAYS } from '../recipe/vocabulary'
 
 const sum = (rows: { grams: number }[]) => rows.reduce((total, row) => total + row.grams, 0)
 const unbalanced = ({ asEaten: { balance } }: Evaluation) =>
@@ -26,7 +27,7 @@ const fried = recipeOf(
 describe('as eaten', () => {
   it('takes a tenth off a fried piece and leaves the oil in the pan', () => {
     const { asEaten, perPiece } = evaluate(fried, larder)
-    const taken = 10 * 0.045 * 6.8 * 86 ** (2 / 3)
+    const taken = 10 * 0.045 * surfaceCm2(bodyOfPiece(fried.shape, 46, 40))
     expect(asEaten.balance.lost[0]?.grams).toBeCloseTo(86, 9)
     expect(asEaten.balance.left).toMatchObject([{ what: 'left in the pan: Sunflower oil' }])
     expect(asEaten.balance.left[0]?.grams).toBeCloseTo(1000 - taken, 6)

@@ -1,4 +1,5 @@
-import type { CookingWay, Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import type { CookingWay } from '../recipe/vocabulary'
 import type { Batch } from './contributions'
 import { scaleFigures, type Figures } from './figures'
 

@@ -1,12 +1,15 @@
+import { SHAPE_TABLE } from '../piece/shapes'
 import { foodIs } from '../food/groups'
 import { inDough } from '../food/scalded'
 import type { Foods } from '../food/food'
 import { nutrientsPer100g, scaleNutrients, type Nutrients } from '../food/nutrients'
 import { assessDough, type DoughFigures, type DoughLine } from '../dough/assess'
-import type { CookingWay, LinePrecooking, Part, PartKind, PrecookingWay, Recipe } from '../recipe/document'
+import type { Part, Recipe } from '../recipe/document'
+import type { CookingWay, LinePrecooking, PartKind, PrecookingWay } from '../recipe/vocabulary'
 import type { CookingTables } from '../cooking/cookingTables'
 import { fatUptake } from '../cooking/oilUptake'
 import { cookedOffOf } from '../cooking/precooking'
+import { foodOf } from '../recipe/lines'
 
 /** What one line brings to the batch, as far as it is eaten. */
 export interface Contribution {
@@ -64,7 +67,7 @@ function weighedLines(recipe: Recipe, foods: Foods) {
     for (const line of part.lines) {
       // A line that stands for a component is weighed by the component's own lines.
       if (line.componentId !== null) continue
-      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      const food = foodOf(line, foods)
       const name = food?.name ?? (line.name || line.raw)
       if (!food) uncounted.push({ lineId: line.id, name, reason: 'no food is chosen' })
       else if (line.grams === null) uncounted.push({ lineId: line.id, name, reason: 'no weight is known' })
@@ -90,7 +93,6 @@ const MARINADE_EATEN_SHARE = 0.15
 const BOARD_LEFT_SHARE = 0.01
 /** What is thrown away of a sheet when its trimmings have been rolled again. Common practice, no source. */
 const TRIMMINGS_LEFT_SHARE = 0.03
-const CUT_SHAPES: ReadonlySet<Recipe['shape']> = new Set(['half-moon', 'pleated', 'disc', 'lidded-pie'])
 
 interface Left {
   /** Share of the line that is not eaten. */
@@ -121,7 +123,7 @@ function usuallyLeft(recipe: Recipe, part: Part): Left {
     }
   }
   if (part.kind === 'shell') {
-    const cut = CUT_SHAPES.has(recipe.shape)
+    const cut = SHAPE_TABLE[recipe.shape].cutFromSheet
     const share = cut ? TRIMMINGS_LEFT_SHARE : BOARD_LEFT_SHARE
     const what = cut ? 'last trimmings' : 'what sticks to hands and board'
     return { share, where, why: `${percent(share)} for ${what}; common practice, no source` }

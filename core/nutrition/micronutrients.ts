@@ -1,6 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '../food/micronutrients'
-import type { CookingWay } from '../recipe/document'
+import type { CookingWay } from '../recipe/vocabulary'
 import { retained, type CookingTables } from '../cooking/cookingTables'
 import type { Contribution, Uncounted } from './contributions'
 

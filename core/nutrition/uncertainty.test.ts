@@ -4,7 +4,7 @@ import { seeded } from '../../test/seeded'
 import { evaluate } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import type { Recipe } from '../recipe/document'
-import { allLines } from '../recipe/document'
+import { allLines } from '../recipe/lines'
 import { readRecipe } from '../reading/readRecipe'
 
 const read = (text: string) => readRecipe(text, foods).recipe

@@ -3,7 +3,7 @@ import { demo, demoRecipe, diets, modelOf } from '../../test/demo'
 import { foods, larder, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { parseTarget } from '../diet/target'
-import { allLines } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
 import { CRAFT, STRENGTH } from './question'
 import { solveProgram } from './solve'
 import { NO_LOCKS, USUAL_WEIGHTS, wishesFor } from './wishes'
@@ -141,7 +141,7 @@ describe('eggs', () => {
   })
   const ofEggs = (ids: string[]) =>
     allLines(adapt(tray, ids, larder).recipe).flatMap(({ line }) => {
-      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      const food = foodOf(line, foods)
       const egg = food && /^(?:egg|cooked-egg)$/.test(food.group) ? food.unitGrams.piece : undefined
       return egg ? [line.grams! / egg] : []
     })

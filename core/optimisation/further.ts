@@ -1,7 +1,8 @@
 import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
 import type { Larder } from '../tables/referenceData'
-import { allLines, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
 import { CRAFT_RANGE, LEAST_SHELL } from './lineModel'
 import { MOST_CONCENTRATE } from './limits'
 import { likenessOf } from '../substitution/likeness'
@@ -64,7 +65,7 @@ export function furtherThanCooks(
   const now = new Map<string, number>()
   for (const { part, line } of allLines(made)) {
     const from = line.cameFrom?.foodId ? larder.foods.get(line.cameFrom.foodId) : undefined
-    const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+    const food = foodOf(line, larder.foods)
     // What is quite another thing does not keep a filling what it was, unless the old one had to go.
     if (
       from &&
@@ -85,7 +86,7 @@ export function furtherThanCooks(
       return part.lines.flatMap((line) => {
         if (!line.grams || line.grams < COUNTED_SHARE * total) return []
         const kept = (now.get(line.id) ?? 0) / line.grams
-        const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+        const food = foodOf(line, larder.foods)
         return kept < CRAFT_RANGE.main[0] && food
           ? [{ kept, text: `${food.name.toLowerCase()} falls to ${percent(kept)}` }]
           : []

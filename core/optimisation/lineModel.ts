@@ -1,6 +1,7 @@
 import { foodIs, isFat } from '../food/groups'
 import type { Food } from '../food/food'
-import type { CookingWay, Part } from '../recipe/document'
+import type { Part } from '../recipe/document'
+import type { CookingWay } from '../recipe/vocabulary'
 import { MAIN_SHARE, shareOf } from '../substitution/catalogue'
 import { formulaIdOf } from '../substitution/formulas'
 import {

@@ -6,7 +6,8 @@ import type { Evaluation } from '../evaluation/evaluate'
 import type { Allergen, Food } from '../food/food'
 import { inDough } from '../food/scalded'
 import type { Larder } from '../tables/referenceData'
-import { allLines, type Line, type Part, type Recipe } from '../recipe/document'
+import type { Line, Part, Recipe } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
 import { allergensIn } from '../substitution/substitute'
 import type { Purpose } from '../substitution/formulas'
 import { purposesOf } from './purposes'
@@ -83,7 +84,7 @@ export interface Question extends ModelInput {
 export function questionOf(input: ModelInput): Question {
   const { recipe, larder, wishes, without, margins } = input
   const lines = allLines(recipe).flatMap(({ part, line }): AskedLine[] => {
-    const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+    const food = foodOf(line, larder.foods)
     if (!food || line.grams === null || line.grams <= 0) return []
     return [{ part, line, food: part.kind === 'shell' ? inDough(food, line.prep) : food, grams: line.grams }]
   })

@@ -1,5 +1,6 @@
 import { foodIs } from '../food/groups'
-import type { PartKind, RecipeNote } from '../recipe/document'
+import type { RecipeNote } from '../recipe/document'
+import type { PartKind } from '../recipe/vocabulary'
 import { isFat, isLiquid, isWash, leadsDough, newDraft, isPassed, READY_WORDS, type Draft } from './drafts'
 import { limit, type ReadIngredient } from './readIngredient'
 

@@ -1,5 +1,6 @@
 import { foodIs } from '../food/groups'
-import type { CookingWay, Stage } from '../recipe/document'
+import type { Stage } from '../recipe/document'
+import type { CookingWay } from '../recipe/vocabulary'
 import { isFat, newDraft, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
 import type { Clause } from './method'

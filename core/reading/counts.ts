@@ -1,5 +1,6 @@
 import { foodIs } from '../food/groups'
-import { MAX_PIECES, type RecipeNote, type Shape } from '../recipe/document'
+import type { RecipeNote } from '../recipe/document'
+import { MAX_PIECES, type Shape } from '../recipe/vocabulary'
 import { timesWeights } from '../recipe/scale'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'

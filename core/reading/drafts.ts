@@ -1,6 +1,7 @@
 import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
-import { PART_NAMES, type PartKind, type RecipeNote } from '../recipe/document'
+import type { RecipeNote } from '../recipe/document'
+import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { normaliseName } from './match'
 import { limit, type ReadIngredient } from './readIngredient'
 

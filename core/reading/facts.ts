@@ -1,4 +1,5 @@
-import type { Fact, FactKind } from '../recipe/document'
+import type { Fact } from '../recipe/document'
+import type { FactKind } from '../recipe/vocabulary'
 import type { Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outline'

@@ -1,5 +1,5 @@
 import type { Foods } from '../food/food'
-import type { PartKind } from '../recipe/document'
+import type { PartKind } from '../recipe/vocabulary'
 import { matchFood } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'

@@ -1,4 +1,5 @@
-import type { CookingWay, Heat, Stage } from '../recipe/document'
+import type { Stage } from '../recipe/document'
+import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { isAside, withoutVents, type Clause } from './method'
 import { heatIn, temperatureIn } from './temperature'
 import { isHeatLine, middleMinutes, timesIn } from './time'

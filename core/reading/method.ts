@@ -1,4 +1,4 @@
-import type { PartKind } from '../recipe/document'
+import type { PartKind } from '../recipe/vocabulary'
 import { wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import type { OutlineStep } from './outline'

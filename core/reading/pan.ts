@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
-import { newLine, type CookingWay, type Stage } from '../recipe/document'
+import { newLine, type Stage } from '../recipe/document'
+import type { CookingWay } from '../recipe/vocabulary'
 import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood } from './match'
 import type { Clause } from './method'

@@ -1,6 +1,7 @@
 import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
-import { PART_KINDS, PART_NAMES, type PartKind, type RecipeNote } from '../recipe/document'
+import type { RecipeNote } from '../recipe/document'
+import { PART_KINDS, PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { placeBlocks, takeReadyShell } from './blocks'
 import { settleComponents } from './components'
 import { isFat, newDraft, type Draft, type Placed } from './drafts'

@@ -1,4 +1,4 @@
-import { MAX_MINUTES, type LinePrecooking, type PrecookingWay } from '../recipe/document'
+import { MAX_MINUTES, type LinePrecooking, type PrecookingWay } from '../recipe/vocabulary'
 import { isFat, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import { isAside, withoutVents, type Clause } from './method'

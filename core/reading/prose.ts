@@ -1,6 +1,6 @@
 import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
-import { PART_NAMES, type PartKind } from '../recipe/document'
+import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { matchFood } from './match'
 import type { OutlineStep, Section } from './outline'
 import { NUMBER_PATTERN } from './readNumber'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { allLines, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines } from '../recipe/lines'
 import { setGrams } from '../recipe/edit'
 import { answerQuestion, questionsAbout } from './questions'
 import { readRecipe } from './readRecipe'

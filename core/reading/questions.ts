@@ -1,5 +1,7 @@
 import type { Foods } from '../food/food'
-import { allLines, COOKING_WAYS, type CookingWay, type PartKind, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines } from '../recipe/lines'
+import { COOKING_WAYS, type CookingWay, type PartKind } from '../recipe/vocabulary'
 import { movePartLine, setCount, setPartInto, setPartKind, setWay } from '../recipe/edit'
 import { setFood } from './rewrite'
 

@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
-import { MAX_LINE_GRAMS, newLine, type Choice, type Line } from '../recipe/document'
+import { newLine, type Choice, type Line } from '../recipe/document'
+import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
 import { carries, hazardsOfWord } from '../food/hazards'
 import { otherLanguage } from './language'
 import { matchFood, normaliseName } from './match'

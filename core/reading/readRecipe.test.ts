@@ -6,7 +6,7 @@ import { readHeading } from './headings'
 import { printGrams, printLine } from '../recipe/printLine'
 import { readIngredient } from './readIngredient'
 import { readRecipe } from './readRecipe'
-import { allLines } from '../recipe/document'
+import { allLines } from '../recipe/lines'
 import { recipeSchema } from '../recipe/schema'
 import { readYields } from './yields'
 

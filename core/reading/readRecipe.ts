@@ -1,15 +1,7 @@
 import type { Foods } from '../food/food'
-import {
-  allLines,
-  newPart,
-  PART_KINDS,
-  RECIPE_VERSION,
-  withIds,
-  type Part,
-  type PartKind,
-  type Recipe,
-  type RecipeNote,
-} from '../recipe/document'
+import { newPart, withIds, type Part, type Recipe, type RecipeNote } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
+import { PART_KINDS, RECIPE_VERSION, type PartKind } from '../recipe/vocabulary'
 import { questionsAbout, type Question } from './questions'
 import {
   brushByMethod,
@@ -321,7 +313,7 @@ export function report(recipe: Recipe, foods: Foods): { lines: IntakeLine[]; unr
   const lines: IntakeLine[] = []
   const unresolved: Unresolved[] = []
   for (const { part, line } of allLines(recipe)) {
-    const food = line.foodId ? foods.get(line.foodId) : undefined
+    const food = foodOf(line, foods)
     const warnings = line.notes.map((note) => note.text)
     lines.push({
       lineId: line.id,

@@ -1,5 +1,5 @@
 import { SALT_PER_SODIUM } from '../food/nutrients'
-import type { PartKind } from '../recipe/document'
+import type { PartKind } from '../recipe/vocabulary'
 import type { Draft } from './drafts'
 
 /**

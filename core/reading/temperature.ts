@@ -1,4 +1,4 @@
-import type { Heat } from '../recipe/document'
+import type { Heat } from '../recipe/vocabulary'
 
 /**
  * Gas marks in °C. Common practice, no source: the table printed on British cookers, rounded to 10.

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { allLines } from '../recipe/document'
+import { allLines } from '../recipe/lines'
 import { MAX_TEXT_CHARACTERS } from './limits'
 import type { Question } from './questions'
 import { readWithAnswers, type Given } from './withAnswers'

@@ -22,101 +22,6 @@ export type Fact = z.infer<typeof factSchema>
 /** A cooking that follows the first: boiled, then fried; hot, then cooler. */
 export type Stage = z.infer<typeof stageSchema>
 
-/** The version of the recipe document. A change that old readers cannot take raises it. */
-export const RECIPE_VERSION = 1
-
-export const PART_KINDS = ['shell', 'filling', 'marinade', 'finish', 'pan', 'dip'] as const
-export type PartKind = (typeof PART_KINDS)[number]
-
-/** What a part is called when nobody has named it. */
-export const PART_NAMES: Readonly<Record<PartKind, string>> = {
-  shell: 'Dough',
-  filling: 'Filling',
-  marinade: 'Marinade',
-  finish: 'To finish',
-  pan: 'Pan',
-  dip: 'Dip',
-}
-
-export const COOKING_WAYS = [
-  'bake',
-  'deep-fry',
-  'shallow-fry',
-  'griddle',
-  'steam',
-  'boil',
-  'brown-and-steam',
-] as const
-export type CookingWay = (typeof COOKING_WAYS)[number]
-
-/** How a filling may be cooked before it goes in. */
-export const PRECOOKING_WAYS = ['fry', 'simmer', 'roast', 'steam'] as const
-export type PrecookingWay = (typeof PRECOOKING_WAYS)[number]
-
-/** How one line may differ from its filling: cooked otherwise, or raw. */
-export const LINE_PRECOOKING = [...PRECOOKING_WAYS, 'raw'] as const
-export type LinePrecooking = (typeof LINE_PRECOOKING)[number]
-
-export const HEATS = ['low', 'medium', 'high'] as const
-export type Heat = (typeof HEATS)[number]
-
-/** How a cook asks a dough to feel, from driest to wettest. */
-export const DOUGH_FEELS = ['short', 'firm', 'medium', 'soft', 'sticky'] as const
-export type DoughFeel = (typeof DOUGH_FEELS)[number]
-
-/** What a fact is about; the unit stands in its name. */
-export const FACT_KINDS = [
-  'cutter-cm',
-  'disc-cm',
-  'thickness-mm',
-  'ball-grams',
-  'filling-tbsp-per-piece',
-  'filling-grams-per-piece',
-  'oil-depth-cm',
-  'batch-pieces',
-  'knead-minutes',
-  'rest-minutes',
-  'rise-minutes',
-  'chill-minutes',
-  'soak-minutes',
-  'cool-minutes',
-  'rest-before-eating-minutes',
-  'freezes',
-  'air-fryer',
-  'prep-minutes',
-  'total-minutes',
-] as const
-export type FactKind = (typeof FACT_KINDS)[number]
-
-export const SHAPES = [
-  'half-moon',
-  'pleated',
-  'bun',
-  'disc',
-  'parcel',
-  'cone',
-  'roll',
-  'coil',
-  'lidded-pie',
-] as const
-export type Shape = (typeof SHAPES)[number]
-
-/** No line of a home batch weighs more than this; above it a unit was mistyped. */
-export const MAX_LINE_GRAMS = 50_000
-export const MAX_PIECES = 1000
-/** Nothing of a piece cooks for more than a day. */
-export const MAX_MINUTES = 1440
-
-/** A cooking of which nothing is known but its way. */
-export const PLAIN_COOKING = {
-  temperatureC: null,
-  minutes: null,
-  heat: null,
-  fan: false,
-  andThen: null,
-  cookedGramsPerPiece: null,
-} as const
-
 /** An empty line with the given fields set. */
 export function newLine(fields: Partial<Line>): Line {
   return {
@@ -189,9 +94,4 @@ export function withIds(recipe: Recipe): Recipe {
       setAside: part.setAside.map((line, l) => ({ ...line, id: unique(line.id, `p${p + 1}a${l + 1}`) })),
     })),
   }
-}
-
-/** All lines of a recipe with the part each stands in. */
-export function allLines(recipe: Recipe): { part: Part; line: Line }[] {
-  return recipe.parts.flatMap((part) => part.lines.map((line) => ({ part, line })))
 }

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { foods, larder } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
-import { allLines, type Recipe } from './document'
+import type { Recipe } from './document'
+import { allLines } from './lines'
 import {
   addStep,
   leaveOut,

@@ -1,4 +1,5 @@
-import { MAX_LINE_GRAMS, MAX_PIECES, type Choice, type Line, type Recipe } from './document'
+import type { Choice, Line, Recipe } from './document'
+import { MAX_LINE_GRAMS, MAX_PIECES } from './vocabulary'
 
 const timesGrams = (grams: number | null, factor: number) =>
   grams === null ? null : Math.min(grams * factor, MAX_LINE_GRAMS)

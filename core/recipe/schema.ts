@@ -14,7 +14,7 @@ import {
   PRECOOKING_WAYS,
   RECIPE_VERSION,
   SHAPES,
-} from './document'
+} from './vocabulary'
 
 const text = (max: number) => z.string().max(max, `use at most ${max} characters`)
 

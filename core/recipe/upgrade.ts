@@ -1,4 +1,5 @@
-import { newLine, newPart, PLAIN_COOKING, type Line, type Part, type Recipe } from './document'
+import { newLine, newPart, type Line, type Part, type Recipe } from './document'
+import { PLAIN_COOKING } from './vocabulary'
 
 /** A document as an older version of the program wrote it: fields that came later are not there. */
 export type OlderRecipe = Omit<Recipe, 'parts' | 'cooking'> & {

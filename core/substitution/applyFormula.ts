@@ -6,6 +6,7 @@ import { newLine, type Line, type Part, type Recipe } from '../recipe/document'
 import { printLine } from '../recipe/printLine'
 import { allergensAdded, NO_SWAP, type Change } from './applySwap'
 import { formulaMark, type Formula, type FormulaShare } from './formulas'
+import { foodOf } from '../recipe/lines'
 
 /** A recipe whose dough was made anew by a formula. */
 export interface Reformed {
@@ -160,7 +161,7 @@ const weightOf = (lines: readonly Line[]) =>
 
 function doughOf(part: Part, foods: Foods): DoughLine[] {
   return part.lines.flatMap((line): DoughLine[] => {
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const food = foodOf(line, foods)
     return food && line.grams ? [{ line, food, grams: line.grams }] : []
   })
 }

@@ -1,8 +1,10 @@
 import { EU_ALLERGENS, type Food, type Foods } from '../food/food'
 import { SCALDED } from '../food/scalded'
 import { printLine } from '../recipe/printLine'
-import { newLine, type Line, type PartKind, type Recipe } from '../recipe/document'
+import { newLine, type Line, type Recipe } from '../recipe/document'
+import type { PartKind } from '../recipe/vocabulary'
 import { amountOf, waterOf, type Role, type Swap } from './catalogue'
+import { foodOf } from '../recipe/lines'
 
 export interface Change {
   /** swap: a substitute; formula: the dough made anew; amount: more or less of what is there; water, fat: the dough put right; cooking: another way of cooking; none: nothing can stand in; check: read the packet */
@@ -55,7 +57,7 @@ export function allergensAdded(from: readonly Food[], to: readonly Food[]): stri
  * @returns null when the swap's amount rule cannot hold for this food
  */
 export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods): Swapped | null {
-  const from = line.foodId === null ? undefined : foods.get(line.foodId)
+  const from = foodOf(line, foods)
   if (!from) return null
   const grams = line.grams ?? 0
   const made: { food: Food; grams: number; waterChangeGrams: number; scalded: boolean }[] = []

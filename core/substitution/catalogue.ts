@@ -1,16 +1,16 @@
 import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { PURPOSES, type Purpose } from './formulas'
+import type { Line, Part } from '../recipe/document'
 import {
   COOKING_WAYS,
   PART_KINDS,
   SHAPES,
   type CookingWay,
-  type Line,
-  type Part,
   type PartKind,
   type Shape,
-} from '../recipe/document'
+} from '../recipe/vocabulary'
+import { foodOf } from '../recipe/lines'
 
 /** What an ingredient does in a piece. */
 export const ROLES = [
@@ -51,7 +51,7 @@ export function shareOf(part: Pick<Part, 'lines'>, line: Pick<Line, 'grams'>): n
 export function isSweet(part: Pick<Part, 'lines'>, foods: Foods): boolean {
   return (
     part.lines.reduce((sum, line) => {
-      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      const food = foodOf(line, foods)
       return sum + (foodIs(food, 'sugar') || foodIs(food, 'sweetener') ? (shareOf(part, line) ?? 0) : 0)
     }, 0) >= SWEET_SHARE
   )

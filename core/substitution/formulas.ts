@@ -1,6 +1,6 @@
 import { DOUGH_FAMILIES, type DoughFamily } from '../dough/family'
 import type { FoodRow, Foods } from '../food/food'
-import { COOKING_WAYS, SHAPES, type CookingWay, type Shape } from '../recipe/document'
+import { COOKING_WAYS, SHAPES, type CookingWay, type Shape } from '../recipe/vocabulary'
 
 /** What a formula or a swap is taken for; `leaving-out` only where a diet leaves its food out. */
 export const PURPOSES = [

@@ -1,6 +1,6 @@
 import { foodIs, isFat } from '../food/groups'
 import type { Food, FoodRow } from '../food/food'
-import type { PartKind } from '../recipe/document'
+import type { PartKind } from '../recipe/vocabulary'
 import { PURPOSES, type Purpose } from './formulas'
 
 /** What a cook reaches for, by kind: what there is less of, more of, or what stands in. */

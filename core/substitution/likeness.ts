@@ -1,6 +1,6 @@
 import { DOUGH_FAMILIES, type DoughFamily } from '../dough/family'
 import type { Food, FoodRow, Foods } from '../food/food'
-import { PART_KINDS, type PartKind } from '../recipe/document'
+import { PART_KINDS, type PartKind } from '../recipe/vocabulary'
 
 /** How like one food is to another in a place, 0 to 1: texture, taste, colour, handling. */
 export interface Likeness {

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { food, foods, larder, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
-import { allLines, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines } from '../recipe/lines'
 import { rebalanceDough } from './rebalance'
 
 const dough = (...lines: [string, number][]) => recipeOf({ shell: lines, filling: [['leek', 300]] })

@@ -5,6 +5,7 @@ import { inDough } from '../food/scalded'
 import { printLine } from '../recipe/printLine'
 import { newLine, type Line, type Recipe } from '../recipe/document'
 import type { Change } from './applySwap'
+import { foodOf } from '../recipe/lines'
 
 /** Changes smaller than this are not worth weighing. */
 const LEAST_GRAMS = 1
@@ -20,7 +21,7 @@ function shellOf(recipe: Recipe, foods: Foods): ShellLine[] {
     .filter((part) => part.kind === 'shell')
     .flatMap((part) => part.lines)
     .flatMap((line) => {
-      const food = line.foodId === null ? undefined : foods.get(line.foodId)
+      const food = foodOf(line, foods)
       return food && line.grams !== null
         ? [
             {

@@ -2,6 +2,7 @@ import type { Food, Foods } from '../food/food'
 import type { Line, Part, Recipe } from '../recipe/document'
 import { NO_SWAP, type Change } from './applySwap'
 import { withGrams, type Balanced } from './rebalance'
+import { foodOf } from '../recipe/lines'
 
 /** Salt that is less than this off, in grams, is not tasted in a batch. Common practice, no source. */
 const LEAST_GRAMS = 0.4
@@ -17,7 +18,7 @@ interface Salted {
 
 function saltedLines(part: Part, foods: Foods): Salted[] {
   return part.lines.flatMap((line) => {
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const food = foodOf(line, foods)
     return food && line.grams !== null
       ? [{ line, food, sodiumMg: (line.grams * food.per100g.sodiumMg) / 100 }]
       : []

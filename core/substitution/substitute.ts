@@ -1,6 +1,8 @@
 import { foodAgainstDiet, type Diet } from '../diet/diets'
 import type { Allergen, Food, Foods } from '../food/food'
-import { allLines, type PartKind, type Line, type Recipe } from '../recipe/document'
+import type { Line, Recipe } from '../recipe/document'
+import { allLines, foodOf } from '../recipe/lines'
+import type { PartKind } from '../recipe/vocabulary'
 import { applySwap, NO_SWAP, replaceLine, type Change, type Swapped } from './applySwap'
 import { candidatesFor, madeAs, standingsOf, standsForAll, type Standing, type Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'
@@ -129,7 +131,7 @@ function exchange(
   for (const { part, line } of allLines(recipe)) {
     // A line that stands for a part made elsewhere has its foods there.
     if (line.componentId !== null || !asked(line)) continue
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const food = foodOf(line, foods)
     if (!food) {
       if (line.raw || line.name)
         unmet.push({ lineId: line.id, reason: `It is not known what "${line.name || line.raw}" is` })
@@ -187,7 +189,7 @@ export const swapUnweighed = (
 
 const breaksIn = (recipe: Recipe, diet: Diet, foods: Foods) =>
   allLines(recipe).some(({ line }) => {
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const food = foodOf(line, foods)
     return food !== undefined && breaks(food, [diet])
   })
 
@@ -195,7 +197,7 @@ const breaksIn = (recipe: Recipe, diet: Diet, foods: Foods) =>
 export function allergensIn(recipe: Recipe, foods: Foods): Set<Allergen> {
   const found = new Set<Allergen>()
   for (const { line } of allLines(recipe)) {
-    const food = line.foodId === null ? undefined : foods.get(line.foodId)
+    const food = foodOf(line, foods)
     for (const allergen of food?.allergens ?? []) found.add(allergen)
   }
   return found

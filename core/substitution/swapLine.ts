@@ -1,5 +1,6 @@
 import type { Foods } from '../food/food'
-import { allLines, type Recipe } from '../recipe/document'
+import type { Recipe } from '../recipe/document'
+import { allLines } from '../recipe/lines'
 import { applySwap, replaceLine, type Change } from './applySwap'
 import type { Swap } from './catalogue'
 import { rebalanceDough } from './rebalance'

@@ -1,5 +1,6 @@
 import { evaluate, type Evaluation } from '../../core/evaluation/evaluate'
-import { allLines, withIds } from '../../core/recipe/document'
+import { withIds } from '../../core/recipe/document'
+import { allLines } from '../../core/recipe/lines'
 import { larder as table } from '../../data/reference'
 import { readJson } from '../http/body'
 import { evaluateRequest } from '../http/requests'

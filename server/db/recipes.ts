@@ -1,4 +1,5 @@
-import { allLines, type Recipe } from '../../core/recipe/document'
+import type { Recipe } from '../../core/recipe/document'
+import { allLines } from '../../core/recipe/lines'
 import { upgradeRecipe } from '../../core/recipe/upgrade'
 import type { Summary } from '../../core/evaluation/summary'
 import { markUsed } from './foods'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { AMINO_ACID_KEYS } from '../../core/food/aminoAcids'
 import { MICRONUTRIENT_KEYS } from '../../core/food/micronutrients'
-import { PRECOOKING_WAYS } from '../../core/recipe/document'
+import { PRECOOKING_WAYS } from '../../core/recipe/vocabulary'
 import { recipeSchema } from '../../core/recipe/schema'
 import { priceRequest, storedId } from './requests'
 

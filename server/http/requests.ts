@@ -3,7 +3,7 @@ import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
 import { SHARES, TARGET_PER } from '../../core/diet/target'
 import { NUTRIENTS } from '../../core/food/nutrients'
 import { MICRONUTRIENT_KEYS, type Micronutrient } from '../../core/food/micronutrients'
-import { PART_KINDS, PRECOOKING_WAYS } from '../../core/recipe/document'
+import { PART_KINDS, PRECOOKING_WAYS } from '../../core/recipe/vocabulary'
 import { MAX_TEXT_CHARACTERS } from '../../core/reading/limits'
 import { recipeSchema } from '../../core/recipe/schema'
 

@@ -1,6 +1,7 @@
 import type { Food, Foods } from '../../core/food/food'
 import { withFoods, type Larder } from '../../core/tables/referenceData'
-import { allLines, type Recipe } from '../../core/recipe/document'
+import type { Recipe } from '../../core/recipe/document'
+import { allLines } from '../../core/recipe/lines'
 import { larder } from '../../data/reference'
 import { foodsById } from '../db/foods'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { MAX_PIECES, SHAPES, type Recipe, type Shape } from '~~/core/recipe/document'
-import { SHAPE_WORDS } from '~/logic/format'
+import type { Recipe } from '~~/core/recipe/document'
+import { MAX_PIECES, SHAPES, type Shape } from '~~/core/recipe/vocabulary'
+import { SHAPE_NAMES } from '~~/core/piece/shapes'
 
 const { recipe } = defineProps<{ recipe: Recipe }>()
 const emit = defineEmits<{ scale: [] }>()
@@ -67,7 +68,7 @@ function setCount(key: 'pieces' | 'servings', event: Event) {
         :value="recipe.shape"
         @change="(event) => edits.shape(valueOf(event) as Shape)"
       >
-        <option v-for="shape in SHAPES" :key="shape" :value="shape">{{ SHAPE_WORDS[shape] }}</option>
+        <option v-for="shape in SHAPES" :key="shape" :value="shape">{{ SHAPE_NAMES[shape] }}</option>
       </select>
     </div>
     <p v-if="problem" class="small" role="alert"><span class="sign stop">✕</span> {{ problem }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { temperatureIn } from '~~/core/reading/temperature'
-import { COOKING_WAYS, MAX_MINUTES, type CookingWay, type Recipe } from '~~/core/recipe/document'
+import type { Recipe } from '~~/core/recipe/document'
+import { COOKING_WAYS, MAX_MINUTES, type CookingWay } from '~~/core/recipe/vocabulary'
 import { WAY_WORDS } from '~/logic/format'
 
 const { cooking } = defineProps<{ cooking: Recipe['cooking'] }>()

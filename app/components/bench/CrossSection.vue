@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { crossSection, type CrossSection, type PieceGrams, type Point } from '~~/core/piece/crossSection'
-import type { Shape } from '~~/core/recipe/document'
+import type { Shape } from '~~/core/recipe/vocabulary'
 import { showGrams } from '~/logic/format'
 
 export interface Piece {

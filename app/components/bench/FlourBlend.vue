@@ -6,6 +6,7 @@ import type { Food } from '~~/core/food/food'
 import type { Line, Part } from '~~/core/recipe/document'
 import { moveFlour } from '~/logic/moveFlour'
 import { showGrams } from '~/logic/format'
+import { foodOf } from '~~/core/recipe/lines'
 
 const { part } = defineProps<{ part: Part }>()
 const bench = useBenchStore()
@@ -14,7 +15,7 @@ const shelves = useLarderStore()
 /** The two heaviest flours of the dough: between them the blend is moved. */
 const pair = computed(() => {
   const flours = part.lines.flatMap((line): { line: Line; food: Food; grams: number }[] => {
-    const food = line.foodId ? shelves.larder.foods.get(line.foodId) : undefined
+    const food = foodOf(line, shelves.larder.foods)
     return food && isFlour(food) && line.grams ? [{ line, food, grams: line.grams }] : []
   })
   flours.sort((a, b) => b.grams - a.grams)

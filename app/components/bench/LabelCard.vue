@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { CONVENTIONS, labelOf, type Convention } from '~~/core/label/label'
-import { pieceGrams } from '~~/core/piece/pieceGrams'
+import { pieceGrams } from '~~/core/evaluation/pieceGrams'
 import type { Recipe } from '~~/core/recipe/document'
 import { showGrams } from '~/logic/format'
 

@@ -2,7 +2,8 @@
 import { howToMake } from '~~/core/food/homemade'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import { PART_NAMES, PRECOOKING_WAYS, type Line, type Part, type PartKind } from '~~/core/recipe/document'
+import type { Line, Part } from '~~/core/recipe/document'
+import { PART_NAMES, PRECOOKING_WAYS, type PartKind } from '~~/core/recipe/vocabulary'
 import { PRECOOKING_WORDS, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
 

@@ -3,11 +3,13 @@ import { foodAgainstDiet } from '~~/core/diet/diets'
 import type { Food } from '~~/core/food/food'
 import type { Nutrients } from '~~/core/food/nutrients'
 import type { Contribution } from '~~/core/nutrition/contributions'
-import type { Line, Part, PartKind } from '~~/core/recipe/document'
+import type { Line, Part } from '~~/core/recipe/document'
+import type { PartKind } from '~~/core/recipe/vocabulary'
 import { candidatesFor, standingsBy, type Made } from '~~/core/substitution/catalogue'
 import { table } from '~~/data/table'
 import { plainPart, showFigure, showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
+import { foodOf } from '~~/core/recipe/lines'
 
 const shelves = useLarderStore()
 
@@ -56,9 +58,7 @@ async function nudge(by: -1 | 1) {
   await nextTick()
   document.querySelector<HTMLElement>(`[data-line="${CSS.escape(line.id)}"] .written`)?.focus()
 }
-const food = computed<Food | undefined>(() =>
-  line.foodId ? shelves.larder.foods.get(line.foodId) : undefined,
-)
+const food = computed<Food | undefined>(() => foodOf(line, shelves.larder.foods))
 const diets = computed(() => table.diets.filter((diet) => lens.includes(diet.id)))
 const against = computed(() => {
   if (!food.value) return { breaks: [] as string[], may: [] as string[] }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PART_NAMES } from '~~/core/recipe/document'
+import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import { showGrams, showMicro } from '~/logic/format'

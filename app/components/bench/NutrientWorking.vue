@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PART_NAMES } from '~~/core/recipe/document'
+import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import type { Evaluation } from '~~/core/evaluation/evaluate'
 import type { Nutrient } from '~~/core/food/nutrients'
 import { NUTRIENT_WORDS, showFigure, showGrams } from '~/logic/format'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Food } from '~~/core/food/food'
 import { searchFoods } from '~~/core/reading/match'
-import type { PartKind } from '~~/core/recipe/document'
+import type { PartKind } from '~~/core/recipe/vocabulary'
 import { ApiProblem } from '~/logic/api'
 import { typedWeight } from '~/logic/typedWeight'
 

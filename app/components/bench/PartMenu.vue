@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PartFigures } from '~~/core/evaluation/evaluate'
-import { PART_NAMES, PART_KINDS, type Part, type PartKind } from '~~/core/recipe/document'
+import type { Part } from '~~/core/recipe/document'
+import { PART_NAMES, PART_KINDS, type PartKind } from '~~/core/recipe/vocabulary'
 import type { Food } from '~~/core/food/food'
 import { ApiProblem } from '~/logic/api'
 import { plainPart } from '~/logic/format'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PartFigures } from '~~/core/evaluation/evaluate'
-import { MAX_LINE_GRAMS, MAX_MINUTES, MAX_PIECES, PRECOOKING_WAYS, type Part } from '~~/core/recipe/document'
+import type { Part } from '~~/core/recipe/document'
+import { MAX_LINE_GRAMS, MAX_MINUTES, MAX_PIECES, PRECOOKING_WAYS } from '~~/core/recipe/vocabulary'
 import { PRECOOKING_WORDS, showGrams } from '~/logic/format'
 
 const { part, figures, several } = defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluation/evaluate'
-import { pieceGrams } from '~~/core/piece/pieceGrams'
+import { pieceGrams } from '~~/core/evaluation/pieceGrams'
 import type { Recipe } from '~~/core/recipe/document'
 import { table } from '~~/data/table'
 import { showFigure, showGrams } from '~/logic/format'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
 import type { Evaluation } from '~~/core/evaluation/evaluate'
-import { PART_NAMES, type Line, type Part } from '~~/core/recipe/document'
+import type { Line, Part } from '~~/core/recipe/document'
+import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import { isSweet, type Made } from '~~/core/substitution/catalogue'
 import { scaleNutrients } from '~~/core/food/nutrients'
 import { NUTRIENT_WORDS, plainPart, showGrams } from '~/logic/format'

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { allLines, MAX_PIECES, type Recipe } from '~~/core/recipe/document'
+import type { Recipe } from '~~/core/recipe/document'
+import { allLines } from '~~/core/recipe/lines'
+import { MAX_PIECES } from '~~/core/recipe/vocabulary'
 import { factorFor, scaleRecipe } from '~~/core/recipe/scale'
 import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { showGrams } from '~/logic/format'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { RankedSwap } from '~~/core/optimisation/rankSwaps'
 import type { Food } from '~~/core/food/food'
-import type { Line, PartKind } from '~~/core/recipe/document'
+import type { Line } from '~~/core/recipe/document'
+import type { PartKind } from '~~/core/recipe/vocabulary'
 import type { Swap } from '~~/core/substitution/catalogue'
 import { showGrams } from '~/logic/format'
 import { offersFor } from '~/logic/offers'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PART_NAMES } from '~~/core/recipe/document'
+import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import type { Intake, IntakeRow } from '~~/core/reading/readRecipe'
 
 const { intake } = defineProps<{ intake: Intake | null }>()

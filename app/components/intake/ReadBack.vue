@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { PART_NAMES } from '~~/core/recipe/document'
+import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import type { Intake } from '~~/core/reading/readRecipe'
 import type { Answer, Question } from '~~/core/reading/questions'
-import { plainPart, PRECOOKING_WORDS, SHAPE_WORDS, showCooking, showGrams } from '~/logic/format'
+import { plainPart, PRECOOKING_WORDS, showCooking, showGrams } from '~/logic/format'
+import { SHAPE_NAMES } from '~~/core/piece/shapes'
 
 const shelves = useLarderStore()
 
@@ -45,7 +46,7 @@ const about = (part: (typeof recipe.value.parts)[number]) =>
     <h2 id="read-title">{{ recipe.title }}</h2>
     <p>
       {{ recipe.pieces }} pieces, serves {{ recipe.servings }}. {{ showCooking(recipe.cooking) }}.
-      {{ SHAPE_WORDS[recipe.shape] }}.
+      {{ SHAPE_NAMES[recipe.shape] }}.
     </p>
     <p v-for="doubt in doubts" :key="doubt.text" class="small">
       <span class="sign watch">check</span> {{ doubt.text }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Listed } from '~/logic/api'
 import type { Family } from '~/logic/families'
-import { SHAPE_WORDS } from '~/logic/format'
+import { SHAPE_NAMES } from '~~/core/piece/shapes'
 
 const { family } = defineProps<{ family: Family }>()
 const emit = defineEmits<{ remove: [recipe: Listed] }>()
@@ -10,7 +10,7 @@ const members = computed(() => [family.root, ...family.variants])
 const facts = computed(() => {
   const { summary } = family.root
   return summary
-    ? `${SHAPE_WORDS[summary.shape]}, ${summary.pieces} pieces for ${summary.servings}`
+    ? `${SHAPE_NAMES[summary.shape]}, ${summary.pieces} pieces for ${summary.servings}`
     : 'Not ready to be reckoned: no dough yet'
 })
 /** What tells a variant from its original: the end of its title, or its diets. */

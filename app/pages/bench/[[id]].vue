@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { madeAs } from '~~/core/substitution/catalogue'
 import { useToast } from 'primevue/usetoast'
-import { PART_NAMES, PART_KINDS } from '~~/core/recipe/document'
+import { PART_NAMES, PART_KINDS } from '~~/core/recipe/vocabulary'
 import { brings } from '~~/core/adaptation/brings'
 import { table } from '~~/data/table'
 import type { Basis } from '~/components/bench/FiguresTable.vue'

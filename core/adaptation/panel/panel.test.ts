@@ -4,7 +4,9 @@ import { larder } from '../../../test/helpers'
 import { adapt, type Adaptation } from '../adapt'
 import { isFlour } from '../../food/groups'
 import { readRecipe } from '../../reading/readRecipe'
-import { allLines, type PartKind, type Recipe } from '../../recipe/document'
+import type { Recipe } from '../../recipe/document'
+import { allLines, foodOf } from '../../recipe/lines'
+import type { PartKind } from '../../recipe/vocabulary'
 
 // What a good cook would and would not do, judged apart from the code that decides: `judged.txt` holds the recipes,
 // and for each diet what is expected, each with its reason behind a hash. Common practice, no source.
@@ -44,7 +46,7 @@ const judged: Judged[] = readFileSync(new URL('judged.txt', import.meta.url), 'u
 
 const foodsIn = (recipe: Recipe, part: PartKind | null) =>
   allLines(recipe).flatMap(({ part: own, line }) => {
-    const food = line.foodId === null ? undefined : larder.foods.get(line.foodId)
+    const food = foodOf(line, larder.foods)
     return food && (part === null || own.kind === part) ? [{ food, line, part: own }] : []
   })
 const isOne = (food: { id: string; group: string; kind: string }, name: string) =>

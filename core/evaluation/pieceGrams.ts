@@ -1,5 +1,5 @@
-import type { PartKind } from '../recipe/document'
-import type { PieceGrams } from './crossSection'
+import type { PartKind } from '../recipe/vocabulary'
+import type { PieceGrams } from '../piece/crossSection'
 
 interface PartOfPiece {
   kind: PartKind
