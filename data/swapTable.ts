@@ -1,4 +1,4 @@
-import type { Larder } from '../core/tables/referenceData'
+import type { ReferenceData } from '../core/tables/referenceData'
 import { formulasFromRows } from '../core/substitution/formulas'
 import { leversFromRows } from '../core/substitution/levers'
 import { likenessFromRows } from '../core/substitution/likeness'
@@ -13,7 +13,7 @@ import { table } from './table'
  * What a recipe is adapted with: swaps, whole doughs and what is like what. It comes apart from the foods: a page
  * shows figures before it offers swaps.
  */
-export const swapTable: Pick<Larder, 'swaps' | 'formulas' | 'likeness' | 'levers'> = {
+export const swapTable: Pick<ReferenceData, 'swaps' | 'formulas' | 'likeness' | 'levers'> = {
   swaps: swapsFromRows(swaps, table.foods),
   formulas: formulasFromRows(formulas, table.foods),
   likeness: likenessFromRows(likeness, table.foods),

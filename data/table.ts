@@ -1,7 +1,7 @@
 // The application and the server are checked apart and both need to know what a table is.
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./tables.d.ts" />
-import { larderFromRows, type Larder } from '../core/tables/referenceData'
+import { referenceFromRows, type ReferenceData } from '../core/tables/referenceData'
 import aminoAcids from './amino-acids.csv'
 import diets from './diets.csv'
 import fatSteps from './fat-steps.csv'
@@ -15,7 +15,7 @@ import strength from './strength.csv'
 import yields from './yields.csv'
 
 /** The larder without its swaps: what the first figures of a recipe need. */
-export const table: Larder = larderFromRows({
+export const table: ReferenceData = referenceFromRows({
   foods,
   standIns,
   fatSteps,

@@ -150,7 +150,7 @@ try {
   log('Routes')
   const routes = await compareRoutes(server.address, recipe)
   log('Larder')
-  const larder = JSON.parse(
+  const reference = JSON.parse(
     execFileSync(bin('tsx'), [join(ROOT, 'scripts', 'bench', 'larder.ts'), server.address], {
       encoding: 'utf8',
     }),
@@ -165,7 +165,14 @@ try {
   const page = await measurePage(browser, server.address, id)
   console.log(
     JSON.stringify(
-      { node: process.version, core, routes, larder, page, serverStartMilliseconds: round(serverStart, 0) },
+      {
+        node: process.version,
+        core,
+        routes,
+        reference,
+        page,
+        serverStartMilliseconds: round(serverStart, 0),
+      },
       null,
       2,
     ),

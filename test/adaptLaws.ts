@@ -2,7 +2,7 @@ import { adapt } from '../core/adaptation/adapt'
 import type { Recipe } from '../core/recipe/document'
 import { allLines } from '../core/recipe/lines'
 import { RecipeProblem } from '../core/recipe/problem'
-import { larder } from './helpers'
+import { reference } from './helpers'
 
 /**
  * What holds of any adaptation whatever, for a recipe nobody wrote. Returns what does not, in words; an exception is
@@ -11,7 +11,7 @@ import { larder } from './helpers'
 export function brokenLaws(recipe: Recipe, diets: string[]): string[] {
   let made
   try {
-    made = adapt(recipe, diets, larder)
+    made = adapt(recipe, diets, reference)
   } catch (error) {
     return error instanceof RecipeProblem ? [] : [`exception: ${(error as Error).stack?.slice(0, 300)}`]
   }

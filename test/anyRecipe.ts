@@ -1,6 +1,6 @@
 import type { Recipe } from '../core/recipe/document'
 import { COOKING_WAYS, SHAPES } from '../core/recipe/vocabulary'
-import { foods, larder, recipeOf } from './helpers'
+import { foods, reference, recipeOf } from './helpers'
 import { seeded } from './seeded'
 
 /** How many such recipes a test looks at; more of them by RANDOM_RECIPES=100000, from seed RANDOM_FROM. */
@@ -12,7 +12,7 @@ const flours = all.filter((food) => food.group === 'flour' && food.waterDemand !
 const ready = all.filter((food) => food.group === 'wrapper' || food.group === 'pastry')
 const liquids = ['water', 'milk', 'yogurt', 'egg', 'soy-drink']
 const fats = all.filter((food) => food.softeningFat !== null && food.per100g.fatG > 50)
-const ids = larder.diets.map((diet) => diet.id)
+const ids = reference.diets.map((diet) => diet.id)
 
 /** A recipe that nobody wrote, and diets that somebody may ask of it. The same seed gives the same. */
 export function anyRecipe(seed: number): { recipe: Recipe; diets: string[] } {

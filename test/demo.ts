@@ -5,7 +5,7 @@ import { buildModel, type TargetModel } from '../core/optimisation/model'
 import { wishesFor, type Wishes } from '../core/optimisation/wishes'
 import type { Recipe } from '../core/recipe/document'
 import { readRecipe } from '../core/reading/readRecipe'
-import { foods, larder } from './helpers'
+import { foods, reference } from './helpers'
 
 const folder = new URL('../data/demo/', import.meta.url)
 
@@ -22,7 +22,7 @@ export function demoRecipe(word: string): Recipe {
   return found.recipe
 }
 
-export const diets = (...ids: string[]) => dietsByIds(ids, larder)
+export const diets = (...ids: string[]) => dietsByIds(ids, reference)
 
 /**
  * The programme of the search for a recipe and wishes.
@@ -34,12 +34,12 @@ export function modelOf(
   wishes: Wishes | string[],
   without: readonly string[] = [],
 ): TargetModel {
-  const base = evaluate(recipe, larder)
+  const base = evaluate(recipe, reference)
   return buildModel({
     recipe,
     base,
     before: base,
-    larder,
+    reference,
     wishes: Array.isArray(wishes) ? wishesFor(diets(...wishes)) : wishes,
     margins: [],
     without: new Set(without),

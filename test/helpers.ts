@@ -3,10 +3,10 @@ import type { CookingWay, PartKind } from '../core/recipe/vocabulary'
 import { newLine, withIds } from '../core/recipe/document'
 import { recipeSchema } from '../core/recipe/schema'
 import { SCALDED, scaldedOf } from '../core/food/scalded'
-import { larder } from '../data/reference'
+import { reference } from '../data/reference'
 
-export { larder }
-export const { foods } = larder
+export { reference }
+export const { foods } = reference
 
 /** The food with an id; throws when a test names one that is not there. */
 export function food(id: string) {

@@ -42,12 +42,12 @@ export function useBenchEdits() {
     grams: (lineId: string, grams: number) => change((recipe) => setGrams(recipe, lineId, grams)),
     eaten: (lineId: string, grams: number | null) => change((recipe) => setEaten(recipe, lineId, grams)),
     food: (lineId: string, foodId: string) =>
-      change((recipe) => setFood(recipe, lineId, foodId, shelves.larder.foods)),
+      change((recipe) => setFood(recipe, lineId, foodId, shelves.reference.foods)),
     rewrite: (lineId: string, raw: string) =>
-      change((recipe) => rewriteLine(recipe, lineId, raw, shelves.larder.foods)),
+      change((recipe) => rewriteLine(recipe, lineId, raw, shelves.reference.foods)),
     remove: (lineId: string) => change((recipe) => removeLine(recipe, lineId)),
     add: (partId: string, raw: string) =>
-      change((recipe) => addLine(recipe, partId, raw, shelves.larder.foods)),
+      change((recipe) => addLine(recipe, partId, raw, shelves.reference.foods)),
     move: (lineId: string, partId: string, at?: number) =>
       change((recipe) => movePartLine(recipe, lineId, partId, at)),
     nudge: (lineId: string, by: -1 | 1) => change((recipe) => nudgeLine(recipe, lineId, by)),
@@ -79,7 +79,7 @@ export function useBenchEdits() {
     nudgeStep: (at: number, by: -1 | 1) => change((recipe) => nudgeStep(recipe, at, by)),
 
     swap(lineId: string, chosen: Swap) {
-      const swapped = bench.recipe && swapLine(bench.recipe, lineId, chosen, shelves.larder.foods)
+      const swapped = bench.recipe && swapLine(bench.recipe, lineId, chosen, shelves.reference.foods)
       if (swapped) bench.swapTo(swapped.recipe)
     },
   }

@@ -13,7 +13,7 @@ export function useEvaluation(recipe: () => Recipe | null, original: () => Evalu
     const document = recipe()
     if (!document) return { evaluation: null, problems: [] }
     try {
-      return { evaluation: evaluate(document, shelves.larder, original()), problems: [] }
+      return { evaluation: evaluate(document, shelves.reference, original()), problems: [] }
     } catch (error) {
       if (error instanceof RecipeProblem) return { evaluation: null, problems: error.problems }
       throw error

@@ -13,7 +13,7 @@ export function useFoodSearch(query: Ref<string>) {
   const shelves = useLarderStore()
   const there = shallowRef<{ query: string; foods: ShelvedFood[] } | null>(null)
   const away = ref(false)
-  const here = computed(() => searchFoods(query.value, shelves.larder.foods, 100))
+  const here = computed(() => searchFoods(query.value, shelves.reference.foods, 100))
   const found = computed(() => {
     if (there.value?.query !== query.value) return here.value
     const ids = new Set(there.value.foods.map((food) => food.id))

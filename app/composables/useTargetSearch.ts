@@ -4,7 +4,7 @@ import type { Recipe } from '~~/core/recipe/document'
 import type { Question, Reply } from '~/workers/target.worker'
 
 export interface Curve {
-  points: Omit<CurvePoint, 'reached'>[]
+  points: Omit<CurvePoint, 'candidate'>[]
   recipes: Recipe[]
 }
 

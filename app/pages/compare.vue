@@ -53,9 +53,9 @@ const columns = computed(() => {
     try {
       // A variant is held against the recipe it grew from, where that stands beside it.
       const original = made.find((other) => other.stored.id === one.parentId)?.evaluation ?? null
-      const after = evaluate(one.recipe, shelves.larder, original)
+      const after = evaluate(one.recipe, shelves.reference, original)
       const figures = original && { before: original, after }
-      const advice = adviceOn(one.recipe, shelves.larder, figures).map((note) => note.text)
+      const advice = adviceOn(one.recipe, shelves.reference, figures).map((note) => note.text)
       made.push({ stored: one, evaluation: after, advice })
     } catch (error) {
       if (!(error instanceof RecipeProblem)) throw error
@@ -76,7 +76,7 @@ const FIGURES: Nutrient[] = [
   'saltG',
 ]
 const recipes = computed(() => stored.value.map((one) => one.recipe))
-const lines = computed(() => differingLines(recipes.value, shelves.larder.foods))
+const lines = computed(() => differingLines(recipes.value, shelves.reference.foods))
 const method = computed(() => differingAdvice(columns.value.map((one) => one.advice)))
 
 /** Puts a variant in the place of the recipe it grew from, as a new revision of that; the variant stays. */

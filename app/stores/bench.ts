@@ -232,7 +232,7 @@ export const useBenchStore = defineStore('bench', () => {
     if (!loaded || !now.value) return []
     const { adapt } = loaded
     try {
-      const adaptation = adapt(now.value.recipe, dietIds, shelves.larder)
+      const adaptation = adapt(now.value.recipe, dietIds, shelves.reference)
       takeVariant(adaptation.recipe, dietNames(dietIds))
       return adaptation.changes
     } catch (error) {

@@ -3,7 +3,7 @@ import type { Price } from '~~/core/cost/costOf'
 import type { Food } from '~~/core/food/food'
 import type { PacketLabel } from '~~/core/food/packet'
 import type { TaughtName } from '~~/core/tables/taughtNames'
-import { withFoods, withNames, withSwaps, type Larder } from '~~/core/tables/referenceData'
+import { withFoods, withNames, withSwaps, type ReferenceData } from '~~/core/tables/referenceData'
 import type { OwnSwap } from '~~/core/substitution/catalogue'
 import type { Recipe } from '~~/core/recipe/document'
 import { allLines } from '~~/core/recipe/lines'
@@ -29,7 +29,7 @@ export const useLarderStore = defineStore('larder', () => {
   const extra = shallowRef<Food[]>([])
   const swaps = shallowRef<OwnSwap[]>([])
   /** What a recipe is adapted with, from when it has come. */
-  const adapting = shallowRef<Partial<Larder>>({})
+  const adapting = shallowRef<Partial<ReferenceData>>({})
   /** Brings swaps and formulas; without the server the bench still reckons, and asks again. */
   async function loadSwaps() {
     if (adapting.value.swaps) return
@@ -38,7 +38,7 @@ export const useLarderStore = defineStore('larder', () => {
   }
   /** What the cook means by names, before what the table does. */
   const names = shallowRef<TaughtName[]>([])
-  const larder = computed(() =>
+  const reference = computed(() =>
     withNames(withSwaps(withFoods({ ...table, ...adapting.value }, extra.value), swaps.value), names.value),
   )
   const own = shallowRef<ShelvedFood[]>([])
@@ -59,7 +59,7 @@ export const useLarderStore = defineStore('larder', () => {
     if (!recipe) return
     const ids = new Set<string>()
     for (const { line } of allLines(recipe))
-      if (line.foodId && !larder.value.foods.has(line.foodId)) ids.add(line.foodId)
+      if (line.foodId && !reference.value.foods.has(line.foodId)) ids.add(line.foodId)
     if (ids.size) await know([...ids])
   }
 
@@ -93,7 +93,7 @@ export const useLarderStore = defineStore('larder', () => {
       const foods = [
         ...known.swaps.map((one) => one.toFoodId),
         ...taught.names.map((one) => one.foodId),
-      ].filter((id) => !larder.value.foods.has(id))
+      ].filter((id) => !reference.value.foods.has(id))
       if (foods.length) await know(foods)
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
@@ -189,7 +189,7 @@ export const useLarderStore = defineStore('larder', () => {
   }
 
   return {
-    larder,
+    reference,
     extra,
     names,
     teach,

@@ -1,9 +1,9 @@
 import type { Food } from '~~/core/food/food'
 import type { TaughtName } from '~~/core/tables/taughtNames'
-import { withFoods, withNames, type Larder } from '~~/core/tables/referenceData'
+import { withFoods, withNames, type ReferenceData } from '~~/core/tables/referenceData'
 import type { Intake } from '~~/core/reading/readRecipe'
 import { readWithAnswers, type Given } from '~~/core/reading/withAnswers'
-import { larder as table } from '~~/data/reference'
+import { reference as table } from '~~/data/reference'
 
 /** What the cook's larder holds besides the tables; sent when it has changed. */
 export interface OwnLarder {
@@ -17,13 +17,13 @@ export interface Read {
   intake: Intake | null
 }
 
-let larder: Larder = table
+let reference: ReferenceData = table
 
 onmessage = ({ data }: MessageEvent<Order>) => {
   if (data.kind === 'larder') {
-    larder = withNames(withFoods(table, data.own.foods), data.own.names)
+    reference = withNames(withFoods(table, data.own.foods), data.own.names)
     return
   }
-  const answer: Read = { turn: data.turn, intake: readWithAnswers(data.text, data.given, larder.foods) }
+  const answer: Read = { turn: data.turn, intake: readWithAnswers(data.text, data.given, reference.foods) }
   postMessage(answer)
 }

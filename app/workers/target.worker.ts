@@ -8,7 +8,7 @@ import { withFoods, withSwaps } from '~~/core/tables/referenceData'
 import type { OwnSwap } from '~~/core/substitution/catalogue'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
-import { larder as table } from '~~/data/reference'
+import { reference as table } from '~~/data/reference'
 
 export interface Question {
   kind: 'adapt' | 'curve'
@@ -29,13 +29,13 @@ export interface Question {
 export type Reply =
   | { kind: 'progress'; share: number; doing: string }
   | { kind: 'adapt'; answer: ReturnType<typeof adapt> }
-  | { kind: 'curve'; points: Omit<CurvePoint, 'reached'>[]; recipes: Recipe[] }
+  | { kind: 'curve'; points: Omit<CurvePoint, 'candidate'>[]; recipes: Recipe[] }
   | { kind: 'problem'; message: string }
 
 const say = (reply: Reply) => postMessage(reply)
 
 onmessage = ({ data }: MessageEvent<Question>) => {
-  const larder = withSwaps(withFoods(table, data.foods), data.swaps)
+  const reference = withSwaps(withFoods(table, data.foods), data.swaps)
   const options: AdaptOptions = {
     locks: data.locks,
     weights: data.weights,
@@ -45,21 +45,21 @@ onmessage = ({ data }: MessageEvent<Question>) => {
   }
   try {
     if (data.kind === 'adapt' || !data.figure) {
-      say({ kind: 'adapt', answer: adapt(data.recipe, data.diets, larder, options) })
+      say({ kind: 'adapt', answer: adapt(data.recipe, data.diets, reference, options) })
       return
     }
-    const diets = larder.diets.filter((diet) => data.diets.includes(diet.id))
+    const diets = reference.diets.filter((diet) => data.diets.includes(diet.id))
     const wishes = wishesFor(diets, {
       targets: data.targets,
       locks: data.locks,
       weights: data.weights,
       prices: options.prices,
     })
-    const points = tradeOff(data.recipe, wishes, data.figure, larder, 25, options)
+    const points = tradeOff(data.recipe, wishes, data.figure, reference, 25, options)
     say({
       kind: 'curve',
       points: points.map(({ limit, distance, value, swaps }) => ({ limit, distance, value, swaps })),
-      recipes: points.map((point) => point.reached.recipe),
+      recipes: points.map((point) => point.candidate.recipe),
     })
   } catch (error) {
     if (!(error instanceof RecipeProblem)) throw error

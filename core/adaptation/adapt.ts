@@ -1,7 +1,7 @@
 import { avoidDiet, type Diet } from '../diet/diets'
 import type { Target } from '../diet/target'
-import { evaluate, type Evaluation } from '../evaluation/evaluate'
-import type { Larder } from '../tables/referenceData'
+import { evaluate, evaluationWith, type Evaluation } from '../evaluation/evaluate'
+import type { ReferenceData } from '../tables/referenceData'
 import { lossesBetween, type Loss } from '../nutrition/micronutrients'
 import { isFlour } from '../food/groups'
 import { RecipeProblem, type FieldProblem } from '../recipe/problem'
@@ -14,7 +14,7 @@ import { adviceOn, withAdvice } from '../method/advice'
 import type { Binding } from '../optimisation/binding'
 import { keptDiets } from '../optimisation/question'
 import { search, type SearchOptions } from '../optimisation/search'
-import type { Reached, Term } from '../optimisation/searchOnce'
+import type { Candidate, Term } from '../optimisation/searchOnce'
 import { NO_LOCKS, USUAL_WEIGHTS, type Locks, type Weights, type Wishes } from '../optimisation/wishes'
 import type { PriceBook } from '../cost/costOf'
 
@@ -64,14 +64,14 @@ export interface AdaptOptions extends SearchOptions {
  *
  * @throws RecipeProblem naming `diets` when one is not known
  */
-export function dietsByIds(ids: readonly string[], larder: Larder): Diet[] {
+export function dietsByIds(ids: readonly string[], reference: ReferenceData): Diet[] {
   return ids.map((id, at) => {
-    const diet = larder.diets.find((one) => one.id === id)
+    const diet = reference.diets.find((one) => one.id === id)
     if (!diet) {
       throw new RecipeProblem([
         {
           field: `diets[${at}]`,
-          message: `"${id}" is not a diet here; use one of ${larder.diets.map((one) => one.id).join(', ')}`,
+          message: `"${id}" is not a diet here; use one of ${reference.diets.map((one) => one.id).join(', ')}`,
         },
       ])
     }
@@ -94,7 +94,7 @@ const needsSearch = (wishes: Wishes) =>
  * A dough whose one liquid has no weight cannot be brought back to the softness it had: how much goes in is asked
  * first. Null when its liquid is known, or when it needs none.
  */
-function unweighedLiquid(recipe: Recipe, { foods }: Larder): FieldProblem | null {
+function unweighedLiquid(recipe: Recipe, { foods }: ReferenceData): FieldProblem | null {
   let open: FieldProblem | null = null
   let flour = false
   for (const [p, part] of recipe.parts.entries()) {
@@ -122,10 +122,10 @@ function unweighedLiquid(recipe: Recipe, { foods }: Larder): FieldProblem | null
 export function adapt(
   recipe: Recipe,
   dietIds: readonly string[],
-  larder: Larder,
+  reference: ReferenceData,
   options: AdaptOptions = {},
 ): Adaptation {
-  const named = dietsByIds(dietIds, larder)
+  const named = dietsByIds(dietIds, reference)
   const avoided = recipe.avoid ?? []
   const diets = avoided.length ? [...named, avoidDiet(avoided)] : named
   const wishes: Wishes = {
@@ -145,39 +145,42 @@ export function adapt(
       },
     ])
   }
-  const unknown = unweighedLiquid(recipe, larder)
+  const unknown = unweighedLiquid(recipe, reference)
   if (unknown) throw new RecipeProblem([unknown])
-  const before = evaluate(recipe, larder)
-  if (!needsSearch(wishes)) return byCatalogue(recipe, before, wishes, dietIds, larder)
+  const before = evaluate(recipe, reference)
+  if (!needsSearch(wishes)) return byCatalogue(recipe, before, wishes, dietIds, reference)
 
-  const kept = keptDiets({ before, larder, wishes })
+  const kept = keptDiets({ before, reference, wishes })
   const { lineIds, refused } = wishes.locks
-  const offered = larder.swaps.filter((swap) => !refused.includes(swap.id))
+  const offered = reference.swaps.filter((swap) => !refused.includes(swap.id))
   const open = swapUnweighed(
     recipe,
-    { diets, kept, had: allergensIn(recipe, larder.foods) },
+    { diets, kept, had: allergensIn(recipe, reference.foods) },
     offered,
-    larder.foods,
+    reference.foods,
     lineIds,
   )
-  const finish = (one: Reached): Alternative => {
-    const made = finished(one.recipe, one.evaluation, before, dietIds, larder)
+  const finish = (one: Candidate): Alternative => {
+    const made = finished(one.recipe, one.evaluation, before, dietIds, reference)
     return {
       recipe: made,
       changes: [...open.changes, ...one.changes],
-      evaluation: evaluate(made, larder, before),
+      evaluation: evaluationWith(made, one.evaluation, reference),
       distance: one.distance,
       terms: one.terms,
     }
   }
-  const found = search(open.recipe, wishes, larder, options)
+  // Evaluated once: only where something unweighed was swapped is it another recipe that is searched from.
+  const found = open.changes.length
+    ? search(open.recipe, wishes, reference, options)
+    : search(recipe, wishes, reference, { ...options, before })
   if (!found.best) {
-    const swapped = byCatalogue(recipe, before, wishes, dietIds, larder)
+    const swapped = byCatalogue(recipe, before, wishes, dietIds, reference)
     return {
       ...swapped,
       conflict: found.conflict,
       compromise: found.closest?.text ?? '',
-      alternatives: found.closest ? [finish(found.closest.reached)] : [],
+      alternatives: found.closest ? [finish(found.closest.candidate)] : [],
     }
   }
   const best = finish(found.best)
@@ -202,7 +205,7 @@ export function adapt(
  *
  * @throws RecipeProblem naming the food
  */
-function refuseTooHeavy(recipe: Recipe, { foods }: Larder): void {
+function refuseTooHeavy(recipe: Recipe, { foods }: ReferenceData): void {
   for (const { line } of allLines(recipe))
     if ((line.grams ?? 0) > MAX_LINE_GRAMS) {
       const name = foodOf(line, foods)?.name ?? line.name
@@ -217,11 +220,11 @@ function finished(
   after: Evaluation,
   before: Evaluation,
   dietIds: readonly string[],
-  larder: Larder,
+  reference: ReferenceData,
 ): Recipe {
-  refuseTooHeavy(recipe, larder)
+  refuseTooHeavy(recipe, reference)
   const meant = { ...recipe, diets: [...new Set([...recipe.diets, ...dietIds])] }
-  return withAdvice(meant, adviceOn(meant, larder, { before, after }))
+  return withAdvice(meant, adviceOn(meant, reference, { before, after }))
 }
 
 function byCatalogue(
@@ -229,17 +232,21 @@ function byCatalogue(
   before: Evaluation,
   wishes: Wishes,
   dietIds: readonly string[],
-  larder: Larder,
+  reference: ReferenceData,
 ): Adaptation {
   const { diets } = wishes
-  const kept = keptDiets({ before, larder, wishes })
-  const { recipe: swapped, changes, unmet } = adaptRecipe(recipe, diets, larder.swaps, larder.foods, kept)
-  const first = evaluate(swapped, larder, before)
+  const kept = keptDiets({ before, reference, wishes })
+  const {
+    recipe: swapped,
+    changes,
+    unmet,
+  } = adaptRecipe(recipe, diets, reference.swaps, reference.foods, kept)
+  const first = evaluate(swapped, reference, before)
   // What the cook was told before stays while nothing is changed: a packet to check changes no line.
   const made = changes.some((change) => change.kind !== 'check')
-    ? finished(swapped, first, before, dietIds, larder)
+    ? finished(swapped, first, before, dietIds, reference)
     : { ...swapped, diets: [...new Set([...swapped.diets, ...dietIds])] }
-  const evaluation = evaluate(made, larder, before)
+  const evaluation = evaluationWith(made, first, reference)
   return {
     recipe: made,
     changes,

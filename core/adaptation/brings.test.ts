@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { larder, recipeOf } from '../../test/helpers'
+import { reference, recipeOf } from '../../test/helpers'
 import { adapt } from './adapt'
 import { allLines, foodOf } from '../recipe/lines'
 import { foodAgainstDiet } from '../diet/diets'
@@ -23,16 +23,16 @@ const pockets = recipeOf(
 describe('what an adaptation brings unasked', () => {
   it('names allergens that were not there', () => {
     // Kept if it can be, unless the cook says that it need not.
-    const { before, evaluation } = adapt(pockets, ['vegan'], larder, { weights: { kept: 0 } })
-    const { allergens } = brings(before, evaluation, larder.diets, ['vegan'])
+    const { before, evaluation } = adapt(pockets, ['vegan'], reference, { weights: { kept: 0 } })
+    const { allergens } = brings(before, evaluation, reference.diets, ['vegan'])
     expect(allergens).toContain('Soybeans')
     expect(allergens).not.toContain('Cereals containing gluten')
   })
 
   it('names diets that were kept and are no longer, and not those that were asked for', () => {
-    const { before, evaluation } = adapt(pockets, ['keto'], larder, { weights: { kept: 0 } })
-    const { dietsLost } = brings(before, evaluation, larder.diets, ['keto'])
-    const lost = larder.diets.filter(({ name }) => dietsLost.includes(name))
+    const { before, evaluation } = adapt(pockets, ['keto'], reference, { weights: { kept: 0 } })
+    const { dietsLost } = brings(before, evaluation, reference.diets, ['keto'])
+    const lost = reference.diets.filter(({ name }) => dietsLost.includes(name))
     expect(lost.length).toBeGreaterThan(0)
     for (const diet of lost) {
       expect(before.diets.find((one) => one.diet === diet.id)?.fits, diet.id).toBe(true)
@@ -43,9 +43,9 @@ describe('what an adaptation brings unasked', () => {
 
   it('is nothing where a stand-in keeps what the recipe keeps', () => {
     for (const ids of [['vegan'], ['gluten-free'], ['vegan', 'gluten-free']]) {
-      const { before, evaluation, unmet } = adapt(pockets, ids, larder)
+      const { before, evaluation, unmet } = adapt(pockets, ids, reference)
       expect(unmet).toEqual([])
-      expect(brings(before, evaluation, larder.diets, ids), ids.join()).toEqual({
+      expect(brings(before, evaluation, reference.diets, ids), ids.join()).toEqual({
         allergens: [],
         dietsLost: [],
       })
@@ -53,8 +53,8 @@ describe('what an adaptation brings unasked', () => {
   })
 
   it('is nothing where nothing changes', () => {
-    const { before } = adapt(pockets, ['vegan'], larder)
-    expect(brings(before, before, larder.diets, [])).toEqual({ allergens: [], dietsLost: [] })
+    const { before } = adapt(pockets, ['vegan'], reference)
+    expect(brings(before, before, reference.diets, [])).toEqual({ allergens: [], dietsLost: [] })
   })
 })
 
@@ -85,10 +85,10 @@ describe('lines without a weight', () => {
   it.each([[['vegan', 'high-protein']], [['vegetarian', 'keto']], [['vegan', 'gluten-free']]])(
     'are swapped or reported when the search looks for %s',
     (diets) => {
-      const { recipe, unmet, changes } = adapt(open, diets, larder)
-      const asked = larder.diets.filter((diet) => diets.includes(diet.id))
+      const { recipe, unmet, changes } = adapt(open, diets, reference)
+      const asked = reference.diets.filter((diet) => diets.includes(diet.id))
       for (const { line } of allLines(recipe)) {
-        const food = foodOf(line, larder.foods)
+        const food = foodOf(line, reference.foods)
         if (!food || line.grams !== null) continue
         const broken = asked.some((diet) => foodAgainstDiet(food, diet).breaks.length)
         if (broken) expect(unmet.map((one) => one.lineId)).toContain(line.id)
@@ -98,7 +98,7 @@ describe('lines without a weight', () => {
   )
 
   it('stay where they are locked', () => {
-    const { recipe } = adapt(open, ['vegan', 'high-protein'], larder, { locks: { lineIds: ['open1'] } })
+    const { recipe } = adapt(open, ['vegan', 'high-protein'], reference, { locks: { lineIds: ['open1'] } })
     expect(allLines(recipe).find(({ line }) => line.id === 'open1')?.line.foodId).toBe('ham')
   })
 })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demo } from '../../test/demo'
-import { larder } from '../../test/helpers'
+import { reference } from '../../test/helpers'
 import { adapt, type Adaptation } from './adapt'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
@@ -20,7 +20,7 @@ const groupGrams = (recipe: Recipe, groups: RegExp) =>
     .filter((part) => part.kind === 'shell')
     .flatMap((part) => part.lines)
     .reduce((sum, line) => {
-      const food = foodOf(line, larder.foods)
+      const food = foodOf(line, reference.foods)
       return sum + (food && groups.test(food.group) ? (line.grams ?? 0) : 0)
     }, 0)
 const isReached = (made: Adaptation) => made.conflict.length === 0
@@ -30,7 +30,7 @@ describe('what an experienced cook would do', () => {
   it.each(cases)(
     '%s made %s keeps gluten and isolates within what bakes well, or says that it does not',
     (_, wish, recipe) => {
-      const made = adapt(recipe, wish, larder)
+      const made = adapt(recipe, wish, reference)
       if (!isReached(made) || saysFurther(made)) return
       const flours = groupGrams(made.recipe, /^(?:flour|starch|gluten|protein-powder|fibre)$/)
       if (flours === 0) return
@@ -44,7 +44,7 @@ describe('what an experienced cook would do', () => {
   )
 
   it.each(cases)('%s made %s keeps its dip and what seasons its filling', (_, wish, recipe) => {
-    const made = adapt(recipe, wish, larder)
+    const made = adapt(recipe, wish, reference)
     if (!isReached(made) || saysFurther(made)) return
     const after = new Map(allLines(made.recipe).map(({ line }) => [line.id, line]))
     for (const { part, line } of allLines(recipe)) {
@@ -57,7 +57,7 @@ describe('what an experienced cook would do', () => {
   })
 
   it('goes further only where nothing else reaches it, and says so', () => {
-    const further = cases.map(([, wish, recipe]) => adapt(recipe, wish, larder)).filter(saysFurther)
+    const further = cases.map(([, wish, recipe]) => adapt(recipe, wish, reference)).filter(saysFurther)
     for (const made of further) expect(made.compromise).toMatch(/\d %|in its amounts/)
     expect(further.length).toBeLessThan(cases.length / 2)
   })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demo } from '../../test/demo'
-import { larder } from '../../test/helpers'
+import { reference } from '../../test/helpers'
 import { corpus } from '../../test/readingCorpus'
 import { adapt, type Adaptation } from './adapt'
 import type { Food } from '../food/food'
@@ -36,7 +36,7 @@ const PAIRS = [
 ]
 const recipes: { name: string; recipe: Recipe }[] = [
   ...demo,
-  ...corpus().map((one) => ({ name: one.name, recipe: readRecipe(one.text, larder.foods).recipe })),
+  ...corpus().map((one) => ({ name: one.name, recipe: readRecipe(one.text, reference.foods).recipe })),
 ]
 
 interface Made {
@@ -53,7 +53,7 @@ const all: Made[] = recipes.flatMap(({ name, recipe }, at) => {
     : [[DIETS[at % DIETS.length]!], [DIETS[(at + 3) % DIETS.length]!], PAIRS[at % PAIRS.length]!]
   return asked.flatMap((ids): Made[] => {
     try {
-      return [{ name, ids, recipe, made: adapt(recipe, ids, larder) }]
+      return [{ name, ids, recipe, made: adapt(recipe, ids, reference) }]
     } catch (error) {
       // A recipe without a dough, or with a liquid nobody has weighed, is asked about and not adapted.
       if (error instanceof RecipeProblem) return []
@@ -65,7 +65,7 @@ const reached = all.filter(({ made }) => !made.conflict.length)
 const said = ({ made }: Made) => made.compromise
 const isFormed = ({ made }: Made) => made.changes.some((change) => change.kind === 'formula')
 const label = ({ name, ids }: Made) => `${name} for ${ids.join(', ')}`
-const kcal = (id: string | null) => (id === null ? 0 : (larder.foods.get(id)?.energyKcal ?? 0))
+const kcal = (id: string | null) => (id === null ? 0 : (reference.foods.get(id)?.energyKcal ?? 0))
 
 describe('what no cook would do', () => {
   it('is looked for in some hundreds of adaptations, most of which are reached', () => {
@@ -92,8 +92,8 @@ describe('what no cook would do', () => {
 
   it('give up a diet that the recipe kept, where it could be kept', () => {
     const losing = reached.filter(({ made, ids }) => {
-      const wishes = wishesFor(larder.diets.filter((diet) => ids.includes(diet.id)))
-      return keptDiets({ before: made.before, larder, wishes }).some(
+      const wishes = wishesFor(reference.diets.filter((diet) => ids.includes(diet.id)))
+      return keptDiets({ before: made.before, reference, wishes }).some(
         (diet) => !made.evaluation.diets.find((own) => own.diet === diet.id)!.fits,
       )
     })
@@ -121,12 +121,14 @@ describe('what no cook would do', () => {
     for (const one of reached) {
       const grams = (of: Recipe, counts: (food: Food) => boolean) =>
         allLines(of).reduce((sum, { part, line }) => {
-          const food = foodOf(line, larder.foods)
+          const food = foodOf(line, reference.foods)
           return sum + (part.kind === 'shell' && food && counts(food) ? (line.grams ?? 0) : 0)
         }, 0)
       const flours = grams(one.made.recipe, (food) => foodIs(food, 'flour'))
       if (flours <= 0 || grams(one.recipe, (food) => foodIs(food, 'isolate')) > 0) continue
-      const keto = purposesOf(wishesFor(larder.diets.filter((diet) => one.ids.includes(diet.id)))).has('keto')
+      const keto = purposesOf(wishesFor(reference.diets.filter((diet) => one.ids.includes(diet.id)))).has(
+        'keto',
+      )
       const gluten = grams(one.made.recipe, (food) => food.group === 'gluten') / flours
       expect(gluten, `${label(one)}: ${said(one)}`).toBeLessThanOrEqual(keto ? 0.41 : said(one) ? 0.27 : 0.21)
       expect(one.made.evaluation.abilities.springs ?? 0, label(one)).toBeLessThan(2.2)
@@ -168,7 +170,7 @@ describe('what no cook would do', () => {
         if (part.kind !== 'filling') continue
         const total = part.lines.reduce((sum, line) => sum + (line.grams ?? 0), 0)
         for (const line of part.lines) {
-          const food = foodOf(line, larder.foods)
+          const food = foodOf(line, reference.foods)
           if (!food || !line.grams || line.grams < 0.15 * total || line.waterChangeGrams) continue
           // Starch and sugar go out where carbohydrate is what is asked to.
           if (keto && /^(?:starch|noodle|bread|flour|sweetener|dried-fruit)$/.test(food.group)) continue

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { food, larder, recipeOf } from '../../test/helpers'
+import { food, reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import type { Part, Recipe } from '../recipe/document'
 import { PRECOOKING_WAYS } from '../recipe/vocabulary'
@@ -24,7 +24,7 @@ const withFilling = (fields: Partial<Part>): Recipe => ({
   ...pies,
   parts: pies.parts.map((part) => (part.kind === 'filling' ? { ...part, ...fields } : part)),
 })
-const filling = (fields: Partial<Part>) => evaluate(withFilling(fields), larder)
+const filling = (fields: Partial<Part>) => evaluate(withFilling(fields), reference)
 
 describe('a filling that is cooked before it goes in', () => {
   it('loses weight by the yields of its foods; cheese keeps its own (reckoned by hand)', () => {
@@ -55,7 +55,7 @@ describe('a filling that is cooked before it goes in', () => {
   })
 
   it('keeps its nutrients: the piece is lighter and no leaner', () => {
-    const raw = evaluate(pies, larder)
+    const raw = evaluate(pies, reference)
     const fried = filling({ cookedBy: 'fry' })
     expect(fried.perPiece.energyKcal).toBeCloseTo(raw.perPiece.energyKcal, 9)
     expect(fried.perPiece.grams).toBeLessThan(raw.perPiece.grams)
@@ -64,7 +64,7 @@ describe('a filling that is cooked before it goes in', () => {
   })
 
   it('loses vitamins twice, minerals never', () => {
-    const raw = evaluate(pies, larder).micronutrients
+    const raw = evaluate(pies, reference).micronutrients
     const fried = filling({ cookedBy: 'fry' }).micronutrients
     expect(fried.vitaminB12Ug.perPiece / raw.vitaminB12Ug.perPiece).toBeCloseTo(0.9, 9)
     expect(fried.ironMg.perPiece).toBeCloseTo(raw.ironMg.perPiece, 9)
@@ -74,7 +74,7 @@ describe('a filling that is cooked before it goes in', () => {
 describe('yields', () => {
   it('leave what is dry alone', () => {
     for (const id of ['red-lentils-dry', 'plain-flour', 'dried-mushrooms', 'cumin'])
-      expect(yieldOf(food(id), 'simmer', larder.cooking)?.factor ?? 1, id).toBe(1)
+      expect(yieldOf(food(id), 'simmer', reference.cooking)?.factor ?? 1, id).toBe(1)
   })
 
   // Source: USDA Agriculture Handbook 102 and later yield tables, from memory: pan-broiled minced beef comes to
@@ -85,7 +85,7 @@ describe('yields', () => {
     ['spinach', 'simmer', 0.72, 0.85],
     ['chicken', 'roast', 0.65, 0.78],
   ] as const)('%s, %s, lies between %d and %d', (id, way, low, high) => {
-    const { factor } = yieldOf(food(id), way, larder.cooking)!
+    const { factor } = yieldOf(food(id), way, reference.cooking)!
     expect(factor).toBeGreaterThanOrEqual(low)
     expect(factor).toBeLessThanOrEqual(high)
   })
@@ -94,7 +94,7 @@ describe('yields', () => {
     fc.assert(
       fc.property(
         fc.array(
-          fc.tuple(fc.constantFrom(...larder.foods.keys()), fc.double({ min: 0, max: 900, noNaN: true })),
+          fc.tuple(fc.constantFrom(...reference.foods.keys()), fc.double({ min: 0, max: 900, noNaN: true })),
           { minLength: 1, maxLength: 8 },
         ),
         fc.constantFrom(...PRECOOKING_WAYS),
@@ -103,7 +103,7 @@ describe('yields', () => {
           const part = recipe.parts.find((one) => one.kind === 'filling')!
           const { filling: found } = evaluate(
             { ...recipe, parts: [recipe.parts[0]!, { ...part, cookedBy }] },
-            larder,
+            reference,
           )
           expect(found.waterPct).toBeGreaterThanOrEqual(-1e-9)
           expect(found.grams).toBeGreaterThanOrEqual(-1e-9)
@@ -128,7 +128,7 @@ describe('what is not eaten (common practice, no source)', () => {
       },
       { pieces: 10, usualLeft: true },
     )
-    const evaluation = evaluate({ ...recipe, shape }, larder)
+    const evaluation = evaluate({ ...recipe, shape }, reference)
     return new Map(evaluation.asEaten.balance.left.map((row) => [row.what, row.grams]))
   }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import { scaleRecipe } from '../recipe/scale'
 import { costOf, type Price, type PriceBook } from './costOf'
@@ -25,7 +25,7 @@ const pies = recipeOf(
   { pieces: 8, servings: 4 },
 )
 const cost = (recipe = pies, prices = book) =>
-  costOf(recipe, evaluate(recipe, larder).working.lines, foods, prices)
+  costOf(recipe, evaluate(recipe, reference).working.lines, foods, prices)
 
 describe('cost', () => {
   it('is reckoned by hand: 400 g at 1.50 a kilo and 200 g at 4.00 for 400 g', () => {
@@ -55,7 +55,7 @@ describe('cost', () => {
       { shell: [['plain-flour', 300]], pan: [['sunflower-oil', 1000]] },
       { way: 'deep-fry', usualLeft: true },
     )
-    const evaluation = evaluate(fried, larder)
+    const evaluation = evaluate(fried, reference)
     const oil = evaluation.parts.find((part) => part.kind === 'pan')!.grams
     expect(cost(fried).batch).toBeCloseTo(0.3 * 1.5 + (oil / 1000) * 3, 9)
   })
@@ -64,7 +64,7 @@ describe('cost', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.2, max: 20, noNaN: true }), (factor) => {
         const scaled = scaleRecipe(pies, factor)
-        const evaluated = costOf(scaled, evaluate(scaled, larder).working.lines, foods, book)
+        const evaluated = costOf(scaled, evaluate(scaled, reference).working.lines, foods, book)
         expect(evaluated.batch / cost().batch).toBeCloseTo(factor, 3)
       }),
       { numRuns: 30 },

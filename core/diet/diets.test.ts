@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import rows from '../../data/diets.csv'
-import { food, larder } from '../../test/helpers'
-import { larderFromRows } from '../tables/referenceData'
+import { food, reference } from '../../test/helpers'
+import { referenceFromRows } from '../tables/referenceData'
 import { dietsFromRows, foodAgainstDiet } from './diets'
 
-const vegan = larder.diets.find((diet) => diet.id === 'vegan')!
-const dairyFree = larder.diets.find((diet) => diet.id === 'dairy-free')!
+const vegan = reference.diets.find((diet) => diet.id === 'vegan')!
+const dairyFree = reference.diets.find((diet) => diet.id === 'dairy-free')!
 
 describe('the diets', () => {
   it('name their source, and exclude something or ask for something', () => {
-    for (const diet of larder.diets) {
+    for (const diet of reference.diets) {
       expect(diet.source.length).toBeGreaterThan(20)
       expect(
         diet.excludesOrigins.length +
@@ -39,12 +39,12 @@ describe('milk whose lactose is split', () => {
   const breaks = (id: string) =>
     foodAgainstDiet(
       milk,
-      larder.diets.find((diet) => diet.id === id)!,
+      reference.diets.find((diet) => diet.id === id)!,
     ).breaks.length > 0
   it('is for those who leave lactose out, and milk for all others', () => {
     expect(breaks('lactose-free')).toBe(false)
     for (const id of ['dairy-free', 'vegan']) expect(breaks(id), id).toBe(true)
-    const lactoseFree = larder.diets.find((diet) => diet.id === 'lactose-free')!
+    const lactoseFree = reference.diets.find((diet) => diet.id === 'lactose-free')!
     expect(foodAgainstDiet(food('milk'), lactoseFree).breaks).not.toEqual([])
   })
 })
@@ -85,7 +85,7 @@ it('builds no larder from swaps that name a food that is not there', () => {
     source: 'practice',
   }
   expect(() =>
-    larderFromRows({
+    referenceFromRows({
       foods: [],
       standIns: [],
       fatSteps: [],

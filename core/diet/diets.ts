@@ -17,6 +17,8 @@ export interface Diet {
   targets: Target[]
   /** What is said beside a verdict of "fits"; '' for nothing. */
   warning: string
+  /** The code of the caution that the warning is, where it is for health and stands beside every such recipe; '' else. */
+  caution: string
   source: string
 }
 
@@ -52,6 +54,7 @@ export function dietsFromRows(rows: readonly Readonly<Record<string, string>>[])
       excludedAs: row.excluded_as ?? '',
       targets: list((row.targets ?? '').replaceAll(';', '|')).map((text) => parseTarget(text, where)),
       warning: row.warning ?? '',
+      caution: row.caution ?? '',
       source: row.source,
     }
   })
@@ -73,13 +76,9 @@ export function avoidDiet(foodIds: readonly string[]): Diet {
     excludedAs: 'on your avoid list',
     targets: [],
     warning: '',
+    caution: '',
     source: 'your own choice',
   }
-}
-
-/** A diet of nothing but numbers, as a cook asks for them. */
-export function targetDiet(targets: readonly Target[]): Diet {
-  return { ...avoidDiet([]), id: 'targets', name: 'Your targets', targets: [...targets] }
 }
 
 /** Whether a diet leaves foods out, whatever the figures say. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { foods, larder } from '../../test/helpers'
+import { foods, reference } from '../../test/helpers'
 import { readRecipe } from '../reading/readRecipe'
 import { evaluate } from '../evaluation/evaluate'
 import { allLines } from '../recipe/lines'
@@ -88,7 +88,7 @@ describe('what hides in an ingredient', () => {
     )
     const line = allLines(recipe).at(-1)!.line
     expect(line.foodId, `"${text}" is read as ${line.name}`).not.toBeNull()
-    const verdict = evaluate(recipe, larder).diets.find((one) => one.diet === diet)!
+    const verdict = evaluate(recipe, reference).diets.find((one) => one.diet === diet)!
     if (wanted === 'no') {
       expect(verdict.verdict, verdict.toCheck.join()).toBe('does not fit')
       expect(verdict.lineIds).toContain(line.id)
@@ -103,13 +103,13 @@ describe('what hides in an ingredient', () => {
 describe('lupin', () => {
   it('is shouted out: people allergic to peanut may react to it', () => {
     const { recipe } = readRecipe('Test\nMakes 4\nDough\n300 g lupin flour\n200 ml water', foods)
-    const { allergens, cautions } = evaluate(recipe, larder)
+    const { allergens, cautions } = evaluate(recipe, reference)
     expect(allergens).toContain('Lupin')
     expect(cautions.map((one) => one.code)).toContain('lupin')
   })
 
   it('and celery salt names its celery', () => {
     const { recipe } = readRecipe('Test\nMakes 4\nDough\n300 g flour\n1 tsp celery salt', foods)
-    expect(evaluate(recipe, larder).allergens).toContain('Celery')
+    expect(evaluate(recipe, reference).allergens).toContain('Celery')
   })
 })

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { larder, recipeOf } from '../../test/helpers'
+import { reference, recipeOf } from '../../test/helpers'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
 
 const verdict = (diet: string, recipe: Recipe, original: Evaluation | null = null) =>
-  evaluate(recipe, larder, original).diets.find((one) => one.diet === diet)!
+  evaluate(recipe, reference, original).diets.find((one) => one.diet === diet)!
 const dough = (...lines: readonly (readonly [string, number])[]) => recipeOf({ shell: lines })
 
 describe('diets that exclude', () => {
@@ -41,14 +41,16 @@ describe('diets that exclude', () => {
     const found = verdict(diet, dough(['plain-flour', 100], [id, 20]))
     expect(found).toMatchObject({ fits: false, verdict: 'does not fit' })
     expect(found.lineIds).toHaveLength(1)
-    expect(found.reasons.join()).toContain(larder.foods.get(id)!.name)
+    expect(found.reasons.join()).toContain(reference.foods.get(id)!.name)
   })
 
   it('a personal list leaves out what it names', () => {
     const recipe = { ...dough(['plain-flour', 100], ['onion', 50]), avoid: ['onion'] }
     const found = verdict('avoid', recipe)
     expect(found.reasons).toEqual(['Onion (shell) is on your avoid list'])
-    expect(evaluate(dough(['plain-flour', 100]), larder).diets.map((one) => one.diet)).not.toContain('avoid')
+    expect(evaluate(dough(['plain-flour', 100]), reference).diets.map((one) => one.diet)).not.toContain(
+      'avoid',
+    )
   })
 })
 
@@ -63,10 +65,10 @@ describe('diets that ask for a figure, reckoned by hand', () => {
       },
       { pieces: 4, servings: 4 },
     )
-    const net = evaluate(recipe, larder).perServing.netCarbohydrateG
+    const net = evaluate(recipe, reference).perServing.netCarbohydrateG
     expect(net).toBeCloseTo(
-      (larder.foods.get('ground-almonds')!.per100g.carbohydrateG -
-        larder.foods.get('ground-almonds')!.per100g.fibreG +
+      (reference.foods.get('ground-almonds')!.per100g.carbohydrateG -
+        reference.foods.get('ground-almonds')!.per100g.fibreG +
         20 * 0.9998) /
         4,
       1,
@@ -94,7 +96,7 @@ describe('diets that ask for a figure, reckoned by hand', () => {
       },
       { pieces: 10, servings: 10 },
     )
-    const { measures, perServing } = evaluate(some, larder)
+    const { measures, perServing } = evaluate(some, reference)
     expect(measures.proteinEnergyPct!).toBeGreaterThan(12)
     expect(measures.proteinEnergyPct!).toBeLessThan(20)
     expect(verdict('protein-source', some).fits).toBe(true)
@@ -106,7 +108,7 @@ describe('diets that ask for a figure, reckoned by hand', () => {
   it('lighter: 30 % less than the original, and cannot tell without one', () => {
     const rich = dough(['plain-flour', 100], ['butter', 100], ['water', 100])
     const lean = dough(['plain-flour', 100], ['butter', 20], ['water', 180])
-    const original = evaluate(rich, larder)
+    const original = evaluate(rich, reference)
     expect(verdict('lighter', lean, original).fits).toBe(true)
     expect(verdict('lighter', rich, original).verdict).toBe('does not fit')
     expect(verdict('fewer-calories', lean, original).fits).toBe(true)

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { larder, recipeOf } from '../../test/helpers'
+import { reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import type { CookingWay, Shape } from '../recipe/vocabulary'
 
@@ -7,7 +7,7 @@ const assess = (
   shell: readonly (readonly [string, number])[],
   shape: Shape = 'half-moon',
   way: CookingWay = 'bake',
-) => evaluate({ ...recipeOf({ shell }, { way }), shape }, larder).abilities
+) => evaluate({ ...recipeOf({ shell }, { way }), shape }, reference).abilities
 const can = (found: ReturnType<typeof assess>, name: string) =>
   found.abilities.find((one) => one.name === name)!.can
 

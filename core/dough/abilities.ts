@@ -2,7 +2,7 @@ import type { CookingWay, Shape } from '../recipe/vocabulary'
 import type { DoughFigures } from './assess'
 import { familyOf, type DoughFamily } from './family'
 import type { DoughAmount } from './softness'
-import { needsOf, strengthOf, type DoughTables } from './strength'
+import { needsOf, strengthOf, type DoughTables, type Need } from './strength'
 
 export type AbilityName =
   'roll thin' | 'stretch' | 'pleat' | 'crimp' | 'coil' | 'be boiled' | 'be fried' | 'hold a wet filling'
@@ -15,6 +15,8 @@ export interface Ability {
 }
 
 export interface Lack {
+  /** What it is about, whatever the figures. */
+  code: 'weak' | 'soft' | 'dry' | 'rubber'
   /** What the shape or the way of cooking asks that the dough has not. */
   text: string
   source: string
@@ -70,9 +72,25 @@ export function lacksAnew(
   { abilities: before }: { abilities: Pick<DoughAbilities, 'lacks'> },
   { abilities: after }: { abilities: Pick<DoughAbilities, 'lacks'> },
 ): Lack[] {
-  const matter = ({ text }: Lack) => text.split(':')[0]
-  const had = new Set(before.lacks.map(matter))
-  return after.lacks.filter((lack) => !had.has(matter(lack)))
+  const had = new Set(before.lacks.map((lack) => lack.code))
+  return after.lacks.filter((lack) => !had.has(lack.code))
+}
+
+const LACKS: Readonly<
+  Record<Need['ability'], { code: Lack['code']; says: (value: string, limit: string) => string }>
+> = {
+  strength: {
+    code: 'weak',
+    says: (value, limit) => `Too weak: strength ${value}, ${limit} is asked`,
+  },
+  softest: {
+    code: 'soft',
+    says: (value, limit) => `Too soft: softness ${value}, at most ${limit} is asked`,
+  },
+  firmest: {
+    code: 'dry',
+    says: (value, limit) => `Too dry: softness ${value}, at least ${limit} is asked`,
+  },
 }
 
 /** What a dough can do, and what its shape and cooking ask that it cannot. */
@@ -109,16 +127,12 @@ export function abilitiesOf(
     const value = need.ability === 'strength' ? strength : softness
     const short = need.ability === 'softest' ? value > need.limit + UNFELT : value < need.limit - UNFELT
     if (!short) return []
-    const what =
-      need.ability === 'strength'
-        ? `Too weak: strength ${show(value)}, ${show(need.limit)} is asked`
-        : need.ability === 'softest'
-          ? `Too soft: softness ${show(value)}, at most ${show(need.limit)} is asked`
-          : `Too dry: softness ${show(value)}, at least ${show(need.limit)} is asked`
-    return [{ text: `${what}, for ${need.why}`, source: need.source }]
+    const { code, says } = LACKS[need.ability]
+    return [{ code, text: `${says(show(value), show(need.limit))}, for ${need.why}`, source: need.source }]
   })
   if (springs > RUBBER)
     lacks.push({
+      code: 'rubber',
       text: `Rubber: it springs back ${show(springs)}, at most ${show(RUBBER)} is rolled, for more gluten than a dough bears`,
       source: 'common practice, no source',
     })

@@ -1,5 +1,6 @@
 import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
+import type { Diet } from '../diet/diets'
 import type { Verdict } from '../diet/verdict'
 import type { Recipe } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
@@ -14,6 +15,7 @@ interface Facts {
   recipe: Recipe
   foods: readonly Food[]
   verdicts: readonly Verdict[]
+  diets: readonly Diet[]
   /** Polyols in % of the piece's weight. */
   polyolsPct: number
 }
@@ -122,19 +124,6 @@ const RULES: readonly Rule[] = [
     when: (facts) => has(facts, isId('honey')),
   },
   {
-    code: 'keto-medication',
-    text: 'A very low carbohydrate diet can be dangerous with insulin and some diabetes medicines: a clinician decides',
-    source: 'common clinical advice, from memory',
-    when: ({ recipe, verdicts }) =>
-      recipe.diets.includes('keto') || verdicts.some((verdict) => verdict.diet === 'keto' && verdict.fits),
-  },
-  {
-    code: 'high-protein',
-    text: 'With kidney disease a high-protein diet is for a clinician or dietitian to decide',
-    source: 'common clinical advice, from memory',
-    when: ({ recipe }) => recipe.diets.includes('high-protein'),
-  },
-  {
     code: 'home-kitchen',
     text: 'A home kitchen cannot promise "free from": traces travel on boards, oil and hands. Read every packet',
     source: 'common practice, no source',
@@ -142,7 +131,29 @@ const RULES: readonly Rule[] = [
   },
 ]
 
+/** Where the warnings of diets stand among the cautions: before what is said of every diet. */
+const BEFORE = 'home-kitchen'
+
+/**
+ * What diets themselves warn of, as `data/diets.csv` says: of those the recipe is made for, and of those it fits
+ * unasked, for who eats little carbohydrate need not have meant to.
+ */
+function dietCautions({ recipe, verdicts, diets }: Facts): Caution[] {
+  const found = new Map<string, Caution>()
+  for (const { id, caution, warning } of diets) {
+    const fits = verdicts.some((verdict) => verdict.diet === id && verdict.fits)
+    if (caution && (recipe.diets.includes(id) || fits))
+      found.set(caution, { code: caution, text: warning, source: 'common clinical advice, from memory' })
+  }
+  return [...found.values()]
+}
+
 /** The cautions that matter for a recipe, each with its number and source. */
 export function cautionsFor(facts: Facts): Caution[] {
-  return RULES.filter((rule) => rule.when(facts)).map(({ code, text, source }) => ({ code, text, source }))
+  const ofDiets = dietCautions(facts)
+  return RULES.flatMap((rule) => {
+    const { code, text, source } = rule
+    const own = rule.when(facts) ? [{ code, text, source }] : []
+    return code === BEFORE ? [...ofDiets, ...own] : own
+  })
 }

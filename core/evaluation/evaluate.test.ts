@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { food, foods, larder, recipeOf } from '../../test/helpers'
+import { food, foods, reference, recipeOf } from '../../test/helpers'
 import { difference, evaluate } from './evaluate'
+import { bodyOfPiece, surfaceCm2 } from '../piece/geometry'
 import { NUTRIENTS } from '../food/nutrients'
 import type { RecipeProblem } from '../recipe/problem'
 import type { Recipe } from '../recipe/document'
@@ -25,7 +26,7 @@ const turnovers = recipeOf(
 )
 
 describe('evaluate', () => {
-  const evaluation = evaluate(turnovers, larder)
+  const evaluation = evaluate(turnovers, reference)
 
   it('reckons protein by hand', () => {
     const batch = 5 * 10.33 + 4 * 1.5 + 1.5 * 22.87 + 0.5 * 12.56 + 3.47
@@ -66,7 +67,7 @@ describe('evaluate', () => {
           ['prawns', 100],
         ],
       }),
-      larder,
+      reference,
     )
     expect(bought.allergens).toEqual(['Cereals containing gluten', 'Crustaceans', 'Lupin'])
     expect(bought.mayContain).toEqual(['Milk'])
@@ -82,7 +83,7 @@ describe('evaluate', () => {
     const open: Recipe = structuredClone(turnovers)
     open.parts[1]!.lines[0]!.grams = null
     open.parts[1]!.lines[1]!.foodId = null
-    const { complete, missing, working } = evaluate(open, larder)
+    const { complete, missing, working } = evaluate(open, reference)
     expect(complete).toBe(false)
     expect(missing).toHaveLength(2)
     expect(working.uncounted.map((one) => one.reason)).toEqual(['no weight is known', 'no food is chosen'])
@@ -91,7 +92,7 @@ describe('evaluate', () => {
   it('refuses a recipe without dough and an unknown food, naming the field', () => {
     const field = (recipe: Recipe) => {
       try {
-        evaluate(recipe, larder)
+        evaluate(recipe, reference)
       } catch (error) {
         return (error as RecipeProblem).problems[0]?.field
       }
@@ -109,7 +110,7 @@ describe('evaluate', () => {
       pieces: 4,
       lines: [{ ...two.parts[1]!.lines[0]!, id: 'f2l1', foodId: 'quark', grams: 120 }],
     })
-    const { fillings, perPiece } = evaluate(two, larder)
+    const { fillings, perPiece } = evaluate(two, reference)
     expect(fillings.map((one) => one.pieces)).toEqual([12, 4])
     const average = fillings.reduce((sum, one) => sum + one.perPiece.proteinG * one.pieces, 0) / 16
     expect(average).toBeCloseTo(perPiece.proteinG, 6)
@@ -131,14 +132,14 @@ describe('fat from the pan', () => {
         },
         { way },
       ),
-      larder,
+      reference,
     )
   const taken = (evaluation: ReturnType<typeof evaluate>) =>
     evaluation.parts.find((part) => part.kind === 'pan')!.grams
 
   it('counts what is taken up, not what is in the pot', () => {
-    // 0.045 g on each cm² of a half-moon: 6.8 cm² × grams^⅔.
-    const grams = 10 * 0.045 * 6.8 * 69 ** (2 / 3)
+    // 0.045 g on each cm² of a half-moon, which is made of the dough and filling that `fried` gives a piece.
+    const grams = 10 * 0.045 * surfaceCm2(bodyOfPiece('half-moon', 39, 30))
     expect(taken(fried(10, 1000))).toBeCloseTo(grams, 6)
     expect(taken(fried(10, 2000))).toBeCloseTo(grams, 6)
   })
@@ -162,13 +163,13 @@ describe('fat from the pan', () => {
       { way: 'deep-fry' },
     )
     recipe.parts[1]!.lines[0]!.eatenGrams = 37
-    expect(taken(evaluate(recipe, larder))).toBeCloseTo(37, 9)
+    expect(taken(evaluate(recipe, reference))).toBeCloseTo(37, 9)
   })
 })
 
 describe('diets', () => {
   const verdict = (diet: string, recipe: Recipe) =>
-    evaluate(recipe, larder).diets.find((one) => one.diet === diet)!
+    evaluate(recipe, reference).diets.find((one) => one.diet === diet)!
 
   it.each(['shell', 'filling', 'marinade', 'finish', 'pan', 'dip'] as const)(
     'finds an animal food in the %s',
@@ -231,7 +232,7 @@ describe('diets', () => {
         ],
       })
     const share = (gluten: number) => {
-      const { perPiece } = evaluate(dough(gluten), larder)
+      const { perPiece } = evaluate(dough(gluten), reference)
       return (400 * perPiece.proteinG) / perPiece.energyKcal
     }
     for (const gluten of [0, 5, 10, 15, 20, 30])
@@ -241,13 +242,13 @@ describe('diets', () => {
   })
 
   it('states its source with every verdict', () => {
-    for (const one of evaluate(turnovers, larder).diets)
+    for (const one of evaluate(turnovers, reference).diets)
       expect(one.source).toMatch(/ISO|Regulation|Initiative|EFSA|USDA|practice|Codex|CFR/)
   })
 })
 
 describe('cautions', () => {
-  const codes = (recipe: Recipe) => evaluate(recipe, larder).cautions.map((one) => one.code)
+  const codes = (recipe: Recipe) => evaluate(recipe, reference).cautions.map((one) => one.code)
   const dough = [
     ['plain-flour', 300],
     ['water', 150],
@@ -283,7 +284,7 @@ describe('cautions', () => {
     ['cooling', recipeOf({ shell: dough, filling: [['cooked-rice', 100]] })],
   ])('shows %s with its source', (code, recipe) => {
     expect(codes(recipe)).toContain(code)
-    expect(evaluate(recipe, larder).cautions.find((one) => one.code === code)?.source).toBeTruthy()
+    expect(evaluate(recipe, reference).cautions.find((one) => one.code === code)?.source).toBeTruthy()
   })
   it('does not cry wolf', () => {
     const plain = codes(recipeOf({ shell: dough, filling: [['apple', 200]] }))
@@ -303,12 +304,12 @@ describe('laws', () => {
     fc.assert(
       fc.property(lines, lines, fc.integer({ min: 1, max: 60 }), (shell, filling, pieces) => {
         const recipe = recipeOf({ shell: [['plain-flour', 100], ...shell], filling }, { pieces })
-        const text = JSON.stringify(evaluate(recipe, larder), (_, value: unknown) => {
+        const text = JSON.stringify(evaluate(recipe, reference), (_, value: unknown) => {
           if (typeof value === 'number' && !Number.isFinite(value)) throw new Error('not finite')
           return value
         })
         expect(text).not.toContain('NaN')
-        const { perPiece } = evaluate(recipe, larder)
+        const { perPiece } = evaluate(recipe, reference)
         for (const key of NUTRIENTS) expect(perPiece[key]).toBeGreaterThanOrEqual(0)
       }),
       { numRuns: 100 },
@@ -316,12 +317,12 @@ describe('laws', () => {
   })
 
   it('makes the change from one recipe to itself nothing', () => {
-    const { perPiece } = evaluate(turnovers, larder)
+    const { perPiece } = evaluate(turnovers, reference)
     expect(Object.values(difference(perPiece, perPiece)).every((value) => value === 0)).toBe(true)
   })
 
   it('conserves mass: what is listed outside the pan is what the pieces and dip weigh', () => {
-    const { parts } = evaluate(turnovers, larder)
+    const { parts } = evaluate(turnovers, reference)
     expect(parts.reduce((sum, part) => sum + part.grams, 0)).toBeCloseTo(
       500 + 200 + 90 + 6 + 400 + 150 + 50 + 100,
       9,

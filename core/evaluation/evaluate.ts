@@ -8,7 +8,7 @@ import { assessFilling, type FillingFigures } from '../filling/assess'
 import { EU_ALLERGENS, type Allergen, type Food } from '../food/food'
 import { EU_FACTORS_KCAL_PER_G } from '../food/energy'
 import { NUTRIENTS } from '../food/nutrients'
-import type { Larder } from '../tables/referenceData'
+import type { ReferenceData } from '../tables/referenceData'
 import { asEatenOf, type AsEaten } from '../nutrition/asEaten'
 import { reckonBatch, type Batch } from '../nutrition/contributions'
 import { micronutrientsOf, type MicronutrientFigures } from '../nutrition/micronutrients'
@@ -168,18 +168,22 @@ function fillingPieces(parts: readonly PartFigures[]): FillingPiece[] {
  * @param original the evaluation of the recipe it grew from, for diets that ask for less than that has
  * @throws RecipeProblem naming the field when a food is unknown or there is no dough
  */
-export function evaluate(recipe: Recipe, larder: Larder, original: Evaluation | null = null): Evaluation {
-  const problems = checkRecipe(recipe, larder.foods)
+export function evaluate(
+  recipe: Recipe,
+  reference: ReferenceData,
+  original: Evaluation | null = null,
+): Evaluation {
+  const problems = checkRecipe(recipe, reference.foods)
   if (problems.length) throw new RecipeProblem(problems)
 
-  const batch = reckonBatch(recipe, larder.foods, larder.cooking)
+  const batch = reckonBatch(recipe, reference.foods, reference.cooking)
   const { parts, totals } = partFigures(recipe, batch)
   const perPiece = scaleFigures(totals, 1 / recipe.pieces)
   const perServing = scaleFigures(totals, 1 / recipe.servings)
   const asEaten = asEatenOf(recipe, batch, totals)
   const { per100g } = asEaten
   const missing = batch.uncounted.map((one) => one.name)
-  const lines = resolveLines(recipe, larder)
+  const lines = resolveLines(recipe, reference)
   const distinct = new Set<Food>()
   const byId = new Map<string, JudgedLine['line']>()
   for (const { line, food } of lines) {
@@ -197,7 +201,7 @@ export function evaluate(recipe: Recipe, larder: Larder, original: Evaluation | 
     '100g': per100g,
   }
   const avoided = recipe.avoid
-  const judged = avoided.length ? [...larder.diets, avoidDiet(avoided)] : larder.diets
+  const judged = avoided.length ? [...reference.diets, avoidDiet(avoided)] : reference.diets
   const diets = judged.map((diet) =>
     judge(lines, diet, measures, original?.measures ?? null, missing, recipe.servingsStated),
   )
@@ -214,32 +218,61 @@ export function evaluate(recipe: Recipe, larder: Larder, original: Evaluation | 
     missing,
     asEaten,
     spread: spreadOf(batch, byId, recipe.pieces),
-    micronutrients: micronutrientsOf(batch.contributions, batch.uncounted, larder.foods, larder.cooking, {
-      grams: asEaten.balance.eatenGrams,
-      pieces: recipe.pieces,
-      servings: recipe.servings,
-      way: recipe.cooking.way,
-      andThen: recipe.cooking.andThen?.way ?? null,
-    }),
-    unknown: unknownFigures(batch.contributions, larder.foods),
-    protein: proteinQualityOf(batch.contributions, larder.foods),
+    micronutrients: micronutrientsOf(
+      batch.contributions,
+      batch.uncounted,
+      reference.foods,
+      reference.cooking,
+      {
+        grams: asEaten.balance.eatenGrams,
+        pieces: recipe.pieces,
+        servings: recipe.servings,
+        way: recipe.cooking.way,
+        andThen: recipe.cooking.andThen?.way ?? null,
+      },
+    ),
+    unknown: unknownFigures(batch.contributions, reference.foods),
+    protein: proteinQualityOf(batch.contributions, reference.foods),
     dough: batch.dough,
-    abilities: abilitiesOf(batch.dough, batch.shell, recipe.shape, recipe.cooking.way, larder.dough),
+    abilities: abilitiesOf(batch.dough, batch.shell, recipe.shape, recipe.cooking.way, reference.dough),
     filling: assessFilling(batch.filling, batch.cookedOffGrams, recipe.pieces, batch.dough.grams),
     diets,
     measures,
     ...allergensOf(foods),
-    cautions: cautionsFor({ recipe, foods, verdicts: diets, polyolsPct: per100g.polyolsG }),
+    cautions: cautionsFor({
+      recipe,
+      foods,
+      verdicts: diets,
+      diets: reference.diets,
+      polyolsPct: per100g.polyolsG,
+    }),
     working: workingOf(batch, totals, recipe.pieces, recipe.servings),
   }
 }
 
+/**
+ * The evaluation of a recipe of which only notes and the diets it is made for have changed: its figures are the
+ * same, and what it has to be warned of may not be.
+ */
+export function evaluationWith(recipe: Recipe, evaluation: Evaluation, reference: ReferenceData): Evaluation {
+  const foods = new Set<Food>()
+  for (const { food } of resolveLines(recipe, reference)) if (food) foods.add(food)
+  const cautions = cautionsFor({
+    recipe,
+    foods: [...foods],
+    verdicts: evaluation.diets,
+    diets: reference.diets,
+    polyolsPct: evaluation.per100g.polyolsG,
+  })
+  return { ...evaluation, cautions }
+}
+
 /** Every line with its part and food, looked up once for all diets. */
-function resolveLines(recipe: Recipe, larder: Larder): JudgedLine[] {
+function resolveLines(recipe: Recipe, reference: ReferenceData): JudgedLine[] {
   const lines: JudgedLine[] = []
   for (const part of recipe.parts) {
     for (const line of part.lines) {
-      if (line.componentId === null) lines.push({ part, line, food: foodOf(line, larder.foods) })
+      if (line.componentId === null) lines.push({ part, line, food: foodOf(line, reference.foods) })
     }
   }
   return lines

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { larder, recipeOf } from '../../test/helpers'
+import { reference, recipeOf } from '../../test/helpers'
 import { evaluate } from './evaluate'
 import { summaryOf } from './summary'
 
@@ -16,8 +16,8 @@ const pies = recipeOf(
 
 describe('summaryOf', () => {
   it('holds what the shelf shows, as evaluated', () => {
-    const { perPiece, dough } = evaluate(pies, larder)
-    expect(summaryOf(pies, larder)).toMatchObject({
+    const { perPiece, dough } = evaluate(pies, reference)
+    expect(summaryOf(pies, reference)).toMatchObject({
       shape: 'half-moon',
       pieces: 10,
       servings: 5,
@@ -30,7 +30,7 @@ describe('summaryOf', () => {
   })
 
   it('lists the diets that it fits', () => {
-    expect(summaryOf(pies, larder)?.fits).toEqual(
+    expect(summaryOf(pies, reference)?.fits).toEqual(
       expect.arrayContaining(['vegan', 'vegetarian', 'dairy-free', 'egg-free']),
     )
     const cheese = recipeOf({
@@ -40,11 +40,11 @@ describe('summaryOf', () => {
       ],
       filling: [['cheddar', 300]],
     })
-    expect(summaryOf(cheese, larder)?.fits).not.toContain('vegan')
-    expect(summaryOf(cheese, larder)?.fits).toContain('vegetarian')
+    expect(summaryOf(cheese, reference)?.fits).not.toContain('vegan')
+    expect(summaryOf(cheese, reference)?.fits).toContain('vegetarian')
   })
 
   it('is null for a recipe without dough, which is kept all the same', () => {
-    expect(summaryOf(recipeOf({ filling: [['leek', 300]] }), larder)).toBeNull()
+    expect(summaryOf(recipeOf({ filling: [['leek', 300]] }), reference)).toBeNull()
   })
 })

@@ -4,7 +4,7 @@ import type { Recipe } from '../recipe/document'
 import type { Shape } from '../recipe/vocabulary'
 import { pieceGrams } from '../evaluation/pieceGrams'
 import type { PieceGrams } from '../piece/crossSection'
-import type { Larder } from '../tables/referenceData'
+import type { ReferenceData } from '../tables/referenceData'
 
 /** What the shelf shows of a recipe without opening it. */
 export interface Summary {
@@ -24,9 +24,13 @@ export interface Summary {
  *
  * @param original the recipe it grew from, for diets that ask for less than that has
  */
-export function summaryOf(recipe: Recipe, larder: Larder, original: Recipe | null = null): Summary | null {
+export function summaryOf(
+  recipe: Recipe,
+  reference: ReferenceData,
+  original: Recipe | null = null,
+): Summary | null {
   try {
-    const evaluation = evaluate(recipe, larder, original && evaluate(original, larder))
+    const evaluation = evaluate(recipe, reference, original && evaluate(original, reference))
     return {
       shape: recipe.shape,
       pieces: recipe.pieces,

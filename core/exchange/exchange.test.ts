@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module'
 import { describe, expect, it } from 'vitest'
-import { larder, recipeOf } from '../../test/helpers'
+import { reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import { withFoods } from '../tables/referenceData'
 import { foodFromMeasuredRow, type MeasuredRow } from './measuredRow'
@@ -114,7 +114,7 @@ describe('a food of an open table', () => {
     const food = foodFromTable(table(full), units, 'T')
     const { diets, mayContain } = evaluate(
       recipeOf({ shell: [['plain-flour', 100]], filling: [[food.id, 50]] }),
-      withFoods(larder, [food]),
+      withFoods(reference, [food]),
     )
     const vegan = diets.find((one) => one.diet === 'vegan')!
     expect(vegan.verdict).toBe('cannot tell')

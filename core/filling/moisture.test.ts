@@ -1,13 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { larder, recipeOf } from '../../test/helpers'
+import { reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import type { PrecookingWay } from '../recipe/vocabulary'
 
 const moisture = (filling: readonly (readonly [string, number])[], cookedBy: PrecookingWay | null = null) => {
   const recipe = recipeOf({ shell: [['plain-flour', 300]], filling })
   const parts = recipe.parts.map((part) => (part.kind === 'filling' ? { ...part, cookedBy } : part))
-  return evaluate({ ...recipe, parts }, larder).filling.moisture
+  return evaluate({ ...recipe, parts }, reference).filling.moisture
 }
 
 describe('how wet a filling is (common practice, no source)', () => {

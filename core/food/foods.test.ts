@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { foods, larder } from '../../test/helpers'
+import { foods, reference } from '../../test/helpers'
 import rows from '../../data/foods.csv'
 import { foodsFromRows } from './food'
 import { MICRONUTRIENT_KEYS } from './micronutrients'
@@ -161,6 +161,6 @@ describe('foodsFromRows', () => {
 })
 
 it('has diets and swaps beside it', () => {
-  expect(larder.diets.map((diet) => diet.id)).toContain('vegan')
-  expect(larder.swaps.length).toBeGreaterThan(60)
+  expect(reference.diets.map((diet) => diet.id)).toContain('vegan')
+  expect(reference.swaps.length).toBeGreaterThan(60)
 })

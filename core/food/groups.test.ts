@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { larder } from '../../test/helpers'
+import { reference } from '../../test/helpers'
 import { FOOD_GROUPS, foodIs, groupIs, isFat, isFlour } from './groups'
 
 describe('the table of food groups', () => {
-  const used = new Set([...larder.foods.values()].map((food) => food.group))
+  const used = new Set([...reference.foods.values()].map((food) => food.group))
 
   it('holds every group that a row of the tables names, so that none is silently nothing', () => {
     expect([...used].filter((group) => !(FOOD_GROUPS as string[]).includes(group))).toEqual([])
@@ -14,7 +14,7 @@ describe('the table of food groups', () => {
   })
 
   it('calls the flours of the table flour, and what only looks like one not', () => {
-    const food = (id: string) => larder.foods.get(id)!
+    const food = (id: string) => reference.foods.get(id)!
     expect(['rye-flour', 'tapioca-starch', 'psyllium-husk'].filter((id) => isFlour(food(id)))).toEqual([
       'rye-flour',
       'tapioca-starch',
@@ -26,7 +26,7 @@ describe('the table of food groups', () => {
   })
 
   it('asks water of every flour, so that no dough goes without it unsaid', () => {
-    const dry = [...larder.foods.values()].filter(
+    const dry = [...reference.foods.values()].filter(
       (food) => food.group === 'flour' && food.waterDemand === null,
     )
     expect(dry.map((food) => food.id)).toEqual([])

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { food, larder, recipeOf } from '../../test/helpers'
+import { food, reference, recipeOf } from '../../test/helpers'
 import { withFoods } from '../tables/referenceData'
 import { evaluate } from '../evaluation/evaluate'
 import { checkLabel, foodFromLabel, type PacketLabel } from './packet'
@@ -102,7 +102,7 @@ describe('a food from a label', () => {
     expect(own.unknown.sort()).toEqual(['fibreG', 'sodiumMg'])
     const evaluation = evaluate(
       recipeOf({ shell: [['plain-flour', 100]], filling: [['own-1', 50]] }),
-      withFoods(larder, [own]),
+      withFoods(reference, [own]),
     )
     expect(evaluation.unknown).toEqual({
       fibreG: [own.name],
@@ -154,7 +154,7 @@ describe('minerals and vitamins on a packet', () => {
             [id, 200],
           ],
         }),
-        withFoods(larder, [drink]),
+        withFoods(reference, [drink]),
       )
     expect(buns('own-1').micronutrients.vitaminB12Ug.unknown).toEqual([])
     expect(buns('own-1').micronutrients.vitaminB12Ug.perPiece).toBeGreaterThan(0)

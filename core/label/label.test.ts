@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import { roundEu, roundUs } from './rounding'
 import { euEnergyKj, labelOf, usCalories } from './label'
@@ -93,7 +93,7 @@ describe('the card', () => {
     },
     { pieces: 12, servings: 6, way: 'deep-fry' },
   )
-  const evaluation = evaluate(recipe, larder)
+  const evaluation = evaluate(recipe, reference)
   const eu = labelOf(recipe, evaluation, foods, 'eu')
   const us = labelOf(recipe, evaluation, foods, 'us')
 
@@ -130,6 +130,6 @@ describe('the card', () => {
     expect(eu.basis).toMatch(/estimate for a home kitchen/)
     const open = structuredClone(recipe)
     open.parts[1]!.lines[0]!.grams = null
-    expect(labelOf(open, evaluate(open, larder), foods, 'eu').basis).toMatch(/at least: Leek/)
+    expect(labelOf(open, evaluate(open, reference), foods, 'eu').basis).toMatch(/at least: Leek/)
   })
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { adapt, dietsByIds } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
@@ -30,7 +30,7 @@ const buns: Recipe = {
 }
 buns.cooking.minutes = 20
 const texts = (after: Recipe, before = buns) =>
-  methodChanges(after, evaluate(before, larder), evaluate(after, larder))
+  methodChanges(after, evaluate(before, reference), evaluate(after, reference))
     .map((note) => note.text)
     .join(' | ')
 const swapped = (recipe: Recipe, from: string, to: string, grams?: number): Recipe => ({
@@ -73,10 +73,10 @@ describe('what has to be done otherwise', () => {
 })
 
 describe('swaps for a line, ranked', () => {
-  const before = evaluate(buns, larder)
+  const before = evaluate(buns, reference)
   const lineOf = (id: string) => allLines(buns).find(({ line }) => line.foodId === id)!.line.id
   const ranked = (id: string, diets: string[], more = {}) =>
-    rankSwaps(buns, lineOf(id), larder, dietsByIds(diets, larder), before, more)
+    rankSwaps(buns, lineOf(id), reference, dietsByIds(diets, reference), before, more)
 
   it('put what keeps the diet first, and say what each does to the piece', () => {
     const found = ranked('cheddar', ['vegan'])
@@ -112,12 +112,13 @@ describe('swaps for a line, ranked', () => {
     expect(
       ranked('butter', ['vegan'], { refused: [all[0]!.swap.id] }).map((one) => one.swap.id),
     ).not.toContain(all[0]!.swap.id)
-    expect(rankSwaps(buns, 'nowhere', larder, [], before)).toEqual([])
+    expect(rankSwaps(buns, 'nowhere', reference, [], before)).toEqual([])
   })
 })
 
 describe('what undoes the point', () => {
-  const of = (recipe: Recipe, diets: string[]) => undoing(evaluate(recipe, larder), diets, foods).join(' | ')
+  const of = (recipe: Recipe, diets: string[]) =>
+    undoing(evaluate(recipe, reference), diets, foods).join(' | ')
 
   it('a whole-grain griddle bread drowned in oil', () => {
     const drowned = recipeOf(
@@ -161,7 +162,7 @@ describe('every combination of diets on a recipe', () => {
   ]
   const pairs = IDS.flatMap((a, at) => IDS.slice(at + 1).map((b) => [a, b] as const))
   it.each(pairs)('%s and %s: reached, or said why not', (a, b) => {
-    const { evaluation, conflict, unmet } = adapt(buns, [a, b], larder)
+    const { evaluation, conflict, unmet } = adapt(buns, [a, b], reference)
     const fits = evaluation.diets.filter((one) => one.diet === a || one.diet === b)
     const reached = fits.every((one) => one.verdict !== 'does not fit')
     expect(reached || conflict.length > 0 || unmet.length > 0).toBe(true)

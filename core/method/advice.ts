@@ -1,7 +1,7 @@
 import type { Evaluation } from '../evaluation/evaluate'
 import type { Food, Foods } from '../food/food'
 import { howToMake } from '../food/homemade'
-import type { Larder } from '../tables/referenceData'
+import type { ReferenceData } from '../tables/referenceData'
 import type { Line, Recipe, RecipeNote } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
 import type { CookingWay, PartKind } from '../recipe/vocabulary'
@@ -158,7 +158,7 @@ function handlingNotes(
 }
 
 /** How a dough made by a formula is made and cooked, and where practice differs. */
-function formulaNotes(recipe: Recipe, { formulas }: Larder): RecipeNote[] {
+function formulaNotes(recipe: Recipe, { formulas }: ReferenceData): RecipeNote[] {
   const ids = new Set(allLines(recipe).map(({ line }) => formulaIdOf(line.cameFrom?.swapId)))
   return formulas
     .filter(({ id }) => ids.has(id))
@@ -205,12 +205,12 @@ const RECKONED = new Set(['method', 'handling'])
  */
 export function adviceOn(
   recipe: Recipe,
-  larder: Larder,
+  reference: ReferenceData,
   figures: { before: Evaluation; after: Evaluation } | null,
 ): RecipeNote[] {
-  const replaced = replacedIn(recipe, larder.foods)
-  const swaps = new Map(larder.swaps.map((swap) => [swap.id, swap]))
-  const formed = formulaNotes(recipe, larder)
+  const replaced = replacedIn(recipe, reference.foods)
+  const swaps = new Map(reference.swaps.map((swap) => [swap.id, swap]))
+  const formed = formulaNotes(recipe, reference)
   const changes = figures ? methodChanges(recipe, figures.before, figures.after, formed.length > 0) : []
   const here: Here | null = figures && {
     way: recipe.cooking.way,
@@ -225,7 +225,7 @@ export function adviceOn(
     ...cookingNotes(recipe),
     ...stepNotes(recipe, replaced),
     ...replaced.flatMap((one) => handlingNotes(one, swaps, here)),
-    ...apartNotes(recipe, larder.diets),
+    ...apartNotes(recipe, reference.diets),
   ]
   const seen = new Set<string>()
   return notes.filter((note) => !seen.has(note.text) && seen.add(note.text))

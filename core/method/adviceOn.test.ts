@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
@@ -23,10 +23,10 @@ const swap = (recipe: Recipe, part: number, line: number, id: string) =>
   swapLine(
     recipe,
     recipe.parts[part]!.lines[line]!.id,
-    larder.swaps.find((one) => one.id === id)!,
+    reference.swaps.find((one) => one.id === id)!,
     foods,
   )!.recipe
-const texts = (recipe: Recipe) => adviceOn(recipe, larder, null).map((note) => note.text)
+const texts = (recipe: Recipe) => adviceOn(recipe, reference, null).map((note) => note.text)
 
 describe('advice on a swapped recipe', () => {
   const soya = swap(pork, 1, 0, 'mince-soya')
@@ -51,7 +51,7 @@ describe('advice on a swapped recipe', () => {
         ['leek', 300],
       ],
     })
-    const made = { ...adapt(both, ['vegan'], larder).recipe, method: ['Rub in the butter.'] }
+    const made = { ...adapt(both, ['vegan'], reference).recipe, method: ['Rub in the butter.'] }
     expect(texts(made)[0]).toMatch(
       /^Step 1 says "butter": here it is Plant-based baking block in the dough, .+ in the filling$/,
     )
@@ -87,8 +87,8 @@ describe('advice on a swapped recipe', () => {
 
   it('takes the place of earlier advice and leaves other notes', () => {
     const noted = { ...soya, notes: [{ code: 'intake', level: 'note' as const, text: 'From a card' }] }
-    const once = withAdvice(noted, adviceOn(noted, larder, null))
-    const twice = withAdvice(once, adviceOn(once, larder, null))
+    const once = withAdvice(noted, adviceOn(noted, reference, null))
+    const twice = withAdvice(once, adviceOn(once, reference, null))
     expect(once.notes[0]!.text).toBe('From a card')
     expect(once.notes.length).toBeGreaterThan(2)
     expect(twice.notes).toEqual(once.notes)
@@ -106,9 +106,9 @@ describe('advice on a swapped recipe', () => {
             },
       ),
     }
-    const figures = { before: evaluate(pork, larder), after: evaluate(whole, larder) }
+    const figures = { before: evaluate(pork, reference), after: evaluate(whole, reference) }
     expect(
-      adviceOn(whole, larder, figures)
+      adviceOn(whole, reference, figures)
         .map((note) => note.text)
         .join(),
     ).toMatch(/knead 10 min instead of 6/)

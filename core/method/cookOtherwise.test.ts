@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
 import { allLines } from '../recipe/lines'
@@ -23,7 +23,7 @@ const fried = recipeOf(
   },
   { way: 'deep-fry' },
 )
-const before = evaluate(fried, larder)
+const before = evaluate(fried, reference)
 
 describe('cooked otherwise', () => {
   const made = cookOtherwise(fried, before, foods)!
@@ -38,21 +38,21 @@ describe('cooked otherwise', () => {
 
   it('says with what, how hot and how long, and saves what the pan gave', () => {
     expect(made.change.to).toMatch(/^bake at 190 °C for about \d\d min$/)
-    const after = evaluate(made.recipe, larder, before)
+    const after = evaluate(made.recipe, reference, before)
     const saved = (before.perPiece.fatG - after.perPiece.fatG) * fried.pieces
     expect(saved).toBeCloseTo(made.change.gramsBefore! - made.change.gramsAfter!, 0)
     expect(made.recipe.notes.at(-1)!.text).toMatch(/Instead of deep-fry: bake/)
   })
 
   it('takes longer for a larger piece', () => {
-    const large = cookOtherwise({ ...fried, pieces: 5 }, evaluate({ ...fried, pieces: 5 }, larder), foods)!
+    const large = cookOtherwise({ ...fried, pieces: 5 }, evaluate({ ...fried, pieces: 5 }, reference), foods)!
     expect(large.recipe.cooking.minutes!).toBeGreaterThan(made.recipe.cooking.minutes!)
     expect(large.recipe.cooking.minutes!).toBeLessThanOrEqual(40)
   })
 
   it('is nothing for a baked piece, or one fried without fat', () => {
     const baked = { ...fried, cooking: { ...fried.cooking, way: 'bake' as const } }
-    expect(cookOtherwise(baked, evaluate(baked, larder), foods)).toBeNull()
+    expect(cookOtherwise(baked, evaluate(baked, reference), foods)).toBeNull()
     const dry = recipeOf(
       {
         shell: [
@@ -62,13 +62,13 @@ describe('cooked otherwise', () => {
       },
       { way: 'deep-fry' },
     )
-    expect(cookOtherwise(dry, evaluate(dry, larder), foods)).toBeNull()
+    expect(cookOtherwise(dry, evaluate(dry, reference), foods)).toBeNull()
   })
 })
 
 describe('the nearest lighter recipe of a fried one', () => {
   it('may be the baked one, which is said as a change and beside it in the note', () => {
-    const { changes, recipe, conflict, evaluation } = adapt(fried, ['less-fat'], larder)
+    const { changes, recipe, conflict, evaluation } = adapt(fried, ['less-fat'], reference)
     expect(conflict).toEqual([])
     expect(changes[0]).toMatchObject({ kind: 'cooking', from: 'deep-fry' })
     expect(recipe.cooking.way).toBe('bake')
@@ -77,19 +77,19 @@ describe('the nearest lighter recipe of a fried one', () => {
 
   it('stays fried when the oil is locked, or another way of cooking counts as far', () => {
     const oil = allLines(fried).find(({ line }) => line.foodId === 'sunflower-oil')!.line.id
-    const locked = adapt(fried, ['less-fat'], larder, { locks: { lineIds: [oil] } })
+    const locked = adapt(fried, ['less-fat'], reference, { locks: { lineIds: [oil] } })
     expect(locked.recipe.cooking.way).toBe('deep-fry')
     const limit = 0.92 * before.perPiece.fatG
     const targets = [
       { figure: 'fatG', per: 'piece', comparison: 'at-most', limit, ofOriginal: false } as const,
     ]
     const wayWith = (cooking: number) =>
-      adapt(fried, [], larder, { targets, weights: { cooking } }).recipe.cooking.way
+      adapt(fried, [], reference, { targets, weights: { cooking } }).recipe.cooking.way
     expect(wayWith(10)).toBe('deep-fry')
     expect(wayWith(0)).toBe('bake')
   })
 
   it('stays fried where neither energy nor fat is asked for', () => {
-    expect(adapt(fried, ['high-protein'], larder).recipe.cooking.way).toBe('deep-fry')
+    expect(adapt(fried, ['high-protein'], reference).recipe.cooking.way).toBe('deep-fry')
   })
 })

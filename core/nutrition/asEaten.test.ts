@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import { bodyOfPiece, surfaceCm2 } from '../piece/geometry'
@@ -26,7 +26,7 @@ const fried = recipeOf(
 
 describe('as eaten', () => {
   it('takes a tenth off a fried piece and leaves the oil in the pan', () => {
-    const { asEaten, perPiece } = evaluate(fried, larder)
+    const { asEaten, perPiece } = evaluate(fried, reference)
     const taken = 10 * 0.045 * surfaceCm2(bodyOfPiece(fried.shape, 46, 40))
     expect(asEaten.balance.lost[0]?.grams).toBeCloseTo(86, 9)
     expect(asEaten.balance.left).toMatchObject([{ what: 'left in the pan: Sunflower oil' }])
@@ -49,7 +49,7 @@ describe('as eaten', () => {
           },
           { way },
         ),
-        larder,
+        reference,
       )
       expect(asEaten.gramsPerPiece).toBeGreaterThan(perPiece.grams)
       expect(asEaten.balance.gained).toHaveLength(1)
@@ -58,16 +58,16 @@ describe('as eaten', () => {
 
   it('believes a cooked piece that was weighed', () => {
     const weighed = { ...fried, cooking: { ...fried.cooking, cookedGramsPerPiece: 80 } }
-    const { asEaten } = evaluate(weighed, larder)
+    const { asEaten } = evaluate(weighed, reference)
     expect(asEaten.gramsPerPiece).toBe(80)
     expect(asEaten.balance.lost[0]?.why).toBe('a cooked piece was weighed')
-    expect(Math.abs(unbalanced(evaluate(weighed, larder)))).toBeLessThan(1e-6)
+    expect(Math.abs(unbalanced(evaluate(weighed, reference)))).toBeLessThan(1e-6)
   })
 
   it('names the wash that stayed in the bowl', () => {
     const half = structuredClone(fried)
     half.parts.find((part) => part.kind === 'finish')!.lines[0]!.eatenGrams = 20
-    const { asEaten, parts } = evaluate(half, larder)
+    const { asEaten, parts } = evaluate(half, reference)
     expect(
       asEaten.balance.left.find((row) => row.what === 'left in the bowl: Egg, whole')?.grams,
     ).toBeCloseTo(30, 9)
@@ -97,7 +97,7 @@ describe('as eaten', () => {
           )
           const part = recipe.parts.find((one) => one.kind === 'filling')!
           Object.assign(part, { cookedBy, finishedGrams, leftGrams })
-          const evaluation = evaluate(recipe, larder)
+          const evaluation = evaluate(recipe, reference)
           expect(Math.abs(unbalanced(evaluation))).toBeLessThan(0.006 * 40)
           expect(evaluation.asEaten.balance.eatenGrams).toBeGreaterThan(0)
           for (const key of NUTRIENTS) expect(Number.isFinite(evaluation.asEaten.per100g[key])).toBe(true)

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { larder, foods } from '../../test/helpers'
+import { reference, foods } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
@@ -47,7 +47,7 @@ describe('a recipe within a recipe', () => {
   })
 
   it('brings its figures to the piece, and its gluten not to the dough', () => {
-    const evaluation = evaluate(buns, larder)
+    const evaluation = evaluate(buns, reference)
     const without = evaluate(
       {
         ...buns,
@@ -55,7 +55,7 @@ describe('a recipe within a recipe', () => {
           .filter((part) => part.into === null)
           .map((part) => ({ ...part, lines: part.lines.filter((line) => line.componentId === null) })),
       },
-      larder,
+      reference,
     )
     expect(evaluation.dough).toEqual(without.dough)
     expect(evaluation.abilities.strength).toBe(without.abilities.strength)
@@ -75,7 +75,7 @@ describe('a recipe within a recipe', () => {
         fc.integer({ min: 20, max: 280 }),
         (usedGrams, finishedGrams) => {
           const recipe = editPart(buns, component(buns).id, (part) => ({ ...part, usedGrams, finishedGrams }))
-          const { balance } = evaluate(recipe, larder).asEaten
+          const { balance } = evaluate(recipe, reference).asEaten
           const sum = (rows: { grams: number }[]) => rows.reduce((total, row) => total + row.grams, 0)
           expect(balance.madeGrams + sum(balance.gained)).toBeCloseTo(
             balance.eatenGrams + sum(balance.left) + sum(balance.lost),
@@ -90,11 +90,11 @@ describe('a recipe within a recipe', () => {
   it('counts half of it when half is used', () => {
     const whole = evaluate(
       editPart(buns, component(buns).id, (part) => ({ ...part, finishedGrams: 300 })),
-      larder,
+      reference,
     )
     const half = evaluate(
       editPart(buns, component(buns).id, (part) => ({ ...part, finishedGrams: 300, usedGrams: 150 })),
-      larder,
+      reference,
     )
     const part = (evaluation: typeof whole) => evaluation.parts.find((one) => one.into !== null)!
     expect(part(half).grams).toBeCloseTo(part(whole).grams / 2, 9)
@@ -107,7 +107,7 @@ describe('a recipe within a recipe', () => {
     expect(bought.parts.flatMap((part) => part.lines).find((line) => line.foodId === 'seitan')).toMatchObject(
       { grams: 280, componentId: null },
     )
-    expect(evaluate(bought, larder).complete).toBe(true)
+    expect(evaluate(bought, reference).complete).toBe(true)
   })
 
   it('can be made a part of the piece again; then nothing stands for it', () => {
@@ -117,7 +117,7 @@ describe('a recipe within a recipe', () => {
         (part) => part.into === null && part.lines.every((line) => line.componentId === null),
       ),
     ).toBe(true)
-    expect(evaluate(apart, larder).fillings).toHaveLength(2)
+    expect(evaluate(apart, reference).fillings).toHaveLength(2)
   })
 
   it('is adapted like any other part', () => {
@@ -125,8 +125,8 @@ describe('a recipe within a recipe', () => {
       'Pie\nMakes 8, serves 4\n\nDough\n300 g flour\n150 g margarine\n60 g water\n\nGravy\n40 g butter\n40 g flour\n400 ml milk\n\nFilling\nthe gravy\n300 g mushrooms\n\nMethod\nFill. Bake at 200C for 25 min.',
       foods,
     ).recipe
-    const { recipe } = adapt(pie, ['vegan'], larder)
-    const verdict = evaluate(recipe, larder).diets.find((one) => one.diet === 'vegan')
+    const { recipe } = adapt(pie, ['vegan'], reference)
+    const verdict = evaluate(recipe, reference).diets.find((one) => one.diet === 'vegan')
     expect(verdict?.verdict).toBe('fits')
     expect(
       recipe.parts
@@ -142,7 +142,7 @@ describe('how fillings are cooked', () => {
       `Pockets\nMakes 10, serves 5\nDough\n500 g flour\n250 g water\n\nFilling\n${filling}\n\nMethod\n${method}\nFill, fold and bake at 190C for 25 minutes.`,
       foods,
     ).recipe
-  const off = (recipe: Recipe) => evaluate(recipe, larder).filling.cookedOffGrams
+  const off = (recipe: Recipe) => evaluate(recipe, reference).filling.cookedOffGrams
 
   it('loses a tenth of a gravy that simmers ten minutes, not half of it', () => {
     const recipe = filled(
@@ -167,9 +167,9 @@ describe('how fillings are cooked', () => {
     const dry = filled(lines, 'Fry the mushrooms and onion in the oil until the water is gone. Cool.')
     const plain = filled(lines, 'Fry the mushrooms and onion in the oil for 3 minutes. Cool.')
     expect(dry.parts.find((part) => part.kind === 'filling')?.untilDry).toBe(true)
-    expect(evaluate(dry, larder).filling.moisture.looseGrams).toBe(0)
-    expect(evaluate(dry, larder).filling.cookedOffGrams).toBeGreaterThanOrEqual(
-      evaluate(plain, larder).filling.cookedOffGrams,
+    expect(evaluate(dry, reference).filling.moisture.looseGrams).toBe(0)
+    expect(evaluate(dry, reference).filling.cookedOffGrams).toBeGreaterThanOrEqual(
+      evaluate(plain, reference).filling.cookedOffGrams,
     )
   })
 
@@ -211,8 +211,8 @@ describe('two cookings in a row', () => {
       foods,
     ).recipe
     expect(base.cooking).toMatchObject({ way: 'boil', andThen: { way: 'shallow-fry', minutes: 5 } })
-    const both = evaluate(base, larder)
-    const boiled = evaluate({ ...base, cooking: { ...base.cooking, andThen: null } }, larder)
+    const both = evaluate(base, reference)
+    const boiled = evaluate({ ...base, cooking: { ...base.cooking, andThen: null } }, reference)
     expect(both.asEaten.gramsPerPiece).toBeLessThan(boiled.asEaten.gramsPerPiece)
     expect(both.perPiece.fatG).toBeGreaterThan(boiled.perPiece.fatG)
     expect(both.cautions.some((caution) => caution.code === 'hot-oil')).toBe(true)
@@ -222,8 +222,8 @@ describe('two cookings in a row', () => {
       ...oven,
       cooking: { ...oven.cooking, andThen: { way: 'bake', temperatureC: 180, minutes: 20 } },
     }
-    expect(evaluate(twice, larder).asEaten.gramsPerPiece).toBeCloseTo(
-      evaluate(oven, larder).asEaten.gramsPerPiece,
+    expect(evaluate(twice, reference).asEaten.gramsPerPiece).toBeCloseTo(
+      evaluate(oven, reference).asEaten.gramsPerPiece,
       9,
     )
   })
@@ -235,8 +235,8 @@ it('cannot tell what is asked of a serving while servings are a guess', () => {
     foods,
   ).recipe
   expect(recipe.servingsStated).toBe(false)
-  const perServing = larder.diets.find((diet) => diet.targets.some((target) => target.per === 'serving'))!
-  const verdict = (one: Recipe) => evaluate(one, larder).diets.find((diet) => diet.diet === perServing.id)!
+  const perServing = reference.diets.find((diet) => diet.targets.some((target) => target.per === 'serving'))!
+  const verdict = (one: Recipe) => evaluate(one, reference).diets.find((diet) => diet.diet === perServing.id)!
   expect(verdict(recipe).verdict).toBe('cannot tell')
   expect(verdict(recipe).reasons.join()).toContain('servings is a guess')
   expect(verdict({ ...recipe, servingsStated: true }).reasons.join()).not.toContain('guess')

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { larder, recipeOf } from '../../test/helpers'
+import { reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 
 /** Tolerances for nutrients on labels: European Commission guidance of December 2012, table 1, from memory. */
@@ -61,7 +61,7 @@ const PUBLISHED = {
 
 describe('computed foods against published ones that are made of several', () => {
   it.each(Object.entries(PUBLISHED))('%s', (_, { recipe, figures, energyKcal }) => {
-    const { per100g } = evaluate(recipe, larder)
+    const { per100g } = evaluate(recipe, reference)
     for (const [key, published] of Object.entries(figures)) {
       const ours = per100g[key as keyof typeof figures]
       const off = tolerance(published, key === 'fatG' ? 'fat' : 'other')

@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module'
 import { describe, expect, it } from 'vitest'
-import { food, foods, larder, recipeOf } from '../../test/helpers'
+import { food, foods, reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS } from '../food/micronutrients'
@@ -23,7 +23,7 @@ const pies = recipeOf(
 
 describe('micronutrients', () => {
   it('are summed by hand', () => {
-    const { micronutrients } = evaluate(pies, larder)
+    const { micronutrients } = evaluate(pies, reference)
     // 4 × 15 + 2 × 3 + 4 × 18 + 710 + 2 × 23 mg in the batch
     expect(micronutrients.calciumMg.perPiece).toBeCloseTo((60 + 6 + 72 + 710 + 46) / 8, 9)
     // The oven leaves nine tenths of B12.
@@ -41,7 +41,7 @@ describe('micronutrients', () => {
           ['soy-drink', 220],
         ],
       }),
-      larder,
+      reference,
     )
     expect(soy.micronutrients.calciumMg.unknown).toEqual(['Soy drink, unsweetened'])
     expect(
@@ -52,7 +52,7 @@ describe('micronutrients', () => {
             ['water', 220],
           ],
         }),
-        larder,
+        reference,
       ).micronutrients.vitaminB12Ug,
     ).toMatchObject({ perPiece: 0, unknown: [] })
   })
@@ -60,7 +60,7 @@ describe('micronutrients', () => {
   it('count a line that is not weighed as unknown, and leave a pinch alone', () => {
     const open = structuredClone(pies)
     open.parts[1]!.lines[0]!.grams = null
-    expect(evaluate(open, larder).micronutrients.ironMg.unknown).toEqual([food('minced-beef').name])
+    expect(evaluate(open, reference).micronutrients.ironMg.unknown).toEqual([food('minced-beef').name])
     expect(
       evaluate(
         recipeOf({
@@ -70,13 +70,13 @@ describe('micronutrients', () => {
             ['xanthan-gum', 2],
           ],
         }),
-        larder,
+        reference,
       ).micronutrients.ironMg.unknown,
     ).toEqual([])
   })
 
   it('say what a vegan variant loses, with the packets to read', () => {
-    const { losses, before, evaluation } = adapt(pies, ['vegan'], larder, { weights: { kept: 0 } })
+    const { losses, before, evaluation } = adapt(pies, ['vegan'], reference, { weights: { kept: 0 } })
     expect(losses.map((loss) => loss.nutrient)).toContain('vitaminB12Ug')
     const b12 = losses.find((loss) => loss.nutrient === 'vitaminB12Ug')!
     expect(b12.text).toMatch(/^Vitamin B12 in a serving: 2\.2 µg before, at least 0 now$/)

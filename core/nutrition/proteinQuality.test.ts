@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { food, foods, larder, recipeOf } from '../../test/helpers'
+import { food, foods, reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import { AMINO_ACID_KEYS, AMINO_ACIDS } from '../food/aminoAcids'
 import { proteinQualityOf } from './proteinQuality'
@@ -55,7 +55,7 @@ describe('amino-acid score', () => {
 
   it('rises when a pulse completes a cereal', () => {
     const dough = (flour: readonly (readonly [string, number])[]) =>
-      evaluate(recipeOf({ shell: [...flour, ['water', 60]] }), larder).protein.scorePct!
+      evaluate(recipeOf({ shell: [...flour, ['water', 60]] }), reference).protein.scorePct!
     const wheat = dough([['plain-flour', 100]])
     const mixed = dough([
       ['plain-flour', 70],
@@ -73,7 +73,7 @@ describe('amino-acid score', () => {
         ],
         filling: [['surimi', 300]],
       }),
-      larder,
+      reference,
     )
     expect(protein.lacking).toEqual([food('surimi').name])
     expect(protein).toMatchObject({ scorePct: null, limiting: null })

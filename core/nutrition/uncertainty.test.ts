@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { seeded } from '../../test/seeded'
 import { evaluate } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
@@ -31,7 +31,7 @@ const weighed = recipeOf(
 function monteCarlo(recipe: Recipe, runs: number): number[] {
   const next = seeded(7)
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next())
-  const { working } = evaluate(recipe, larder)
+  const { working } = evaluate(recipe, reference)
   const lines = new Map(allLines(recipe).map(({ line }) => [line.id, line]))
   const off = (codes: string[]) =>
     codes.includes('unit-weight') ? 0.2 : codes.includes('volume') ? 0.1 : 0.02
@@ -56,7 +56,7 @@ describe('the likely band', () => {
     ['weighed', weighed],
     ['in cups and counts', cups],
   ])('agrees with a Monte Carlo run of 20,000 batches, %s', (_, recipe) => {
-    const { low, high } = evaluate(recipe, larder).spread.perPiece.energyKcal
+    const { low, high } = evaluate(recipe, reference).spread.perPiece.energyKcal
     const drawn = monteCarlo(recipe, 20_000)
     const width = high - low
     expect(Math.abs(low - drawn[1000]!)).toBeLessThan(width * 0.06)
@@ -64,7 +64,7 @@ describe('the likely band', () => {
   })
 
   it('holds the figure, for every nutrient', () => {
-    const { perPiece, spread } = evaluate(cups, larder)
+    const { perPiece, spread } = evaluate(cups, reference)
     for (const key of NUTRIENTS) {
       expect(spread.perPiece[key].low).toBeLessThanOrEqual(perPiece[key] + 1e-9)
       expect(spread.perPiece[key].high).toBeGreaterThanOrEqual(perPiece[key] - 1e-9)
@@ -74,7 +74,7 @@ describe('the likely band', () => {
 
   it('is narrower for weighed lines than for cups, spoons and counts', () => {
     const width = (recipe: Recipe) => {
-      const { low, high } = evaluate(recipe, larder).spread.perPiece.energyKcal
+      const { low, high } = evaluate(recipe, reference).spread.perPiece.energyKcal
       return (high - low) / (high + low)
     }
     expect(width(weighed)).toBeLessThan(width(cups))
@@ -84,13 +84,13 @@ describe('the likely band', () => {
     const fried = read(
       'Pockets\nMakes 8\nDough\n200 g flour\n110 g water\nFilling\n100 g spinach\nTo fry\n1 litre sunflower oil\nMethod\nDeep-fry at 175 °C.',
     )
-    expect(evaluate(fried, larder).spread.narrow?.advice).toBe('weigh the oil before and after')
+    expect(evaluate(fried, reference).spread.narrow?.advice).toBe('weigh the oil before and after')
     fried.parts.find((part) => part.kind === 'pan')!.lines[0]!.eatenGrams = 30
-    expect(evaluate(fried, larder).spread.narrow?.advice ?? '').not.toMatch(/oil before/)
+    expect(evaluate(fried, reference).spread.narrow?.advice ?? '').not.toMatch(/oil before/)
     const spoons = read(
       'Pies\nMakes 8\nDough\n200 g flour\n100 g water\nFilling\n300 g leeks\n4 to 12 tbsp olive oil',
     )
-    expect(evaluate(spoons, larder).spread.narrow).toMatchObject({
+    expect(evaluate(spoons, reference).spread.narrow).toMatchObject({
       name: 'Olive oil',
       advice: 'weigh the olive oil',
     })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demoRecipe } from '../../test/demo'
-import { larder } from '../../test/helpers'
+import { reference } from '../../test/helpers'
 import { parseTarget } from '../diet/target'
 import { search } from './search'
 import { wishesFor, NO_LOCKS } from './wishes'
@@ -10,7 +10,7 @@ const wanting = (text: string, maxSwaps: number | null = null) =>
   search(
     pies,
     wishesFor([], { targets: [parseTarget(text, '')], locks: { ...NO_LOCKS, maxSwaps } }),
-    larder,
+    reference,
     { timeoutMilliseconds: 3000 },
   )
 

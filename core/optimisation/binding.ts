@@ -1,6 +1,6 @@
 import { limitOf, sayTarget, unitOf } from '../diet/target'
 import { targetsOf } from './question'
-import type { Program } from './program'
+import type { Constraint, ConstraintKind, Program } from './program'
 import type { Context, Found } from './searchOnce'
 import { solveProgram } from './solve'
 
@@ -34,8 +34,7 @@ function loosened(program: Program, index: number): Program {
 /** The size of a sum that is written as a difference, for a tenth of it. */
 const scaleOf = (terms: readonly [number, number][], program: Program) =>
   terms.reduce((largest, [at, value]) => {
-    const keep = program.variables[at]!.name.startsWith('keep')
-    return keep ? Math.max(largest, Math.abs(value)) : largest
+    return program.variables[at]!.keeps ? Math.max(largest, Math.abs(value)) : largest
   }, 0) * 10
 
 /** The limits that a recipe is held by, and what a tenth more room would save. */
@@ -44,9 +43,7 @@ export function bindingOf(context: Context, first: Found): Binding[] {
   const { values, distance } = first.solution
   const found: Binding[] = []
   program.constraints.forEach((own, at) => {
-    const isTarget = own.name.startsWith('target ')
-    if (!isTarget && !['not softer', 'not firmer', 'strong enough', 'how many swaps'].includes(own.name))
-      return
+    if (own.kind === 'model') return
     const sum = own.terms.reduce((total, [variable, value]) => total + value * values[variable]!, 0)
     const bound = own.max ?? own.min ?? 0
     const size = Math.max(Math.abs(bound), 1)
@@ -57,25 +54,27 @@ export function bindingOf(context: Context, first: Found): Binding[] {
     })
     const saves = distance - looser.distance
     if (!(saves > 0.05)) return
-    found.push({ name: own.name.replace(/^target /, ''), text: sayBinding(own.name, context, saves), saves })
+    found.push(sayBinding(own, context, saves))
   })
   return found.sort((a, b) => b.saves - a.saves)
 }
 
-const DOUGH_WORDS: Readonly<Record<string, string>> = {
-  'not softer': 'A softer dough',
-  'not firmer': 'A firmer dough',
-  'strong enough': 'A shape that asks less of the dough',
-  'how many swaps': 'One swap more',
+/** What loosening a limit that is no figure means, in words. */
+const LOOSER_WORDS: Readonly<Record<Exclude<ConstraintKind, 'target' | 'model'>, string>> = {
+  softer: 'A softer dough',
+  firmer: 'A firmer dough',
+  strength: 'A shape that asks less of the dough',
+  swaps: 'One swap more',
 }
 
-function sayBinding(name: string, { before, wishes }: Context, saves: number): string {
+function sayBinding(own: Constraint, { before, wishes }: Context, saves: number): Binding {
   const near = `would bring it ${saves.toFixed(1)} nearer to the recipe as written`
-  const words = DOUGH_WORDS[name]
-  if (words) return `${words} ${near}`
-  const own = targetsOf(wishes).find((one) => name === `target ${one.name}`)
-  const limit = own ? limitOf(own.target, before.measures) : null
-  if (!own || limit === null) return `${name} ${near}`
-  const room = Math.abs(limit) * LOOSER
-  return `${room.toFixed(1)} ${unitOf(own.target)} ${own.target.comparison === 'at-least' ? 'less' : 'more'} (${sayTarget(own.target, before.measures)} is asked) ${near}`
+  if (own.kind !== 'target' && own.kind !== 'model')
+    return { name: own.name, text: `${LOOSER_WORDS[own.kind]} ${near}`, saves }
+  const asked = targetsOf(wishes).find(({ key }) => key === own.wish)
+  const limit = asked ? limitOf(asked.target, before.measures) : null
+  if (!asked || limit === null) return { name: own.name, text: `${own.name} ${near}`, saves }
+  const { target, name } = asked
+  const room = `${(Math.abs(limit) * LOOSER).toFixed(1)} ${unitOf(target)} ${target.comparison === 'at-least' ? 'less' : 'more'}`
+  return { name, text: `${room} (${sayTarget(target, before.measures)} is asked) ${near}`, saves }
 }

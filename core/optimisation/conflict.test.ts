@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { food, larder, recipeOf } from '../../test/helpers'
+import { food, reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { measured, parseTarget } from '../diet/target'
 
@@ -17,7 +17,8 @@ const pies = recipeOf({
   ],
 })
 const asked = (text: string) => parseTarget(text, '')
-const reach = (text: string, diets: string[] = []) => adapt(pies, diets, larder, { targets: [asked(text)] })
+const reach = (text: string, diets: string[] = []) =>
+  adapt(pies, diets, reference, { targets: [asked(text)] })
 
 describe('a figure that is out of reach', () => {
   it.each([
@@ -35,7 +36,7 @@ describe('a figure that is out of reach', () => {
     expect(compromise).toContain(`out of reach here; as near as it gets is ${value.toFixed(1)}`)
     expect(nearest.distance).toBeGreaterThan(0)
     const at = (limit: number) =>
-      adapt(pies, [], larder, { targets: [{ ...target, limit }] }).conflict.length === 0
+      adapt(pies, [], reference, { targets: [{ ...target, limit }] }).conflict.length === 0
     // A little less far can be had, a little farther cannot: cooking losses and tenths of a gram allow for 4 %.
     expect(at(value * (1 + 0.04 * sign)), `${value} loosened`).toBe(true)
     expect(at(value * (1 - 0.08 * sign)), `${value} tightened`).toBe(false)
@@ -50,7 +51,7 @@ describe('a figure that is out of reach', () => {
 
   it('is not spoken of where wishes without figures contradict', () => {
     const flour = pies.parts[0]!.lines[0]!.id
-    const { conflict, alternatives, compromise } = adapt(pies, ['gluten-free'], larder, {
+    const { conflict, alternatives, compromise } = adapt(pies, ['gluten-free'], reference, {
       locks: { lineIds: [flour] },
     })
     expect(conflict.length).toBeGreaterThan(0)
@@ -60,7 +61,7 @@ describe('a figure that is out of reach', () => {
 
   it('gluten-free and keto together reach a bun without starch, lupin or almond in it', () => {
     const buns = { ...pies, shape: 'bun' as const }
-    const { conflict, evaluation, changes } = adapt(buns, ['keto', 'gluten-free'], larder)
+    const { conflict, evaluation, changes } = adapt(buns, ['keto', 'gluten-free'], reference)
     expect(conflict).toEqual([])
     expect(evaluation.diets.filter((one) => one.fits).map((one) => one.diet)).toEqual(
       expect.arrayContaining(['keto', 'gluten-free']),

@@ -1,17 +1,26 @@
 import { limitOf, measured, sayTarget, unitOf, type Target } from '../diet/target'
+import type { Wish } from './limits'
 import { buildModel } from './model'
 import { DRIVEN, STRENGTH, targetsOf } from './question'
-import { inputOf, reachedWith, type Context, type Reached } from './searchOnce'
+import { inputOf, candidateFrom, type Context, type Candidate } from './searchOnce'
 import { solveProgram } from './solve'
 
 /** A question beside the main one may take this long. */
 const QUESTION_MILLISECONDS = 100
 
+/** What stands in the way when no wish does. */
+const WEIGHTS: Wish = {
+  key: 'weights',
+  name: 'weights',
+  kind: 'dough',
+  text: 'the weight of dough and filling, with what can be swapped here',
+}
+
 /**
  * The smallest set of wishes that cannot be met together: each is left out in turn, and stays out when the rest
  * still contradict one another.
  */
-export function conflictOf(context: Context): string[] {
+export function conflictOf(context: Context): Wish[] {
   const { wishes } = buildModel(inputOf(context))
   const cannot = (without: ReadonlySet<string>) =>
     solveProgram(
@@ -25,19 +34,19 @@ export function conflictOf(context: Context): string[] {
   const out = new Set<string>()
   if (!cannot(out)) {
     // The programme can be met, and the recipe that comes of it cannot: what is lost in cooking decides.
-    return wishes.filter((wish) => wish.kind === 'target').map((wish) => wish.text)
+    return wishes.filter((wish) => wish.kind === 'target')
   }
   for (const wish of wishes) {
-    out.add(wish.name)
-    if (!cannot(out)) out.delete(wish.name)
+    out.add(wish.key)
+    if (!cannot(out)) out.delete(wish.key)
   }
-  const left = wishes.filter((wish) => !out.has(wish.name)).map((wish) => wish.text)
-  return left.length ? left : ['the weight of dough and filling, with what can be swapped here']
+  const left = wishes.filter((wish) => !out.has(wish.key))
+  return left.length ? left : [WEIGHTS]
 }
 
 /** As near as a recipe comes to a figure that is out of reach. */
 export interface Closest {
-  reached: Reached
+  candidate: Candidate
   /** "Keto: …; as near as it gets is 14.2". */
   text: string
   /** The figure that it comes to, and which way is nearer. */
@@ -65,13 +74,13 @@ const DISTANCE_COUNTS = 1e-3
  * given share, and asked again with the share that was reached it settles on the best one (Dinkelbach's method
  * for fractional programmes, 1967).
  *
- * @param conflict the wishes that contradict one another, in words
+ * @param conflict the wishes that contradict one another
  * @returns null when no figure is among them, or the others cannot be met either
  */
-export function closestOf(context: Context, conflict: readonly string[]): Closest | null {
-  for (const { target, name } of targetsOf(context.wishes)) {
-    if (!conflict.some((text) => text.startsWith(`${name}: `))) continue
-    const rest: Context = { ...context, without: new Set([...context.without, name]) }
+export function closestOf(context: Context, conflict: readonly Wish[]): Closest | null {
+  for (const { key, target, name } of targetsOf(context.wishes)) {
+    if (!conflict.some((wish) => wish.key === key)) continue
+    const rest: Context = { ...context, without: new Set([...context.without, key]) }
     const strong = drivenTo(rest, target)
     const best = strong ?? drivenTo(weaker(rest), target)
     const limit = limitOf(target, context.before.measures)
@@ -81,7 +90,7 @@ export function closestOf(context: Context, conflict: readonly string[]): Closes
     const text = `${name}: ${sayTarget(target, context.before.measures)} is out of reach here${conflict.length > 1 ? ', the rest kept' : ''}; as near as it gets is ${value.toFixed(1)} ${unitOf(target)}`
     // A dough that had to be let go weaker for it is said as well.
     const lacks = strong ? [] : best.evaluation.abilities.lacks.map((lack) => lack.text)
-    return { reached: best, text: [text, ...lacks].join('; '), value, comparison: target.comparison }
+    return { candidate: best, text: [text, ...lacks].join('; '), value, comparison: target.comparison }
   }
   return null
 }
@@ -91,11 +100,11 @@ const weaker = (context: Context): Context => ({
   without: new Set([...context.without, STRENGTH]),
 })
 
-function drivenTo(context: Context, target: Target): Reached | null {
+function drivenTo(context: Context, target: Target): Candidate | null {
   const start = measured(target, context.base.measures)
   if (start === null) return null
   let limit = start
-  let best: Reached | null = null
+  let best: Candidate | null = null
   let bestValue = target.comparison === 'at-least' ? -Infinity : Infinity
   const better = (value: number) =>
     target.comparison === 'at-least' ? value > bestValue + 1e-4 : value < bestValue - 1e-4
@@ -103,7 +112,7 @@ function drivenTo(context: Context, target: Target): Reached | null {
     // Asked for at what is reached; its terms become the objective, and it holds nothing back itself.
     const model = buildModel(inputOf(context, { driven: { ...target, limit, ofOriginal: false } }))
     const { program } = model
-    const at = program.constraints.findIndex((own) => own.name === `target ${DRIVEN}`)
+    const at = program.constraints.findIndex((own) => own.wish === DRIVEN)
     const figure = program.constraints[at]
     // Nothing that may change moves it.
     if (!figure) return best
@@ -121,7 +130,7 @@ function drivenTo(context: Context, target: Target): Reached | null {
     if (solution.status === 'infeasible') return best
     // What it costs is the distance, not what it was driven by.
     const distance = program.variables.reduce((sum, { cost }, n) => sum + cost * solution.values[n]!, 0)
-    const found = reachedWith(context, model, { ...solution, distance })
+    const found = candidateFrom(context, model, { ...solution, distance })
     const value = measured(target, found.evaluation.measures)
     if (value === null || !better(value)) return best
     best = found

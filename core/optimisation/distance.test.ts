@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demo, demoRecipe, diets, modelOf } from '../../test/demo'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { parseTarget } from '../diet/target'
 import { allLines, foodOf } from '../recipe/lines'
@@ -67,7 +67,7 @@ describe('fiddly amounts', () => {
     let fiddly = 0
     for (const { recipe } of demo) {
       for (const ids of combinations) {
-        const made = adapt(recipe, ids, larder)
+        const made = adapt(recipe, ids, reference)
         if (made.conflict.length) continue
         for (const change of made.changes) {
           if (change.kind !== 'amount' || change.gramsBefore === null || change.gramsAfter === null) continue
@@ -92,7 +92,7 @@ describe('only what is at hand', () => {
     filling: [['beef', 300]],
   })
   const vegan = (have: string[]) =>
-    adapt(pies, ['vegan'], larder, { locks: { ...NO_LOCKS, have: ['plain-flour', 'beef', ...have] } })
+    adapt(pies, ['vegan'], reference, { locks: { ...NO_LOCKS, have: ['plain-flour', 'beef', ...have] } })
 
   it('takes something home-made when all that goes into it is there', () => {
     const parts = foods.get('seitan-simmered')!.homemade!.madeOf.map((one) => one.foodId)
@@ -140,7 +140,7 @@ describe('eggs', () => {
     ],
   })
   const ofEggs = (ids: string[]) =>
-    allLines(adapt(tray, ids, larder).recipe).flatMap(({ line }) => {
+    allLines(adapt(tray, ids, reference).recipe).flatMap(({ line }) => {
       const food = foodOf(line, foods)
       const egg = food && /^(?:egg|cooked-egg)$/.test(food.group) ? food.unitGrams.piece : undefined
       return egg ? [line.grams! / egg] : []
@@ -161,7 +161,7 @@ describe('salt that nobody asked to change', () => {
     'stays nearer in %s when it counts',
     (_, recipe) => {
       const saltMoved = (figures: number) => {
-        const made = adapt(recipe, ['high-protein'], larder, { weights: { figures } })
+        const made = adapt(recipe, ['high-protein'], reference, { weights: { figures } })
         return made.conflict.length
           ? null
           : Math.abs(made.evaluation.perPiece.saltG - made.before.perPiece.saltG)

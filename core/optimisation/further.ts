@@ -1,6 +1,6 @@
 import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
-import type { Larder } from '../tables/referenceData'
+import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
 import { CRAFT_RANGE, LEAST_SHELL } from './lineModel'
@@ -18,7 +18,7 @@ const LIKE = 0.6
 const percent = (share: number) => `${Math.round(100 * share)} %`
 
 /** The share of a dough's flours that foods of some groups are, 0 to 1; 0 without flours. */
-function doughShare(recipe: Recipe, { foods }: Larder, groups: ReadonlySet<string>): number {
+function doughShare(recipe: Recipe, { foods }: ReferenceData, groups: ReadonlySet<string>): number {
   let flours = 0
   let counted = 0
   for (const { part, line } of allLines(recipe)) {
@@ -39,13 +39,13 @@ function doughShare(recipe: Recipe, { foods }: Larder, groups: ReadonlySet<strin
 export function furtherThanCooks(
   original: Recipe,
   made: Recipe,
-  larder: Larder,
+  reference: ReferenceData,
   mustGo: (food: Food) => boolean,
 ): string {
   const said: string[] = []
   const share = (groups: string[]) => {
-    const now = doughShare(made, larder, new Set(groups))
-    return now > doughShare(original, larder, new Set(groups)) + 0.001 ? now : 0
+    const now = doughShare(made, reference, new Set(groups))
+    return now > doughShare(original, reference, new Set(groups)) + 0.001 ? now : 0
   }
   const gluten = share(['gluten'])
   if (gluten > MOST_CONCENTRATE.protein.gluten + ROUNDING)
@@ -58,21 +58,22 @@ export function furtherThanCooks(
     allLines(recipe).reduce((sum, { part, line }) => sum + (part.kind === 'shell' ? (line.grams ?? 0) : 0), 0)
   const shell = shellGrams(made) / Math.max(1, shellGrams(original))
   const bought = allLines(original).some(
-    ({ part, line }) => part.kind === 'shell' && foodIs(larder.foods.get(line.foodId ?? ''), 'bought-dough'),
+    ({ part, line }) =>
+      part.kind === 'shell' && foodIs(reference.foods.get(line.foodId ?? ''), 'bought-dough'),
   )
   if (!bought && shell < LEAST_SHELL - ROUNDING) said.push(`${percent(shell)} of the dough is left`)
 
   const now = new Map<string, number>()
   for (const { part, line } of allLines(made)) {
-    const from = line.cameFrom?.foodId ? larder.foods.get(line.cameFrom.foodId) : undefined
-    const food = foodOf(line, larder.foods)
+    const from = line.cameFrom?.foodId ? reference.foods.get(line.cameFrom.foodId) : undefined
+    const food = foodOf(line, reference.foods)
     // What is quite another thing does not keep a filling what it was, unless the old one had to go.
     if (
       from &&
       food &&
       from.id !== food.id &&
       !mustGo(from) &&
-      likenessOf(from, food, { part: part.kind, family: 'firm' }, larder.likeness) < LIKE
+      likenessOf(from, food, { part: part.kind, family: 'firm' }, reference.likeness) < LIKE
     )
       continue
     const id = line.id.replace(/-s?\d+(?:-\d+)?$/, '')
@@ -86,7 +87,7 @@ export function furtherThanCooks(
       return part.lines.flatMap((line) => {
         if (!line.grams || line.grams < COUNTED_SHARE * total) return []
         const kept = (now.get(line.id) ?? 0) / line.grams
-        const food = foodOf(line, larder.foods)
+        const food = foodOf(line, reference.foods)
         return kept < CRAFT_RANGE.main[0] && food
           ? [{ kept, text: `${food.name.toLowerCase()} falls to ${percent(kept)}` }]
           : []

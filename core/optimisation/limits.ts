@@ -10,7 +10,7 @@ import type { Food } from '../food/food'
 import { batchLimit, scaleOfShare, targetPerGram, type PerGram } from './figures'
 import type { LineModel } from './lineModel'
 import type { ProgramBuilder } from './program'
-import { CRAFT, HAVE, LOCKED, MAX_SWAPS, STRENGTH, type Question } from './question'
+import { CRAFT, HAVE, LOCKED, MAX_SWAPS, STRENGTH, type Question, dietKey } from './question'
 
 /** From this much fat in % of flour a dough is rich, and keeps most of it. Common practice, no source. */
 const RICH_PCT = 12
@@ -53,6 +53,9 @@ const KEPT_FIGURES = [
 
 /** Something the cook wished or the dough needs, that may be in another's way. */
 export interface Wish {
+  /** Tells it from every other; what is left out of a search is named by it. */
+  key: string
+  /** In words, as a limit that stands in the way is called. */
   name: string
   kind: 'diet' | 'target' | 'lock' | 'dough'
   text: string
@@ -179,7 +182,7 @@ function keepNear(
 /** The dough stays as soft as it was, as rich where it is rich, and strong enough for its shape and cooking. */
 export function limitDough(written: Written): Wish[] {
   const { question, builder } = written
-  const { base, recipe, larder, without } = question
+  const { base, recipe, reference, without } = question
   const { softness, fatPct, ready } = base.dough
   if (ready || softness === null) return []
   const against =
@@ -197,8 +200,18 @@ export function limitDough(written: Written): Wish[] {
     builder.constrain('off softness', [...own, [off, -1]], { max: 0 })
     builder.constrain('off softness', [...own, [off, 1]], { min: 0 })
   }
-  builder.constrain('not softer', sumOverDough(written, against(softness + SOFTNESS_SLACK)), { max: 0 })
-  builder.constrain('not firmer', sumOverDough(written, against(softness - SOFTNESS_SLACK)), { min: 0 })
+  builder.constrain(
+    'not softer',
+    sumOverDough(written, against(softness + SOFTNESS_SLACK)),
+    { max: 0 },
+    { kind: 'softer' },
+  )
+  builder.constrain(
+    'not firmer',
+    sumOverDough(written, against(softness - SOFTNESS_SLACK)),
+    { min: 0 },
+    { kind: 'firmer' },
+  )
   const shell = shellOf(written)
   if ((fatPct ?? 0) >= RICH_PCT) {
     // A short crust without its fat is bread.
@@ -212,23 +225,30 @@ export function limitDough(written: Written): Wish[] {
   const need = needsOf(
     recipe.shape,
     recipe.cooking.way,
-    larder.dough,
+    reference.dough,
     needsFamily(question.family, base.dough),
   ).find((one) => one.ability === 'strength')
   const { strength } = base.abilities
   if (need && strength !== null && !without.has(STRENGTH)) {
     // A dough that is weaker than its shape asks already need not become stronger.
     const limit = Math.min(need.limit, strength) / shortening(fatPct ?? 0)
-    const strong: PerGram = (food) => strengthGrams(food, 1, larder.dough) - (isFlour(food) ? limit : 0)
-    builder.constrain('strong enough', sumOver(shell, strong), { min: 0 })
+    const strong: PerGram = (food) => strengthGrams(food, 1, reference.dough) - (isFlour(food) ? limit : 0)
+    builder.constrain(
+      'strong enough',
+      sumOver(shell, strong),
+      { min: 0 },
+      { kind: 'strength', wish: STRENGTH },
+    )
   }
   const { springs } = base.abilities
   if (springs !== null) {
     const limit = Math.max(springs, RUBBER) / shortening(fatPct ?? 0)
-    const rubber: PerGram = (food) => springGrams(food, 1, larder.dough) - (isFlour(food) ? limit : 0)
+    const rubber: PerGram = (food) => springGrams(food, 1, reference.dough) - (isFlour(food) ? limit : 0)
     builder.constrain('no rubber', sumOver(shell, rubber), { max: 0 })
   }
-  return [{ name: STRENGTH, kind: 'dough', text: 'a dough strong enough for its shape and cooking' }]
+  return [
+    { key: STRENGTH, name: STRENGTH, kind: 'dough', text: 'a dough strong enough for its shape and cooking' },
+  ]
 }
 
 /** Whether the dough was made anew by a formula. */
@@ -269,7 +289,7 @@ export function limitFigures(written: Written): Wish[] {
   const { question, builder, lines } = written
   const { base, before, recipe, targets } = question
   const eaten = new Map(base.working.lines.map((one) => [one.lineId, one.foodGrams]))
-  return targets.flatMap(({ target, name, margin }): Wish[] => {
+  return targets.flatMap(({ key, target, name, margin }): Wish[] => {
     const limit = limitOf(target, before.measures)
     if (limit === null) return []
     const { perGram, ofFlour } = targetPerGram(target, limit)
@@ -279,8 +299,8 @@ export function limitFigures(written: Written): Wish[] {
     const bound = batchLimit(target, limit, recipe, base.asEaten.balance.eatenGrams)
     const room = margin * (Math.abs(bound) || scaleOfShare(target, limit, base))
     const bounds = target.comparison === 'at-least' ? { min: bound + room } : { max: bound - room }
-    builder.constrain(`target ${name}`, terms, bounds)
-    return [{ name, kind: 'target', text: `${name}: ${sayTarget(target, before.measures)}` }]
+    builder.constrain(`target ${name}`, terms, bounds, { kind: 'target', wish: key })
+    return [{ key, name, kind: 'target', text: `${name}: ${sayTarget(target, before.measures)}` }]
   })
 }
 
@@ -289,18 +309,18 @@ export function limitChoices({ question, builder, lines }: Written): Wish[] {
   const { wishes, without, diets, locked } = question
   const wished: Wish[] = diets
     .filter(excludes)
-    .map((diet) => ({ name: diet.name, kind: 'diet', text: diet.name }))
+    .map((diet) => ({ key: dietKey(diet), name: diet.name, kind: 'diet', text: diet.name }))
   const { maxSwaps, have } = wishes.locks
   if (maxSwaps !== null && !without.has(MAX_SWAPS)) {
     const chosen = lines.flatMap((one) => one.options.map((own): [number, number] => [own.chosen, 1]))
-    builder.constrain(MAX_SWAPS, chosen, { max: maxSwaps })
-    wished.push({ name: MAX_SWAPS, kind: 'lock', text: `at most ${maxSwaps} swaps` })
+    builder.constrain(MAX_SWAPS, chosen, { max: maxSwaps }, { kind: 'swaps', wish: MAX_SWAPS })
+    wished.push({ key: MAX_SWAPS, name: MAX_SWAPS, kind: 'lock', text: `at most ${maxSwaps} swaps` })
   }
   if (locked.size) {
     const names = lines.filter((one) => locked.has(one.line.id)).map((one) => one.food.name.toLowerCase())
-    wished.push({ name: LOCKED, kind: 'lock', text: `keeping the ${names.join(', the ')}` })
+    wished.push({ key: LOCKED, name: LOCKED, kind: 'lock', text: `keeping the ${names.join(', the ')}` })
   }
   if (have !== null && !without.has(HAVE))
-    wished.push({ name: HAVE, kind: 'lock', text: 'only what you have' })
+    wished.push({ key: HAVE, name: HAVE, kind: 'lock', text: 'only what you have' })
   return wished
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demoRecipe, diets } from '../../test/demo'
-import { larder, recipeOf } from '../../test/helpers'
+import { reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { allLines } from '../recipe/lines'
 import { RecipeProblem } from '../recipe/problem'
@@ -24,7 +24,7 @@ describe('what cannot be adapted', () => {
         ['whole-grain', 'keto', 'vegan'],
         ['more-fibre', 'whole-grain-51'],
       ]) {
-        const made = adapt(cakes, ids, larder)
+        const made = adapt(cakes, ids, reference)
         // Either it says what stands in the way, or what it gives keeps what was asked.
         if (made.conflict.length)
           expect(made.conflict.join(), ids.join()).toMatch(/Whole-grain|fibre|Keto|time/i)
@@ -46,7 +46,7 @@ describe('what cannot be adapted', () => {
     let refused = 0
     for (const ids of [['vegan'], ['gluten-free'], ['vegan', 'gluten-free']]) {
       try {
-        for (const { line } of allLines(adapt(huge, ids, larder).recipe))
+        for (const { line } of allLines(adapt(huge, ids, reference).recipe))
           expect(line.grams!).toBeLessThanOrEqual(50_000)
       } catch (error) {
         expect(error).toBeInstanceOf(RecipeProblem)
@@ -62,19 +62,19 @@ describe('a search whose time is up', () => {
   const pies = demoRecipe('curd-leek')
   it('says so when nothing was found yet', () => {
     expect(() =>
-      search(pies, wishesFor(diets('vegan', 'high-protein')), larder, { expired: () => true }),
+      search(pies, wishesFor(diets('vegan', 'high-protein')), reference, { expired: () => true }),
     ).toThrow(OutOfTime)
   })
   it('gives what it has, which keeps what was asked', () => {
     const wishes = wishesFor(diets('high-protein'))
-    const whole = search(pies, wishes, larder)
+    const whole = search(pies, wishes, reference)
     // The clock of this test is the number of times it is looked at.
     let answered = 0
     for (const looks of [4, 8, 12, 20]) {
       let seen = 0
       let found
       try {
-        found = search(pies, wishes, larder, { expired: () => ++seen > looks })
+        found = search(pies, wishes, reference, { expired: () => ++seen > looks })
       } catch (error) {
         expect(error).toBeInstanceOf(OutOfTime)
         continue

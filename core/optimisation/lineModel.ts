@@ -214,7 +214,7 @@ export function writeLine(
   shared: Shared,
 ): LineModel {
   const { part, line, food, grams } = one
-  const { wishes, locked, targets, purposes, larder } = question
+  const { wishes, locked, targets, purposes, reference } = question
   const useful = optionsFor(one, question)
   const broken = breaks(food, question)
   const isLocked = locked.has(line.id)
@@ -240,12 +240,13 @@ export function writeLine(
     return price ? (PRICE_COST * wishes.weights.price * price.price) / price.packGrams : 0
   }
   const keep = builder.variable(`keep ${line.id}`, {
+    keeps: true,
     // A line that has to go and is locked leaves no way, which is then said.
     upper: broken && !unmet ? 0 : null,
     cost: priceOf(food.id) + starchStays,
     term: starchStays > 0 ? `${food.name.toLowerCase()} that stays` : '',
   })
-  const lever = (name: LeverName | null) => leverFactor(name, purposes, larder.levers)
+  const lever = (name: LeverName | null) => leverFactor(name, purposes, reference.levers)
   const name = food.name
   const above = builder.variable(`above ${line.id}`, {
     cost: percent * counts.amount * lever(leverOfMore(part.kind, food)),

@@ -68,12 +68,11 @@ export function buildModel(input: ModelInput): TargetModel {
   limitConcentrates(written)
   keepFigures(written)
   const wishes = [...limitDough(written), ...limitFigures(written), ...limitChoices(written)]
-  const names = new Set<string>()
   return {
     program: builder,
     lines,
     addedWater: written.addedWater?.variable ?? null,
-    wishes: wishes.filter((wish) => !names.has(wish.name) && names.add(wish.name)),
+    wishes,
   }
 }
 
@@ -95,7 +94,7 @@ function shellFor(question: Question, builder: ProgramBuilder): number | null {
 
 /** Water that may come to a dough that is made and has no line of water. */
 function waterFor(question: Question, builder: ProgramBuilder): Written['addedWater'] {
-  const food = question.larder.foods.get('water')
+  const food = question.reference.foods.get('water')
   const shell = question.lines.filter((one) => one.part.kind === 'shell')
   // A formula has its water, or needs none.
   const has = shell.some((one) => one.food.id === 'water' || formulaIdOf(one.line.cameFrom?.swapId) !== null)

@@ -8,7 +8,7 @@ import type { Recipe } from '../recipe/document'
 import { furtherThanCooks } from './further'
 import { otherDoughs } from './otherDough'
 import { CRAFT, STRENGTH, targetsOf } from './question'
-import { reached, type Context, type Found, type Reached, type Term } from './searchOnce'
+import { searchOnce, type Context, type Found, type Candidate, type Term } from './searchOnce'
 
 /** Other doughs that are offered beside the nearest, and how much farther one may be to be worth it. */
 const MOST_OTHER_WAYS = 1
@@ -32,9 +32,9 @@ export interface Nearest {
 
 /** What was found, with the changes of the whole that it rests on. */
 export const withBefore = (found: Found, first: readonly First[]): Found =>
-  first.length ? { ...found, reached: reachedBefore(found.reached, first) } : found
+  first.length ? { ...found, candidate: candidateAfter(found.candidate, first) } : found
 
-export const reachedBefore = (own: Reached, first: readonly First[]): Reached => ({
+export const candidateAfter = (own: Candidate, first: readonly First[]): Candidate => ({
   ...own,
   changes: [...first.map((one) => one.change), ...own.changes],
   distance: own.distance + first.reduce((sum, one) => sum + one.cost, 0),
@@ -53,7 +53,7 @@ export function withOtherDoughs(context: Context, known: readonly (Nearest | nul
       const before = start.first.reduce((sum, one) => sum + one.cost, 0)
       const nearestYet = Math.min(
         Infinity,
-        ...[...known, ...found].filter((one) => one?.tier === 0).map((one) => one!.found.reached.distance),
+        ...[...known, ...found].filter((one) => one?.tier === 0).map((one) => one!.found.candidate.distance),
       )
       // One or two that are not much farther are ways of their own.
       const beyond = before + dough.cost - nearestYet
@@ -85,7 +85,7 @@ const TIERS: readonly (readonly string[])[] = [[], [CRAFT], [STRENGTH], [STRENGT
 
 /** Where a recipe goes further than most cooks would, in words; '' where it does not. */
 export const furtherOf = (context: Context, recipe: Recipe): string =>
-  furtherThanCooks(context.recipe, recipe, context.larder, (food) =>
+  furtherThanCooks(context.recipe, recipe, context.reference, (food) =>
     context.wishes.diets.some((diet) => foodAgainstDiet(food, diet).breaks.length > 0),
   )
 
@@ -93,9 +93,9 @@ export const furtherOf = (context: Context, recipe: Recipe): string =>
 export function nearest(context: Context, tiers = TIERS.length): Nearest | null {
   for (const [tier, names] of TIERS.slice(0, tiers).entries()) {
     const looser = { ...context, without: new Set(names) }
-    const other = reached(looser)
+    const other = searchOnce(looser)
     if (!other) continue
-    const { evaluation, recipe } = other.reached
+    const { evaluation, recipe } = other.candidate
     const weaker =
       names.includes(STRENGTH) &&
       (evaluation.abilities.strength ?? 0) < (context.before.abilities.strength ?? 0)
@@ -133,13 +133,13 @@ export interface Start {
 
 /** The recipe when it is not fried, where less energy or fat is asked and the pan brings some. */
 function cookedStart(context: Context): Start | null {
-  const { recipe, larder, wishes } = context
+  const { recipe, reference, wishes } = context
   const leaner = targetsOf(wishes).some(
     ({ target }) => target.comparison === 'at-most' && LEANER.has(target.figure),
   )
-  const made = leaner ? cookOtherwise(recipe, context.base, larder.foods) : null
+  const made = leaner ? cookOtherwise(recipe, context.base, reference.foods) : null
   if (!made || wishes.locks.lineIds.includes(made.change.lineId)) return null
-  const base = evaluate(made.recipe, larder, context.before)
+  const base = evaluate(made.recipe, reference, context.before)
   const cost = COOKING_COST * wishes.weights.cooking
   return {
     context: { ...context, recipe: made.recipe, base },
@@ -155,7 +155,7 @@ export function startsOf(context: Context): Start[] {
 
 /** The nearest recipe when it is not fried. */
 export function cookedNearest(context: Context, asWritten: Nearest | null): Nearest | null {
-  const start = asWritten?.found.reached.distance === 0 ? null : cookedStart(context)
+  const start = asWritten?.found.candidate.distance === 0 ? null : cookedStart(context)
   const cooked = start && nearest(start.context)
   return cooked && { ...cooked, first: start.first, found: withBefore(cooked.found, start.first) }
 }

@@ -133,7 +133,8 @@ function unasked(foods: readonly Food[], { kept, had }: Question): Pick<Candidat
 
 /** The swaps that are tried for a line: none for one that may stay and cannot help. */
 export function optionsFor({ part, line, food, grams }: AskedLine, question: Question): Candidate[] {
-  const { recipe, larder, wishes, without, present, locked, targets, totalGrams, family, purposes } = question
+  const { recipe, reference, wishes, without, present, locked, targets, totalGrams, family, purposes } =
+    question
   const { weights, locks } = wishes
   const broken = breaks(food, question)
   const canHelp = targets.length > 0 && grams >= LEAST_LINE_SHARE * totalGrams && part.kind !== 'pan'
@@ -145,14 +146,14 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
     food,
     part.kind,
     madeAs(recipe),
-    larder.swaps,
-    standingsOf(part, line, larder.foods),
+    reference.swaps,
+    standingsOf(part, line, reference.foods),
   ).flatMap((swap): Candidate[] => {
     if (locks.refused.includes(swap.id)) return []
     // Cauliflower for rice is for fewer carbohydrates, not for whatever else it happens to do.
     if (!broken && swap.ends.length && !swap.ends.some((end) => purposes.has(end))) return []
     if (broken && !standsForAll(swap, purposes)) return []
-    const parts = optionParts(swap, food, larder.foods)
+    const parts = optionParts(swap, food, reference.foods)
     if (!parts?.every((own) => (anything || !toBuy(own.food, present).length) && !breaks(own.food, question)))
       return []
     // What may stay is turned over only in ways that cooks take for what is asked.
@@ -175,7 +176,7 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
       food,
       parts.map((own) => ({ food: own.food, grams: own.perGram + own.waterPerGram })),
       { part: part.kind, family },
-      larder.likeness,
+      reference.likeness,
     )
     return [
       {

@@ -12,7 +12,7 @@ import type { Formula } from '../substitution/formulas'
 import { formulaMark } from '../substitution/formulas'
 import { BROUGHT_COST, LOST_COST, NEW_THING_COST, SWAP_COST } from './options'
 import { purposesOf } from './purposes'
-import { keptDiets } from './question'
+import { dietKey, keptDiets } from './question'
 import type { Context, Term } from './searchOnce'
 
 /** The recipe with another dough, and what that counts for before anything else is changed. */
@@ -35,11 +35,11 @@ const MAKE_COST = 12
 
 /** The formulas that hold for a dough of this family, closed and cooked like this, for what is asked. */
 function formulasFor(context: Context): Formula[] {
-  const { base, recipe, larder, wishes } = context
+  const { base, recipe, reference, wishes } = context
   const purposes = purposesOf(wishes)
   // What is bought is nearest to what it would be if it were made.
   const family = base.dough.ready ? readyFamily(context) : base.abilities.family
-  return larder.formulas.filter(
+  return reference.formulas.filter(
     (formula) =>
       formula.families.includes(family) &&
       (formula.ways === null || formula.ways.includes(recipe.cooking.way)) &&
@@ -50,10 +50,10 @@ function formulasFor(context: Context): Formula[] {
 }
 
 /** The family that a bought dough would be of. */
-function readyFamily({ recipe, larder }: Context): DoughFamily {
+function readyFamily({ recipe, reference }: Context): DoughFamily {
   const pastry = allLines(recipe).some(
     ({ part, line }) =>
-      part.kind === 'shell' && line.foodId !== null && larder.foods.get(line.foodId)?.group === 'pastry',
+      part.kind === 'shell' && line.foodId !== null && reference.foods.get(line.foodId)?.group === 'pastry',
   )
   return pastry ? 'flaky' : 'firm'
 }
@@ -63,7 +63,7 @@ function readyFamily({ recipe, larder }: Context): DoughFamily {
  * not flour for flour. None where a line of the dough is locked, or where the dough already is what is asked for.
  */
 export function otherDoughs(context: Context): OtherDough[] {
-  const { recipe, base, before, larder, wishes } = context
+  const { recipe, base, before, reference, wishes } = context
   const dough = base.dough
   const lockedDough = allLines(recipe).some(
     ({ part, line }) => part.kind === 'shell' && wishes.locks.lineIds.includes(line.id),
@@ -75,11 +75,11 @@ export function otherDoughs(context: Context): OtherDough[] {
   const have = locks.have === null ? null : new Set(['water', ...locks.have])
   const there = new Set(allLines(recipe).flatMap(({ line }) => (line.foodId ? [line.foodId] : [])))
   const atHand = (food: Food) => have === null || have.has(food.id) || there.has(food.id)
-  const asked = wishes.diets.filter((diet) => !context.without.has(diet.name))
+  const asked = wishes.diets.filter((diet) => !context.without.has(dietKey(diet)))
   const kept = keptDiets(context)
   const sweet = !purposesOf(wishes).has('keto')
   const make = (formula: Formula, diets: readonly Diet[]) =>
-    applyFormula(recipe, formula, larder.foods, {
+    applyFormula(recipe, formula, reference.foods, {
       fits: (food) => atHand(food) && !breaks(food, diets),
       target: dough.softness,
       sweet,
@@ -121,7 +121,7 @@ export function otherDoughs(context: Context): OtherDough[] {
     .sort((a, b) => a.cost - b.cost)
     .slice(0, MOST_LOOKED_AT)
     .map(({ made, cost, terms }): OtherDough => {
-      const own = evaluate(made.recipe, larder, before)
+      const own = evaluate(made.recipe, reference, before)
       const noLonger = WHOLE.filter((id) => fits(before, id) && !fits(own, id))
       const less = noLonger.map(() => ({
         text: 'less whole grain',

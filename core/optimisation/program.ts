@@ -1,6 +1,8 @@
 /** A variable of a mixed-integer linear programme; from 0 up. */
 export interface Variable {
   name: string
+  /** An amount of a line as it is, which stays by itself. */
+  keeps: boolean
   /** What one unit of it adds to the distance. */
   cost: number
   /** 0 or 1 only. */
@@ -10,8 +12,15 @@ export interface Variable {
   term: string
 }
 
+/** What a limit is about, where it is asked which of them hold a recipe. */
+export type ConstraintKind = 'target' | 'softer' | 'firmer' | 'strength' | 'swaps' | 'model'
+
 export interface Constraint {
+  /** For reading a programme; nothing is told by it. */
   name: string
+  kind: ConstraintKind
+  /** The key of the wish that it writes down; null for a limit that nobody wished. */
+  wish: string | null
   /** Index of the variable and its coefficient. */
   terms: [number, number][]
   min: number | null
@@ -37,18 +46,33 @@ export class ProgramBuilder {
   readonly constraints: Constraint[] = []
 
   variable(name: string, fields: Partial<Omit<Variable, 'name'>> = {}): number {
-    return this.variables.push({ name, cost: 0, binary: false, upper: null, term: '', ...fields }) - 1
+    return (
+      this.variables.push({ name, keeps: false, cost: 0, binary: false, upper: null, term: '', ...fields }) -
+      1
+    )
   }
 
   /** Adds a constraint; one without terms or bounds is left out. */
-  constrain(name: string, terms: [number, number][], bounds: { min?: number; max?: number }): void {
+  constrain(
+    name: string,
+    terms: [number, number][],
+    bounds: { min?: number; max?: number },
+    about: { kind: ConstraintKind; wish?: string } = { kind: 'model' },
+  ): void {
     const own = terms.filter(([, coefficient]) => coefficient !== 0)
     if (!own.length) {
       // Nothing can change it: it either holds or the programme has no solution.
       const holds = (bounds.min ?? -Infinity) <= 0 && (bounds.max ?? Infinity) >= 0
       if (holds) return
     }
-    this.constraints.push({ name, terms: own, min: bounds.min ?? null, max: bounds.max ?? null })
+    this.constraints.push({
+      name,
+      kind: about.kind,
+      wish: about.wish ?? null,
+      terms: own,
+      min: bounds.min ?? null,
+      max: bounds.max ?? null,
+    })
   }
 }
 

@@ -5,7 +5,7 @@ import type { Target } from '../diet/target'
 import type { Evaluation } from '../evaluation/evaluate'
 import type { Allergen, Food } from '../food/food'
 import { inDough } from '../food/scalded'
-import type { Larder } from '../tables/referenceData'
+import type { ReferenceData } from '../tables/referenceData'
 import type { Line, Part, Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
 import { allergensIn } from '../substitution/substitute'
@@ -18,7 +18,7 @@ export const STRENGTH = 'how strong the dough is'
 /** What an experienced cook would not do: rubber doughs, fillings cut to a quarter. Let go before the dough's strength. */
 export const CRAFT = 'what cooks would do'
 
-/** The name of the figure that is driven. */
+/** The key of the figure that is driven. */
 export const DRIVEN = 'driven'
 
 /** What the nearest recipe is searched for. */
@@ -28,23 +28,41 @@ export interface ModelInput {
   base: Evaluation
   /** Of the recipe as written, which shares of the original are held against; the same as `base`, but where it is cooked otherwise. */
   before: Evaluation
-  larder: Larder
+  reference: ReferenceData
   wishes: Wishes
   /** By place in `targetsOf`: how much stricter than asked a figure has to be, to come out after losses. */
   margins: readonly number[]
-  /** A figure that is driven as far as it goes: written as a constraint of the name `DRIVEN`, for its terms. */
+  /** A figure that is driven as far as it goes: written as a constraint of the wish `DRIVEN`, for its terms. */
   driven?: Target
-  /** Names of wishes to leave out, when it is asked which ones are in each other's way. */
+  /** Keys of wishes to leave out, when it is asked which ones are in each other's way. */
   without: ReadonlySet<string>
 }
 
+/** A figure that has to come out. */
+export interface AskedTarget {
+  /** Tells it from every other wish: two figures of one diet are two wishes. */
+  key: string
+  target: Target
+  /** In words: the diet's, or "Your target". */
+  name: string
+}
+
 /** All figures that have to come out: those of the diets and those asked for by themselves. */
-export function targetsOf(wishes: Wishes): { target: Target; name: string }[] {
+export function targetsOf(wishes: Wishes): AskedTarget[] {
   return [
-    ...wishes.diets.flatMap((diet) => diet.targets.map((target) => ({ target, name: diet.name }))),
-    ...wishes.targets.map((target, at) => ({ target, name: at ? `Your target ${at + 1}` : 'Your target' })),
+    ...wishes.diets.flatMap((diet) =>
+      diet.targets.map((target, at) => ({ key: `target:${diet.id}:${at}`, target, name: diet.name })),
+    ),
+    ...wishes.targets.map((target, at) => ({
+      key: `target:${at}`,
+      target,
+      name: at ? `Your target ${at + 1}` : 'Your target',
+    })),
   ]
 }
+
+/** The key of the wish that a diet's foods stay out. */
+export const dietKey = (diet: Diet): string => `diet:${diet.id}`
 
 /** A weighed line, looked up. */
 export interface AskedLine {
@@ -77,22 +95,22 @@ export interface Question extends ModelInput {
   starchGoes: boolean
   family: DoughFamily
   /** Figures that have to come out, with the room that each is given for losses. */
-  targets: { target: Target; name: string; margin: number }[]
+  targets: (AskedTarget & { margin: number })[]
 }
 
 /** Looks up what a search is about, less what is left out of it. */
 export function questionOf(input: ModelInput): Question {
-  const { recipe, larder, wishes, without, margins } = input
+  const { recipe, reference, wishes, without, margins } = input
   const lines = allLines(recipe).flatMap(({ part, line }): AskedLine[] => {
-    const food = foodOf(line, larder.foods)
+    const food = foodOf(line, reference.foods)
     if (!food || line.grams === null || line.grams <= 0) return []
     return [{ part, line, food: part.kind === 'shell' ? inDough(food, line.prep) : food, grams: line.grams }]
   })
   const targets = targetsOf(wishes)
     .map((one, at) => ({ ...one, margin: margins[at] ?? 0 }))
-    .filter(({ name }) => !without.has(name))
-  if (input.driven) targets.push({ target: input.driven, name: DRIVEN, margin: 0 })
-  const diets = wishes.diets.filter((diet) => !without.has(diet.name))
+    .filter(({ key }) => !without.has(key))
+  if (input.driven) targets.push({ key: DRIVEN, target: input.driven, name: DRIVEN, margin: 0 })
+  const diets = wishes.diets.filter((diet) => !without.has(dietKey(diet)))
   return {
     ...input,
     lines,
@@ -104,7 +122,7 @@ export function questionOf(input: ModelInput): Question {
     kept: keptDiets(input).filter((diet) =>
       input.base.diets.some((verdict) => verdict.diet === diet.id && verdict.fits),
     ),
-    had: allergensIn(recipe, larder.foods),
+    had: allergensIn(recipe, reference.foods),
     purposes: purposesOf(wishes),
     starchGoes: diets.some(
       (diet) =>
@@ -122,10 +140,10 @@ export function questionOf(input: ModelInput): Question {
  */
 export const keptDiets = ({
   before,
-  larder,
+  reference,
   wishes,
-}: Pick<ModelInput, 'before' | 'larder' | 'wishes'>): Diet[] =>
-  larder.diets.filter(
+}: Pick<ModelInput, 'before' | 'reference' | 'wishes'>): Diet[] =>
+  reference.diets.filter(
     (diet) =>
       wishes.weights.kept > 0 &&
       excludes(diet) &&

@@ -2,7 +2,7 @@ import { foodAgainstDiet, type Diet } from '../diet/diets'
 import { costOf, type PriceBook } from '../cost/costOf'
 import { lacksAnew } from '../dough/abilities'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
-import type { Larder } from '../tables/referenceData'
+import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
 import { allLines } from '../recipe/lines'
 import type { Change } from '../substitution/applySwap'
@@ -62,30 +62,30 @@ const score = (one: RankedSwap): number =>
 export function rankSwaps(
   recipe: Recipe,
   lineId: string,
-  larder: Larder,
+  reference: ReferenceData,
   diets: readonly Diet[],
   before: Evaluation,
   more: { prices?: PriceBook; refused?: readonly string[] } = {},
 ): RankedSwap[] {
   const found = allLines(recipe).find(({ line }) => line.id === lineId)
-  const food = found?.line.foodId ? larder.foods.get(found.line.foodId) : undefined
+  const food = found?.line.foodId ? reference.foods.get(found.line.foodId) : undefined
   if (!found || !food) return []
   // Diets are judged by the substitutes alone: the rest of the recipe is the same for all.
-  const undieted = { ...larder, diets: [] }
+  const undieted = { ...reference, diets: [] }
   const priced = more.prices?.size ? more.prices : null
   const priceOf = (of: Recipe, evaluation: Evaluation) =>
-    priced ? costOf(of, evaluation.working.lines, larder.foods, priced) : null
+    priced ? costOf(of, evaluation.working.lines, reference.foods, priced) : null
   const was = priceOf(recipe, before)
   return candidatesFor(
     food,
     found.part.kind,
     madeAs(recipe),
-    larder.swaps,
-    standingsOf(found.part, found.line, larder.foods),
+    reference.swaps,
+    standingsOf(found.part, found.line, reference.foods),
   )
     .filter((swap) => !more.refused?.includes(swap.id))
     .flatMap((swap): RankedSwap[] => {
-      const swapped = swapLine(recipe, lineId, swap, larder.foods)
+      const swapped = swapLine(recipe, lineId, swap, reference.foods)
       if (!swapped) return []
       const evaluation = evaluate(swapped.recipe, undieted)
       const now = priceOf(swapped.recipe, evaluation)
@@ -97,7 +97,7 @@ export function rankSwaps(
           ...swapped,
           evaluation,
           fits: swap.to.every(({ foodId }) =>
-            diets.every((diet) => !foodAgainstDiet(larder.foods.get(foodId)!, diet).breaks.length),
+            diets.every((diet) => !foodAgainstDiet(reference.foods.get(foodId)!, diet).breaks.length),
           ),
           energyKcal: per('energyKcal'),
           proteinG: per('proteinG'),

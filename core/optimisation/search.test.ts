@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demo, demoRecipe, diets } from '../../test/demo'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { parseTarget } from '../diet/target'
 import { lacksAnew } from '../dough/abilities'
@@ -48,7 +48,7 @@ describe('the nearest recipe', () => {
         compromise,
         changes,
         recipe: made,
-      } = adapt(recipe, ids, larder)
+      } = adapt(recipe, ids, reference)
       const verdicts = evaluation.diets.filter((one) => ids.includes(one.diet))
       outcomes.push(!conflict.length && !unmet.length)
       if (conflict.length || unmet.length) {
@@ -83,9 +83,9 @@ describe('the nearest recipe', () => {
   it('of one that already fits is itself', () => {
     for (const { recipe } of demo) {
       for (const id of ['keto-wide', 'whole-grain', 'protein-source', 'high-protein']) {
-        const fits = evaluate(recipe, larder).diets.find((one) => one.diet === id)!.fits
+        const fits = evaluate(recipe, reference).diets.find((one) => one.diet === id)!.fits
         if (!fits) continue
-        const { best } = search(recipe, wishesFor(diets(id)), larder)
+        const { best } = search(recipe, wishesFor(diets(id)), reference)
         expect(best!.distance).toBeCloseTo(0, 6)
         expect(best!.changes).toEqual([])
         expect(best!.recipe.parts).toEqual(recipe.parts)
@@ -95,26 +95,26 @@ describe('the nearest recipe', () => {
 
   it('says when the time was up before it was sure that none is nearer', () => {
     const hurried = demo.map(({ recipe }) =>
-      adapt(recipe, ['vegan', 'lighter', 'high-protein'], larder, { timeoutMilliseconds: 0 }),
+      adapt(recipe, ['vegan', 'lighter', 'high-protein'], reference, { timeoutMilliseconds: 0 }),
     )
-    const easy = adapt(pies, ['whole-grain'], larder, { timeoutMilliseconds: 5000 })
+    const easy = adapt(pies, ['whole-grain'], reference, { timeoutMilliseconds: 5000 })
     expect(hurried.some(({ proven, conflict }) => !proven || conflict.length > 0)).toBe(true)
     expect(easy.proven).toBe(true)
-    expect(adapt(pies, ['vegan'], larder).proven).toBe(true)
+    expect(adapt(pies, ['vegan'], reference).proven).toBe(true)
   })
 
   it('does not depend on the order of the diets', () => {
-    const one = search(pies, wishesFor(diets('vegan', 'high-protein')), larder).best!
-    const other = search(pies, wishesFor(diets('high-protein', 'vegan')), larder).best!
+    const one = search(pies, wishesFor(diets('vegan', 'high-protein')), reference).best!
+    const other = search(pies, wishesFor(diets('high-protein', 'vegan')), reference).best!
     expect(other.distance).toBeCloseTo(one.distance, 3)
   })
 
   it('adapted twice changes nothing more', () => {
     for (const id of ['keto', 'lighter', 'high-protein', 'whole-grain']) {
-      const first = adapt(pies, [id], larder)
+      const first = adapt(pies, [id], reference)
       // "Lighter" is held against the recipe it grew from: a second time it would ask for less again.
       if (id === 'lighter') continue
-      const second = search(first.recipe, wishesFor(diets(id)), larder)
+      const second = search(first.recipe, wishesFor(diets(id)), reference)
       expect(second.best!.distance, id).toBeLessThan(0.6)
     }
   })
@@ -124,7 +124,7 @@ describe('the nearest recipe', () => {
       search(
         pies,
         wishesFor([], { targets: [parseTarget(`netCarbohydrateG/serving <= ${limit}`, '')] }),
-        larder,
+        reference,
       ).best!.distance
     const distances = [40, 30, 20, 12].map(at)
     for (let n = 1; n < distances.length; n++)
@@ -139,9 +139,9 @@ describe('the nearest recipe', () => {
       'fibreG/piece >= 3',
     ]) {
       const target = parseTarget(text, 'test')
-      const { best, conflict } = search(pies, wishesFor([], { targets: [target] }), larder)
+      const { best, conflict } = search(pies, wishesFor([], { targets: [target] }), reference)
       expect(conflict, text).toEqual([])
-      const value = evaluate(best!.recipe, larder).measures[target.per!][target.figure as 'proteinG']
+      const value = evaluate(best!.recipe, reference).measures[target.per!][target.figure as 'proteinG']
       if (target.comparison === 'at-least') expect(value, text).toBeGreaterThanOrEqual(target.limit - 1e-6)
       else expect(value, text).toBeLessThanOrEqual(target.limit + 1e-6)
     }
@@ -152,14 +152,14 @@ describe('the nearest recipe', () => {
     const { best } = search(
       pies,
       wishesFor(diets('lighter'), { locks: { ...NO_LOCKS, lineIds: [cheddar.id] } }),
-      larder,
+      reference,
     )
     expect(allLines(best!.recipe).find(({ line }) => line.id === cheddar.id)!.line.grams).toBe(cheddar.grams)
   })
 
   it('makes no more swaps than allowed, and refuses what was refused', () => {
     const swaps = (locks: object) => {
-      const { best } = search(pies, wishesFor(diets('keto'), { locks: { ...NO_LOCKS, ...locks } }), larder)
+      const { best } = search(pies, wishesFor(diets('keto'), { locks: { ...NO_LOCKS, ...locks } }), reference)
       return best?.changes.filter(({ kind }) => kind === 'swap' || kind === 'formula') ?? null
     }
     expect(swaps({ maxSwaps: 1 })!.length).toBeLessThanOrEqual(1)
@@ -177,7 +177,7 @@ describe('the nearest recipe', () => {
       'coconut-flour',
       'psyllium-husk',
     ]
-    const { best } = search(pies, wishesFor(diets('keto'), { locks: { ...NO_LOCKS, have } }), larder)
+    const { best } = search(pies, wishesFor(diets('keto'), { locks: { ...NO_LOCKS, have } }), reference)
     const had = new Set([...allLines(pies).map(({ line }) => line.foodId), ...have, 'water'])
     for (const { line } of allLines(best!.recipe)) expect(had, line.raw).toContain(line.foodId)
   })
@@ -189,13 +189,13 @@ describe('the nearest recipe', () => {
         wishesFor(diets('lighter'), {
           weights: { ...USUAL_WEIGHTS, swaps },
         }),
-        larder,
+        reference,
       ).best!.changes.filter((change) => change.kind === 'swap').length
     expect(count(8)).toBeLessThanOrEqual(count(0))
   })
 
   it('offers clearly different ways, each of which reaches it too', () => {
-    const { best, alternatives } = search(pies, wishesFor(diets('keto')), larder)
+    const { best, alternatives } = search(pies, wishesFor(diets('keto')), reference)
     expect(alternatives.length).toBeGreaterThan(0)
     const key = (one: typeof best) =>
       one!.changes
@@ -211,7 +211,7 @@ describe('the nearest recipe', () => {
   })
 
   it('says which limit binds and what loosening it would buy', () => {
-    const { binding } = search(pies, wishesFor(diets('keto')), larder)
+    const { binding } = search(pies, wishesFor(diets('keto')), reference)
     expect(binding[0]!.text).toMatch(
       /^1\.0 g net carbohydrate a serving more .* would bring it \d+\.\d nearer/,
     )
@@ -228,14 +228,14 @@ describe('when it cannot be', () => {
           parseTarget('carbohydrateG/serving >= 60', ''),
         ],
       }),
-      larder,
+      reference,
     )
     expect(best).toBeNull()
     expect(conflict.length).toBeGreaterThan(0)
   })
 
   it('explains a target of no carbohydrate at all, and loses nothing', () => {
-    const { recipe, conflict } = adapt(pies, ['vegetarian'], larder, {
+    const { recipe, conflict } = adapt(pies, ['vegetarian'], reference, {
       targets: [parseTarget('carbohydrateG/piece <= 0', '')],
     })
     expect(conflict.join()).toMatch(/at most 0 g carbohydrate a piece/)
@@ -244,24 +244,30 @@ describe('when it cannot be', () => {
 
   it('explains a lock that makes it infeasible', () => {
     const flour = allLines(pies).find(({ line }) => line.foodId === 'plain-flour')!.line
-    const { conflict } = adapt(pies, ['gluten-free'], larder, { locks: { lineIds: [flour.id] } })
+    const { conflict } = adapt(pies, ['gluten-free'], reference, { locks: { lineIds: [flour.id] } })
     expect(conflict).toEqual(expect.arrayContaining(['Gluten-free', 'keeping the plain wheat flour']))
   })
 
   it('takes a recipe of one line', () => {
     const one = recipeOf({ shell: [['plain-flour', 500]] })
     for (const id of ['keto', 'high-protein', 'vegan', 'gluten-free', 'lighter'])
-      expect(() => adapt(one, [id], larder)).not.toThrow()
+      expect(() => adapt(one, [id], reference)).not.toThrow()
   })
 
   it('names a lock on a line that is not there', () => {
-    expect(() => adapt(pies, ['keto'], larder, { locks: { lineIds: ['nowhere'] } })).toThrow(/nowhere/)
+    expect(() => adapt(pies, ['keto'], reference, { locks: { lineIds: ['nowhere'] } })).toThrow(/nowhere/)
   })
 })
 
 describe('the trade-off', () => {
   it('runs from the recipe as it is to the furthest that can be reached, ever farther', () => {
-    const points = tradeOff(pies, wishesFor([]), parseTarget('netCarbohydrateG/serving <= 1', ''), larder, 9)
+    const points = tradeOff(
+      pies,
+      wishesFor([]),
+      parseTarget('netCarbohydrateG/serving <= 1', ''),
+      reference,
+      9,
+    )
     expect(points.length).toBeGreaterThanOrEqual(7)
     expect(points[0]!.distance).toBeCloseTo(0, 6)
     for (let n = 1; n < points.length; n++) {
@@ -415,13 +421,13 @@ describe('doughs from common practice keep their class when they are adapted (no
     recipeOf({ shell, filling: [['leek', 300]] }, { pieces: 10 })
 
   it('nearly all of them can be made any of these', () => {
-    const cannot = cases.filter(([, diet, shell]) => adapt(piesOf(shell), [diet], larder).conflict.length)
+    const cannot = cases.filter(([, diet, shell]) => adapt(piesOf(shell), [diet], reference).conflict.length)
     expect(cannot.length).toBeLessThanOrEqual(0.05 * cases.length)
   })
 
   it.each(cases)('%s made %s', (_, diet, shell) => {
     const recipe = piesOf(shell)
-    const { evaluation, before, conflict, changes } = adapt(recipe, [diet], larder)
+    const { evaluation, before, conflict, changes } = adapt(recipe, [diet], reference)
     if (conflict.length) {
       expect(conflict.join().length).toBeGreaterThan(4)
       return

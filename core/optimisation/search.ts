@@ -1,15 +1,16 @@
-import { evaluate } from '../evaluation/evaluate'
-import type { Larder } from '../tables/referenceData'
+import { evaluate, type Evaluation } from '../evaluation/evaluate'
+import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
 import { bindingOf, type Binding } from './binding'
 import { closestOf, conflictOf, nearerOf, type Closest } from './conflict'
+import type { Wish } from './limits'
 import { buildModel } from './model'
 import {
   cookedNearest,
   FURTHER,
   furtherOf,
   nearest,
-  reachedBefore,
+  candidateAfter,
   startsOf,
   withBefore,
   withOtherDoughs,
@@ -18,17 +19,17 @@ import {
 import { CRAFT } from './question'
 import type { Program, Solution } from './program'
 import { otherDoughs } from './otherDough'
-import { inputOf, misses, reached, type Context, type Cut, type Reached } from './searchOnce'
+import { inputOf, misses, searchOnce, type Context, type Cut, type Candidate } from './searchOnce'
 import { OutOfTime, type SolveOptions } from './solve'
 import type { Wishes } from './wishes'
 
 export interface Search {
-  best: Reached | null
+  best: Candidate | null
   /** When nothing reaches a figure that is asked for: what comes nearest to it. */
   closest: Closest | null
   /** What had to be given up for it, in words; '' for nothing. */
   compromise: string
-  alternatives: Reached[]
+  alternatives: Candidate[]
   binding: Binding[]
   /** When nothing reaches it: the smallest set of wishes that contradict one another, in words. */
   conflict: string[]
@@ -38,6 +39,8 @@ export interface Search {
 
 export interface SearchOptions extends SolveOptions {
   alternatives?: number
+  /** The evaluation of the recipe, where it is known already. */
+  before?: Evaluation
   /** Called with what is being done, from 0 to 1. */
   progress?: (share: number, doing: string) => void
 }
@@ -70,9 +73,14 @@ function otherwise(program: Program, solution: Solution) {
  * @throws RecipeProblem as `evaluate`
  * @throws OutOfTime when the time is up before anything was found
  */
-export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: SearchOptions = {}): Search {
-  const before = evaluate(recipe, larder)
-  const context: Context = { recipe, larder, base: before, before, wishes, options, without: new Set() }
+export function search(
+  recipe: Recipe,
+  wishes: Wishes,
+  reference: ReferenceData,
+  options: SearchOptions = {},
+): Search {
+  const before = options.before ?? evaluate(recipe, reference)
+  const context: Context = { recipe, reference, base: before, before, wishes, options, without: new Set() }
   const progress = options.progress ?? (() => undefined)
   progress(0, 'looking for the nearest recipe')
   const asWritten = nearest(context)
@@ -82,20 +90,20 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
   const doughs = inTime(() => withOtherDoughs(context, [asWritten, otherwiseCooked]), [])
   const [best, ...runnersUp] = [asWritten, otherwiseCooked, ...doughs]
     .filter((one) => one !== null)
-    .sort((a, b) => a.tier - b.tier || a.found.reached.distance - b.found.reached.distance)
+    .sort((a, b) => a.tier - b.tier || a.found.candidate.distance - b.found.candidate.distance)
   if (!best) {
     progress(0.5, 'looking for what contradicts')
     // What cooks would do is no wish of anybody's: it stands in nobody's way.
     const free: Context = { ...context, without: new Set([...context.without, CRAFT]) }
-    const conflict = inTime(() => conflictOf(free), [UNKNOWN_CONFLICT])
+    const conflict = inTime(() => conflictOf(free), [NO_TIME])
     progress(0.8, 'looking how near it gets')
     const closest = closestOfAll(free, conflict)
     // What was driven as far as it goes may after all be far enough: the search had no time to find it.
-    if (closest && misses(closest.reached.evaluation, context).every((share) => share === 0))
+    if (closest && misses(closest.candidate.evaluation, context).every((share) => share === 0))
       return {
-        best: { ...closest.reached, proven: false },
+        best: { ...closest.candidate, proven: false },
         closest: null,
-        compromise: furtherOf(context, closest.reached.recipe) || FURTHER,
+        compromise: furtherOf(context, closest.candidate.recipe) || FURTHER,
         alternatives: [],
         binding: [],
         conflict: [],
@@ -107,7 +115,7 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
       compromise: '',
       alternatives: [],
       binding: [],
-      conflict,
+      conflict: conflict.map((wish) => wish.text),
       unmet: unmetOf(context),
     }
   }
@@ -125,7 +133,10 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
     })
     const next = inTime(
       () =>
-        reached({ ...best.context, options: { ...options, timeoutMilliseconds: OTHER_MILLISECONDS } }, cuts),
+        searchOnce(
+          { ...best.context, options: { ...options, timeoutMilliseconds: OTHER_MILLISECONDS } },
+          cuts,
+        ),
       null,
     )
     if (!next) break
@@ -135,16 +146,16 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
   progress(0.75, 'looking at what stands in the way')
   // In the time given, another way may have turned out nearer than the first.
   const [nearestOne, ...alternatives] = [best, ...others].sort(
-    (one, other) => one.tier - other.tier || one.found.reached.distance - other.found.reached.distance,
+    (one, other) => one.tier - other.tier || one.found.candidate.distance - other.found.candidate.distance,
   )
   const { found, context: own, compromise } = nearestOne!
   const binding = inTime(() => bindingOf(own, found), [])
   progress(1, 'done')
   return {
-    best: found.reached,
+    best: found.candidate,
     closest: null,
     compromise,
-    alternatives: alternatives.slice(0, wanted).map((one) => one.found.reached),
+    alternatives: alternatives.slice(0, wanted).map((one) => one.found.candidate),
     binding,
     conflict: [],
     unmet: unmetOf(own, found.model),
@@ -152,7 +163,12 @@ export function search(recipe: Recipe, wishes: Wishes, larder: Larder, options: 
 }
 
 /** What is said when there was no time to find out what contradicts what. */
-const UNKNOWN_CONFLICT = 'Nothing was found in the time given; ask for less at once'
+const NO_TIME: Wish = {
+  key: 'time',
+  name: 'time',
+  kind: 'lock',
+  text: 'Nothing was found in the time given; ask for less at once',
+}
 
 /** What a part of the search finds, or what there is without it when its time is up. */
 function inTime<T>(look: () => T, without: T): T {
@@ -165,7 +181,7 @@ function inTime<T>(look: () => T, without: T): T {
 }
 
 /** What comes nearest to a figure that nothing reaches, whatever the search starts from. */
-function closestOfAll(free: Context, conflict: readonly string[]): Closest | null {
+function closestOfAll(free: Context, conflict: readonly Wish[]): Closest | null {
   let closest = inTime(() => closestOf(free, conflict), null)
   for (const start of closest ? startsOf(free) : []) {
     const doughs = otherDoughs(start.context).map((dough) => ({
@@ -175,7 +191,7 @@ function closestOfAll(free: Context, conflict: readonly string[]): Closest | nul
     // As it was written it has been looked at already.
     for (const { context: own, first } of start.first.length ? [start, ...doughs] : doughs) {
       const other = inTime(() => closestOf(own, conflict), null)
-      closest = nearerOf(closest, other && { ...other, reached: reachedBefore(other.reached, first) })
+      closest = nearerOf(closest, other && { ...other, candidate: candidateAfter(other.candidate, first) })
     }
   }
   return closest

@@ -1,13 +1,13 @@
 import { limitOf, measured } from '../diet/target'
 import { lacksAnew } from '../dough/abilities'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
-import type { Larder } from '../tables/referenceData'
+import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
 import type { Change } from '../substitution/applySwap'
 import { buildRecipe, eggGrams, KITCHEN, type Weigh } from './build'
 import { buildModel, type TargetModel } from './model'
 import { targetsOf, type ModelInput } from './question'
-import type { Program, Solution } from './program'
+import type { Constraint, Program, Solution } from './program'
 import { solveProgram, type SolveOptions } from './solve'
 import type { Wishes } from './wishes'
 
@@ -18,7 +18,7 @@ export interface Term {
 }
 
 /** A recipe that reaches what was asked, and how far it is from the one that was written. */
-export interface Reached {
+export interface Candidate {
   recipe: Recipe
   changes: Change[]
   evaluation: Evaluation
@@ -40,7 +40,7 @@ const AGAIN_MILLISECONDS = 100
 export interface Context {
   recipe: Recipe
   without: ReadonlySet<string>
-  larder: Larder
+  reference: ReferenceData
   /** Of `recipe`. */
   base: Evaluation
   /** Of the recipe as it was written. */
@@ -54,7 +54,7 @@ export const inputOf = (context: Context, more: Partial<ModelInput> = {}): Model
   recipe: context.recipe,
   base: context.base,
   before: context.before,
-  larder: context.larder,
+  reference: context.reference,
   wishes: context.wishes,
   margins: [],
   without: context.without,
@@ -97,17 +97,17 @@ function termsOf({ variables }: Program, { values }: Solution): Term[] {
 }
 
 /** The recipe that a solution stands for. */
-export function reachedWith(
+export function candidateFrom(
   context: Context,
   model: TargetModel,
   solution: Solution,
   weigh?: Weigh,
-): Reached {
-  const { recipe, changes } = buildRecipe(context.recipe, model, solution, context.larder.foods, weigh)
+): Candidate {
+  const { recipe, changes } = buildRecipe(context.recipe, model, solution, context.reference.foods, weigh)
   return {
     recipe,
     changes,
-    evaluation: evaluate(recipe, context.larder, context.before),
+    evaluation: evaluate(recipe, context.reference, context.before),
     distance: solution.distance,
     terms: termsOf(model.program, solution),
     proven: solution.status === 'optimal',
@@ -120,13 +120,20 @@ function modelWith(context: Context, margins: readonly number[], cuts: readonly 
   const at = new Map(model.program.variables.map(({ name }, index) => [name, index]))
   for (const cut of cuts) {
     const terms = [...cut.names].map(([name, sign]): [number, number] => [at.get(name)!, sign])
-    model.program.constraints.push({ name: 'otherwise', terms, min: null, max: cut.max })
+    model.program.constraints.push({
+      name: 'otherwise',
+      kind: 'model',
+      wish: null,
+      terms,
+      min: null,
+      max: cut.max,
+    })
   }
   return model
 }
 
 /** Solves, builds and evaluates, aiming again where losses or rounding left a target missed. */
-function reachOnce(context: Context, cuts: readonly Cut[] = []): Found | null {
+function solveAndAim(context: Context, cuts: readonly Cut[] = []): Found | null {
   const timeout = context.options.timeoutMilliseconds ?? SEARCH_MILLISECONDS
   let margins: number[] = []
   let last: Found | null = null
@@ -138,9 +145,9 @@ function reachOnce(context: Context, cuts: readonly Cut[] = []): Found | null {
       timeoutMilliseconds: Math.min(timeout, turn ? AGAIN_MILLISECONDS : Infinity),
     })
     if (solution.status === 'infeasible') return last
-    const made = reachedWith(context, model, solution)
+    const made = candidateFrom(context, model, solution)
     const missed = misses(made.evaluation, context)
-    last = { reached: made, model, solution }
+    last = { candidate: made, model, solution }
     if (missed.every((share) => share === 0))
       return weighed(context, tidied(context, last) ?? last, margins, cuts)
     margins = missed.map(
@@ -170,9 +177,9 @@ function weighed(context: Context, found: Found, margins: readonly number[], cut
   })
   if (solution.status === 'infeasible' || solution.distance > found.solution.distance + WEIGHING_COSTS)
     return found
-  const made = { model, solution, reached: reachedWith(context, model, solution) }
-  if (misses(made.reached.evaluation, context).some((share) => share > 0)) return found
-  made.reached.proven = found.reached.proven
+  const made = { model, solution, candidate: candidateFrom(context, model, solution) }
+  if (misses(made.candidate.evaluation, context).some((share) => share > 0)) return found
+  made.candidate.proven = found.candidate.proven
   return weighable(context, tidied(context, made) ?? made) ?? found
 }
 
@@ -181,22 +188,22 @@ function weighed(context: Context, found: Found, margins: readonly number[], cut
  * they allow none.
  */
 function weighable(context: Context, found: Found): Found | null {
-  const softness = found.reached.evaluation.dough.softness
+  const softness = found.candidate.evaluation.dough.softness
   for (const weigh of KITCHEN) {
-    const made = reachedWith(context, found.model, found.solution, weigh)
+    const made = candidateFrom(context, found.model, found.solution, weigh)
     const felt = made.evaluation.dough.softness
     const off = (value: number) => Math.abs(value - (context.base.dough.softness ?? value))
     if (softness !== null && felt !== null && off(felt) > Math.max(MOST_SOFTER, off(softness))) continue
-    if (lacksAnew(found.reached.evaluation, made.evaluation).length) continue
+    if (lacksAnew(found.candidate.evaluation, made.evaluation).length) continue
     if (misses(made.evaluation, context).some((share) => share > 0)) continue
-    return { ...found, reached: { ...made, terms: found.reached.terms, proven: found.reached.proven } }
+    return { ...found, candidate: { ...made, terms: found.candidate.terms, proven: found.candidate.proven } }
   }
   return null
 }
 
 /** A recipe with the programme and the solution that it came of. */
 export interface Found {
-  reached: Reached
+  candidate: Candidate
   model: TargetModel
   solution: Solution
 }
@@ -265,9 +272,11 @@ function tidiedBy(context: Context, found: Found, gone: readonly Fiddly[]): Foun
     variables: program.variables.map((own) => ({ ...own, binary: false })),
     constraints: [
       ...program.constraints,
-      ...fixed.map(({ variable, value }) => ({
+      ...fixed.map(({ variable, value }): Constraint => ({
         name: 'tidy',
-        terms: [[variable, 1]] as [number, number][],
+        kind: 'model',
+        wish: null,
+        terms: [[variable, 1]],
         min: value,
         max: value,
       })),
@@ -276,13 +285,13 @@ function tidiedBy(context: Context, found: Found, gone: readonly Fiddly[]): Foun
   const solution = solveProgram(relaxed, { ...context.options, timeoutMilliseconds: AGAIN_MILLISECONDS })
   if (solution.status === 'infeasible' || solution.distance > found.solution.distance + TIDY_COSTS)
     return null
-  const made = reachedWith(context, found.model, solution)
+  const made = candidateFrom(context, found.model, solution)
   if (misses(made.evaluation, context).some((share) => share > 0)) return null
-  return { model: found.model, solution, reached: { ...made, proven: found.reached.proven } }
+  return { model: found.model, solution, candidate: { ...made, proven: found.candidate.proven } }
 }
 
-/** As `reachOnce`, null when a target is missed all the same. */
-export function reached(context: Context, cuts?: readonly Cut[]): Found | null {
-  const found = reachOnce(context, cuts)
-  return found && misses(found.reached.evaluation, context).every((share) => share === 0) ? found : null
+/** As `solveAndAim`, null when a target is missed all the same. */
+export function searchOnce(context: Context, cuts?: readonly Cut[]): Found | null {
+  const found = solveAndAim(context, cuts)
+  return found && misses(found.candidate.evaluation, context).every((share) => share === 0) ? found : null
 }

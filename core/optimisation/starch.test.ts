@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { diets } from '../../test/demo'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { readRecipe } from '../reading/readRecipe'
 import { search } from './search'
@@ -13,7 +13,7 @@ const patties = readRecipe(
 ).recipe
 
 describe('starch where few carbohydrates are asked', () => {
-  const made = adapt(patties, ['keto'], larder)
+  const made = adapt(patties, ['keto'], reference)
   const filling = made.recipe.parts.find((part) => part.kind === 'filling')!
   it('goes out whole, and is put aside where the cook can put it back', () => {
     expect(made.conflict).toEqual([])
@@ -24,11 +24,11 @@ describe('starch where few carbohydrates are asked', () => {
     )
   })
   it('counts for nothing once the recipe keeps the diet', () => {
-    const again = search(made.recipe, wishesFor(diets('keto')), larder)
+    const again = search(made.recipe, wishesFor(diets('keto')), reference)
     expect(again.best!.distance).toBeLessThan(0.6)
   })
   it('stays where nobody asked', () => {
-    const lines = adapt(patties, ['vegan'], larder).recipe.parts.flatMap((part) => part.lines)
+    const lines = adapt(patties, ['vegan'], reference).recipe.parts.flatMap((part) => part.lines)
     expect(lines.some((line) => line.foodId === 'breadcrumbs')).toBe(true)
   })
 })
@@ -51,7 +51,9 @@ describe('a dough of maize', () => {
       ),
       shape: 'disc' as const,
     }
-    const shell = adapt(cakes, ['high-protein'], larder).recipe.parts.find((part) => part.kind === 'shell')!
+    const shell = adapt(cakes, ['high-protein'], reference).recipe.parts.find(
+      (part) => part.kind === 'shell',
+    )!
     for (const line of shell.lines)
       expect(foods.get(line.foodId!)!.allergens, line.raw).not.toContain('gluten')
   })

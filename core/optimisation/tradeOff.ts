@@ -1,10 +1,10 @@
 import { measured, type Target } from '../diet/target'
 import { evaluate } from '../evaluation/evaluate'
-import type { Larder } from '../tables/referenceData'
+import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
 import { CRAFT, STRENGTH } from './question'
 import type { SearchOptions } from './search'
-import { reached, type Reached } from './searchOnce'
+import { searchOnce, type Candidate } from './searchOnce'
 import type { Wishes } from './wishes'
 
 export interface CurvePoint {
@@ -12,7 +12,7 @@ export interface CurvePoint {
   distance: number
   value: number
   swaps: number
-  reached: Reached
+  candidate: Candidate
 }
 
 /**
@@ -26,18 +26,18 @@ export function tradeOff(
   recipe: Recipe,
   wishes: Wishes,
   figure: Target,
-  larder: Larder,
+  reference: ReferenceData,
   points = 25,
   options: SearchOptions = {},
 ): CurvePoint[] {
-  const before = evaluate(recipe, larder)
+  const before = evaluate(recipe, reference)
   const from = measured(figure, before.measures)
   if (from === null) return []
   const at = (limit: number): Target => ({ ...figure, limit, ofOriginal: false })
-  const reachWithout = (limit: number, without: readonly string[]) =>
-    reached({
+  const searchWithout = (limit: number, without: readonly string[]) =>
+    searchOnce({
       recipe,
-      larder,
+      reference,
       base: before,
       before,
       options,
@@ -45,7 +45,7 @@ export function tradeOff(
       wishes: { ...wishes, targets: [...wishes.targets, at(limit)] },
     })
   // As the search does: by craft where there is a way, and further where there is none.
-  const reach = (limit: number) => reachWithout(limit, [STRENGTH]) ?? reachWithout(limit, [STRENGTH, CRAFT])
+  const reach = (limit: number) => searchWithout(limit, [STRENGTH]) ?? searchWithout(limit, [STRENGTH, CRAFT])
   // The furthest end by halving: where nothing reaches it any more.
   const far = figure.comparison === 'at-most' ? 0 : Math.max(from * 4, 40)
   let can = from
@@ -64,10 +64,10 @@ export function tradeOff(
     if (!made) continue
     found.push({
       limit,
-      distance: made.reached.distance,
-      value: measured(figure, made.reached.evaluation.measures) ?? limit,
-      swaps: made.reached.changes.filter((change) => change.kind === 'swap').length,
-      reached: made.reached,
+      distance: made.candidate.distance,
+      value: measured(figure, made.candidate.evaluation.measures) ?? limit,
+      swaps: made.candidate.changes.filter((change) => change.kind === 'swap').length,
+      candidate: made.candidate,
     })
   }
   return found

@@ -18,13 +18,13 @@ export function remember<T>(work: (text: string) => T, most = 3000): (text: stri
 
 /** The same for work that also asks the larder: answers are kept for each larder by itself. */
 export function rememberWith<K extends object, T>(
-  work: (text: string, larder: K) => T,
+  work: (text: string, reference: K) => T,
   most = 3000,
-): (text: string, larder: K) => T {
+): (text: string, reference: K) => T {
   const known = new WeakMap<K, (text: string) => T>()
-  return (text, larder) => {
-    let own = known.get(larder)
-    if (!own) known.set(larder, (own = remember((one) => work(one, larder), most)))
+  return (text, reference) => {
+    let own = known.get(reference)
+    if (!own) known.set(reference, (own = remember((one) => work(one, reference), most)))
     return own(text)
   }
 }

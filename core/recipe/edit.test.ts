@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { foods, larder } from '../../test/helpers'
+import { foods, reference } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
 import type { Recipe } from './document'
@@ -90,7 +90,7 @@ describe('putting a reading right', () => {
       foodId: 'butter',
       grams: 200,
     })
-    expect(evaluate(butter, larder).allergens).toContain('Milk')
+    expect(evaluate(butter, reference).allergens).toContain('Milk')
     const back = find(takeChoice(butter, lard.id, 0), '200 g lard or butter').line
     expect(back).toMatchObject({ foodId: 'lard', grams: 200 })
   })
@@ -99,9 +99,9 @@ describe('putting a reading right', () => {
     const nuts = find(recipe, '100 g walnuts (optional)').line
     expect(nuts.optional).toBe(true)
     const without = leaveOut(recipe, nuts.id)
-    expect(evaluate(recipe, larder).allergens).toContain('Nuts')
-    expect(evaluate(without, larder).allergens).not.toContain('Nuts')
-    expect(evaluate(without, larder).complete).toBe(true)
+    expect(evaluate(recipe, reference).allergens).toContain('Nuts')
+    expect(evaluate(without, reference).allergens).not.toContain('Nuts')
+    expect(evaluate(without, reference).complete).toBe(true)
     expect(raws(putBack(without, nuts.id)).sort()).toEqual(raws(recipe).sort())
     expect(recipeSchema.parse(without)).toEqual(without)
   })
@@ -142,7 +142,7 @@ describe('scaling', () => {
       fc.property(fc.integer({ min: 1, max: 200 }), (pieces) => {
         const scaled = scaleRecipe(recipe, factorFor(recipe, { pieces }))
         expect(scaled.pieces).toBe(pieces)
-        const [before, after] = [evaluate(recipe, larder), evaluate(scaled, larder)]
+        const [before, after] = [evaluate(recipe, reference), evaluate(scaled, reference)]
         expect(after.perPiece.energyKcal).toBeCloseTo(before.perPiece.energyKcal, 6)
         expect(after.perPiece.grams).toBeCloseTo(before.perPiece.grams, 6)
         expect(after.dough.softness).toBeCloseTo(before.dough.softness!, 9)
@@ -189,7 +189,9 @@ describe('documents of older programs', () => {
     const upgraded = upgradeRecipe(old as never)
     expect(recipeSchema.parse(upgraded)).toEqual(upgraded)
     expect(upgradeRecipe(upgraded)).toEqual(upgraded)
-    expect(evaluate(upgraded, larder).perPiece).toEqual(evaluate({ ...recipe, facts: [] }, larder).perPiece)
+    expect(evaluate(upgraded, reference).perPiece).toEqual(
+      evaluate({ ...recipe, facts: [] }, reference).perPiece,
+    )
     expect(upgraded.piecesStated).toBe(true)
     expect(
       upgradeRecipe({

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import { checkRecipe } from './check'
@@ -74,10 +74,10 @@ describe('checkRecipe', () => {
 
 describe('scaling', () => {
   it('scales every part and leaves 100 g alone', () => {
-    const before = evaluate(plain, larder)
+    const before = evaluate(plain, reference)
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 20, noNaN: true }), (factor) => {
-        const after = evaluate(scaleRecipe(plain, factor), larder)
+        const after = evaluate(scaleRecipe(plain, factor), reference)
         after.parts.forEach((part, at) => expect(part.grams).toBeCloseTo(before.parts[at]!.grams * factor, 6))
         for (const key of NUTRIENTS) expect(after.per100g[key]).toBeCloseTo(before.per100g[key], 6)
         expect(after.dough.softness).toBeCloseTo(before.dough.softness!, 9)

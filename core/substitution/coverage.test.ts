@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { foods, larder } from '../../test/helpers'
+import { foods, reference } from '../../test/helpers'
 import { foodAgainstDiet } from '../diet/diets'
 import type { Food } from '../food/food'
 import { readRecipe } from '../reading/readRecipe'
@@ -32,7 +32,7 @@ const STANDING: Standing[] = ['main', 'minor']
 
 describe('every food that breaks a diet has a stand-in that keeps it', () => {
   it.each(ASKED.map((ids) => [ids.join(', '), ids] as const))('%s', (_, ids) => {
-    const diets = larder.diets.filter((diet) => ids.includes(diet.id))
+    const diets = reference.diets.filter((diet) => ids.includes(diet.id))
     const breaks = (food: Food) => diets.some((diet) => foodAgainstDiet(food, diet).breaks.length > 0)
     const breaking = [...foods.values()].filter(breaks)
     expect(breaking.length).toBeGreaterThan(5)
@@ -43,7 +43,7 @@ describe('every food that breaks a diet has a stand-in that keeps it', () => {
             food,
             'filling',
             { way: 'bake', shape: 'half-moon' },
-            larder.swaps,
+            reference.swaps,
             new Set([one]),
           ).some((swap) => standsForAll(swap) && swap.to.every(({ foodId }) => !breaks(foods.get(foodId)!))),
         ),
@@ -59,7 +59,7 @@ describe('a line that stands for a part made elsewhere', () => {
       foods,
     )
     expect(recipe.parts.flatMap((part) => part.lines).some((line) => line.componentId !== null)).toBe(true)
-    const made = adapt(recipe, ['vegan'], larder)
+    const made = adapt(recipe, ['vegan'], reference)
     expect(made.unmet).toEqual([])
     expect(made.evaluation.diets.find(({ diet }) => diet === 'vegan')!.fits).toBe(true)
   })

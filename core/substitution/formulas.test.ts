@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import rows from '../../data/formulas.csv'
-import { foods, larder, recipeOf } from '../../test/helpers'
+import { foods, reference, recipeOf } from '../../test/helpers'
 import { foodAgainstDiet } from '../diet/diets'
 import { DOUGH_FAMILIES, type DoughFamily } from '../dough/family'
 import { isFlour } from '../food/groups'
@@ -103,7 +103,7 @@ interface Case {
   way: CookingWay
   shape: Shape
 }
-const cases: Case[] = larder.formulas.flatMap((formula) =>
+const cases: Case[] = reference.formulas.flatMap((formula) =>
   formula.families.flatMap((family) =>
     family === 'bought'
       ? []
@@ -122,7 +122,7 @@ const named = cases.map(
 const any = { fits: () => true, sweet: true }
 const apply = ({ formula, family, way, shape }: Case) => {
   const recipe = madeOf(family, way, shape)
-  const before = evaluate(recipe, larder)
+  const before = evaluate(recipe, reference)
   return {
     recipe,
     before,
@@ -141,15 +141,15 @@ const flourGrams = (recipe: Recipe) =>
 
 describe('the formulas', () => {
   it('are sixty and more, for every family that is made and every purpose', () => {
-    expect(larder.formulas.length).toBeGreaterThanOrEqual(60)
-    const families = new Set(larder.formulas.flatMap((one) => one.families))
+    expect(reference.formulas.length).toBeGreaterThanOrEqual(60)
+    const families = new Set(reference.formulas.flatMap((one) => one.families))
     // Scalded doughs have no gluten to begin with; bought ones are bought.
     for (const family of DOUGH_FAMILIES) if (family !== 'bought') expect(families, family).toContain(family)
-    const served = new Set(larder.formulas.flatMap((one) => one.serves))
+    const served = new Set(reference.formulas.flatMap((one) => one.serves))
     for (const purpose of PURPOSES) if (purpose !== 'leaving-out') expect(served, purpose).toContain(purpose)
   })
 
-  it.each(larder.formulas.map((one) => [one.id, one] as const))(
+  it.each(reference.formulas.map((one) => [one.id, one] as const))(
     '%s: its flours are 100, its source is named',
     (_, one) => {
       const flours = one.shares
@@ -163,7 +163,7 @@ describe('the formulas', () => {
   )
 
   it.each(
-    larder.formulas.flatMap((one) =>
+    reference.formulas.flatMap((one) =>
       (
         [
           ['gluten-free', 'gluten-free'],
@@ -174,7 +174,7 @@ describe('the formulas', () => {
         .map(([, diet]) => [one.id, diet, one] as const),
     ),
   )('%s keeps what it serves: %s', (_, id, one) => {
-    const diet = larder.diets.find((own) => own.id === id)!
+    const diet = reference.diets.find((own) => own.id === id)!
     for (const { of } of one.shares) {
       const food = foods.get(of)
       if (food) expect(foodAgainstDiet(food, diet).breaks, food.name).toEqual([])
@@ -199,7 +199,7 @@ describe('the formulas', () => {
 describe('a dough made by a formula', () => {
   it.each(named)('%s weighs what it did, and lands where its family needs it', (_, one) => {
     const { before, made } = apply(one)
-    const after = evaluate(made.recipe, larder)
+    const after = evaluate(made.recipe, reference)
     // Mass balance, to what a kitchen weighs.
     expect(after.dough.grams / before.dough.grams).toBeGreaterThan(0.98)
     expect(after.dough.grams / before.dough.grams).toBeLessThan(1.02)
@@ -235,7 +235,7 @@ describe('a dough made by a formula', () => {
 
   it('keeps salt and spice, and the sugar unless it has no place', () => {
     const bun = madeOf('yeast', 'bake', 'bun')
-    const formula = larder.formulas.find((one) => one.id === 'gf-bun-baked')!
+    const formula = reference.formulas.find((one) => one.id === 'gf-bun-baked')!
     const make = (sweet: boolean) =>
       applyFormula(bun, formula, foods, { fits: () => true, target: 0.83, sweet })!.recipe.parts[0]!.lines
     const grams = (lines: ReturnType<typeof make>, id: string) =>
@@ -249,7 +249,7 @@ describe('a dough made by a formula', () => {
 
   it('takes another fat where the recipe’s own may not come in, and none where nothing fits', () => {
     const pie = madeOf('short', 'bake', 'half-moon')
-    const formula = larder.formulas.find((one) => one.id === 'gf-short-plain')!
+    const formula = reference.formulas.find((one) => one.id === 'gf-short-plain')!
     const noDairy = (food: Food) => !food.origins.includes('dairy')
     const made = applyFormula(pie, formula, foods, { fits: noDairy, target: 0.55, sweet: true })!
     const fats = made.recipe.parts[0]!.lines.map((line) => foods.get(line.foodId!)!).filter(
@@ -262,7 +262,7 @@ describe('a dough made by a formula', () => {
 
   it('scalds what it says and nothing else', () => {
     const cone = madeOf('fried', 'deep-fry', 'cone')
-    const formula = larder.formulas.find((one) => one.id === 'gf-fried-cone')!
+    const formula = reference.formulas.find((one) => one.id === 'gf-fried-cone')!
     const { recipe } = applyFormula(cone, formula, foods, { ...any, target: 0.68 })!
     const scalded = recipe.parts[0]!.lines.filter((line) => line.prep.includes('scalded')).map(
       (line) => line.foodId,

@@ -1,20 +1,20 @@
 import { describe, expect, it } from 'vitest'
 import rows from '../../data/likeness.csv'
 import leverRows from '../../data/levers.csv'
-import { food, foods, larder } from '../../test/helpers'
+import { food, foods, reference } from '../../test/helpers'
 import { likenessFromRows, likenessOf, likenessOfMix } from './likeness'
 import { leverFactor, leverOfLess, leverOfMore, leversFromRows, leverOfSwap } from './levers'
 
 const filling = { part: 'filling', family: 'firm' } as const
 const of = (from: string, to: string, place: Parameters<typeof likenessOf>[2] = filling) =>
-  likenessOf(food(from), food(to), place, larder.likeness)
+  likenessOf(food(from), food(to), place, reference.likeness)
 
 describe('likeness', () => {
   it('is 1 of a food to itself and lies between 0 and 1 otherwise', () => {
     const some = [...foods.values()].filter((_, at) => at % 23 === 0)
     for (const from of some)
       for (const to of some) {
-        const found = likenessOf(from, to, filling, larder.likeness)
+        const found = likenessOf(from, to, filling, reference.likeness)
         if (from.id === to.id) expect(found).toBe(1)
         else {
           expect(found).toBeGreaterThanOrEqual(0)
@@ -48,7 +48,7 @@ describe('likeness', () => {
         food('plain-flour'),
         to.map(([id, grams]) => ({ food: food(id), grams })),
         { part: 'shell', family: 'yeast' },
-        larder.likeness,
+        reference.likeness,
       )
     expect(mix(['vital-wheat-gluten', 50], ['oat-fibre', 30])).toBeLessThan(mix(['atta', 100]))
     expect(mix(['atta', 100], ['water', 900])).toBe(mix(['atta', 100]))
@@ -82,14 +82,14 @@ describe('levers', () => {
 
   it('come in the order that cooks use them: lighter begins with fat and ends with isolates', () => {
     const factor = (lever: Parameters<typeof leverFactor>[0]) =>
-      leverFactor(lever, new Set(['lighter']), larder.levers)
+      leverFactor(lever, new Set(['lighter']), reference.levers)
     expect(factor('fat-less')).toBeLessThan(factor('dough-fat-less'))
     expect(factor('dough-fat-less')).toBeLessThan(factor('flour'))
     expect(factor('flour')).toBeLessThan(factor('isolate'))
     expect(factor(null)).toBe(1)
     // Of two ends the readiest counts.
-    expect(leverFactor('isolate', new Set(['lighter', 'high-protein']), larder.levers)).toBe(
-      leverFactor('isolate', new Set(['high-protein']), larder.levers),
+    expect(leverFactor('isolate', new Set(['lighter', 'high-protein']), reference.levers)).toBe(
+      leverFactor('isolate', new Set(['high-protein']), reference.levers),
     )
   })
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { food, foods, larder, recipeOf } from '../../test/helpers'
+import { food, foods, reference, recipeOf } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
@@ -8,8 +8,8 @@ import { allLines } from '../recipe/lines'
 import { rebalanceDough } from './rebalance'
 
 const dough = (...lines: [string, number][]) => recipeOf({ shell: lines, filling: [['leek', 300]] })
-const softness = (recipe: Recipe) => evaluate(recipe, larder).dough.softness!
-const fatPct = (recipe: Recipe) => evaluate(recipe, larder).dough.fatPct!
+const softness = (recipe: Recipe) => evaluate(recipe, reference).dough.softness!
+const fatPct = (recipe: Recipe) => evaluate(recipe, reference).dough.fatPct!
 const grams = (recipe: Recipe, id: string) =>
   allLines(recipe).find(({ line }) => line.foodId === id)?.line.grams
 
@@ -113,7 +113,7 @@ describe('other exclusions', () => {
     { pieces: 10, servings: 5 },
   )
   const after = (diet: string) => {
-    const { recipe, evaluation } = adapt(rich, [diet], larder)
+    const { recipe, evaluation } = adapt(rich, [diet], reference)
     return {
       ids: allLines(recipe).map(({ line }) => line.foodId!),
       verdict: evaluation.diets.find((one) => one.diet === diet)!,
@@ -139,8 +139,8 @@ describe('other exclusions', () => {
   })
 
   it('meets two at once, in either order', () => {
-    const one = adapt(rich, ['dairy-free', 'egg-free'], larder)
-    const two = adapt(rich, ['egg-free', 'dairy-free'], larder)
+    const one = adapt(rich, ['dairy-free', 'egg-free'], reference)
+    const two = adapt(rich, ['egg-free', 'dairy-free'], reference)
     expect(one.recipe.parts).toEqual(two.recipe.parts)
     for (const diet of ['dairy-free', 'egg-free'])
       expect(one.evaluation.diets.find((verdict) => verdict.diet === diet)?.fits).toBe(true)
@@ -158,7 +158,7 @@ describe('other exclusions', () => {
         ['leek', 200],
       ],
     })
-    const verdict = evaluate(hidden, larder).diets.find((one) => one.diet === 'dairy-free')!
+    const verdict = evaluate(hidden, reference).diets.find((one) => one.diet === 'dairy-free')!
     expect(verdict.lineIds).toHaveLength(2)
   })
 })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { food, foods, larder, recipeOf } from '../../test/helpers'
+import { food, foods, reference, recipeOf } from '../../test/helpers'
 import { adviceOn } from '../method/advice'
 import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
@@ -37,7 +37,7 @@ describe('salt after a swap', () => {
     swapLine(
       pork,
       lineId,
-      larder.swaps.find((swap) => swap.id === id)!,
+      reference.swaps.find((swap) => swap.id === id)!,
       foods,
     )!
 
@@ -65,7 +65,7 @@ describe('salt after a swap', () => {
         ['salt', 0.6],
       ],
     })
-    const made = adapt(hardly, ['vegan'], larder).recipe
+    const made = adapt(hardly, ['vegan'], reference).recipe
     expect(saltIn(made, 'filling')).toBeGreaterThanOrEqual(0)
   })
 
@@ -77,12 +77,12 @@ describe('salt after a swap', () => {
         ['onion', 200],
       ],
     })
-    const plain = larder.swaps.find((swap) => swap.id === 'bacon-mushroom')!
+    const plain = reference.swaps.find((swap) => swap.id === 'bacon-mushroom')!
     const { recipe } = swapLine(ham, ham.parts[1]!.lines[0]!.id, plain, foods)!
-    const refused = candidatesFor(food('ham'), 'filling', madeAs(ham), larder.swaps)
+    const refused = candidatesFor(food('ham'), 'filling', madeAs(ham), reference.swaps)
       .map((swap) => swap.id)
       .filter((id) => id !== plain.id)
-    const { recipe: adapted } = adapt(ham, ['vegan'], larder, { locks: { refused } })
+    const { recipe: adapted } = adapt(ham, ['vegan'], reference, { locks: { refused } })
     expect(sodiumOf(recipe, 'filling')).toBeLessThan(0.5 * sodiumOf(ham, 'filling'))
     expect(adapted.notes.map((note) => note.text).join()).toMatch(/has lost \d+ g of salt: taste it/)
   })
@@ -95,10 +95,10 @@ describe('salt after a swap', () => {
         ['soy-sauce', 32],
       ],
     })
-    const swap = larder.swaps.find((one) => one.id === 'mince-soya-home')!
+    const swap = reference.swaps.find((one) => one.id === 'mince-soya-home')!
     const { recipe } = swapLine(buns, buns.parts[1]!.lines[0]!.id, swap, foods)!
-    const figures = { before: evaluate(buns, larder), after: evaluate(recipe, larder) }
-    const said = adviceOn(recipe, larder, figures).map((note) => note.text)
+    const figures = { before: evaluate(buns, reference), after: evaluate(recipe, reference) }
+    const said = adviceOn(recipe, reference, figures).map((note) => note.text)
     expect(said.join()).toMatch(
       /brings the filling \d g of salt: .* use less of the soy sauce \(4\.\d g of salt\)/,
     )

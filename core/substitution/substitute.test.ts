@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { food, foods, larder, recipeOf } from '../../test/helpers'
+import { food, foods, reference, recipeOf } from '../../test/helpers'
 import { adapt, dietsByIds } from '../adaptation/adapt'
 import { foodAgainstDiet } from '../diet/diets'
 import { RecipeProblem } from '../recipe/problem'
@@ -14,7 +14,7 @@ import { fittingSwaps } from './substitute'
 import { swapLine } from './swapLine'
 import rows from '../../data/swaps.csv'
 
-const vegan = larder.diets.find((diet) => diet.id === 'vegan')!
+const vegan = reference.diets.find((diet) => diet.id === 'vegan')!
 const animals = [...foods.values()].filter((one) => foodAgainstDiet(one, vegan).breaks.length > 0)
 /** What no plant food stands in for, said plainly. */
 const WITHOUT_SUBSTITUTE = ['fish-roe']
@@ -51,7 +51,7 @@ const bun = recipeOf(
 )
 
 describe('adapt to vegan', () => {
-  const { recipe, changes, evaluation, before, unmet } = adapt(bun, ['vegan'], larder)
+  const { recipe, changes, evaluation, before, unmet } = adapt(bun, ['vegan'], reference)
 
   it('leaves nothing that is animal, wherever it hid', () => {
     for (const { line } of allLines(recipe)) expect(food(line.foodId!).origins, line.raw).toEqual([])
@@ -105,7 +105,7 @@ describe('adapt to vegan', () => {
   })
 
   // Where nothing else has to be kept, the usual stand-ins come.
-  const usual = adapt(bun, ['vegan'], larder, { weights: { kept: 0 } }).changes
+  const usual = adapt(bun, ['vegan'], reference, { weights: { kept: 0 } }).changes
   it('names the allergens that arrive', () => {
     expect(usual.find((change) => change.from === food('milk').name)?.allergensAdded).toEqual(['Soybeans'])
   })
@@ -121,7 +121,7 @@ describe('adapt to vegan', () => {
   })
 
   it('changes nothing more when it is adapted again', () => {
-    const again = adapt(recipe, ['vegan'], larder)
+    const again = adapt(recipe, ['vegan'], reference)
     expect(again.recipe).toEqual(recipe)
     expect(again.changes.filter((change) => change.kind !== 'check')).toEqual([])
   })
@@ -134,7 +134,7 @@ describe('adapt to vegan', () => {
       ],
       filling: [['leek', 300]],
     })
-    const kept = adapt(plain, ['vegan'], larder)
+    const kept = adapt(plain, ['vegan'], reference)
     expect(kept.recipe.parts).toEqual(plain.parts)
     expect(kept.changes).toEqual([])
   })
@@ -149,7 +149,7 @@ describe('adapt to vegan', () => {
         filling: [['fish-roe', 50]],
       }),
       ['vegan'],
-      larder,
+      reference,
     )
     expect(roe.changes).toMatchObject([{ kind: 'none', gramsAfter: 50 }])
     expect(roe.unmet[0]?.reason).toMatch(/Nothing in the catalogue/)
@@ -165,7 +165,7 @@ describe('adapt to vegan', () => {
       filling: [['leek', 50]],
     })
     Object.assign(open.parts[1]!.lines[0]!, { foodId: null, name: 'mystery paste' })
-    const adapted = adapt(open, ['vegan'], larder)
+    const adapted = adapt(open, ['vegan'], reference)
     expect(adapted.unmet[0]?.reason).toMatch(/mystery paste/)
     expect(adapted.evaluation.diets.find((one) => one.diet === 'vegan')?.verdict).toBe('cannot tell')
   })
@@ -174,7 +174,7 @@ describe('adapt to vegan', () => {
     const bought = adapt(
       recipeOf({ shell: [['dumpling-wrapper', 270]], filling: [['vegetable-stock-cube', 10]] }),
       ['vegan'],
-      larder,
+      reference,
     )
     expect(bought.changes.map((change) => change.kind)).toEqual(['check', 'check'])
     expect(bought.changes[0]?.why).toMatch(/packet/)
@@ -185,14 +185,14 @@ describe('adapt to vegan', () => {
       'Pies\nMakes 4\nDough\n200 g flour\n100 g butter\nFilling\n2 leeks\nMethod\n1. Rub the butter into the flour.\n2. Bake.',
       foods,
     ).recipe
-    const notes = adapt(read, ['vegan'], larder).recipe.notes.map((note) => note.text)
+    const notes = adapt(read, ['vegan'], reference).recipe.notes.map((note) => note.text)
     expect(notes.join()).toMatch(/Step 1 says "butter": here it is Plant-based baking block/)
   })
 
   it('refuses a diet it does not know, naming the field', () => {
-    expect(() => dietsByIds(['vegan', 'moon'], larder)).toThrow(RecipeProblem)
+    expect(() => dietsByIds(['vegan', 'moon'], reference)).toThrow(RecipeProblem)
     try {
-      dietsByIds(['vegan', 'moon'], larder)
+      dietsByIds(['vegan', 'moon'], reference)
     } catch (error) {
       expect((error as RecipeProblem).problems[0]?.field).toBe('diets[1]')
     }
@@ -236,7 +236,7 @@ describe('hidden animal ingredients are found in text (common practice, no sourc
       `Pockets\nMakes 10, serves 5\nDough\n250 g flour\n130 g water\n${part}`,
       foods,
     )
-    const { before, evaluation, changes } = adapt(recipe, ['vegan'], larder)
+    const { before, evaluation, changes } = adapt(recipe, ['vegan'], reference)
     expect(before.diets.find((one) => one.diet === 'vegan')?.fits).toBe(false)
     expect(changes.filter((change) => change.kind === 'swap').length).toBeGreaterThan(0)
     expect(evaluation.diets.find((one) => one.diet === 'vegan')?.fits).toBe(true)
@@ -252,7 +252,7 @@ describe('the catalogue', () => {
           { food: one, part, standings: new Set(['minor'] as const) },
           recipeOf({ shell: [['plain-flour', 1]] }),
           [vegan],
-          larder.swaps,
+          reference.swaps,
           foods,
         )
         expect(swaps.length, part).toBeGreaterThan(0)
@@ -267,20 +267,21 @@ describe('the catalogue', () => {
 
   it('prefers the row for this part over the one for any', () => {
     expect(
-      candidatesFor(food('egg'), 'finish', { way: 'bake', shape: 'half-moon' }, larder.swaps)[0]?.id,
+      candidatesFor(food('egg'), 'finish', { way: 'bake', shape: 'half-moon' }, reference.swaps)[0]?.id,
     ).toBe('egg-wash')
     expect(
-      candidatesFor(food('egg'), 'shell', { way: 'bake', shape: 'half-moon' }, larder.swaps)[0]?.id,
+      candidatesFor(food('egg'), 'shell', { way: 'bake', shape: 'half-moon' }, reference.swaps)[0]?.id,
     ).toBe('egg-dough')
     expect(
-      candidatesFor(food('greek-yogurt'), 'shell', { way: 'bake', shape: 'half-moon' }, larder.swaps)[0]?.id,
+      candidatesFor(food('greek-yogurt'), 'shell', { way: 'bake', shape: 'half-moon' }, reference.swaps)[0]
+        ?.id,
     ).toBe('strained-soy')
   })
 
   it('never offers to swap a plant food by its group, only by its name', () => {
     for (const one of foods.values()) {
       if (one.origins.length) continue
-      for (const swap of candidatesFor(one, 'shell', { way: 'bake', shape: 'half-moon' }, larder.swaps))
+      for (const swap of candidatesFor(one, 'shell', { way: 'bake', shape: 'half-moon' }, reference.swaps))
         expect(
           [one.id, one.figuresOf].some((id) => swap.foodIds.includes(id!)),
           one.id,
@@ -289,9 +290,9 @@ describe('the catalogue', () => {
   })
 
   it('holds at least 220 rows, each with a reason and a source', () => {
-    expect(larder.swaps.length).toBeGreaterThanOrEqual(220)
-    for (const swap of larder.swaps) expect(swap.why.length, swap.id).toBeGreaterThan(8)
-    expect(new Set(larder.swaps.map((swap) => swap.id)).size).toBe(larder.swaps.length)
+    expect(reference.swaps.length).toBeGreaterThanOrEqual(220)
+    for (const swap of reference.swaps) expect(swap.why.length, swap.id).toBeGreaterThan(8)
+    expect(new Set(reference.swaps.map((swap) => swap.id)).size).toBe(reference.swaps.length)
   })
 
   const row = rows[0]!
@@ -310,16 +311,16 @@ describe('the catalogue', () => {
 
 describe('one swap by hand', () => {
   it('puts the dough right when it is in the dough', () => {
-    const swap = larder.swaps.find((one) => one.id === 'honey-maple')!
+    const swap = reference.swaps.find((one) => one.id === 'honey-maple')!
     const { recipe, changes } = swapLine(bun, 'p1l5', swap, foods)!
     expect(changes.map((change) => change.kind)).toEqual(['swap', 'water'])
-    expect(adapt(recipe, ['vegetarian'], larder).before.dough.softness).toBeCloseTo(
-      adapt(bun, ['vegetarian'], larder).before.dough.softness!,
+    expect(adapt(recipe, ['vegetarian'], reference).before.dough.softness).toBeCloseTo(
+      adapt(bun, ['vegetarian'], reference).before.dough.softness!,
       3,
     )
   })
   it('finds nothing to do on a line that is not there', () => {
-    expect(swapLine(bun, 'nowhere', larder.swaps[0]!, foods)).toBeNull()
+    expect(swapLine(bun, 'nowhere', reference.swaps[0]!, foods)).toBeNull()
   })
 })
 
@@ -330,7 +331,7 @@ describe('for every demo recipe and diet', () => {
   )
   it.each(cases)('%s made %s fits and keeps its dough', (name, diet) => {
     const { recipe } = readRecipe(readFileSync(new URL(name, folder), 'utf8'), foods)
-    const { evaluation, before } = adapt(recipe, [diet], larder)
+    const { evaluation, before } = adapt(recipe, [diet], reference)
     expect(evaluation.diets.find((one) => one.diet === diet)?.fits).toBe(true)
     expect(evaluation.dough.consistency).toBe(before.dough.consistency)
     expect(Math.abs(evaluation.dough.softness! - before.dough.softness!)).toBeLessThan(0.01)
@@ -347,14 +348,14 @@ describe('laws', () => {
     fc.assert(
       fc.property(lines, lines, lines, (shell, filling, finish) => {
         const recipe = recipeOf({ shell: [['plain-flour', 300], ['water', 150], ...shell], filling, finish })
-        const first = adapt(recipe, ['vegan'], larder)
+        const first = adapt(recipe, ['vegan'], reference)
         const verdict = first.evaluation.diets.find((one) => one.diet === 'vegan')!
         const broken = allLines(first.recipe).filter(
           ({ line }) => foodAgainstDiet(food(line.foodId!), vegan).breaks.length > 0,
         )
         expect(verdict.fits).toBe(broken.length === 0)
         for (const { line } of allLines(first.recipe)) expect(line.grams!).toBeGreaterThanOrEqual(0)
-        expect(adapt(first.recipe, ['vegan'], larder).recipe.parts).toEqual(first.recipe.parts)
+        expect(adapt(first.recipe, ['vegan'], reference).recipe.parts).toEqual(first.recipe.parts)
       }),
       { numRuns: 150 },
     )
@@ -377,6 +378,8 @@ it('asks for the liquid of a dough before it adapts, when that has no weight', (
       lines: part.lines.map((line) => (line.foodId === 'milk' ? { ...line, grams: null } : line)),
     })),
   }
-  expect(() => adapt(open, ['vegan'], larder)).toThrow(/How much whole milk goes into the dough is not known/)
-  expect(() => adapt(recipe, ['vegan'], larder)).not.toThrow()
+  expect(() => adapt(open, ['vegan'], reference)).toThrow(
+    /How much whole milk goes into the dough is not known/,
+  )
+  expect(() => adapt(recipe, ['vegan'], reference)).not.toThrow()
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { food, foods, larder, recipeOf } from '../../test/helpers'
+import { food, foods, reference, recipeOf } from '../../test/helpers'
 import rows from '../../data/homemade.csv'
 import { costOf, type PriceBook } from '../cost/costOf'
 import { evaluate } from '../evaluation/evaluate'
@@ -74,7 +74,7 @@ describe('a piece with home-made seitan in it', () => {
     ],
     filling: [['seitan-simmered', 220]],
   })
-  const evaluation = evaluate(pies, larder)
+  const evaluation = evaluate(pies, reference)
 
   it('costs what goes into it, and says which prices are missing', () => {
     const price = (
@@ -118,6 +118,6 @@ describe('a row that cannot be', () => {
     ['id', 'firm-tofu', /has that id already/],
   ])('with %s "%s" is refused by name', (column, value, message) => {
     const others = new Map([...foods].filter(([id]) => id !== row.id))
-    expect(() => homemadeFromRows([{ ...row, [column]: value }], others, larder.cooking)).toThrow(message)
+    expect(() => homemadeFromRows([{ ...row, [column]: value }], others, reference.cooking)).toThrow(message)
   })
 })

@@ -13,7 +13,7 @@ import { likenessFromRows, type Likeness } from '../substitution/likeness'
 import { ownSwaps, swapsFromRows, type OwnSwap, type Swap } from '../substitution/catalogue'
 
 /** The reference tables the computation works with. */
-export interface Larder {
+export interface ReferenceData {
   foods: Foods
   diets: Diet[]
   swaps: Swap[]
@@ -32,7 +32,7 @@ export interface Larder {
  *
  * @throws Error naming the table row that is not understood
  */
-export function larderFromRows(rows: {
+export function referenceFromRows(rows: {
   foods: readonly FoodRow[]
   standIns: readonly FoodRow[]
   fatSteps: readonly FoodRow[]
@@ -48,7 +48,7 @@ export function larderFromRows(rows: {
   retention: readonly FoodRow[]
   strength: readonly FoodRow[]
   needs: readonly FoodRow[]
-}): Larder {
+}): ReferenceData {
   const own = withStandIns(foodsFromRows(rows.foods, rows.aminoAcids), rows.standIns)
   const cooking = cookingTablesFromRows(rows.yields, rows.retention, own)
   const bought = withStates(withFatSteps(own, rows.fatSteps), rows.states, cooking)
@@ -66,25 +66,25 @@ export function larderFromRows(rows: {
 }
 
 /** The larder with the cook's own swaps before those of the table; those of foods it does not hold are left out. */
-export function withSwaps(larder: Larder, own: readonly OwnSwap[]): Larder {
+export function withSwaps(reference: ReferenceData, own: readonly OwnSwap[]): ReferenceData {
   const usable = own.filter((one) =>
     [one.fromFoodId, one.toFoodId, ...one.more.map(({ foodId }) => foodId)].every((id) =>
-      larder.foods.has(id),
+      reference.foods.has(id),
     ),
   )
-  return usable.length ? { ...larder, swaps: [...ownSwaps(usable), ...larder.swaps] } : larder
+  return usable.length ? { ...reference, swaps: [...ownSwaps(usable), ...reference.swaps] } : reference
 }
 
 /** The larder with foods beside those of the tables: the cook's own, measured ones, imported ones. */
-export function withFoods(larder: Larder, more: readonly Food[]): Larder {
-  if (!more.length) return larder
-  const foods = new Map(larder.foods)
+export function withFoods(reference: ReferenceData, more: readonly Food[]): ReferenceData {
+  if (!more.length) return reference
+  const foods = new Map(reference.foods)
   for (const food of more) foods.set(food.id, food)
-  return { ...larder, foods }
+  return { ...reference, foods }
 }
 
 /** The larder that understands the names a cook has taught. */
-export function withNames(larder: Larder, taught: readonly TaughtName[]): Larder {
-  const foods = withTaughtNames(larder.foods, taught)
-  return foods === larder.foods ? larder : { ...larder, foods }
+export function withNames(reference: ReferenceData, taught: readonly TaughtName[]): ReferenceData {
+  const foods = withTaughtNames(reference.foods, taught)
+  return foods === reference.foods ? reference : { ...reference, foods }
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { food, foods, larder } from '../../test/helpers'
+import { food, foods, reference } from '../../test/helpers'
 import rows from '../../data/states.csv'
 import { yieldOf } from '../cooking/cookingTables'
 import { withStates } from './states'
@@ -76,11 +76,11 @@ describe('states that are reckoned', () => {
   })
 
   it('cooked once, a food does not lose its water again', () => {
-    const raw = yieldOf(food('chicken'), 'simmer', larder.cooking)!
-    const cooked = yieldOf(food('cooked-chicken'), 'simmer', larder.cooking)!
+    const raw = yieldOf(food('chicken'), 'simmer', reference.cooking)!
+    const cooked = yieldOf(food('cooked-chicken'), 'simmer', reference.cooking)!
     expect(raw.factor).toBeLessThan(0.8)
     expect(cooked.factor).toBe(1)
-    expect(yieldOf(food('turkey-cooked'), 'fry', larder.cooking)!.factor).toBeGreaterThan(0.9)
+    expect(yieldOf(food('turkey-cooked'), 'fry', reference.cooking)!.factor).toBeGreaterThan(0.9)
   })
 
   it('dried foods are drier than what they come from', () => {
@@ -94,6 +94,6 @@ describe('states that are reckoned', () => {
     [{ ...rows[0]!, fat_kept: '2' }, /fat_kept/],
     [{ ...rows[0]!, applies: 'group:moons' }, /no food is turned/],
   ])('name what is wrong in a row', (bad, message) => {
-    expect(() => withStates(foods, [bad], larder.cooking)).toThrow(message)
+    expect(() => withStates(foods, [bad], reference.cooking)).toThrow(message)
   })
 })

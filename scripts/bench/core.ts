@@ -7,7 +7,7 @@ import { tradeOff } from '../../core/optimisation/tradeOff'
 import { wishesFor } from '../../core/optimisation/wishes'
 import { parseTarget } from '../../core/diet/target'
 import { evaluate } from '../../core/evaluation/evaluate'
-import { larderFromRows } from '../../core/tables/referenceData'
+import { referenceFromRows } from '../../core/tables/referenceData'
 import { readRecipe } from '../../core/reading/readRecipe'
 import type { Recipe } from '../../core/recipe/document'
 import { allLines } from '../../core/recipe/lines'
@@ -16,7 +16,7 @@ import { WORST } from '../../test/worstTexts'
 
 const at = (path: string) => readFileSync(new URL(`../../data/${path}`, import.meta.url), 'utf8')
 const rows = (name: string) => csvParse(at(`${name}.csv`)) as unknown as Record<string, string>[]
-const larder = larderFromRows({
+const reference = referenceFromRows({
   foods: rows('foods'),
   standIns: rows('stand-ins'),
   fatSteps: rows('fat-steps'),
@@ -39,7 +39,7 @@ const text = at('demo/3-curd-leek-hand-pies.txt').replace(
   'For the filling',
   'For the filling\n50 g walnuts\n30 g raisins\n1 bunch dill\n2 tbsp breadcrumbs\n1 potato\n1 carrot\n50 g bacon\n1 tsp caraway seeds\n1 tbsp cornflour',
 )
-const recipe: Recipe = readRecipe(text, larder.foods).recipe
+const recipe: Recipe = readRecipe(text, reference.foods).recipe
 
 /** Median time of one call in microseconds, over `rounds` rounds of `calls` calls each. */
 function medianMicroseconds(work: () => unknown, calls: number, rounds = 31): number {
@@ -65,7 +65,7 @@ function millisecondsOf(works: readonly (() => unknown)[]): number[] {
 }
 
 const demo = readdirSync(new URL('../../data/demo', import.meta.url)).map(
-  (name) => readRecipe(at(`demo/${name}`), larder.foods).recipe,
+  (name) => readRecipe(at(`demo/${name}`), reference.foods).recipe,
 )
 const THREE_DIETS = [
   ['vegan', 'high-protein', 'lighter'],
@@ -76,24 +76,24 @@ const THREE_DIETS = [
   ['egg-free', 'keto-wide', 'protein-source'],
 ]
 const solves = demo.flatMap((one) =>
-  THREE_DIETS.map((ids) => () => search(one, wishesFor(dietsByIds(ids, larder)), larder)),
+  THREE_DIETS.map((ids) => () => search(one, wishesFor(dietsByIds(ids, reference)), reference)),
 )
 millisecondsOf(solves)
 const solveTimes = millisecondsOf(solves)
 const carbohydrate = parseTarget('netCarbohydrateG/serving <= 1', 'bench')
-const curves = demo.map((one) => () => tradeOff(one, wishesFor([]), carbohydrate, larder, 25))
+const curves = demo.map((one) => () => tradeOff(one, wishesFor([]), carbohydrate, reference, 25))
 const curveTimes = millisecondsOf(curves)
-const before = evaluate(recipe, larder)
-const vegan = dietsByIds(['vegan'], larder)
+const before = evaluate(recipe, reference)
+const vegan = dietsByIds(['vegan'], reference)
 const rankAll = () =>
-  allLines(recipe).map(({ line }) => rankSwaps(recipe, line.id, larder, vegan, before).length)
+  allLines(recipe).map(({ line }) => rankSwaps(recipe, line.id, reference, vegan, before).length)
 // Each text once: what was read before is remembered, as between two keys.
-const firstTimes = millisecondsOf(corpus().map((one) => () => readRecipe(one.text, larder.foods)))
+const firstTimes = millisecondsOf(corpus().map((one) => () => readRecipe(one.text, reference.foods)))
 const worstTimes = millisecondsOf(
   WORST.map(
     ([, worst]) =>
       () =>
-        readRecipe(worst, larder.foods),
+        readRecipe(worst, reference.foods),
   ),
 )
 const median = (sorted: readonly number[]) => sorted[sorted.length >> 1]!
@@ -102,8 +102,8 @@ const round = (value: number) => Math.round(value * 10) / 10
 console.log(
   JSON.stringify({
     lines: allLines(recipe).length,
-    evaluateMicroseconds: round(medianMicroseconds(() => evaluate(recipe, larder), 400)),
-    adaptMicroseconds: round(medianMicroseconds(() => adapt(recipe, ['vegan'], larder), 40)),
+    evaluateMicroseconds: round(medianMicroseconds(() => evaluate(recipe, reference), 400)),
+    adaptMicroseconds: round(medianMicroseconds(() => adapt(recipe, ['vegan'], reference), 40)),
     swapsRanked: rankAll().reduce((sum, own) => sum + own, 0),
     rankAllMilliseconds: round(medianMicroseconds(rankAll, 3, 11) / 1000),
     threeDietSolves: solveTimes.length,
@@ -115,6 +115,6 @@ console.log(
     readFirstMedianMilliseconds: round(median(firstTimes)),
     readFirstWorstMilliseconds: round(firstTimes.at(-1)!),
     readWorstOf30000CharactersMilliseconds: round(worstTimes.at(-1)!),
-    readAgainMicroseconds: round(medianMicroseconds(() => readRecipe(text, larder.foods), 20)),
+    readAgainMicroseconds: round(medianMicroseconds(() => readRecipe(text, reference.foods), 20)),
   }),
 )

@@ -1,12 +1,12 @@
 import type { Adaptation } from '../../core/adaptation/adapt'
 import { withIds } from '../../core/recipe/document'
-import { larder as table } from '../../data/reference'
+import { reference as table } from '../../data/reference'
 import { isDatabaseDown } from '../db/errors'
 import { allOwnSwaps } from '../db/ownSwaps'
 import { allPrices } from '../db/prices'
 import { readJson } from '../http/body'
 import { adaptRequest } from '../http/requests'
-import { larderFor, othersIn } from '../services/referenceFor'
+import { referenceFor, othersIn } from '../services/referenceFor'
 import { SEARCH_MILLISECONDS, doInThread } from '../services/doInThread'
 
 /** The cook's own swaps; none while the database is away, for adapting needs no database. */
@@ -20,7 +20,7 @@ const ownSwapsIfThere = () =>
 export default defineEventHandler(async (event) => {
   const { recipe, diets, locks, weights, targets } = await readJson(event, adaptRequest)
   const ready = withIds(recipe)
-  const { foods } = await larderFor(ready)
+  const { foods } = await referenceFor(ready)
   // Prices count only when asked for.
   const prices = weights?.price ? (await allPrices()).prices : []
   return doInThread<Adaptation>(event, {

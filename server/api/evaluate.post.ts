@@ -1,10 +1,10 @@
 import { evaluate, type Evaluation } from '../../core/evaluation/evaluate'
 import { withIds } from '../../core/recipe/document'
 import { allLines } from '../../core/recipe/lines'
-import { larder as table } from '../../data/reference'
+import { reference as table } from '../../data/reference'
 import { readJson } from '../http/body'
 import { evaluateRequest } from '../http/requests'
-import { larderFor, othersIn } from '../services/referenceFor'
+import { referenceFor, othersIn } from '../services/referenceFor'
 import { doInThread } from '../services/doInThread'
 
 /** A recipe of more lines is evaluated in a thread of its own. */
@@ -14,11 +14,11 @@ const MOST_LINES_HERE = 150
 export default defineEventHandler(async (event) => {
   const { recipe } = await readJson(event, evaluateRequest)
   const ready = withIds(recipe)
-  const larder = await larderFor(ready)
-  if (allLines(ready).length <= MOST_LINES_HERE) return evaluate(ready, larder)
+  const reference = await referenceFor(ready)
+  if (allLines(ready).length <= MOST_LINES_HERE) return evaluate(ready, reference)
   return doInThread<Evaluation>(event, {
     kind: 'evaluate',
     recipe: ready,
-    foods: othersIn(larder.foods, table),
+    foods: othersIn(reference.foods, table),
   })
 })

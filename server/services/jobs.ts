@@ -9,7 +9,7 @@ import { readRecipe } from '../../core/reading/readRecipe'
 import { RecipeProblem, type FieldProblem } from '../../core/recipe/problem'
 import type { Recipe } from '../../core/recipe/document'
 import type { OwnSwap } from '../../core/substitution/catalogue'
-import { larder } from '../../data/reference'
+import { reference } from '../../data/reference'
 
 /** Work that may take long enough for others to notice, as it is sent to a thread of its own. */
 export type Job =
@@ -37,7 +37,7 @@ export interface JobAnswer {
 function work(job: Job): unknown {
   switch (job.kind) {
     case 'adapt': {
-      const own = withSwaps(withFoods(larder, job.foods), job.swaps)
+      const own = withSwaps(withFoods(reference, job.foods), job.swaps)
       const end = Date.now() + job.searchMilliseconds
       return adapt(job.recipe, job.diets, own, {
         ...job.options,
@@ -46,9 +46,9 @@ function work(job: Job): unknown {
       })
     }
     case 'evaluate':
-      return evaluate(job.recipe, withFoods(larder, job.foods))
+      return evaluate(job.recipe, withFoods(reference, job.foods))
     case 'read':
-      return readRecipe(job.text, withNames(withFoods(larder, job.foods), job.names).foods)
+      return readRecipe(job.text, withNames(withFoods(reference, job.foods), job.names).foods)
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Food } from '../../core/food/food'
-import { larder } from '../../data/reference'
+import { reference } from '../../data/reference'
 import { foodsById } from '../db/foods'
 
 /** Foods by id, from our table or any other shelf; those that are nowhere are left out. */
@@ -7,7 +7,7 @@ export async function knownFoods(ids: readonly string[]): Promise<ReadonlyMap<st
   const found = new Map<string, Food>()
   const elsewhere: string[] = []
   for (const id of ids) {
-    const own = larder.foods.get(id)
+    const own = reference.foods.get(id)
     if (own) found.set(id, own)
     else elsewhere.push(id)
   }

@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { checkLabel, foodFromLabel } from '../../core/food/packet'
-import { larder } from '../../data/reference'
+import { reference } from '../../data/reference'
 import { putOwnFood } from '../db/foods'
 import type { ownFoodRequest } from '../http/requests'
 import { invalid } from '../http/problem'
@@ -10,7 +10,7 @@ export async function storeOwnFood(id: string, { label, who, likeId }: z.output<
   const errors = checkLabel(label)
     .filter((doubt) => doubt.level === 'error')
     .map(({ field, message }) => ({ field: `label.${field}`, message }))
-  const like = likeId === null ? null : larder.foods.get(likeId)
+  const like = likeId === null ? null : reference.foods.get(likeId)
   if (like === undefined)
     errors.push({ field: 'likeId', message: 'a food of our table is expected, or null; see /api/foods' })
   if (errors.length) throw invalid(errors)

@@ -4,7 +4,7 @@ import { checkRecipe } from '../../core/recipe/check'
 import { withIds, type Recipe } from '../../core/recipe/document'
 import { summaryOf } from '../../core/evaluation/summary'
 import { createRecipe, getRecipe, type KeptRequest, type Parent } from '../db/recipes'
-import { larderFor } from './referenceFor'
+import { referenceFor } from './referenceFor'
 import { unstorableText } from '../http/storableText'
 import { invalid } from '../http/problem'
 import { notFound } from '../http/params'
@@ -15,7 +15,7 @@ import { notFound } from '../http/params'
  */
 export async function storable(recipe: Recipe): Promise<Recipe> {
   const ready = withIds(recipe)
-  const { foods } = await larderFor(ready)
+  const { foods } = await referenceFor(ready)
   const problems = [
     ...unstorableText(recipe, 'recipe'),
     ...checkRecipe(ready, foods).filter((one) => one.field !== 'recipe.parts'),
@@ -27,8 +27,8 @@ export async function storable(recipe: Recipe): Promise<Recipe> {
 /** What the shelf shows of a recipe, held against the revision it grew from. */
 export async function summaryFor(recipe: Recipe, parent: Parent | null) {
   const original = parent ? ((await getRecipe(parent.id, parent.revision))?.recipe ?? null) : null
-  const larder = await larderFor(recipe)
-  return summaryOf(recipe, larder, original)
+  const reference = await referenceFor(recipe)
+  return summaryOf(recipe, reference, original)
 }
 
 /** A key that a client may give a request, so that it can be sent again when its answer was lost. */

@@ -66,12 +66,12 @@ const problem = computed(() => {
 const avoided = computed(() => recipe.avoid ?? [])
 const toAvoid = ref<Food | string>('')
 const found = ref<Food[]>([])
-const search = ({ query }: { query: string }) => (found.value = searchFoods(query, shelves.larder.foods))
+const search = ({ query }: { query: string }) => (found.value = searchFoods(query, shelves.reference.foods))
 function avoid(food: Food) {
   emit('avoid', [...new Set([...avoided.value, food.id])])
   toAvoid.value = ''
 }
-const nameOf = (id: string) => shelves.larder.foods.get(id)?.name ?? id
+const nameOf = (id: string) => shelves.reference.foods.get(id)?.name ?? id
 
 const { progress, answer, curve, trouble, ask, cancel } = useTargetSearch()
 const asked = computed(() => chosen.value.length + targets.value.length + avoided.value.length > 0)
@@ -94,7 +94,7 @@ function question(kind: 'adapt' | 'curve', figure: Target | null) {
     },
     weights: weights.value,
     prices: [...shelves.prices.values()],
-    foods: [...shelves.larder.foods.values()].filter((food) => !table.foods.has(food.id)),
+    foods: [...shelves.reference.foods.values()].filter((food) => !table.foods.has(food.id)),
     swaps: shelves.swaps,
     figure,
   })

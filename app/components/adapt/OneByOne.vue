@@ -17,21 +17,21 @@ const steps = shallowRef<Recipe[]>([])
 const swapped = computed(() => steps.value.length)
 
 const left = computed(() =>
-  brokenLines(working.value, diets, shelves.larder).filter((line) => !kept.value.includes(line.id)),
+  brokenLines(working.value, diets, shelves.reference).filter((line) => !kept.value.includes(line.id)),
 )
 const line = computed(() => left.value[0] ?? null)
 const offers = computed<RankedSwap[]>(() =>
   line.value
-    ? offersFor(working.value, line.value.id, diets, shelves.larder, shelves.prices).filter(
+    ? offersFor(working.value, line.value.id, diets, shelves.reference, shelves.prices).filter(
         (one) => one.fits && !refused.value.includes(one.swap.id),
       )
     : [],
 )
-const nameOf = (foodId: string | null) => (foodId ? (shelves.larder.foods.get(foodId)?.name ?? '') : '')
+const nameOf = (foodId: string | null) => (foodId ? (shelves.reference.foods.get(foodId)?.name ?? '') : '')
 
 function choose(offer: RankedSwap) {
   if (!line.value) return
-  const made = swapLine(working.value, line.value.id, offer.swap, shelves.larder.foods)
+  const made = swapLine(working.value, line.value.id, offer.swap, shelves.reference.foods)
   if (!made) return
   steps.value = [...steps.value, working.value]
   working.value = made.recipe

@@ -17,7 +17,7 @@ const { currency } = storeToRefs(shelves)
 const open = ref(false)
 
 const of = (document: Recipe, figures: Evaluation) =>
-  costOf(document, figures.working.lines, shelves.larder.foods, shelves.prices)
+  costOf(document, figures.working.lines, shelves.reference.foods, shelves.prices)
 const cost = computed(() => of(recipe, evaluation))
 const was = computed(() => (baseline && before ? of(baseline, before) : null))
 const known = computed(() => cost.value.lines.some((line) => line.cost !== null))

@@ -15,7 +15,7 @@ const shelves = useLarderStore()
 /** The two heaviest flours of the dough: between them the blend is moved. */
 const pair = computed(() => {
   const flours = part.lines.flatMap((line): { line: Line; food: Food; grams: number }[] => {
-    const food = foodOf(line, shelves.larder.foods)
+    const food = foodOf(line, shelves.reference.foods)
     return food && isFlour(food) && line.grams ? [{ line, food, grams: line.grams }] : []
   })
   flours.sort((a, b) => b.grams - a.grams)
@@ -32,13 +32,13 @@ const moved = computed(() => {
     pair.value[0].line.id,
     pair.value[1].line.id,
     held.value / 100,
-    shelves.larder.foods,
+    shelves.reference.foods,
   )
 })
 const feel = computed(() => {
   if (!moved.value) return ''
   try {
-    const { dough, abilities } = evaluate(moved.value, shelves.larder)
+    const { dough, abilities } = evaluate(moved.value, shelves.reference)
     const lack = abilities.lacks[0]?.text
     return `${dough.consistency ?? ''}${dough.softness === null ? '' : ` ${dough.softness.toFixed(2)}`}${abilities.strength === null ? '' : `, strength ${abilities.strength.toFixed(2)}`}${lack ? `. ${lack}` : ''}`
   } catch (error) {

@@ -21,7 +21,7 @@ const convention = useLocalStorage<Shown>('swap-pocket:label', 'eu')
 const labels = computed(() => {
   const shown = CONVENTIONS.filter((one) => convention.value === 'both' || convention.value === one)
   return (shown.length ? shown : (['eu'] as const)).map((one) =>
-    labelOf(recipe, evaluation, shelves.larder.foods, one),
+    labelOf(recipe, evaluation, shelves.reference.foods, one),
   )
 })
 const label = computed(() => labels.value[0]!)

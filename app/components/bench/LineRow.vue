@@ -58,7 +58,7 @@ async function nudge(by: -1 | 1) {
   await nextTick()
   document.querySelector<HTMLElement>(`[data-line="${CSS.escape(line.id)}"] .written`)?.focus()
 }
-const food = computed<Food | undefined>(() => foodOf(line, shelves.larder.foods))
+const food = computed<Food | undefined>(() => foodOf(line, shelves.reference.foods))
 const diets = computed(() => table.diets.filter((diet) => lens.includes(diet.id)))
 const against = computed(() => {
   if (!food.value) return { breaks: [] as string[], may: [] as string[] }
@@ -74,7 +74,7 @@ const swaps = computed(() =>
         food.value,
         part,
         made,
-        shelves.larder.swaps,
+        shelves.reference.swaps,
         standingsBy(part, line.grams && partGrams > 0 ? line.grams / partGrams : null, sweet),
       )
     : [],
@@ -175,7 +175,7 @@ function stopTyping() {
         class="opens"
         @click="edits.choose(line.id, at)"
       >
-        or {{ shelves.larder.foods.get(choice.foodId ?? '')?.name.toLowerCase() ?? choice.name
+        or {{ shelves.reference.foods.get(choice.foodId ?? '')?.name.toLowerCase() ?? choice.name
         }}<template v-if="choice.grams">, {{ showGrams(choice.grams) }} g</template>
       </button>
     </p>

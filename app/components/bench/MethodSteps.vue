@@ -13,7 +13,7 @@ const shelves = useLarderStore()
 const edits = useBenchEdits()
 
 const advice = computed(() =>
-  adviceOn(recipe, shelves.larder, before && evaluation ? { before, after: evaluation } : null),
+  adviceOn(recipe, shelves.reference, before && evaluation ? { before, after: evaluation } : null),
 )
 const remarks = computed(() => [
   ...recipe.notes.filter((note) => note.code === 'cooking'),

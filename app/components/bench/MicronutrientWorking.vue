@@ -11,7 +11,10 @@ const micronutrient = computed(() => ({
   ...MICRONUTRIENTS[of],
   figure: evaluation.micronutrients[of],
   lines: evaluation.working.lines
-    .map((line) => ({ ...line, per100g: shelves.larder.foods.get(line.foodId)?.micronutrients[of] ?? null }))
+    .map((line) => ({
+      ...line,
+      per100g: shelves.reference.foods.get(line.foodId)?.micronutrients[of] ?? null,
+    }))
     .sort((a, b) => (b.per100g ?? Infinity) * b.foodGrams - (a.per100g ?? Infinity) * a.foodGrams),
 }))
 </script>

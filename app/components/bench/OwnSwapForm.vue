@@ -18,7 +18,7 @@ const chosen = ref<Food | string>('')
 const weight = ref('')
 const found = ref<Food[]>([])
 const search = ({ query }: { query: string }) =>
-  (found.value = searchFoods(query, shelves.larder.foods).filter((one) => one.id !== food.id))
+  (found.value = searchFoods(query, shelves.reference.foods).filter((one) => one.id !== food.id))
 const problem = ref('')
 const id = useId()
 

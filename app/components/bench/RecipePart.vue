@@ -18,7 +18,7 @@ const { part, hosts, evaluation, made, pieces, lens } = defineProps<{
   lens: string[]
 }>()
 const shelves = useLarderStore()
-const sweet = computed(() => isSweet(part, shelves.larder.foods))
+const sweet = computed(() => isSweet(part, shelves.reference.foods))
 const edits = useBenchEdits()
 const { shareOf, figure } = useShareNutrient()
 

@@ -21,7 +21,7 @@ const lines = computed(() =>
     .filter(({ line }) => line.grams && line.foodId)
     .map(({ line, part }) => ({
       value: line.id,
-      label: `${shelves.larder.foods.get(line.foodId!)?.name ?? line.name} (${part.name || part.kind})`,
+      label: `${shelves.reference.foods.get(line.foodId!)?.name ?? line.name} (${part.name || part.kind})`,
       grams: line.grams!,
     })),
 )
@@ -62,7 +62,7 @@ const heaviest = computed(() =>
     .slice(0, 5)
     .map(({ line }) => ({
       id: line.id,
-      name: shelves.larder.foods.get(line.foodId ?? '')?.name ?? line.name,
+      name: shelves.reference.foods.get(line.foodId ?? '')?.name ?? line.name,
       was: line.grams!,
     })),
 )

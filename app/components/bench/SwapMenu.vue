@@ -22,7 +22,7 @@ const popover = useTemplateRef<{
 const opened = ref(false)
 const ranked = shallowRef<RankedSwap[]>([])
 function rank() {
-  if (bench.recipe) ranked.value = offersFor(bench.recipe, line.id, lens, shelves.larder, shelves.prices)
+  if (bench.recipe) ranked.value = offersFor(bench.recipe, line.id, lens, shelves.reference, shelves.prices)
 }
 async function show(event: Event) {
   const anchor = event.currentTarget

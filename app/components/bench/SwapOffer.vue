@@ -17,7 +17,7 @@ const amounts = computed(() => {
 })
 const homemade = computed(() =>
   offer.swap.to.flatMap(({ foodId }) => {
-    const food = shelves.larder.foods.get(foodId)
+    const food = shelves.reference.foods.get(foodId)
     return food?.homemade ? food.homemade.madeOf.slice(0, 3).map((one) => one.name.toLowerCase()) : []
   }),
 )

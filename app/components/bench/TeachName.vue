@@ -16,7 +16,7 @@ const name = computed(() => normaliseName(readLine(raw).name))
 const taught = computed(() => shelves.names.find((one) => one.name === name.value && one.foodId === food.id))
 /** Offered only where the name would be read as something else. */
 const offered = computed(
-  () => name.value !== '' && matchFood(name.value, shelves.larder.foods)?.food.id !== food.id,
+  () => name.value !== '' && matchFood(name.value, shelves.reference.foods)?.food.id !== food.id,
 )
 </script>
 

@@ -19,7 +19,7 @@ const verdicts = computed(() =>
     .sort((a, b) => Number(wanted.includes(b.diet)) - Number(wanted.includes(a.diet))),
 )
 const shelves = useLarderStore()
-const undone = computed(() => undoing(evaluation, wanted, shelves.larder.foods))
+const undone = computed(() => undoing(evaluation, wanted, shelves.reference.foods))
 </script>
 
 <template>

@@ -17,7 +17,7 @@ const found = ref<Food[]>([])
 
 /** The tables answer at once; other shelves when the server does. */
 async function search({ query }: { query: string }) {
-  found.value = searchFoods(query, shelves.larder.foods)
+  found.value = searchFoods(query, shelves.reference.foods)
   if (query.trim().length < 2) return
   const there = await shelves.search(query).catch(() => [])
   const ids = new Set(found.value.map((one) => one.id))

@@ -8,7 +8,7 @@ const shelves = useLarderStore()
 /** The food a question is about, so that a spoon or a cup of it can be weighed. */
 const foodOf = (question: Question) => {
   const line = recipe.parts.flatMap((part) => part.lines).find((one) => one.id === question.about)
-  return line?.foodId ? shelves.larder.foods.get(line.foodId) : undefined
+  return line?.foodId ? shelves.reference.foods.get(line.foodId) : undefined
 }
 const emit = defineEmits<{
   answer: [question: Question, answer: Answer]

@@ -20,7 +20,7 @@ const asked = computed(() => new Set(intake.questions.map((question) => question
 const doubts = computed(() =>
   recipe.value.notes.filter((note) => note.level === 'check' && !asked.value.has(note.code)),
 )
-const foodName = (id: string | null) => (id ? shelves.larder.foods.get(id)?.name : null)
+const foodName = (id: string | null) => (id ? shelves.reference.foods.get(id)?.name : null)
 const partName = (id: string | null) => plainPart(recipe.value.parts.find((part) => part.id === id))
 const rowOf = computed(
   () => new Map(intake.rows.flatMap((row) => row.lineIds.map((lineId) => [lineId, row.row]))),

@@ -88,7 +88,7 @@ const errors = computed(
 )
 
 const search = ({ query }: { query: string }) => {
-  found.value = searchFoods(query, shelves.larder.foods).filter((food) => !food.id.startsWith('own-'))
+  found.value = searchFoods(query, shelves.reference.foods).filter((food) => !food.id.startsWith('own-'))
 }
 /** A food that it behaves like brings its origin along; the packet has the last word. */
 function takeLike(food: Food) {

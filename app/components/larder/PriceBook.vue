@@ -5,7 +5,7 @@ import { showGrams, showMoney } from '~/logic/format'
 const shelves = useLarderStore()
 const rows = computed(() =>
   [...shelves.prices.values()]
-    .map((price) => ({ ...price, name: shelves.larder.foods.get(price.foodId)?.name ?? price.foodId }))
+    .map((price) => ({ ...price, name: shelves.reference.foods.get(price.foodId)?.name ?? price.foodId }))
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
 // Prices of foods that no table ships have to be named too.

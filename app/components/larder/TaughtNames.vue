@@ -5,7 +5,7 @@ const shelves = useLarderStore()
 const tell = useTold()
 /** The last that was forgotten, to be taken back. */
 const forgotten = shallowRef<TaughtName | null>(null)
-const nameOf = (foodId: string) => shelves.larder.foods.get(foodId)?.name ?? foodId
+const nameOf = (foodId: string) => shelves.reference.foods.get(foodId)?.name ?? foodId
 
 const forget = (one: TaughtName) =>
   tell(async () => {

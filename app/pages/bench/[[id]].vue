@@ -41,7 +41,7 @@ const lens = computed(() => (bench.recipe?.diets.length ? bench.recipe.diets : [
 /** Lines say themselves that they need a food or a weight; what concerns the whole is asked at the top. */
 const questions = computed(() =>
   bench.recipe
-    ? questionsAbout(bench.recipe, shelves.larder.foods).filter(
+    ? questionsAbout(bench.recipe, shelves.reference.foods).filter(
         ({ code }) => !['unknown-food', 'no-amount', 'to-feel'].includes(code),
       )
     : [],
@@ -235,7 +235,7 @@ usePlaceKeys([
         :recipe="bench.recipe"
         @answer="
           (question, answer) =>
-            bench.change(answerQuestion(bench.recipe!, question, answer, shelves.larder.foods))
+            bench.change(answerQuestion(bench.recipe!, question, answer, shelves.reference.foods))
         "
         @grams="(question, grams) => question.about && edits.grams(question.about, grams)"
       />

@@ -18,7 +18,7 @@ const byName: Sorting = { by: 'name', down: false }
 const foods = computed(() =>
   query.value.trim()
     ? sortFoods(found.value, sorting.value)
-    : sortFoods([...shelves.larder.foods.values()], sorting.value ?? byName),
+    : sortFoods([...shelves.reference.foods.values()], sorting.value ?? byName),
 )
 const total = computed(() => Object.values(shelves.counts).reduce((sum, count) => sum + count, 0))
 const shelfOf = (food: Food) =>
@@ -31,7 +31,7 @@ function holdsOf(food: Food) {
 }
 
 const idOf = (value: unknown) => (typeof value === 'string' && value ? value : null)
-const foodOf = (id: unknown) => shelves.larder.foods.get(idOf(id) ?? '') ?? null
+const foodOf = (id: unknown) => shelves.reference.foods.get(idOf(id) ?? '') ?? null
 const chosen = computed(() => foodOf(route.params.id))
 const other = computed(() => foodOf(route.query.with))
 const looked = ref(false)

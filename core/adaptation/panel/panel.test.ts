@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { larder } from '../../../test/helpers'
+import { reference } from '../../../test/helpers'
 import { adapt, type Adaptation } from '../adapt'
 import { isFlour } from '../../food/groups'
 import { readRecipe } from '../../reading/readRecipe'
@@ -28,7 +28,7 @@ const judged: Judged[] = readFileSync(new URL('judged.txt', import.meta.url), 'u
   .flatMap((piece): Judged[] => {
     const [head, ...rest] = piece.split('\n')
     const [text, ...asked] = rest.join('\n').split(/^=== /m)
-    const { recipe } = readRecipe(text!, larder.foods)
+    const { recipe } = readRecipe(text!, reference.foods)
     return asked.map((one): Judged => {
       const [diets, ...rules] = one.trim().split('\n')
       return {
@@ -46,7 +46,7 @@ const judged: Judged[] = readFileSync(new URL('judged.txt', import.meta.url), 'u
 
 const foodsIn = (recipe: Recipe, part: PartKind | null) =>
   allLines(recipe).flatMap(({ part: own, line }) => {
-    const food = foodOf(line, larder.foods)
+    const food = foodOf(line, reference.foods)
     return food && (part === null || own.kind === part) ? [{ food, line, part: own }] : []
   })
 const isOne = (food: { id: string; group: string; kind: string }, name: string) =>
@@ -141,7 +141,7 @@ describe('a panel of what a good cook would do', () => {
   })
 
   it.each(judged.map((one) => [one.name, one.diets.join(', '), one] as const))('%s, %s', (_, __, one) => {
-    const made = adapt(one.recipe, one.diets, larder)
+    const made = adapt(one.recipe, one.diets, reference)
     const wrong = one.expected.flatMap(({ rule, reason }) => {
       const [right, found] = holds(rule, one.recipe, made)
       return right ? [] : [`${rule} (${reason}); found: ${found}`]

@@ -1,5 +1,5 @@
 import { searchFoods as searchTable } from '../../../core/reading/match'
-import { larder } from '../../../data/reference'
+import { reference } from '../../../data/reference'
 import { countFoods, foodsById, ownFoods, searchFoods } from '../../db/foods'
 import { isDatabaseDown } from '../../db/errors'
 
@@ -14,7 +14,7 @@ export default defineEventHandler(async (event) => {
   if (typeof ids === 'string') return { foods: await foodsById(ids.split(',').slice(0, 500)) }
   if (shelf === 'own') return { foods: await ownFoods(), counts: await countFoods() }
   if (typeof q !== 'string' || !q.trim()) {
-    return { foods: [...larder.foods.values()].map((food) => ({ ...food, shelf: 'table' as const })) }
+    return { foods: [...reference.foods.values()].map((food) => ({ ...food, shelf: 'table' as const })) }
   }
   const query = q.slice(0, 200)
   try {
@@ -22,7 +22,7 @@ export default defineEventHandler(async (event) => {
   } catch (error) {
     if (!isDatabaseDown(error)) throw error
     return {
-      foods: searchTable(query, larder.foods, 20).map((food) => ({ ...food, shelf: 'table' as const })),
+      foods: searchTable(query, reference.foods, 20).map((food) => ({ ...food, shelf: 'table' as const })),
     }
   }
 })

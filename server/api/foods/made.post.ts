@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { foodFromMade } from '../../../core/tables/homemadeFoods'
-import { larder } from '../../../data/reference'
+import { reference } from '../../../data/reference'
 import { putMadeFood } from '../../db/foods'
 import { readJson } from '../../http/body'
 import { madeFoodRequest } from '../../http/requests'
@@ -38,7 +38,7 @@ export default defineEventHandler(async (event) => {
       gramsPerMl: 1,
       source: 'weighed by the cook',
     },
-    larder.cooking,
+    reference.cooking,
   )
   setResponseStatus(event, 201)
   return putMadeFood(food)

@@ -1,4 +1,4 @@
-import { larder } from '../../../data/reference'
+import { reference } from '../../../data/reference'
 import { foodsById } from '../../db/foods'
 import { putPrice } from '../../db/prices'
 import { foodId, noFood } from '../../http/params'
@@ -9,6 +9,6 @@ import { priceRequest } from '../../http/requests'
 export default defineEventHandler(async (event) => {
   const id = foodId(event)
   const body = await readJson(event, priceRequest)
-  if (!larder.foods.has(id) && !(await foodsById([id])).length) throw noFood(id)
+  if (!reference.foods.has(id) && !(await foodsById([id])).length) throw noFood(id)
   return putPrice({ foodId: id, ...body })
 })
