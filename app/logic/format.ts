@@ -36,20 +36,6 @@ export function showMicroChange(change: number): string {
   return text === '0' ? 'same' : `${change > 0 ? '+' : '−'}${text}`
 }
 
-export const NUTRIENT_WORDS: Record<Nutrient, { name: string; unit: string }> = {
-  energyKcal: { name: 'Energy', unit: 'kcal' },
-  proteinG: { name: 'Protein', unit: 'g' },
-  fatG: { name: 'Fat', unit: 'g' },
-  saturatedFatG: { name: 'of which saturates', unit: 'g' },
-  carbohydrateG: { name: 'Carbohydrate, total', unit: 'g' },
-  fibreG: { name: 'of which fibre', unit: 'g' },
-  sugarsG: { name: 'of which sugars', unit: 'g' },
-  polyolsG: { name: 'of which polyols', unit: 'g' },
-  netCarbohydrateG: { name: 'Net carbohydrate', unit: 'g' },
-  sodiumMg: { name: 'Sodium', unit: 'mg' },
-  saltG: { name: 'Salt', unit: 'g' },
-}
-
 export const WAY_WORDS = {
   bake: 'Bake',
   'deep-fry': 'Deep-fry',

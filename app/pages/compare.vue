@@ -3,12 +3,12 @@ import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import { useToast } from 'primevue/usetoast'
 import { adviceOn } from '~~/core/method/advice'
 import { evaluate, type Evaluation } from '~~/core/evaluation/evaluate'
-import type { Nutrient } from '~~/core/food/nutrients'
+import { NUTRIENT_TABLE, rowName, type Nutrient } from '~~/core/food/nutrients'
 import { pieceGrams } from '~~/core/evaluation/pieceGrams'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import { ApiProblem, call, type Listed, type Stored, type StoredWithParent } from '~/logic/api'
 import { differingAdvice, differingLines } from '~/logic/compare'
-import { NUTRIENT_WORDS, showChange, showFigure, showGrams } from '~/logic/format'
+import { showChange, showFigure, showGrams } from '~/logic/format'
 
 const MOST = 4
 const route = useRoute()
@@ -193,11 +193,11 @@ useHead({ title: 'Compare · Swap Pocket' })
             </td>
           </tr>
           <tr v-for="key in FIGURES" :key="key">
-            <th scope="row">{{ NUTRIENT_WORDS[key].name }}</th>
+            <th scope="row">{{ rowName(key) }}</th>
             <td v-for="({ stored: one, evaluation }, at) in columns" :key="one.id">
               <template v-if="evaluation"
                 ><strong>{{ showFigure(key, evaluation.perPiece[key]) }}</strong>
-                {{ NUTRIENT_WORDS[key].unit }}
+                {{ NUTRIENT_TABLE[key].unit }}
                 <span v-if="at && first" class="soft small">{{
                   showChange(key, evaluation.perPiece[key] - first.perPiece[key])
                 }}</span></template

@@ -1,4 +1,4 @@
-import { NUTRIENTS, type Nutrient } from '../food/nutrients'
+import { NUTRIENT_TABLE, NUTRIENTS, type Nutrient } from '../food/nutrients'
 
 export const TARGET_PER = ['piece', 'serving', '100g'] as const
 export type TargetPer = (typeof TARGET_PER)[number]
@@ -68,25 +68,11 @@ const UNITS: Readonly<Record<Share, string>> = {
   wholeGrainPct: '% of the dry flours is whole grain',
   proteinEnergyPct: '% of energy from protein',
 }
-const NAMES: Readonly<Record<Nutrient, string>> = {
-  energyKcal: 'kcal',
-  proteinG: 'g protein',
-  fatG: 'g fat',
-  saturatedFatG: 'g saturates',
-  carbohydrateG: 'g carbohydrate',
-  fibreG: 'g fibre',
-  sugarsG: 'g sugars',
-  polyolsG: 'g polyols',
-  netCarbohydrateG: 'g net carbohydrate',
-  sodiumMg: 'mg sodium',
-  saltG: 'g salt',
-}
-
 /** The unit of a target in words: "g net carbohydrate a serving". */
 export function unitOf(target: Target): string {
   if (target.figure === 'wholeGrainPct' || target.figure === 'proteinEnergyPct') return UNITS[target.figure]
   const per = target.per === '100g' ? 'in 100 g' : `a ${target.per}`
-  return `${NAMES[target.figure]} ${per}`
+  return `${NUTRIENT_TABLE[target.figure].asked} ${per}`
 }
 
 /** A target in words: "at most 10 g net carbohydrate a serving". */

@@ -2,7 +2,7 @@ import { evaluate } from './evaluate'
 import { RecipeProblem } from '../recipe/problem'
 import type { Recipe } from '../recipe/document'
 import type { Shape } from '../recipe/vocabulary'
-import { pieceGrams } from '../evaluation/pieceGrams'
+import { pieceGrams } from './pieceGrams'
 import type { PieceGrams } from '../piece/crossSection'
 import type { ReferenceData } from '../tables/referenceData'
 

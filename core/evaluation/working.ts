@@ -1,6 +1,6 @@
 import { feelOf } from '../dough/assess'
 import { CLASS_LIMITS } from '../dough/softness'
-import { NUTRIENTS, type Nutrient } from '../food/nutrients'
+import { NUTRIENT_TABLE, NUTRIENTS, type Nutrient } from '../food/nutrients'
 import type { Batch, Contribution, Uncounted } from '../nutrition/contributions'
 import type { Figures } from '../nutrition/figures'
 
@@ -34,30 +34,13 @@ export interface Working {
   }
 }
 
-const FORMULAS: Readonly<Record<Nutrient, [string, string]>> = {
-  energyKcal: [
-    '4 × available carbohydrate + 2 × fibre + 2.4 × polyols (erythritol 0) + 4 × protein + 9 × fat + 7 × alcohol',
-    'Regulation (EU) No 1169/2011 Annex XIV',
-  ],
-  proteinG: ['grams eaten × protein per 100 g ÷ 100, summed over the lines', 'food table'],
-  fatG: ['grams eaten × fat per 100 g ÷ 100, summed over the lines', 'food table'],
-  saturatedFatG: ['grams eaten × saturates per 100 g ÷ 100, summed over the lines', 'food table'],
-  carbohydrateG: ['total carbohydrate, by difference: fibre and polyols included', 'food table'],
-  fibreG: ['grams eaten × fibre per 100 g ÷ 100, summed over the lines', 'food table'],
-  sugarsG: ['grams eaten × sugars per 100 g ÷ 100, summed over the lines', 'food table'],
-  polyolsG: ['grams eaten × polyols per 100 g ÷ 100, summed over the lines', 'food table'],
-  netCarbohydrateG: ['total carbohydrate − fibre − polyols', 'common practice, no standard'],
-  sodiumMg: ['grams eaten × sodium per 100 g ÷ 100, summed over the lines', 'food table'],
-  saltG: ['sodium × 2.5', 'Regulation (EU) No 1169/2011 Annex I'],
-}
-
 const CLASSES = `${CLASS_LIMITS.map(([name, limit]) => `${name} below ${limit.toFixed(2)}`).join(', ')}, batter above`
 
 /** Writes down the working of an evaluation. */
 export function workingOf(batch: Batch, totals: Figures, pieces: number, servings: number): Working {
   const figures = {} as Record<Nutrient, FigureWorking>
   for (const key of NUTRIENTS) {
-    const [formula, source] = FORMULAS[key]
+    const { formula, source } = NUTRIENT_TABLE[key]
     figures[key] = {
       formula,
       source,

@@ -1,28 +1,26 @@
-/** Amounts in 100 g of the edible part. Carbohydrate is total, by difference: it includes fibre and polyols. */
-export interface Composition {
-  waterG: number
-  proteinG: number
-  fatG: number
-  saturatedFatG: number
-  carbohydrateG: number
-  fibreG: number
-  sugarsG: number
-  polyolsG: number
-  alcoholG: number
-  sodiumMg: number
-}
+/**
+ * What a food is measured for, with its column in `data/foods.csv`: amounts in 100 g of the edible part.
+ * Carbohydrate is total, by difference: it includes fibre and polyols.
+ */
+export const COMPOSITION_COLUMNS = {
+  waterG: 'water_g',
+  proteinG: 'protein_g',
+  fatG: 'fat_g',
+  saturatedFatG: 'saturated_fat_g',
+  carbohydrateG: 'carbohydrate_g',
+  fibreG: 'fibre_g',
+  sugarsG: 'sugars_g',
+  polyolsG: 'polyols_g',
+  alcoholG: 'alcohol_g',
+  sodiumMg: 'sodium_mg',
+} as const
 
-export const zeroComposition = (): Composition => ({
-  waterG: 0,
-  proteinG: 0,
-  fatG: 0,
-  saturatedFatG: 0,
-  carbohydrateG: 0,
-  fibreG: 0,
-  sugarsG: 0,
-  polyolsG: 0,
-  alcoholG: 0,
-  sodiumMg: 0,
-})
+export type Composition = Record<keyof typeof COMPOSITION_COLUMNS, number>
 
-export const COMPOSITION_KEYS = Object.keys(zeroComposition()) as readonly (keyof Composition)[]
+export const COMPOSITION_KEYS = Object.keys(COMPOSITION_COLUMNS) as readonly (keyof Composition)[]
+
+/** A composition with every figure as given for its key. */
+export const compositionOf = (figure: (key: keyof Composition) => number): Composition =>
+  Object.fromEntries(COMPOSITION_KEYS.map((key) => [key, figure(key)])) as Composition
+
+export const zeroComposition = (): Composition => compositionOf(() => 0)

@@ -1,6 +1,6 @@
 import { groupIs } from './groups'
 import { AMINO_ACID_KEYS, type AminoAcid, type AminoAcids } from './aminoAcids'
-import type { Composition } from './composition'
+import { COMPOSITION_COLUMNS, compositionOf, type Composition } from './composition'
 import { euEnergyKcal, SWEETENER_KCAL_PER_G } from './energy'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrients } from './micronutrients'
 
@@ -183,18 +183,7 @@ function aminoAcidsFromRow(row: FoodRow): AminoAcids {
 
 function foodFromRow(row: FoodRow, aminoAcids: AminoAcids | null): Food {
   const where = `Food ${row.id}`
-  const per100g: Composition = {
-    waterG: number(row, 'water_g'),
-    proteinG: number(row, 'protein_g'),
-    fatG: number(row, 'fat_g'),
-    saturatedFatG: number(row, 'saturated_fat_g'),
-    carbohydrateG: number(row, 'carbohydrate_g'),
-    fibreG: number(row, 'fibre_g'),
-    sugarsG: number(row, 'sugars_g'),
-    polyolsG: number(row, 'polyols_g'),
-    alcoholG: number(row, 'alcohol_g'),
-    sodiumMg: number(row, 'sodium_mg'),
-  }
+  const per100g = compositionOf((key) => number(row, COMPOSITION_COLUMNS[key]))
   const micronutrients = {} as Micronutrients
   for (const key of MICRONUTRIENT_KEYS) micronutrients[key] = numberOrUnknown(row, MICRONUTRIENTS[key].column)
   return {

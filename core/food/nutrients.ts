@@ -1,21 +1,150 @@
+import type { Composition } from './composition'
 import type { Food } from './food'
 
+/** What is known of a figure: everything that shows, asks for or explains it reads it here. */
+interface NutrientRow {
+  name: string
+  /** The figure that it is part of. */
+  within: string | null
+  unit: 'kcal' | 'g' | 'mg'
+  /** Behind a number, where it is asked for: "10 g net carbohydrate". */
+  asked: string
+  formula: string
+  source: string
+  /** What of a food's composition it hangs on: unknown there, it is "at least" here. */
+  needs: readonly (keyof Composition)[]
+  /** In the table of a piece's figures: as its first, among the others, only where there is some, or not. */
+  shown: 'first' | 'always' | 'some' | 'never'
+}
+
+const sumOf = (what: string) => `grams eaten × ${what} per 100 g ÷ 100, summed over the lines`
+const TABLE = 'food table'
+
 /** Every figure the product reports, in the order in which it is shown. */
-export const NUTRIENTS = [
-  'energyKcal',
-  'proteinG',
-  'fatG',
-  'saturatedFatG',
-  'carbohydrateG',
-  'fibreG',
-  'sugarsG',
-  'polyolsG',
-  'netCarbohydrateG',
-  'sodiumMg',
-  'saltG',
-] as const
-export type Nutrient = (typeof NUTRIENTS)[number]
+export const NUTRIENT_TABLE = {
+  energyKcal: {
+    name: 'Energy',
+    within: null,
+    unit: 'kcal',
+    asked: 'kcal',
+    formula:
+      '4 × available carbohydrate + 2 × fibre + 2.4 × polyols (erythritol 0) + 4 × protein + 9 × fat + 7 × alcohol',
+    source: 'Regulation (EU) No 1169/2011 Annex XIV',
+    needs: ['proteinG', 'fatG', 'carbohydrateG'],
+    shown: 'first',
+  },
+  proteinG: {
+    name: 'Protein',
+    within: null,
+    unit: 'g',
+    asked: 'g protein',
+    formula: sumOf('protein'),
+    source: TABLE,
+    needs: ['proteinG'],
+    shown: 'always',
+  },
+  fatG: {
+    name: 'Fat',
+    within: null,
+    unit: 'g',
+    asked: 'g fat',
+    formula: sumOf('fat'),
+    source: TABLE,
+    needs: ['fatG'],
+    shown: 'always',
+  },
+  saturatedFatG: {
+    name: 'Saturates',
+    within: 'fatG',
+    unit: 'g',
+    asked: 'g saturates',
+    formula: sumOf('saturates'),
+    source: TABLE,
+    needs: ['saturatedFatG'],
+    shown: 'always',
+  },
+  carbohydrateG: {
+    name: 'Carbohydrate, total',
+    within: null,
+    unit: 'g',
+    asked: 'g carbohydrate',
+    formula: 'total carbohydrate, by difference: fibre and polyols included',
+    source: TABLE,
+    needs: ['carbohydrateG'],
+    shown: 'always',
+  },
+  fibreG: {
+    name: 'Fibre',
+    within: 'carbohydrateG',
+    unit: 'g',
+    asked: 'g fibre',
+    formula: sumOf('fibre'),
+    source: TABLE,
+    needs: ['fibreG'],
+    shown: 'always',
+  },
+  sugarsG: {
+    name: 'Sugars',
+    within: 'carbohydrateG',
+    unit: 'g',
+    asked: 'g sugars',
+    formula: sumOf('sugars'),
+    source: TABLE,
+    needs: ['sugarsG'],
+    shown: 'always',
+  },
+  polyolsG: {
+    name: 'Polyols',
+    within: 'carbohydrateG',
+    unit: 'g',
+    asked: 'g polyols',
+    formula: sumOf('polyols'),
+    source: TABLE,
+    needs: ['polyolsG'],
+    shown: 'some',
+  },
+  netCarbohydrateG: {
+    name: 'Net carbohydrate',
+    within: null,
+    unit: 'g',
+    asked: 'g net carbohydrate',
+    formula: 'total carbohydrate − fibre − polyols',
+    source: 'common practice, no standard',
+    needs: ['carbohydrateG'],
+    shown: 'always',
+  },
+  sodiumMg: {
+    name: 'Sodium',
+    within: null,
+    unit: 'mg',
+    asked: 'mg sodium',
+    formula: sumOf('sodium'),
+    source: TABLE,
+    needs: ['sodiumMg'],
+    shown: 'never',
+  },
+  saltG: {
+    name: 'Salt',
+    within: null,
+    unit: 'g',
+    asked: 'g salt',
+    formula: 'sodium × 2.5',
+    source: 'Regulation (EU) No 1169/2011 Annex I',
+    needs: ['sodiumMg'],
+    shown: 'always',
+  },
+} as const satisfies Record<string, NutrientRow>
+
+export type Nutrient = keyof typeof NUTRIENT_TABLE
 export type Nutrients = Record<Nutrient, number>
+
+/** A figure's name in a table, under the one it is part of: "of which saturates". */
+export const rowName = (key: Nutrient): string => {
+  const { name, within } = NUTRIENT_TABLE[key]
+  return within === null ? name : `of which ${name.toLowerCase()}`
+}
+
+export const NUTRIENTS = Object.keys(NUTRIENT_TABLE) as readonly Nutrient[]
 
 /** Grams of salt in a gram of sodium: Regulation (EU) No 1169/2011, Annex I, point 11. */
 export const SALT_PER_SODIUM = 2.5
@@ -94,4 +223,19 @@ export function addNutrients(sum: Nutrients, amount: Nutrients): void {
   sum.netCarbohydrateG += amount.netCarbohydrateG
   sum.sodiumMg += amount.sodiumMg
   sum.saltG += amount.saltG
+}
+
+/** Adds the squares of an amount, each times `factor`, to `sum` in place. */
+export function addSquares(sum: Nutrients, amount: Nutrients, factor: number): void {
+  sum.energyKcal += amount.energyKcal * amount.energyKcal * factor
+  sum.proteinG += amount.proteinG * amount.proteinG * factor
+  sum.fatG += amount.fatG * amount.fatG * factor
+  sum.saturatedFatG += amount.saturatedFatG * amount.saturatedFatG * factor
+  sum.carbohydrateG += amount.carbohydrateG * amount.carbohydrateG * factor
+  sum.fibreG += amount.fibreG * amount.fibreG * factor
+  sum.sugarsG += amount.sugarsG * amount.sugarsG * factor
+  sum.polyolsG += amount.polyolsG * amount.polyolsG * factor
+  sum.netCarbohydrateG += amount.netCarbohydrateG * amount.netCarbohydrateG * factor
+  sum.sodiumMg += amount.sodiumMg * amount.sodiumMg * factor
+  sum.saltG += amount.saltG * amount.saltG * factor
 }

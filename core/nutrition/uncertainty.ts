@@ -1,4 +1,11 @@
-import { addNutrients, NUTRIENTS, zeroNutrients, type Nutrient, type Nutrients } from '../food/nutrients'
+import {
+  addNutrients,
+  addSquares,
+  NUTRIENTS,
+  zeroNutrients,
+  type Nutrient,
+  type Nutrients,
+} from '../food/nutrients'
 import type { Line } from '../recipe/document'
 import type { Batch, Contribution } from './contributions'
 import { UPTAKE_OFF } from '../cooking/oilUptake'
@@ -84,21 +91,6 @@ export function spreadOf(batch: Batch, lines: ReadonlyMap<string, Line>, pieces:
     perPiece[key] = { low: Math.max(0, middle[key] - half) / pieces, high: (middle[key] + half) / pieces }
   }
   return { perPiece, narrow: narrowing(widest, variance.energyKcal) }
-}
-
-/** Adds the squares of an amount, each times `factor`, to `sum` in place. */
-function addSquares(sum: Nutrients, amount: Nutrients, factor: number): void {
-  sum.energyKcal += amount.energyKcal * amount.energyKcal * factor
-  sum.proteinG += amount.proteinG * amount.proteinG * factor
-  sum.fatG += amount.fatG * amount.fatG * factor
-  sum.saturatedFatG += amount.saturatedFatG * amount.saturatedFatG * factor
-  sum.carbohydrateG += amount.carbohydrateG * amount.carbohydrateG * factor
-  sum.fibreG += amount.fibreG * amount.fibreG * factor
-  sum.sugarsG += amount.sugarsG * amount.sugarsG * factor
-  sum.polyolsG += amount.polyolsG * amount.polyolsG * factor
-  sum.netCarbohydrateG += amount.netCarbohydrateG * amount.netCarbohydrateG * factor
-  sum.sodiumMg += amount.sodiumMg * amount.sodiumMg * factor
-  sum.saltG += amount.saltG * amount.saltG * factor
 }
 
 function narrowing(

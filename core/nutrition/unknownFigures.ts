@@ -1,25 +1,13 @@
-import type { Composition } from '../food/composition'
 import type { Food, Foods } from '../food/food'
-import type { Nutrient } from '../food/nutrients'
+import { NUTRIENT_TABLE, NUTRIENTS, type Nutrient } from '../food/nutrients'
 import type { Contribution } from './contributions'
 
 /** By figure, the foods that do not give it. Figures that all foods give are absent. */
 export type UnknownFigures = Partial<Record<Nutrient, string[]>>
 
-/** Which figures a missing value of a food leaves at "at least". */
-const FIGURES_OF: Readonly<Partial<Record<keyof Composition, readonly Nutrient[]>>> = {
-  proteinG: ['proteinG', 'energyKcal'],
-  fatG: ['fatG', 'energyKcal'],
-  saturatedFatG: ['saturatedFatG'],
-  carbohydrateG: ['carbohydrateG', 'netCarbohydrateG', 'energyKcal'],
-  fibreG: ['fibreG'],
-  sugarsG: ['sugarsG'],
-  polyolsG: ['polyolsG'],
-  sodiumMg: ['sodiumMg', 'saltG'],
-}
-
 /** The figures that a food leaves at "at least". */
-export const unknownOf = (food: Food): Nutrient[] => food.unknown.flatMap((field) => FIGURES_OF[field] ?? [])
+export const unknownOf = (food: Food): Nutrient[] =>
+  NUTRIENTS.filter((key) => NUTRIENT_TABLE[key].needs.some((field) => food.unknown.includes(field)))
 
 /** The figures of a batch that miss a value of one of its foods. Unknown is unknown, never zero. */
 export function unknownFigures(contributions: readonly Contribution[], foods: Foods): UnknownFigures {

@@ -5,7 +5,7 @@ import { isDatabaseDown } from '../db/errors'
 import { allOwnSwaps } from '../db/ownSwaps'
 import { allPrices } from '../db/prices'
 import { readJson } from '../http/body'
-import { adaptRequest } from '../http/requests'
+import { adaptRequest } from '../../shared/api/requests'
 import { referenceFor, othersIn } from '../services/referenceFor'
 import { SEARCH_MILLISECONDS, doInThread } from '../services/doInThread'
 

@@ -3,7 +3,7 @@ import { withIds } from '../../core/recipe/document'
 import { allLines } from '../../core/recipe/lines'
 import { reference as table } from '../../data/reference'
 import { readJson } from '../http/body'
-import { evaluateRequest } from '../http/requests'
+import { evaluateRequest } from '../../shared/api/requests'
 import { referenceFor, othersIn } from '../services/referenceFor'
 import { doInThread } from '../services/doInThread'
 

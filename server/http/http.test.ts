@@ -2,7 +2,7 @@ import { MAX_TEXT_CHARACTERS } from '../../core/reading/limits'
 import { describe, expect, it } from 'vitest'
 import { recipeOf } from '../../test/helpers'
 import { openApiDocument, ROUTES } from './openapi'
-import * as requests from './requests'
+import * as requests from '../../shared/api/requests'
 import { unstorableText } from './storableText'
 
 const recipe = recipeOf({

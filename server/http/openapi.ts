@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import * as answers from './answers'
-import * as requests from './requests'
+import * as answers from '../../shared/api/answers'
+import * as requests from '../../shared/api/requests'
 
 interface Route {
   method: 'get' | 'post' | 'put' | 'delete'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluation/evaluate'
-import type { Nutrient } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, showFigure, showGrams } from '~/logic/format'
+import { NUTRIENT_TABLE, type Nutrient } from '~~/core/food/nutrients'
+import { showFigure, showGrams } from '~/logic/format'
 
 const { evaluation, cooked } = defineProps<{
   evaluation: Evaluation
@@ -68,9 +68,9 @@ const AS_EATEN: Nutrient[] = ['energyKcal', 'proteinG', 'fatG', 'netCarbohydrate
     <p>
       In 100 g as eaten:
       <template v-for="(key, at) in AS_EATEN" :key="key"
-        >{{ at ? ', ' : '' }}{{ NUTRIENT_WORDS[key].name.toLowerCase() }}
+        >{{ at ? ', ' : '' }}{{ NUTRIENT_TABLE[key].name.toLowerCase() }}
         <strong
-          >{{ showFigure(key, evaluation.asEaten.per100g[key]) }} {{ NUTRIENT_WORDS[key].unit }}</strong
+          >{{ showFigure(key, evaluation.asEaten.per100g[key]) }} {{ NUTRIENT_TABLE[key].unit }}</strong
         ></template
       >.
     </p>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { difference, type Evaluation } from '~~/core/evaluation/evaluate'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
-import type { Nutrient } from '~~/core/food/nutrients'
+import { NUTRIENT_TABLE, rowName, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
 import { euEnergyKj } from '~~/core/label/label'
-import { NUTRIENT_WORDS, showChange, showFigure, showGrams, showMicro, showMicroChange } from '~/logic/format'
+import { showChange, showFigure, showGrams, showMicro, showMicroChange } from '~/logic/format'
 
 export type Basis = 'perPiece' | 'perServing' | 'per100g'
 
@@ -22,22 +22,14 @@ const BASES: { value: Basis; label: string }[] = [
   { value: 'perServing', label: 'per serving' },
   { value: 'per100g', label: 'per 100 g' },
 ]
-const ROWS: Nutrient[] = [
-  'proteinG',
-  'fatG',
-  'saturatedFatG',
-  'carbohydrateG',
-  'fibreG',
-  'sugarsG',
-  'netCarbohydrateG',
-  'saltG',
-]
-
 const now = computed(() => after[basis.value])
 const was = computed(() => before?.[basis.value] ?? null)
 const change = computed(() => (was.value ? difference(now.value, was.value) : null))
 const rows = computed(() =>
-  now.value.polyolsG > 0.05 ? [...ROWS.slice(0, 6), 'polyolsG' as const, ...ROWS.slice(6)] : ROWS,
+  NUTRIENTS.filter((key) => {
+    const { shown } = NUTRIENT_TABLE[key]
+    return shown === 'always' || (shown === 'some' && now.value[key] > 0.05)
+  }),
 )
 /** The likely band of the energy, on the basis that is shown. */
 const likely = computed(() => {
@@ -118,17 +110,17 @@ const protein = computed(() => after.protein)
           </tr>
         </thead>
         <tbody>
-          <tr v-for="key in rows" :key="key" :class="{ sub: NUTRIENT_WORDS[key].name.startsWith('of') }">
-            <th scope="row">{{ NUTRIENT_WORDS[key].name }}</th>
+          <tr v-for="key in rows" :key="key" :class="{ sub: NUTRIENT_TABLE[key].within !== null }">
+            <th scope="row">{{ rowName(key) }}</th>
             <td class="now">
               <button
                 type="button"
                 class="opens"
-                :aria-label="`${NUTRIENT_WORDS[key].name} ${atLeast(key)}${showFigure(key, now[key])} ${NUTRIENT_WORDS[key].unit}, show how`"
+                :aria-label="`${rowName(key)} ${atLeast(key)}${showFigure(key, now[key])} ${NUTRIENT_TABLE[key].unit}, show how`"
                 @click="emit('working', key)"
               >
                 {{ least(key) ? '≥ ' : '' }}{{ showFigure(key, now[key])
-                }}<small>{{ NUTRIENT_WORDS[key].unit }}</small>
+                }}<small>{{ NUTRIENT_TABLE[key].unit }}</small>
               </button>
             </td>
             <td v-if="was" class="was">{{ showFigure(key, was[key]) }}</td>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import type { Evaluation } from '~~/core/evaluation/evaluate'
-import type { Nutrient } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, showFigure, showGrams } from '~/logic/format'
+import { NUTRIENT_TABLE, type Nutrient } from '~~/core/food/nutrients'
+import { showFigure, showGrams } from '~/logic/format'
 
 const { of, evaluation } = defineProps<{ of: Nutrient; evaluation: Evaluation }>()
 
 const nutrient = computed(() => ({
   key: of,
-  unit: NUTRIENT_WORDS[of].unit,
+  unit: NUTRIENT_TABLE[of].unit,
   figure: evaluation.working.figures[of],
   lines: evaluation.working.lines
     .map((line) => ({

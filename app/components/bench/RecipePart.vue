@@ -4,8 +4,8 @@ import type { Evaluation } from '~~/core/evaluation/evaluate'
 import type { Line, Part } from '~~/core/recipe/document'
 import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import { isSweet, type Made } from '~~/core/substitution/catalogue'
-import { scaleNutrients } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS, plainPart, showGrams } from '~/logic/format'
+import { NUTRIENT_TABLE, scaleNutrients } from '~~/core/food/nutrients'
+import { plainPart, showGrams } from '~/logic/format'
 import { SHARE_OF } from '~/composables/useShareNutrient'
 
 const { part, hosts, evaluation, made, pieces, lens } = defineProps<{
@@ -92,7 +92,7 @@ function add() {
             <option v-for="(word, key) in SHARE_OF" :key="key" :value="key">{{ word }}</option>
           </select></label
         >
-        <span>{{ NUTRIENT_WORDS[figure].unit }}</span>
+        <span>{{ NUTRIENT_TABLE[figure].unit }}</span>
       </span>
     </header>
     <PartMenu v-if="changing" :part="part" :hosts="hosts" :figures="figures" />

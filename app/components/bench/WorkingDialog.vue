@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
-import type { Nutrient } from '~~/core/food/nutrients'
-import { NUTRIENT_WORDS } from '~/logic/format'
+import { NUTRIENT_TABLE, type Nutrient } from '~~/core/food/nutrients'
 
 export type Topic =
   | { kind: 'nutrient'; key: Nutrient }
@@ -22,8 +21,7 @@ const emit = defineEmits<{ close: []; cooked: [gramsPerPiece: number | null] }>(
 
 const visible = computed({ get: () => topic !== null, set: () => emit('close') })
 const title = computed(() => {
-  if (topic?.kind === 'nutrient')
-    return `How the ${NUTRIENT_WORDS[topic.key].name.replace(/^of which /, '').toLowerCase()} came about`
+  if (topic?.kind === 'nutrient') return `How the ${NUTRIENT_TABLE[topic.key].name.toLowerCase()} came about`
   if (topic?.kind === 'micronutrient')
     return `How the ${MICRONUTRIENTS[topic.key].name.toLowerCase()} came about`
   if (topic?.kind === 'eaten') return 'From raw to eaten'

@@ -3,11 +3,11 @@ import { ORIGIN_WORDS } from '~~/core/diet/diets'
 import { EU_ALLERGENS, type Food } from '~~/core/food/food'
 import { howToMake } from '~~/core/food/homemade'
 import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
-import { nutrientsPer100g, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
+import { NUTRIENT_TABLE, rowName, nutrientsPer100g, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
 import { AMINO_ACIDS } from '~~/core/food/aminoAcids'
 import { unknownOf } from '~~/core/nutrition/unknownFigures'
 import { ApiProblem, type OwnFood, type ShelvedFood } from '~/logic/api'
-import { NUTRIENT_WORDS, showChange, showFigure, showGrams, showMicro, showWhen } from '~/logic/format'
+import { showChange, showFigure, showGrams, showMicro, showWhen } from '~/logic/format'
 
 const { food, other } = defineProps<{
   food: Food
@@ -96,12 +96,12 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
           <td v-if="other">{{ other.per100g.waterG.toFixed(1) }}</td>
           <td v-if="other" />
         </tr>
-        <tr v-for="key in NUTRIENTS" :key="key" :class="{ sub: NUTRIENT_WORDS[key].name.startsWith('of') }">
-          <th scope="row">{{ NUTRIENT_WORDS[key].name }}</th>
+        <tr v-for="key in NUTRIENTS" :key="key" :class="{ sub: NUTRIENT_TABLE[key].within !== null }">
+          <th scope="row">{{ rowName(key) }}</th>
           <td v-if="unknown.includes(key)">
-            {{ own[key] > 0 ? `≥ ${showFigure(key, own[key])} ${NUTRIENT_WORDS[key].unit}` : 'unknown' }}
+            {{ own[key] > 0 ? `≥ ${showFigure(key, own[key])} ${NUTRIENT_TABLE[key].unit}` : 'unknown' }}
           </td>
-          <td v-else>{{ showFigure(key, own[key]) }} {{ NUTRIENT_WORDS[key].unit }}</td>
+          <td v-else>{{ showFigure(key, own[key]) }} {{ NUTRIENT_TABLE[key].unit }}</td>
           <td v-if="theirs">{{ showFigure(key, theirs[key]) }}</td>
           <td v-if="theirs">{{ change(key) }}</td>
         </tr>

@@ -1,7 +1,7 @@
 import { getRecipe, saveRecipe } from '../../../db/recipes'
 import { notFound, recipeId } from '../../../http/params'
 import { readJson } from '../../../http/body'
-import { saveRequest } from '../../../http/requests'
+import { saveRequest } from '../../../../shared/api/requests'
 import { storable, summaryFor } from '../../../services/store'
 import { problem } from '../../../http/problem'
 
