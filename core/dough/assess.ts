@@ -1,5 +1,4 @@
 import { foodIs, isFlour } from '../food/groups'
-import type { Food } from '../food/food'
 import type { Line } from '../recipe/document'
 import {
   consistencyOf,

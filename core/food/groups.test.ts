@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { reference } from '../../test/helpers'
-import { FOOD_GROUPS, foodIs, groupIs, isFat, isFlour } from './groups'
+import { FOOD_GROUPS, foodIs, groupIs, isFat, isFlour, TRAITS, type Trait } from './groups'
 
 describe('the table of food groups', () => {
   const used = new Set([...reference.foods.values()].map((food) => food.group))
@@ -11,6 +11,11 @@ describe('the table of food groups', () => {
 
   it('holds no group that no food has', () => {
     expect(FOOD_GROUPS.filter((group) => !used.has(group))).toEqual([])
+  })
+
+  it("has no trait that is nobody's", () => {
+    const traits = Object.keys(TRAITS) as Trait[]
+    expect(traits.filter((trait) => !FOOD_GROUPS.some((group) => groupIs(group, trait)))).toEqual([])
   })
 
   it('calls the flours of the table flour, and what only looks like one not', () => {

@@ -4,7 +4,7 @@ import type { Food } from './food'
  * What a group of foods is, each with what it means. A new group is one row of `GROUPS`; what is asked of groups
  * anywhere is asked here. Common practice, no source.
  */
-const TRAITS = {
+export const TRAITS = {
   flour: "100 % in the baker's percentages, where the food also has a water demand",
   isolate: 'one part of a plant or a milk, taken out of it: used in shares, not as a flour',
   'bought-dough': "dough that is bought ready, of which no baker's percentage is known",

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { foods, reference, recipeOf } from '../../test/helpers'
 import { seeded } from '../../test/seeded'
+import { adapt } from '../adaptation/adapt'
 import { evaluate } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import type { Recipe } from '../recipe/document'
@@ -33,13 +34,12 @@ function monteCarlo(recipe: Recipe, runs: number): number[] {
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next())
   const { working } = evaluate(recipe, reference)
   const lines = new Map(allLines(recipe).map(({ line }) => [line.id, line]))
-  const off = (codes: string[]) =>
-    codes.includes('unit-weight') ? 0.2 : codes.includes('volume') ? 0.1 : 0.02
+  const OFF = { scale: 0.02, about: 0.1, volume: 0.1, count: 0.2 } as const
   return Array.from({ length: runs }, () => {
     let kcal = 0
     for (const one of working.lines) {
       const line = lines.get(one.lineId)!
-      const share = off(line.notes.map((note) => note.code))
+      const share = OFF[line.measuredBy]
       const low = Math.min(line.gramsLow ?? line.grams!, line.grams! * (1 - share))
       const high = Math.max(line.gramsHigh ?? line.grams!, line.grams! * (1 + share))
       const grams = (low + (high - low) * next()) / line.grams!
@@ -93,6 +93,19 @@ describe('the likely band', () => {
     expect(evaluate(spoons, reference).spread.narrow).toMatchObject({
       name: 'Olive oil',
       advice: 'weigh the olive oil',
+    })
+  })
+
+  it('stays as wide when a cup of something is swapped for as much of another', () => {
+    const milk = readRecipe('Dough\n500 g flour\n1 cup milk\n\nFilling\n300 g spinach', foods).recipe
+    const line = allLines(milk).find(
+      ({ line: one }) => one.foodId === 'whole-milk' || /milk/.test(one.raw),
+    )!.line
+    expect(line.measuredBy).toBe('volume')
+    const made = adapt(milk, ['vegan'], reference).recipe
+    expect(allLines(made).find(({ line: one }) => one.id === line.id)!.line).toMatchObject({
+      measuredBy: 'volume',
+      cameFrom: { foodId: line.foodId },
     })
   })
 })

@@ -1,12 +1,6 @@
-import {
-  addNutrients,
-  addSquares,
-  NUTRIENTS,
-  zeroNutrients,
-  type Nutrient,
-  type Nutrients,
-} from '../food/nutrients'
+import { addNutrients, addSquares, NUTRIENTS, zeroNutrients, type Nutrient } from '../food/nutrients'
 import type { Line } from '../recipe/document'
+import type { MeasuredBy } from '../recipe/vocabulary'
 import type { Batch, Contribution } from './contributions'
 import { UPTAKE_OFF } from '../cooking/oilUptake'
 
@@ -27,7 +21,7 @@ export interface Spread {
  * How far an amount may be off, as a share of it, by how it was stated. Common practice, no source: a kitchen
  * scale is good to 2 %, spoons and cups to 10 %, counts ("1 medium onion") to 20 %, "about" to 10 %.
  */
-const AMOUNT_OFF = { weighed: 0.02, volume: 0.1, count: 0.2, approximate: 0.1 } as const
+const AMOUNT_OFF: Readonly<Record<MeasuredBy, number>> = { scale: 0.02, about: 0.1, volume: 0.1, count: 0.2 }
 
 /**
  * Standard deviation of a food's composition around its table value, as a share of it. From memory of label
@@ -38,24 +32,14 @@ const COMPOSITION_DEVIATION = 0.08
 /** Deviations on either side of the middle that hold nine cases in ten of a normal distribution. */
 const NINETY_PERCENT = 1.645
 
-function amountOff(line: Line): number {
-  let off: number = AMOUNT_OFF.weighed
-  for (const { code } of line.notes) {
-    if (code === 'unit-weight') off = Math.max(off, AMOUNT_OFF.count)
-    else if (code === 'volume' || code === 'heap') off = Math.max(off, AMOUNT_OFF.volume)
-    else if (code === 'approximate') off = Math.max(off, AMOUNT_OFF.approximate)
-  }
-  return off
-}
-
 /** Standard deviation of a line's weight as a share of it: evenly likely between its ends. */
 function weightDeviation(line: Line, contribution: Contribution): number {
   const grams = line.grams ?? 0
   if (grams <= 0) return 0
   const even = 1 / Math.sqrt(3)
   // In the pan what counts is the uptake, however well the oil in it was measured.
-  if (contribution.part === 'pan') return (line.eatenGrams === null ? UPTAKE_OFF : AMOUNT_OFF.weighed) * even
-  const off = amountOff(line)
+  if (contribution.part === 'pan') return (line.eatenGrams === null ? UPTAKE_OFF : AMOUNT_OFF.scale) * even
+  const off = AMOUNT_OFF[line.measuredBy]
   const low = Math.min(line.gramsLow ?? grams, grams * (1 - off))
   const high = Math.max(line.gramsHigh ?? grams, grams * (1 + off))
   return ((high - low) / (2 * grams)) * even

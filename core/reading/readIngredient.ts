@@ -128,11 +128,18 @@ function spiceOf(read: ReadLine, food: Food, foods: Foods) {
 /** Weights of a line within what a line may hold; nulls when they are not known. */
 function weightsOf(weighed: Weighed, food: Food) {
   if (weighed.grams === null || weighed.grams > MAX_LINE_GRAMS)
-    return { grams: null, gramsLow: null, gramsHigh: null, waterChangeGrams: 0 }
+    return {
+      grams: null,
+      gramsLow: null,
+      gramsHigh: null,
+      waterChangeGrams: 0,
+      measuredBy: weighed.measuredBy,
+    }
   return {
     grams: weighed.grams,
     gramsLow: weighed.gramsLow,
     gramsHigh: Math.min(weighed.gramsHigh ?? weighed.grams, MAX_LINE_GRAMS),
+    measuredBy: weighed.measuredBy,
     // No food can lose more water than it holds.
     waterChangeGrams: Math.max(weighed.waterChangeGrams, -(weighed.grams * food.per100g.waterG) / 100),
   }

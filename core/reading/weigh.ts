@@ -1,3 +1,4 @@
+import { lessSure, type MeasuredBy } from '../recipe/vocabulary'
 import { isFlour } from '../food/groups'
 import { isMass, type Heap, type Measure, type Term } from './measures'
 import type { ReadLine } from './readLine'
@@ -19,6 +20,7 @@ export interface Weighed {
   gramsHigh: number | null
   /** Water taken up (soaking) or lost (squeezing) before it goes in; the nutrients stay. */
   waterChangeGrams: number
+  measuredBy: MeasuredBy
   notes: Note[]
 }
 
@@ -95,6 +97,7 @@ const check = (code: string, text: string): Note => ({ code, level: 'check', tex
 interface TermGrams {
   low: number
   high: number
+  measuredBy: MeasuredBy
   notes: Note[]
 }
 
@@ -131,6 +134,7 @@ function unitGramsOf(term: Term, food: Food, standInUnit: string | null): TermGr
   return {
     low: term.low * each * factor,
     high: term.high * each * factor,
+    measuredBy: 'count',
     notes: [note('unit-weight', text)],
   }
 }
@@ -151,6 +155,8 @@ function volumeGrams(term: Term, food: Food): TermGrams {
         ? (cup * ml) / 240
         : food.gramsPerMl * ml)
   const heap = term.heap ? HEAP_FACTOR[term.heap] : 1
+  // A jug is as sure as a scale where a millilitre weighs a gram; a cup of flour has its own wide band.
+  let measuredBy: MeasuredBy = 'scale'
   const notes: Note[] = []
   let low = term.low * each * heap
   let high = term.high * each * heap
@@ -164,15 +170,20 @@ function volumeGrams(term: Term, food: Food): TermGrams {
     low *= FLOUR_CUP_SPREAD.low
     high *= FLOUR_CUP_SPREAD.high
   } else if (!METRIC_VOLUMES.has(unit.id) || Math.abs(food.gramsPerMl - 1) > 0.05) {
+    measuredBy = 'volume'
     notes.push(note('volume', `One ${unit.names[0]} of ${food.name} is taken as ${round(each)} g`))
   }
-  if (term.heap && heap !== 1) notes.push(note('heap', `${term.heap} counts ${heap} × a level measure`))
-  return { low, high, notes }
+  if (term.heap && heap !== 1) {
+    measuredBy = 'volume'
+    notes.push(note('heap', `${term.heap} counts ${heap} × a level measure`))
+  }
+  return { low, high, measuredBy, notes }
 }
 
 function termGrams(term: Term, food: Food): TermGrams | null {
   const unit = term.unitId ? unitById(term.unitId) : null
-  if (unit?.kind === 'mass') return { low: term.low * unit.factor, high: term.high * unit.factor, notes: [] }
+  if (unit?.kind === 'mass')
+    return { low: term.low * unit.factor, high: term.high * unit.factor, measuredBy: 'scale', notes: [] }
   if (unit?.kind === 'volume') return volumeGrams(term, food)
   return unitGramsOf(term, food, null)
 }
@@ -185,12 +196,14 @@ function measureGrams(measure: Measure, food: Food): MeasureGrams | null {
   let low = 0
   let high = 0
   let grams = 0
+  let measuredBy: MeasuredBy = 'scale'
   const notes: Note[] = []
   for (const term of measure) {
     const made = termGrams(term, food)
     if (!made) return null
     low += made.low
     high += made.high
+    measuredBy = lessSure(measuredBy, made.measuredBy)
     const spreadOnly = term.low === term.high && made.low !== made.high
     grams += spreadOnly ? made.low / FLOUR_CUP_SPREAD.low : (made.low + made.high) / 2
     if (!spreadOnly && term.low !== term.high) {
@@ -204,7 +217,7 @@ function measureGrams(measure: Measure, food: Food): MeasureGrams | null {
     }
     notes.push(...made.notes)
   }
-  return { low, high, grams, notes }
+  return { low, high, grams, measuredBy, notes }
 }
 
 const describe = (measure: Measure) =>
@@ -330,6 +343,7 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
     gramsLow: chosen.grams.low,
     gramsHigh: chosen.grams.high,
     waterChangeGrams: 0,
+    measuredBy: lessSure(chosen.grams.measuredBy, read.approximate ? 'about' : 'scale'),
     notes,
   }
   const more = read.upTo && measureGrams(read.upTo, food)
@@ -369,6 +383,7 @@ function unstated(read: ReadLine, food: Food): Weighed {
       gramsLow: null,
       gramsHigh: null,
       waterChangeGrams: 0,
+      measuredBy: 'scale',
       notes: [
         check('no-unit-weight', `How heavy "${words}" of ${food.name} is, is not known here. Type the grams`),
       ],
@@ -382,6 +397,7 @@ function unstated(read: ReadLine, food: Food): Weighed {
       gramsLow: null,
       gramsHigh: null,
       waterChangeGrams: 0,
+      measuredBy: 'scale',
       notes: [check('no-amount', `No amount is given for ${food.name}. Type the grams`)],
     }
   }
@@ -391,6 +407,7 @@ function unstated(read: ReadLine, food: Food): Weighed {
     gramsLow: grams / 2,
     gramsHigh: grams * 2,
     waterChangeGrams: 0,
+    measuredBy: 'scale',
     notes: [
       check(
         read.unmeasured ? read.unmeasured.replace(' ', '-') : 'no-amount',

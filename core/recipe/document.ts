@@ -35,6 +35,7 @@ export function newLine(fields: Partial<Line>): Line {
     waterChangeGrams: 0,
     eatenGrams: null,
     prep: [],
+    measuredBy: 'scale',
     optional: false,
     notes: [],
     cameFrom: null,

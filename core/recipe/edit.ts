@@ -37,6 +37,7 @@ export function setGrams(recipe: Recipe, lineId: string, grams: number): Recipe 
     grams,
     gramsLow: grams,
     gramsHigh: grams,
+    measuredBy: 'scale',
     toFeel: null,
     waterChangeGrams: line.grams ? (line.waterChangeGrams * grams) / line.grams : 0,
     notes: line.notes.filter((note) => KEPT_NOTES.has(note.code)),
@@ -232,6 +233,7 @@ export function takeChoice(recipe: Recipe, lineId: string, at: number): Recipe {
       gramsHigh: line.gramsHigh,
       waterChangeGrams: line.waterChangeGrams,
       prep: line.prep,
+      measuredBy: line.measuredBy,
       handling: '',
     }
     const { handling, raw: _, ...taken } = choice

@@ -9,6 +9,7 @@ import {
   MAX_LINE_GRAMS,
   MAX_MINUTES,
   MAX_PIECES,
+  MEASURED_BY,
   PART_KINDS,
   PLAIN_COOKING,
   PRECOOKING_WAYS,
@@ -52,6 +53,8 @@ const ofAFood = {
     .max(MAX_LINE_GRAMS)
     .default(0),
   prep: z.array(text(200)).max(20).default([]),
+  /** How the amount was come by: it decides how far it may be off. */
+  measuredBy: z.enum(MEASURED_BY, `use one of ${MEASURED_BY.join(', ')}`).default('scale'),
 }
 
 /** An alternative that the text allows: another food, with the handling that hangs on it. */

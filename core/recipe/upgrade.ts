@@ -1,10 +1,32 @@
 import { newLine, newPart, type Line, type Part, type Recipe } from './document'
-import { PLAIN_COOKING } from './vocabulary'
+import { lessSure, PLAIN_COOKING, type MeasuredBy } from './vocabulary'
 
 /** A document as an older version of the program wrote it: fields that came later are not there. */
 export type OlderRecipe = Omit<Recipe, 'parts' | 'cooking'> & {
   parts: (Partial<Omit<Part, 'lines'>> & Pick<Part, 'kind'> & { lines?: Partial<Line>[] })[]
   cooking: Partial<Recipe['cooking']> & Pick<Recipe['cooking'], 'way'>
+}
+
+/** Notes of a line from before it said itself how its amount was come by. */
+const MEASURED_BY_NOTE: Readonly<Record<string, MeasuredBy>> = {
+  approximate: 'about',
+  volume: 'volume',
+  heap: 'volume',
+  'unit-weight': 'count',
+}
+
+function upgradeLine(line: Partial<Line>): Line {
+  const measuredBy =
+    line.measuredBy ??
+    (line.notes ?? []).reduce<MeasuredBy>(
+      (found, { code }) => lessSure(found, MEASURED_BY_NOTE[code] ?? 'scale'),
+      'scale',
+    )
+  return newLine({
+    ...line,
+    measuredBy,
+    choices: (line.choices ?? []).map((choice) => ({ ...choice, measuredBy: choice.measuredBy ?? 'scale' })),
+  })
 }
 
 /**
@@ -26,8 +48,8 @@ export function upgradeRecipe(stored: Recipe | OlderRecipe): Recipe {
     parts: stored.parts.map((part) =>
       newPart({
         ...part,
-        lines: (part.lines ?? []).map((line) => newLine(line)),
-        setAside: (part.setAside ?? []).map((line) => newLine(line)),
+        lines: (part.lines ?? []).map(upgradeLine),
+        setAside: (part.setAside ?? []).map(upgradeLine),
       }),
     ),
   }

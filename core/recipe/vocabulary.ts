@@ -35,6 +35,14 @@ export type PrecookingWay = (typeof PRECOOKING_WAYS)[number]
 export const LINE_PRECOOKING = [...PRECOOKING_WAYS, 'raw'] as const
 export type LinePrecooking = (typeof LINE_PRECOOKING)[number]
 
+/** How an amount was come by, from the surest: what a scale said, about so much, by spoon or cup, by count. */
+export const MEASURED_BY = ['scale', 'about', 'volume', 'count'] as const
+export type MeasuredBy = (typeof MEASURED_BY)[number]
+
+/** Of two ways of measuring the less sure one. */
+export const lessSure = (one: MeasuredBy, other: MeasuredBy): MeasuredBy =>
+  MEASURED_BY[Math.max(MEASURED_BY.indexOf(one), MEASURED_BY.indexOf(other))]!
+
 export const HEATS = ['low', 'medium', 'high'] as const
 export type Heat = (typeof HEATS)[number]
 

@@ -85,6 +85,8 @@ export function applySwap(line: Line, part: PartKind, swap: Swap, foods: Foods):
       waterChangeGrams: one.waterChangeGrams,
       optional: line.optional,
       prep: one.scalded ? [SCALDED] : [],
+      // A swapped cup is as sure as the cup was.
+      measuredBy: line.measuredBy,
       // A doubt about the amount passes to the substitute; what was said of the old food does not.
       notes: line.notes.filter((note) => /to-taste|as-required|no-amount|range/.test(note.code)),
       // What was written first stays known; why it is something else now is the last swap's.
