@@ -44,9 +44,16 @@ async function compareRoutes(address, recipe) {
           : {}),
       })
     ).requests.average
+  // The floor reads and answers as much as the route that is held against it.
+  const answer = await fetch(`${address}/api/evaluate`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ recipe }),
+  })
+  const answerBytes = (await answer.text()).length
   const routes = {
     bareGet: ['/api/ping', null],
-    bareJsonPost: ['/api/ping', { recipe }],
+    bareJsonPost: [`/api/ping?bytes=${answerBytes}`, { recipe }],
     evaluate: ['/api/evaluate', { recipe }],
     evaluateLean: ['/api/evaluate', { recipe: lean(recipe) }],
   }
@@ -57,6 +64,7 @@ async function compareRoutes(address, recipe) {
   const rate = (name) => median(seen[name])
   return {
     requestsPerSecond: Object.fromEntries(Object.keys(routes).map((name) => [name, round(rate(name), 0)])),
+    answerBytes,
     evaluateOverBareGet: round(rate('evaluate') / rate('bareGet'), 2),
     evaluateOverBareJsonPost: round(rate('evaluate') / rate('bareJsonPost'), 2),
     evaluateLeanOverBareGet: round(rate('evaluateLean') / rate('bareGet'), 2),
@@ -151,7 +159,7 @@ try {
   const routes = await compareRoutes(server.address, recipe)
   log('Larder')
   const reference = JSON.parse(
-    execFileSync(bin('tsx'), [join(ROOT, 'scripts', 'bench', 'larder.ts'), server.address], {
+    execFileSync(bin('tsx'), [join(ROOT, 'scripts', 'bench', 'foodTable.ts'), server.address], {
       encoding: 'utf8',
     }),
   )

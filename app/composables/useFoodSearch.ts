@@ -1,6 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
 import { searchFoods } from '~~/core/reading/match'
-import type { ShelvedFood } from '~/logic/api'
+import type { ShelvedFood } from '~~/shared/api/answers'
 
 /** Waiting for the last key, so that a word is asked for once. */
 const PAUSE_MS = 90

@@ -1,5 +1,6 @@
 import { TABLE_FILE_KEYS, type TableFile } from '~~/core/exchange/openTable'
-import { ApiProblem, call, sendBytes, type StoredImport } from '~/logic/api'
+import type { StoredImport } from '~~/shared/api/answers'
+import { ApiProblem, call, sendBytes } from '~/logic/api'
 
 const CHUNK_BYTES = 2_000_000
 const POLL_MS = 400

@@ -1,18 +1,18 @@
-import type { Listed } from './api'
+import type { ListedRecipe } from '~~/shared/api/answers'
 
 /** A recipe and what grew from it. */
 export interface Family {
-  root: Listed
-  variants: Listed[]
+  root: ListedRecipe
+  variants: ListedRecipe[]
 }
 
 /**
  * Groups recipes into families under the oldest ancestor that is still on the shelf, in the order of the
  * latest save in each.
  */
-export function familiesOf(recipes: readonly Listed[]): Family[] {
+export function familiesOf(recipes: readonly ListedRecipe[]): Family[] {
   const byId = new Map(recipes.map((recipe) => [recipe.id, recipe]))
-  const rootOf = (recipe: Listed): Listed => {
+  const rootOf = (recipe: ListedRecipe): ListedRecipe => {
     let current = recipe
     // A chain of parents cannot be longer than the shelf; the bound guards against a loop in the data.
     for (let n = 0; n < recipes.length; n++) {

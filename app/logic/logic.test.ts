@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { food, foods, recipeOf } from '../../test/helpers'
 import { allLines } from '../../core/recipe/lines'
-import type { Listed } from './api'
+import type { ListedRecipe } from '~~/shared/api/answers'
 import { addLine, rewriteLine, setFood } from '~~/core/reading/rewrite'
 import { addPart, removeLine, setEaten, setGrams } from '~~/core/recipe/edit'
 import { moveFlour } from './moveFlour'
@@ -95,7 +95,7 @@ describe('typedWeight', () => {
 })
 
 describe('families', () => {
-  const listed = (id: string, parentId: string | null, title: string): Listed => ({
+  const listed = (id: string, parentId: string | null, title: string): ListedRecipe => ({
     id,
     parentId,
     parentRevision: parentId ? 1 : null,

@@ -6,7 +6,8 @@ import { evaluate, type Evaluation } from '~~/core/evaluation/evaluate'
 import { NUTRIENT_TABLE, rowName, type Nutrient } from '~~/core/food/nutrients'
 import { pieceGrams } from '~~/core/evaluation/pieceGrams'
 import { RecipeProblem } from '~~/core/recipe/problem'
-import { ApiProblem, call, type Listed, type Stored, type StoredWithParent } from '~/logic/api'
+import type { ListedRecipe, StoredRecipe, StoredWithParent } from '~~/shared/api/answers'
+import { ApiProblem, call } from '~/logic/api'
 import { differingAdvice, differingLines } from '~/logic/compare'
 import { showChange, showFigure, showGrams } from '~/logic/format'
 
@@ -16,7 +17,7 @@ const router = useRouter()
 const toast = useToast()
 const shelves = useLarderStore()
 
-const shelf = shallowRef<Listed[]>([])
+const shelf = shallowRef<ListedRecipe[]>([])
 const stored = shallowRef<StoredWithParent[]>([])
 const trouble = ref('')
 const ids = computed(() =>
@@ -30,7 +31,7 @@ async function load() {
   trouble.value = ''
   try {
     const [listed, ...recipes] = await Promise.all([
-      call<{ recipes: Listed[] }>('GET', '/api/recipes'),
+      call<{ recipes: ListedRecipe[] }>('GET', '/api/recipes'),
       ...ids.value.map((id) => call<StoredWithParent>('GET', `/api/recipes/${encodeURIComponent(id)}`)),
     ])
     shelf.value = listed.recipes
@@ -84,8 +85,8 @@ async function merge(variant: StoredWithParent) {
   const { parentId } = variant
   if (!parentId) return
   try {
-    const parent = await call<Stored>('GET', `/api/recipes/${parentId}`)
-    const merged = await call<Stored>('PUT', `/api/recipes/${parentId}`, {
+    const parent = await call<StoredRecipe>('GET', `/api/recipes/${parentId}`)
+    const merged = await call<StoredRecipe>('PUT', `/api/recipes/${parentId}`, {
       recipe: { ...variant.recipe, title: parent.recipe.title },
       revision: parent.revision,
     })
@@ -102,12 +103,12 @@ async function merge(variant: StoredWithParent) {
     trouble.value = error.problem.detail
   }
 }
-const undoable = shallowRef<{ parent: Stored; revision: number } | null>(null)
+const undoable = shallowRef<{ parent: StoredRecipe; revision: number } | null>(null)
 async function undo() {
   if (!undoable.value) return
   const { parent, revision } = undoable.value
   try {
-    await call<Stored>('PUT', `/api/recipes/${parent.id}`, { recipe: parent.recipe, revision })
+    await call<StoredRecipe>('PUT', `/api/recipes/${parent.id}`, { recipe: parent.recipe, revision })
     undoable.value = null
     await load()
   } catch (error) {

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { useToast } from 'primevue/usetoast'
-import { ApiProblem, call, type Listed, type ProblemDocument, type Shelf } from '~/logic/api'
+import type { ListedRecipe, ProblemDocument, RecipePage } from '~~/shared/api/answers'
+import { ApiProblem, call } from '~/logic/api'
 import { familiesOf, filterFamilies } from '~/logic/families'
 
 const toast = useToast()
 const router = useRouter()
-const recipes = shallowRef<Listed[] | null>(null)
+const recipes = shallowRef<ListedRecipe[] | null>(null)
 /** Where the next page begins; null when everything is here. */
 const next = ref<string | null>(null)
 const failure = ref<ProblemDocument | null>(null)
 const query = ref('')
-const removed = ref<Listed | null>(null)
+const removed = ref<ListedRecipe | null>(null)
 
 const families = computed(() => familiesOf(recipes.value ?? []))
 const shown = computed(() => filterFamilies(families.value, query.value))
@@ -27,7 +28,7 @@ async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
 }
 
 async function load() {
-  const page = await attempt(() => call<Shelf>('GET', '/api/recipes'))
+  const page = await attempt(() => call<RecipePage>('GET', '/api/recipes'))
   if (!page) return
   recipes.value = page.recipes
   next.value = page.next
@@ -37,13 +38,13 @@ async function load() {
 async function more() {
   if (next.value === null) return
   const after = encodeURIComponent(next.value)
-  const page = await attempt(() => call<Shelf>('GET', `/api/recipes?after=${after}`))
+  const page = await attempt(() => call<RecipePage>('GET', `/api/recipes?after=${after}`))
   if (!page) return
   recipes.value = [...(recipes.value ?? []), ...page.recipes]
   next.value = page.next
 }
 
-async function remove(recipe: Listed) {
+async function remove(recipe: ListedRecipe) {
   if (!(await attempt(() => call('DELETE', `/api/recipes/${recipe.id}`)))) return
   removed.value = recipe
   await load()

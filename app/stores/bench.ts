@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import { RecipeProblem } from '~~/core/recipe/problem'
 import type { Recipe } from '~~/core/recipe/document'
 import type { Change } from '~~/core/substitution/applySwap'
-import { ApiProblem, call, type ProblemDocument, type Stored, type StoredWithParent } from '~/logic/api'
+import type { ProblemDocument, StoredRecipe, StoredWithParent } from '~~/shared/api/answers'
+import { ApiProblem, call } from '~/logic/api'
 import * as drafts from '~/logic/drafts'
 import type { Attempt, Draft, Moment, Slot } from '~/logic/drafts'
 import { dietNames } from '~/logic/dietGroups'
@@ -261,11 +262,11 @@ export const useBenchStore = defineStore('bench', () => {
   }
 
   /** Sends a creation under a key: sent again because its answer was lost, it is done once. */
-  async function sendCreation(own: Attempt): Promise<Stored> {
+  async function sendCreation(own: Attempt): Promise<StoredRecipe> {
     attempt.value = own
     keepDraft()
     try {
-      const stored = await call<Stored>('POST', own.path, JSON.parse(own.body), {
+      const stored = await call<StoredRecipe>('POST', own.path, JSON.parse(own.body), {
         'idempotency-key': own.key,
       })
       attempt.value = null
@@ -277,9 +278,9 @@ export const useBenchStore = defineStore('bench', () => {
   }
 
   const putRevision = (slot: Slot, document: Recipe) =>
-    call<Stored>('PUT', `/api/recipes/${slot.id}`, { recipe: document, revision: slot.revision })
+    call<StoredRecipe>('PUT', `/api/recipes/${slot.id}`, { recipe: document, revision: slot.revision })
 
-  async function write(target: Slot, document: Recipe, parent: Slot | null): Promise<Stored> {
+  async function write(target: Slot, document: Recipe, parent: Slot | null): Promise<StoredRecipe> {
     if (target.id) return putRevision(target, document)
     const [path, body] = parent?.id
       ? [`/api/recipes/${parent.id}/variants`, { recipe: document, revision: parent.revision }]

@@ -9,7 +9,8 @@ import type { Recipe } from '~~/core/recipe/document'
 import { allLines } from '~~/core/recipe/lines'
 import type { PrecookingWay } from '~~/core/recipe/vocabulary'
 import { table } from '~~/data/table'
-import { ApiProblem, call, type OwnFood, type ShelvedFood } from '~/logic/api'
+import type { OwnFood, ShelvedFood } from '~~/shared/api/answers'
+import { ApiProblem, call } from '~/logic/api'
 
 interface MadeRequest {
   name: string

@@ -4,8 +4,17 @@ import { familyOf, type DoughFamily } from './family'
 import type { DoughAmount } from './softness'
 import { needsOf, strengthOf, type DoughTables, type Need } from './strength'
 
-export type AbilityName =
-  'roll thin' | 'stretch' | 'pleat' | 'crimp' | 'coil' | 'be boiled' | 'be fried' | 'hold a wet filling'
+export const ABILITY_NAMES = [
+  'roll thin',
+  'stretch',
+  'pleat',
+  'crimp',
+  'coil',
+  'be boiled',
+  'be fried',
+  'hold a wet filling',
+] as const
+export type AbilityName = (typeof ABILITY_NAMES)[number]
 
 export interface Ability {
   name: AbilityName
@@ -14,9 +23,11 @@ export interface Ability {
   why: string
 }
 
+export const LACK_CODES = ['weak', 'soft', 'dry', 'rubber'] as const
+
 export interface Lack {
   /** What it is about, whatever the figures. */
-  code: 'weak' | 'soft' | 'dry' | 'rubber'
+  code: (typeof LACK_CODES)[number]
   /** What the shape or the way of cooking asks that the dough has not. */
   text: string
   source: string

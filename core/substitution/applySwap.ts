@@ -6,9 +6,14 @@ import type { PartKind } from '../recipe/vocabulary'
 import { amountOf, waterOf, type Role, type Swap } from './catalogue'
 import { foodOf } from '../recipe/lines'
 
-export interface Change {
-  /** swap: a substitute; formula: the dough made anew; amount: more or less of what is there; water, fat: the dough put right; cooking: another way of cooking; none: nothing can stand in; check: read the packet */
-  kind: 'swap' | 'formula' | 'amount' | 'water' | 'fat' | 'cooking' | 'none' | 'check'
+/** Kinds of change that put one food in another's place: a stand-in, or the whole dough made anew. */
+export const SWAPPING = ['swap', 'formula'] as const
+/**
+ * The others. amount: more or less of what is there; water, fat: the dough put right; cooking: another way of
+ * cooking; none: nothing can stand in; check: read the packet.
+ */
+export const NOT_SWAPPING = ['amount', 'water', 'fat', 'cooking', 'none', 'check'] as const
+interface AnyChange {
   /** The line as it was written. */
   line: string
   lineId: string
@@ -20,15 +25,30 @@ export interface Change {
   why: string
   roles: Role[]
   rolesLost: Role[]
-  handling: string
-  cooking: string
-  allergensAdded: string[]
   swapId: string
   source: string
 }
 
-/** What a change has that is no swap: no roles, nothing to handle, no allergen. */
-export const NO_SWAP: Pick<Change, 'roles' | 'rolesLost' | 'handling' | 'cooking' | 'allergensAdded'> = {
+/** A food, or the whole dough, that is something else now. */
+export interface SwapChange extends AnyChange {
+  kind: (typeof SWAPPING)[number]
+  handling: string
+  cooking: string
+  allergensAdded: string[]
+}
+
+/** A change that puts nothing new in: nothing to handle, no allergen. */
+export interface OtherChange extends AnyChange {
+  kind: (typeof NOT_SWAPPING)[number]
+  handling: ''
+  cooking: ''
+  allergensAdded: never[]
+}
+
+export type Change = SwapChange | OtherChange
+
+/** What a change has that is no swap. */
+export const NO_SWAP: Pick<OtherChange, 'roles' | 'rolesLost' | 'handling' | 'cooking' | 'allergensAdded'> = {
   roles: [],
   rolesLost: [],
   handling: '',

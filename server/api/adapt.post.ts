@@ -6,6 +6,8 @@ import { allOwnSwaps } from '../db/ownSwaps'
 import { allPrices } from '../db/prices'
 import { readJson } from '../http/body'
 import { adaptRequest } from '../../shared/api/requests'
+import { asksForWorking } from '../http/params'
+import { leanAdaptation } from '../services/lean'
 import { referenceFor, othersIn } from '../services/referenceFor'
 import { SEARCH_MILLISECONDS, doInThread } from '../services/doInThread'
 
@@ -18,12 +20,13 @@ const ownSwapsIfThere = () =>
 
 /** Adapts a recipe to diets and targets, and evaluates it before and after. */
 export default defineEventHandler(async (event) => {
+  const withWorking = asksForWorking(event)
   const { recipe, diets, locks, weights, targets } = await readJson(event, adaptRequest)
   const ready = withIds(recipe)
   const { foods } = await referenceFor(ready)
   // Prices count only when asked for.
   const prices = weights?.price ? (await allPrices()).prices : []
-  return doInThread<Adaptation>(event, {
+  const made = await doInThread<Adaptation>(event, {
     kind: 'adapt',
     recipe: ready,
     diets,
@@ -32,4 +35,5 @@ export default defineEventHandler(async (event) => {
     options: { locks, weights, targets, prices: prices.map((price) => [price.foodId, price]) },
     searchMilliseconds: SEARCH_MILLISECONDS,
   })
+  return withWorking ? made : leanAdaptation(made)
 })

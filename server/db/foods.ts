@@ -1,23 +1,9 @@
 import { normaliseName } from '../../core/reading/match'
 import type { Food } from '../../core/food/food'
 import type { PacketLabel } from '../../core/food/packet'
+import type { FoodEntry, FoodShelf, ShelvedFood } from '../../shared/api/answers'
 import { migrated } from './migrate'
 import { database, searchDatabase, transaction, type Queryable } from './pool'
-
-export const SHELVES = ['table', 'measured', 'own', 'import'] as const
-export type FoodShelf = (typeof SHELVES)[number]
-
-export interface ShelvedFood extends Food {
-  shelf: FoodShelf
-}
-
-/** One time a packet was typed in. */
-export interface FoodEntry {
-  entry: number
-  who: string
-  label: PacketLabel
-  typedAt: string
-}
 
 /** How names are compared: lower case, no accents, singular nouns, one blank between words. */
 const searchText = (food: Food) => [food.name, ...food.synonyms].map(normaliseName).join(' | ')

@@ -5,36 +5,13 @@ import {
   type TableFood,
   type TableRow,
 } from '../../core/exchange/openTable'
+import type { StoredImport } from '../../shared/api/answers'
 import { putFoods } from './foods'
 import { migrated } from './migrate'
 import { database, patientDatabase, transaction, type Queryable } from './pool'
 
-export interface ImportFile {
-  file: TableFile
-  nextByte: number
-  rows: number
-  badRows: number
-  ended: boolean
-}
-
-export interface BadRow {
-  file: TableFile
-  rowNumber: number
-  reason: string
-}
-
-export interface StoredImport {
-  id: string
-  source: string
-  who: string
-  state: 'open' | 'merging' | 'done' | 'dropped'
-  message: string
-  foods: number
-  startedAt: string
-  endedAt: string | null
-  files: ImportFile[]
-  badRows: BadRow[]
-}
+type ImportFile = StoredImport['files'][number]
+type BadRow = StoredImport['badRows'][number]
 
 /** Bad rows are counted to the last; this many of a file are listed. */
 export const MAX_LISTED_BAD_ROWS = 200

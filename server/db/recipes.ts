@@ -1,3 +1,4 @@
+import type { ListedRecipe, RecipePage, StoredRecipe } from '../../shared/api/answers'
 import type { Recipe } from '../../core/recipe/document'
 import { allLines } from '../../core/recipe/lines'
 import { upgradeRecipe } from '../../core/recipe/upgrade'
@@ -5,27 +6,6 @@ import type { Summary } from '../../core/evaluation/summary'
 import { markUsed } from './foods'
 import { migrated } from './migrate'
 import { database, transaction, type Queryable } from './pool'
-
-export interface StoredRecipe {
-  id: string
-  revision: number
-  parentId: string | null
-  parentRevision: number | null
-  recipe: Recipe
-  savedAt: string
-  deletedAt: string | null
-}
-
-export interface ListedRecipe {
-  id: string
-  revision: number
-  parentId: string | null
-  parentRevision: number | null
-  title: string
-  diets: string[]
-  summary: Summary | null
-  savedAt: string
-}
 
 export interface Parent {
   id: string
@@ -35,12 +15,6 @@ export interface Parent {
 const STORED = `
   r.id, v.revision, r.parent_id as "parentId", r.parent_revision as "parentRevision",
   v.document as recipe, v.saved_at as "savedAt", r.deleted_at as "deletedAt"`
-
-/** A page of the shelf, and where the next begins; null at the end. */
-export interface RecipePage {
-  recipes: ListedRecipe[]
-  next: string | null
-}
 
 export const MAX_PAGE = 1000
 

@@ -65,6 +65,14 @@ export function pageStart(value: unknown): PageStart | null {
   return { savedAt, id }
 }
 
+/** Whether the working of figures is asked for: `?include=working`. Answers 422 for anything else in it. */
+export function asksForWorking(event: H3Event): boolean {
+  const { include } = getQuery(event)
+  if (include === undefined) return false
+  if (include !== 'working') throw invalid([{ field: 'include', message: 'working is what can be included' }])
+  return true
+}
+
 /** The recipe id in the path. Answers 404 for what cannot be one. */
 export function recipeId(event: H3Event): string {
   const id = getRouterParam(event, 'id') ?? ''

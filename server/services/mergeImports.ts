@@ -1,6 +1,7 @@
 import type { TableFile } from '../../core/exchange/openTable'
 import { randomUUID } from 'node:crypto'
-import { keepMergeAlive, mergeImport, reopenImport, type StoredImport } from '../db/imports'
+import { keepMergeAlive, mergeImport, reopenImport } from '../db/imports'
+import type { StoredImport } from '../../shared/api/answers'
 import { invalid, problem } from '../http/problem'
 
 /** How many foods of an import are merged so far, while it runs in this server. */

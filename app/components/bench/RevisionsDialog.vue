@@ -1,12 +1,7 @@
 <script setup lang="ts">
-import { ApiProblem, call, type StoredWithParent } from '~/logic/api'
+import type { Revision, StoredWithParent } from '~~/shared/api/answers'
+import { ApiProblem, call } from '~/logic/api'
 import { showWhen } from '~/logic/format'
-
-interface Revision {
-  revision: number
-  title: string
-  savedAt: string
-}
 
 const visible = defineModel<boolean>('visible', { required: true })
 const { id, current } = defineProps<{

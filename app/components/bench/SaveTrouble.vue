@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ProblemDocument } from '~/logic/api'
+import type { ProblemDocument } from '~~/shared/api/answers'
 
 const { problem, refusal, waiting } = defineProps<{
   problem: ProblemDocument | null

@@ -6,7 +6,8 @@ import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/
 import { NUTRIENT_TABLE, rowName, nutrientsPer100g, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
 import { AMINO_ACIDS } from '~~/core/food/aminoAcids'
 import { unknownOf } from '~~/core/nutrition/unknownFigures'
-import { ApiProblem, type OwnFood, type ShelvedFood } from '~/logic/api'
+import type { OwnFood, ShelvedFood } from '~~/shared/api/answers'
+import { ApiProblem } from '~/logic/api'
 import { showChange, showFigure, showGrams, showMicro, showWhen } from '~/logic/format'
 
 const { food, other } = defineProps<{

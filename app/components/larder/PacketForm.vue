@@ -4,7 +4,8 @@ import { ORIGIN_WORDS } from '~~/core/diet/diets'
 import { EU_ALLERGENS, ORIGINS, type Allergen, type Food } from '~~/core/food/food'
 import { searchFoods } from '~~/core/reading/match'
 import { checkLabel, type PacketLabel } from '~~/core/food/packet'
-import { ApiProblem, type OwnFood, type ShelvedFood } from '~/logic/api'
+import type { OwnFood, ShelvedFood } from '~~/shared/api/answers'
+import { ApiProblem } from '~/logic/api'
 
 const { entry } = defineProps<{
   /** A food that was typed before, to be typed anew. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { TABLE_FILE_KEYS, TABLE_FILES, type TableFile } from '~~/core/exchange/openTable'
-import { call, type StoredImport } from '~/logic/api'
+import type { StoredImport } from '~~/shared/api/answers'
+import { call } from '~/logic/api'
 import { tableFileOf } from '~/composables/useTableImport'
 
 const emit = defineEmits<{ done: [] }>()

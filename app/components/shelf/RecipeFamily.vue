@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Listed } from '~/logic/api'
+import type { ListedRecipe } from '~~/shared/api/answers'
 import type { Family } from '~/logic/families'
 import { SHAPE_NAMES } from '~~/core/piece/shapes'
 
 const { family } = defineProps<{ family: Family }>()
-const emit = defineEmits<{ remove: [recipe: Listed] }>()
+const emit = defineEmits<{ remove: [recipe: ListedRecipe] }>()
 
 const members = computed(() => [family.root, ...family.variants])
 const facts = computed(() => {
@@ -14,7 +14,7 @@ const facts = computed(() => {
     : 'Not ready to be reckoned: no dough yet'
 })
 /** What tells a variant from its original: the end of its title, or its diets. */
-const captionOf = (recipe: Listed) =>
+const captionOf = (recipe: ListedRecipe) =>
   recipe === family.root
     ? 'As written'
     : recipe.title.startsWith(`${family.root.title}, `)

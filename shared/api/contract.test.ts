@@ -1,0 +1,70 @@
+import { readdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { describe, expect, it } from 'vitest'
+import { adapt } from '../../core/adaptation/adapt'
+import { evaluate } from '../../core/evaluation/evaluate'
+import { summaryOf } from '../../core/evaluation/summary'
+import { readRecipe } from '../../core/reading/readRecipe'
+import { demo } from '../../test/demo'
+import { reference } from '../../test/helpers'
+import { lean, leanAdaptation } from '../../server/services/lean'
+import { corpus } from '../../test/readingCorpus'
+import {
+  adaptAnswer,
+  adaptWithWorkingAnswer,
+  evaluationAnswer,
+  evaluationWithWorkingAnswer,
+  foodAnswer,
+  intakeAnswer,
+  listedAnswer,
+} from './answers'
+import { ROUTES } from './routes'
+
+const folder = fileURLToPath(new URL('../../server/api/', import.meta.url))
+
+/** "get /api/foods/{id}" of every file under server/api, by the framework's own naming. */
+function routesOnDisk(at = folder, path = '/api'): string[] {
+  return readdirSync(at, { withFileTypes: true }).flatMap((entry) => {
+    const named = entry.name.replace(/\[(\w+)\]/, '{$1}')
+    if (entry.isDirectory()) return routesOnDisk(join(at, entry.name), `${path}/${named}`)
+    const [, name, method] = /^(.+)\.(get|post|put|delete)\.ts$/.exec(named) ?? []
+    return [`${method} ${name === 'index' ? path : `${path}/${name}`}`]
+  })
+}
+
+describe('the routes', () => {
+  it('are those that the contract lists, no more and no fewer', () => {
+    expect(routesOnDisk().sort()).toEqual(ROUTES.map(({ method, path }) => `${method} ${path}`).sort())
+  })
+})
+
+describe('what is answered', () => {
+  // The schemas are strict: a field that the contract does not name fails, and so does one that is missing.
+  it.each(demo)('of $name is what the contract says', ({ recipe }) => {
+    const evaluation = evaluate(recipe, reference)
+    expect(evaluationWithWorkingAnswer.parse(evaluation)).toEqual(evaluation)
+    expect(evaluationAnswer.parse(lean(evaluation))).toEqual(lean(evaluation))
+    const summary = summaryOf(recipe, reference)
+    expect(listedAnswer.shape.summary.parse(summary)).toEqual(summary)
+    for (const diets of [['vegan'], ['gluten-free', 'high-protein'], ['keto']]) {
+      const made = adapt(recipe, diets, reference)
+      expect(adaptWithWorkingAnswer.parse(made)).toEqual(made)
+      expect(adaptAnswer.parse(leanAdaptation(made))).toEqual(leanAdaptation(made))
+    }
+  })
+
+  it('of a text is what the contract says', () => {
+    for (const { text } of corpus()) {
+      const intake = readRecipe(text, reference.foods)
+      expect(intakeAnswer.parse(intake)).toEqual(intake)
+    }
+  })
+
+  it('of every food of the tables is what the contract says', () => {
+    for (const food of reference.foods.values()) {
+      const shelved = { ...food, shelf: 'table' as const }
+      expect(foodAnswer.parse(shelved)).toEqual(shelved)
+    }
+  })
+})

@@ -1,0 +1,335 @@
+import { z } from 'zod'
+import * as answers from './answers'
+import * as requests from './requests'
+
+export interface Route {
+  method: 'get' | 'post' | 'put' | 'delete'
+  path: string
+  summary: string
+  body?: z.ZodType
+  answers: Record<number, [string, z.ZodType]>
+  query?: Record<string, string>
+}
+
+const stored = answers.storedAnswer
+
+/** The routes, once: the OpenAPI document is made from this list. */
+export const ROUTES: readonly Route[] = [
+  {
+    method: 'get',
+    path: '/api/health',
+    summary: 'Says whether the server and its database answer',
+    answers: {
+      200: [
+        'All well',
+        z.strictObject({ status: z.literal('ok'), database: z.literal('ok'), foods: z.number() }),
+      ],
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/live',
+    summary: 'Says that the server runs, whatever its database does',
+    answers: {
+      200: [
+        'It runs',
+        z.strictObject({
+          status: z.literal('ok'),
+          product: z.literal('swap-pocket'),
+          instance: z.string(),
+          pid: z.number(),
+          startedAt: z.string(),
+        }),
+      ],
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/ready',
+    summary: 'Says whether a save would be kept now: database, schema, foods, and that it can be written',
+    answers: {
+      200: [
+        'Ready',
+        z.strictObject({
+          ready: z.literal(true),
+          database: z.literal(true),
+          schema: z.string(),
+          foods: z.literal(true),
+          writable: z.literal(true),
+        }),
+      ],
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/ping',
+    summary: 'Answers without touching anything',
+    answers: { 200: ['Here', z.strictObject({ ok: z.literal(true) })] },
+  },
+  {
+    method: 'post',
+    path: '/api/ping',
+    summary: 'Reads a JSON object and throws it away',
+    query: { bytes: 'about so many bytes of rows are answered, for comparing; none without it' },
+    body: z.looseObject({}),
+    answers: {
+      200: ['Here', z.strictObject({ ok: z.literal(true), rows: z.array(z.looseObject({})).optional() })],
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/openapi.json',
+    summary: 'This document',
+    answers: { 200: ['OpenAPI 3.1', z.looseObject({ openapi: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/foods',
+    summary: 'Foods that fit a query, those of given ids, the cook’s own, or all of our table',
+    query: {
+      q: 'name, misspelling or fragment',
+      ids: 'ids with commas between them',
+      shelf: 'own: the cook’s own foods',
+    },
+    answers: { 200: ['Foods', z.strictObject({ foods: z.array(answers.foodAnswer) })] },
+  },
+  {
+    method: 'post',
+    path: '/api/foods',
+    summary: 'Stores a food typed from a packet’s label',
+    body: requests.ownFoodRequest,
+    answers: { 201: ['The food', answers.foodAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/foods/made',
+    summary: 'Stores a food that is made of others, by what comes out',
+    body: requests.madeFoodRequest,
+    answers: { 201: ['The food', answers.foodAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/foods/{id}',
+    summary: 'A food, with every time it was typed in',
+    answers: {
+      200: ['The food', answers.ownFoodAnswer],
+    },
+  },
+  {
+    method: 'put',
+    path: '/api/foods/{id}',
+    summary: 'Stores a packet typed anew; earlier entries are kept',
+    body: requests.ownFoodRequest,
+    answers: { 200: ['The food', answers.foodAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/foods/{id}',
+    summary: 'Offers an own food no longer; recipes that use it keep it',
+    answers: { 200: ['Withdrawn', z.strictObject({ id: z.string(), restore: z.string() })] },
+  },
+  {
+    method: 'post',
+    path: '/api/foods/{id}/restore',
+    summary: 'Offers an own food again',
+    answers: { 200: ['Offered', z.strictObject({ id: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/prices',
+    summary: 'The price book and its currency',
+    answers: { 200: ['Prices', answers.pricesAnswer] },
+  },
+  {
+    method: 'put',
+    path: '/api/prices',
+    summary: 'Sets the currency of the book; no price is converted',
+    body: requests.currencyRequest,
+    answers: { 200: ['Prices', answers.pricesAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/prices/{id}',
+    summary: 'Every price that was noted for a food, the latest first',
+    answers: { 200: ['Prices', z.strictObject({ prices: z.array(answers.priceAnswer) })] },
+  },
+  {
+    method: 'put',
+    path: '/api/prices/{id}',
+    summary: 'Notes what a food costs; earlier prices are kept',
+    body: requests.priceRequest,
+    answers: { 200: ['The price', answers.priceAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/prices/{id}',
+    summary: 'Takes the latest price of a food out; the one before counts again',
+    answers: {
+      200: ['Taken out', z.strictObject({ foodId: z.string(), price: answers.priceAnswer.nullable() })],
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/swaps',
+    summary: 'The cook’s own swaps',
+    answers: { 200: ['Swaps', z.strictObject({ swaps: z.array(answers.ownSwapAnswer) })] },
+  },
+  {
+    method: 'post',
+    path: '/api/swaps',
+    summary: 'Adds a swap of the cook’s own; it is offered before those of the table',
+    body: requests.ownSwapRequest,
+    answers: { 201: ['The swap', answers.ownSwapAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/swaps/{id}',
+    summary: 'Offers an own swap no longer',
+    answers: { 200: ['Gone', z.strictObject({ id: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/names',
+    summary: 'What the cook means by names: they come before those of the table when a text is read',
+    answers: { 200: ['Names', z.strictObject({ names: z.array(answers.taughtNameAnswer) })] },
+  },
+  {
+    method: 'put',
+    path: '/api/names',
+    summary: 'Teaches which food is meant by a name',
+    body: requests.taughtNameRequest,
+    answers: { 200: ['The name as it is compared', answers.taughtNameAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/names',
+    summary: 'Forgets the name in `?name=`',
+    answers: { 200: ['Forgotten', z.strictObject({ name: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/imports',
+    summary: 'The latest imports of open food tables',
+    answers: { 200: ['Imports', answers.importsAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/imports',
+    summary: 'Begins an import',
+    body: requests.importRequest,
+    answers: { 201: ['The import', answers.importAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/imports/{id}',
+    summary: 'How far an import has come, and the rows that cannot be used',
+    answers: { 200: ['The import', answers.importAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/imports/{id}',
+    summary: 'Throws an import away that was not merged',
+    answers: { 200: ['Gone', z.strictObject({ id: z.string() })] },
+  },
+  {
+    method: 'post',
+    path: '/api/imports/{id}/rows',
+    summary: 'Takes in a piece of a CSV file (the body is its bytes); the same piece twice counts once',
+    query: {
+      file: 'nutrient, food, food_nutrient or food_portion',
+      offset: 'the byte of the file at which the piece begins',
+      last: 'true for the last piece',
+    },
+    answers: { 200: ['How far the file has come', answers.chunkAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/imports/{id}/finish',
+    summary: 'Makes foods of all that was taken in, in one transaction',
+    body: requests.finishRequest,
+    answers: { 202: ['Being merged', answers.importAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/intake',
+    summary: 'Reads the text of a recipe into a document',
+    body: requests.intakeRequest,
+    answers: { 200: ['What was read', answers.intakeAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/evaluate',
+    summary: 'Figures, dough, filling, diets, allergens and cautions of a recipe',
+    query: { include: 'working: how every figure came about' },
+    body: requests.evaluateRequest,
+    answers: {
+      200: ['The evaluation', answers.evaluationAnswer.extend({ working: answers.workingAnswer.optional() })],
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/adapt',
+    summary: 'Adapts a recipe to diets and puts its dough right',
+    query: { include: 'working: how every figure came about, in each evaluation' },
+    body: requests.adaptRequest,
+    answers: { 200: ['The adapted recipe, before and after', answers.adaptAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/recipes',
+    summary: 'The shelf, a page at a time: recipes that are not deleted, the latest saved first',
+    query: { limit: 'at most so many, 1000 without it', after: 'the "next" of the page before' },
+    answers: { 200: ['Recipes', answers.listAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/recipes',
+    summary: 'Stores a new recipe, or a variant when a parent is named',
+    body: requests.createRequest,
+    answers: { 201: ['Stored as revision 1', stored] },
+  },
+  {
+    method: 'get',
+    path: '/api/recipes/{id}',
+    summary: 'A recipe with the revision it grew from',
+    query: { revision: 'an older revision' },
+    answers: { 200: ['The recipe', answers.storedWithParentAnswer] },
+  },
+  {
+    method: 'put',
+    path: '/api/recipes/{id}',
+    summary: 'Saves a new revision; a stale one is answered with 409 and both documents',
+    body: requests.saveRequest,
+    answers: {
+      200: ['Saved', stored],
+      409: ['Stale', answers.problemAnswer.extend({ yours: z.looseObject({}), stored })],
+    },
+  },
+  {
+    method: 'delete',
+    path: '/api/recipes/{id}',
+    summary: 'Takes a recipe off the shelf; it can be put back',
+    answers: { 200: ['Deleted', z.strictObject({ id: z.string(), restore: z.string() })] },
+  },
+  {
+    method: 'post',
+    path: '/api/recipes/{id}/restore',
+    summary: 'Puts a deleted recipe back',
+    answers: { 200: ['Back on the shelf', stored] },
+  },
+  {
+    method: 'post',
+    path: '/api/recipes/{id}/variants',
+    summary: 'Stores a variant of a revision',
+    body: requests.variantRequest,
+    answers: { 201: ['Stored as revision 1 of its own', stored] },
+  },
+  {
+    method: 'get',
+    path: '/api/recipes/{id}/revisions',
+    summary: 'The revisions of a recipe, the newest first',
+    answers: {
+      200: ['Revisions', z.strictObject({ revisions: z.array(answers.revisionAnswer) })],
+    },
+  },
+]
