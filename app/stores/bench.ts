@@ -45,6 +45,8 @@ export const useBenchStore = defineStore('bench', () => {
 
   const recipe = computed(() => now.value?.recipe ?? null)
   const baseline = computed(() => now.value?.baseline ?? null)
+  /** Lines are marked against the diets the recipe was adapted to, and against vegan until then. */
+  const lens = computed(() => (now.value?.recipe.diets.length ? now.value.recipe.diets : ['vegan']))
   const slot = computed(() => (baseline.value ? variant.value : original.value))
   const asJson = computed(() => (recipe.value ? JSON.stringify(recipe.value) : ''))
   const dirty = computed(() => recipe.value !== null && asJson.value !== savedAs.value)
@@ -362,6 +364,7 @@ export const useBenchStore = defineStore('bench', () => {
     slot,
     recipe,
     baseline,
+    lens,
     saving,
     trouble,
     refusal,

@@ -285,12 +285,7 @@ export function setWay(recipe: Recipe, way: CookingWay): Recipe {
 }
 
 /** The recipe with its temperature, minutes or second cooking typed. */
-export function setCooking(
-  recipe: Recipe,
-  fields: Partial<Pick<Recipe['cooking'], 'temperatureC' | 'minutes' | 'heat' | 'fan'>> & {
-    andThen?: Stage | null
-  },
-): Recipe {
+export function setCooking(recipe: Recipe, fields: Partial<Omit<Recipe['cooking'], 'way'>>): Recipe {
   return { ...recipe, cooking: { ...recipe.cooking, ...fields } }
 }
 

@@ -2,8 +2,8 @@ import { normaliseName } from '../../core/reading/match'
 import type { Food } from '../../core/food/food'
 import type { PacketLabel } from '../../core/food/packet'
 import type { FoodEntry, FoodShelf, ShelvedFood } from '../../shared/api/answers'
-import { migrated } from './migrate'
-import { database, searchDatabase, transaction, type Queryable } from './pool'
+import type { Queryable } from './pool'
+import { inTransaction, query, searchQuery } from './query'
 
 /** How names are compared: lower case, no accents, singular nouns, one blank between words. */
 const searchText = (food: Food) => [food.name, ...food.synonyms].map(normaliseName).join(' | ')
@@ -39,8 +39,7 @@ const WITH_DOCUMENT = 'join food_documents d on d.food_id = foods.id'
 
 /** Foods by their ids, withdrawn ones too; those that are not there are left out. */
 export async function foodsById(ids: readonly string[]): Promise<ShelvedFood[]> {
-  await migrated()
-  const { rows } = await database().query<ShelvedRow>(
+  const { rows } = await query<ShelvedRow>(
     `select ${SHELVED} from foods ${WITH_DOCUMENT} where foods.id = any($1)`,
     [ids],
   )
@@ -49,8 +48,7 @@ export async function foodsById(ids: readonly string[]): Promise<ShelvedFood[]> 
 
 /** The cook's own foods, by name. */
 export async function ownFoods(): Promise<ShelvedFood[]> {
-  await migrated()
-  const { rows } = await database().query<ShelvedRow>(
+  const { rows } = await query<ShelvedRow>(
     `select ${SHELVED} from foods ${WITH_DOCUMENT}
      where shelf = 'own' and withdrawn_at is null order by name limit 2000`,
   )
@@ -59,8 +57,7 @@ export async function ownFoods(): Promise<ShelvedFood[]> {
 
 /** How many foods stand on each shelf. */
 export async function countFoods(): Promise<Record<FoodShelf, number>> {
-  await migrated()
-  const { rows } = await database().query<{ shelf: FoodShelf; count: number }>(
+  const { rows } = await query<{ shelf: FoodShelf; count: number }>(
     'select shelf, count(*)::integer as count from foods where withdrawn_at is null group by shelf',
   )
   const counts = { table: 0, measured: 0, own: 0, import: 0 }
@@ -101,7 +98,7 @@ async function ranked({ kind, where, order, values }: Matching, limit: number): 
        from found order by place limit ${limit}
      )
      select ${SHELVED} from best join foods using (id) ${WITH_DOCUMENT} order by place`
-  const { rows } = await searchDatabase().query<ShelvedRow>({
+  const { rows } = await searchQuery<ShelvedRow>({
     name: `foods ${kind} ${limit}`,
     text,
     values,
@@ -116,9 +113,8 @@ async function ranked({ kind, where, order, values }: Matching, limit: number): 
  *
  * @param limit at least 1
  */
-export async function searchFoods(query: string, limit: number): Promise<ShelvedFood[]> {
-  await migrated()
-  const plain = normaliseName(query)
+export async function searchFoods(wanted: string, limit: number): Promise<ShelvedFood[]> {
+  const plain = normaliseName(wanted)
   if (!plain) return []
   const start = `${escapeLike(plain)}%`
   // A fragment of one or two letters has no trigram; the start of a name has an index of its own.
@@ -170,8 +166,7 @@ export async function markUsed(client: Queryable, ids: readonly string[]): Promi
 
 /** Stores a food the cook typed from a packet, with who typed it; a later entry of the same food replaces it. */
 export async function putOwnFood(food: Food, label: PacketLabel, who: string): Promise<ShelvedFood> {
-  await migrated()
-  return transaction(async (client) => {
+  return inTransaction(async (client) => {
     await putFoods(client, 'own', [food])
     await client.query(
       `insert into food_entries (food_id, entry, who, label)
@@ -184,8 +179,7 @@ export async function putOwnFood(food: Food, label: PacketLabel, who: string): P
 
 /** Stores a food the cook makes of others. */
 export async function putMadeFood(food: Food): Promise<ShelvedFood> {
-  await migrated()
-  return transaction(async (client) => {
+  return inTransaction(async (client) => {
     await putFoods(client, 'own', [food])
     return { ...food, shelf: 'own' as const }
   })
@@ -193,8 +187,7 @@ export async function putMadeFood(food: Food): Promise<ShelvedFood> {
 
 /** Every time a food was typed in, the latest first. */
 export async function entriesOf(foodId: string): Promise<FoodEntry[]> {
-  await migrated()
-  const { rows } = await database().query<FoodEntry>(
+  const { rows } = await query<FoodEntry>(
     `select entry, who, label, typed_at as "typedAt" from food_entries where food_id = $1 order by entry desc`,
     [foodId],
   )
@@ -203,8 +196,7 @@ export async function entriesOf(foodId: string): Promise<FoodEntry[]> {
 
 /** Offers an own food no longer, or again. Recipes that use it keep it. Returns false when there is none. */
 export async function setWithdrawn(id: string, withdrawn: boolean): Promise<boolean> {
-  await migrated()
-  const { rowCount } = await database().query(
+  const { rowCount } = await query(
     `update foods set withdrawn_at = case when $2 then now() end where id = $1 and shelf = 'own'`,
     [id, withdrawn],
   )

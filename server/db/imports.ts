@@ -7,8 +7,8 @@ import {
 } from '../../core/exchange/openTable'
 import type { StoredImport } from '../../shared/api/answers'
 import { putFoods } from './foods'
-import { migrated } from './migrate'
-import { database, patientDatabase, transaction, type Queryable } from './pool'
+import { patientDatabase, transaction, type Queryable } from './pool'
+import { query } from './query'
 
 type ImportFile = StoredImport['files'][number]
 type BadRow = StoredImport['badRows'][number]
@@ -27,8 +27,7 @@ export interface FileState {
 }
 
 export async function createImport(source: string, who: string): Promise<string> {
-  await migrated()
-  const { rows } = await database().query<{ id: string }>(
+  const { rows } = await query<{ id: string }>(
     'insert into imports (source, who) values ($1, $2) returning id',
     [source, who],
   )
@@ -39,16 +38,15 @@ const IMPORT = `id, source, who, state, message, foods, started_at as "startedAt
 
 /** An import with how far each file has come and the first bad rows; null when there is none. */
 export async function getImport(id: string): Promise<StoredImport | null> {
-  await migrated()
-  const { rows } = await database().query<StoredImport>(`select ${IMPORT} from imports where id = $1`, [id])
+  const { rows } = await query<StoredImport>(`select ${IMPORT} from imports where id = $1`, [id])
   if (!rows[0]) return null
-  const files = await database().query<ImportFile>(
+  const files = await query<ImportFile>(
     `select file, next_byte::double precision as "nextByte", rows::double precision as rows,
        bad_rows::double precision as "badRows", ended
      from import_files where import_id = $1 order by file`,
     [id],
   )
-  const bad = await database().query<BadRow>(
+  const bad = await query<BadRow>(
     `select file, row_number::double precision as "rowNumber", reason
      from import_bad_rows where import_id = $1 order by file, row_number limit ${MAX_LISTED_BAD_ROWS}`,
     [id],
@@ -58,8 +56,7 @@ export async function getImport(id: string): Promise<StoredImport | null> {
 
 /** The latest imports, without their rows. */
 export async function listImports(): Promise<Omit<StoredImport, 'files' | 'badRows'>[]> {
-  await migrated()
-  const { rows } = await database().query<Omit<StoredImport, 'files' | 'badRows'>>(
+  const { rows } = await query<Omit<StoredImport, 'files' | 'badRows'>>(
     `select ${IMPORT} from imports order by started_at desc limit 20`,
   )
   return rows
@@ -176,8 +173,7 @@ const SILENT_SECONDS = 15
 
 /** Marks an import as being merged by a server. Returns false when it was not open. */
 export async function startMerge(id: string, by: string): Promise<boolean> {
-  await migrated()
-  const { rowCount } = await database().query(
+  const { rowCount } = await query(
     `update imports set state = 'merging', message = '', merging_by = $2, alive_at = clock_timestamp()
      where id = $1 and state = 'open'`,
     [id, by],
@@ -266,13 +262,12 @@ export async function mergeImport(
 
 /** Marks an import that could not be merged; what it gathered stays, to be tried again. */
 export async function reopenImport(id: string, message: string): Promise<void> {
-  await database().query(`update imports set state = 'open', message = $2 where id = $1`, [id, message])
+  await query(`update imports set state = 'open', message = $2 where id = $1`, [id, message])
 }
 
 /** Throws an open import away. Returns false when it is not open. */
 export async function dropImport(id: string): Promise<boolean> {
-  await migrated()
-  const { rowCount } = await database().query(
+  const { rowCount } = await query(
     `update imports set state = 'dropped', ended_at = now() where id = $1 and state = 'open'`,
     [id],
   )
@@ -287,10 +282,7 @@ async function forgetRows(id: string): Promise<void> {
 
 /** Says that a merge goes on. */
 export async function keepMergeAlive(id: string, by: string): Promise<void> {
-  await database().query(
-    'update imports set alive_at = clock_timestamp() where id = $1 and merging_by = $2',
-    [id, by],
-  )
+  await query('update imports set alive_at = clock_timestamp() where id = $1 and merging_by = $2', [id, by])
 }
 
 /**
@@ -298,7 +290,7 @@ export async function keepMergeAlive(id: string, by: string): Promise<void> {
  * stored. Those that another server merges go on.
  */
 export async function reopenInterrupted(): Promise<void> {
-  await database().query(
+  await query(
     `update imports set state = 'open', message = 'It was broken off; nothing of it was kept. Try again'
      where state = 'merging'
        and (alive_at is null or alive_at < clock_timestamp() - make_interval(secs => $1))`,

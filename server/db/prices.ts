@@ -1,7 +1,6 @@
 import type { Price } from '../../core/cost/costOf'
 import type { StoredPrices } from '../../shared/api/answers'
-import { migrated } from './migrate'
-import { database } from './pool'
+import { query } from './query'
 
 /** What the book starts with until the cook chooses. */
 const FIRST_CURRENCY = 'EUR'
@@ -11,10 +10,9 @@ const PRICE = `food_id as "foodId", price::double precision as price, pack_grams
 
 /** The price book: of every food the price that was noted last. */
 export async function allPrices(): Promise<StoredPrices> {
-  await migrated()
   const [settings, prices] = await Promise.all([
-    database().query<{ value: string }>(`select value from settings where name = 'currency'`),
-    database().query<Price>(
+    query<{ value: string }>(`select value from settings where name = 'currency'`),
+    query<Price>(
       `select distinct on (food_id) ${PRICE} from prices order by food_id, noted_on desc, id desc`,
     ),
   ])
@@ -23,8 +21,7 @@ export async function allPrices(): Promise<StoredPrices> {
 
 /** Every price that was noted for a food, the latest first. */
 export async function pricesOf(foodId: string): Promise<Price[]> {
-  await migrated()
-  const { rows } = await database().query<Price>(
+  const { rows } = await query<Price>(
     `select ${PRICE} from prices where food_id = $1 order by noted_on desc, id desc limit 100`,
     [foodId],
   )
@@ -33,8 +30,7 @@ export async function pricesOf(foodId: string): Promise<Price[]> {
 
 /** Notes a price, and keeps those before. The same price noted again on the same day is one note. */
 export async function putPrice(price: Price): Promise<Price> {
-  await migrated()
-  const { rows } = await database().query<Price>(
+  const { rows } = await query<Price>(
     `insert into prices (food_id, price, pack_grams, note, noted_on) values ($1, $2, $3, $4, $5)
      on conflict (food_id, price, pack_grams, note, noted_on) do update set id = default
      returning ${PRICE}`,
@@ -45,8 +41,7 @@ export async function putPrice(price: Price): Promise<Price> {
 
 /** Takes the latest price of a food out, so that the one before counts again. Returns false when there was none. */
 export async function removePrice(foodId: string): Promise<boolean> {
-  await migrated()
-  const { rowCount } = await database().query(
+  const { rowCount } = await query(
     `delete from prices where id =
        (select id from prices where food_id = $1 order by noted_on desc, id desc limit 1)`,
     [foodId],
@@ -56,8 +51,7 @@ export async function removePrice(foodId: string): Promise<boolean> {
 
 /** Sets the currency of the book. Prices keep their numbers: nothing is converted. */
 export async function setCurrency(currency: string): Promise<void> {
-  await migrated()
-  await database().query(
+  await query(
     `insert into settings (name, value) values ('currency', $1)
      on conflict (name) do update set value = excluded.value`,
     [JSON.stringify(currency)],

@@ -4,8 +4,8 @@ import { allLines } from '../../core/recipe/lines'
 import { upgradeRecipe } from '../../core/recipe/upgrade'
 import type { Summary } from '../../core/evaluation/summary'
 import { markUsed } from './foods'
-import { migrated } from './migrate'
-import { database, transaction, type Queryable } from './pool'
+import { database, type Queryable } from './pool'
+import { inTransaction, query } from './query'
 
 export interface Parent {
   id: string
@@ -26,8 +26,7 @@ export interface PageStart {
 
 /** Recipes that are not deleted, the latest saved first, a page at a time. */
 export async function listRecipes(limit = MAX_PAGE, after: PageStart | null = null): Promise<RecipePage> {
-  await migrated()
-  const { rows } = await database().query<ListedRecipe & { at: string }>(
+  const { rows } = await query<ListedRecipe & { at: string }>(
     `select r.id, r.revision, r.parent_id as "parentId", r.parent_revision as "parentRevision",
            v.document ->> 'title' as title, v.document -> 'diets' as diets, v.summary, v.saved_at as "savedAt",
            to_char(v.saved_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as at
@@ -48,8 +47,7 @@ export async function listRecipes(limit = MAX_PAGE, after: PageStart | null = nu
 
 /** One recipe at its newest revision, or at the one asked for; null when there is none. */
 export async function getRecipe(id: string, revision: number | null = null): Promise<StoredRecipe | null> {
-  await migrated()
-  const { rows } = await database().query<StoredRecipe>(
+  const { rows } = await query<StoredRecipe>(
     `select ${STORED} from recipes r
      join revisions v on v.recipe_id = r.id and v.revision = coalesce($2, r.revision)
      where r.id = $1`,
@@ -64,8 +62,7 @@ const upgraded = (stored: StoredRecipe): StoredRecipe => ({ ...stored, recipe: u
 export async function listRevisions(
   id: string,
 ): Promise<{ revision: number; title: string; savedAt: string }[]> {
-  await migrated()
-  const { rows } = await database().query<{ revision: number; title: string; savedAt: string }>(
+  const { rows } = await query<{ revision: number; title: string; savedAt: string }>(
     `select revision, document ->> 'title' as title, saved_at as "savedAt"
      from revisions where recipe_id = $1 order by revision desc`,
     [id],
@@ -127,8 +124,7 @@ export async function createRecipe(
   parent: Parent | null,
   kept: KeptRequest | null = null,
 ): Promise<Created> {
-  await migrated()
-  const created = await transaction(async (client): Promise<Created> => {
+  const created = await inTransaction(async (client): Promise<Created> => {
     if (kept) {
       await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [kept.key])
       const { rows } = await client.query<{ digest: string; id: string }>(
@@ -175,8 +171,7 @@ export async function saveRecipe(
   recipe: Recipe,
   summary: Summary | null,
 ): Promise<{ state: 'saved' | 'stale'; stored: StoredRecipe } | { state: 'missing' }> {
-  await migrated()
-  const result = await transaction(
+  const result = await inTransaction(
     async (
       client,
     ): Promise<
@@ -209,8 +204,7 @@ export async function saveRecipe(
 
 /** Marks a recipe deleted, or takes the mark away. Returns false when there is nothing to change. */
 export async function setDeleted(id: string, deleted: boolean): Promise<boolean> {
-  await migrated()
-  const { rowCount } = await database().query(
+  const { rowCount } = await query(
     deleted
       ? 'update recipes set deleted_at = now() where id = $1 and deleted_at is null'
       : 'update recipes set deleted_at = null where id = $1 and deleted_at is not null',
@@ -221,8 +215,7 @@ export async function setDeleted(id: string, deleted: boolean): Promise<boolean>
 
 /** Runs a piece of one-time work if it has not been done, and remembers it; both or neither. */
 export async function once(name: string, work: (client: Queryable) => Promise<void>): Promise<void> {
-  await migrated()
-  await transaction(async (client) => {
+  await inTransaction(async (client) => {
     const { rowCount } = await client.query(
       'insert into milestones (name) values ($1) on conflict do nothing',
       [name],
@@ -248,6 +241,5 @@ export async function insertRecipe(
 
 /** Throws when the database does not answer. */
 export async function pingDatabase(): Promise<void> {
-  await migrated()
-  await database().query('select 1')
+  await query('select 1')
 }

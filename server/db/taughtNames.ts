@@ -1,22 +1,17 @@
 import type { TaughtName } from '../../core/tables/taughtNames'
-import { migrated } from './migrate'
-import { database } from './pool'
+import { query } from './query'
 
 const TAUGHT = 'name, food_id as "foodId"'
 
 /** The names the cook has taught, in their order. */
 export async function allTaughtNames(): Promise<TaughtName[]> {
-  await migrated()
-  const { rows } = await database().query<TaughtName>(
-    `select ${TAUGHT} from taught_names order by name limit 2000`,
-  )
+  const { rows } = await query<TaughtName>(`select ${TAUGHT} from taught_names order by name limit 2000`)
   return rows
 }
 
 /** Remembers what is meant by a name; what was taught of it before is replaced. */
 export async function teachName({ name, foodId }: TaughtName): Promise<TaughtName> {
-  await migrated()
-  const { rows } = await database().query<TaughtName>(
+  const { rows } = await query<TaughtName>(
     `insert into taught_names (name, food_id) values ($1, $2)
      on conflict (name) do update set food_id = excluded.food_id, taught_at = now()
      returning ${TAUGHT}`,
@@ -27,7 +22,6 @@ export async function teachName({ name, foodId }: TaughtName): Promise<TaughtNam
 
 /** Forgets a name. Returns false when it was not taught. */
 export async function forgetName(name: string): Promise<boolean> {
-  await migrated()
-  const { rowCount } = await database().query('delete from taught_names where name = $1', [name])
+  const { rowCount } = await query('delete from taught_names where name = $1', [name])
   return rowCount === 1
 }

@@ -2,13 +2,14 @@
 import { CLASS_LIMITS, CONSISTENCIES } from '~~/core/dough/softness'
 import type { DoughAbilities } from '~~/core/dough/abilities'
 import { feelOf, type DoughFigures } from '~~/core/dough/assess'
+import type { Topic } from './WorkingDialog.vue'
 
 const { dough, abilities, before } = defineProps<{
   dough: DoughFigures
   abilities: DoughAbilities
   before: DoughFigures | null
 }>()
-const emit = defineEmits<{ working: [] }>()
+const emit = defineEmits<{ open: [topic: Topic] }>()
 
 const FROM = 0.4
 const TO = 1.6
@@ -40,7 +41,7 @@ const moved = computed(
         v-if="dough.consistency && dough.softness !== null"
         type="button"
         class="opens"
-        @click="emit('working')"
+        @click="emit('open', { kind: 'dough' })"
       >
         {{ dough.consistency }}, {{ dough.softness.toFixed(2) }}
       </button>

@@ -3,12 +3,13 @@ import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { NUTRIENT_TABLE, type Nutrient } from '~~/core/food/nutrients'
 import { showFigure, showGrams } from '~/logic/format'
 
-const { evaluation, cooked } = defineProps<{
+const { evaluation } = defineProps<{
   evaluation: Evaluation
-  /** What a cooked piece weighed, when the cook has weighed it. */
-  cooked: number | null
 }>()
-const emit = defineEmits<{ cooked: [gramsPerPiece: number | null] }>()
+const bench = useBenchStore()
+const edits = useBenchEdits()
+/** What a cooked piece weighed, when the cook has weighed it. */
+const cooked = computed(() => bench.recipe?.cooking.cookedGramsPerPiece ?? null)
 
 const problem = ref('')
 function typeCooked(event: Event) {
@@ -16,7 +17,7 @@ function typeCooked(event: Event) {
   const grams = Number(text.replace(',', '.').replace(/\s*g$/, ''))
   const fine = text === '' || (grams >= 1 && grams <= 50_000)
   problem.value = fine ? '' : 'Type the grams of one cooked piece, such as 85'
-  if (fine) emit('cooked', text === '' ? null : grams)
+  if (fine) edits.cooking({ cookedGramsPerPiece: text === '' ? null : grams })
 }
 const balance = computed(() => {
   const { balance: b } = evaluation.asEaten

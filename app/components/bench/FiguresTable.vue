@@ -4,18 +4,13 @@ import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/
 import { NUTRIENT_TABLE, rowName, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
 import { euEnergyKj } from '~~/core/label/label'
 import { showChange, showFigure, showGrams, showMicro, showMicroChange } from '~/logic/format'
+import type { Topic } from './WorkingDialog.vue'
 
 export type Basis = 'perPiece' | 'perServing' | 'per100g'
 
 const { after, before } = defineProps<{ after: Evaluation; before: Evaluation | null }>()
 const basis = defineModel<Basis>('basis', { required: true })
-const emit = defineEmits<{
-  working: [key: Nutrient]
-  micronutrient: [key: Micronutrient]
-  card: []
-  protein: []
-  eaten: []
-}>()
+const emit = defineEmits<{ open: [topic: Topic]; card: [] }>()
 
 const BASES: { value: Basis; label: string }[] = [
   { value: 'perPiece', label: 'per piece' },
@@ -72,7 +67,7 @@ const protein = computed(() => after.protein)
         aria-label="Figures for"
       />
       <button type="button" class="opens small" @click="emit('card')">card</button>
-      <button type="button" class="opens soft small" @click="emit('eaten')">
+      <button type="button" class="opens soft small" @click="emit('open', { kind: 'eaten' })">
         <template v-if="basis === 'per100g'">as eaten</template
         ><template v-else>raw {{ showGrams(now.grams) }} g, eaten about {{ showGrams(cooked) }} g</template>
       </button>
@@ -82,14 +77,20 @@ const protein = computed(() => after.protein)
     </p>
     <div class="body">
       <div class="energy">
-        <button type="button" class="opens big" @click="emit('working', 'energyKcal')">
+        <button
+          type="button"
+          class="opens big"
+          @click="emit('open', { kind: 'nutrient', key: 'energyKcal' })"
+        >
           <span class="visually-hidden">Energy {{ atLeast('energyKcal') }}</span>
           {{ least('energyKcal') ? '≥ ' : '' }}{{ showFigure('energyKcal', now.energyKcal)
           }}<small>kcal</small>
         </button>
         <p class="small">
           likely
-          <button type="button" class="opens" @click="emit('working', 'energyKcal')">{{ likely }}</button>
+          <button type="button" class="opens" @click="emit('open', { kind: 'nutrient', key: 'energyKcal' })">
+            {{ likely }}
+          </button>
         </p>
         <p v-if="was && change" class="soft small">
           was {{ showFigure('energyKcal', was.energyKcal) }}<br />
@@ -117,7 +118,7 @@ const protein = computed(() => after.protein)
                 type="button"
                 class="opens"
                 :aria-label="`${rowName(key)} ${atLeast(key)}${showFigure(key, now[key])} ${NUTRIENT_TABLE[key].unit}, show how`"
-                @click="emit('working', key)"
+                @click="emit('open', { kind: 'nutrient', key })"
               >
                 {{ least(key) ? '≥ ' : '' }}{{ showFigure(key, now[key])
                 }}<small>{{ NUTRIENT_TABLE[key].unit }}</small>
@@ -133,7 +134,7 @@ const protein = computed(() => after.protein)
                 type="button"
                 class="opens"
                 :aria-label="`${micro.name} ${micro.least ? 'at least ' : ''}${showMicro(micro.now)} ${micro.unit}, show how`"
-                @click="emit('micronutrient', micro.key)"
+                @click="emit('open', { kind: 'micronutrient', key: micro.key })"
               >
                 {{ micro.least ? '≥ ' : '' }}{{ showMicro(micro.now) }}<small>{{ micro.unit }}</small>
               </button>
@@ -144,7 +145,7 @@ const protein = computed(() => after.protein)
           <tr v-if="protein.scorePct !== null && protein.limiting">
             <th scope="row">Amino-acid score</th>
             <td class="now">
-              <button type="button" class="opens" @click="emit('protein')">
+              <button type="button" class="opens" @click="emit('open', { kind: 'protein' })">
                 {{ Math.round(protein.scorePct) }}<small>%</small>
               </button>
             </td>

@@ -24,7 +24,6 @@ const {
   perBatch,
   pieces,
   continued = false,
-  lens,
   sweet,
 } = defineProps<{
   line: Line
@@ -41,10 +40,10 @@ const {
   /** The line above came from the same original line: what is said of both is said there. */
   continued?: boolean
   /** The diets against which lines are marked. */
-  lens: string[]
   /** Its part is sweet. */
   sweet: boolean
 }>()
+const bench = useBenchStore()
 const edits = useBenchEdits()
 const { shareOf, figure } = useShareNutrient()
 
@@ -59,7 +58,7 @@ async function nudge(by: -1 | 1) {
   document.querySelector<HTMLElement>(`[data-line="${CSS.escape(line.id)}"] .written`)?.focus()
 }
 const food = computed<Food | undefined>(() => foodOf(line, shelves.reference.foods))
-const diets = computed(() => table.diets.filter((diet) => lens.includes(diet.id)))
+const diets = computed(() => table.diets.filter((diet) => bench.lens.includes(diet.id)))
 const against = computed(() => {
   if (!food.value) return { breaks: [] as string[], may: [] as string[] }
   const found = diets.value.map((diet) => foodAgainstDiet(food.value!, diet))
@@ -162,7 +161,6 @@ function stopTyping() {
           :food="food"
           :line="line"
           :part="part"
-          :lens="lens"
           @choose="(swap) => edits.swap(line.id, swap)"
         />
       </span>

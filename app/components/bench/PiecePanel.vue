@@ -14,8 +14,18 @@ const { recipe, evaluation, baseline, before } = defineProps<{
   baseline: Recipe | null
   before: Evaluation | null
 }>()
-const emit = defineEmits<{ cooked: [gramsPerPiece: number | null] }>()
 const basis = defineModel<Basis>('basis', { required: true })
+
+/** The panel is long: what it holds, by the ids of its headings, in the order in which it stands. */
+const SECTIONS = [
+  { id: 'drawing-title', name: 'Piece' },
+  { id: 'figures-title', name: 'Figures' },
+  { id: 'dough-title', name: 'Dough' },
+  { id: 'filling-title', name: 'Filling' },
+  { id: 'cost-title', name: 'Cost' },
+  { id: 'diets-title', name: 'Diets' },
+  { id: 'care-title', name: 'Care' },
+]
 
 const drawing = useTemplateRef<{ working: () => string }>('drawing')
 /** The printable card is shown. */
@@ -39,7 +49,8 @@ const pieces = computed<Piece[]>(() => {
 
 <template>
   <div class="panel">
-    <figure>
+    <PieceIndex :sections="SECTIONS" />
+    <figure id="drawing-title" tabindex="-1">
       <CrossSection ref="drawing" :pieces="pieces" />
       <button
         type="button"
@@ -53,10 +64,7 @@ const pieces = computed<Piece[]>(() => {
       v-model:basis="basis"
       :after="evaluation"
       :before="before"
-      @working="(key) => (topic = { kind: 'nutrient', key })"
-      @protein="topic = { kind: 'protein' }"
-      @micronutrient="(key) => (topic = { kind: 'micronutrient', key })"
-      @eaten="topic = { kind: 'eaten' }"
+      @open="(wanted) => (topic = wanted)"
       @card="card = true"
     />
     <section v-if="evaluation.fillings.length" aria-label="Each filling">
@@ -71,7 +79,7 @@ const pieces = computed<Piece[]>(() => {
       :dough="evaluation.dough"
       :abilities="evaluation.abilities"
       :before="before?.dough ?? null"
-      @working="topic = { kind: 'dough' }"
+      @open="(wanted) => (topic = wanted)"
     />
     <section aria-labelledby="filling-title">
       <h2 id="filling-title">Filling</h2>
@@ -99,14 +107,7 @@ const pieces = computed<Piece[]>(() => {
     <CostPanel :recipe="recipe" :evaluation="evaluation" :baseline="baseline" :before="before" />
     <VerdictList :evaluation="evaluation" :wanted="recipe.diets" />
     <LazyLabelCard v-if="card" v-model:visible="card" :recipe="recipe" :evaluation="evaluation" />
-    <LazyWorkingDialog
-      v-if="topic"
-      :topic="topic"
-      :evaluation="evaluation"
-      :cooked="recipe.cooking.cookedGramsPerPiece ?? null"
-      @cooked="(grams) => emit('cooked', grams)"
-      @close="topic = null"
-    />
+    <LazyWorkingDialog v-if="topic" :topic="topic" :evaluation="evaluation" @close="topic = null" />
   </div>
 </template>
 
@@ -123,6 +124,10 @@ figure {
   display: grid;
   align-content: start;
   gap: 0.9rem;
+}
+/* The index stays above what is gone to. */
+.panel :deep([id$='-title']) {
+  scroll-margin-top: 2.6rem;
 }
 section + section,
 .panel > :deep(section) {

@@ -8,14 +8,13 @@ import { NUTRIENT_TABLE, scaleNutrients } from '~~/core/food/nutrients'
 import { plainPart, showGrams } from '~/logic/format'
 import { SHARE_OF } from '~/composables/useShareNutrient'
 
-const { part, hosts, evaluation, made, pieces, lens } = defineProps<{
+const { part, hosts, evaluation, made, pieces } = defineProps<{
   part: Part
   /** All parts of the recipe: a line can be moved to any. */
   hosts: readonly Part[]
   evaluation: Evaluation | null
   made: Made
   pieces: number
-  lens: string[]
 }>()
 const shelves = useLarderStore()
 const sweet = computed(() => isSweet(part, shelves.reference.foods))
@@ -119,7 +118,6 @@ function add() {
         :per-batch="perBatch"
         :pieces="pieces"
         :continued="sameOrigin(line, dragged[at - 1])"
-        :lens="lens"
         :sweet="sweet"
       />
     </VueDraggable>

@@ -7,7 +7,7 @@ import type { Swap } from '~~/core/substitution/catalogue'
 import { showGrams } from '~/logic/format'
 import { offersFor } from '~/logic/offers'
 
-const { food, line, part, lens } = defineProps<{ food: Food; line: Line; part: PartKind; lens: string[] }>()
+const { food, line, part } = defineProps<{ food: Food; line: Line; part: PartKind }>()
 const emit = defineEmits<{ choose: [swap: Swap] }>()
 
 const bench = useBenchStore()
@@ -22,7 +22,8 @@ const popover = useTemplateRef<{
 const opened = ref(false)
 const ranked = shallowRef<RankedSwap[]>([])
 function rank() {
-  if (bench.recipe) ranked.value = offersFor(bench.recipe, line.id, lens, shelves.reference, shelves.prices)
+  if (bench.recipe)
+    ranked.value = offersFor(bench.recipe, line.id, bench.lens, shelves.reference, shelves.prices)
 }
 async function show(event: Event) {
   const anchor = event.currentTarget
@@ -64,7 +65,7 @@ function choose(swap: Swap) {
         v-for="one in offered"
         :key="one.swap.id"
         :offer="one"
-        :marked="lens.length > 0"
+        :marked="bench.lens.length > 0"
         @choose="choose(one.swap)"
         @refuse="leave(one.swap.id)"
       />

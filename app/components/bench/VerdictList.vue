@@ -52,7 +52,7 @@ const undone = computed(() => undoing(evaluation, wanted, shelves.reference.food
         >; read the packets for {{ evaluation.mayContain.join(', ').toLowerCase() }}</span
       >
     </p>
-    <h2>Take care</h2>
+    <h2 id="care-title">Take care</h2>
     <ul class="cautions small">
       <li v-for="caution in evaluation.cautions" :key="caution.code">
         {{ caution.text }} <span class="soft">({{ caution.source }})</span>

@@ -3,6 +3,7 @@ import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { MICRONUTRIENTS, type Micronutrient } from '~~/core/food/micronutrients'
 import { NUTRIENT_TABLE, type Nutrient } from '~~/core/food/nutrients'
 
+/** What can be opened: how something came about. */
 export type Topic =
   | { kind: 'nutrient'; key: Nutrient }
   | { kind: 'micronutrient'; key: Micronutrient }
@@ -11,13 +12,11 @@ export type Topic =
   | { kind: 'eaten' }
   | { kind: 'drawing'; text: string }
 
-const { topic, evaluation, cooked } = defineProps<{
+const { topic, evaluation } = defineProps<{
   topic: Topic | null
   evaluation: Evaluation | null
-  /** What a cooked piece weighed, when the cook has weighed it. */
-  cooked: number | null
 }>()
-const emit = defineEmits<{ close: []; cooked: [gramsPerPiece: number | null] }>()
+const emit = defineEmits<{ close: [] }>()
 
 const visible = computed({ get: () => topic !== null, set: () => emit('close') })
 const title = computed(() => {
@@ -39,12 +38,7 @@ const title = computed(() => {
         :of="topic.key"
         :evaluation="evaluation"
       />
-      <EatenWorking
-        v-else-if="topic?.kind === 'eaten'"
-        :evaluation="evaluation"
-        :cooked="cooked"
-        @cooked="(grams) => emit('cooked', grams)"
-      />
+      <EatenWorking v-else-if="topic?.kind === 'eaten'" :evaluation="evaluation" />
       <ProteinWorking v-else-if="topic?.kind === 'protein'" :protein="evaluation.protein" />
       <DoughWorking v-else-if="topic?.kind === 'dough'" :evaluation="evaluation" />
     </template>

@@ -36,8 +36,6 @@ const { evaluation, problems } = useEvaluation(
   () => bench.recipe,
   () => before.value,
 )
-// Lines are marked against the diets the recipe was adapted to, and against vegan until then.
-const lens = computed(() => (bench.recipe?.diets.length ? bench.recipe.diets : ['vegan']))
 
 /** Lines say themselves that they need a food or a weight; what concerns the whole is asked at the top. */
 const questions = computed(() =>
@@ -251,7 +249,6 @@ usePlaceKeys([
         :hosts="bench.recipe.parts"
         :made="madeAs(bench.recipe)"
         :pieces="bench.recipe.pieces"
-        :lens="lens"
       />
       <p class="parts no-print" role="group" aria-label="Add a part">
         <span class="soft">Add a part</span>
@@ -276,13 +273,6 @@ usePlaceKeys([
         :evaluation="evaluation"
         :baseline="bench.baseline"
         :before="before"
-        @cooked="
-          (grams) =>
-            bench.change({
-              ...bench.recipe!,
-              cooking: { ...bench.recipe!.cooking, cookedGramsPerPiece: grams },
-            })
-        "
       />
       <div v-else class="empty">
         <h2>No figures yet</h2>
