@@ -1,4 +1,4 @@
-import { newPart, type Choice, type Line, type Part, type Recipe, type Stage } from './document'
+import { newPart, type Choice, type Line, type Part, type Recipe } from './document'
 import { type CookingWay, MAX_PIECES, PART_KINDS, type PartKind } from './vocabulary'
 
 // Every change a cook makes to a document by hand. Each takes a recipe and gives a new one; the old stays as it is.
