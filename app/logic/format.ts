@@ -64,13 +64,6 @@ export function showCooking({ way, temperatureC, minutes, heat, fan, andThen }: 
 /** How a food of another shelf than our table is marked. */
 export const SHELF_WORDS = { table: '', measured: 'measured', own: 'own', import: 'taken in' } as const
 
-export const PRECOOKING_WORDS = {
-  fry: 'fried',
-  simmer: 'simmered',
-  roast: 'roasted',
-  steam: 'steamed',
-} as const
-
 /** Money in the reader's own way of writing it. */
 export function showMoney(value: number, currency: string): string {
   try {

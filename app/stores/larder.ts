@@ -7,7 +7,7 @@ import { withFoods, withNames, withSwaps, type ReferenceData } from '~~/core/tab
 import type { OwnSwap } from '~~/core/substitution/catalogue'
 import type { Recipe } from '~~/core/recipe/document'
 import { allLines } from '~~/core/recipe/lines'
-import type { PrecookingWay } from '~~/core/recipe/vocabulary'
+import type { PrecookingWay } from '~~/core/recipe/precookingWays'
 import { table } from '~~/data/table'
 import type { OwnFood, ShelvedFood } from '~~/shared/api/answers'
 import { ApiProblem, call } from '~/logic/api'

@@ -1,6 +1,7 @@
 import { saidOf, type Food, type Foods, type FoodRow } from '../food/food'
 import { MICRONUTRIENT_KEYS, type Micronutrient } from '../food/micronutrients'
-import { PRECOOKING_WAYS, type CookingWay, type PrecookingWay } from '../recipe/vocabulary'
+import { PRECOOKING_TABLE, PRECOOKING_WAYS, type Heat, type PrecookingWay } from '../recipe/precookingWays'
+import type { CookingWay } from '../recipe/vocabulary'
 
 export interface Yield {
   /** Cooked weight ÷ raw weight. */
@@ -8,34 +9,23 @@ export interface Yield {
   source: string
 }
 
-/** What kind of heat a way of cooking is, as far as vitamins ask. */
-export type Heat = 'oven' | 'fat' | 'steam' | 'water'
 const HEATS: readonly Heat[] = ['oven', 'fat', 'steam', 'water']
 
-const HEAT_OF: Readonly<Record<CookingWay | PrecookingWay, Heat>> = {
+const HEAT_OF: Readonly<Record<CookingWay, Heat>> = {
   bake: 'oven',
-  roast: 'oven',
   'deep-fry': 'fat',
   'shallow-fry': 'fat',
   griddle: 'fat',
   'brown-and-steam': 'steam',
-  fry: 'fat',
   steam: 'steam',
   boil: 'water',
-  simmer: 'water',
 }
+
+const heatOf = (way: CookingWay | PrecookingWay): Heat =>
+  way in HEAT_OF ? HEAT_OF[way as CookingWay] : PRECOOKING_TABLE[way as PrecookingWay].heat
 
 /** A food with less water than this, in %, is dry. */
 const DRY_PCT = 20
-
-const cookedAlready = (factor: number): Yield => ({ factor, source: 'common practice, no source' })
-/** Common practice, no source. */
-const COOKED_ALREADY: Readonly<Record<PrecookingWay, Yield>> = {
-  fry: cookedAlready(0.95),
-  roast: cookedAlready(0.95),
-  simmer: cookedAlready(1),
-  steam: cookedAlready(1),
-}
 
 /** What cooking leaves of a food's weight and of its vitamins. */
 export interface CookingTables {
@@ -92,7 +82,8 @@ export function yieldOf(food: Food, way: PrecookingWay, { yields }: CookingTable
   const own = yields.get(food.id)
   if (own) return own[way]
   // What is cooked already has given off its water: it dries a little more, no more than that.
-  if (food.state === 'cooked' || food.state === 'canned') return COOKED_ALREADY[way]
+  if (food.state === 'cooked' || food.state === 'canned')
+    return { factor: PRECOOKING_TABLE[way].cookedAlready, source: 'common practice, no source' }
   return (saidOf(yields, food) ?? yields.get(`group:${food.group}`))?.[way] ?? null
 }
 
@@ -102,5 +93,5 @@ export function retained(
   way: CookingWay | PrecookingWay,
   { retention }: CookingTables,
 ): number {
-  return retention.get(key)?.[HEAT_OF[way]] ?? 1
+  return retention.get(key)?.[heatOf(way)] ?? 1
 }

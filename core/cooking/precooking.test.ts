@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { food, reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import type { Part, Recipe } from '../recipe/document'
-import { PRECOOKING_WAYS } from '../recipe/vocabulary'
+import { PRECOOKING_WAYS } from '../recipe/precookingWays'
 import { yieldOf } from './cookingTables'
 
 const pies = recipeOf(

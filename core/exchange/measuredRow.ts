@@ -1,5 +1,5 @@
 import { AMINO_ACID_KEYS, type AminoAcid, type AminoAcids } from '../food/aminoAcids'
-import type { Composition } from '../food/composition'
+import { zeroComposition, type Composition } from '../food/composition'
 import { euEnergyKcal, KJ_PER_KCAL } from '../food/energy'
 import type { Allergen, Food, Origin } from '../food/food'
 import { micronutrientsWith } from '../food/micronutrients'
@@ -74,15 +74,8 @@ export function foodFromMeasuredRow(row: MeasuredRow): Food {
 
   const of = (key: string) => Number(row[key] ?? 0)
   const per100g: Composition = {
-    waterG: 0,
-    proteinG: 0,
-    fatG: 0,
-    saturatedFatG: 0,
+    ...zeroComposition(),
     carbohydrateG: Math.max(0, of('choavldf')) + of('fibtg'),
-    fibreG: 0,
-    sugarsG: 0,
-    polyolsG: 0,
-    alcoholG: 0,
     sodiumMg: of('na') * 1000,
   }
   for (const [field, column] of MEASURED_FIELDS) per100g[field] = of(column)

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { reference, recipeOf } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
-import type { PrecookingWay } from '../recipe/vocabulary'
+import type { PrecookingWay } from '../recipe/precookingWays'
 
 const moisture = (filling: readonly (readonly [string, number])[], cookedBy: PrecookingWay | null = null) => {
   const recipe = recipeOf({ shell: [['plain-flour', 300]], filling })

@@ -1,4 +1,4 @@
-import type { Food } from './food'
+import type { Composition } from './composition'
 
 /**
  * What a group of foods is, each with what it means. A new group is one row of `GROUPS`; what is asked of groups
@@ -111,15 +111,16 @@ const traitsOf: ReadonlyMap<string, ReadonlySet<string>> = new Map(
 export const groupIs = (group: string, trait: Trait): boolean => traitsOf.get(group)?.has(trait) ?? false
 
 /** Whether a food is something, by its group; false for none. */
-export const foodIs = (food: Pick<Food, 'group'> | null | undefined, trait: Trait): boolean =>
+export const foodIs = (food: { group: string } | null | undefined, trait: Trait): boolean =>
   !!food && groupIs(food.group, trait)
 
 /** 100 % in the baker's percentages: of a flour's group, with a demand for water. */
-export const isFlour = (food: Food): boolean => food.waterDemand !== null && foodIs(food, 'flour')
+export const isFlour = (food: { group: string; waterDemand: number | null }): boolean =>
+  food.waterDemand !== null && foodIs(food, 'flour')
 
 /** Fat from this share on: 100 g of it hold 50 g or more. Our own choice. */
 const FAT_G_PER_100G = 50
 
 /** An oil, butter or another fat, and no food that holds some. */
-export const isFat = (food: Food): boolean =>
+export const isFat = (food: { softeningFat: string | null; per100g: Composition }): boolean =>
   food.softeningFat !== null && food.per100g.fatG >= FAT_G_PER_100G

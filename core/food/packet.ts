@@ -1,4 +1,4 @@
-import type { Composition } from './composition'
+import { zeroComposition, type Composition } from './composition'
 import { euEnergyKcal, KJ_PER_KCAL } from './energy'
 import type { Allergen, Food, Origin } from './food'
 import {
@@ -90,7 +90,7 @@ function per100g(label: PacketLabel): Per100g {
   const sodium =
     label.salt === null ? null : label.saltUnit === 'salt g' ? label.salt * MG_SODIUM_PER_G_SALT : label.salt
   const composition: Composition = {
-    waterG: 0,
+    ...zeroComposition(),
     proteinG: take('proteinG', label.proteinG),
     fatG: take('fatG', label.fatG),
     saturatedFatG: take('saturatedFatG', label.saturatedFatG),
@@ -99,7 +99,6 @@ function per100g(label: PacketLabel): Per100g {
     sugarsG: take('sugarsG', label.sugarsG),
     // A packet that holds polyols has to say so where it claims anything; silence is taken as none.
     polyolsG: (label.polyolsG ?? 0) * factor,
-    alcoholG: 0,
     sodiumMg: take('sodiumMg', sodium),
   }
   const solids =

@@ -4,7 +4,8 @@ import { foods, reference, recipeOf } from '../../test/helpers'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import { NUTRIENTS } from '../food/nutrients'
 import { bodyOfPiece, surfaceCm2 } from '../piece/geometry'
-import { COOKING_WAYS, PRECOOKING_WAYS } from '../recipe/vocabulary'
+import { COOKING_WAYS } from '../recipe/vocabulary'
+import { PRECOOKING_WAYS } from '../recipe/precookingWays'
 
 const sum = (rows: { grams: number }[]) => rows.reduce((total, row) => total + row.grams, 0)
 const unbalanced = ({ asEaten: { balance } }: Evaluation) =>

@@ -52,8 +52,10 @@ describe('the nearest recipe', () => {
       const verdicts = evaluation.diets.filter((one) => ids.includes(one.diet))
       outcomes.push(!conflict.length && !unmet.length)
       if (conflict.length || unmet.length) {
+        // What stands in the way is a wish that was asked for, or a line that breaks one.
+        const asked = [...ids, 'dough', 'weight', 'Nothing'].join('|')
         for (const text of [...conflict, ...unmet.map((one) => one.reason)])
-          expect(text.length).toBeGreaterThan(4)
+          expect(text.toLowerCase()).toMatch(new RegExp(asked.toLowerCase()))
         return
       }
       for (const verdict of verdicts) expect(verdict.verdict, verdict.reasons.join()).not.toBe('does not fit')
@@ -81,15 +83,17 @@ describe('the nearest recipe', () => {
   })
 
   it('of one that already fits is itself', () => {
-    for (const { recipe } of demo) {
-      for (const id of ['keto-wide', 'whole-grain', 'protein-source', 'high-protein']) {
-        const fits = evaluate(recipe, reference).diets.find((one) => one.diet === id)!.fits
-        if (!fits) continue
-        const { best } = search(recipe, wishesFor(diets(id)), reference)
-        expect(best!.distance).toBeCloseTo(0, 6)
-        expect(best!.changes).toEqual([])
-        expect(best!.recipe.parts).toEqual(recipe.parts)
-      }
+    const fitting = demo.flatMap(({ recipe }) =>
+      evaluate(recipe, reference)
+        .diets.filter(({ diet, fits }) => fits && /keto-wide|whole-grain|protein/.test(diet))
+        .map(({ diet }) => ({ recipe, diet })),
+    )
+    expect(fitting.length).toBeGreaterThan(2)
+    for (const { recipe, diet } of fitting) {
+      const { best } = search(recipe, wishesFor(diets(diet)), reference)
+      expect(best!.distance).toBeCloseTo(0, 6)
+      expect(best!.changes).toEqual([])
+      expect(best!.recipe.parts).toEqual(recipe.parts)
     }
   })
 
@@ -110,10 +114,9 @@ describe('the nearest recipe', () => {
   })
 
   it('adapted twice changes nothing more', () => {
-    for (const id of ['keto', 'lighter', 'high-protein', 'whole-grain']) {
+    // "Lighter" is held against the recipe it grew from: a second time it would ask for less again.
+    for (const id of ['keto', 'high-protein', 'whole-grain']) {
       const first = adapt(pies, [id], reference)
-      // "Lighter" is held against the recipe it grew from: a second time it would ask for less again.
-      if (id === 'lighter') continue
       const second = search(first.recipe, wishesFor(diets(id)), reference)
       expect(second.best!.distance, id).toBeLessThan(0.6)
     }
@@ -191,7 +194,7 @@ describe('the nearest recipe', () => {
         }),
         reference,
       ).best!.changes.filter((change) => change.kind === 'swap').length
-    expect(count(8)).toBeLessThanOrEqual(count(0))
+    expect(count(8)).toBeLessThan(count(0))
   })
 
   it('offers clearly different ways, each of which reaches it too', () => {
@@ -429,7 +432,7 @@ describe('doughs from common practice keep their class when they are adapted (no
     const recipe = piesOf(shell)
     const { evaluation, before, conflict, changes } = adapt(recipe, [diet], reference)
     if (conflict.length) {
-      expect(conflict.join().length).toBeGreaterThan(4)
+      expect(conflict.join().toLowerCase()).toMatch(new RegExp(`${diet}|dough|weight`))
       return
     }
     // Within the slack of the search of what it was, unless it is another dough.

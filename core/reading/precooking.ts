@@ -1,4 +1,5 @@
-import { MAX_MINUTES, type LinePrecooking, type PrecookingWay } from '../recipe/vocabulary'
+import { PRECOOKING_TABLE, PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
+import { MAX_MINUTES, type LinePrecooking } from '../recipe/vocabulary'
 import { isFat, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import { isAside, withoutVents, type Clause } from './method'
@@ -13,18 +14,6 @@ export interface PrecookingRead {
   byLine: Map<ReadIngredient, LinePrecooking>
 }
 
-const WAYS: readonly [PrecookingWay, RegExp][] = [
-  [
-    'fry',
-    /\b(?:(?:stir[- ]|dry[- ]|pan[- ])?fr(?:y|ied|ying)|saut[eé](?:ed|ing)?|soften|sweat|brown(?:ed)?(?! (?:sugar|rice|lentils|bread|flour|sauce|onions))|wilt|toss on|scrambled?|temper|splutter|caramelis|caramelize|bhuno)\b|\bcook\b[^.]{0,40}\b(?:oil|butter|ghee|lard|fat)\b/i,
-  ],
-  ['roast', /\b(?:roast(?:ed)?|char(?:red)?|grill(?:ed)?|bake (?:the|until|whole)|broil)\b/i],
-  ['steam', /\b(?:steam(?:ed)?|microwaved?)\b/i],
-  [
-    'simmer',
-    /\b(?:simmer(?:ed|ing)?|boil(?:ed|ing)?|poach(?:ed)?|stew(?:ed)?|brais(?:e|ed)|blanch(?:ed)?|pressure[- ]cook(?:ed)?|parboil(?:ed)?|reduce|thicken)\b/i,
-  ],
-]
 /** "Heat the oil": the pot is hot and nothing is in it yet. */
 const HEATS_FAT =
   /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i
@@ -46,9 +35,8 @@ const INGREDIENT_STATES =
 const WHOLE_SHARE = 0.6
 
 function wayIn(text: string, hasFat: boolean, fatNamed: boolean): PrecookingWay | null {
-  for (const [way, pattern] of WAYS) {
-    const match = pattern.exec(text)
-    if (!match) continue
+  for (const way of PRECOOKING_WAYS) {
+    if (!PRECOOKING_TABLE[way].said.test(text)) continue
     // "Roast on a low flame" is done in a dry pan; nothing of an oven is meant.
     if (
       way === 'roast' &&

@@ -12,10 +12,10 @@ import {
   MEASURED_BY,
   PART_KINDS,
   PLAIN_COOKING,
-  PRECOOKING_WAYS,
   RECIPE_VERSION,
   SHAPES,
 } from './vocabulary'
+import { PRECOOKING_WAYS } from './precookingWays'
 
 const text = (max: number) => z.string().max(max, `use at most ${max} characters`)
 

@@ -1,3 +1,5 @@
+import { PRECOOKING_WAYS, type PrecookingWay } from './precookingWays'
+
 // The words of a recipe document: what a part, a shape, a way of cooking may be. Everything else is built on them.
 
 /** The version of the recipe document. A change that old readers cannot take raises it. */
@@ -27,13 +29,12 @@ export const COOKING_WAYS = [
 ] as const
 export type CookingWay = (typeof COOKING_WAYS)[number]
 
-/** How a filling may be cooked before it goes in. */
-export const PRECOOKING_WAYS = ['fry', 'simmer', 'roast', 'steam'] as const
-export type PrecookingWay = (typeof PRECOOKING_WAYS)[number]
-
 /** How one line may differ from its filling: cooked otherwise, or raw. */
-export const LINE_PRECOOKING = [...PRECOOKING_WAYS, 'raw'] as const
-export type LinePrecooking = (typeof LINE_PRECOOKING)[number]
+export const LINE_PRECOOKING: readonly [PrecookingWay, ...PrecookingWay[], 'raw'] = [
+  ...PRECOOKING_WAYS,
+  'raw',
+]
+export type LinePrecooking = PrecookingWay | 'raw'
 
 /** How an amount was come by, from the surest: what a scale said, about so much, by spoon or cup, by count. */
 export const MEASURED_BY = ['scale', 'about', 'volume', 'count'] as const

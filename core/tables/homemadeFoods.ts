@@ -3,7 +3,7 @@ import { COMPOSITION_KEYS, zeroComposition, type Composition } from '../food/com
 import { euEnergyKcal } from '../food/energy'
 import { list, unitGramsFrom, type Food, type FoodRow, type Foods } from '../food/food'
 import { MICRONUTRIENT_KEYS, type Micronutrients } from '../food/micronutrients'
-import { PRECOOKING_WAYS, type PrecookingWay } from '../recipe/vocabulary'
+import { PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
 import { retained, type CookingTables } from '../cooking/cookingTables'
 
 export interface Ingredient {

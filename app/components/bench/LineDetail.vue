@@ -3,8 +3,9 @@ import { howToMake } from '~~/core/food/homemade'
 import type { Food } from '~~/core/food/food'
 import type { Contribution } from '~~/core/nutrition/contributions'
 import type { Line, Part } from '~~/core/recipe/document'
-import { PART_NAMES, PRECOOKING_WAYS, type PartKind } from '~~/core/recipe/vocabulary'
-import { PRECOOKING_WORDS, showGrams } from '~/logic/format'
+import { PART_NAMES, type PartKind } from '~~/core/recipe/vocabulary'
+import { PRECOOKING_TABLE, PRECOOKING_WAYS } from '~~/core/recipe/precookingWays'
+import { showGrams } from '~/logic/format'
 import { typedWeight } from '~/logic/typedWeight'
 
 const { line, food, part, partId, hosts, contribution } = defineProps<{
@@ -83,7 +84,9 @@ function rewrite() {
       <select :id="cookSelect" class="field" :value="line.cookedBy ?? ''" @change="cookLine">
         <option value="">as its part does</option>
         <option value="raw">raw</option>
-        <option v-for="way in PRECOOKING_WAYS" :key="way" :value="way">{{ PRECOOKING_WORDS[way] }}</option>
+        <option v-for="way in PRECOOKING_WAYS" :key="way" :value="way">
+          {{ PRECOOKING_TABLE[way].name }}
+        </option>
       </select>
     </template>
     <template v-if="part === 'pan' || part === 'finish'">

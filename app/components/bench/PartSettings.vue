@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { PartFigures } from '~~/core/evaluation/evaluate'
 import type { Part } from '~~/core/recipe/document'
-import { MAX_LINE_GRAMS, MAX_MINUTES, MAX_PIECES, PRECOOKING_WAYS } from '~~/core/recipe/vocabulary'
-import { PRECOOKING_WORDS, showGrams } from '~/logic/format'
+import { MAX_LINE_GRAMS, MAX_MINUTES, MAX_PIECES } from '~~/core/recipe/vocabulary'
+import { PRECOOKING_TABLE, PRECOOKING_WAYS } from '~~/core/recipe/precookingWays'
+import { showGrams } from '~/logic/format'
 
 const { part, figures, several } = defineProps<{
   part: Part
@@ -59,7 +60,9 @@ const shown = (value: number | null | undefined) => (value == null ? '' : showGr
                 : 'as it is'
             }}
           </option>
-          <option v-for="way in PRECOOKING_WAYS" :key="way" :value="way">{{ PRECOOKING_WORDS[way] }}</option>
+          <option v-for="way in PRECOOKING_WAYS" :key="way" :value="way">
+            {{ PRECOOKING_TABLE[way].name }}
+          </option>
         </select></label
       >
       <template v-if="part.cookedBy || part.lines.some((line) => line.cookedBy)">

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { PRECOOKING_TABLE } from '~~/core/recipe/precookingWays'
 import { PART_NAMES } from '~~/core/recipe/vocabulary'
 import type { Intake } from '~~/core/reading/readRecipe'
 import type { Answer, Question } from '~~/core/reading/questions'
-import { plainPart, PRECOOKING_WORDS, showCooking, showGrams } from '~/logic/format'
+import { plainPart, showCooking, showGrams } from '~/logic/format'
 import { SHAPE_NAMES } from '~~/core/piece/shapes'
 
 const shelves = useLarderStore()
@@ -31,7 +32,7 @@ const about = (part: (typeof recipe.value.parts)[number]) =>
     part.into && `goes into the ${partName(part.into)}`,
     part.pieces && `for ${part.pieces} pieces`,
     part.cookedBy &&
-      `${PRECOOKING_WORDS[part.cookedBy]} first${part.cookedMinutes ? `, ${part.cookedMinutes} min` : ''}`,
+      `${PRECOOKING_TABLE[part.cookedBy].name} first${part.cookedMinutes ? `, ${part.cookedMinutes} min` : ''}`,
     !part.cookedBy &&
       part.lines.some((line) => line.cookedBy && line.cookedBy !== 'raw') &&
       'some of it cooked first',
