@@ -11,7 +11,7 @@ const LOOK_MILLISECONDS = 1000
 /** The server says so when starting it again will not help: the database is of a newer program. */
 const EXIT_SCHEMA = 3
 /** A server that never gets ready is not started again for ever. */
-const MOST_RESTARTS = 5
+const MAX_RESTARTS = 5
 
 let held = null
 let server = null
@@ -53,7 +53,7 @@ async function serve(databaseUrl) {
   const again = async () => {
     for (let tries = 1; !stopping; tries++) {
       const code = server.exitCode ?? server.signalCode
-      if (code === EXIT_SCHEMA || tries > MOST_RESTARTS) return stop(typeof code === 'number' ? code || 1 : 1)
+      if (code === EXIT_SCHEMA || tries > MAX_RESTARTS) return stop(typeof code === 'number' ? code || 1 : 1)
       say(`The server ended with ${code}; it is started again`)
       try {
         await once()

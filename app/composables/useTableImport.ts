@@ -5,7 +5,7 @@ import { ApiProblem, call, sendBytes } from '~/logic/api'
 const CHUNK_BYTES = 2_000_000
 const POLL_MS = 400
 /** A broken line is tried again this often, waiting longer each time. */
-const MOST_TRIES = 5
+const MAX_TRIES = 5
 
 /** The table's file that a file on disk is: "food_nutrient (2).csv" is food_nutrient. */
 export function tableFileOf(name: string): TableFile | null {
@@ -45,7 +45,7 @@ export function useTableImport() {
         tries = 0
         if (last) return
       } catch (error) {
-        if (!(error instanceof ApiProblem) || !error.away || ++tries > MOST_TRIES) throw error
+        if (!(error instanceof ApiProblem) || !error.away || ++tries > MAX_TRIES) throw error
         await new Promise((done) => setTimeout(done, 500 * 2 ** tries))
       }
     }

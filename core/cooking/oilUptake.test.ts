@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { COOKING_WAYS, SHAPES } from '../recipe/vocabulary'
 import { bodyOfPiece, surfaceCm2 } from '../piece/geometry'
-import { fatUptake, type FriedBatch } from './oilUptake'
+import { oilUptake, type FriedPieces } from './oilUptake'
 
-const batch = (more: Partial<FriedBatch> = {}): FriedBatch => ({
+const batch = (more: Partial<FriedPieces> = {}): FriedPieces => ({
   way: 'deep-fry',
   shape: 'half-moon',
   pieces: 10,
@@ -14,11 +14,11 @@ const batch = (more: Partial<FriedBatch> = {}): FriedBatch => ({
   doughFatPct: 5,
   ...more,
 })
-const shareOf = (one: FriedBatch) => fatUptake(one).grams / (one.doughGrams + one.fillingGrams)
+const shareOf = (one: FriedPieces) => oilUptake(one).grams / (one.doughGrams + one.fillingGrams)
 
 describe('fat taken up from the pan (from memory of practice)', () => {
   it('is some 8 % of the weight of a deep-fried half-moon of 60 g, and less by milder ways', () => {
-    const share = (way: FriedBatch['way']) => shareOf(batch({ way }))
+    const share = (way: FriedPieces['way']) => shareOf(batch({ way }))
     expect(share('deep-fry')).toBeGreaterThan(0.06)
     expect(share('deep-fry')).toBeLessThan(0.1)
     expect(share('shallow-fry')).toBeLessThan(share('deep-fry'))
@@ -28,7 +28,7 @@ describe('fat taken up from the pan (from memory of practice)', () => {
   })
 
   it('is 0.045 g on each cm² of the piece that is drawn', () => {
-    const { grams } = fatUptake(batch({ shape: 'bun', doughGrams: 300, fillingGrams: 300 }))
+    const { grams } = oilUptake(batch({ shape: 'bun', doughGrams: 300, fillingGrams: 300 }))
     const drawn = bodyOfPiece('bun', 30, 30)
     expect(drawn.wallMm).toBeGreaterThan(2.5)
     expect(grams).toBeCloseTo(10 * 0.045 * surfaceCm2(drawn), 9)
@@ -41,37 +41,37 @@ describe('fat taken up from the pan (from memory of practice)', () => {
   })
 
   it('is more of a thin dough and less of a thick one, and says so', () => {
-    const thin = fatUptake(batch({ doughGrams: 150, fillingGrams: 450 }))
-    const thick = fatUptake(batch({ shape: 'bun', pieces: 4, doughGrams: 590, fillingGrams: 10 }))
+    const thin = oilUptake(batch({ doughGrams: 150, fillingGrams: 450 }))
+    const thick = oilUptake(batch({ shape: 'bun', pieces: 4, doughGrams: 590, fillingGrams: 10 }))
     expect(thin.why).toMatch(/the dough is thin/)
     expect(thick.why).toMatch(/the dough is thick/)
     expect(thin.grams).toBeCloseTo(10 * 1.15 * 0.045 * surfaceCm2(bodyOfPiece('half-moon', 15, 45)), 9)
   })
 
   it('is the whole of what greases a tray', () => {
-    expect(fatUptake(batch({ way: 'bake', panFatGrams: 12 }))).toMatchObject({ grams: 12 })
-    expect(fatUptake(batch({ way: 'steam', panFatGrams: 5 }))).toMatchObject({ grams: 5 })
+    expect(oilUptake(batch({ way: 'bake', panFatGrams: 12 }))).toMatchObject({ grams: 12 })
+    expect(oilUptake(batch({ way: 'steam', panFatGrams: 5 }))).toMatchObject({ grams: 5 })
   })
 
   it('is a quarter less when a deep-fried dough holds 15 % fat, and says why', () => {
-    const lean = fatUptake(batch({ doughFatPct: 14.9 }))
-    const rich = fatUptake(batch({ doughFatPct: 15 }))
+    const lean = oilUptake(batch({ doughFatPct: 14.9 }))
+    const rich = oilUptake(batch({ doughFatPct: 15 }))
     expect(rich.grams).toBeCloseTo(0.75 * lean.grams, 9)
     expect(rich.why).toMatch(/fat of its own/)
-    const griddled = (doughFatPct: number) => fatUptake(batch({ way: 'griddle', doughFatPct })).grams
+    const griddled = (doughFatPct: number) => oilUptake(batch({ way: 'griddle', doughFatPct })).grams
     expect(griddled(40)).toBe(griddled(0))
   })
 
   it('states its band', () => {
-    const { grams, why } = fatUptake(batch())
+    const { grams, why } = oilUptake(batch())
     const [, low, high] = /likely ([\d.]+) to ([\d.]+)/.exec(why)!
     expect(Number(low)).toBeCloseTo(grams / 20, 1)
     expect(Number(high)).toBeCloseTo((3 * grams) / 20, 1)
   })
 
   it('never takes more than there is, and says so', () => {
-    expect(fatUptake(batch({ panFatGrams: 3 }))).toMatchObject({ grams: 3 })
-    expect(fatUptake(batch({ panFatGrams: 3 })).why).toMatch(/no more than the pan holds/)
+    expect(oilUptake(batch({ panFatGrams: 3 }))).toMatchObject({ grams: 3 })
+    expect(oilUptake(batch({ panFatGrams: 3 })).why).toMatch(/no more than the pan holds/)
   })
 
   it('lies between nothing and all, and grows with the oil, for every way and shape', () => {
@@ -86,10 +86,10 @@ describe('fat taken up from the pan (from memory of practice)', () => {
         grams,
         (way, shape, panFatGrams, doughGrams, fillingGrams, doughFatPct) => {
           const one = batch({ way, shape, panFatGrams, doughGrams, fillingGrams, doughFatPct })
-          const taken = fatUptake(one).grams
+          const taken = oilUptake(one).grams
           expect(taken).toBeGreaterThanOrEqual(0)
           expect(taken).toBeLessThanOrEqual(panFatGrams)
-          expect(fatUptake({ ...one, panFatGrams: panFatGrams + 10 }).grams).toBeGreaterThanOrEqual(taken)
+          expect(oilUptake({ ...one, panFatGrams: panFatGrams + 10 }).grams).toBeGreaterThanOrEqual(taken)
         },
       ),
     )

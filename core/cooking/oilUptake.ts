@@ -32,7 +32,7 @@ export interface Uptake {
   why: string
 }
 
-export interface FriedBatch {
+export interface FriedPieces {
   way: CookingWay
   shape: Shape
   pieces: number
@@ -48,7 +48,7 @@ export interface FriedBatch {
  * Fat taken up from the pan by a batch: by way of cooking, surface, thickness of the dough, and the dough's own
  * fat. Baking and steaming: what greases the tray is eaten whole; boiling: none.
  */
-export function fatUptake(batch: FriedBatch): Uptake {
+export function oilUptake(batch: FriedPieces): Uptake {
   const { way, shape, pieces, panFatGrams, doughGrams, fillingGrams } = batch
   if (way === 'bake' || way === 'steam') return { grams: panFatGrams, why: 'greasing fat is eaten whole' }
   if (way === 'boil') return { grams: 0, why: 'boiling water is poured away' }

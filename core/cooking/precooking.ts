@@ -1,5 +1,5 @@
 import { foodIs } from '../food/groups'
-import type { DoughAmount } from '../dough/softness'
+import type { FoodAmount } from '../dough/softness'
 import { looseWaterOf } from '../filling/moisture'
 import type { Part } from '../recipe/document'
 import type { LinePrecooking } from '../recipe/vocabulary'
@@ -13,7 +13,7 @@ export interface CookedOff {
 }
 
 /** No food gives off more of its water than this before it burns. Common practice, no source. */
-const MOST_WATER_LOST = 0.9
+const MAX_WATER_LOST = 0.9
 
 /**
  * What of a liquid is gone after simmering uncovered: one part in a hundred a minute of what is there, so a tenth
@@ -30,14 +30,14 @@ const SIMMERED_OFF_PER_MINUTE = 0.0105
  */
 export function cookedOffOf(
   part: Part,
-  amounts: readonly (DoughAmount & { line: { id: string; cookedBy: LinePrecooking | null } })[],
+  amounts: readonly (FoodAmount & { line: { id: string; cookedBy: LinePrecooking | null } })[],
   tables: CookingTables,
 ): CookedOff {
   const byLine = new Map<string, number>()
   const { cookedBy, finishedGrams, cookedMinutes, untilDry } = part
-  const rawOf = (one: DoughAmount) => one.grams + one.waterChangeGrams
+  const rawOf = (one: FoodAmount) => one.grams + one.waterChangeGrams
   if (finishedGrams !== null) {
-    const water = (one: DoughAmount) =>
+    const water = (one: FoodAmount) =>
       Math.max(0, (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams)
     const raw = amounts.reduce((sum, one) => sum + rawOf(one), 0)
     const all = amounts.reduce((sum, one) => sum + water(one), 0)
@@ -56,7 +56,7 @@ export function cookedOffOf(
     const found = yieldOf(one.food, way, tables)
     if (!found) continue
     const most =
-      MOST_WATER_LOST * Math.max(0, (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams)
+      MAX_WATER_LOST * Math.max(0, (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams)
     const simmered = way === 'simmer' && cookedMinutes !== null && foodIs(one.food, 'splash')
     const share = simmered ? 1 - Math.exp(-SIMMERED_OFF_PER_MINUTE * cookedMinutes) : 1 - found.factor
     const off = Math.min(Math.max(rawOf(one) * share, untilDry ? looseWaterOf(one) : 0), most)

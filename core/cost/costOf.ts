@@ -41,7 +41,7 @@ export interface Cost {
 const FREE = new Set(['water'])
 
 /** A pinch of something without a price is not worth a word. Common practice, no source. */
-const LEAST_GRAMS = 5
+const MIN_GRAMS = 5
 
 /** What goes into something home-made, where it has no price of its own; null for what is bought. */
 function homemadeCost(food: Food, grams: number, prices: PriceBook) {
@@ -82,9 +82,9 @@ export function costOf(
     const own = grams === null ? null : food && !price ? homemadeCost(food, grams, prices) : null
     const cost = price && grams !== null ? (price.price * grams) / price.packGrams : (own?.cost ?? null)
     if (cost !== null) batch += cost
-    const lacking = own ? own.unknown : cost === null ? [{ name, grams: grams ?? LEAST_GRAMS }] : []
+    const lacking = own ? own.unknown : cost === null ? [{ name, grams: grams ?? MIN_GRAMS }] : []
     for (const one of lacking)
-      if (one.grams >= LEAST_GRAMS && !unknown.includes(one.name)) unknown.push(one.name)
+      if (one.grams >= MIN_GRAMS && !unknown.includes(one.name)) unknown.push(one.name)
     lines.push({ lineId: line.id, name, grams: grams ?? 0, cost, price })
   }
   return { batch, perPiece: batch / recipe.pieces, perServing: batch / recipe.servings, lines, unknown }

@@ -1,7 +1,7 @@
 import type { CookingWay, Shape } from '../recipe/vocabulary'
 import type { DoughFigures } from './assess'
 import { familyOf, type DoughFamily } from './family'
-import type { DoughAmount } from './softness'
+import type { FoodAmount } from './softness'
 import { needsOf, strengthOf, type DoughTables, type Need } from './strength'
 
 export const ABILITY_NAMES = [
@@ -107,7 +107,7 @@ const LACKS: Readonly<
 /** What a dough can do, and what its shape and cooking ask that it cannot. */
 export function abilitiesOf(
   dough: DoughFigures,
-  amounts: readonly DoughAmount[],
+  amounts: readonly FoodAmount[],
   shape: Shape,
   way: CookingWay,
   tables: DoughTables,

@@ -5,11 +5,11 @@ import {
   softnessOf,
   softnessTerms,
   type Consistency,
-  type DoughAmount,
+  type FoodAmount,
   type SoftnessTerms,
 } from './softness'
 
-export interface DoughLine extends DoughAmount {
+export interface DoughLine extends FoodAmount {
   line: Line
 }
 

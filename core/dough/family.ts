@@ -1,7 +1,7 @@
 import { SHAPE_TABLE } from '../piece/shapes'
 import { foodIs, isFlour } from '../food/groups'
 import type { CookingWay, Shape } from '../recipe/vocabulary'
-import type { DoughAmount } from './softness'
+import type { FoodAmount } from './softness'
 
 /** Kinds of dough as cooks tell them apart: by what makes them hold, and by what they are for. */
 export const DOUGH_FAMILIES = [
@@ -34,7 +34,7 @@ const LAYERED_FAT_PCT = 55
  * @param fatPct fat in % of the flour
  */
 export function familyOf(
-  amounts: readonly DoughAmount[],
+  amounts: readonly FoodAmount[],
   { ready, fatPct, way, shape }: { ready: boolean; fatPct: number; way: CookingWay; shape: Shape },
 ): DoughFamily {
   if (ready) return 'bought'

@@ -39,7 +39,7 @@ export function consistencyOf(softness: number, fatPct = 0): Consistency {
 export const FAT_SOFTENING = { oil: 0.45, solid: 0.25 } as const
 
 /** An amount of a food in a dough. `waterChangeGrams` is water taken up or lost beforehand. */
-export interface DoughAmount {
+export interface FoodAmount {
   food: Food
   grams: number
   waterChangeGrams: number
@@ -53,7 +53,7 @@ export interface SoftnessTerms {
 }
 
 /** The terms of one ingredient. A food without `softeningFat` adds water but no shortening. */
-export function softnessTerms({ food, grams, waterChangeGrams }: DoughAmount): SoftnessTerms {
+export function softnessTerms({ food, grams, waterChangeGrams }: FoodAmount): SoftnessTerms {
   const water = (grams * food.per100g.waterG) / 100
   const isFlour = food.waterDemand !== null
   return {
@@ -79,7 +79,7 @@ export function softnessOf(terms: SoftnessTerms): number | null {
   return (terms.freeWaterGrams + terms.fatShareGrams) / terms.waterDemandGrams
 }
 
-export function sumSoftness(amounts: readonly DoughAmount[]): SoftnessTerms {
+export function sumSoftness(amounts: readonly FoodAmount[]): SoftnessTerms {
   const sum = { freeWaterGrams: 0, fatShareGrams: 0, waterDemandGrams: 0 }
   for (const amount of amounts) {
     const terms = softnessTerms(amount)

@@ -1,7 +1,7 @@
 import { DOUGH_FAMILIES, type DoughFamily } from './family'
 import { saidOf, type Food, type FoodRow, type Foods } from '../food/food'
 import { COOKING_WAYS, SHAPES, type CookingWay, type Shape } from '../recipe/vocabulary'
-import type { DoughAmount } from './softness'
+import type { FoodAmount } from './softness'
 
 /** What an ingredient does for a dough, 1 being plain wheat flour, gram for gram. */
 export interface Strength {
@@ -79,7 +79,7 @@ export function doughTablesFromRows(
 /** Fat beyond this share of the flour shortens: each percent above takes a hundredth of the strength. */
 const SHORTENS_FROM_PCT = 10
 const SHORTENING_PER_PCT = 0.01
-const MOST_SHORTENED = 0.6
+const MAX_SHORTENED = 0.6
 
 /** What the ingredients bring to the dough's strength, before fat shortens it, in grams of plain flour. */
 export const strengthGrams = (food: Food, grams: number, { strengths }: DoughTables): number => {
@@ -108,7 +108,7 @@ export interface DoughStrength {
  * @param fatPct fat in % of flour
  */
 export function strengthOf(
-  amounts: readonly DoughAmount[],
+  amounts: readonly FoodAmount[],
   flourGrams: number,
   fatPct: number,
   tables: DoughTables,
@@ -125,7 +125,7 @@ export function strengthOf(
 
 /** The share of its strength that a dough keeps with this much fat in % of flour. */
 export const shortening = (fatPct: number): number =>
-  1 - Math.min(MOST_SHORTENED, Math.max(0, fatPct - SHORTENS_FROM_PCT) * SHORTENING_PER_PCT)
+  1 - Math.min(MAX_SHORTENED, Math.max(0, fatPct - SHORTENS_FROM_PCT) * SHORTENING_PER_PCT)
 
 /**
  * The needs of a shape and a way of cooking; for each ability only the strictest counts. What is asked of a family

@@ -10,12 +10,12 @@ import { EU_FACTORS_KCAL_PER_G } from '../food/energy'
 import { NUTRIENTS } from '../food/nutrients'
 import type { ReferenceData } from '../tables/referenceData'
 import { asEatenOf, type AsEaten } from '../nutrition/asEaten'
-import { reckonBatch, type Batch } from '../nutrition/contributions'
+import { computeBatch, type Batch } from '../nutrition/contributions'
 import { micronutrientsOf, type MicronutrientFigures } from '../nutrition/micronutrients'
 import { proteinQualityOf, type ProteinQuality } from '../nutrition/proteinQuality'
 import { unknownFigures, type UnknownFigures } from '../nutrition/unknownFigures'
 import { addFigures, scaleFigures, zeroFigures, type Figures } from '../nutrition/figures'
-import { spreadOf, type Spread } from '../nutrition/uncertainty'
+import { uncertaintyOf, type Uncertainty } from '../nutrition/uncertainty'
 import { checkRecipe } from '../recipe/check'
 import { RecipeProblem } from '../recipe/problem'
 import type { Recipe } from '../recipe/document'
@@ -60,7 +60,7 @@ export interface Evaluation {
   /** The cooked piece, and where everything that was listed went. */
   asEaten: AsEaten
   /** How far the figures may be off, and what would narrow them. */
-  spread: Spread
+  spread: Uncertainty
   /** Figures that a food of the recipe does not give: "at least", with the foods that lack them. */
   unknown: UnknownFigures
   /** Minerals and vitamins, with the foods whose figure is not known. */
@@ -176,7 +176,7 @@ export function evaluate(
   const problems = checkRecipe(recipe, reference.foods)
   if (problems.length) throw new RecipeProblem(problems)
 
-  const batch = reckonBatch(recipe, reference.foods, reference.cooking)
+  const batch = computeBatch(recipe, reference.foods, reference.cooking)
   const { parts, totals } = partFigures(recipe, batch)
   const perPiece = scaleFigures(totals, 1 / recipe.pieces)
   const perServing = scaleFigures(totals, 1 / recipe.servings)
@@ -217,7 +217,7 @@ export function evaluate(
     complete: missing.length === 0,
     missing,
     asEaten,
-    spread: spreadOf(batch, byId, recipe.pieces),
+    spread: uncertaintyOf(batch, byId, recipe.pieces),
     micronutrients: micronutrientsOf(
       batch.contributions,
       batch.uncounted,

@@ -139,7 +139,7 @@ const COLUMNS: Readonly<Record<AminoAcid, string[]>> = {
 }
 
 /** More sulphur amino acids than this, in mg per g of protein, is not found in food proteins but egg white. */
-const MOST_SULPHUR_MG_PER_G = 80
+const MAX_SULPHUR_MG_PER_G = 80
 
 /**
  * Amino acids of a measured row; null without protein or analysis. Rows of meat and egg that state more sulphur
@@ -153,6 +153,6 @@ function aminoAcidsOf(row: MeasuredRow, code: string, animal: boolean): AminoAci
     const grams = COLUMNS[key].reduce((sum, column) => sum + Number(row[column] ?? 0), 0)
     mgPerGProtein[key] = (1000 * grams) / proteinG
   }
-  if (animal && mgPerGProtein.sulphur > MOST_SULPHUR_MG_PER_G) return null
+  if (animal && mgPerGProtein.sulphur > MAX_SULPHUR_MG_PER_G) return null
   return { mgPerGProtein, source: `Indian Food Composition Tables 2017, ${code}` }
 }

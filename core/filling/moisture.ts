@@ -1,4 +1,4 @@
-import type { DoughAmount } from '../dough/softness'
+import type { FoodAmount } from '../dough/softness'
 
 /** Water that a gram of a binder holds in a filling, in grams. From memory of practice, no published source. */
 const BINDS: Readonly<Record<string, number>> = {
@@ -99,13 +99,13 @@ export interface FillingMoisture {
 }
 
 /** Water that a food lets go in a filling, in grams, of its own and of what it has taken up. */
-export function looseWaterOf({ food, grams, waterChangeGrams }: DoughAmount): number {
+export function looseWaterOf({ food, grams, waterChangeGrams }: FoodAmount): number {
   const share = WEEPS_OF[food.id] ?? WEEPS[food.group] ?? 0
   return Math.max(0, (grams * food.per100g.waterG * share) / 100 + Math.min(0, waterChangeGrams))
 }
 
 /** A weighed line of a filling. */
-export interface FillingAmount extends DoughAmount {
+export interface FillingAmount extends FoodAmount {
   line: { id: string }
   /** Water cooked out of the line before it goes in. */
   cookedOffGrams: number

@@ -56,7 +56,7 @@ const MUCH_SALT_G = 10
  * More than any food has in 100 g, from memory of food tables: dried herbs and yeast, liver, egg yolk. Above it a
  * unit was mistaken, mg for µg or the other way round.
  */
-const MOST_PER_100G: Record<Micronutrient, number> = {
+const MAX_PER_100G: Record<Micronutrient, number> = {
   calciumMg: 3000,
   ironMg: 130,
   zincMg: 100,
@@ -195,7 +195,7 @@ export function checkLabel(label: PacketLabel): LabelDoubt[] {
     error('transFatG', `${transFatG} g of trans fat cannot be more than the ${label.fatG} g of fat`)
   for (const [key, value] of Object.entries(microPer100g(label))) {
     const { name, unit } = MICRONUTRIENTS[key as Micronutrient]
-    if (value !== null && value > MOST_PER_100G[key as Micronutrient])
+    if (value !== null && value > MAX_PER_100G[key as Micronutrient])
       check(key, `${round(value)} ${unit} of ${name} in 100 g is more than foods have; is the unit right?`)
   }
   if (c.sodiumMg > MUCH_SALT_G * MG_SODIUM_PER_G_SALT)

@@ -6,7 +6,7 @@ import type { Recipe } from '../recipe/document'
 import { allLines } from '../recipe/lines'
 import { methodChanges } from './methodChanges'
 import { rankSwaps } from '../optimisation/rankSwaps'
-import { undoing } from './pitfalls'
+import { pitfallsOf } from './pitfalls'
 
 const buns: Recipe = {
   ...recipeOf(
@@ -118,7 +118,7 @@ describe('swaps for a line, ranked', () => {
 
 describe('what undoes the point', () => {
   const of = (recipe: Recipe, diets: string[]) =>
-    undoing(evaluate(recipe, reference), diets, foods).join(' | ')
+    pitfallsOf(evaluate(recipe, reference), diets, foods).join(' | ')
 
   it('a whole-grain griddle bread drowned in oil', () => {
     const drowned = recipeOf(

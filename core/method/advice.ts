@@ -238,6 +238,6 @@ const MELTED =
 /** The recipe with the advice on it in place of what was advised before. */
 export function withAdvice(recipe: Recipe, advice: readonly RecipeNote[]): Recipe {
   const others = recipe.notes.filter((note) => !RECKONED.has(note.code))
-  return { ...recipe, notes: [...others, ...advice].slice(0, MOST_NOTES) }
+  return { ...recipe, notes: [...others, ...advice].slice(0, MAX_NOTES) }
 }
-const MOST_NOTES = 60
+const MAX_NOTES = 60

@@ -43,8 +43,8 @@ const INSTEAD: Partial<Record<CookingWay, Instead>> = {
 export const GIVEN_UP = Object.keys(INSTEAD) as CookingWay[]
 
 /** Fat from the pan below this share of the energy is not worth another way of cooking. Our own choice. */
-const LEAST_ENERGY_SHARE = 0.05
-const MOST_MINUTES = 40
+const MIN_ENERGY_SHARE = 0.05
+const MAX_INSTEAD_MINUTES = 40
 
 export interface CookedOtherwise {
   recipe: Recipe
@@ -71,7 +71,7 @@ export function cookOtherwise(recipe: Recipe, evaluation: Evaluation, foods: Foo
     .filter((one) => ids.has(one.lineId))
     .reduce((sum, one) => sum + one.foodGrams, 0)
   const batchKcal = evaluation.perPiece.energyKcal * evaluation.pieces
-  if (takenGrams * EU_FACTORS_KCAL_PER_G.fat < LEAST_ENERGY_SHARE * batchKcal) return null
+  if (takenGrams * EU_FACTORS_KCAL_PER_G.fat < MIN_ENERGY_SHARE * batchKcal) return null
 
   const gramsOf = (kind: PartKind) =>
     evaluation.parts.filter((one) => one.kind === kind).reduce((sum, one) => sum + one.grams, 0)
@@ -82,7 +82,7 @@ export function cookOtherwise(recipe: Recipe, evaluation: Evaluation, foods: Foo
   const brushed = instead.brushedGPerCm2 * surface * recipe.pieces
   const grams = Math.round(10 * Math.min(brushed, takenGrams)) / 10
   const { of40g, perGram } = instead.minutes
-  const minutes = Math.min(MOST_MINUTES, Math.round(of40g + perGram * Math.max(0, rawGrams - 40)))
+  const minutes = Math.min(MAX_INSTEAD_MINUTES, Math.round(of40g + perGram * Math.max(0, rawGrams - 40)))
   const heat = instead.temperatureC === null ? '' : ` at ${instead.temperatureC} °C`
   const to = `${instead.way}${heat} for about ${minutes} min`
   const why = `${Math.round(grams)} g of fat instead of ${Math.round(takenGrams)} g taken up from the pan: ${instead.how}`

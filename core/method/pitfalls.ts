@@ -12,7 +12,7 @@ const PLANT_CHEESE_SHARE = 0.15
  * What undoes the point of an adaptation: a lighter or whole-grain piece drowned in oil, a dip that eats the gain,
  * protein that is all one slice of cheese, a plant cheese that is fat and starch.
  */
-export function undoing(evaluation: Evaluation, diets: readonly string[], foods: Foods): string[] {
+export function pitfallsOf(evaluation: Evaluation, diets: readonly string[], foods: Foods): string[] {
   const found: string[] = []
   const kcal = evaluation.perPiece.energyKcal
   if (!diets.length || kcal <= 0) return found

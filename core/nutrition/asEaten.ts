@@ -41,10 +41,10 @@ const WATER_LOSS_SHARE: Readonly<Record<CookingWay, number>> = {
 }
 
 /** Less than this is no row of the balance. */
-const LEAST_GRAMS = 0.005
+const MIN_GRAMS = 0.005
 
 /** A piece that gave off more of its water than this would be a rusk. */
-const MOST_WATER_LOST = 0.9
+const MAX_WATER_LOST = 0.9
 
 /**
  * The piece as it is eaten, and where everything went.
@@ -60,7 +60,7 @@ export function asEatenOf(recipe: Recipe, batch: Batch, totals: Figures): AsEate
   let waterGrams = 0
   for (const one of batch.contributions) {
     madeGrams += one.grams + one.leftGrams + one.cookedOffGrams
-    if (one.leftGrams > LEAST_GRAMS) {
+    if (one.leftGrams > MIN_GRAMS) {
       const what = one.leftWhere
       const known = left.get(what)
       left.set(what, { what, grams: (known?.grams ?? 0) + one.leftGrams, why: one.eatenWhy })
@@ -73,7 +73,7 @@ export function asEatenOf(recipe: Recipe, batch: Batch, totals: Figures): AsEate
   const { lossGrams, why } = waterLoss(recipe, totals, pieceGrams, waterGrams)
   const eatenGrams = totals.grams - lossGrams
   const row = (what: string, grams: number, because = why): BalanceRow[] =>
-    grams > LEAST_GRAMS ? [{ what, grams, why: because }] : []
+    grams > MIN_GRAMS ? [{ what, grams, why: because }] : []
   const off = batch.cookedOffGrams
   const per100g = scaleFigures(totals, eatenGrams > 0 ? 100 / eatenGrams : 0)
   per100g.grams = eatenGrams > 0 ? 100 : 0
@@ -109,7 +109,7 @@ function waterLoss(recipe: Recipe, totals: Figures, pieceGrams: number, waterGra
   }
   // Two temperatures of one oven are one baking; boiled, then fried gives back what it took up.
   const share = WATER_LOSS_SHARE[way] + (andThen && andThen.way !== way ? WATER_LOSS_SHARE[andThen.way] : 0)
-  const lossGrams = Math.min(share * pieceGrams, Math.max(0, waterGrams) * MOST_WATER_LOST)
+  const lossGrams = Math.min(share * pieceGrams, Math.max(0, waterGrams) * MAX_WATER_LOST)
   const words = `${Math.abs(Math.round(share * 100))} % of the raw weight, from memory of practice; weigh a cooked piece to know`
   return { lossGrams, why: words }
 }

@@ -8,7 +8,7 @@ import type { Part, Recipe } from '../recipe/document'
 import type { CookingWay, LinePrecooking, PartKind } from '../recipe/vocabulary'
 import type { PrecookingWay } from '../recipe/precookingWays'
 import type { CookingTables } from '../cooking/cookingTables'
-import { fatUptake } from '../cooking/oilUptake'
+import { oilUptake } from '../cooking/oilUptake'
 import { cookedOffOf } from '../cooking/precooking'
 import { foodOf } from '../recipe/lines'
 
@@ -179,19 +179,8 @@ function fattiestWay({ cooking }: Recipe): CookingWay {
   return order.find((way) => way === cooking.way || way === cooking.andThen?.way) ?? cooking.way
 }
 
-/**
- * Works out what every line brings to the batch: cooked before it goes in, less what is left. Pan lines count
- * only as far as they are taken up.
- *
- * @param recipe a checked recipe
- * @param foods the larder; every `foodId` must be in it
- */
-export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables): Batch {
-  const { weighed, uncounted } = weighedLines(recipe, foods)
-  const shell = weighed.filter((one) => one.part.kind === 'shell')
-  const filling = weighed.filter((one) => one.part.kind === 'filling')
-  const dough = assessDough(shell, recipe.pieces)
-
+/** Cooks what is cooked before it goes in, writing on each line what it gave off, and says what is left of each part. */
+function precook(recipe: Recipe, weighed: readonly Weighed[], tables: CookingTables) {
   const left = new Map<string, Left>()
   let cookedOffGrams = 0
   let cookedOffWhy = ''
@@ -208,63 +197,86 @@ export function reckonBatch(recipe: Recipe, foods: Foods, tables: CookingTables)
     }
     left.set(part.id, leftOfPart(recipe, part, madeGrams))
   }
+  return { left, cookedOffGrams, cookedOffWhy }
+}
 
-  const lefts = weighed.map((one) => leftOfLine(one, left.get(one.part.id)!))
+/** Fat of the pan whose eaten part is not weighed, and how much of it the pieces take up. */
+function takenUp(
+  recipe: Recipe,
+  weighed: readonly Weighed[],
+  lefts: readonly Left[],
+  doughFatPct: number | null,
+) {
+  let panFatGrams = 0
   let doughGrams = 0
   let fillingGrams = 0
-  weighed.forEach((one, at) => {
-    const made = one.grams + one.waterChangeGrams - one.cookedOffGrams
-    if (one.part.kind === 'shell') doughGrams += made * (1 - lefts[at]!.share)
-    else if (one.part.kind === 'filling') fillingGrams += made * (1 - lefts[at]!.share)
+  weighed.forEach(({ part, line, food, grams, waterChangeGrams, cookedOffGrams }, at) => {
+    const made = (grams + waterChangeGrams - cookedOffGrams) * (1 - lefts[at]!.share)
+    if (part.kind === 'shell') doughGrams += made
+    else if (part.kind === 'filling') fillingGrams += made
+    else if (part.kind === 'pan' && food.softeningFat !== null && line.eatenGrams === null)
+      panFatGrams += grams
   })
-
-  // A line whose eaten part the cook has weighed is not estimated.
-  const estimated = weighed.filter(
-    (one) => one.part.kind === 'pan' && one.food.softeningFat !== null && one.line.eatenGrams === null,
-  )
-  const panFatGrams = estimated.reduce((sum, one) => sum + one.grams, 0)
-  const uptake = fatUptake({
+  const uptake = oilUptake({
     way: fattiestWay(recipe),
     shape: recipe.shape,
     pieces: recipe.pieces,
     panFatGrams,
     doughGrams,
     fillingGrams,
-    doughFatPct: dough.fatPct,
+    doughFatPct,
   })
+  return { share: panFatGrams > 0 ? uptake.grams / panFatGrams : 0, why: uptake.why }
+}
 
-  const contributions = weighed.map((one, at): Contribution => {
-    const { part, line, food, grams } = one
-    const off = one.cookedOffGrams
-    // Water in a pot is no ingredient of the piece: it is listed and left.
-    const water = part.kind === 'pan' ? 0 : one.waterChangeGrams - off
-    let { share, where, why } = lefts[at]!
-    if (part.kind === 'pan' && line.eatenGrams === null) {
-      const taken = food.softeningFat === null ? 0 : panFatGrams > 0 ? uptake.grams / panFatGrams : 0
-      share = 1 - taken
-      where = `${LEFT_WHERE.pan}: ${food.name}`
-      why = food.softeningFat === null ? 'stays in the pot' : uptake.why
-    }
-    const eaten = 1 - share
-    return {
-      lineId: line.id,
-      partId: part.id,
-      part: part.kind,
-      name: food.name,
-      foodId: food.id,
-      source: food.source,
-      grams: (grams + water) * eaten,
-      foodGrams: grams * eaten,
-      eatenWhy: share > 0 || part.kind === 'pan' ? why : '',
-      cookedBy: part.kind === 'filling' || part.into !== null ? cookedByOf(part, line) : null,
-      cookedOffGrams: off,
-      leftGrams: (grams + water) * share,
-      leftWhere: where,
-      nutrients: scaleNutrients(nutrientsPer100g(food), (grams * eaten) / 100),
-    }
-  })
+/** What a line brings to the batch, and what is left of it. */
+function contributionOf(one: Weighed, ofLine: Left, fat: { share: number; why: string }): Contribution {
+  const { part, line, food, grams, cookedOffGrams } = one
+  // Water in a pot is no ingredient of the piece: it is listed and left.
+  const water = part.kind === 'pan' ? 0 : one.waterChangeGrams - cookedOffGrams
+  let { share, where, why } = ofLine
+  if (part.kind === 'pan' && line.eatenGrams === null) {
+    const isFatOfPan = food.softeningFat !== null
+    share = isFatOfPan ? 1 - fat.share : 1
+    where = `${LEFT_WHERE.pan}: ${food.name}`
+    why = isFatOfPan ? fat.why : 'stays in the pot'
+  }
+  const eaten = 1 - share
   return {
-    contributions,
+    lineId: line.id,
+    partId: part.id,
+    part: part.kind,
+    name: food.name,
+    foodId: food.id,
+    source: food.source,
+    grams: (grams + water) * eaten,
+    foodGrams: grams * eaten,
+    eatenWhy: share > 0 || part.kind === 'pan' ? why : '',
+    cookedBy: part.kind === 'filling' || part.into !== null ? cookedByOf(part, line) : null,
+    cookedOffGrams,
+    leftGrams: (grams + water) * share,
+    leftWhere: where,
+    nutrients: scaleNutrients(nutrientsPer100g(food), (grams * eaten) / 100),
+  }
+}
+
+/**
+ * Works out what every line brings to the batch: cooked before it goes in, less what is left. Pan lines count
+ * only as far as they are taken up.
+ *
+ * @param recipe a checked recipe
+ * @param foods the larder; every `foodId` must be in it
+ */
+export function computeBatch(recipe: Recipe, foods: Foods, tables: CookingTables): Batch {
+  const { weighed, uncounted } = weighedLines(recipe, foods)
+  const shell = weighed.filter((one) => one.part.kind === 'shell')
+  const filling = weighed.filter((one) => one.part.kind === 'filling')
+  const dough = assessDough(shell, recipe.pieces)
+  const { left, cookedOffGrams, cookedOffWhy } = precook(recipe, weighed, tables)
+  const lefts = weighed.map((one) => leftOfLine(one, left.get(one.part.id)!))
+  const fat = takenUp(recipe, weighed, lefts, dough.fatPct)
+  return {
+    contributions: weighed.map((one, at) => contributionOf(one, lefts[at]!, fat)),
     uncounted,
     dough,
     shell,

@@ -17,7 +17,7 @@ export interface MicronutrientFigure {
 export type MicronutrientFigures = Record<Micronutrient, MicronutrientFigure>
 
 /** Less than this in the whole batch cannot matter, known or not: a pinch of spice. */
-const LEAST_GRAMS = 10
+const MIN_GRAMS = 10
 
 const amounts = new WeakMap<Food, Float64Array>()
 
@@ -60,7 +60,7 @@ export function micronutrientsOf(
     for (let at = 0; at < count; at++) {
       const per100g = own[at]!
       if (Number.isNaN(per100g)) {
-        if (one.foodGrams >= LEAST_GRAMS && !unknown[at]!.includes(one.name)) unknown[at]!.push(one.name)
+        if (one.foodGrams >= MIN_GRAMS && !unknown[at]!.includes(one.name)) unknown[at]!.push(one.name)
       } else if (per100g > 0) {
         let left = cooked ? kept[at]! : 1
         if (cooked && one.cookedBy && left < 1)
@@ -93,7 +93,7 @@ export interface Loss {
 }
 
 /** A loss below this share of a day's reference intake in a serving is not worth a word. Common practice. */
-const LEAST_LOSS_PCT = 5
+const MIN_LOSS_PCT = 5
 
 /**
  * What an adapted recipe gives less of, in words: "Vitamin B12 in a serving: 0.6 µg before, 0 now".
@@ -105,7 +105,7 @@ export function lossesBetween(before: MicronutrientFigures, after: Micronutrient
     const was = before[key]
     const now = after[key]
     const { name, unit, tellsLoss } = MICRONUTRIENTS[key]
-    if (!tellsLoss || (was.servingPct ?? 0) - (now.servingPct ?? 0) < LEAST_LOSS_PCT) return []
+    if (!tellsLoss || (was.servingPct ?? 0) - (now.servingPct ?? 0) < MIN_LOSS_PCT) return []
     const least = now.unknown.length > 0
     return [
       {

@@ -15,10 +15,10 @@ export interface ProteinQuality {
 }
 
 /** Below this share of known protein a score would be a guess. Our own choice, no source. */
-const LEAST_KNOWN_PCT = 70
+const MIN_KNOWN_PCT = 70
 
 /** A food that brings less of the protein than this is not worth naming. */
-const LEAST_SHARE = 0.01
+const MIN_SHARE = 0.01
 
 /**
  * The amino-acid score of a batch: the scarcest indispensable amino acid of the protein as it is mixed, against
@@ -53,14 +53,12 @@ export function proteinQualityOf(contributions: readonly Contribution[], foods: 
       limiting = key
     }
   }
-  const enough = knownPct >= LEAST_KNOWN_PCT
+  const enough = knownPct >= MIN_KNOWN_PCT
   return {
     scorePct: enough ? scorePct : null,
     limiting: enough ? limiting : null,
     mgPerGProtein: sums,
     knownPct,
-    lacking: [
-      ...new Set(unknown.filter((one) => one.grams >= LEAST_SHARE * proteinG).map((one) => one.name)),
-    ],
+    lacking: [...new Set(unknown.filter((one) => one.grams >= MIN_SHARE * proteinG).map((one) => one.name))],
   }
 }

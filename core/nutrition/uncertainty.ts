@@ -10,7 +10,7 @@ export interface Band {
   high: number
 }
 
-export interface Spread {
+export interface Uncertainty {
   /** Nine times in ten the true figure lies within, as far as the model knows. */
   perPiece: Record<Nutrient, Band>
   /** The one measurement that would narrow the energy most; null when nothing stands out. */
@@ -54,7 +54,7 @@ function weightDeviation(line: Line, contribution: Contribution): number {
  * @param lines the recipe's lines by id
  * @param pieces the batch is shared among
  */
-export function spreadOf(batch: Batch, lines: ReadonlyMap<string, Line>, pieces: number): Spread {
+export function uncertaintyOf(batch: Batch, lines: ReadonlyMap<string, Line>, pieces: number): Uncertainty {
   const variance = zeroNutrients()
   const middle = zeroNutrients()
   let widest = { contribution: null as Contribution | null, variance: 0, byWeight: false }
@@ -80,7 +80,7 @@ export function spreadOf(batch: Batch, lines: ReadonlyMap<string, Line>, pieces:
 function narrowing(
   widest: { contribution: Contribution | null; variance: number; byWeight: boolean },
   total: number,
-): Spread['narrow'] {
+): Uncertainty['narrow'] {
   const { contribution } = widest
   // Below a third no single measurement is worth the trouble, and no scale tells what a food is made of.
   if (!contribution || !widest.byWeight || total <= 0 || widest.variance / total < 1 / 3) return null

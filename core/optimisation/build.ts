@@ -54,11 +54,11 @@ export const KITCHEN: readonly Weigh[] = [
 ]
 
 /** Less than this of a line is none of it. */
-const LEAST_KEPT = 0.05
+const MIN_KEPT = 0.05
 
 /** A change below this share of a line, or below half a gram, is none. */
-const LEAST_CHANGE = 0.004
-const LEAST_CHANGE_OF_LITTLE = 0.06
+const MIN_CHANGE = 0.004
+const MIN_CHANGE_OF_LITTLE = 0.06
 
 export interface Built {
   recipe: Recipe
@@ -117,12 +117,12 @@ function linesOf(
   const exact = values[one.keep]!
   const kept = weigh(exact, one.food)
   // Half a gram of salt is nothing, half a gram of a gum is a third of it.
-  const least = Math.max(Math.min(0.5, LEAST_CHANGE_OF_LITTLE * one.grams), LEAST_CHANGE * one.grams)
+  const least = Math.max(Math.min(0.5, MIN_CHANGE_OF_LITTLE * one.grams), MIN_CHANGE * one.grams)
   const chosen = one.options.filter((own) => values[own.grams]! > least && values[own.chosen]! > 0.5)
-  if (kept <= LEAST_KEPT && !chosen.length && one.grams > LEAST_KEPT) {
+  if (kept <= MIN_KEPT && !chosen.length && one.grams > MIN_KEPT) {
     leftOut.push(one.line)
     changes.push(amountChange(one, 0, 'left out, to reach what was asked'))
-  } else if (kept > LEAST_KEPT || !chosen.length) {
+  } else if (kept > MIN_KEPT || !chosen.length) {
     // What stays as it was is not weighed anew.
     if (Math.abs(exact - one.grams) < least && !chosen.length) lines.push(one.line)
     else {

@@ -63,7 +63,7 @@ export const nearerOf = (one: Closest | null, other: Closest | null): Closest | 
       : one
 
 /** How often the best share is asked for again with the share that was reached; it settles in two or three. */
-const MOST_TURNS = 4
+const MAX_TURNS = 4
 /** Beside the figure itself, how far the recipe moves hardly counts. */
 const DISTANCE_COUNTS = 1e-3
 
@@ -108,7 +108,7 @@ function drivenTo(context: Context, target: Target): Candidate | null {
   let bestValue = target.comparison === 'at-least' ? -Infinity : Infinity
   const better = (value: number) =>
     target.comparison === 'at-least' ? value > bestValue + 1e-4 : value < bestValue - 1e-4
-  for (let turn = 0; turn < MOST_TURNS; turn++) {
+  for (let turn = 0; turn < MAX_TURNS; turn++) {
     // Asked for at what is reached; its terms become the objective, and it holds nothing back itself.
     const model = buildModel(inputOf(context, { driven: { ...target, limit, ofOriginal: false } }))
     const { program } = model

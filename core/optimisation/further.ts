@@ -3,15 +3,15 @@ import type { Food } from '../food/food'
 import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
-import { CRAFT_RANGE, LEAST_SHELL } from './lineModel'
-import { MOST_CONCENTRATE } from './limits'
+import { CRAFT_RANGE, MIN_SHELL } from './lineModel'
+import { MAX_CONCENTRATE } from './limits'
 import { likenessOf } from '../substitution/likeness'
 
 /** Rounding to what a kitchen weighs goes this much beyond a limit without a word. */
 const ROUNDING = 0.02
 /** A line of a filling below this share of it is not what it is made of. Our own choice. */
 const COUNTED_SHARE = 0.08
-const MOST_NAMED = 3
+const MAX_NAMED = 3
 /** A stand-in less like than this is quite another thing. Our own choice. */
 const LIKE = 0.6
 
@@ -48,10 +48,10 @@ export function furtherThanCooks(
     return now > doughShare(original, reference, new Set(groups)) + 0.001 ? now : 0
   }
   const gluten = share(['gluten'])
-  if (gluten > MOST_CONCENTRATE.protein.gluten + ROUNDING)
+  if (gluten > MAX_CONCENTRATE.protein.gluten + ROUNDING)
     said.push(`${percent(gluten)} of the flours is gluten`)
   const isolates = share(['protein-powder', 'fibre'])
-  if (isolates > MOST_CONCENTRATE.protein.isolates + ROUNDING)
+  if (isolates > MAX_CONCENTRATE.protein.isolates + ROUNDING)
     said.push(`${percent(isolates)} of the flours is protein powder and fibre`)
 
   const shellGrams = (recipe: Recipe) =>
@@ -61,7 +61,7 @@ export function furtherThanCooks(
     ({ part, line }) =>
       part.kind === 'shell' && foodIs(reference.foods.get(line.foodId ?? ''), 'bought-dough'),
   )
-  if (!bought && shell < LEAST_SHELL - ROUNDING) said.push(`${percent(shell)} of the dough is left`)
+  if (!bought && shell < MIN_SHELL - ROUNDING) said.push(`${percent(shell)} of the dough is left`)
 
   const now = new Map<string, number>()
   for (const { part, line } of allLines(made)) {
@@ -94,6 +94,6 @@ export function furtherThanCooks(
       })
     })
     .sort((a, b) => a.kept - b.kept)
-  said.push(...named.slice(0, MOST_NAMED).map(({ text }) => text))
+  said.push(...named.slice(0, MAX_NAMED).map(({ text }) => text))
   return said.length ? `Further than most cooks would go: ${said.join('; ')}` : ''
 }

@@ -14,8 +14,8 @@ import { CRAFT, HAVE, LOCKED, MAX_SWAPS, STRENGTH, type Question, dietKey } from
 
 /** From this much fat in % of flour a dough is rich, and keeps most of it. Common practice, no source. */
 const RICH_PCT = 12
-const LEAST_FAT_SHARE = 0.6
-const MOST_FAT_SHARE = 1.25
+const MIN_FAT_SHARE = 0.6
+const MAX_FAT_SHARE = 1.25
 
 /** Dough and filling keep their weight within this share, so that pieces stay as heavy and as many. */
 const WEIGHT_SLACK = 0.003
@@ -32,7 +32,7 @@ const SOFTNESS_FELT = 0.03
  * rubber that springs back; with fat, fibre and a long rest a low-carbohydrate dough bears two fifths. Where neither
  * protein nor fewer carbohydrates are asked for they have no business in a dough. Common practice, no source.
  */
-export const MOST_CONCENTRATE = {
+export const MAX_CONCENTRATE = {
   usual: { gluten: 0.06, isolates: 0.06 },
   protein: { gluten: 0.2, isolates: 0.15 },
   lowCarbohydrate: { gluten: 0.4, isolates: 0.45 },
@@ -219,8 +219,8 @@ export function limitDough(written: Written): Wish[] {
       (share: number): PerGram =>
       (food) =>
         isFlour(food) ? -(share * fatPct!) / 100 : food.per100g.fatG / 100
-    builder.constrain('fat kept', sumOver(shell, rich(LEAST_FAT_SHARE)), { min: 0 })
-    builder.constrain('fat not more', sumOver(shell, rich(MOST_FAT_SHARE)), { max: 0 })
+    builder.constrain('fat kept', sumOver(shell, rich(MIN_FAT_SHARE)), { min: 0 })
+    builder.constrain('fat not more', sumOver(shell, rich(MAX_FAT_SHARE)), { max: 0 })
   }
   const need = needsOf(
     recipe.shape,
@@ -261,12 +261,12 @@ export function limitConcentrates(written: Written): void {
   if (question.base.dough.ready || formed(written)) return
   const lowCarbohydrate = question.purposes.has('keto')
   const most = lowCarbohydrate
-    ? MOST_CONCENTRATE.lowCarbohydrate
+    ? MAX_CONCENTRATE.lowCarbohydrate
     : question.without.has(CRAFT)
-      ? MOST_CONCENTRATE.further
+      ? MAX_CONCENTRATE.further
       : question.purposes.has('high-protein')
-        ? MOST_CONCENTRATE.protein
-        : MOST_CONCENTRATE.usual
+        ? MAX_CONCENTRATE.protein
+        : MAX_CONCENTRATE.usual
   // Gluten toughens what is meant to be short.
   const short = question.family === 'short' || question.family === 'flaky'
   const shell = shellOf(written)

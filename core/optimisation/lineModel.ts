@@ -122,7 +122,7 @@ const TASTE_FACTOR = 1.6
  * A line counts as at least this share of the recipe's weight: a sixth of the sesame oil is felt, however little
  * it weighs. Our own choice.
  */
-const LEAST_COUNTED_SHARE = 0.03
+const MIN_COUNTED_SHARE = 0.03
 /** Water is moved at hardly any cost: it is there to make the dough right. */
 export const WATER_FACTOR = 0.1
 
@@ -131,12 +131,12 @@ const PRICE_COST = 4
 
 /** A stand-in less like what it replaces than this takes at most that share of it. Our own choice. */
 const LIKE_ENOUGH = 0.65
-const MOST_UNLIKE_SHARE = { usual: 0.4, further: 0.6 } as const
+const MAX_UNLIKE_SHARE = { usual: 0.4, further: 0.6 } as const
 
 /** A swap below this share of its line is not worth a purchase. */
-const LEAST_SHARE = 0.1
+const MIN_SHARE = 0.1
 /** Replacing more of a line than this makes a different filling. */
-const MOST_SHARE = 1.3
+const MAX_SHARE = 1.3
 /** A swap that may stand for a line, as variables. */
 export interface Option extends Pick<Candidate, 'swap' | 'parts'> {
   /** Variables: grams of the line's food that are replaced, and whether any is. */
@@ -174,7 +174,7 @@ export const percentMoved = ({ wishes, totalGrams }: Question): number =>
 function countsOf({ food, grams }: AskedLine, { wishes, totalGrams }: Question) {
   if (food.id === 'water') return { swapped: WATER_FACTOR, amount: WATER_FACTOR }
   const taste = foodIs(food, 'taste') ? 1 + (TASTE_FACTOR - 1) * wishes.weights.taste : 1
-  return { swapped: taste, amount: taste * Math.max(1, (LEAST_COUNTED_SHARE * totalGrams) / grams) }
+  return { swapped: taste, amount: taste * Math.max(1, (MIN_COUNTED_SHARE * totalGrams) / grams) }
 }
 
 /** What the lines of a search have in common. */
@@ -186,7 +186,7 @@ export interface Shared {
 }
 
 /** A shell may be made this much lighter, and the filling heavier by as much. Common practice, no source. */
-export const LEAST_SHELL = 0.72
+export const MIN_SHELL = 0.72
 /** The same where a cook goes further than most. */
 export const THINNEST_SHELL = 0.6
 
@@ -300,10 +300,10 @@ export function writeLine(
     // What a filling is made of stays so by itself, unless something much like it stands in.
     const partly = !mustGo && part.kind === 'filling' && !purposes.has('keto') && own.likeness < LIKE_ENOUGH
     const most = partly
-      ? MOST_UNLIKE_SHARE[question.without.has(CRAFT) ? 'further' : 'usual']
-      : Math.min(high, MOST_SHARE)
+      ? MAX_UNLIKE_SHARE[question.without.has(CRAFT) ? 'further' : 'usual']
+      : Math.min(high, MAX_SHARE)
     builder.constrain(`chosen ${line.id} ${own.swap.id}`, between(most), { max: 0 })
-    builder.constrain(`enough ${line.id} ${own.swap.id}`, between(LEAST_SHARE), { min: 0 })
+    builder.constrain(`enough ${line.id} ${own.swap.id}`, between(MIN_SHARE), { min: 0 })
   }
   // A line that has to go needs one of them, which spares the search the halves of two.
   if (mustGo || options.length > 1)

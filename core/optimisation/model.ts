@@ -10,7 +10,7 @@ import {
   type Written,
 } from './limits'
 import {
-  LEAST_SHELL,
+  MIN_SHELL,
   THINNEST_SHELL,
   percentMoved,
   WATER_FACTOR,
@@ -88,7 +88,7 @@ function shellFor(question: Question, builder: ProgramBuilder): number | null {
     !question.lines.some((one) => one.part.kind === 'shell' && locked.has(one.line.id))
   if (!may) return null
   const shell = builder.variable('shell', { upper: 1 })
-  builder.constrain('shell', [[shell, 1]], { min: without.has(CRAFT) ? THINNEST_SHELL : LEAST_SHELL })
+  builder.constrain('shell', [[shell, 1]], { min: without.has(CRAFT) ? THINNEST_SHELL : MIN_SHELL })
   return shell
 }
 

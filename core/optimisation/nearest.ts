@@ -11,7 +11,7 @@ import { CRAFT, STRENGTH, targetsOf } from './question'
 import { searchOnce, type Context, type Found, type Candidate, type Term } from './searchOnce'
 
 /** Other doughs that are offered beside the nearest, and how much farther one may be to be worth it. */
-const MOST_OTHER_WAYS = 1
+const MAX_OTHER_WAYS = 1
 const WORTH_OFFERING = 18
 
 /** A change of the whole that a search starts from: another way of cooking, another dough. */
@@ -57,7 +57,7 @@ export function withOtherDoughs(context: Context, known: readonly (Nearest | nul
       )
       // One or two that are not much farther are ways of their own.
       const beyond = before + dough.cost - nearestYet
-      const enough = found.filter((one) => one.tier === 0).length > MOST_OTHER_WAYS
+      const enough = found.filter((one) => one.tier === 0).length > MAX_OTHER_WAYS
       if (beyond >= 0 && (enough || beyond > WORTH_OFFERING)) break
       // Another dough is a swap as well.
       const { locks } = start.context.wishes

@@ -27,13 +27,13 @@ export const LOST_COST = 60
 export const BROUGHT_COST = 6
 
 /** Stand-ins of a flour that has to go. */
-const MOST_FLOURS = 6
+const MAX_FLOURS = 6
 /** Lines lighter than this share of the recipe are not turned over for a figure's sake. */
-const LEAST_LINE_SHARE = 0.012
+const MIN_LINE_SHARE = 0.012
 /** A gram that helps less than this share of a limit does not help. */
-const LEAST_GAIN = 1e-7
+const MIN_GAIN = 1e-7
 /** Options of a line that are looked at for a figure's sake; the most helpful ones. */
-const MOST_OPTIONS = 3
+const MAX_OPTIONS = 3
 /** A swap that may stand for a line, with what one gram of the line's food turns into. */
 export interface Candidate {
   swap: Swap
@@ -96,10 +96,10 @@ function chooseOptions(
     ]
     return [...new Set(wanted.filter((one) => one !== undefined))].slice(0, most)
   }
-  const helpful = byGain.filter((one) => one.gain > LEAST_GAIN)
+  const helpful = byGain.filter((one) => one.gain > MIN_GAIN)
   const costs = (one: Candidate) => 1 + one.fixedCost + lost(one) + FAR_PER_UNLIKE * (1 - one.likeness)
   const worth = [...helpful].sort((a, b) => b.gain / costs(b) - a.gain / costs(a))
-  return [...new Set([...helpful.slice(0, 1), ...worth])].slice(0, MOST_OPTIONS)
+  return [...new Set([...helpful.slice(0, 1), ...worth])].slice(0, MAX_OPTIONS)
 }
 
 /** What has to be bought for a food, by id: the food, or what goes into it if it is made at home. */
@@ -137,7 +137,7 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
     question
   const { weights, locks } = wishes
   const broken = breaks(food, question)
-  const canHelp = targets.length > 0 && grams >= LEAST_LINE_SHARE * totalGrams && part.kind !== 'pan'
+  const canHelp = targets.length > 0 && grams >= MIN_LINE_SHARE * totalGrams && part.kind !== 'pan'
   // What a formula made is one dough: it changes as a whole.
   const formed = part.kind === 'shell' && formulaIdOf(line.cameFrom?.swapId) !== null
   if (locked.has(line.id) || (!broken && (!canHelp || formed))) return []
@@ -194,6 +194,6 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
     ]
   })
   // What a dough is made of decides whether it holds: there every stand-in is tried.
-  const most = part.kind === 'shell' && isFlour(food) ? MOST_FLOURS : MOST_OPTIONS + 1
+  const most = part.kind === 'shell' && isFlour(food) ? MAX_FLOURS : MAX_OPTIONS + 1
   return chooseOptions(made, broken, targets.length > 0, most)
 }

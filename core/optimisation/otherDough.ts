@@ -25,8 +25,8 @@ export interface OtherDough {
 }
 
 /** Of several doughs the nearest ones are looked at, and of those the ones that can do what is asked. */
-const MOST_LOOKED_AT = 10
-const MOST_DOUGHS = 5
+const MAX_LOOKED_AT = 10
+const MAX_DOUGHS = 5
 /** A dough that was whole-grain and is so no longer. Our own choice. */
 const WHOLE = ['whole-grain']
 const LESS_WHOLE_COST = 8
@@ -119,7 +119,7 @@ export function otherDoughs(context: Context): OtherDough[] {
       return [{ formula, made, terms, cost: terms.reduce((sum, { distance }) => sum + distance, 0) }]
     })
     .sort((a, b) => a.cost - b.cost)
-    .slice(0, MOST_LOOKED_AT)
+    .slice(0, MAX_LOOKED_AT)
     .map(({ made, cost, terms }): OtherDough => {
       const own = evaluate(made.recipe, reference, before)
       const noLonger = WHOLE.filter((id) => fits(before, id) && !fits(own, id))
@@ -137,7 +137,7 @@ export function otherDoughs(context: Context): OtherDough[] {
     })
   // A dough that is too weak for its shape is offered only where there is no other.
   const able = doughs.filter((one) => !lacksAnew(base, one.base).length)
-  return (able.length ? able : doughs).sort((a, b) => a.cost - b.cost).slice(0, MOST_DOUGHS)
+  return (able.length ? able : doughs).sort((a, b) => a.cost - b.cost).slice(0, MAX_DOUGHS)
 }
 
 const fits = (evaluation: Evaluation, diet: string) =>

@@ -30,7 +30,7 @@ export interface Candidate {
 }
 
 /** Losses and rounding move figures a little; a target missed is aimed at again this often. */
-const MOST_CORRECTIONS = 5
+const MAX_CORRECTIONS = 5
 /** The nearest recipe may take this long to be proven so; after that the best found is taken. */
 const SEARCH_MILLISECONDS = 250
 /** Aiming again may take this long. */
@@ -79,7 +79,7 @@ export interface Cut {
 }
 
 /** Parts of the distance below this are not worth a line. */
-const LEAST_TERM = 0.05
+const MIN_TERM = 0.05
 
 /** What the distance of a solution is made of: alike parts together, the largest first. */
 function termsOf({ variables }: Program, { values }: Solution): Term[] {
@@ -92,7 +92,7 @@ function termsOf({ variables }: Program, { values }: Solution): Term[] {
   })
   return [...sums]
     .map(([text, distance]) => ({ text, distance }))
-    .filter(({ distance }) => distance >= LEAST_TERM)
+    .filter(({ distance }) => distance >= MIN_TERM)
     .sort((a, b) => b.distance - a.distance)
 }
 
@@ -137,7 +137,7 @@ function solveAndAim(context: Context, cuts: readonly Cut[] = []): Found | null 
   const timeout = context.options.timeoutMilliseconds ?? SEARCH_MILLISECONDS
   let margins: number[] = []
   let last: Found | null = null
-  for (let turn = 0; turn <= MOST_CORRECTIONS; turn++) {
+  for (let turn = 0; turn <= MAX_CORRECTIONS; turn++) {
     const model = modelWith(context, margins, cuts)
     const solution = solveProgram(model.program, {
       ...context.options,
@@ -158,7 +158,7 @@ function solveAndAim(context: Context, cuts: readonly Cut[] = []): Found | null 
 }
 
 /** A dough that stays itself is at most this much softer or firmer than it was, rounding and all. */
-const MOST_SOFTER = 0.03
+const MAX_SOFTER = 0.03
 
 /** Aimed at with this much to spare, in shares of what is asked, a recipe can be weighed in whole grams. */
 const ROOM_TO_WEIGH = 0.006
@@ -193,7 +193,7 @@ function weighable(context: Context, found: Found): Found | null {
     const made = candidateFrom(context, found.model, found.solution, weigh)
     const felt = made.evaluation.dough.softness
     const off = (value: number) => Math.abs(value - (context.base.dough.softness ?? value))
-    if (softness !== null && felt !== null && off(felt) > Math.max(MOST_SOFTER, off(softness))) continue
+    if (softness !== null && felt !== null && off(felt) > Math.max(MAX_SOFTER, off(softness))) continue
     if (lacksAnew(found.candidate.evaluation, made.evaluation).length) continue
     if (misses(made.evaluation, context).some((share) => share > 0)) continue
     return { ...found, candidate: { ...made, terms: found.candidate.terms, proven: found.candidate.proven } }

@@ -15,6 +15,11 @@ export interface CurvePoint {
   candidate: Candidate
 }
 
+/** Nothing is looked for beyond four times what there is, or 40 of its unit. Our own choice. */
+const FURTHEST = { times: 4, atLeast: 40 } as const
+/** The end is found to a sixty-fourth of the way. Our own choice. */
+const HALVINGS = 6
+
 /**
  * How far from the original a recipe has to go for a figure: from what it has now to the furthest that can be
  * reached, the other wishes kept.
@@ -47,11 +52,11 @@ export function tradeOff(
   // As the search does: by craft where there is a way, and further where there is none.
   const reach = (limit: number) => searchWithout(limit, [STRENGTH]) ?? searchWithout(limit, [STRENGTH, CRAFT])
   // The furthest end by halving: where nothing reaches it any more.
-  const far = figure.comparison === 'at-most' ? 0 : Math.max(from * 4, 40)
+  const far = figure.comparison === 'at-most' ? 0 : Math.max(from * FURTHEST.times, FURTHEST.atLeast)
   let can = from
   let cannot = far
-  for (let n = 0; n < 6; n++) {
-    options.progress?.((0.3 * n) / 6, 'looking for the end')
+  for (let n = 0; n < HALVINGS; n++) {
+    options.progress?.((0.3 * n) / HALVINGS, 'looking for the end')
     const middle = (can + cannot) / 2
     if (reach(middle)) can = middle
     else cannot = middle

@@ -7,7 +7,7 @@ import type { Clause } from './method'
 import type { Outline } from './outline'
 import type { ReadLine } from './readLine'
 import { DIGIT_NUMBER, readNumber } from './readNumber'
-import { PIECES, readYields } from './yields'
+import { PIECES, readYields } from './servings'
 
 export interface Counted {
   pieces: number

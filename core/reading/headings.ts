@@ -5,7 +5,7 @@ import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'
 import { remember } from './remember'
 import { UNIT_PATTERN } from './units'
-import { PIECES, readYields } from './yields'
+import { PIECES, readYields } from './servings'
 
 /**
  * What a heading opens. `same` goes on with the part that is open ("Dry ingredients", "Spices"); `component` is

@@ -41,7 +41,7 @@ const PLAIN = new Set(
 export const normaliseName: (text: string) => string = remember(normalise, 5000)
 
 /** Names that a larder has matched are remembered, up to so many. */
-const MOST_REMEMBERED = 5000
+const MAX_REMEMBERED = 5000
 
 function normalise(text: string): string {
   return text
@@ -249,7 +249,7 @@ export function matchFood(name: string, foods: Foods): FoodMatch | null {
   const index = indexOf(foods)
   const known = index.matched.get(name)
   if (known !== undefined) return known
-  if (index.matched.size >= MOST_REMEMBERED) index.matched.clear()
+  if (index.matched.size >= MAX_REMEMBERED) index.matched.clear()
   const found = findFood(name, index)
   index.matched.set(name, found)
   return found

@@ -19,7 +19,7 @@ import {
   wordsOf,
 } from './rows'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
-import { PIECES, readYields, titleYields, withoutYields } from './yields'
+import { PIECES, readYields, titleYields, withoutYields } from './servings'
 
 /** What a row of the text became. */
 export type Became = 'title' | 'heading' | 'ingredient' | 'step' | 'remark' | 'count' | 'left-out'

@@ -8,7 +8,7 @@ import { readIngredient } from './readIngredient'
 import { readRecipe } from './readRecipe'
 import { allLines } from '../recipe/lines'
 import { recipeSchema } from '../recipe/schema'
-import { readYields } from './yields'
+import { readYields } from './servings'
 
 const PIES = `Leek hand pies
 Makes 16, serves 8

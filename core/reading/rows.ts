@@ -7,7 +7,7 @@ import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
-import { readYields } from './yields'
+import { readYields } from './servings'
 
 // What a row of a text looks like, by its words and by whether the larder knows its food.
 

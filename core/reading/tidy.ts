@@ -170,7 +170,7 @@ export function tidy(text: string): Row[] {
 }
 
 /** Fewer than this in a row are amounts: "1 onion", "2 carrots". */
-const LEAST_NUMBERED = 3
+const MIN_NUMBERED = 3
 
 /** "1 Unroll the pastry", "2 Mix …": numbers without a mark, one after the other, before what reads as told. */
 function numberedBare(rows: Row[]): Row[] {
@@ -183,7 +183,7 @@ function numberedBare(rows: Row[]): Row[] {
     while (bare[end] && Number(bare[end]![1]) === end - from + 1) end++
     const run = rows.slice(from, end)
     const told = run.filter((row, at) => row.text.slice(bare[from + at]![0].length).split(' ').length >= 5)
-    if (run.length < LEAST_NUMBERED || told.length < run.length * 0.7) continue
+    if (run.length < MIN_NUMBERED || told.length < run.length * 0.7) continue
     run.forEach((row, at) => {
       row.number = at + 1
       row.text = row.text.slice(bare[from + at]![0].length)

@@ -1,6 +1,6 @@
 import { foodIs, isFlour } from '../food/groups'
 import type { Food, Foods } from '../food/food'
-import { softnessTerms, sumSoftness, type DoughAmount } from '../dough/softness'
+import { softnessTerms, sumSoftness, type FoodAmount } from '../dough/softness'
 import { newLine, type RecipeNote } from '../recipe/document'
 import type { CookingWay, DoughFeel, Shape } from '../recipe/vocabulary'
 import { isDoughBase, isLiquid, type Draft } from './drafts'
@@ -79,7 +79,7 @@ export interface FeltWater {
   why: string
 }
 
-function kindOf(amounts: readonly DoughAmount[], way: CookingWay, shape: Shape): WaterShare {
+function kindOf(amounts: readonly FoodAmount[], way: CookingWay, shape: Shape): WaterShare {
   const sum = (test: (food: Food) => boolean) =>
     amounts.filter(({ food }) => test(food)).reduce((total, { grams }) => total + grams, 0)
   const flour = sum(isFlour)
@@ -116,7 +116,7 @@ const nice = (grams: number) => (grams >= 20 ? Math.round(grams / 5) * 5 : Math.
  * @returns null when nothing in the dough drinks water
  */
 function waterToFeel(
-  amounts: readonly DoughAmount[],
+  amounts: readonly FoodAmount[],
   liquid: Food,
   asked: string,
   way: CookingWay,

@@ -1,5 +1,5 @@
 import { foodIs, isFat, isFlour } from '../food/groups'
-import { softnessOf, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
+import { softnessOf, sumSoftness, waterToReach, type FoodAmount } from '../dough/softness'
 import type { Food, Foods } from '../food/food'
 import { inDough, SCALDED } from '../food/scalded'
 import { newLine, type Line, type Part, type Recipe } from '../recipe/document'
@@ -46,7 +46,7 @@ const isOwn: Readonly<Record<string, (food: Food) => boolean>> = {
 const READY_FLOUR = 0.55
 
 /** From this share of its weight on something else than flour is what a dough is made of. Our own choice. */
-const MOST_OTHER_BASE = 0.2
+const MAX_OTHER_BASE = 0.2
 
 function otherBase(dough: readonly DoughLine[]): number {
   const total = dough.reduce((sum, { grams }) => sum + grams, 0)
@@ -59,7 +59,7 @@ const TOO_WET_PCT = 3
 const LESS_WET = 0.9
 
 /** By what share egg may be more or less for the sake of whole ones: beyond it the dough would feel it. Our own choice. */
-const MOST_OFF_FOR_EGGS = 0.12
+const MAX_OFF_FOR_EGGS = 0.12
 
 /** A share of egg that comes to whole eggs, or else to halves, where the formula's range has room for that. */
 function inWholeEggs({ food, pct, share }: Entry, scale: number): number {
@@ -68,7 +68,7 @@ function inWholeEggs({ food, pct, share }: Entry, scale: number): number {
   for (const part of [egg, egg / 2]) {
     const whole = (Math.round((pct * scale) / part) * part) / scale
     // The range, with what a scale that is set anew each turn may be off.
-    const isNear = Math.abs(whole - pct) <= MOST_OFF_FOR_EGGS * pct
+    const isNear = Math.abs(whole - pct) <= MAX_OFF_FOR_EGGS * pct
     if (whole > 0 && isNear && whole >= share.low * 0.99 && whole <= share.high * 1.01) return whole
   }
   return pct
@@ -115,7 +115,7 @@ export function applyFormula(
       continue
     }
     // A dough of potato, curd or cheese is not one of flour: there only the flours are changed.
-    if (formula.water !== null && !ready && otherBase(dough) > MOST_OTHER_BASE) return null
+    if (formula.water !== null && !ready && otherBase(dough) > MAX_OTHER_BASE) return null
     const made = reform(part, dough, flours, formula, foods, { fits, target: ready ? null : target, sweet })
     if (!made) return null
     first ??= flours[0]!.line
@@ -222,7 +222,7 @@ function reform(
     food.scaldedDemand !== null && (formula.scald === null || formula.scald.includes(food.id))
       ? [SCALDED]
       : []
-  const amountsPer100 = (scale: number): DoughAmount[] => [
+  const amountsPer100 = (scale: number): FoodAmount[] => [
     ...used.map(({ food, pct }) => ({ food: inDough(food, prep(food)), grams: pct, waterChangeGrams: 0 })),
     ...kept.map(({ food, grams, line }) => ({
       food,

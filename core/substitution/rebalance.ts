@@ -1,5 +1,5 @@
 import { foodIs, isFlour } from '../food/groups'
-import { softnessOf, sumSoftness, waterToReach, type DoughAmount } from '../dough/softness'
+import { softnessOf, sumSoftness, waterToReach, type FoodAmount } from '../dough/softness'
 import type { Food, Foods } from '../food/food'
 import { inDough } from '../food/scalded'
 import { printLine } from '../recipe/printLine'
@@ -8,11 +8,11 @@ import type { Change } from './applySwap'
 import { foodOf } from '../recipe/lines'
 
 /** Changes smaller than this are not worth weighing. */
-const LEAST_GRAMS = 1
+const MIN_GRAMS = 1
 /** Fat lost below this share of the flour is not felt. Common practice, no source. */
-const LEAST_FAT_PCT = 0.5
+const MIN_FAT_PCT = 0.5
 
-interface ShellLine extends DoughAmount {
+interface ShellLine extends FoodAmount {
   line: Line
 }
 
@@ -140,7 +140,7 @@ function restoreFat(before: readonly ShellLine[], recipe: Recipe, foods: Foods):
   const after = shellOf(recipe, foods)
   const flour = flourOf(after)
   const lost = fatOf(before) - fatOf(after)
-  if (flour <= 0 || Math.abs(lost) < Math.max(LEAST_GRAMS, (LEAST_FAT_PCT * flour) / 100))
+  if (flour <= 0 || Math.abs(lost) < Math.max(MIN_GRAMS, (MIN_FAT_PCT * flour) / 100))
     return { recipe, changes: [] }
   // The fat already in the dough takes the difference; a dough without any gets oil.
   const own = after
@@ -170,7 +170,7 @@ function restoreWater(target: number, recipe: Recipe, foods: Foods): Balanced {
   const waterFood = foods.get('water')
   if (now === null || !waterFood) return { recipe, changes: [] }
   const delta = waterToReach(target, terms)
-  if (Math.abs(delta) < LEAST_GRAMS) return { recipe, changes: [] }
+  if (Math.abs(delta) < MIN_GRAMS) return { recipe, changes: [] }
   const words = `Needs ${g(delta)} ${delta > 0 ? 'more' : 'less'} water to stay as soft as it was (softness ${target.toFixed(2)}; without it ${now.toFixed(2)})`
   if (delta > 0) {
     const own = after.find((one) => one.food.id === 'water')
@@ -190,7 +190,7 @@ function restoreWater(target: number, recipe: Recipe, foods: Foods): Balanced {
     .filter((one) => one.food.freeWater > 0 && one.food.waterDemand === null && one.food.per100g.waterG >= 60)
     .sort((a, b) => Number(b.food.id === 'water') - Number(a.food.id === 'water') || b.grams - a.grams)
   for (const liquid of liquids) {
-    if (left < LEAST_GRAMS) break
+    if (left < MIN_GRAMS) break
     const perGram = (liquid.food.per100g.waterG / 100) * liquid.food.freeWater
     const take = Math.min(liquid.grams, left / perGram)
     left -= take * perGram

@@ -5,7 +5,7 @@ import { withGrams, type Balanced } from './rebalance'
 import { foodOf } from '../recipe/lines'
 
 /** Salt that is less than this off, in grams, is not tasted in a batch. Common practice, no source. */
-const LEAST_GRAMS = 0.4
+const MIN_GRAMS = 0.4
 
 /** Parts that are salted to taste; a dough's salt is for its gluten and stays. */
 const SALTED: ReadonlySet<Part['kind']> = new Set(['filling', 'dip', 'marinade'])
@@ -45,7 +45,7 @@ export function rebalanceSalt(before: Recipe, adapted: Recipe, foods: Foods): Ba
     if (!salt) continue
     const excessMg = sodiumOf(now) - sodiumOf(saltedLines(was, foods))
     const grams = Math.min(salt.line.grams!, (100 * excessMg) / salt.food.per100g.sodiumMg)
-    if (grams < LEAST_GRAMS) continue
+    if (grams < MIN_GRAMS) continue
     const left = Math.round((salt.line.grams! - grams) * 10) / 10
     const why = `What was swapped in carries salt: ${show(grams)} g less ${salt.food.name.toLowerCase()} keeps the part as salty as it was`
     recipe = withGrams(recipe, salt.line, left, salt.food, why, 'salt')

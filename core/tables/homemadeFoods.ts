@@ -12,7 +12,7 @@ export interface Ingredient {
 }
 
 /** An ingredient below this share of the weight that goes in may lack a mineral without making all unknown. */
-const LEAST_SHARE = 0.05
+const MIN_SHARE = 0.05
 
 const union = <T>(lists: readonly (readonly T[])[]): T[] => [...new Set(lists.flat())]
 
@@ -50,7 +50,7 @@ function micronutrientsOf(
   const made = {} as Micronutrients
   for (const key of MICRONUTRIENT_KEYS) {
     const lacks = ingredients.some(
-      ({ food, grams }) => food.micronutrients[key] === null && grams >= LEAST_SHARE * inGrams,
+      ({ food, grams }) => food.micronutrients[key] === null && grams >= MIN_SHARE * inGrams,
     )
     const sum = ingredients.reduce(
       (total, { food, grams }) => total + (food.micronutrients[key] ?? 0) * grams,

@@ -10,7 +10,7 @@ import { lean } from '../services/lean'
 import { doInThread } from '../services/doInThread'
 
 /** A recipe of more lines is evaluated in a thread of its own. */
-const MOST_LINES_HERE = 150
+const MAX_LINES_HERE = 150
 
 /** Evaluates a recipe; with `?include=working` it says how every figure came about. */
 export default defineEventHandler(async (event) => {
@@ -19,7 +19,7 @@ export default defineEventHandler(async (event) => {
   const ready = withIds(recipe)
   const reference = await referenceFor(ready)
   const made =
-    allLines(ready).length <= MOST_LINES_HERE
+    allLines(ready).length <= MAX_LINES_HERE
       ? evaluate(ready, reference)
       : await doInThread<Evaluation>(event, {
           kind: 'evaluate',

@@ -11,7 +11,7 @@ import { intakeRequest } from '../../shared/api/requests'
 import { doInThread } from '../services/doInThread'
 
 /** A longer text is read in a thread of its own. */
-const MOST_CHARACTERS_HERE = 4000
+const MAX_CHARACTERS_HERE = 4000
 
 interface Spoken {
   names: TaughtName[]
@@ -42,6 +42,6 @@ async function larderOfCook(): Promise<Spoken> {
 export default defineEventHandler(async (event) => {
   const { text } = await readJson(event, intakeRequest)
   const { reference: own, names, foods } = await larderOfCook()
-  if (text.length <= MOST_CHARACTERS_HERE) return readRecipe(text, own.foods)
+  if (text.length <= MAX_CHARACTERS_HERE) return readRecipe(text, own.foods)
   return doInThread<Intake>(event, { kind: 'read', text, foods, names })
 })

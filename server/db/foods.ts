@@ -74,7 +74,7 @@ const SHELF_RANK = `case shelf when 'own' then 0 when 'table' then 1 when 'measu
  * Of the imported foods that were never used this many are ranked: nobody reads further, and a common word is in
  * thousands of them.
  */
-const MOST_UNLIKELY = 150
+const MAX_UNLIKELY = 150
 
 interface Matching {
   /** What this kind of search is called: it is planned once under that name. */
@@ -92,7 +92,7 @@ async function ranked({ kind, where, order, values }: Matching, limit: number): 
        select ${fields} from foods where ${where} and likely and withdrawn_at is null
        union all
        (select ${fields} from foods where ${where} and not likely and withdrawn_at is null
-        limit ${MOST_UNLIKELY})
+        limit ${MAX_UNLIKELY})
      ), best as (
        select id, row_number() over (order by ${order}, ${SHELF_RANK}, length(name), name) as place
        from found order by place limit ${limit}
@@ -131,7 +131,7 @@ export async function searchFoods(wanted: string, limit: number): Promise<Shelve
     limit,
   )
   const named = found.some((food) => searchText(food).split(' | ').includes(plain))
-  if (named || found.length >= Math.min(limit, LEAST_FOUND) || plain.length < 3) return found
+  if (named || found.length >= Math.min(limit, MIN_FOUND) || plain.length < 3) return found
   const alike = await ranked(
     {
       kind: 'alike',
@@ -149,7 +149,7 @@ export async function searchFoods(wanted: string, limit: number): Promise<Shelve
 const MAX_WORDS = 8
 
 /** With fewer foods than this that hold what was typed, and none of that name, it may be a misspelling. */
-const LEAST_FOUND = 3
+const MIN_FOUND = 3
 
 /**
  * Remembers that foods were used in a recipe, so that they come first next time. Rows that another save is marking are

@@ -16,7 +16,7 @@ const CONNECT_MILLISECONDS = 1500
 /** A cook waits this long for a turn before it is said that the kitchen is too busy. */
 const TURN_MILLISECONDS = 4500
 /** More than this many waiting are turned away at once. */
-const MOST_WAITING = 2000
+const MAX_WAITING = 2000
 /** Merging a table and loading foods read and write a hundred thousand rows. */
 const PATIENT_MILLISECONDS = 600_000
 
@@ -55,7 +55,7 @@ class Pool implements Queryable {
     this.pool.on('error', () => undefined)
     this.turns = new Turns(
       max,
-      MOST_WAITING,
+      MAX_WAITING,
       TURN_MILLISECONDS,
       () => new DatabaseDown('Too many wait for it'),
     )
@@ -116,7 +116,7 @@ export const patientDatabase = (): Pool =>
   poolOf('patient', { max: 3, queryMilliseconds: PATIENT_MILLISECONDS, settings: {} })
 
 /** Tries of a transaction that another was in the way of; between them a little longer each time. */
-const MOST_TRIES = 6
+const MAX_TRIES = 6
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
 /**
@@ -144,7 +144,7 @@ export async function transaction<T>(
         }
       })
     } catch (error) {
-      if (turn >= MOST_TRIES || !isWorthAnotherTry(error)) throw error
+      if (turn >= MAX_TRIES || !isWorthAnotherTry(error)) throw error
       await pause(5 * 2 ** turn * (0.5 + Math.random()))
     }
   }

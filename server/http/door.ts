@@ -23,14 +23,14 @@ export function doorFrom(env: Readonly<Record<string, string | undefined>>): Doo
 }
 
 /** A token shorter than this can be guessed. */
-export const LEAST_TOKEN = 16
+export const MIN_TOKEN = 16
 
 /** Why a server must not start like this; null when it may. */
 export function refusalToStart({ host, token }: Door): string | null {
-  if (token !== null && token.length < LEAST_TOKEN)
-    return `SWAP_POCKET_TOKEN is too short: ${LEAST_TOKEN} characters at least`
+  if (token !== null && token.length < MIN_TOKEN)
+    return `SWAP_POCKET_TOKEN is too short: ${MIN_TOKEN} characters at least`
   if (isLoopback(host) || token !== null) return null
-  return `HOST is ${host}, which others can reach: everybody there could read and change every recipe. Set SWAP_POCKET_TOKEN to at least ${LEAST_TOKEN} characters, or leave HOST out`
+  return `HOST is ${host}, which others can reach: everybody there could read and change every recipe. Set SWAP_POCKET_TOKEN to at least ${MIN_TOKEN} characters, or leave HOST out`
 }
 
 /** The host of a `Host` header, without its port; null for what is none. */

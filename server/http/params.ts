@@ -4,7 +4,7 @@ import { invalid, problem } from './problem'
 
 const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
 
-export const notFound = (id: string) =>
+export const recipeNotFound = (id: string) =>
   problem(404, 'no-such-recipe', 'There is no such recipe', `No recipe has the id "${id.slice(0, 80)}"`, {
     errors: [{ field: 'id', message: 'use an id from /api/recipes' }],
   })
@@ -76,7 +76,7 @@ export function asksForWorking(event: H3Event): boolean {
 /** The recipe id in the path. Answers 404 for what cannot be one. */
 export function recipeId(event: H3Event): string {
   const id = getRouterParam(event, 'id') ?? ''
-  if (!UUID.test(id)) throw notFound(id)
+  if (!UUID.test(id)) throw recipeNotFound(id)
   return id
 }
 

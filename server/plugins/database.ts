@@ -7,8 +7,8 @@ import { readiness } from '../services/readiness'
 
 /** What the starter understands as: do not start me again, more of the same will not help. */
 const EXIT_SCHEMA = 3
-const LEAST_PAUSE = 250
-const MOST_PAUSE = 5000
+const MIN_PAUSE = 250
+const MAX_PAUSE = 5000
 const SWEEP_MILLISECONDS = 5000
 
 async function prepare(): Promise<void> {
@@ -23,7 +23,7 @@ async function prepare(): Promise<void> {
  * searched. A database that is away is tried until it is back; one of a newer program ends this one with a word.
  */
 export default defineNitroPlugin(() => {
-  let pause = LEAST_PAUSE
+  let pause = MIN_PAUSE
   let said = ''
   const attempt = () =>
     prepare().catch((error: Error) => {
@@ -33,7 +33,7 @@ export default defineNitroPlugin(() => {
       }
       if (error.message !== said) console.error(`The database is not ready: ${(said = error.message)}`)
       setTimeout(attempt, pause).unref()
-      pause = Math.min(2 * pause, MOST_PAUSE)
+      pause = Math.min(2 * pause, MAX_PAUSE)
     })
   void attempt()
   // A merge whose server or database stopped is opened again, by whichever server is there.

@@ -7,7 +7,7 @@ import { createRecipe, getRecipe, type KeptRequest, type Parent } from '../db/re
 import { referenceFor } from './referenceFor'
 import { unstorableText } from '../http/storableText'
 import { invalid } from '../http/problem'
-import { notFound } from '../http/params'
+import { recipeNotFound } from '../http/params'
 
 /**
  * A recipe as it is stored: ids given, foods known, text that the database can hold. A recipe without a dough yet is kept all the same, so that
@@ -52,7 +52,7 @@ export async function storeNew(event: H3Event, recipe: Recipe, parent: Parent | 
   const kept = keptRequest(event, { recipe, parent })
   const ready = await storable(recipe)
   const created = await createRecipe(ready, await summaryFor(ready, parent), parent, kept)
-  if (created.state === 'no parent') throw notFound(parent?.id ?? '')
+  if (created.state === 'no parent') throw recipeNotFound(parent?.id ?? '')
   if (created.state === 'key taken')
     throw invalid([
       { field: 'Idempotency-Key', message: 'this key stands for another request; use a new one' },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { undoing } from '~~/core/method/pitfalls'
+import { pitfallsOf } from '~~/core/method/pitfalls'
 import type { Evaluation } from '~~/core/evaluation/evaluate'
 
 const { evaluation, wanted } = defineProps<{ evaluation: Evaluation; wanted: string[] }>()
@@ -19,7 +19,7 @@ const verdicts = computed(() =>
     .sort((a, b) => Number(wanted.includes(b.diet)) - Number(wanted.includes(a.diet))),
 )
 const shelves = useLarderStore()
-const undone = computed(() => undoing(evaluation, wanted, shelves.reference.foods))
+const undone = computed(() => pitfallsOf(evaluation, wanted, shelves.reference.foods))
 </script>
 
 <template>

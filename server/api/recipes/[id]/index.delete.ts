@@ -1,9 +1,9 @@
 import { setDeleted } from '../../../db/recipes'
-import { notFound, recipeId } from '../../../http/params'
+import { recipeNotFound, recipeId } from '../../../http/params'
 
 /** Takes a recipe off the shelf. */
 export default defineEventHandler(async (event) => {
   const id = recipeId(event)
-  if (!(await setDeleted(id, true))) throw notFound(id)
+  if (!(await setDeleted(id, true))) throw recipeNotFound(id)
   return { id, restore: `/api/recipes/${id}/restore` }
 })

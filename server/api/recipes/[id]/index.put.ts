@@ -1,5 +1,5 @@
 import { getRecipe, saveRecipe } from '../../../db/recipes'
-import { notFound, recipeId } from '../../../http/params'
+import { recipeNotFound, recipeId } from '../../../http/params'
 import { readJson } from '../../../http/body'
 import { saveRequest } from '../../../../shared/api/requests'
 import { storable, summaryFor } from '../../../services/store'
@@ -14,7 +14,7 @@ export default defineEventHandler(async (event) => {
   const parent =
     now?.parentId && now.parentRevision ? { id: now.parentId, revision: now.parentRevision } : null
   const result = await saveRecipe(id, body.revision, recipe, await summaryFor(recipe, parent))
-  if (result.state === 'missing') throw notFound(id)
+  if (result.state === 'missing') throw recipeNotFound(id)
   if (result.state === 'stale') {
     throw problem(
       409,

@@ -30,7 +30,7 @@ const serves = new RegExp(
 )
 const forBracket = new RegExp(String.raw`\((?:serves|feeds|for)\s+${N}\)`, 'iu')
 /** "For 8": a few are eaters, many are pieces. */
-const MOST_EATERS = 12
+const MAX_EATERS = 12
 const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const servingSize = new RegExp(String.raw`\bserving size\s*:?\s*${N}(?!\s*(?:g|kg|ml|oz)\b)`, 'iu')
@@ -109,7 +109,7 @@ function yieldsOf(line: string): Yields | null {
             ? 1
             : null
   const eaters = forBare.exec(plain)
-  if (eaters && (count(eaters[1]!) ?? 0) > MOST_EATERS)
+  if (eaters && (count(eaters[1]!) ?? 0) > MAX_EATERS)
     return { pieces: count(eaters[1]!), servings: null, perServing: null, whole: true, rest: '' }
   const servings = made?.[2] ? count(made[1]!) : served ? count(served[1]!) : null
   const fed = each ? count(each[1]!) : null
@@ -160,7 +160,7 @@ export function titleYields(title: string): Yields | null {
   const eaters = FOR_AT_END.exec(withDigits(title))
   const said = readYields(title)
   const found =
-    said || !eaters || Number(eaters[1]) > MOST_EATERS
+    said || !eaters || Number(eaters[1]) > MAX_EATERS
       ? said
       : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
   const bare = found?.pieces ? null : inTitle.exec(title)
