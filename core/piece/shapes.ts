@@ -27,6 +27,10 @@ export interface ShapeRow {
   cutFromSheet: boolean
   /** The width that is rolled or cut, in the words of a dough's family: a rope is stretched. */
   stretched: boolean
+  /** How thin it is usually rolled before it is filled, in mm. */
+  rolledMm: number
+  /** It lies on a tray as a disc; else as an oblong. */
+  round: boolean
   /** What a dish is called that has this shape. */
   called: RegExp
   /** What the hands do to close it; words for pieces of dough ("rounds", "balls") say nothing of the shape. */
@@ -57,6 +61,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: false,
     cutFromSheet: true,
     stretched: false,
+    rolledMm: 3.5,
+    round: true,
     called:
       /\b(?:lidded|pie dish|pot pie|plate pie|double[- ]crust|covered pie|raised pie|pork pies?|line (?:the |a |an |each |\w+ )?(?:\w+ )?(?:moulds?|molds?|tins?|dish|dishes|ramekins?)\b[^.]{0,80}\blids?)\b/i,
     closedBy:
@@ -77,6 +83,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: false,
     cutFromSheet: false,
     stretched: true,
+    rolledMm: 1,
+    round: true,
     called: /\b(?:coils?|coiled|snail|spirals?)\b/i,
     closedBy: /\b(?:coil (?:it|them|up|each|like)|into (?:a )?coils?|snail|spiral)\b/i,
   },
@@ -94,6 +102,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: false,
     cutFromSheet: true,
     stretched: false,
+    rolledMm: 2,
+    round: true,
     called: /\b(?:momos?|pleated(?: \p{L}+)?|modaks?|soup dumplings?|xiao ?long ?bao|khinkali)\b/iu,
     closedBy:
       /\b(?:pleat(?:s|ed|ing)?\b(?! (?:the )?(?:edge|half))|twist(?:ed)? (?:shut|closed|the top)|like a (?:purse|pouch|money bag))\b/i,
@@ -112,6 +122,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: true,
     cutFromSheet: false,
     stretched: false,
+    rolledMm: 2,
+    round: false,
     called: /\b(?:cones?|samosas?|triangles?)\b/i,
     closedBy: /\b(?:cones?|triangles?)\b/i,
   },
@@ -129,6 +141,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: true,
     cutFromSheet: true,
     stretched: false,
+    rolledMm: 2.5,
+    round: false,
     called:
       /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|gyoza|potstickers?|jiaozi|pockets?|calzones?|crescents?)\b/i,
     closedBy:
@@ -149,6 +163,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: false,
     cutFromSheet: false,
     stretched: false,
+    rolledMm: 2,
+    round: false,
     called: /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|burritos?|knishes)\b/i,
     closedBy: /\b(?:envelopes?|packets?|parcels?|fold (?:in )?the (?:four )?(?:corners|sides))\b/i,
   },
@@ -166,6 +182,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: false,
     cutFromSheet: false,
     stretched: true,
+    rolledMm: 1.5,
+    round: false,
     called: /\b(?:rolls?|strudel|roulade|egg rolls?|spring rolls?|cigars?)\b/i,
     closedBy: /\b(?:roll (?:up|it up|them up|into a (?:log|cigar))|tuck in the (?:sides|ends))\b/i,
   },
@@ -183,6 +201,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: false,
     cutFromSheet: true,
     stretched: false,
+    rolledMm: 5,
+    round: true,
     called:
       /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y|ies)|kulchas?|kachoris?|pupusas?|arepas?|poli|rotis?|naans?|puris?|(?:potato|filled) cakes?)\b/i,
     closedBy:
@@ -202,6 +222,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: false,
     cutFromSheet: false,
     stretched: false,
+    rolledMm: 5,
+    round: true,
     called: /\b(?:buns?|bao|baozi|pirozhki|rolls? \(round\)|balls?|bombs?)\b/i,
     closedBy:
       /\b(?:buns?|seam[- ](?:side )?down|gather (?:the|up)|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,

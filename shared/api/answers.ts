@@ -13,11 +13,14 @@ import { MICRONUTRIENT_KEYS } from '../../core/food/micronutrients'
 import { NUTRIENTS, type Nutrient } from '../../core/food/nutrients'
 import type { PacketLabel } from '../../core/food/packet'
 import type { Intake } from '../../core/reading/readRecipe'
+import { CLOSINGS } from '../../core/piece/closures'
 import { recipeSchema } from '../../core/recipe/schema'
 import { COOKING_WAYS, PART_KINDS, SHAPES } from '../../core/recipe/vocabulary'
 import { PRECOOKING_WAYS } from '../../core/recipe/precookingWays'
 import { NOT_SWAPPING, SWAPPING } from '../../core/substitution/applySwap'
 import { ROLES, type OwnSwap } from '../../core/substitution/catalogue'
+import { COOKWARE_KINDS } from '../../core/tray/batches'
+import type { PlannedPieces } from '../../core/tray/plan'
 import type { TaughtName } from '../../core/tables/taughtNames'
 import { labelSchema, priceRequest, storedId } from './requests'
 
@@ -534,3 +537,81 @@ export const taughtNameAnswer = z.strictObject({
   name: z.string(),
   foodId: z.string(),
 }) satisfies z.ZodType<TaughtName>
+
+const place = z.strictObject({ xMm: z.number(), yMm: z.number() })
+
+/** How many, how large, how full, in how many batches. */
+export const piecesAnswer = z.strictObject({
+  pieces: z.number(),
+  shape: z.enum(SHAPES),
+  closing: z.enum(CLOSINGS),
+  doughGramsPerPiece: z.number(),
+  thicknessMm: z.number(),
+  diameterMm: z.number(),
+  fillingGramsPerPiece: z.number(),
+  fillingCapacityGrams: z.number().describe('as much as closes well'),
+  fillingCapacityTablespoons: z.number(),
+  fit: z.enum(['mean', 'good', 'overfull']),
+  dough: z.strictObject({
+    grams: z.number(),
+    pieces: z.number(),
+    leftGrams: z.number(),
+    wasteGrams: z.number(),
+  }),
+  fillings: z.array(
+    z.strictObject({
+      partId: z.string(),
+      name: z.string(),
+      grams: z.number().describe('finished, as it goes in'),
+      pieces: z.number(),
+      planned: z.number(),
+      leftGrams: z.number(),
+    }),
+  ),
+  runsOutFirst: z
+    .string()
+    .nullable()
+    .describe('"dough", the id of a filling, or null where all comes out even'),
+  makeMore: z.array(
+    z.strictObject({
+      partId: z.string(),
+      factor: z.number(),
+      lines: z.array(z.strictObject({ lineId: z.string(), grams: z.number() })),
+    }),
+  ),
+  cuts: z.array(
+    z.strictObject({
+      pass: z.number(),
+      pieces: z.number(),
+      grams: z.number(),
+      widthMm: z.number(),
+      lengthMm: z.number(),
+      pattern: z.string(),
+      layout: z.array(place),
+    }),
+  ),
+  batches: z.array(
+    z.strictObject({
+      kind: z.enum(COOKWARE_KINDS),
+      perBatch: z.number(),
+      batches: z.number(),
+      minutesEach: z.number(),
+      totalMinutes: z.number(),
+      layout: z.array(place),
+      pieceWidthMm: z.number(),
+      pieceLengthMm: z.number(),
+      round: z.boolean(),
+      widthMm: z.number().nullable(),
+      lengthMm: z.number().nullable(),
+      diameterMm: z.number().nullable(),
+      count: z.number(),
+      oilDepthMm: z.number().optional(),
+      oilRiseMm: z.number().optional(),
+      oilDropC: z.number().optional(),
+      oilRecoverySeconds: z.number().optional(),
+      warnings: z.array(z.string()),
+    }),
+  ),
+  warnings: z.array(z.string()),
+  working: z.array(z.string()),
+}) satisfies z.ZodType<PlannedPieces>

@@ -3,7 +3,10 @@ import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
 import { SHARES, TARGET_PER } from '../../core/diet/target'
 import { NUTRIENTS } from '../../core/food/nutrients'
 import { MICRONUTRIENT_KEYS, type Micronutrient } from '../../core/food/micronutrients'
-import { PART_KINDS } from '../../core/recipe/vocabulary'
+import { CLOSINGS } from '../../core/piece/closures'
+import { COOKWARE_KINDS } from '../../core/tray/batches'
+import { MAKING_METHODS } from '../../core/tray/making'
+import { MAX_PIECES, PART_KINDS } from '../../core/recipe/vocabulary'
 import { PRECOOKING_WAYS } from '../../core/recipe/precookingWays'
 import { MAX_TEXT_CHARACTERS } from '../../core/reading/limits'
 import { recipeSchema } from '../../core/recipe/schema'
@@ -220,3 +223,62 @@ export const madeFoodRequest = z.object({
     .default(null),
   method: z.string().trim().max(2000, 'use at most 2000 characters').default(''),
 })
+
+const mm = (most: number) =>
+  z
+    .number('millimetres are expected, for example 120')
+    .gt(0, 'more than 0 mm is expected')
+    .max(most, `at most ${most} mm`)
+    .optional()
+
+const piecesWanted = z
+  .number()
+  .int('pieces are whole')
+  .min(1, 'at least 1 piece')
+  .max(MAX_PIECES, `at most ${MAX_PIECES} pieces`)
+  .optional()
+
+const cookwareSchema = z
+  .object({
+    kind: z.enum(COOKWARE_KINDS, `use one of ${COOKWARE_KINDS.join(', ')}`),
+    widthMm: mm(2000),
+    lengthMm: mm(2000),
+    diameterMm: mm(2000),
+    oilMl: z.number().gt(0, 'more than 0 ml of oil').max(50_000, 'at most 50 l of oil').optional(),
+    heightMm: mm(1000),
+    count: z.number().int('trays and tiers are whole').min(1).max(12).optional(),
+    gapMm: z.number().min(0, 'a gap cannot be below 0').max(200).optional(),
+    burnerW: z.number().min(0, 'a burner cannot give less than 0 W').max(20_000).optional(),
+  })
+  .refine((ware) => (ware.widthMm === undefined) === (ware.lengthMm === undefined), {
+    path: ['lengthMm'],
+    message: 'give width and length together, or a diameter',
+  })
+
+/** At most so many blanks of one cutter: a larger sheet or smaller discs were mistyped. */
+const MAX_BLANKS = 5000
+
+export const planSchema = z
+  .object({
+    method: z.enum(MAKING_METHODS, `use one of ${MAKING_METHODS.join(', ')}`),
+    pieces: piecesWanted,
+    ballGrams: z.number().gt(0, 'more than 0 g is expected').max(50_000).optional(),
+    thicknessMm: mm(100),
+    diameterMm: mm(1000),
+    sheetWidthMm: mm(5000),
+    sheetLengthMm: mm(5000),
+    rerolls: z.number().int('whole times').min(0, 'not below 0').max(6, 'at most 6 times').optional(),
+    fillingGramsPerPiece: z.number().min(0, 'not below 0 g').max(50_000).optional(),
+    cookware: z.array(cookwareSchema).max(6, 'at most 6 kinds of cookware').optional(),
+    closing: z.enum(CLOSINGS, `use one of ${CLOSINGS.join(', ')}`).optional(),
+    dishHeightMm: mm(300),
+    startC: z.number().min(-40, 'not below −40 °C').max(60, 'at most 60 °C').optional(),
+  })
+  .refine(
+    (plan) =>
+      ((plan.sheetWidthMm ?? 400) * (plan.sheetLengthMm ?? 400)) / (plan.diameterMm ?? 100) ** 2 <=
+      MAX_BLANKS,
+    { path: ['diameterMm'], message: `more than ${MAX_BLANKS} pieces would be cut; check the millimetres` },
+  )
+
+export const piecesRequest = z.object({ recipe: recipeSchema.optional(), plan: planSchema })

@@ -275,6 +275,14 @@ export const ROUTES: readonly Route[] = [
     answers: { 200: ['The adapted recipe, before and after', answers.adaptAnswer] },
   },
   {
+    method: 'post',
+    path: '/api/pieces',
+    summary:
+      'How many pieces, how large, how full, and in how many batches; without a recipe, what a sheet and a cutter give',
+    body: requests.piecesRequest,
+    answers: { 200: ['The pieces', answers.piecesAnswer] },
+  },
+  {
     method: 'get',
     path: '/api/recipes',
     summary: 'The shelf, a page at a time: recipes that are not deleted, the latest saved first',

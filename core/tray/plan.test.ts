@@ -1,0 +1,254 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { demo } from '../../test/demo'
+import { recipeOf, reference } from '../../test/helpers'
+import { evaluate } from '../evaluation/evaluate'
+import type { Recipe } from '../recipe/document'
+import { RecipeProblem } from '../recipe/problem'
+import { scaleRecipe } from '../recipe/scale'
+import { COOKWARE_KINDS } from './batches'
+import { acrossOf, blankAreaMm2, MAKING_METHODS } from './making'
+import { planPieces, type PiecePlan, type PlannedPieces } from './plan'
+
+const planOf = (recipe: Recipe | null, plan: PiecePlan): PlannedPieces =>
+  planPieces(recipe, recipe && evaluate(recipe, reference), plan, reference)
+
+const moons = recipeOf(
+  {
+    shell: [
+      ['plain-flour', 500],
+      ['water', 250],
+      ['salt', 9],
+    ],
+    filling: [['potato', 800]],
+    pan: [['sunflower-oil', 2000]],
+  },
+  { pieces: 20, way: 'deep-fry' },
+)
+const problemsOf = (work: () => unknown) => {
+  try {
+    work()
+  } catch (error) {
+    if (error instanceof RecipeProblem) return error.problems.map(({ field }) => field)
+    throw error
+  }
+  return []
+}
+
+describe('of weight, thickness and width', () => {
+  it('any two give the third, as practice has it: 12 cm at 2.5 mm is about 33 g', () => {
+    const cut = planOf(moons, { method: 'cut-sheet', diameterMm: 120, thicknessMm: 2.5 })
+    expect(Math.abs(cut.doughGramsPerPiece - 33)).toBeLessThan(1.5)
+    const balls = planOf(moons, { method: 'balls', ballGrams: cut.doughGramsPerPiece, diameterMm: 120 })
+    expect(balls.thicknessMm).toBeCloseTo(2.5, 1)
+    const thin = planOf(moons, { method: 'balls', ballGrams: cut.doughGramsPerPiece, thicknessMm: 2.5 })
+    expect(Math.abs(thin.diameterMm - 120)).toBeLessThan(0.6)
+  })
+
+  it('are refused where all three are given and do not agree', () => {
+    expect(
+      problemsOf(() => planOf(moons, { method: 'balls', ballGrams: 80, diameterMm: 120, thicknessMm: 2.5 })),
+    ).toEqual(['plan.thicknessMm'])
+  })
+
+  it('give back the width that they came from, for every way of making', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...MAKING_METHODS),
+        fc.double({ min: 20, max: 300, noNaN: true }),
+        fc.double({ min: 10, max: 60, noNaN: true }),
+        (method, across, along) => {
+          expect(acrossOf(method, blankAreaMm2(method, across, along), along)).toBeCloseTo(across, 6)
+        },
+      ),
+    )
+  })
+
+  it('a round that is halved makes two cones', () => {
+    const whole = planOf(moons, { method: 'balls', ballGrams: 50, thicknessMm: 2 })
+    const halves = planOf(
+      { ...moons, shape: 'cone' },
+      { method: 'halved-rounds', ballGrams: 50, thicknessMm: 2 },
+    )
+    expect(halves.doughGramsPerPiece).toBe(25)
+    expect(halves.diameterMm).toBeCloseTo(whole.diameterMm, 1)
+    expect(halves.pieces).toBe(2 * whole.pieces)
+    expect(halves.closing).toBe('cone')
+  })
+})
+
+describe('what is divided', () => {
+  it('adds up: pieces, trimmings and rest are the dough that there was, whatever the way', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('balls', 'cut-sheet', 'stamped-pair', 'squares', 'halved-rounds' as const),
+        fc.double({ min: 50, max: 160, noNaN: true }),
+        fc.double({ min: 1.5, max: 6, noNaN: true }),
+        fc.integer({ min: 0, max: 4 }),
+        (method, diameterMm, thicknessMm, rerolls) => {
+          const made = planOf(moons, {
+            method: method as PiecePlan['method'],
+            diameterMm,
+            thicknessMm,
+            rerolls,
+            cookware: [],
+          })
+          const { dough } = made
+          const sum = made.pieces * made.doughGramsPerPiece + dough.leftGrams + dough.wasteGrams
+          // Grams a piece are rounded to a tenth for whoever reads them.
+          expect(Math.abs(sum - dough.grams)).toBeLessThan(0.06 * made.pieces + 0.3)
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+
+  it('of a sheet wastes what cooks know, 3 to 8 % after two rollings of the trimmings', () => {
+    const { dough, cuts, warnings } = planOf(moons, { method: 'cut-sheet', diameterMm: 90, thicknessMm: 2 })
+    expect(cuts.length).toBe(3)
+    expect(dough.wasteGrams / dough.grams).toBeLessThan(0.08)
+    expect(warnings.join()).toMatch(/10 to 15 min/)
+    const once = planOf(moons, { method: 'cut-sheet', diameterMm: 90, thicknessMm: 2, rerolls: 0 })
+    expect(once.pieces).toBeLessThan(cuts.reduce((sum, cut) => sum + cut.pieces, 0))
+    expect(once.warnings.join()).toMatch(/trimmings/)
+  })
+
+  it('says which runs out first, and how much more of it makes it even', () => {
+    const made = planOf(moons, { method: 'balls', ballGrams: 30, thicknessMm: 2.5, fillingGramsPerPiece: 40 })
+    // 751 g of dough are 25 pieces; 800 g of potato are 20.
+    expect(made.dough.pieces).toBe(25)
+    expect(made.fillings[0]).toMatchObject({ pieces: 20, planned: 20 })
+    expect(made.pieces).toBe(20)
+    expect(made.runsOutFirst).toBe(made.fillings[0]!.partId)
+    const more = made.makeMore.find((one) => one.partId === made.fillings[0]!.partId)!
+    expect(more.factor).toBeCloseTo((25 * 40) / 800, 2)
+    expect(more.lines[0]!.grams).toBeCloseTo(800 * more.factor, 0)
+    const even = planOf(moons, { method: 'balls', pieces: 20 })
+    expect(even).toMatchObject({ pieces: 20, runsOutFirst: null, makeMore: [] })
+    expect(even.fillings[0]!.leftGrams).toBe(0)
+  })
+
+  it('makes the dough go further where more pieces are wanted than it gives', () => {
+    const made = planOf(moons, { method: 'balls', ballGrams: 40, pieces: 40, fillingGramsPerPiece: 20 })
+    expect(made.runsOutFirst).toBe('dough')
+    const shell = moons.parts.find((part) => part.kind === 'shell')!
+    const more = made.makeMore.find((one) => one.partId === shell.id)!
+    expect(more.lines).toHaveLength(3)
+    expect(more.factor * made.dough.pieces).toBeCloseTo(40, 0)
+  })
+
+  it('shares several fillings out by their pieces', () => {
+    const two = { ...moons, parts: [...moons.parts] }
+    const filling = two.parts.find((part) => part.kind === 'filling')!
+    two.parts.push({
+      ...filling,
+      id: 'second',
+      name: 'Second',
+      pieces: 5,
+      lines: filling.lines.map((line) => ({ ...line, id: `${line.id}b`, grams: 200 })),
+    })
+    const { fillings } = planOf(two, { method: 'balls', pieces: 20 })
+    expect(fillings.map((one) => one.planned)).toEqual([15, 5])
+  })
+
+  it('gives the recipe back when it is made twice and halved', () => {
+    const twice = scaleRecipe(scaleRecipe(moons, 2, 40), 0.5, 20)
+    expect(planOf(twice, { method: 'balls', pieces: 20 })).toEqual(
+      planOf(moons, { method: 'balls', pieces: 20 }),
+    )
+  })
+})
+
+describe('in batches', () => {
+  const fryer = { kind: 'fryer', diameterMm: 220, heightMm: 140, oilMl: 2000 } as const
+
+  it('fries as many at once as the oil bears, and says how it rises and cools', () => {
+    const [batch] = planOf(moons, { method: 'balls', pieces: 20, cookware: [fryer] }).batches
+    expect(batch!.perBatch * 77).toBeLessThanOrEqual(250 + 77)
+    expect(batch!.oilDropC).toBeLessThanOrEqual(20)
+    expect(batch!.batches).toBe(Math.ceil(20 / batch!.perBatch))
+    expect(batch!.warnings.join()).toMatch(/never put water on an oil fire/)
+    const [frozen] = planOf(moons, { method: 'balls', pieces: 20, cookware: [fryer], startC: -18 }).batches
+    expect(frozen!.perBatch).toBeLessThanOrEqual(batch!.perBatch)
+    expect(frozen!.minutesEach).toBeGreaterThan(batch!.minutesEach)
+  })
+
+  it('refuses oil above half of the pot, with the figure', () => {
+    const full = () => planOf(moons, { method: 'balls', pieces: 20, cookware: [{ ...fryer, oilMl: 4000 }] })
+    expect(problemsOf(full)).toEqual(['plan.cookware[0].oilMl'])
+    expect(full).toThrow(/105 mm high in a pot of 140 mm/)
+  })
+
+  it('refuses what holds not one piece, at its field', () => {
+    expect(
+      problemsOf(() =>
+        planOf(moons, { method: 'balls', pieces: 4, cookware: [{ kind: 'steamer', diameterMm: 60 }] }),
+      ),
+    ).toEqual(['plan.cookware[0].diameterMm'])
+    expect(
+      problemsOf(() =>
+        planOf(moons, {
+          method: 'cut-sheet',
+          diameterMm: 300,
+          thicknessMm: 2,
+          sheetWidthMm: 200,
+          sheetLengthMm: 200,
+        }),
+      ),
+    ).toEqual(['plan.sheetWidthMm'])
+  })
+
+  it('leaves yeast buns room to grow', () => {
+    const buns = demo.find(({ recipe }) => recipe.shape === 'bun' && recipe.cooking.way === 'bake')!.recipe
+    const tray = { kind: 'tray', widthMm: 400, lengthMm: 330 } as const
+    const [batch] = planOf(buns, { method: 'balls', pieces: 12, cookware: [tray] }).batches
+    const [close] = planOf(buns, { method: 'balls', pieces: 12, cookware: [{ ...tray, gapMm: 0 }] }).batches
+    expect(batch!.perBatch).toBeLessThan(close!.perBatch)
+    for (const one of batch!.layout)
+      for (const other of batch!.layout)
+        if (one !== other)
+          expect(Math.hypot(one.xMm - other.xMm, one.yMm - other.yMm)).toBeGreaterThan(
+            batch!.pieceWidthMm + 30,
+          )
+  })
+
+  it('can be planned for every demo recipe in everything there is', () => {
+    for (const { recipe } of demo)
+      for (const kind of COOKWARE_KINDS) {
+        const method = recipe.shape === 'lidded-pie' ? 'lined-dish' : 'balls'
+        const made = planOf(recipe, {
+          method,
+          pieces: recipe.pieces,
+          cookware: [{ kind, widthMm: 600, lengthMm: 600 }],
+        })
+        expect(made.batches[0]!.perBatch).toBeGreaterThan(0)
+        expect(JSON.stringify(made)).not.toMatch(/null,"minutes|NaN/)
+      }
+  })
+})
+
+describe('without a recipe', () => {
+  it('answers what a sheet and a cutter give', () => {
+    const made = planOf(null, {
+      method: 'cut-sheet',
+      diameterMm: 50,
+      thicknessMm: 2,
+      sheetWidthMm: 300,
+      sheetLengthMm: 310,
+      rerolls: 0,
+    })
+    expect(made.cuts).toHaveLength(1)
+    expect(made.pieces).toBe(39)
+    expect(made.cuts[0]).toMatchObject({ pattern: 'hexagonal' })
+    expect(made.fillings).toEqual([])
+    expect(made.batches).toEqual([])
+  })
+
+  it('asks for what is missing at its field', () => {
+    expect(problemsOf(() => planOf(null, { method: 'cut-sheet' }))).toEqual(['plan.diameterMm'])
+    expect(problemsOf(() => planOf(null, { method: 'cut-sheet', diameterMm: 80 }))).toEqual([
+      'plan.sheetWidthMm',
+    ])
+    expect(problemsOf(() => planOf(null, { method: 'rope' }))).toEqual(['plan.ballGrams'])
+  })
+})
