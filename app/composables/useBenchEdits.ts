@@ -25,7 +25,9 @@ import {
   takeChoice,
 } from '~~/core/recipe/edit'
 import { addLine, rewriteLine, setFood } from '~~/core/reading/rewrite'
-import { scaleRecipe } from '~~/core/recipe/scale'
+import { foodIs } from '~~/core/food/groups'
+import { foodOf } from '~~/core/recipe/lines'
+import { scalePart, scaleRecipe } from '~~/core/recipe/scale'
 import type { Swap } from '~~/core/substitution/catalogue'
 import { swapLine } from '~~/core/substitution/swapLine'
 
@@ -57,6 +59,14 @@ export function useBenchEdits() {
     leaveOut: (lineId: string) => change((recipe) => leaveOut(recipe, lineId)),
     putBack: (lineId: string) => change((recipe) => putBack(recipe, lineId)),
 
+    /** More or less of a part, as a kitchen can weigh it; eggs stay whole. */
+    scalePart: (partId: string, factor: number) =>
+      change((recipe) =>
+        scalePart(recipe, partId, factor, (line) => {
+          const food = foodOf(line, shelves.reference.foods)
+          return foodIs(food, 'whole-egg') ? food!.unitGrams.piece : undefined
+        }),
+      ),
     part: (partId: string, fields: Partial<Part>) =>
       change((recipe) => editPart(recipe, partId, (part) => ({ ...part, ...fields }))),
     addPart: (kind: PartKind, name: string) => change((recipe) => addPart(recipe, kind, name)),

@@ -19,6 +19,7 @@ onMounted(() => shelves.load())
         <NuxtLink to="/">Shelf</NuxtLink>
         <NuxtLink to="/paste">Paste</NuxtLink>
         <NuxtLink to="/bench">Bench</NuxtLink>
+        <NuxtLink to="/tray">Tray</NuxtLink>
         <NuxtLink to="/larder">Larder</NuxtLink>
       </nav>
       <span class="space" />

@@ -13,6 +13,57 @@ export const timesWeights = <T extends Choice | Line>(one: T, factor: number): T
   waterChangeGrams: one.waterChangeGrams * factor,
 })
 
+/** A line made so many times as much, with its alternatives and what is left to feel. */
+const timesLine = (line: Line, factor: number): Line => ({
+  ...timesWeights(line, factor),
+  eatenGrams: timesGrams(line.eatenGrams, factor),
+  choices: line.choices.map((choice) => timesWeights(choice, factor)),
+  toFeel: line.toFeel && {
+    ...line.toFeel,
+    startGrams: line.toFeel.startGrams * factor,
+    lowGrams: line.toFeel.lowGrams * factor,
+    highGrams: line.toFeel.highGrams * factor,
+  },
+})
+
+/** What a kitchen can weigh: whole grams from 20 on, tenths below; an egg stays whole where it was. */
+const weighable = (line: Line, eggGrams: number | undefined): Line => {
+  if (line.grams === null) return line
+  const step = line.grams >= 20 ? 1 : 0.1
+  const grams = eggGrams
+    ? Math.max(1, Math.round(line.grams / eggGrams)) * eggGrams
+    : Math.round(line.grams / step) * step
+  return { ...line, grams, gramsLow: grams, gramsHigh: grams }
+}
+
+/**
+ * The recipe with one part, and what is made for it, in another amount; the pieces stay. Weights come out as a
+ * kitchen can weigh them.
+ *
+ * @param factor above 0
+ * @param eggGrams what one egg of a line weighs, for lines of whole eggs
+ */
+export function scalePart(
+  recipe: Recipe,
+  partId: string,
+  factor: number,
+  eggGrams: (line: Line) => number | undefined = () => undefined,
+): Recipe {
+  if (!(factor > 0) || !Number.isFinite(factor)) throw new RangeError('factor must be a number above 0')
+  return {
+    ...recipe,
+    parts: recipe.parts.map((part) =>
+      part.id !== partId && part.into !== partId
+        ? part
+        : {
+            ...part,
+            finishedGrams: timesGrams(part.finishedGrams, factor),
+            lines: part.lines.map((line) => weighable(timesLine(line, factor), eggGrams(line))),
+          },
+    ),
+  }
+}
+
 /**
  * The same recipe for another number of pieces: every weight is multiplied, the piece stays as it is. How long the
  * pieces cook does not change; what simmers in a larger pot takes longer, which is for the cook to see.
@@ -22,17 +73,7 @@ export const timesWeights = <T extends Choice | Line>(one: T, factor: number): T
 export function scaleRecipe(recipe: Recipe, factor: number): Recipe {
   if (!(factor > 0) || !Number.isFinite(factor)) throw new RangeError('factor must be a number above 0')
   const times = (grams: number | null) => timesGrams(grams, factor)
-  const line = (one: Line): Line => ({
-    ...timesWeights(one, factor),
-    eatenGrams: times(one.eatenGrams),
-    choices: one.choices.map((choice) => timesWeights(choice, factor)),
-    toFeel: one.toFeel && {
-      ...one.toFeel,
-      startGrams: one.toFeel.startGrams * factor,
-      lowGrams: one.toFeel.lowGrams * factor,
-      highGrams: one.toFeel.highGrams * factor,
-    },
-  })
+  const line = (one: Line) => timesLine(one, factor)
   const count = (pieces: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(pieces * factor)))
   return {
     ...recipe,
