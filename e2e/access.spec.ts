@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import type { Listed } from '../app/logic/api'
+import type { ListedRecipe } from '../shared/api/answers'
 import { expect, SUPPER, test } from './support'
 
 const PLACES = [
@@ -35,9 +35,23 @@ const PLACES = [
     },
   },
   {
+    name: 'tray',
+    open: async (page: Page) => {
+      const { recipes } = (await (await page.request.get('/api/recipes')).json()) as {
+        recipes: ListedRecipe[]
+      }
+      await page.goto(`/bench/${recipes.find((one) => one.title === 'Curd and leek hand pies')!.id}`)
+      await page.getByLabel('Title').waitFor()
+      await page.getByRole('link', { name: 'Tray' }).click()
+      await page.getByRole('heading', { name: 'What comes out' }).waitFor()
+    },
+  },
+  {
     name: 'bench',
     open: async (page: Page) => {
-      const { recipes } = (await (await page.request.get('/api/recipes')).json()) as { recipes: Listed[] }
+      const { recipes } = (await (await page.request.get('/api/recipes')).json()) as {
+        recipes: ListedRecipe[]
+      }
       await page.goto(`/bench/${recipes.find((one) => one.title === 'Curd and leek hand pies')!.id}`)
       await page.getByRole('button', { name: 'vegan', exact: true }).click()
       await page.getByLabel('Title').waitFor()

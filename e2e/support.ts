@@ -1,5 +1,5 @@
 import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test'
-import type { Stored } from '../app/logic/api'
+import type { StoredRecipe } from '../shared/api/answers'
 import type { Intake } from '../core/reading/readRecipe'
 import type { Recipe } from '../core/recipe/document'
 
@@ -64,11 +64,11 @@ export async function pasteToBench(page: Page, text: string) {
 }
 
 /** Stores a recipe read from text, by the API. */
-export async function store(request: APIRequestContext, text: string): Promise<Stored> {
+export async function store(request: APIRequestContext, text: string): Promise<StoredRecipe> {
   const intake = (await (await request.post('/api/intake', { data: { text } })).json()) as Intake
   const answer = await request.post('/api/recipes', { data: { recipe: intake.recipe } })
   expect(answer.status()).toBe(201)
-  return (await answer.json()) as Stored
+  return (await answer.json()) as StoredRecipe
 }
 
 export async function read(request: APIRequestContext, text: string): Promise<Recipe> {

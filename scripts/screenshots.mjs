@@ -65,6 +65,17 @@ try {
   })
   await shoot('bench', (page) => bench(page, 'Curd and leek hand pies'))
   await shoot('bench-vegan', (page) => bench(page, 'Curd and leek hand pies, vegan'))
+  await shoot('tray', async (page) => {
+    await bench(page, 'Curd and leek hand pies')
+    await page.getByRole('link', { name: 'Tray' }).click()
+    await page.getByRole('heading', { name: 'What comes out' }).waitFor()
+  })
+  await shoot('tray-batches', async (page) => {
+    await bench(page, 'Fried plantain and bean pockets')
+    await page.getByRole('link', { name: 'Tray' }).click()
+    await page.getByRole('heading', { name: 'Batches' }).scrollIntoViewIfNeeded()
+    await page.mouse.wheel(0, 1200)
+  })
   await shoot('bench-swap', async (page) => {
     await bench(page, 'Steamed mushroom buns')
     await page.getByRole('button', { name: 'Swap Minced pork, raw' }).click()

@@ -21,7 +21,7 @@ import {
   setWay,
   takeChoice,
 } from './edit'
-import { factorFor, scaleRecipe } from './scale'
+import { factorFor, scalePart, scaleRecipe } from './scale'
 import { recipeSchema } from './schema'
 import { upgradeRecipe } from './upgrade'
 
@@ -149,6 +149,25 @@ describe('scaling', () => {
       }),
       { numRuns: 30 },
     )
+  })
+
+  it('makes more of one part as a kitchen can weigh it, with its eggs whole, and leaves the others', () => {
+    const recipe = recipeOf({
+      shell: [
+        ['plain-flour', 500],
+        ['egg', 50],
+        ['salt', 7],
+      ],
+      filling: [['leek', 300]],
+    })
+    const shell = recipe.parts.find((part) => part.kind === 'shell')!
+    const made = scalePart(recipe, shell.id, 1.37, (line) => (line.foodId === 'egg' ? 50 : undefined))
+    const grams = made.parts.find((part) => part.id === shell.id)!.lines.map((line) => line.grams)
+    expect(grams).toEqual([685, 50, 9.6])
+    expect(made.parts.filter((part) => part.id !== shell.id)).toEqual(
+      recipe.parts.filter((part) => part.id !== shell.id),
+    )
+    expect(made.pieces).toBe(recipe.pieces)
   })
 
   it('comes back to where it was', () => {

@@ -29,10 +29,10 @@ const timesLine = (line: Line, factor: number): Line => ({
 /** What a kitchen can weigh: whole grams from 20 on, tenths below; an egg stays whole where it was. */
 const weighable = (line: Line, eggGrams: number | undefined): Line => {
   if (line.grams === null) return line
-  const step = line.grams >= 20 ? 1 : 0.1
+  const per = line.grams >= 20 ? 1 : 10
   const grams = eggGrams
     ? Math.max(1, Math.round(line.grams / eggGrams)) * eggGrams
-    : Math.round(line.grams / step) * step
+    : Math.round(line.grams * per) / per
   return { ...line, grams, gramsLow: grams, gramsHigh: grams }
 }
 

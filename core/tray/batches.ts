@@ -53,9 +53,10 @@ export const COOKWARE_OF: Readonly<Record<CookingWay, CookwareKind>> = {
 const GAP_MM: Readonly<Record<CookwareKind, number>> = {
   tray: 25,
   steamer: 28,
-  pot: 5,
+  // What floats may touch.
+  pot: 2,
   pan: 8,
-  fryer: 8,
+  fryer: 2,
   griddle: 10,
 }
 const YEAST_GAP_MM = 35
@@ -88,8 +89,6 @@ const BETWEEN_MINUTES: Readonly<Record<CookwareKind, number>> = {
   griddle: 0.5,
 }
 
-/** Pieces float in one layer: this much of the surface is theirs at most. Common practice, no source. */
-const SURFACE_SHARE = 0.7
 /** A litre of boiling water takes this much, in g, without going off the boil for long. Common practice, no source. */
 const GRAMS_PER_LITRE_WATER = 200
 /** A pot is filled with water to this share of its height. */
@@ -231,16 +230,12 @@ export function batchesIn(asked: ToCook, given: Cookware, at: number): CookedBat
   const tiers = Math.max(1, ware.count ?? 1)
   let perBatch = laid.places.length * tiers
   const surface = (Math.PI / 4) * (ware.diameterMm ?? 0) ** 2
-  const floating = Math.max(
-    1,
-    Math.floor((SURFACE_SHARE * surface) / (width * length * (round ? Math.PI / 4 : 1))),
-  )
   let extra: Partial<CookedBatch> = {}
   if (ware.kind === 'pot' && ware.diameterMm) {
     const litres = (surface * ware.heightMm! * WATER_SHARE) / 1e6
     perBatch = Math.max(
       1,
-      Math.min(floating, Math.floor((GRAMS_PER_LITRE_WATER * litres) / asked.pieceGrams)),
+      Math.min(perBatch, Math.floor((GRAMS_PER_LITRE_WATER * litres) / asked.pieceGrams)),
     )
     warnings.push(`About ${round1(litres)} l of water; half a cup of cold water checks it when it boils up`)
     warnings.push('Done 2 to 3 min after they float; lift one out and cut it')
@@ -254,7 +249,7 @@ export function batchesIn(asked: ToCook, given: Cookware, at: number): CookedBat
           message: `the oil would stand ${Math.round(depth)} mm high in a pot of ${Math.round(ware.heightMm!)} mm; half of it is the most, ${Math.round((MAX_OIL_SHARE * ware.heightMm! * surface) / 1000)} ml`,
         },
       ])
-    const { pieces, oil } = intoOil(asked, ware, floating)
+    const { pieces, oil } = intoOil(asked, ware, perBatch)
     perBatch = pieces
     extra = {
       oilDepthMm: round1(oil.depthMm),

@@ -105,10 +105,10 @@ export function cutSheet(plan: SheetPlan): CutSheet {
     if (pass > plan.rerolls || open <= 0) break
     lost += grams * REROLL_LOSS
     grams *= 1 - REROLL_LOSS
-    // Trimmings are rolled as wide as the sheet was, and shorter; a small rest to a square.
+    // Trimmings are rolled as deep as the sheet was, and less wide; a small rest to a square.
     const area = grams / gramsPerMm2
-    widthMm = area / widthMm >= blankMm ? widthMm : Math.sqrt(area)
-    lengthMm = area / widthMm
+    lengthMm = area / lengthMm >= blankMm ? lengthMm : Math.sqrt(area)
+    widthMm = area / lengthMm
   }
   return { cuts, wasteGrams: grams + lost, leftGrams }
 }

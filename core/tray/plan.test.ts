@@ -103,6 +103,17 @@ describe('what is divided', () => {
     )
   })
 
+  it('chooses the widest cutter that gives as many as the recipe says, where nothing else is known', () => {
+    const made = planOf(moons, { method: 'cut-sheet' })
+    expect(made.pieces).toBeGreaterThanOrEqual(20)
+    const wider = planOf(moons, {
+      method: 'cut-sheet',
+      diameterMm: made.diameterMm + 1,
+      thicknessMm: made.thicknessMm,
+    })
+    expect(wider.pieces).toBeLessThan(20)
+  })
+
   it('of a sheet wastes what cooks know, 3 to 8 % after two rollings of the trimmings', () => {
     const { dough, cuts, warnings } = planOf(moons, { method: 'cut-sheet', diameterMm: 90, thicknessMm: 2 })
     expect(cuts.length).toBe(3)

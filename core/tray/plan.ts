@@ -186,7 +186,9 @@ function blankOf(
   if (grams === undefined && (thickness === undefined || across === undefined)) {
     const ball = factOf(recipe, 'ball-grams', 1)
     if (ball !== undefined) grams = ball / perBall
-    else if (usable > 0 && wanted && (!CUT.has(method) || across === undefined)) grams = usable / wanted
+    else if (usable > 0 && wanted && CUT.has(method) && across === undefined)
+      across = cutterFor(plan, wanted, thickness ?? SHAPE_TABLE[shape].rolledMm, stock!.doughGrams, density)
+    else if (usable > 0 && wanted && across === undefined) grams = usable / wanted
   }
   if (method === 'rope') {
     across ??= USUAL_STRIP_MM
@@ -249,10 +251,10 @@ function divide(
   const perPiece = plan.method === 'stamped-pair' ? 2 : 1
   const gramsPerMm2 = (density / 1000) * blank.thicknessMm
   const area = doughGrams / gramsPerMm2
-  const widthMm =
-    plan.sheetWidthMm ??
-    (plan.sheetLengthMm ? area / plan.sheetLengthMm : Math.min(USUAL_SHEET_MM, Math.sqrt(area)))
-  const lengthMm = plan.sheetLengthMm ?? area / widthMm
+  // A sheet that nobody has measured lies with its long side before the cook.
+  const deep = Math.min(USUAL_SHEET_MM, Math.sqrt(area))
+  const lengthMm = plan.sheetLengthMm ?? (plan.sheetWidthMm ? area / plan.sheetWidthMm : deep)
+  const widthMm = plan.sheetWidthMm ?? area / lengthMm
   const made = cutSheet({
     doughGrams,
     gramsPerMm2,
@@ -274,6 +276,37 @@ function divide(
   const pieces = Math.floor(blanks / perPiece)
   const odd = (blanks - pieces * perPiece) * (blank.grams / perPiece)
   return { pieces, cuts: made.cuts, wasteGrams: made.wasteGrams + odd, leftGrams: made.leftGrams }
+}
+
+/** A cutter is looked for in steps of a millimetre, from the largest that the dough could be. */
+const MIN_CUTTER_MM = 15
+
+/** The widest cutter that gives as many pieces as are wanted. */
+function cutterFor(
+  plan: PiecePlan,
+  wanted: number,
+  thicknessMm: number,
+  doughGrams: number,
+  density: number,
+): number {
+  const areaEach = doughGrams / wanted / ((density / 1000) * thicknessMm)
+  for (let mm = Math.floor(acrossOf(plan.method, areaEach, 0)); mm > MIN_CUTTER_MM; mm--) {
+    const grams = (density / 1000) * thicknessMm * blankAreaMm2(plan.method, mm, 0)
+    const blank = { grams, thicknessMm, acrossMm: mm, alongMm: 0 }
+    const made = piecesOrNone(() => divide({ ...plan, thicknessMm }, blank, doughGrams, density, null).pieces)
+    if (made >= wanted) return mm
+  }
+  return MIN_CUTTER_MM
+}
+
+/** None where a blank is wider than the sheet. */
+function piecesOrNone(cut: () => number): number {
+  try {
+    return cut()
+  } catch (error) {
+    if (error instanceof RecipeProblem) return 0
+    throw error
+  }
 }
 
 /** Whole pieces for each filling, by its share, that add up to all of them. */

@@ -12,6 +12,7 @@ import { readRecipe } from '../../core/reading/readRecipe'
 import type { Recipe } from '../../core/recipe/document'
 import { allLines } from '../../core/recipe/lines'
 import { corpus } from '../../test/readingCorpus'
+import { planPieces } from '../../core/tray/plan'
 import { WORST } from '../../test/worstTexts'
 
 const at = (path: string) => readFileSync(new URL(`../../data/${path}`, import.meta.url), 'utf8')
@@ -96,6 +97,9 @@ const worstTimes = millisecondsOf(
         readRecipe(worst, reference.foods),
   ),
 )
+/** A change on the tray: the plan with its packing, for the recipe that is cut into most. */
+const trayPlan = () =>
+  planPieces(recipe, before, { method: 'cut-sheet', diameterMm: 60, thicknessMm: 2 }, reference)
 const median = (sorted: readonly number[]) => sorted[sorted.length >> 1]!
 
 const round = (value: number) => Math.round(value * 10) / 10
@@ -115,6 +119,7 @@ console.log(
     readFirstMedianMilliseconds: round(median(firstTimes)),
     readFirstWorstMilliseconds: round(firstTimes.at(-1)!),
     readWorstOf30000CharactersMilliseconds: round(worstTimes.at(-1)!),
+    trayPlanMicroseconds: round(medianMicroseconds(trayPlan, 20)),
     readAgainMicroseconds: round(medianMicroseconds(() => readRecipe(text, reference.foods), 20)),
   }),
 )

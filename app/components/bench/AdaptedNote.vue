@@ -42,6 +42,7 @@ const verdicts = computed(() => evaluation.diets.filter((verdict) => diets.inclu
   margin-right: 0.75rem;
 }
 .watch {
+  margin-left: 0.3em;
   color: var(--watch);
 }
 </style>

@@ -29,8 +29,9 @@ const percent = (factor: number) => `${Math.round((factor - 1) * 100)} %`
     <h2 id="comes-title">What comes out</h2>
     <p class="sum">
       <strong class="large">{{ planned.pieces }}</strong> pieces:
-      <strong>{{ showGrams(planned.doughGramsPerPiece) }} g</strong> of dough, {{ planned.diameterMm }} mm
-      across, {{ planned.thicknessMm }} mm thick<template v-if="planned.fillings.length"
+      <strong>{{ showGrams(planned.doughGramsPerPiece) }} g</strong> of dough,
+      {{ Math.round(planned.diameterMm) }} mm across, {{ planned.thicknessMm }} mm thick<template
+        v-if="planned.fillings.length"
         >, with <strong>{{ showGrams(planned.fillingGramsPerPiece) }} g</strong> of filling</template
       >
     </p>
