@@ -1,4 +1,5 @@
 import { useLocalStorage } from '@vueuse/core'
+import type { Closing } from '~~/core/piece/closures'
 import type { Cookware } from '~~/core/tray/batches'
 import { COOKWARE_OF } from '~~/core/tray/batches'
 import type { MakingMethod } from '~~/core/tray/making'
@@ -27,6 +28,7 @@ export interface TypedPlan {
   method: MakingMethod
   typed: Partial<Record<PlanField, string>>
   startC: number
+  closing?: Closing
 }
 
 /** How a shape is usually made. */
@@ -86,8 +88,8 @@ export function useTrayPlan(
   const chosen = computed(() => cookware.value.filter((ware) => ware.kind === usual.value))
 
   const plan = computed<{ plan: PiecePlan; problems: FieldProblem[] }>(() => {
-    const { method, startC } = typed.value
-    const made: PiecePlan = { method, startC }
+    const { method, startC, closing } = typed.value
+    const made: PiecePlan = { method, startC, closing }
     const problems: FieldProblem[] = []
     for (const field of PLAN_FIELDS) {
       const value = numberOf(typed.value.typed[field])

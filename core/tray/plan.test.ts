@@ -105,7 +105,8 @@ describe('what is divided', () => {
 
   it('chooses the widest cutter that gives as many as the recipe says, where nothing else is known', () => {
     const made = planOf(moons, { method: 'cut-sheet' })
-    expect(made.pieces).toBeGreaterThanOrEqual(20)
+    expect(made).toMatchObject({ pieces: 20, runsOutFirst: null })
+    expect(made.dough.pieces).toBeGreaterThanOrEqual(20)
     const wider = planOf(moons, {
       method: 'cut-sheet',
       diameterMm: made.diameterMm + 1,
@@ -160,6 +161,18 @@ describe('what is divided', () => {
     })
     const { fillings } = planOf(two, { method: 'balls', pieces: 20 })
     expect(fillings.map((one) => one.planned)).toEqual([15, 5])
+    expect(new Set(fillings.map((one) => one.mark)).size).toBe(2)
+  })
+
+  it('fills and cooks first what holds least, and says what to keep apart', () => {
+    const two = { ...moons, parts: [...moons.parts] }
+    const filling = two.parts.find((part) => part.kind === 'filling')!
+    const cheese = { ...filling.lines[0]!, id: 'cheese', foodId: 'cheddar', grams: 300 }
+    two.parts.unshift({ ...filling, id: 'cheesy', name: 'Cheese filling', lines: [cheese] })
+    const { fillings, warnings } = planOf(two, { method: 'balls', pieces: 20 })
+    expect(fillings.map((one) => one.turn)).toEqual([2, 1])
+    expect(warnings.join()).toMatch(/the cheese filling brings dairy, milk/)
+    expect(planOf(moons, { method: 'balls', pieces: 20 }).warnings.join()).not.toMatch(/brings/)
   })
 
   it('gives the recipe back when it is made twice and halved', () => {

@@ -8,6 +8,7 @@ import { allLines, foodOf } from '../recipe/lines'
 import { RecipeProblem } from '../recipe/problem'
 import type { FactKind, Shape } from '../recipe/vocabulary'
 import type { ReferenceData } from '../tables/referenceData'
+import { MARKS, orderApart, type Mark } from './apart'
 import { batchesIn, COOKWARE_OF, type CookedBatch, type Cookware, type ToCook } from './batches'
 import { acrossOf, blankAreaMm2, cutSheet, type Cut, type MakingMethod } from './making'
 
@@ -42,6 +43,10 @@ export interface PlannedFilling {
   pieces: number
   planned: number
   leftGrams: number
+  /** How its pieces are told from the others; null where there is but one filling. */
+  mark: Mark | null
+  /** 1 is filled and cooked first. */
+  turn: number
 }
 
 export interface PlannedPieces {
@@ -351,21 +356,34 @@ export function planPieces(
 
   const all = divide(plan, blank, doughGrams, density, null)
   const fillingGrams = stock?.fillings.reduce((sum, one) => sum + one.grams, 0) ?? 0
-  const perPiece = plan.fillingGramsPerPiece ?? fillingPerPiece(plan, all.pieces, fillingGrams, recipe)
+  // Where nothing is said of the size, it is the recipe's own number that is made.
+  const asked =
+    plan.pieces ?? (recipe && saysNothingOfSize(plan) ? Math.min(recipe.pieces, all.pieces) : undefined)
+  const perPiece = plan.fillingGramsPerPiece ?? fillingPerPiece(asked ?? all.pieces, fillingGrams, recipe)
   const byFilling =
     perPiece > 0 ? (stock?.fillings.map(({ grams }) => Math.floor(grams / perPiece + 1e-6)) ?? []) : []
   const ofFilling = byFilling.reduce((sum, one) => sum + one, 0)
   const limit = fillingGrams > 0 && perPiece > 0 ? Math.min(all.pieces, ofFilling) : all.pieces
-  const pieces = plan.pieces ?? (plan.fillingGramsPerPiece === undefined ? all.pieces : limit)
+  const pieces = asked ?? (plan.fillingGramsPerPiece === undefined ? all.pieces : limit)
   const made = pieces < all.pieces ? divide(plan, blank, doughGrams, density, pieces) : all
-  const planned = shareOut(pieces, stock?.fillings ?? [])
-  const fillings = (stock?.fillings ?? []).map(({ partId, name, grams }, at): PlannedFilling => ({
+  const stocked = stock?.fillings ?? []
+  const planned = shareOut(pieces, stocked)
+  const apart = recipe
+    ? orderApart(
+        recipe,
+        stocked.map((one) => one.partId),
+        reference.foods,
+      )
+    : []
+  const fillings = stocked.map(({ partId, name, grams }, at): PlannedFilling => ({
     partId,
     name,
     grams: round(grams),
     pieces: byFilling[at] ?? 0,
     planned: planned[at]!,
     leftGrams: round(Math.max(0, grams - planned[at]! * perPiece)),
+    mark: stocked.length > 1 ? MARKS[at % MARKS.length]! : null,
+    turn: 1 + apart.findIndex((one) => one.partId === partId),
   }))
   const short = shortOf(all.pieces, fillings, pieces, perPiece)
   const goal = Math.max(pieces, all.pieces, ofFilling)
@@ -392,10 +410,14 @@ export function planPieces(
     },
     fillings,
     runsOutFirst: short,
-    makeMore: recipe && short ? moreOf(recipe, all.pieces, fillings, plan.pieces ?? goal, perPiece) : [],
+    makeMore: recipe && short ? moreOf(recipe, all.pieces, fillings, asked ?? goal, perPiece) : [],
     cuts: made.cuts,
     batches,
-    warnings: [...warningsOf(plan, made, doughGrams, perPiece, insideMl), ...unfit],
+    warnings: [
+      ...warningsOf(plan, made, doughGrams, perPiece, insideMl),
+      ...apartWarnings(fillings, apart),
+      ...unfit,
+    ],
     working: [
       `Dough ${density.toFixed(2)} g/ml by its formula (from memory of handbook densities, 8 % of kneaded air)`,
       `${show(blank.grams)} g of dough is ${show(blank.acrossMm)} mm across at ${show(blank.thicknessMm)} mm: area × thickness × density`,
@@ -442,18 +464,27 @@ function sheetGrams(plan: PiecePlan, blank: Blank, density: number): number {
   ])
 }
 
-/** What goes into a piece where the cook says nothing: what the recipe says, else all that there is, shared out. */
-function fillingPerPiece(
-  plan: PiecePlan,
-  pieces: number,
-  fillingGrams: number,
-  recipe: Recipe | null,
-): number {
-  const said = factOf(recipe, 'filling-grams-per-piece', 1)
-  const among = plan.pieces ?? pieces
-  return said ?? (among > 0 ? fillingGrams / among : 0)
+/** What to keep apart where one filling holds what another does not. */
+function apartWarnings(fillings: readonly PlannedFilling[], apart: ReturnType<typeof orderApart>): string[] {
+  const first = apart[0]
+  const later = apart.find(({ brings }) => brings.length > 0)
+  if (fillings.length < 2 || !first || !later) return []
+  const name = (id: string) => (fillings.find(({ partId }) => partId === id)?.name ?? 'filling').toLowerCase()
+  return [
+    `Fill and cook the ${name(first.partId)} first: the ${name(later.partId)} brings ${later.brings.join(', ')}. Board, oil, water, steamer and spoon are changed or washed between; a home kitchen cannot promise that no trace travels`,
+  ]
 }
 
+const saysNothingOfSize = ({ ballGrams, thicknessMm, diameterMm, fillingGramsPerPiece }: PiecePlan) =>
+  [ballGrams, thicknessMm, diameterMm, fillingGramsPerPiece].every((one) => one === undefined)
+
+/** What goes into a piece where the cook says nothing: what the recipe says, else all that there is, shared out. */
+function fillingPerPiece(pieces: number, fillingGrams: number, recipe: Recipe | null): number {
+  return factOf(recipe, 'filling-grams-per-piece', 1) ?? (pieces > 0 ? fillingGrams / pieces : 0)
+}
+
+/** A rest for fewer pieces than this share of them, or for one, is even enough. Our own choice. */
+const SURPLUS = 0.08
 /** A rest smaller than this share of a piece is no rest. Our own choice. */
 const EVEN = 0.15
 
@@ -472,6 +503,7 @@ function shortOf(
   // As planned all comes out; what would be short if the rest were made too.
   const possible = fillings.reduce((sum, one) => sum + one.pieces, 0)
   if (!fillings.length || perPiece <= 0) return null
+  if (Math.abs(possible - doughPieces) <= Math.max(1, SURPLUS * pieces)) return null
   if (possible > doughPieces) return 'dough'
   return possible < doughPieces
     ? fillings.reduce((one, other) => (other.pieces < one.pieces ? other : one)).partId

@@ -19,6 +19,7 @@ import { COOKING_WAYS, PART_KINDS, SHAPES } from '../../core/recipe/vocabulary'
 import { PRECOOKING_WAYS } from '../../core/recipe/precookingWays'
 import { NOT_SWAPPING, SWAPPING } from '../../core/substitution/applySwap'
 import { ROLES, type OwnSwap } from '../../core/substitution/catalogue'
+import { MARKS } from '../../core/tray/apart'
 import { COOKWARE_KINDS } from '../../core/tray/batches'
 import type { PlannedPieces } from '../../core/tray/plan'
 import type { TaughtName } from '../../core/tables/taughtNames'
@@ -566,6 +567,8 @@ export const piecesAnswer = z.strictObject({
       pieces: z.number(),
       planned: z.number(),
       leftGrams: z.number(),
+      mark: z.enum(MARKS).nullable().describe('how its pieces are told from the others'),
+      turn: z.number().describe('1 is filled and cooked first, so that nothing travels to what holds least'),
     }),
   ),
   runsOutFirst: z

@@ -61,7 +61,13 @@ const percent = (factor: number) => `${Math.round((factor - 1) * 100)} %`
           </td>
         </tr>
         <tr v-for="filling in planned.fillings" :key="filling.partId">
-          <th scope="row">{{ filling.name || 'Filling' }}</th>
+          <th scope="row">
+            {{ filling.name || 'Filling' }}
+            <span v-if="filling.mark" class="soft small"
+              >{{ filling.planned }} pieces, {{ filling.mark }},
+              {{ filling.turn === 1 ? 'made first' : `turn ${filling.turn}` }}</span
+            >
+          </th>
           <td>{{ showGrams(filling.grams) }} g</td>
           <td>{{ filling.pieces }} pieces</td>
           <td>{{ showGrams(filling.leftGrams) }} g</td>

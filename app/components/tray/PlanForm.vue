@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FieldProblem } from '~~/core/recipe/problem'
+import type { Closing } from '~~/core/piece/closures'
 import type { MakingMethod } from '~~/core/tray/making'
 import type { PlannedPieces } from '~~/core/tray/plan'
 import type { PlanField, TypedPlan } from '~/composables/useTrayPlan'
@@ -86,6 +87,30 @@ const number = computed<Field[]>(() => [
     shown: mm(planned?.fillingGramsPerPiece),
   },
 ])
+/** "6 people, 3 each, one spare": what it comes to is typed into the pieces. */
+const people = reactive({ people: '', each: '3', spare: '0' })
+const forPeople = computed(() => {
+  const [count, each, spare] = [people.people, people.each, people.spare].map((text) => Number(text || 0))
+  const pieces = count! * each! + spare!
+  return Number.isInteger(pieces) && pieces >= 1 && pieces <= 1000 && count! > 0 ? pieces : null
+})
+watch(forPeople, (pieces) => {
+  if (pieces !== null)
+    typed.value = { ...typed.value, typed: { ...typed.value.typed, pieces: String(pieces) } }
+})
+const CLOSED = [
+  'half-moon',
+  'pleated pouch',
+  'purse bun',
+  'cone',
+  'triangle parcel',
+  'envelope',
+  'roll',
+  'coil',
+  'double disc',
+  'stuffed flat bread',
+  'lid',
+] as const satisfies readonly Closing[]
 const problemOf = (key: string) => problems.find(({ field }) => field === `plan.${key}`)?.message
 
 function write(key: PlanField, event: Event) {
@@ -96,10 +121,12 @@ function write(key: PlanField, event: Event) {
 function setMethod(event: Event) {
   const method = (event.target as HTMLSelectElement).value as MakingMethod
   const { pieces, fillingGramsPerPiece } = typed.value.typed
-  typed.value = { ...typed.value, method, typed: { pieces, fillingGramsPerPiece } }
+  typed.value = { ...typed.value, method, closing: undefined, typed: { pieces, fillingGramsPerPiece } }
 }
-const clear = () => (typed.value = { ...typed.value, typed: {} })
-const anything = computed(() => Object.values(typed.value.typed).some((text) => text?.trim()))
+const clear = () => (typed.value = { ...typed.value, closing: undefined, typed: {} })
+const anything = computed(
+  () => Boolean(typed.value.closing) || Object.values(typed.value.typed).some((text) => text?.trim()),
+)
 </script>
 
 <template>
@@ -131,6 +158,23 @@ const anything = computed(() => Object.values(typed.value.typed).some((text) => 
         </span>
       </label>
     </fieldset>
+    <p class="people small">
+      For
+      <input v-model="people.people" class="field" inputmode="numeric" aria-label="People" placeholder="6" />
+      people,
+      <input v-model="people.each" class="field" inputmode="numeric" aria-label="Pieces for each" /> each,
+      <input v-model="people.spare" class="field" inputmode="numeric" aria-label="Spare pieces" /> spare
+    </p>
+    <label class="wide"
+      >Closed as
+      <select
+        class="field"
+        :value="typed.closing ?? planned?.closing"
+        @change="typed = { ...typed, closing: ($event.target as HTMLSelectElement).value as Closing }"
+      >
+        <option v-for="one in CLOSED" :key="one" :value="one">{{ one }}</option>
+      </select>
+    </label>
     <label class="wide"
       >Into the heat
       <select
@@ -179,6 +223,10 @@ label {
 small {
   color: var(--ink-soft);
   font-size: 0.875rem;
+}
+
+.people .field {
+  width: 3rem;
 }
 .problem {
   color: var(--stop);

@@ -1,0 +1,42 @@
+import type { Foods } from '../food/food'
+import type { Recipe } from '../recipe/document'
+import { foodOf } from '../recipe/lines'
+
+/** Marks by which pieces of one dough are told apart, cooked or not. Common practice, no source. */
+export const MARKS = ['crimped rim', 'fork pressed', 'seeds on top', 'one cut'] as const
+export type Mark = (typeof MARKS)[number]
+
+/** What a filling holds that somebody may have to keep away from: animal foods and allergens. */
+function heldBy(recipe: Recipe, partId: string, foods: Foods): Set<string> {
+  const held = new Set<string>()
+  for (const part of recipe.parts)
+    if (part.id === partId || part.into === partId)
+      for (const line of part.lines) {
+        const food = foodOf(line, foods)
+        for (const one of [...(food?.origins ?? []), ...(food?.allergens ?? [])]) held.add(one)
+        // Of what is not known nothing can be ruled out.
+        if (!food || !food.originKnown) held.add('unknown')
+      }
+  return held
+}
+
+/**
+ * The order in which fillings of one dough are filled and cooked, so that what holds least comes first and board,
+ * oil, water and steamer carry nothing over to it.
+ *
+ * @returns the parts in that order, and what each later one holds that the ones before it do not
+ */
+export function orderApart(
+  recipe: Recipe,
+  partIds: readonly string[],
+  foods: Foods,
+): { partId: string; brings: string[] }[] {
+  const held = partIds.map((partId) => ({ partId, holds: heldBy(recipe, partId, foods) }))
+  held.sort((a, b) => a.holds.size - b.holds.size)
+  const had = new Set<string>()
+  return held.map(({ partId, holds }, at) => {
+    const brings = at === 0 ? [] : [...holds].filter((one) => !had.has(one))
+    for (const one of holds) had.add(one)
+    return { partId, brings }
+  })
+}
