@@ -64,6 +64,12 @@ describe('of weight, thickness and width', () => {
     )
   })
 
+  it('a rim rolled thinner makes a disc wider of the same dough', () => {
+    const even = planOf(moons, { method: 'balls', ballGrams: 15, thicknessMm: 2 })
+    const pleats = planOf(moons, { method: 'balls', ballGrams: 15, thicknessMm: 2, rimShare: 0.4 })
+    expect((even.diameterMm / pleats.diameterMm) ** 2).toBeCloseTo(0.8, 2)
+  })
+
   it('a round that is halved makes two cones', () => {
     const whole = planOf(moons, { method: 'balls', ballGrams: 50, thicknessMm: 2 })
     const halves = planOf(

@@ -28,6 +28,8 @@ export interface PiecePlan {
   fillingGramsPerPiece?: number
   cookware?: Cookware[]
   closing?: Closing
+  /** Share of a ball's disc that is rolled to half of its thickness, as for pleats: 0 to 0.6. */
+  rimShare?: number
   /** Height of a lined dish, in mm. */
   dishHeightMm?: number
   /** Of the pieces as they go into the heat: 20 from the board, 5 from the fridge, −18 frozen. */
@@ -177,7 +179,8 @@ function blankOf(
   const { method } = plan
   const perBall = method === 'halved-rounds' ? 2 : 1
   const alongMm = method === 'lined-dish' ? (plan.dishHeightMm ?? USUAL_DISH_MM) : 0
-  const gramsPerMm3 = density / 1000
+  // A rim rolled to half its thickness makes the disc lighter by half of that share.
+  const gramsPerMm3 = (density / 1000) * (1 - (CUT.has(method) ? 0 : (plan.rimShare ?? 0) / 2))
   const usable = stock ? stock.doughGrams * (1 - BOARD_SHARE) : 0
   let grams = plan.ballGrams === undefined ? undefined : plan.ballGrams / perBall
   let thickness = plan.thicknessMm

@@ -271,6 +271,7 @@ export const planSchema = z
     fillingGramsPerPiece: z.number().min(0, 'not below 0 g').max(50_000).optional(),
     cookware: z.array(cookwareSchema).max(6, 'at most 6 kinds of cookware').optional(),
     closing: z.enum(CLOSINGS, `use one of ${CLOSINGS.join(', ')}`).optional(),
+    rimShare: z.number().min(0, 'not below 0').max(0.6, 'at most 0.6').optional(),
     dishHeightMm: mm(300),
     startC: z.number().min(-40, 'not below −40 °C').max(60, 'at most 60 °C').optional(),
   })
