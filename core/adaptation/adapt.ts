@@ -8,7 +8,7 @@ import { RecipeProblem, type FieldProblem } from '../recipe/problem'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
 import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
-import { adaptRecipe, allergensIn, swapUnweighed } from '../substitution/substitute'
+import { substitute, allergensIn, swapUnweighed } from '../substitution/substitute'
 import type { Change } from '../substitution/applySwap'
 import { adviceOn, withAdvice } from '../method/advice'
 import type { Binding } from '../optimisation/binding'
@@ -240,7 +240,7 @@ function byCatalogue(
     recipe: swapped,
     changes,
     unmet,
-  } = adaptRecipe(recipe, diets, reference.swaps, reference.foods, kept)
+  } = substitute(recipe, diets, reference.swaps, reference.foods, kept)
   const first = evaluate(swapped, reference, before)
   // What the cook was told before stays while nothing is changed: a packet to check changes no line.
   const made = changes.some((change) => change.kind !== 'check')

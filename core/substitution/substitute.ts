@@ -8,7 +8,7 @@ import { candidatesFor, madeAs, standingsOf, standsForAll, type Standing, type S
 import { rebalanceDough } from './rebalance'
 import { rebalanceSalt } from './rebalanceSalt'
 
-export interface Adapted {
+export interface Substituted {
   recipe: Recipe
   changes: Change[]
   /** Lines that still break a diet because nothing stands in for them. */
@@ -112,7 +112,7 @@ export interface Asked {
 interface Exchanged {
   recipe: Recipe
   changes: Change[]
-  unmet: Adapted['unmet']
+  unmet: Substituted['unmet']
 }
 
 /** Swaps what breaks the diets on the lines that are asked for, by the catalogue; nothing is balanced. */
@@ -127,7 +127,7 @@ function exchange(
   const { diets } = asks
   let next = recipe
   const changes: Change[] = []
-  const unmet: Adapted['unmet'] = []
+  const unmet: Substituted['unmet'] = []
   for (const { part, line } of allLines(recipe)) {
     // A line that stands for a part made elsewhere has its foods there.
     if (line.componentId !== null || !asked(line)) continue
@@ -212,13 +212,13 @@ export function allergensIn(recipe: Recipe, foods: Foods): Set<Allergen> {
  *
  * @param diets rules to keep; only what they exclude is swapped, their numeric targets are not sought here
  */
-export function adaptRecipe(
+export function substitute(
   recipe: Recipe,
   diets: readonly Diet[],
   swaps: readonly Swap[],
   foods: Foods,
   kept: readonly Diet[] = [],
-): Adapted {
+): Substituted {
   const had = allergensIn(recipe, foods)
   const first = exchange(recipe, { diets, kept, had }, swaps, foods, () => true)
   // A diet that cannot be kept on one line is no reason for a worse stand-in on another.

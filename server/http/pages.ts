@@ -1,5 +1,12 @@
 /** Where the application has pages; everything else that is no file is nothing. */
-const PAGES = [/^\/$/, /^\/paste$/, /^\/larder(?:\/[^/]+)?$/, /^\/compare$/, /^\/tray$/, /^\/bench(?:\/[^/]+)?$/]
+const PAGES = [
+  /^\/$/,
+  /^\/paste$/,
+  /^\/larder(?:\/[^/]+)?$/,
+  /^\/compare$/,
+  /^\/tray$/,
+  /^\/bench(?:\/[^/]+)?$/,
+]
 
 export const isPage = (pathname: string): boolean =>
   PAGES.some((one) => one.test(pathname.replace(/(.)\/$/, '$1')))

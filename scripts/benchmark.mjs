@@ -18,7 +18,7 @@ const { chromium } = await import('@playwright/test')
 
 log('Core')
 const core = JSON.parse(
-  execFileSync(bin('tsx'), [join(ROOT, 'scripts', 'bench', 'core.ts')], { encoding: 'utf8' }),
+  execFileSync(bin('tsx'), [join(ROOT, 'scripts', 'benchmark', 'core.ts')], { encoding: 'utf8' }),
 )
 
 /** The same recipe as somebody would write it by hand: foods and grams, nothing else. */
@@ -159,7 +159,7 @@ try {
   const routes = await compareRoutes(server.address, recipe)
   log('Larder')
   const reference = JSON.parse(
-    execFileSync(bin('tsx'), [join(ROOT, 'scripts', 'bench', 'foodTable.ts'), server.address], {
+    execFileSync(bin('tsx'), [join(ROOT, 'scripts', 'benchmark', 'foodTable.ts'), server.address], {
       encoding: 'utf8',
     }),
   )
