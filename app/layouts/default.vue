@@ -110,5 +110,30 @@ kbd {
   .quiet:first-of-type {
     display: none;
   }
+  /* The places lie where the thumb is. */
+  nav {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 3;
+    justify-content: space-around;
+    gap: 0;
+    height: 3.25rem;
+    border-top: 1px solid var(--rule-strong);
+    background: var(--sheet);
+  }
+  nav a {
+    margin: -1px 0 0;
+    padding: 0 0.6rem;
+    border-top: 4px solid transparent;
+    border-bottom: 0;
+  }
+  .page {
+    padding-bottom: 3.5rem;
+  }
+}
+@media print {
+  .page {
+    padding: 0;
+  }
 }
 </style>

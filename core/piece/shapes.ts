@@ -222,7 +222,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     lip: false,
     cutFromSheet: false,
     stretched: false,
-    rolledMm: 5,
+    rolledMm: 6,
     round: true,
     called: /\b(?:buns?|bao|baozi|pirozhki|rolls? \(round\)|balls?|bombs?)\b/i,
     closedBy:

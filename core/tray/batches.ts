@@ -152,8 +152,14 @@ function layOut(ware: Cookware, width: number, length: number, round: boolean, g
   const { widthMm, lengthMm, diameterMm } = ware
   // The gap is between pieces: half of it may hang over each edge.
   if (widthMm && lengthMm) {
-    const moved = (places: Place[]) =>
-      places.map(({ xMm, yMm }) => ({ xMm: xMm - gap / 2, yMm: yMm - gap / 2 }))
+    // In the middle of the tray, whatever is over on all sides.
+    const moved = (places: Place[]) => {
+      const middle = (of: (place: Place) => number) =>
+        (Math.min(...places.map(of)) + Math.max(...places.map(of))) / 2
+      const x = widthMm / 2 - middle(({ xMm }) => xMm)
+      const y = lengthMm / 2 - middle(({ yMm }) => yMm)
+      return places.map(({ xMm, yMm }) => ({ xMm: xMm + x, yMm: yMm + y }))
+    }
     if (round)
       return {
         places: moved(discsOnRectangle(widthMm + gap, lengthMm + gap, width + gap).places),

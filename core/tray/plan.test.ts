@@ -64,6 +64,13 @@ describe('of weight, thickness and width', () => {
     )
   })
 
+  it('a dish is chosen that the filling fills, and lined as thin as the dough allows', () => {
+    const pie = planOf({ ...moons, shape: 'lidded-pie' }, { method: 'lined-dish', pieces: 4 })
+    expect(pie.fit).toBe('good')
+    expect(pie.dishHeightMm! / pie.diameterMm).toBeCloseTo(0.4, 1)
+    expect(pie.thicknessMm * 4).toBeGreaterThan(4)
+  })
+
   it('a rim rolled thinner makes a disc wider of the same dough', () => {
     const even = planOf(moons, { method: 'balls', ballGrams: 15, thicknessMm: 2 })
     const pleats = planOf(moons, { method: 'balls', ballGrams: 15, thicknessMm: 2, rimShare: 0.4 })
@@ -234,6 +241,11 @@ describe('in batches', () => {
     const [batch] = planOf(buns, { method: 'balls', pieces: 12, cookware: [tray] }).batches
     const [close] = planOf(buns, { method: 'balls', pieces: 12, cookware: [{ ...tray, gapMm: 0 }] }).batches
     expect(batch!.perBatch).toBeLessThan(close!.perBatch)
+    // All of a piece lies on the tray.
+    for (const { xMm, yMm } of batch!.layout) {
+      expect(Math.min(xMm, 400 - xMm)).toBeGreaterThan(batch!.pieceWidthMm / 2 - 0.1)
+      expect(Math.min(yMm, 330 - yMm)).toBeGreaterThan(batch!.pieceLengthMm / 2 - 0.1)
+    }
     for (const one of batch!.layout)
       for (const other of batch!.layout)
         if (one !== other)

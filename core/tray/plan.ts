@@ -58,6 +58,8 @@ export interface PlannedPieces {
   doughGramsPerPiece: number
   thicknessMm: number
   diameterMm: number
+  /** Of a lined dish; null for anything else. */
+  dishHeightMm: number | null
   fillingGramsPerPiece: number
   /** As much as closes well, in g, and what it is in level tablespoons. */
   fillingCapacityGrams: number
@@ -178,13 +180,15 @@ function blankOf(
 ): Blank {
   const { method } = plan
   const perBall = method === 'halved-rounds' ? 2 : 1
-  const alongMm = method === 'lined-dish' ? (plan.dishHeightMm ?? USUAL_DISH_MM) : 0
+  const dish = method === 'lined-dish' ? dishFor(plan, stock, plan.pieces ?? recipe?.pieces) : null
+  const alongMm = dish?.highMm ?? 0
   // A rim rolled to half its thickness makes the disc lighter by half of that share.
   const gramsPerMm3 = (density / 1000) * (1 - (CUT.has(method) ? 0 : (plan.rimShare ?? 0) / 2))
   const usable = stock ? stock.doughGrams * (1 - BOARD_SHARE) : 0
   let grams = plan.ballGrams === undefined ? undefined : plan.ballGrams / perBall
   let thickness = plan.thicknessMm
   let across = plan.diameterMm
+  if (dish && across === undefined && (grams === undefined || thickness === undefined)) across = dish.acrossMm
   // What the text says counts where the cook says nothing, and fits with what the cook says.
   if (grams === undefined && (thickness === undefined || across === undefined))
     across ??= factOf(recipe, 'cutter-cm', 10) ?? factOf(recipe, 'disc-cm', 10)
@@ -233,6 +237,26 @@ function blankOf(
       ])
   }
   return { grams, thicknessMm: thickness!, acrossMm: across!, alongMm }
+}
+
+/** A dish is about so high for its width; the rest of its volume is dough and a little room. Common practice, no source. */
+const DISH_HIGH = 0.4
+const DISH_FULL = 0.55
+
+/** The dish that a piece's filling asks for, where the cook names none. */
+function dishFor(plan: PiecePlan, stock: Stock | null, pieces: number | undefined) {
+  const filling = stock?.fillings.reduce((sum, one) => sum + one.grams, 0) ?? 0
+  const each = plan.fillingGramsPerPiece ?? (pieces ? filling / pieces : 0)
+  const volumeMm3 = (1000 * each) / DENSITY_G_PER_ML.filling / DISH_FULL
+  if (!(volumeMm3 > 0)) return { acrossMm: undefined, highMm: plan.dishHeightMm ?? USUAL_DISH_MM }
+  const acrossMm = plan.dishHeightMm
+    ? Math.sqrt((4 * volumeMm3) / (Math.PI * plan.dishHeightMm))
+    : Math.cbrt((4 * volumeMm3) / (Math.PI * DISH_HIGH))
+  const across = plan.diameterMm ?? Math.round(acrossMm)
+  return {
+    acrossMm: across,
+    highMm: plan.dishHeightMm ?? Math.round((4 * volumeMm3) / (Math.PI * across ** 2)),
+  }
 }
 
 interface Divided {
@@ -401,6 +425,7 @@ export function planPieces(
     doughGramsPerPiece: round(blank.grams),
     thicknessMm: round(blank.thicknessMm),
     diameterMm: round(blank.acrossMm),
+    dishHeightMm: plan.method === 'lined-dish' ? round(blank.alongMm) : null,
     fillingGramsPerPiece: round(perPiece),
     fillingCapacityGrams: round(capacity),
     fillingCapacityTablespoons: round(capacity / DENSITY_G_PER_ML.filling / ML_PER_TABLESPOON),

@@ -549,6 +549,7 @@ export const piecesAnswer = z.strictObject({
   doughGramsPerPiece: z.number(),
   thicknessMm: z.number(),
   diameterMm: z.number(),
+  dishHeightMm: z.number().nullable(),
   fillingGramsPerPiece: z.number(),
   fillingCapacityGrams: z.number().describe('as much as closes well'),
   fillingCapacityTablespoons: z.number(),

@@ -55,7 +55,8 @@ const minutes = (value: number) => `${Math.round(value)} min`
         <strong>{{ batch.perBatch }}</strong> in the {{ WORDS[batch.kind].toLowerCase()
         }}<template v-if="batch.count > 1">
           ({{ batch.count }} {{ batch.kind === 'steamer' ? 'tiers' : 'trays' }})</template
-        >, {{ minutes(batch.minutesEach) }} each, {{ minutes(batch.totalMinutes) }} in all
+        ><template v-if="batch.batches > 1">, {{ minutes(batch.minutesEach) }} each</template>,
+        {{ minutes(batch.totalMinutes) }} in all
       </p>
       <p v-if="batch.oilDropC !== undefined" class="small">
         Oil {{ Math.round(batch.oilDepthMm!) }} mm deep, rises by {{ batch.oilRiseMm }} mm, cools by about

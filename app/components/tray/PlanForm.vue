@@ -59,7 +59,14 @@ const size = computed<Field[]>(() => {
     { key: 'thicknessMm', label: 'Rolled to', unit: 'mm', shown: mm(planned?.thicknessMm) },
     { key: 'diameterMm', label: acrossWord.value, unit: 'mm', shown: mm(planned?.diameterMm) },
     ...(typed.value.method === 'lined-dish'
-      ? [{ key: 'dishHeightMm', label: 'Dish, high', unit: 'mm', shown: '40' } as const]
+      ? [
+          {
+            key: 'dishHeightMm',
+            label: 'Dish, high',
+            unit: 'mm',
+            shown: mm(planned?.dishHeightMm ?? undefined),
+          } as const,
+        ]
       : []),
   ]
 })
