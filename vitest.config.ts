@@ -8,7 +8,13 @@ export default defineConfig({
   plugins: [packedTables()],
   resolve: { alias: { '~~': here('.'), '~': here('./app') } },
   test: {
-    include: ['core/**/*.test.ts', 'app/**/*.test.ts', 'server/**/*.test.ts', 'scripts/**/*.test.ts', 'shared/**/*.test.ts'],
+    include: [
+      'core/**/*.test.ts',
+      'app/**/*.test.ts',
+      'server/**/*.test.ts',
+      'scripts/**/*.test.ts',
+      'shared/**/*.test.ts',
+    ],
     environment: 'node',
     // A test proves what is so, not how fast: a machine with other work is slow.
     testTimeout: 60_000,

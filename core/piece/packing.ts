@@ -10,6 +10,12 @@ export interface Packing {
   places: Place[]
 }
 
+/** More places than this are nobody's sheet or tray: a size was mistyped. Asked before anything is packed. */
+export const MAX_PLACES = 3000
+
+/** About how many of a size there is room for. */
+export const placesAbout = (areaMm2: number, eachMm2: number): number => areaMm2 / Math.max(eachMm2, 1e-9)
+
 /** A row of discs or oblongs is never short of its room by less than this, in mm: knives and boards are no finer. */
 const SLACK_MM = 1e-6
 

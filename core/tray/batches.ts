@@ -1,6 +1,8 @@
 import { oilThrough, USUAL_BURNER_W } from '../cooking/oilHeat'
 import type { Body } from '../piece/geometry'
 import {
+  MAX_PLACES,
+  placesAbout,
   discsInCircle,
   discsOnRectangle,
   oblongsInCircle,
@@ -223,6 +225,15 @@ export function batchesIn(asked: ToCook, given: Cookware, at: number): CookedBat
 
   const { width, length, round } = footprint(asked, ware.kind)
   const gap = ware.gapMm ?? (asked.yeast && ware.kind === 'tray' ? YEAST_GAP_MM : GAP_MM[ware.kind])
+  const room =
+    ware.widthMm && ware.lengthMm ? ware.widthMm * ware.lengthMm : (Math.PI / 4) * ware.diameterMm! ** 2
+  if (placesAbout(room, (width + gap) * (length + gap)) > MAX_PLACES)
+    throw new RecipeProblem([
+      {
+        field: field(ware.widthMm ? 'widthMm' : 'diameterMm'),
+        message: `more than ${MAX_PLACES} pieces of ${round1(width)} mm would lie in it; check the millimetres`,
+      },
+    ])
   const laid = layOut(ware, width, length, round, gap)
   if (!laid.places.length)
     throw new RecipeProblem([

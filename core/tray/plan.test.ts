@@ -269,6 +269,93 @@ describe('in batches', () => {
   })
 })
 
+describe('what nobody means', () => {
+  it('is refused before it is packed: thousands of pieces of a mistyped size', () => {
+    const huge = {
+      ...moons,
+      parts: moons.parts.map((part) => ({
+        ...part,
+        lines: part.lines.map((line) => ({ ...line, grams: 40_000 })),
+      })),
+    }
+    expect(problemsOf(() => planOf(huge, { method: 'cut-sheet', diameterMm: 5, thicknessMm: 1 }))).toEqual([
+      'plan.diameterMm',
+    ])
+    expect(
+      problemsOf(() => planOf(huge, { method: 'stamped-pair', ballGrams: 0.05, thicknessMm: 1 })),
+    ).toEqual(['plan.ballGrams'])
+    expect(
+      problemsOf(() =>
+        planOf(huge, {
+          method: 'balls',
+          ballGrams: 0.02,
+          pieces: 900,
+          fillingGramsPerPiece: 0,
+          cookware: [{ kind: 'tray', widthMm: 2000, lengthMm: 2000, gapMm: 0 }],
+        }),
+      ),
+    ).toEqual(['plan.cookware[0].widthMm'])
+  })
+
+  it('rolls the dough no further than it goes, whatever the sheet', () => {
+    const made = planOf(moons, {
+      method: 'cut-sheet',
+      diameterMm: 90,
+      thicknessMm: 2,
+      sheetWidthMm: 600,
+      sheetLengthMm: 4000,
+    })
+    expect(made.cuts[0]!.widthMm * made.cuts[0]!.lengthMm * 2).toBeLessThan((made.dough.grams / 1.1) * 1000)
+    expect(made.dough.leftGrams).toBe(0)
+  })
+
+  it('gives no piece and no batch where there is too little dough for one', () => {
+    const made = planOf(moons, { method: 'balls', ballGrams: 5000, diameterMm: 900 })
+    expect(made).toMatchObject({ pieces: 0, batches: [], cuts: [] })
+  })
+
+  it('never gives a number that is none, whatever is asked', () => {
+    fc.assert(
+      fc.property(
+        fc.record(
+          {
+            method: fc.constantFrom(...MAKING_METHODS),
+            pieces: fc.integer({ min: 1, max: 1000 }),
+            ballGrams: fc.double({ min: 0.01, max: 50_000, noNaN: true }),
+            thicknessMm: fc.double({ min: 0.01, max: 100, noNaN: true }),
+            diameterMm: fc.double({ min: 0.5, max: 1000, noNaN: true }),
+            sheetWidthMm: fc.double({ min: 0.5, max: 5000, noNaN: true }),
+            sheetLengthMm: fc.double({ min: 0.5, max: 5000, noNaN: true }),
+            rerolls: fc.integer({ min: 0, max: 6 }),
+            fillingGramsPerPiece: fc.double({ min: 0, max: 50_000, noNaN: true }),
+            cookware: fc.array(
+              fc.record({
+                kind: fc.constantFrom(...COOKWARE_KINDS),
+                diameterMm: fc.double({ min: 1, max: 2000, noNaN: true }),
+                oilMl: fc.double({ min: 1, max: 50_000, noNaN: true }),
+              }),
+              { maxLength: 2 },
+            ),
+          },
+          { requiredKeys: ['method'] },
+        ),
+        (plan) => {
+          let made: PlannedPieces | null = null
+          problemsOf(() => (made = planOf(moons, plan)))
+          const numbers = JSON.stringify(made).match(/:null/g) ?? []
+          // JSON writes what is no number as null; these are null by right.
+          const rightly =
+            JSON.stringify(made).match(
+              /"(?:dishHeightMm|runsOutFirst|mark|widthMm|lengthMm|diameterMm)":null/g,
+            ) ?? []
+          expect(numbers.length).toBe(rightly.length)
+        },
+      ),
+      { numRuns: 300 },
+    )
+  })
+})
+
 describe('without a recipe', () => {
   it('answers what a sheet and a cutter give', () => {
     const made = planOf(null, {

@@ -1,6 +1,7 @@
 import { doughDensity } from '../dough/density'
 import type { Evaluation } from '../evaluation/evaluate'
 import { bodyOfPiece, DENSITY_G_PER_ML } from '../piece/geometry'
+import { MAX_PLACES, placesAbout } from '../piece/packing'
 import { CLOSING_OF, fitOf, FULL, volumeInside, type Closing, type Fit } from '../piece/closures'
 import { SHAPE_TABLE } from '../piece/shapes'
 import type { Recipe } from '../recipe/document'
@@ -242,20 +243,25 @@ function blankOf(
 /** A dish is about so high for its width; the rest of its volume is dough and a little room. Common practice, no source. */
 const DISH_HIGH = 0.4
 const DISH_FULL = 0.55
+/** No dish is smaller. */
+const MIN_DISH_MM = { across: 20, high: 8 } as const
+/** Less than this is no filling. */
+const MIN_FILLING_GRAMS = 0.01
 
 /** The dish that a piece's filling asks for, where the cook names none. */
 function dishFor(plan: PiecePlan, stock: Stock | null, pieces: number | undefined) {
   const filling = stock?.fillings.reduce((sum, one) => sum + one.grams, 0) ?? 0
   const each = plan.fillingGramsPerPiece ?? (pieces ? filling / pieces : 0)
   const volumeMm3 = (1000 * each) / DENSITY_G_PER_ML.filling / DISH_FULL
-  if (!(volumeMm3 > 0)) return { acrossMm: undefined, highMm: plan.dishHeightMm ?? USUAL_DISH_MM }
+  if (each < MIN_FILLING_GRAMS) return { acrossMm: undefined, highMm: plan.dishHeightMm ?? USUAL_DISH_MM }
   const acrossMm = plan.dishHeightMm
     ? Math.sqrt((4 * volumeMm3) / (Math.PI * plan.dishHeightMm))
     : Math.cbrt((4 * volumeMm3) / (Math.PI * DISH_HIGH))
-  const across = plan.diameterMm ?? Math.round(acrossMm)
+  const across = plan.diameterMm ?? Math.max(MIN_DISH_MM.across, Math.round(acrossMm))
   return {
     acrossMm: across,
-    highMm: plan.dishHeightMm ?? Math.round((4 * volumeMm3) / (Math.PI * across ** 2)),
+    highMm:
+      plan.dishHeightMm ?? Math.max(MIN_DISH_MM.high, Math.round((4 * volumeMm3) / (Math.PI * across ** 2))),
   }
 }
 
@@ -285,8 +291,17 @@ function divide(
   const area = doughGrams / gramsPerMm2
   // A sheet that nobody has measured lies with its long side before the cook.
   const deep = Math.min(USUAL_SHEET_MM, Math.sqrt(area))
-  const lengthMm = plan.sheetLengthMm ?? (plan.sheetWidthMm ? area / plan.sheetWidthMm : deep)
-  const widthMm = plan.sheetWidthMm ?? area / lengthMm
+  const wished = plan.sheetLengthMm ?? (plan.sheetWidthMm ? area / plan.sheetWidthMm : deep)
+  const widthMm = plan.sheetWidthMm ?? area / wished
+  // The dough goes no further than it goes.
+  const lengthMm = Math.min(wished, area / widthMm)
+  if (placesAbout(widthMm * lengthMm, blank.acrossMm ** 2) > MAX_PLACES)
+    throw new RecipeProblem([
+      {
+        field: plan.diameterMm === undefined ? 'plan.ballGrams' : 'plan.diameterMm',
+        message: `more than ${MAX_PLACES} pieces would be cut of this dough; check grams and millimetres`,
+      },
+    ])
   const made = cutSheet({
     doughGrams,
     gramsPerMm2,
@@ -386,7 +401,8 @@ export function planPieces(
   // Where nothing is said of the size, it is the recipe's own number that is made.
   const asked =
     plan.pieces ?? (recipe && saysNothingOfSize(plan) ? Math.min(recipe.pieces, all.pieces) : undefined)
-  const perPiece = plan.fillingGramsPerPiece ?? fillingPerPiece(asked ?? all.pieces, fillingGrams, recipe)
+  const wished = plan.fillingGramsPerPiece ?? fillingPerPiece(asked ?? all.pieces, fillingGrams, recipe)
+  const perPiece = wished < MIN_FILLING_GRAMS ? 0 : wished
   const byFilling =
     perPiece > 0 ? (stock?.fillings.map(({ grams }) => Math.floor(grams / perPiece + 1e-6)) ?? []) : []
   const ofFilling = byFilling.reduce((sum, one) => sum + one, 0)
@@ -415,9 +431,12 @@ export function planPieces(
   const short = shortOf(all.pieces, fillings, pieces, perPiece)
   const goal = Math.max(pieces, all.pieces, ofFilling)
   const cooked = toCook(recipe, evaluation, plan, shape, pieces, blank.grams, perPiece)
-  const { batches, unfit } = plan.cookware
-    ? { batches: plan.cookware.map((ware, at) => batchesIn(cooked, ware, at)), unfit: [] }
-    : usualBatches(recipe, cooked)
+  const { batches, unfit } =
+    pieces < 1
+      ? { batches: [], unfit: [] }
+      : plan.cookware
+        ? { batches: plan.cookware.map((ware, at) => batchesIn(cooked, ware, at)), unfit: [] }
+        : usualBatches(recipe, cooked)
   return {
     pieces,
     shape,

@@ -255,31 +255,21 @@ const cookwareSchema = z
     message: 'give width and length together, or a diameter',
   })
 
-/** At most so many blanks of one cutter: a larger sheet or smaller discs were mistyped. */
-const MAX_BLANKS = 5000
-
-export const planSchema = z
-  .object({
-    method: z.enum(MAKING_METHODS, `use one of ${MAKING_METHODS.join(', ')}`),
-    pieces: piecesWanted,
-    ballGrams: z.number().gt(0, 'more than 0 g is expected').max(50_000).optional(),
-    thicknessMm: mm(100),
-    diameterMm: mm(1000),
-    sheetWidthMm: mm(5000),
-    sheetLengthMm: mm(5000),
-    rerolls: z.number().int('whole times').min(0, 'not below 0').max(6, 'at most 6 times').optional(),
-    fillingGramsPerPiece: z.number().min(0, 'not below 0 g').max(50_000).optional(),
-    cookware: z.array(cookwareSchema).max(6, 'at most 6 kinds of cookware').optional(),
-    closing: z.enum(CLOSINGS, `use one of ${CLOSINGS.join(', ')}`).optional(),
-    rimShare: z.number().min(0, 'not below 0').max(0.6, 'at most 0.6').optional(),
-    dishHeightMm: mm(300),
-    startC: z.number().min(-40, 'not below −40 °C').max(60, 'at most 60 °C').optional(),
-  })
-  .refine(
-    (plan) =>
-      ((plan.sheetWidthMm ?? 400) * (plan.sheetLengthMm ?? 400)) / (plan.diameterMm ?? 100) ** 2 <=
-      MAX_BLANKS,
-    { path: ['diameterMm'], message: `more than ${MAX_BLANKS} pieces would be cut; check the millimetres` },
-  )
+export const planSchema = z.object({
+  method: z.enum(MAKING_METHODS, `use one of ${MAKING_METHODS.join(', ')}`),
+  pieces: piecesWanted,
+  ballGrams: z.number().gt(0, 'more than 0 g is expected').max(50_000).optional(),
+  thicknessMm: mm(100),
+  diameterMm: mm(1000),
+  sheetWidthMm: mm(5000),
+  sheetLengthMm: mm(5000),
+  rerolls: z.number().int('whole times').min(0, 'not below 0').max(6, 'at most 6 times').optional(),
+  fillingGramsPerPiece: z.number().min(0, 'not below 0 g').max(50_000).optional(),
+  cookware: z.array(cookwareSchema).max(6, 'at most 6 kinds of cookware').optional(),
+  closing: z.enum(CLOSINGS, `use one of ${CLOSINGS.join(', ')}`).optional(),
+  rimShare: z.number().min(0, 'not below 0').max(0.6, 'at most 0.6').optional(),
+  dishHeightMm: mm(300),
+  startC: z.number().min(-40, 'not below −40 °C').max(60, 'at most 60 °C').optional(),
+})
 
 export const piecesRequest = z.object({ recipe: recipeSchema.optional(), plan: planSchema })
