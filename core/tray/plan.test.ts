@@ -8,7 +8,8 @@ import { RecipeProblem } from '../recipe/problem'
 import { scaleRecipe } from '../recipe/scale'
 import { COOKWARE_KINDS } from './batches'
 import { acrossOf, blankAreaMm2, MAKING_METHODS } from './making'
-import { planPieces, type PiecePlan, type PlannedPieces } from './plan'
+import { planPieces } from './plan'
+import type { PiecePlan, PlannedPieces } from './pieces'
 
 const planOf = (recipe: Recipe | null, plan: PiecePlan): PlannedPieces =>
   planPieces(recipe, recipe && evaluate(recipe, reference), plan, reference)

@@ -21,7 +21,7 @@ import { NOT_SWAPPING, SWAPPING } from '../../core/substitution/applySwap'
 import { ROLES, type OwnSwap } from '../../core/substitution/catalogue'
 import { MARKS } from '../../core/tray/apart'
 import { COOKWARE_KINDS } from '../../core/tray/batches'
-import type { PlannedPieces } from '../../core/tray/plan'
+import type { PlannedPieces } from '../../core/tray/pieces'
 import type { TaughtName } from '../../core/tables/taughtNames'
 import { labelSchema, priceRequest, storedId } from './requests'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlannedPieces } from '~~/core/tray/plan'
+import type { PlannedPieces } from '~~/core/tray/pieces'
 import type { Recipe } from '~~/core/recipe/document'
 import { showGrams } from '~/logic/format'
 

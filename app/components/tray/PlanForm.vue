@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { FieldProblem } from '~~/core/recipe/problem'
-import type { Closing } from '~~/core/piece/closures'
+import { CLOSINGS, type Closing } from '~~/core/piece/closures'
 import type { MakingMethod } from '~~/core/tray/making'
-import type { PlannedPieces } from '~~/core/tray/plan'
+import type { PlannedPieces } from '~~/core/tray/pieces'
 import type { PlanField, TypedPlan } from '~/composables/useTrayPlan'
 
 const { planned, problems } = defineProps<{
@@ -105,19 +105,6 @@ watch(forPeople, (pieces) => {
   if (pieces !== null)
     typed.value = { ...typed.value, typed: { ...typed.value.typed, pieces: String(pieces) } }
 })
-const CLOSED = [
-  'half-moon',
-  'pleated pouch',
-  'purse bun',
-  'cone',
-  'triangle parcel',
-  'envelope',
-  'roll',
-  'coil',
-  'double disc',
-  'stuffed flat bread',
-  'lid',
-] as const satisfies readonly Closing[]
 const problemOf = (key: string) => problems.find(({ field }) => field === `plan.${key}`)?.message
 
 function write(key: PlanField, event: Event) {
@@ -179,7 +166,7 @@ const anything = computed(
         :value="typed.closing ?? planned?.closing"
         @change="typed = { ...typed, closing: ($event.target as HTMLSelectElement).value as Closing }"
       >
-        <option v-for="one in CLOSED" :key="one" :value="one">{{ one }}</option>
+        <option v-for="one in CLOSINGS" :key="one" :value="one">{{ one }}</option>
       </select>
     </label>
     <label class="wide"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlannedPieces } from '~~/core/tray/plan'
+import type { PlannedPieces } from '~~/core/tray/pieces'
 
 const { planned, square } = defineProps<{ planned: PlannedPieces; square: boolean }>()
 
