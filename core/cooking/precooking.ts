@@ -1,5 +1,6 @@
+import { waterOfAmount } from '../food/amount'
 import { foodIs } from '../food/groups'
-import type { FoodAmount } from '../dough/softness'
+import type { FoodAmount } from '../food/amount'
 import { looseWaterOf } from '../filling/moisture'
 import type { Part } from '../recipe/document'
 import type { LinePrecooking } from '../recipe/vocabulary'
@@ -37,8 +38,7 @@ export function cookedOffOf(
   const { cookedBy, finishedGrams, cookedMinutes, untilDry } = part
   const rawOf = (one: FoodAmount) => one.grams + one.waterChangeGrams
   if (finishedGrams !== null) {
-    const water = (one: FoodAmount) =>
-      Math.max(0, (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams)
+    const water = (one: FoodAmount) => Math.max(0, waterOfAmount(one))
     const raw = amounts.reduce((sum, one) => sum + rawOf(one), 0)
     const all = amounts.reduce((sum, one) => sum + water(one), 0)
     // A weight below what is dry in it cannot be right; the filling is then taken as dry as can be.
@@ -55,8 +55,7 @@ export function cookedOffOf(
     if (way === null || way === 'raw') continue
     const found = yieldOf(one.food, way, tables)
     if (!found) continue
-    const most =
-      MAX_WATER_LOST * Math.max(0, (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams)
+    const most = MAX_WATER_LOST * Math.max(0, waterOfAmount(one))
     const simmered = way === 'simmer' && cookedMinutes !== null && foodIs(one.food, 'splash')
     const share = simmered ? 1 - Math.exp(-SIMMERED_OFF_PER_MINUTE * cookedMinutes) : 1 - found.factor
     const off = Math.min(Math.max(rawOf(one) * share, untilDry ? looseWaterOf(one) : 0), most)

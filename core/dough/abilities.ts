@@ -1,7 +1,7 @@
 import type { CookingWay, Shape } from '../recipe/vocabulary'
 import type { DoughFigures } from './assess'
 import { familyOf, type DoughFamily } from './family'
-import type { FoodAmount } from './softness'
+import type { FoodAmount } from '../food/amount'
 import { needsOf, strengthOf, type DoughTables, type Need } from './strength'
 
 export const ABILITY_NAMES = [

@@ -1,13 +1,8 @@
+import { waterOfAmount } from '../food/amount'
 import { foodIs, isFlour } from '../food/groups'
 import type { Line } from '../recipe/document'
-import {
-  consistencyOf,
-  softnessOf,
-  softnessTerms,
-  type Consistency,
-  type FoodAmount,
-  type SoftnessTerms,
-} from './softness'
+import { consistencyOf, softnessOf, softnessTerms, type Consistency, type SoftnessTerms } from './softness'
+import type { FoodAmount } from '../food/amount'
 
 export interface DoughLine extends FoodAmount {
   line: Line
@@ -79,7 +74,7 @@ export function assessDough(lines: readonly DoughLine[], pieces: number): DoughF
     if (isFlour(food)) {
       flourGrams += amount.grams
       if (food.grain === 'whole') wholeGrams += amount.grams
-    } else water += part * food.per100g.waterG + amount.waterChangeGrams
+    } else water += waterOfAmount(amount)
     if (foodIs(food, 'bought-dough')) {
       readyGrams += own
       if (food.grain === 'whole') wholeReadyGrams += own

@@ -1,5 +1,6 @@
+import { waterIn } from '../food/amount'
 import { isFlour } from '../food/groups'
-import type { FoodAmount } from './softness'
+import type { FoodAmount } from '../food/amount'
 
 /**
  * Densities of what a dough is made of, in g/ml: flour particles 1.5, fat 0.92, sugar 1.59, water 1.0; from memory of
@@ -21,7 +22,7 @@ export function doughDensity(lines: readonly FoodAmount[]): number | null {
   let flour = 0
   for (const { food, grams: amount, waterChangeGrams } of lines) {
     const { waterG, fatG, carbohydrateG, proteinG } = food.per100g
-    const water = (amount * waterG) / 100 + waterChangeGrams
+    const water = waterIn(food, amount) + waterChangeGrams
     const rest = Math.max(0, 100 - waterG - fatG - carbohydrateG - proteinG)
     grams += amount + waterChangeGrams
     ml +=

@@ -1,7 +1,7 @@
 import { SHAPE_TABLE } from '../piece/shapes'
 import { foodIs, isFlour } from '../food/groups'
 import type { CookingWay, Shape } from '../recipe/vocabulary'
-import type { FoodAmount } from './softness'
+import type { FoodAmount } from '../food/amount'
 
 /** Kinds of dough as cooks tell them apart: by what makes them hold, and by what they are for. */
 export const DOUGH_FAMILIES = [

@@ -1,4 +1,4 @@
-import type { Food } from '../food/food'
+import { waterIn, type FoodAmount } from '../food/amount'
 
 /** The names cooks give to dough by feel, from driest to wettest. */
 export const CONSISTENCIES = ['crumbly', 'firm', 'medium', 'soft', 'sticky', 'batter'] as const
@@ -38,13 +38,6 @@ export function consistencyOf(softness: number, fatPct = 0): Consistency {
  */
 export const FAT_SOFTENING = { oil: 0.45, solid: 0.25 } as const
 
-/** An amount of a food in a dough. `waterChangeGrams` is water taken up or lost beforehand. */
-export interface FoodAmount {
-  food: Food
-  grams: number
-  waterChangeGrams: number
-}
-
 /** What one ingredient does to the feel of a dough, in grams of water. */
 export interface SoftnessTerms {
   freeWaterGrams: number
@@ -54,7 +47,7 @@ export interface SoftnessTerms {
 
 /** The terms of one ingredient. A food without `softeningFat` adds water but no shortening. */
 export function softnessTerms({ food, grams, waterChangeGrams }: FoodAmount): SoftnessTerms {
-  const water = (grams * food.per100g.waterG) / 100
+  const water = waterIn(food, grams)
   const isFlour = food.waterDemand !== null
   return {
     // The demand of a flour is measured on flour as it is, its own moisture included.

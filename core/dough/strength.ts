@@ -1,7 +1,7 @@
 import { DOUGH_FAMILIES, type DoughFamily } from './family'
 import { saidOf, type Food, type FoodRow, type Foods } from '../food/food'
 import { COOKING_WAYS, SHAPES, type CookingWay, type Shape } from '../recipe/vocabulary'
-import type { FoodAmount } from './softness'
+import type { FoodAmount } from '../food/amount'
 
 /** What an ingredient does for a dough, 1 being plain wheat flour, gram for gram. */
 export interface Strength {

@@ -1,3 +1,4 @@
+import { waterIn } from '../food/amount'
 import { fillingMoisture, type FillingAmount, type FillingMoisture } from './moisture'
 
 export interface FillingFigures {
@@ -30,7 +31,7 @@ export function assessFilling(
   let water = -cookedOffGrams
   for (const { food, grams: own, waterChangeGrams } of amounts) {
     grams += own + waterChangeGrams
-    water += (own * food.per100g.waterG) / 100 + waterChangeGrams
+    water += waterIn(food, own) + waterChangeGrams
   }
   const both = grams + doughGrams
   return {

@@ -1,4 +1,5 @@
-import type { FoodAmount } from '../dough/softness'
+import { waterIn } from '../food/amount'
+import type { FoodAmount } from '../food/amount'
 
 /** Water that a gram of a binder holds in a filling, in grams. From memory of practice, no published source. */
 const BINDS: Readonly<Record<string, number>> = {
@@ -101,7 +102,7 @@ export interface FillingMoisture {
 /** Water that a food lets go in a filling, in grams, of its own and of what it has taken up. */
 export function looseWaterOf({ food, grams, waterChangeGrams }: FoodAmount): number {
   const share = WEEPS_OF[food.id] ?? WEEPS[food.group] ?? 0
-  return Math.max(0, (grams * food.per100g.waterG * share) / 100 + Math.min(0, waterChangeGrams))
+  return Math.max(0, waterIn(food, grams) * share + Math.min(0, waterChangeGrams))
 }
 
 /** A weighed line of a filling. */

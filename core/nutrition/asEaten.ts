@@ -1,3 +1,4 @@
+import { waterOfAmount } from '../food/amount'
 import type { Recipe } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
 import type { Batch } from './contributions'
@@ -67,8 +68,8 @@ export function asEatenOf(recipe: Recipe, batch: Batch, totals: Figures): AsEate
     }
     if (one.part === 'shell' || one.part === 'filling') pieceGrams += one.grams
   }
-  for (const one of batch.shell) waterGrams += waterOf(one)
-  for (const one of batch.filling) waterGrams += waterOf(one)
+  for (const one of batch.shell) waterGrams += waterOfAmount(one)
+  for (const one of batch.filling) waterGrams += waterOfAmount(one)
   waterGrams -= batch.cookedOffGrams
   const { lossGrams, why } = waterLoss(recipe, totals, pieceGrams, waterGrams)
   const eatenGrams = totals.grams - lossGrams
@@ -95,9 +96,6 @@ export function asEatenOf(recipe: Recipe, batch: Batch, totals: Figures): AsEate
     },
   }
 }
-
-const waterOf = (one: Batch['shell'][number]) =>
-  (one.grams * one.food.per100g.waterG) / 100 + one.waterChangeGrams
 
 function waterLoss(recipe: Recipe, totals: Figures, pieceGrams: number, waterGrams: number) {
   const { way, andThen, cookedGramsPerPiece } = recipe.cooking

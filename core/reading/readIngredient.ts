@@ -1,3 +1,4 @@
+import { waterIn } from '../food/amount'
 import type { Food, Foods } from '../food/food'
 import { newLine, type Choice, type Line } from '../recipe/document'
 import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
@@ -141,7 +142,7 @@ function weightsOf(weighed: Weighed, food: Food) {
     gramsHigh: Math.min(weighed.gramsHigh ?? weighed.grams, MAX_LINE_GRAMS),
     measuredBy: weighed.measuredBy,
     // No food can lose more water than it holds.
-    waterChangeGrams: Math.max(weighed.waterChangeGrams, -(weighed.grams * food.per100g.waterG) / 100),
+    waterChangeGrams: Math.max(weighed.waterChangeGrams, -waterIn(food, weighed.grams)),
   }
 }
 

@@ -113,7 +113,8 @@ const TRAILING_COUNT = new RegExp(
  */
 export const readLine: (raw: string) => ReadLine = remember(takeApart)
 
-function takeApart(raw: string): ReadLine {
+/** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
+function plainLine(raw: string): string {
   let text = raw
     .replace(BULLET, '')
     .replace(/\*\*|__|`/g, '')
@@ -138,7 +139,67 @@ function takeApart(raw: string): ReadLine {
   text = text.replace(/^(\d{1,2}|an?|one)\s+eggs?\s+(?:wash|glaze)$/i, '$1 egg to glaze')
   // "Milk wash" is milk, to brush with.
   const wash = /^((?:\p{L}+ )?(?:milk|cream|egg|yolk|drink))\s+(?:wash|glaze)$/iu.exec(text)
-  if (wash && !/^egg$/i.test(wash[1]!)) text = `${wash[1]} to glaze`
+  return wash && !/^egg$/i.test(wash[1]!) ? `${wash[1]} to glaze` : text
+}
+
+/** Takes brackets out of a rest: amounts go to the measures, remarks to the preparation, alternatives stay. */
+function withoutBrackets(text: string, measures: Measure[], prep: string[]): string {
+  // A bracket that is not an amount is a remark on how the food is prepared.
+  const rest = text.replace(/[([]([^)\]]*)[)\]]/g, (_, inside: string) => {
+    // "Tamari (or soy sauce)" allows either.
+    if (/^or (?!so\b|more\b|less\b|to\b|as\b)\p{L}[^\d]{2,40}$/iu.test(inside.trim()))
+      return ` ${inside.trim()} `
+    const dual = measures.length ? measuresIn(inside) : null
+    if (dual) measures.push(...dual)
+    else if (inside.trim()) prep.push(inside.trim())
+    return ' '
+  })
+  if (!measures.length) {
+    const inside = prep.map(measuresIn).findIndex(Boolean)
+    const bare = prep.findIndex((word) => /^(?:about |approx\.? |~)?\d{2,4}$/i.test(word))
+    if (inside >= 0) measures.push(...measuresIn(prep.splice(inside, 1)[0]!)!)
+    else if (bare >= 0) {
+      const number = readNumber(prep.splice(bare, 1)[0]!.replace(APPROXIMATE, ''))!
+      measures.push([{ low: number.low, high: number.high, unitId: null, heap: null, size: null }])
+    }
+  }
+  return rest
+}
+
+/** The food's name, what is allowed instead, and its preparation, which is put with the other. */
+function nameApart(text: string, prep: string[]): { name: string; alternative: string | null } {
+  // "ghee/butter" allows either; "and/or" is read as or.
+  let name = text.replace(/(\p{L}{3})\s*\/\s*(?=\p{L}{3})/gu, '$1 or ').replace(/ and or /i, ' or ')
+  const either = /^(.*?\S)\s+(?:or|and\/or)\s+(.*)$/i.exec(name)
+  const alternative = either ? either[2]!.trim() : null
+  if (either) name = shareHead(either[1]!.trim(), alternative!)
+  for (let lead = LEADING_PREP.exec(name); lead; lead = LEADING_PREP.exec(name)) {
+    // "ground cumin" and "mashed potato" are foods of their own: the word stays in the name as well.
+    prep.push(lead[1]!)
+    if (
+      /ground|mashed|fried|grated|soaked|rehydrated|roast|melted|beaten|sour|minced|crushed|cold|warm|shredded/i.test(
+        lead[1]!,
+      )
+    )
+      break
+    name = name.slice(lead[0].length)
+  }
+  for (let tail = TRAILING_PREP.exec(name); tail; tail = TRAILING_PREP.exec(name)) {
+    prep.push(tail[2]!)
+    name = tail[1]!
+  }
+  name = name
+    .replace(/^(?:of|the|your|my)\s+/i, '')
+    .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')
+    // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
+    .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}\s?%(?: (?:fat|lean))?)$/i, '')
+    .replace(/[.:!,]+$/, '')
+    .trim()
+  return { name, alternative }
+}
+
+function takeApart(raw: string): ReadLine {
+  let text = plainLine(raw)
   const approximate = APPROXIMATE.test(text) || /\d\s*-?ish\b|\b(?:approx\.?|or so)\s*$/i.test(text)
   text = text
     .replace(ISH, '$1')
@@ -211,25 +272,7 @@ function takeApart(raw: string): ReadLine {
     .replace(/^\s*(?:of|x|×)\s+(?:the\s+)?/i, '')
 
   const prep: string[] = extra ? [extra[1]!.trim()] : []
-  // A bracket that is not an amount is a remark on how the food is prepared.
-  rest = rest.replace(/[([]([^)\]]*)[)\]]/g, (_, inside: string) => {
-    // "Tamari (or soy sauce)" allows either.
-    if (/^or (?!so\b|more\b|less\b|to\b|as\b)\p{L}[^\d]{2,40}$/iu.test(inside.trim()))
-      return ` ${inside.trim()} `
-    const dual = measures.length ? measuresIn(inside) : null
-    if (dual) measures.push(...dual)
-    else if (inside.trim()) prep.push(inside.trim())
-    return ' '
-  })
-  if (!measures.length) {
-    const inside = prep.map(measuresIn).findIndex(Boolean)
-    const bare = prep.findIndex((word) => /^(?:about |approx\.? |~)?\d{2,4}$/i.test(word))
-    if (inside >= 0) measures.push(...measuresIn(prep.splice(inside, 1)[0]!)!)
-    else if (bare >= 0) {
-      const number = readNumber(prep.splice(bare, 1)[0]!.replace(APPROXIMATE, ''))!
-      measures.push([{ low: number.low, high: number.high, unitId: null, heap: null, size: null }])
-    }
-  }
+  rest = withoutBrackets(rest, measures, prep)
 
   // "lard, butter or ghee" allows any of three.
   rest = rest.replace(
@@ -244,7 +287,6 @@ function takeApart(raw: string): ReadLine {
       : null
   if (inside) measures.push([{ low: inside.low, high: inside.high, unitId: null, heap: null, size: null }])
   const [head, ...tail] = rest.split(/\s*[,;]\s*|\s+[-–—]\s+/)
-  let name = (head ?? '').trim()
   const rests = tail.map((piece) => piece.trim().replace(/\.$/, '')).filter(Boolean)
   // A dual amount may follow the name: "flour, 500 g / 4 cups" has been read; "butter, 100 g" is read here.
   for (const piece of rests) {
@@ -253,33 +295,7 @@ function takeApart(raw: string): ReadLine {
     else prep.push(piece)
   }
 
-  // "ghee/butter" allows either; "and/or" is read as or.
-  name = name.replace(/(\p{L}{3})\s*\/\s*(?=\p{L}{3})/gu, '$1 or ').replace(/ and or /i, ' or ')
-  const either = /^(.*?\S)\s+(?:or|and\/or)\s+(.*)$/i.exec(name)
-  const alternative = either ? either[2]!.trim() : null
-  if (either) name = shareHead(either[1]!.trim(), alternative!)
-  for (let lead = LEADING_PREP.exec(name); lead; lead = LEADING_PREP.exec(name)) {
-    // "ground cumin" and "mashed potato" are foods of their own: the word stays in the name as well.
-    prep.push(lead[1]!)
-    if (
-      /ground|mashed|fried|grated|soaked|rehydrated|roast|melted|beaten|sour|minced|crushed|cold|warm|shredded/i.test(
-        lead[1]!,
-      )
-    )
-      break
-    name = name.slice(lead[0].length)
-  }
-  for (let tail = TRAILING_PREP.exec(name); tail; tail = TRAILING_PREP.exec(name)) {
-    prep.push(tail[2]!)
-    name = tail[1]!
-  }
-  name = name
-    .replace(/^(?:of|the|your|my)\s+/i, '')
-    .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')
-    // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
-    .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}\s?%(?: (?:fat|lean))?)$/i, '')
-    .replace(/[.:!,]+$/, '')
-    .trim()
+  const { name, alternative } = nameApart((head ?? '').trim(), prep)
   if (container && !prep.some((word) => /can|tin/i.test(word))) prep.push('from a container')
 
   if (batch && !batch[1] && !batch[2]) prep.push('for each batch')

@@ -1,6 +1,7 @@
 import { foodIs, isFlour } from '../food/groups'
 import type { Food, Foods } from '../food/food'
-import { softnessTerms, sumSoftness, type FoodAmount } from '../dough/softness'
+import { softnessTerms, sumSoftness } from '../dough/softness'
+import type { FoodAmount } from '../food/amount'
 import { newLine, type RecipeNote } from '../recipe/document'
 import type { CookingWay, DoughFeel, Shape } from '../recipe/vocabulary'
 import { isDoughBase, isLiquid, type Draft } from './drafts'

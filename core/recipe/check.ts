@@ -1,3 +1,4 @@
+import { waterIn } from '../food/amount'
 import type { Foods } from '../food/food'
 import type { FieldProblem } from './problem'
 import type { Recipe } from './document'
@@ -21,14 +22,10 @@ export function checkRecipe(recipe: Recipe, foods: Foods): FieldProblem[] {
           message: `"${line.foodId}" is not a food in the larder. Use an id from /api/foods, or null for a line that is not matched`,
         })
       }
-      if (
-        food &&
-        line.grams !== null &&
-        line.waterChangeGrams < -((line.grams * food.per100g.waterG) / 100) - 0.01
-      ) {
+      if (food && line.grams !== null && line.waterChangeGrams < -waterIn(food, line.grams) - 0.01) {
         problems.push({
           field: `${field()}.waterChangeGrams`,
-          message: `${food.name} holds ${Math.round((line.grams * food.per100g.waterG) / 100)} g of water; it cannot lose more`,
+          message: `${food.name} holds ${Math.round(waterIn(food, line.grams))} g of water; it cannot lose more`,
         })
       }
       if (part.kind === 'shell' && food && line.grams) doughGrams += line.grams

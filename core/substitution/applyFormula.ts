@@ -1,5 +1,6 @@
 import { foodIs, isFat, isFlour } from '../food/groups'
-import { softnessOf, sumSoftness, waterToReach, type FoodAmount } from '../dough/softness'
+import { softnessOf, sumSoftness, waterToReach } from '../dough/softness'
+import type { FoodAmount } from '../food/amount'
 import type { Food, Foods } from '../food/food'
 import { inDough, SCALDED } from '../food/scalded'
 import { newLine, type Line, type Part, type Recipe } from '../recipe/document'
