@@ -6,7 +6,11 @@ const { dark, toggle } = useAppearance()
 const { shown: keysShown } = useKeys()
 const shelves = useLarderStore()
 // Own foods and prices are wanted on every place; none waits for them.
-onMounted(() => shelves.load())
+onMounted(() => {
+  void shelves.load()
+  // The tray is wanted after the bench at the earliest: it comes once that stands, and is there when the server is away.
+  setTimeout(() => void preloadRouteComponents('/tray'), 4000)
+})
 </script>
 
 <template>
@@ -19,7 +23,7 @@ onMounted(() => shelves.load())
         <NuxtLink to="/">Shelf</NuxtLink>
         <NuxtLink to="/paste">Paste</NuxtLink>
         <NuxtLink to="/bench">Bench</NuxtLink>
-        <NuxtLink to="/tray">Tray</NuxtLink>
+        <NuxtLink to="/tray" :prefetch="false">Tray</NuxtLink>
         <NuxtLink to="/larder">Larder</NuxtLink>
       </nav>
       <span class="space" />
