@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import type { ListedRecipe } from '../shared/api/answers'
+import type { ListedRecipe } from '~~/shared/api/answers'
 import { expect, SUPPER, test } from './support'
 
 const PLACES = [

@@ -1,6 +1,6 @@
 import type { APIResponse } from '@playwright/test'
 import type { Evaluation } from '../core/evaluation/evaluate'
-import { adaptAnswer, evaluationAnswer, intakeAnswer, listAnswer, storedAnswer } from '../shared/api/answers'
+import { adaptAnswer, evaluationAnswer, intakeAnswer, listAnswer, storedAnswer } from '~~/shared/api/answers'
 import { expect, read, store, SUPPER, test } from './support'
 
 const json = { 'content-type': 'application/json' }

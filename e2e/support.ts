@@ -1,5 +1,5 @@
 import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test'
-import type { StoredRecipe } from '../shared/api/answers'
+import type { StoredRecipe } from '~~/shared/api/answers'
 import type { Intake } from '../core/reading/readRecipe'
 import type { Recipe } from '../core/recipe/document'
 

@@ -1,7 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import type { Closing } from '~~/core/piece/closures'
-import type { Cookware } from '~~/core/tray/batches'
-import { COOKWARE_OF } from '~~/core/tray/batches'
+import { COOKWARE_KINDS, COOKWARE_OF, USUAL_COOKWARE, type Cookware } from '~~/core/tray/batches'
 import type { MakingMethod } from '~~/core/tray/making'
 import { planPieces } from '~~/core/tray/plan'
 import type { PiecePlan, PlannedPieces } from '~~/core/tray/pieces'
@@ -11,7 +10,7 @@ import type { Recipe } from '~~/core/recipe/document'
 import type { Shape } from '~~/core/recipe/vocabulary'
 
 /** Numbers as they are typed; '' leaves one to be computed. */
-export const PLAN_FIELDS = [
+const PLAN_FIELDS = [
   'pieces',
   'ballGrams',
   'thicknessMm',
@@ -49,14 +48,10 @@ const MAX_KEPT = 60
 
 /** Plans by recipe, and the cook's own cookware, kept in this browser. */
 const plans = useLocalStorage<Record<string, TypedPlan>>('swap-pocket:tray', {})
-const cookware = useLocalStorage<Cookware[]>('swap-pocket:cookware', [
-  { kind: 'tray', widthMm: 400, lengthMm: 330, count: 1 },
-  { kind: 'steamer', diameterMm: 240, count: 2 },
-  { kind: 'pot', diameterMm: 240, heightMm: 140 },
-  { kind: 'fryer', diameterMm: 220, heightMm: 140, oilMl: 2000 },
-  { kind: 'pan', diameterMm: 280 },
-  { kind: 'griddle', diameterMm: 300 },
-])
+const cookware = useLocalStorage<Cookware[]>(
+  'swap-pocket:cookware',
+  COOKWARE_KINDS.map((kind) => ({ kind, ...USUAL_COOKWARE[kind] })),
+)
 
 const numberOf = (text: string | undefined): number | undefined => {
   const plain = (text ?? '').trim().replace(',', '.')
@@ -82,9 +77,6 @@ export function useTrayPlan(
       plans.value = Object.fromEntries([...others.slice(-MAX_KEPT), [key(), value]])
     },
   })
-  const write = (field: PlanField, text: string) =>
-    (typed.value = { ...typed.value, typed: { ...typed.value.typed, [field]: text } })
-
   const usual = computed(() => (recipe() ? COOKWARE_OF[recipe()!.cooking.way] : 'tray'))
   const chosen = computed(() => cookware.value.filter((ware) => ware.kind === usual.value))
 
@@ -129,9 +121,7 @@ export function useTrayPlan(
   )
   return {
     typed,
-    write,
     cookware,
-    chosen,
     usual,
     planned: computed(() => result.value.planned ?? last.value),
     problems: computed(() => result.value.problems),

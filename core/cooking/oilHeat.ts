@@ -42,7 +42,6 @@ export interface FryingBatch {
   waterShare: number
   /** Of the pieces as they go in: 20 from the board, 5 from the fridge, −18 frozen. */
   startC: number
-  oilC: number
   burnerW?: number
 }
 

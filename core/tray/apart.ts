@@ -1,4 +1,5 @@
-import type { Foods } from '../food/food'
+import { ORIGIN_WORDS } from '../diet/diets'
+import { EU_ALLERGENS, type Foods } from '../food/food'
 import type { Recipe } from '../recipe/document'
 import { foodOf } from '../recipe/lines'
 
@@ -13,9 +14,10 @@ function heldBy(recipe: Recipe, partId: string, foods: Foods): Set<string> {
     if (part.id === partId || part.into === partId)
       for (const line of part.lines) {
         const food = foodOf(line, foods)
-        for (const one of [...(food?.origins ?? []), ...(food?.allergens ?? [])]) held.add(one)
+        for (const one of food?.origins ?? []) held.add(ORIGIN_WORDS[one])
+        for (const one of food?.allergens ?? []) held.add(EU_ALLERGENS[one].toLowerCase())
         // Of what is not known nothing can be ruled out.
-        if (!food || !food.originKnown) held.add('unknown')
+        if (!food || !food.originKnown) held.add('something not known')
       }
   return held
 }

@@ -31,7 +31,7 @@ export interface Cookware {
 }
 
 /** Sensible ones to start with. Common practice, no source. */
-const USUAL: Readonly<Record<CookwareKind, Omit<Cookware, 'kind'>>> = {
+export const USUAL_COOKWARE: Readonly<Record<CookwareKind, Omit<Cookware, 'kind'>>> = {
   tray: { widthMm: 400, lengthMm: 330, count: 1 },
   steamer: { diameterMm: 240, count: 2 },
   pot: { diameterMm: 240, heightMm: 140 },
@@ -100,7 +100,6 @@ const GRAMS_PER_LITRE_OIL = 125
 const MAX_DROP_C = 20
 /** Oil stands no higher than half the pot. Common practice, no source. */
 const MAX_OIL_SHARE = 0.5
-const USUAL_OIL_C = 175
 /** Pieces of a recipe without figures are taken to be half water. */
 const USUAL_WATER_SHARE = 0.5
 
@@ -113,7 +112,6 @@ export interface ToCook {
   yeast: boolean
   way: CookingWay
   minutes: number | null
-  temperatureC: number | null
   startC: number
 }
 
@@ -186,7 +184,6 @@ function intoOil(asked: ToCook, ware: Cookware, most: number) {
       pieceMl: asked.pieceMl,
       waterShare: asked.waterShare ?? USUAL_WATER_SHARE,
       startC: asked.startC,
-      oilC: asked.temperatureC ?? USUAL_OIL_C,
       burnerW: ware.burnerW ?? USUAL_BURNER_W,
     })
   let pieces = Math.max(
@@ -206,8 +203,11 @@ const round1 = (value: number) => Math.round(value * 10) / 10
  * @throws RecipeProblem where not one piece fits, or the oil stands too high
  */
 export function batchesIn(asked: ToCook, given: Cookware, at: number): CookedBatch {
-  const ware: Cookware = { ...(given.widthMm || given.diameterMm ? {} : USUAL[given.kind]), ...given }
-  const usual = USUAL[given.kind]
+  const ware: Cookware = {
+    ...(given.widthMm || given.diameterMm ? {} : USUAL_COOKWARE[given.kind]),
+    ...given,
+  }
+  const usual = USUAL_COOKWARE[given.kind]
   if (given.kind === 'fryer') {
     ware.oilMl ??= usual.oilMl
     ware.heightMm ??= usual.heightMm

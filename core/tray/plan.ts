@@ -203,7 +203,6 @@ function toCook(
     yeast: evaluation?.abilities.family === 'yeast',
     way: cooking?.way ?? 'bake',
     minutes: cooking?.minutes == null ? null : cooking.minutes + (cooking.andThen?.minutes ?? 0),
-    temperatureC: cooking?.temperatureC ?? null,
     startC: plan.startC ?? 20,
   }
 }

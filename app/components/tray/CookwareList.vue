@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { COOKWARE_KINDS, type Cookware } from '~~/core/tray/batches'
+import { USUAL_COOKWARE, type Cookware } from '~~/core/tray/batches'
 import type { FieldProblem } from '~~/core/recipe/problem'
 
 const { wanted, problems } = defineProps<{
@@ -44,7 +44,7 @@ function write(at: number, size: Size, event: Event) {
 const add = () =>
   (cookware.value = [
     ...cookware.value,
-    ...(own.value[0] ? [{ ...own.value[0].ware }] : [{ kind: wanted, diameterMm: 240 }]),
+    ...(own.value[0] ? [{ ...own.value[0].ware }] : [{ kind: wanted, ...USUAL_COOKWARE[wanted] }]),
   ])
 const remove = (at: number) => (cookware.value = cookware.value.filter((_, n) => n !== at))
 </script>
@@ -52,7 +52,7 @@ const remove = (at: number) => (cookware.value = cookware.value.filter((_, n) =>
 <template>
   <div class="list" role="group" aria-label="Your cookware">
     <p v-for="{ ware, at } in own" :key="at" class="ware">
-      <strong>{{ COOKWARE_KINDS.includes(ware.kind) ? ware.kind : '' }}</strong>
+      <strong>{{ ware.kind }}</strong>
       <label v-for="size in SIZES[ware.kind]" :key="size">
         <input
           class="field"
