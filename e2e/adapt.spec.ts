@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { adaptAnswer } from '~~/shared/api/answers'
+import { adaptAnswer } from '~~/shared/api/adaptation'
 import { expect, pasteToBench, read, store, SUPPER, test } from './support'
 
 const PIES = `Leek pies

@@ -1,6 +1,9 @@
 import type { APIResponse } from '@playwright/test'
 import type { Evaluation } from '../core/evaluation/evaluate'
-import { adaptAnswer, evaluationAnswer, intakeAnswer, listAnswer, storedAnswer } from '~~/shared/api/answers'
+import { listAnswer, storedAnswer } from '~~/shared/api/answers'
+import { adaptAnswer } from '~~/shared/api/adaptation'
+import { intakeAnswer } from '~~/shared/api/intake'
+import { evaluationAnswer } from '~~/shared/api/evaluation'
 import { expect, read, store, SUPPER, test } from './support'
 
 const json = { 'content-type': 'application/json' }

@@ -1,5 +1,5 @@
 import { TABLE_FILE_KEYS, type TableFile } from '../core/exchange/openTable'
-import { importAnswer } from '~~/shared/api/answers'
+import { importAnswer } from '~~/shared/api/foods'
 import { inventedName, writeTable, type WrittenTable } from '../test/openTable'
 import { expect, pasteToBench, test } from './support'
 

@@ -1,6 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
 import { searchFoods } from '~~/core/reading/match'
-import type { ShelvedFood } from '~~/shared/api/answers'
+import type { ShelvedFood } from '~~/shared/api/foods'
 
 /** Waiting for the last key, so that a word is asked for once. */
 const PAUSE_MS = 90

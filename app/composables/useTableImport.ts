@@ -1,5 +1,5 @@
 import { TABLE_FILE_KEYS, type TableFile } from '~~/core/exchange/openTable'
-import type { StoredImport } from '~~/shared/api/answers'
+import type { StoredImport } from '~~/shared/api/foods'
 import { ApiProblem, call, sendBytes } from '~/logic/api'
 
 const CHUNK_BYTES = 2_000_000

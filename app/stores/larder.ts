@@ -9,7 +9,7 @@ import type { Recipe } from '~~/core/recipe/document'
 import { allLines } from '~~/core/recipe/lines'
 import type { PrecookingWay } from '~~/core/recipe/precookingWays'
 import { table } from '~~/data/table'
-import type { OwnFood, ShelvedFood } from '~~/shared/api/answers'
+import type { OwnFood, ShelvedFood } from '~~/shared/api/foods'
 import { ApiProblem, call } from '~/logic/api'
 
 interface MadeRequest {

@@ -10,15 +10,11 @@ import { demo } from '../../test/demo'
 import { reference } from '../../test/helpers'
 import { lean, leanAdaptation } from '../../server/services/lean'
 import { corpus } from '../../test/readingCorpus'
-import {
-  adaptAnswer,
-  adaptWithWorkingAnswer,
-  evaluationAnswer,
-  evaluationWithWorkingAnswer,
-  foodAnswer,
-  intakeAnswer,
-  listedAnswer,
-} from './answers'
+import { listedAnswer } from './answers'
+import { foodAnswer } from './foods'
+import { adaptAnswer, adaptWithWorkingAnswer } from './adaptation'
+import { intakeAnswer } from './intake'
+import { evaluationAnswer, evaluationWithWorkingAnswer } from './evaluation'
 import { ROUTES } from './routes'
 
 const folder = fileURLToPath(new URL('../../server/api/', import.meta.url))

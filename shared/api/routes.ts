@@ -1,5 +1,20 @@
 import { z } from 'zod'
 import * as answers from './answers'
+import { adaptAnswer } from './adaptation'
+import { evaluationAnswer, workingAnswer } from './evaluation'
+import {
+  chunkAnswer,
+  foodAnswer,
+  importAnswer,
+  importsAnswer,
+  ownFoodAnswer,
+  ownSwapAnswer,
+  priceAnswer,
+  pricesAnswer,
+  taughtNameAnswer,
+} from './foods'
+import { intakeAnswer } from './intake'
+import { piecesAnswer } from './pieces'
 import * as requests from './requests'
 
 export interface Route {
@@ -91,28 +106,28 @@ export const ROUTES: readonly Route[] = [
       ids: 'ids with commas between them',
       shelf: 'own: the cook’s own foods',
     },
-    answers: { 200: ['Foods', z.strictObject({ foods: z.array(answers.foodAnswer) })] },
+    answers: { 200: ['Foods', z.strictObject({ foods: z.array(foodAnswer) })] },
   },
   {
     method: 'post',
     path: '/api/foods',
     summary: 'Stores a food typed from a packet’s label',
     body: requests.ownFoodRequest,
-    answers: { 201: ['The food', answers.foodAnswer] },
+    answers: { 201: ['The food', foodAnswer] },
   },
   {
     method: 'post',
     path: '/api/foods/made',
     summary: 'Stores a food that is made of others, by what comes out',
     body: requests.madeFoodRequest,
-    answers: { 201: ['The food', answers.foodAnswer] },
+    answers: { 201: ['The food', foodAnswer] },
   },
   {
     method: 'get',
     path: '/api/foods/{id}',
     summary: 'A food, with every time it was typed in',
     answers: {
-      200: ['The food', answers.ownFoodAnswer],
+      200: ['The food', ownFoodAnswer],
     },
   },
   {
@@ -120,7 +135,7 @@ export const ROUTES: readonly Route[] = [
     path: '/api/foods/{id}',
     summary: 'Stores a packet typed anew; earlier entries are kept',
     body: requests.ownFoodRequest,
-    answers: { 200: ['The food', answers.foodAnswer] },
+    answers: { 200: ['The food', foodAnswer] },
   },
   {
     method: 'delete',
@@ -138,48 +153,48 @@ export const ROUTES: readonly Route[] = [
     method: 'get',
     path: '/api/prices',
     summary: 'The price book and its currency',
-    answers: { 200: ['Prices', answers.pricesAnswer] },
+    answers: { 200: ['Prices', pricesAnswer] },
   },
   {
     method: 'put',
     path: '/api/prices',
     summary: 'Sets the currency of the book; no price is converted',
     body: requests.currencyRequest,
-    answers: { 200: ['Prices', answers.pricesAnswer] },
+    answers: { 200: ['Prices', pricesAnswer] },
   },
   {
     method: 'get',
     path: '/api/prices/{id}',
     summary: 'Every price that was noted for a food, the latest first',
-    answers: { 200: ['Prices', z.strictObject({ prices: z.array(answers.priceAnswer) })] },
+    answers: { 200: ['Prices', z.strictObject({ prices: z.array(priceAnswer) })] },
   },
   {
     method: 'put',
     path: '/api/prices/{id}',
     summary: 'Notes what a food costs; earlier prices are kept',
     body: requests.priceRequest,
-    answers: { 200: ['The price', answers.priceAnswer] },
+    answers: { 200: ['The price', priceAnswer] },
   },
   {
     method: 'delete',
     path: '/api/prices/{id}',
     summary: 'Takes the latest price of a food out; the one before counts again',
     answers: {
-      200: ['Taken out', z.strictObject({ foodId: z.string(), price: answers.priceAnswer.nullable() })],
+      200: ['Taken out', z.strictObject({ foodId: z.string(), price: priceAnswer.nullable() })],
     },
   },
   {
     method: 'get',
     path: '/api/swaps',
     summary: 'The cook’s own swaps',
-    answers: { 200: ['Swaps', z.strictObject({ swaps: z.array(answers.ownSwapAnswer) })] },
+    answers: { 200: ['Swaps', z.strictObject({ swaps: z.array(ownSwapAnswer) })] },
   },
   {
     method: 'post',
     path: '/api/swaps',
     summary: 'Adds a swap of the cook’s own; it is offered before those of the table',
     body: requests.ownSwapRequest,
-    answers: { 201: ['The swap', answers.ownSwapAnswer] },
+    answers: { 201: ['The swap', ownSwapAnswer] },
   },
   {
     method: 'delete',
@@ -191,14 +206,14 @@ export const ROUTES: readonly Route[] = [
     method: 'get',
     path: '/api/names',
     summary: 'What the cook means by names: they come before those of the table when a text is read',
-    answers: { 200: ['Names', z.strictObject({ names: z.array(answers.taughtNameAnswer) })] },
+    answers: { 200: ['Names', z.strictObject({ names: z.array(taughtNameAnswer) })] },
   },
   {
     method: 'put',
     path: '/api/names',
     summary: 'Teaches which food is meant by a name',
     body: requests.taughtNameRequest,
-    answers: { 200: ['The name as it is compared', answers.taughtNameAnswer] },
+    answers: { 200: ['The name as it is compared', taughtNameAnswer] },
   },
   {
     method: 'delete',
@@ -210,20 +225,20 @@ export const ROUTES: readonly Route[] = [
     method: 'get',
     path: '/api/imports',
     summary: 'The latest imports of open food tables',
-    answers: { 200: ['Imports', answers.importsAnswer] },
+    answers: { 200: ['Imports', importsAnswer] },
   },
   {
     method: 'post',
     path: '/api/imports',
     summary: 'Begins an import',
     body: requests.importRequest,
-    answers: { 201: ['The import', answers.importAnswer] },
+    answers: { 201: ['The import', importAnswer] },
   },
   {
     method: 'get',
     path: '/api/imports/{id}',
     summary: 'How far an import has come, and the rows that cannot be used',
-    answers: { 200: ['The import', answers.importAnswer] },
+    answers: { 200: ['The import', importAnswer] },
   },
   {
     method: 'delete',
@@ -240,21 +255,21 @@ export const ROUTES: readonly Route[] = [
       offset: 'the byte of the file at which the piece begins',
       last: 'true for the last piece',
     },
-    answers: { 200: ['How far the file has come', answers.chunkAnswer] },
+    answers: { 200: ['How far the file has come', chunkAnswer] },
   },
   {
     method: 'post',
     path: '/api/imports/{id}/finish',
     summary: 'Makes foods of all that was taken in, in one transaction',
     body: requests.finishRequest,
-    answers: { 202: ['Being merged', answers.importAnswer] },
+    answers: { 202: ['Being merged', importAnswer] },
   },
   {
     method: 'post',
     path: '/api/intake',
     summary: 'Reads the text of a recipe into a document',
     body: requests.intakeRequest,
-    answers: { 200: ['What was read', answers.intakeAnswer] },
+    answers: { 200: ['What was read', intakeAnswer] },
   },
   {
     method: 'post',
@@ -263,7 +278,7 @@ export const ROUTES: readonly Route[] = [
     query: { include: 'working: how every figure came about' },
     body: requests.evaluateRequest,
     answers: {
-      200: ['The evaluation', answers.evaluationAnswer.extend({ working: answers.workingAnswer.optional() })],
+      200: ['The evaluation', evaluationAnswer.extend({ working: workingAnswer.optional() })],
     },
   },
   {
@@ -272,7 +287,7 @@ export const ROUTES: readonly Route[] = [
     summary: 'Adapts a recipe to diets and puts its dough right',
     query: { include: 'working: how every figure came about, in each evaluation' },
     body: requests.adaptRequest,
-    answers: { 200: ['The adapted recipe, before and after', answers.adaptAnswer] },
+    answers: { 200: ['The adapted recipe, before and after', adaptAnswer] },
   },
   {
     method: 'post',
@@ -280,7 +295,7 @@ export const ROUTES: readonly Route[] = [
     summary:
       'How many pieces, how large, how full, and in how many batches; without a recipe, what a sheet and a cutter give',
     body: requests.piecesRequest,
-    answers: { 200: ['The pieces', answers.piecesAnswer] },
+    answers: { 200: ['The pieces', piecesAnswer] },
   },
   {
     method: 'get',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Food } from '~~/core/food/food'
 import { searchFoods } from '~~/core/reading/match'
-import type { ShelvedFood } from '~~/shared/api/answers'
+import type { ShelvedFood } from '~~/shared/api/foods'
 import { SHELF_WORDS } from '~/logic/format'
 
 const { inputId, start = '' } = defineProps<{

@@ -6,7 +6,7 @@ import { MICRONUTRIENT_KEYS, MICRONUTRIENTS, type Micronutrient } from '~~/core/
 import { NUTRIENT_TABLE, rowName, nutrientsPer100g, NUTRIENTS, type Nutrient } from '~~/core/food/nutrients'
 import { AMINO_ACIDS } from '~~/core/food/aminoAcids'
 import { unknownOf } from '~~/core/nutrition/unknownFigures'
-import type { OwnFood, ShelvedFood } from '~~/shared/api/answers'
+import type { OwnFood, ShelvedFood } from '~~/shared/api/foods'
 import { ApiProblem } from '~/logic/api'
 import { showChange, showFigure, showGrams, showMicro, showWhen } from '~/logic/format'
 

@@ -4,7 +4,7 @@ import { ORIGIN_WORDS } from '~~/core/diet/diets'
 import { EU_ALLERGENS, ORIGINS, type Allergen, type Food } from '~~/core/food/food'
 import { searchFoods } from '~~/core/reading/match'
 import { checkLabel, type PacketLabel } from '~~/core/food/packet'
-import type { OwnFood, ShelvedFood } from '~~/shared/api/answers'
+import type { OwnFood, ShelvedFood } from '~~/shared/api/foods'
 import { ApiProblem } from '~/logic/api'
 
 const { entry } = defineProps<{

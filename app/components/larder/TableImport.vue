@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { TABLE_FILE_KEYS, TABLE_FILES, type TableFile } from '~~/core/exchange/openTable'
-import type { StoredImport } from '~~/shared/api/answers'
+import type { StoredImport } from '~~/shared/api/foods'
 import { call } from '~/logic/api'
 import { tableFileOf } from '~/composables/useTableImport'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Food } from '~~/core/food/food'
 import { nutrientsPer100g } from '~~/core/food/nutrients'
-import type { OwnFood } from '~~/shared/api/answers'
+import type { OwnFood } from '~~/shared/api/foods'
 import { SHELF_WORDS, showFigure } from '~/logic/format'
 import { foodFacts } from '~/logic/foodFacts'
 import { COLUMNS, sortFoods, type Sorting } from '~/logic/larderTable'
