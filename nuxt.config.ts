@@ -69,7 +69,9 @@ export default defineNuxtConfig({
     // The pages are small beside what they share. Named in the first answer, they are fetched with it instead of
     // being found out about when the first script has run.
     'build:manifest'(manifest) {
-      const pages = Object.keys(manifest).filter((key) => key.includes('app/pages/'))
+      const pages = Object.keys(manifest).filter(
+        (key) => key.includes('app/pages/') && !/pages\/(?:clock|list)\.vue/.test(key),
+      )
       for (const entry of Object.values(manifest)) {
         if (entry.isEntry) entry.imports = [...(entry.imports ?? []), ...pages]
       }

@@ -9,7 +9,7 @@ const shelves = useLarderStore()
 onMounted(() => {
   void shelves.load()
   // The tray is wanted after the bench at the earliest: it comes once that stands, and is there when the server is away.
-  setTimeout(() => void preloadRouteComponents('/tray'), 4000)
+  setTimeout(() => void preloadRouteComponents('/tray').then(() => preloadRouteComponents('/clock')), 4000)
 })
 </script>
 
@@ -21,11 +21,14 @@ onMounted(() => {
       >
       <nav aria-label="Places">
         <NuxtLink to="/">Shelf</NuxtLink>
-        <NuxtLink to="/paste">Paste</NuxtLink>
-        <NuxtLink to="/bench">Bench</NuxtLink>
-        <NuxtLink to="/tray" :prefetch="false">Tray</NuxtLink>
+        <span class="dish">
+          <NuxtLink to="/bench">Bench</NuxtLink>
+          <NuxtLink to="/tray" :prefetch="false">Tray</NuxtLink>
+          <NuxtLink to="/clock" :prefetch="false">Clock</NuxtLink>
+        </span>
         <NuxtLink to="/larder">Larder</NuxtLink>
       </nav>
+      <NuxtLink to="/paste" class="paste">Paste</NuxtLink>
       <span class="space" />
       <button type="button" class="quiet" @click="keysShown = true"><kbd>?</kbd> Keys</button>
       <button type="button" class="quiet" :aria-pressed="dark" @click="toggle">
@@ -84,6 +87,21 @@ nav a[href='/larder'].router-link-active {
   color: var(--ink);
   font-weight: 640;
 }
+/* The dish in hand: one after another, in the order of the work. */
+.dish {
+  display: contents;
+}
+.dish a + a::before {
+  margin-right: 1.1rem;
+  color: var(--rule-strong);
+  content: '›';
+}
+.paste {
+  padding: 0.15rem 0.6rem;
+  border: 1px solid var(--beet);
+  border-radius: 4px;
+  text-decoration: none;
+}
 .space {
   flex: 1;
 }
@@ -124,6 +142,9 @@ kbd {
     height: 3.25rem;
     border-top: 1px solid var(--rule-strong);
     background: var(--sheet);
+  }
+  .dish a + a::before {
+    content: none;
   }
   nav a {
     margin: -1px 0 0;

@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { Price } from '~~/core/cost/costOf'
 import type { Food } from '~~/core/food/food'
@@ -6,6 +7,7 @@ import type { TaughtName } from '~~/core/tables/taughtNames'
 import { withFoods, withNames, withSwaps, type ReferenceData } from '~~/core/tables/referenceData'
 import type { OwnSwap } from '~~/core/substitution/catalogue'
 import type { Recipe } from '~~/core/recipe/document'
+import type { StockedFood } from '~~/core/shopping/stock'
 import { allLines } from '~~/core/recipe/lines'
 import type { PrecookingWay } from '~~/core/recipe/precookingWays'
 import { table } from '~~/data/table'
@@ -46,6 +48,8 @@ export const useLarderStore = defineStore('larder', () => {
   const counts = shallowRef({ table: table.foods.size, measured: 0, own: 0, import: 0 })
   const prices = shallowRef<ReadonlyMap<string, Price>>(new Map())
   const currency = ref('EUR')
+  /** What is in the larder, as far as it is counted; the last known is kept for where there is no net. */
+  const stock = useLocalStorage<StockedFood[]>('swap-pocket:stock', [])
 
   /** Adds foods to the larder, or replaces them. */
   function keep(foods: readonly Food[]) {
@@ -79,12 +83,14 @@ export const useLarderStore = defineStore('larder', () => {
   /** Loads the cook's own foods and prices. They are extras: without the server the tables still serve. */
   async function load() {
     try {
-      const [shelf, book, known, taught] = await Promise.all([
+      const [shelf, book, known, taught, larder] = await Promise.all([
         call<{ foods: ShelvedFood[]; counts: typeof counts.value }>('GET', '/api/foods?shelf=own'),
         call<Prices>('GET', '/api/prices'),
         call<{ swaps: OwnSwap[] }>('GET', '/api/swaps'),
         call<{ names: TaughtName[] }>('GET', '/api/names'),
+        call<{ stock: StockedFood[] }>('GET', '/api/stock'),
       ])
+      stock.value = larder.stock
       own.value = shelf.foods
       counts.value = shelf.counts
       keep(shelf.foods)
@@ -189,8 +195,24 @@ export const useLarderStore = defineStore('larder', () => {
     takePrices(await call<Prices>('PUT', '/api/prices', { currency: code }))
   }
 
+  /** Counts a food of the larder anew; null to keep no count of it. */
+  async function putStock(foodId: string, counted: Omit<StockedFood, 'foodId'> | null) {
+    const path = `/api/stock/${encodeURIComponent(foodId)}`
+    const others = stock.value.filter((one) => one.foodId !== foodId)
+    if (counted === null) await call('DELETE', path)
+    const stored = counted === null ? [] : [await call<StockedFood>('PUT', path, counted)]
+    stock.value = [...others, ...stored]
+  }
+  /** Takes off what was cooked and puts on what was bought. */
+  async function changeStock(changes: { foodId: string; grams: number }[]) {
+    stock.value = (await call<{ stock: StockedFood[] }>('POST', '/api/stock', { changes })).stock
+  }
+
   return {
     reference,
+    stock,
+    putStock,
+    changeStock,
     extra,
     names,
     teach,

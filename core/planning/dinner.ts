@@ -9,13 +9,15 @@ import { tasksOf, type DishTasks } from './tasksOf'
 import { EQUIPMENT, type Dish, type Equipment, type Task } from './tasks'
 import type { UsualTimes } from './times'
 
+/** What somebody does: everything, or only filling and closing. */
+export const WORK_OF = ['everything', 'shaping'] as const
+
 /** Somebody who cooks. Times of day are minutes before serving. */
 export interface Person {
   name: string
   /** There from so many minutes before serving; null from the beginning. */
   from: number | null
-  /** What they do: everything, or only filling and closing. */
-  does: 'everything' | 'shaping'
+  does: (typeof WORK_OF)[number]
 }
 
 /** What the cook has changed about a task: how long it takes, and where it is to lie. */
@@ -195,7 +197,7 @@ function problemOf(dinner: Dinner, work: readonly Task[], helped: ReadonlySet<st
         // What is past cannot be made to wait less.
         maxMinutes: begun || dinner.givenUp.includes(`wait:${id}:${task.id}`) ? null : maxMinutes,
       })),
-      notBefore: fixed ?? (dinner.now === null ? null : Math.max(dinner.now, task.minutes)),
+      notBefore: fixed ?? dinner.now,
       doneBy: fixed !== undefined ? fixed - minutes : task.ahead && night ? aheadBy : null,
     }
   })

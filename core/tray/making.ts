@@ -1,3 +1,4 @@
+import type { Shape } from '../recipe/vocabulary'
 import { discsOnRectangle, oblongsOnRectangle, type Place } from '../piece/packing'
 
 /** Ways to make blanks of a dough. */
@@ -12,6 +13,19 @@ export const MAKING_METHODS = [
   'wrappers',
 ] as const
 export type MakingMethod = (typeof MAKING_METHODS)[number]
+
+/** How a shape is usually made. Common practice, no source. */
+export const METHOD_OF: Readonly<Record<Shape, MakingMethod>> = {
+  'half-moon': 'cut-sheet',
+  pleated: 'balls',
+  bun: 'balls',
+  disc: 'balls',
+  parcel: 'squares',
+  cone: 'halved-rounds',
+  roll: 'squares',
+  coil: 'rope',
+  'lidded-pie': 'lined-dish',
+}
 
 /** A lid is cut so much wider than its dish. Common practice, no source. */
 const LID_WIDER_MM = 25

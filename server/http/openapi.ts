@@ -32,7 +32,8 @@ function operation(route: Route) {
     },
   }
   for (const [status, [description, schema]] of Object.entries(route.answers)) {
-    const type = Number(status) >= 400 ? 'application/problem+json' : 'application/json'
+    const good = route.path.endsWith('.ics') ? 'text/calendar' : 'application/json'
+    const type = Number(status) >= 400 ? 'application/problem+json' : good
     responses[status] = { description, content: { [type]: { schema: json(schema, 'output') } } }
   }
   return {

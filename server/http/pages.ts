@@ -5,6 +5,8 @@ const PAGES = [
   /^\/larder(?:\/[^/]+)?$/,
   /^\/compare$/,
   /^\/tray$/,
+  /^\/clock$/,
+  /^\/list$/,
   /^\/bench(?:\/[^/]+)?$/,
 ]
 

@@ -21,6 +21,18 @@ export function importId(event: H3Event): string {
   return id
 }
 
+export const noDinner = (id: string) =>
+  problem(404, 'no-such-dinner', 'There is no such dinner', `No dinner has the id "${id.slice(0, 80)}"`, {
+    errors: [{ field: 'id', message: 'use an id from /api/dinners' }],
+  })
+
+/** The id of a dinner in the path. Answers 404 for what cannot be one. */
+export function dinnerId(event: H3Event): string {
+  const id = getRouterParam(event, 'id') ?? ''
+  if (!UUID.test(id)) throw noDinner(id)
+  return id
+}
+
 export const noSwap = (id: string) =>
   problem(404, 'no-such-swap', 'There is no such swap', `No own swap has the id "${id.slice(0, 80)}"`, {
     errors: [{ field: 'id', message: 'use an id from /api/swaps' }],

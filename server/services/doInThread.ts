@@ -12,16 +12,21 @@ const file = join(dirname(process.argv[1] ?? '.'), 'kitchen-worker.mjs')
 
 /** One core is left to serve; a search takes most of a second, so a queue of these is a few seconds long. */
 const SEARCHERS = Math.max(1, Math.min(4, availableParallelism() - 1))
-const MAX_WAITING = { adapt: 16, quick: 32 }
+const MAX_WAITING = { search: 16, quick: 32 }
 
 /** Searches apart from what is over in a moment, so that a text need not wait for eight searches. */
 const pools = {
-  adapt: new WorkPool<Job, JobAnswer>(file, SEARCHERS, MAX_WAITING.adapt),
+  search: new WorkPool<Job, JobAnswer>(file, SEARCHERS, MAX_WAITING.search),
   quick: new WorkPool<Job, JobAnswer>(file, 1, MAX_WAITING.quick),
 }
 
 /** How long each kind of work may take once it is begun; then its thread is ended. */
-const MAX_MILLISECONDS: Readonly<Record<Job['kind'], number>> = { adapt: 6000, evaluate: 4000, read: 4000 }
+const MAX_MILLISECONDS: Readonly<Record<Job['kind'], number>> = {
+  adapt: 6000,
+  schedule: 6000,
+  evaluate: 4000,
+  read: 4000,
+}
 /** The search itself stops before that and takes what it has. */
 export const SEARCH_MILLISECONDS = 3000
 
@@ -58,7 +63,7 @@ export async function doInThread<Answer>(event: H3Event, job: Job): Promise<Answ
   let answer: JobAnswer
   if (existsSync(file)) {
     try {
-      const pool = job.kind === 'adapt' ? pools.adapt : pools.quick
+      const pool = job.kind === 'adapt' || job.kind === 'schedule' ? pools.search : pools.quick
       answer = await pool.run(job, MAX_MILLISECONDS[job.kind], untilGone(event))
     } catch (error) {
       if (error instanceof TooBusy) throw busy()

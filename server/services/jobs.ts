@@ -10,6 +10,8 @@ import { RecipeProblem, type FieldProblem } from '../../core/recipe/problem'
 import type { Recipe } from '../../core/recipe/document'
 import type { OwnSwap } from '../../core/substitution/catalogue'
 import { reference } from '../../data/reference'
+import type { ScheduleAsked } from '../../shared/api/requests'
+import { scheduleFor } from './scheduleFor'
 
 /** Work that may take long enough for others to notice, as it is sent to a thread of its own. */
 export type Job =
@@ -26,6 +28,12 @@ export type Job =
     }
   | { kind: 'evaluate'; recipe: Recipe; foods: Food[] }
   | { kind: 'read'; text: string; foods: Food[]; names: TaughtName[] }
+  | {
+      kind: 'schedule'
+      asked: ScheduleAsked
+      foods: Food[]
+      searchMilliseconds: number
+    }
 
 export interface JobAnswer {
   made?: unknown
@@ -47,6 +55,10 @@ function work(job: Job): unknown {
     }
     case 'evaluate':
       return evaluate(job.recipe, withFoods(reference, job.foods))
+    case 'schedule': {
+      const end = Date.now() + job.searchMilliseconds
+      return scheduleFor(job.asked, withFoods(reference, job.foods), () => Date.now() > end)
+    }
     case 'read':
       return readRecipe(job.text, withNames(withFoods(reference, job.foods), job.names).foods)
   }

@@ -3,6 +3,10 @@ import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
 import { SHARES, TARGET_PER } from '../../core/diet/target'
 import { NUTRIENTS } from '../../core/food/nutrients'
 import { MICRONUTRIENT_KEYS, type Micronutrient } from '../../core/food/micronutrients'
+import { isTimeZone } from '../../core/planning/localTime'
+import { STAGES } from '../../core/planning/tasks'
+import { WORK_OF } from '../../core/planning/dinner'
+import { MAX_JOBS } from '../../core/schedule/problem'
 import { CLOSINGS } from '../../core/piece/closures'
 import { COOKWARE_KINDS } from '../../core/tray/batches'
 import { MAKING_METHODS } from '../../core/tray/making'
@@ -271,5 +275,85 @@ export const planSchema = z.object({
   dishHeightMm: mm(300),
   startC: z.number().min(-40, 'not below −40 °C').max(60, 'at most 60 °C').optional(),
 })
+
+/** A day at the most, for a task; three for a wait. */
+const wholeMinutes = (most: number, what: string) =>
+  z
+    .number(`${what} in minutes is expected`)
+    .min(0, `${what} cannot be below 0 min`)
+    .max(most, `${what} is at most ${most} min`)
+    .transform((minutes) => Math.ceil(minutes))
+
+const timeOfDay = z.union([z.string().max(40), z.number()], {
+  error: 'a time is expected, such as "2026-11-26T19:30", "19:30", or minutes as a number',
+})
+
+const resourceName = z.string().min(1).max(40)
+const units = z.number().int('whole units are expected').min(0, 'not below 0').max(1000)
+
+const taskSchema = z.object({
+  id: z.string('an id is expected').min(1, 'an id is expected').max(80),
+  name: z.string().max(200).optional(),
+  minutes: wholeMinutes(100_000, 'the time of a task'),
+  uses: z.record(resourceName, units).default({}),
+  after: z
+    .array(
+      z.object({
+        id: z.string().max(80),
+        minMinutes: wholeMinutes(100_000, 'a wait').default(0),
+        maxMinutes: wholeMinutes(100_000, 'a wait').nullable().default(null),
+      }),
+    )
+    .max(400, 'a task waits for at most 400 others')
+    .default([]),
+})
+
+export const scheduleRequest = z
+  .object({
+    serveAt: timeOfDay,
+    from: timeOfDay.nullable().default(null),
+    timeZone: z
+      .string()
+      .max(60)
+      .refine(isTimeZone, 'use the name of a time zone, such as "Etc/UTC"')
+      .optional(),
+    hands: units.min(1, 'at least one pair of hands is needed').max(12).optional(),
+    capacity: z.record(resourceName, units).default({}),
+    people: z
+      .array(
+        z.object({
+          name: z.string().max(60).default(''),
+          from: timeOfDay.nullable().default(null),
+          does: z.enum(WORK_OF, `use one of ${WORK_OF.join(', ')}`).default('everything'),
+        }),
+      )
+      .max(12)
+      .optional(),
+    recipes: z
+      .array(
+        z.object({
+          recipe: recipeSchema,
+          plan: planSchema.optional(),
+          stage: z.enum(STAGES, `use one of ${STAGES.join(', ')}`).default('fresh'),
+        }),
+      )
+      .max(8, 'at most 8 recipes at once')
+      .default([]),
+    tasks: z.array(taskSchema).max(MAX_JOBS, `at most ${MAX_JOBS} tasks`).default([]),
+    night: z.object({ from: timeOfDay, until: timeOfDay, backAt: timeOfDay }).nullable().default(null),
+    roomC: z.number().min(5).max(45).default(22),
+    burnerW: z.number().min(200).max(10_000).default(2000),
+    keepApart: z.boolean().default(false),
+    minutes: z.record(z.string().max(80), wholeMinutes(1440, 'the time of a task')).default({}),
+  })
+  .refine((asked) => asked.recipes.length + asked.tasks.length > 0, {
+    path: ['recipes'],
+    message: 'there is nothing to plan: give recipes, or tasks',
+  })
+  .refine((asked) => !asked.recipes.length || !asked.tasks.length, {
+    path: ['tasks'],
+    message: 'give recipes or tasks, not both',
+  })
+export type ScheduleAsked = z.output<typeof scheduleRequest>
 
 export const piecesRequest = z.object({ recipe: recipeSchema.optional(), plan: planSchema })

@@ -13,9 +13,11 @@ import {
   pricesAnswer,
   taughtNameAnswer,
 } from './foods'
+import * as dinners from './dinners'
 import { intakeAnswer } from './intake'
 import { piecesAnswer } from './pieces'
 import * as requests from './requests'
+import { scheduleAnswer } from './schedule'
 
 export interface Route {
   method: 'get' | 'post' | 'put' | 'delete'
@@ -296,6 +298,71 @@ export const ROUTES: readonly Route[] = [
       'How many pieces, how large, how full, and in how many batches; without a recipe, what a sheet and a cutter give',
     body: requests.piecesRequest,
     answers: { 200: ['The pieces', piecesAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/schedule',
+    summary:
+      'When to do what, backwards from serving: of recipes with their pieces, or of tasks as they stand',
+    body: requests.scheduleRequest,
+    answers: { 200: ['The schedule, or what is in its way', scheduleAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/dinners',
+    summary: 'The dinners that are planned, the latest saved first',
+    answers: { 200: ['Dinners', z.strictObject({ dinners: z.array(dinners.listedDinner) })] },
+  },
+  {
+    method: 'get',
+    path: '/api/dinners/{id}',
+    summary: 'A dinner: what is cooked, by whom, for when, and the plan',
+    answers: { 200: ['The dinner', dinners.dinnerAnswer] },
+  },
+  {
+    method: 'put',
+    path: '/api/dinners/{id}',
+    summary: 'Stores a dinner under a UUID of your own; the same sent again changes nothing',
+    body: dinners.dinnerRequest,
+    answers: { 200: ['Stored', dinners.dinnerAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/dinners/{id}',
+    summary: 'Forgets a dinner; storing it again brings it back',
+    answers: { 200: ['Gone', z.strictObject({ id: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/dinners/{id}/calendar.ics',
+    summary: 'The plan of a dinner as iCalendar (text/calendar), with alarms, in its own time zone',
+    answers: { 200: ['iCalendar', z.string()] },
+  },
+  {
+    method: 'get',
+    path: '/api/stock',
+    summary: 'What is in the larder, as far as it is counted',
+    answers: { 200: ['The stock', z.strictObject({ stock: z.array(dinners.stockedAnswer) })] },
+  },
+  {
+    method: 'post',
+    path: '/api/stock',
+    summary: 'Takes off what was cooked (grams below 0) and puts on what was bought',
+    body: dinners.stockChangeRequest,
+    answers: { 200: ['The stock', z.strictObject({ stock: z.array(dinners.stockedAnswer) })] },
+  },
+  {
+    method: 'put',
+    path: '/api/stock/{id}',
+    summary: 'Counts a food anew',
+    body: dinners.stockRequest,
+    answers: { 200: ['Counted', dinners.stockedAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/stock/{id}',
+    summary: 'Keeps no count of a food any more',
+    answers: { 200: ['Gone', z.strictObject({ foodId: z.string() })] },
   },
   {
     method: 'get',

@@ -123,6 +123,7 @@ const possible = computed(() => food.possibleAllergens.map((key) => EU_ALLERGENS
       {{ howToMake(food, food.homemade.makesGrams) }}.
     </p>
     <PriceField :food="food" />
+    <StockField :food="food" />
     <dl>
       <template v-if="!food.originKnown">
         <dt>Comes from</dt>

@@ -3,7 +3,7 @@ import type { FieldProblem } from '~~/core/recipe/problem'
 import { CLOSINGS, type Closing } from '~~/core/piece/closures'
 import type { MakingMethod } from '~~/core/tray/making'
 import type { PlannedPieces } from '~~/core/tray/pieces'
-import type { PlanField, TypedPlan } from '~/composables/useTrayPlan'
+import type { PlanField, TypedPlan } from '~/logic/trayPlan'
 
 const { planned, problems } = defineProps<{
   planned: PlannedPieces | null

@@ -1,0 +1,212 @@
+import { defineStore } from 'pinia'
+import { useLocalStorage } from '@vueuse/core'
+import type { PlannedDinner } from '~~/core/planning/dinner'
+import type { FieldProblem } from '~~/core/recipe/problem'
+import type { Recipe } from '~~/core/recipe/document'
+import type { DinnerDocument, StoredDinner } from '~~/shared/api/dinners'
+import { trayPlanOf } from '~/composables/useTrayPlan'
+import { ApiProblem, call } from '~/logic/api'
+import { dinnerToPlan, freshDinner, instantText, keptPlan, momentOfWall, nowMinutes } from '~/logic/evening'
+import type { ClockQuestion, ClockReply } from '~/workers/clock.worker'
+
+const MAX_UNDO = 60
+const SEARCH_MILLISECONDS = 3000
+const FROZEN_C = -18
+const BOARD_C = 20
+
+/** The dinner that is planned: kept in this browser at once and on the server when it is saved, planned in a worker. */
+export const useClockStore = defineStore('clock', () => {
+  const shelves = useLarderStore()
+  const bench = useBenchStore()
+  const id = useLocalStorage('swap-pocket:dinner-id', () => crypto.randomUUID() as string)
+  const dinner = useLocalStorage<DinnerDocument>('swap-pocket:dinner', freshDinner, {
+    mergeDefaults: true,
+  })
+  const past = shallowRef<string[]>([])
+  const future = shallowRef<string[]>([])
+  const plan = shallowRef<PlannedDinner | null>(null)
+  const problems = shallowRef<FieldProblem[]>([])
+  const searching = ref(false)
+  const trouble = ref('')
+  const savedAs = ref('')
+  const serve = computed(() => momentOfWall(dinner.value.serveAt, dinner.value.timeZone))
+
+  const asText = () => JSON.stringify({ ...dinner.value, plan: null })
+  function step(from: typeof past, to: typeof past) {
+    const text = from.value.at(-1)
+    if (text === undefined) return
+    to.value = [...to.value, asText()]
+    from.value = from.value.slice(0, -1)
+    dinner.value = JSON.parse(text)
+    replan()
+  }
+  const undo = () => step(past, future)
+  const redo = () => step(future, past)
+
+  /** Changes the dinner, as one step that can be undone, and plans it anew. */
+  function change(fields: Partial<DinnerDocument>) {
+    past.value = [...past.value.slice(-MAX_UNDO + 1), asText()]
+    future.value = []
+    dinner.value = { ...dinner.value, ...fields }
+    replan()
+  }
+
+  /** Takes a dish on, as it stands now. */
+  function addDish(recipe: Recipe, recipeId: string | null) {
+    change({
+      dishes: [...dinner.value.dishes, { recipe, recipeId, stage: 'fresh', plan: null }],
+      ...withoutMarks(),
+    })
+  }
+  /** Marks and edits are by place in the list: another list has others. */
+  const withoutMarks = () => ({ edits: {}, begun: {}, givenUp: [] })
+  function dropDish(at: number) {
+    change({ dishes: dinner.value.dishes.filter((_, index) => index !== at), ...withoutMarks() })
+  }
+  function startOver() {
+    past.value = [...past.value, asText()]
+    id.value = crypto.randomUUID()
+    dinner.value = freshDinner()
+    replan()
+  }
+
+  /** The bench's own document goes before the copy that the dinner keeps of it. */
+  const dishes = computed(() =>
+    dinner.value.dishes.map((dish) => {
+      const onBench = bench.recipe && dish.recipeId !== null && dish.recipeId === bench.slot.id
+      return { ...dish, recipe: onBench ? bench.recipe! : dish.recipe }
+    }),
+  )
+
+  let worker: Worker | null = null
+  let number = 0
+  function stop() {
+    worker?.terminate()
+    worker = null
+    searching.value = false
+  }
+  function listen(own: Worker) {
+    own.onmessage = ({ data }: MessageEvent<ClockReply>) => {
+      if (data.number !== number) return
+      if (data.kind === 'problem') {
+        problems.value = data.problems
+        searching.value = false
+        return
+      }
+      problems.value = []
+      plan.value = data.plan
+      searching.value = !data.last
+      if (data.last) dinner.value.plan = data.plan.tasks && keptPlan(data.plan.tasks, serve.value)
+    }
+    own.onerror = () => {
+      trouble.value = 'The planning broke off. What you entered is kept; change something to try again'
+      stop()
+    }
+  }
+
+  /** Plans the dinner as it is now; a plan that is still looked for is given up. */
+  function replan() {
+    trouble.value = ''
+    if (searching.value) stop()
+    number++
+    if (!dinner.value.dishes.length || Number.isNaN(serve.value)) {
+      plan.value = null
+      problems.value = []
+      return
+    }
+    const question: ClockQuestion = {
+      number,
+      dinner: dinnerToPlan(dinner.value, nowMinutes()),
+      dishes: dishes.value.map(({ recipe, recipeId, stage, plan: own }) => ({
+        recipe,
+        stage,
+        plan: {
+          ...(own ?? trayPlanOf(recipeId ?? recipe.title, recipe)),
+          startC: stage === 'from-frozen' ? FROZEN_C : BOARD_C,
+        },
+      })),
+      foods: shelves.extra,
+      searchMilliseconds: SEARCH_MILLISECONDS,
+    }
+    if (!worker) {
+      worker = new Worker(new URL('../workers/clock.worker.ts', import.meta.url), { type: 'module' })
+      listen(worker)
+    }
+    searching.value = true
+    // Reactive wrappers cannot be sent.
+    worker.postMessage(JSON.parse(JSON.stringify(question)))
+  }
+
+  /** Lets a task take so many minutes, or lie where the cook wants it; undefined gives it back to the planner. */
+  function edit(taskId: string, fields: { minutes?: number; startAt?: string }) {
+    const { [taskId]: own, ...others } = dinner.value.edits
+    const made = { ...own, ...fields }
+    const kept = Object.fromEntries(Object.entries(made).filter(([, value]) => value !== undefined))
+    change({ edits: Object.keys(kept).length ? { ...others, [taskId]: kept } : others })
+  }
+
+  /** Marks a task as begun or done at this moment, or takes the mark back. */
+  function mark(taskId: string, what: 'begun' | 'done' | 'to do') {
+    const { [taskId]: own, ...others } = dinner.value.begun
+    if (what === 'to do') {
+      change({ begun: others })
+      return
+    }
+    const now = nowMinutes()
+    const planned = plan.value?.tasks?.find((task) => task.id === taskId)
+    const usualStart = planned ? Math.min(serve.value - planned.start, now - 1) : now - 1
+    const startAt = own?.startAt ?? instantText(what === 'done' ? usualStart : now)
+    change({ begun: { ...others, [taskId]: { startAt, endAt: what === 'done' ? instantText(now) : null } } })
+  }
+
+  /** Gives up a wish that is in the way. */
+  function giveUp(wish: string) {
+    const [kind, ...rest] = wish.split(':')
+    if (kind === 'from') change({ from: null })
+    else if (kind === 'night') change({ night: null })
+    else if (kind === 'laid') edit(rest.join(':'), { startAt: undefined })
+    else if (kind === 'away')
+      change({ people: dinner.value.people.map((one) => ({ ...one, from: null })), night: null })
+    else change({ givenUp: [...dinner.value.givenUp, wish] })
+  }
+
+  /** Stores the dinner with its plan; false when the server does not answer. */
+  async function save(): Promise<boolean> {
+    const document = { ...dinner.value, dishes: dishes.value }
+    try {
+      await call<StoredDinner>('PUT', `/api/dinners/${id.value}`, { dinner: document })
+      savedAs.value = asText()
+      return true
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error
+      trouble.value = error.problem.detail
+      return false
+    }
+  }
+
+  return {
+    id,
+    dinner,
+    dishes,
+    plan,
+    problems,
+    searching,
+    trouble,
+    serve,
+    canUndo: computed(() => past.value.length > 0),
+    canRedo: computed(() => future.value.length > 0),
+    saved: computed(() => savedAs.value === asText()),
+    undo,
+    redo,
+    change,
+    addDish,
+    dropDish,
+    startOver,
+    replan,
+    stop,
+    edit,
+    mark,
+    giveUp,
+    save,
+  }
+})
