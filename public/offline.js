@@ -7,6 +7,18 @@ self.addEventListener('install', (event) => {
 })
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()))
 
+// The page tells which of its files it had loaded before this worker was there.
+self.addEventListener('message', (event) => {
+  const files = event.data.filter((url) => new URL(url).pathname.startsWith('/_nuxt/'))
+  event.waitUntil(
+    caches
+      .open(NAME)
+      .then((cache) =>
+        Promise.all(files.map((url) => cache.match(url).then((own) => own ?? cache.add(url)))),
+      ),
+  )
+})
+
 /** What the net gives, kept for when it gives nothing. */
 async function fresh(request, key) {
   const cache = await caches.open(NAME)

@@ -91,8 +91,12 @@ nav a[href='/larder'].router-link-active {
 .dish {
   display: contents;
 }
+.dish a + a {
+  position: relative;
+}
 .dish a + a::before {
-  margin-right: 1.1rem;
+  position: absolute;
+  left: -0.8rem;
   color: var(--rule-strong);
   content: '›';
 }

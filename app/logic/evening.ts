@@ -14,7 +14,7 @@ export const USUAL_KITCHEN: DinnerDocument['equipment'] = {
 
 const SERVE_HOUR = 19.5
 /** Less than this before serving there is nothing to plan for today. */
-const LEAST_LEAD_MINUTES = 150
+const LEAST_LEAD_MINUTES = 240
 
 export const ownTimeZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone || 'Etc/UTC'
 export const nowMinutes = () => Math.floor(Date.now() / 60_000)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useIntervalFn } from '@vueuse/core'
+import { useIntervalFn, useMediaQuery } from '@vueuse/core'
 import type { Stage } from '~~/core/planning/tasks'
 import { instantText, momentOfWall, nowMinutes, timeText, wallOf } from '~/logic/evening'
 
@@ -26,9 +26,21 @@ onUnmounted(clock.stop)
 
 const zone = computed(() => clock.dinner.timeZone)
 const now = computed(() => clock.serve - nowAt.value)
+/** On a phone: now, next, can wait, and the list; the lanes want room. */
+const narrow = useMediaQuery('(max-width: 760px)')
+const several = computed(() => clock.dinner.dishes.length > 1)
 const time = (before: number) => timeText(clock.serve - before, zone.value)
 const tasks = computed(() => clock.plan?.tasks ?? null)
-const task = computed(() => tasks.value?.find(({ id }) => id === selected.value) ?? null)
+/** What was last possible stays in sight while something is in the way. */
+const shown = shallowRef<typeof tasks.value>(null)
+watch(
+  tasks,
+  (fresh) => {
+    if (fresh || !clock.dinner.dishes.length) shown.value = fresh
+  },
+  { immediate: true },
+)
+const task = computed(() => shown.value?.find(({ id }) => id === selected.value) ?? null)
 const onBench = computed(
   () =>
     bench.recipe &&
@@ -83,7 +95,7 @@ async function calendar() {
 }
 const print = () => window.print()
 const cautions = computed(() => (clock.plan?.foodSafety ?? []).filter(({ caution }) => caution))
-const bySoonest = computed(() => [...(tasks.value ?? [])].sort((a, b) => b.start - a.start || b.end - a.end))
+const bySoonest = computed(() => [...(shown.value ?? [])].sort((a, b) => b.start - a.start || b.end - a.end))
 const dayOf = (before: number) => wallOf(clock.serve - before, zone.value).slice(0, 10)
 useHead({ title: 'Clock · Swap Pocket' })
 usePlaceKeys([
@@ -167,29 +179,34 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
         Add a dish: the clock plans its evening backwards from when it is on the table.
       </p>
       <Skeleton v-else-if="!clock.plan && clock.searching" height="20rem" />
-      <template v-if="tasks">
+      <template v-if="shown">
+        <p v-if="!tasks && !clock.searching" class="small" role="status">
+          <span class="sign watch">as before</span> The drawing shows what was last possible.
+        </p>
         <NowNext
-          class="on-phone"
-          :tasks="tasks"
+          v-if="narrow"
+          :tasks="shown"
           :serve="clock.serve"
           :zone="zone"
           :now="now"
+          :several-dishes="several"
           @select="selected = $event"
           @mark="clock.mark"
         />
         <EveningChart
-          class="wide-only"
-          :tasks="tasks"
+          v-else
+          :class="{ stale: !tasks }"
+          :tasks="shown"
           :people="clock.dinner.people"
           :serve="clock.serve"
           :zone="zone"
           :now="now"
           :selected="selected"
-          :several-dishes="clock.dinner.dishes.length > 1"
+          :several-dishes="several"
           @select="selected = $event"
           @move="move"
         />
-        <section class="all" aria-labelledby="all-title">
+        <section class="all" :class="{ stale: !tasks }" aria-labelledby="all-title">
           <h2 id="all-title">Everything in its order</h2>
           <ol>
             <li
@@ -201,7 +218,9 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
                 dayOf(one.start)
               }}</strong>
               <b>{{ time(one.start) }}</b>
-              <button type="button" class="plain" @click="selected = one.id">{{ one.name }}</button>
+              <button type="button" class="plain" @click="selected = one.id">
+                {{ several && one.kind !== 'serve' ? `${one.dish + 1} · ` : '' }}{{ one.name }}
+              </button>
               <span class="soft small"
                 >{{ one.kind === 'serve' ? '' : `${one.minutes} min`
                 }}{{
@@ -231,12 +250,13 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
         @close="selected = null"
       />
       <NowNext
-        v-if="tasks"
-        class="wide-only no-print"
+        v-if="tasks && !narrow"
+        class="no-print"
         :tasks="tasks"
         :serve="clock.serve"
         :zone="zone"
         :now="now"
+        :several-dishes="several"
         @select="selected = $event"
         @mark="clock.mark"
       />
@@ -244,7 +264,8 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
         <h2 id="warm-title">Between 5 and 57 °C</h2>
         <details v-for="food in clock.plan.foodSafety" :key="`${food.dish} ${food.partId}`">
           <summary>
-            {{ food.food }}: <strong>{{ food.minutesWarm }} min</strong> of {{ food.limitMinutes }}
+            {{ several ? `${food.dish + 1} · ` : '' }}{{ food.food }}:
+            <strong>{{ food.minutesWarm }} min</strong> of {{ food.limitMinutes }}
             <span v-if="food.caution" class="sign stop">too long</span>
           </summary>
           <p v-for="term in food.terms" :key="term.says" class="small">
@@ -275,7 +296,7 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
 }
 .clock {
   display: grid;
-  grid-template: auto 1fr / minmax(15rem, 18rem) minmax(0, 1fr) minmax(14rem, 18rem);
+  grid-template: auto 1fr / minmax(13.5rem, 16.5rem) minmax(0, 1fr) minmax(12.5rem, 15.5rem);
   flex: 1;
 }
 header {
@@ -301,10 +322,11 @@ header {
 .middle,
 .right {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 1rem;
   min-width: 0;
-  padding: 0.8rem 1.25rem 2rem;
+  padding: 0.8rem 1rem 2rem;
 }
 .middle {
   border-left: 1px solid var(--rule-strong);
@@ -319,11 +341,17 @@ header {
   gap: 0.4rem;
 }
 .conflict {
+  position: sticky;
+  top: 0;
+  z-index: 4;
   display: grid;
   gap: 0.5rem;
   padding: 0.7rem;
   border-left: 4px solid var(--stop);
   background: var(--stop-tint);
+}
+.stale {
+  opacity: 0.5;
 }
 .conflict ul {
   padding-left: 1.1rem;
@@ -356,9 +384,6 @@ header {
   text-align: left;
   cursor: pointer;
 }
-.on-phone {
-  display: none;
-}
 @media (max-width: 1100px) {
   .clock {
     grid-template: auto auto auto / minmax(14rem, 17rem) minmax(0, 1fr);
@@ -383,18 +408,17 @@ header {
   .left {
     order: 3;
   }
-  .on-phone,
   .all {
     display: grid;
-  }
-  .wide-only {
-    display: none;
   }
   .acts {
     margin-left: 0;
   }
 }
 @media print {
+  .middle > :deep(.scroll) {
+    display: none;
+  }
   .clock {
     display: block;
   }
@@ -402,9 +426,6 @@ header {
   .right {
     border: 0;
     padding: 0.4rem 0;
-  }
-  .wide-only {
-    display: none;
   }
   .all {
     display: grid;

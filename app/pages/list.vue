@@ -19,10 +19,16 @@ onMounted(async () => {
   if (!bench.recipe) await bench.resume().catch(() => false)
   if (!clock.dinner.dishes.length && bench.recipe) clock.addDish(bench.recipe, bench.slot.id)
   for (const { recipe } of clock.dishes) void shelves.knowFoodsOf(recipe)
-  // What was loaded once can be opened again where there is no net, in the shop.
-  if ('serviceWorker' in navigator)
-    void navigator.serviceWorker.register('/offline.js').catch(() => undefined)
+  await keepForTheShop().catch(() => undefined)
 })
+
+/** What was loaded once can be opened again where there is no net. A browser that cannot do it goes without. */
+async function keepForTheShop() {
+  if (!('serviceWorker' in navigator)) return
+  await navigator.serviceWorker.register('/offline.js')
+  const { active } = await navigator.serviceWorker.ready
+  active?.postMessage(performance.getEntriesByType('resource').map(({ name }) => name))
+}
 
 const wants = computed(() =>
   clock.dishes.map(({ recipe }) => ({ recipe, times: times.value[recipe.title] ?? 1 })),

@@ -46,8 +46,12 @@ export const useLarderStore = defineStore('larder', () => {
   )
   const own = shallowRef<ShelvedFood[]>([])
   const counts = shallowRef({ table: table.foods.size, measured: 0, own: 0, import: 0 })
-  const prices = shallowRef<ReadonlyMap<string, Price>>(new Map())
-  const currency = ref('EUR')
+  /** The price book; the last known is kept for where there is no net. */
+  const book = useLocalStorage<Prices>('swap-pocket:prices', { currency: 'EUR', prices: [] })
+  const prices = computed<ReadonlyMap<string, Price>>(
+    () => new Map(book.value.prices.map((price) => [price.foodId, price])),
+  )
+  const currency = computed(() => book.value.currency)
   /** What is in the larder, as far as it is counted; the last known is kept for where there is no net. */
   const stock = useLocalStorage<StockedFood[]>('swap-pocket:stock', [])
 
@@ -83,7 +87,7 @@ export const useLarderStore = defineStore('larder', () => {
   /** Loads the cook's own foods and prices. They are extras: without the server the tables still serve. */
   async function load() {
     try {
-      const [shelf, book, known, taught, larder] = await Promise.all([
+      const [shelf, noted, known, taught, larder] = await Promise.all([
         call<{ foods: ShelvedFood[]; counts: typeof counts.value }>('GET', '/api/foods?shelf=own'),
         call<Prices>('GET', '/api/prices'),
         call<{ swaps: OwnSwap[] }>('GET', '/api/swaps'),
@@ -94,7 +98,7 @@ export const useLarderStore = defineStore('larder', () => {
       own.value = shelf.foods
       counts.value = shelf.counts
       keep(shelf.foods)
-      takePrices(book)
+      book.value = noted
       swaps.value = known.swaps
       names.value = taught.names
       const foods = [
@@ -105,11 +109,6 @@ export const useLarderStore = defineStore('larder', () => {
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
     }
-  }
-
-  function takePrices(book: Prices) {
-    prices.value = new Map(book.prices.map((price) => [price.foodId, price]))
-    currency.value = book.currency
   }
 
   /** Foods on every shelf that fit a query, the likeliest first. */
@@ -175,10 +174,8 @@ export const useLarderStore = defineStore('larder', () => {
   /** Every price that was noted for a food, the latest first; that one counts. */
   async function pricesOf(foodId: string): Promise<Price[]> {
     const { prices: noted } = await call<{ prices: Price[] }>('GET', pricePath(foodId))
-    const next = new Map(prices.value)
-    if (noted[0]) next.set(foodId, noted[0])
-    else next.delete(foodId)
-    prices.value = next
+    const others = book.value.prices.filter((price) => price.foodId !== foodId)
+    book.value = { ...book.value, prices: [...others, ...noted.slice(0, 1)] }
     return noted
   }
   async function putPrice(price: Price): Promise<Price[]> {
@@ -192,7 +189,7 @@ export const useLarderStore = defineStore('larder', () => {
     return pricesOf(foodId)
   }
   async function setCurrency(code: string) {
-    takePrices(await call<Prices>('PUT', '/api/prices', { currency: code }))
+    book.value = await call<Prices>('PUT', '/api/prices', { currency: code })
   }
 
   /** Counts a food of the larder anew; null to keep no count of it. */

@@ -1,7 +1,6 @@
 import { foodIs } from '../food/groups'
 import type { Part } from '../recipe/document'
 import { foodOf } from '../recipe/lines'
-import { PRECOOKING_TABLE } from '../recipe/precookingWays'
 import type { TaskBook } from './tasks'
 import { CLOSED_IN_C, coolingMinutes, HOT_C, spreadInFridge } from './warmth'
 
@@ -26,6 +25,18 @@ export const gramsOf = ({ dish }: Pick<TaskBook, 'dish'>, partId: string): numbe
   dish.evaluation.parts
     .filter((part) => part.partId === partId || part.into === partId)
     .reduce((sum, part) => sum + part.grams, 0)
+
+/** "For the pumpkin filling" as it stands within a sentence: "pumpkin filling". */
+export const within = (name: string): string => {
+  const plain = name
+    .trim()
+    .replace(/^(?:for|to make)\s+(?:the\s+)?/i, '')
+    .replace(/[:.]$/, '')
+    .trim()
+  return plain ? plain[0]!.toLowerCase() + plain.slice(1) : 'filling'
+}
+
+const COOK_WORDS = { fry: 'Fry', roast: 'Roast', steam: 'Steam', simmer: 'Simmer' } as const
 
 /** The tasks of one part that is cooked or stirred on its own; the id of the last of them. */
 function partTasks(book: TaskBook, part: Part, needs: readonly string[], name: string): string {
@@ -52,7 +63,7 @@ function partTasks(book: TaskBook, part: Part, needs: readonly string[], name: s
   )
   const chop = Math.min(MAX_CHOP_MINUTES, grams * book.time('chop').minutes)
   const weigh = book.time('weigh').minutes * Math.max(2, part.lines.length)
-  let last = book.add(`Clean, cut and weigh: ${name}`, {
+  let last = book.add(`Cut and weigh the ${name}`, {
     id: `${key}.chop`,
     time: 'chop',
     kind: 'chop',
@@ -68,7 +79,7 @@ function partTasks(book: TaskBook, part: Part, needs: readonly string[], name: s
   const way = part.cookedBy ?? (own?.cookedBy === 'raw' ? null : (own?.cookedBy ?? null))
   const before = [...needs, ...soaked].flatMap((id) => book.after(id))
   if (way === null) {
-    return book.add(`Stir together: ${name}`, {
+    return book.add(`Stir the ${name} together`, {
       id: `${key}.mix`,
       time: 'mix-filling',
       kind: 'filling',
@@ -77,7 +88,7 @@ function partTasks(book: TaskBook, part: Part, needs: readonly string[], name: s
       ...shared,
     })
   }
-  last = book.add(`Cook: ${name} (${PRECOOKING_TABLE[way].name})`, {
+  last = book.add(`${COOK_WORDS[way]} the ${name}`, {
     id: `${key}.cook`,
     time: `cook-${way}`,
     stated: part.cookedMinutes,
@@ -91,7 +102,7 @@ function partTasks(book: TaskBook, part: Part, needs: readonly string[], name: s
   const stated = book.stated('cool-minutes', part.id) ?? book.stated('cool-minutes', null)
   const cooling = spreadInFridge(gramsOf(book, part.id))
   const minutes = Math.round(coolingMinutes(HOT_C, CLOSED_IN_C, cooling))
-  return book.add(`Cool, spread flat: ${name}`, {
+  return book.add(`Cool the ${name}, spread flat`, {
     id: `${key}.cool`,
     time: 'mix-filling',
     kind: 'cool',
@@ -117,10 +128,10 @@ export function fillingTasks(book: TaskBook): Map<string, string> {
   const ready = new Map<string, string>()
   for (const part of parts) {
     if (part.kind !== 'filling' || part.into !== null || !part.lines.length) continue
-    const name = part.name || 'filling'
+    const name = within(part.name)
     const components = parts
       .filter((one) => one.into === part.id && one.lines.length)
-      .map((one) => partTasks(book, one, [], one.name || 'for it'))
+      .map((one) => partTasks(book, one, [], within(one.name)))
     ready.set(part.id, partTasks(book, part, components, name))
   }
   return ready

@@ -3,7 +3,7 @@ import type { Recipe } from '../recipe/document'
 import { foodOf } from '../recipe/lines'
 import type { ReferenceData } from '../tables/referenceData'
 import type { Dish, Task } from './tasks'
-import { gramsOf } from './fillingTasks'
+import { gramsOf, within } from './fillingTasks'
 import { coolingMinutes, HOT_C, spreadInFridge, type Cooling } from './warmth'
 
 /** US FDA Food Code 2022, 3-501.19 (B): food may be out of temperature control for 4 h at most, then it is thrown away. */
@@ -117,7 +117,7 @@ export function foodSafetyOf(
       const over = minutesWarm > LIMIT_MINUTES
       return [
         {
-          food: part.name || 'Filling',
+          food: within(part.name).replace(/^./, (first) => first.toUpperCase()),
           dish: at,
           partId: part.id,
           minutesWarm,

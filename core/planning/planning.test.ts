@@ -61,13 +61,15 @@ function broken(dinner: Dinner, planned: PlannedDinner): string[] {
     }
     for (const other of tasks) {
       if (one === other || one.start <= other.end || other.start <= one.end) continue
-      if (one.person !== null && one.person === other.person) wrong.push(`${one.id} and ${other.id} share hands`)
+      if (one.person !== null && one.person === other.person)
+        wrong.push(`${one.id} and ${other.id} share hands`)
       for (const thing of ['oven', 'steamer', 'burner'] as const)
         if (one.lane[thing] !== undefined && one.lane[thing] === other.lane[thing])
           wrong.push(`${one.id} and ${other.id} share a ${thing}`)
     }
     const person = one.person === null ? null : dinner.people[one.person]!
-    if (person?.from != null && one.start > person.from) wrong.push(`${one.id}: ${person.name} is not there yet`)
+    if (person?.from != null && one.start > person.from)
+      wrong.push(`${one.id}: ${person.name} is not there yet`)
     if (person?.does === 'shaping' && one.kind !== 'shape') wrong.push(`${person.name} does ${one.id}`)
   }
   return wrong
@@ -156,7 +158,8 @@ describe('a plan of one dish', () => {
     const dinner = dinnerOf([dishOf(demoRecipe('caraway'), 'night-before')], { night, backAt: 180 })
     const planned = plan(dinner)
     expect(broken(dinner, planned)).toEqual([])
-    for (const one of tasksOf(planned).filter(({ ahead }) => ahead)) expect(one.end).toBeGreaterThanOrEqual(night.until)
+    for (const one of tasksOf(planned).filter(({ ahead }) => ahead))
+      expect(one.end).toBeGreaterThanOrEqual(night.until)
     for (const one of tasksOf(planned).filter(({ hands }) => hands))
       expect(one.end >= night.until || one.start <= 180).toBe(true)
     expect(task(planned, 'dough.cold').minutes).toBeGreaterThanOrEqual(480)
@@ -198,8 +201,10 @@ describe('a dinner', () => {
     const dinner = dinnerOf([three[2]!, three[1]!], { keepApart: true })
     const planned = plan(dinner)
     expect(broken(dinner, planned)).toEqual([])
-    const shaping = (dish: number) => tasksOf(planned).filter((one) => one.dish === dish && one.kind === 'shape')
-    const order = Math.max(...shaping(0).map(({ start }) => start)) > Math.max(...shaping(1).map(({ start }) => start))
+    const shaping = (dish: number) =>
+      tasksOf(planned).filter((one) => one.dish === dish && one.kind === 'shape')
+    const order =
+      Math.max(...shaping(0).map(({ start }) => start)) > Math.max(...shaping(1).map(({ start }) => start))
     const [first, second] = order ? [0, 1] : [1, 0]
     expect(Math.min(...shaping(first!).map(({ end }) => end))).toBeGreaterThanOrEqual(
       Math.max(...shaping(second!).map(({ start }) => start)),

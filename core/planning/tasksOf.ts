@@ -44,15 +44,18 @@ export function tasksOf(
     for (const part of dish.recipe.parts)
       if (part.kind === 'dip' && part.lines.length)
         holdings.push({
-          id: book.add(`Make: ${part.name || 'dip'}`, {
-            id: `dip.${part.id}`,
-            time: 'dip',
-            times: Math.max(2, part.lines.length),
-            kind: 'dip',
-            hands: true,
-            partId: part.id,
-            ahead: dish.stage === 'night-before',
-          }),
+          id: book.add(
+            `Make the ${/^(?:to |for )/i.test(part.name) || !part.name ? 'dip' : part.name.toLowerCase()}`,
+            {
+              id: `dip.${part.id}`,
+              time: 'dip',
+              times: Math.max(2, part.lines.length),
+              kind: 'dip',
+              hands: true,
+              partId: part.id,
+              ahead: dish.stage === 'night-before',
+            },
+          ),
           mostMinutes: 10_000,
           why: '',
         })

@@ -51,7 +51,7 @@ async function take(event: Event) {
     <h2 id="dishes-title">Dishes</h2>
     <ul>
       <li v-for="(dish, at) in dishes" :key="at" :class="`dish-${at % 4}`">
-        <strong>{{ dish.recipe.title }}</strong>
+        <strong>{{ dishes.length > 1 ? `${at + 1} · ` : '' }}{{ dish.recipe.title }}</strong>
         <span class="soft small">{{ dish.recipe.pieces }} pieces</span>
         <select
           :value="dish.stage"
@@ -81,6 +81,7 @@ async function take(event: Event) {
 section,
 ul {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.5rem;
 }
 li {

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { EQUIPMENT } from '~~/core/planning/tasks'
 import type { PlannedTask } from '~~/core/planning/dinner'
-import { shareOutLanes } from '~~/core/schedule/lanes'
 import { rulerOf, timeText } from '~/logic/evening'
+import { lanesOfEvening } from '~/logic/eveningLanes'
 
-const { tasks, people, serve, zone, now, selected } = defineProps<{
+const { tasks, people, serve, zone, now, selected, severalDishes } = defineProps<{
   tasks: readonly PlannedTask[]
   people: readonly { name: string }[]
   /** Moment of serving, in minutes since 1970. */
@@ -17,62 +16,16 @@ const { tasks, people, serve, zone, now, selected } = defineProps<{
 }>()
 const emit = defineEmits<{ select: [id: string]; move: [id: string, start: number] }>()
 
-const WORD_PX = 27
+const WORD_PX = 28
 const HEAD_PX = 44
+const SMALL_LINE_PX = 16
 const ruler = computed(() => rulerOf(tasks, WORD_PX))
 const time = (before: number) => timeText(serve - before, zone)
 
-interface Lane {
-  key: string
-  name: string
-  hands: boolean
-  tasks: PlannedTask[]
-}
-const EQUIPMENT_WORDS = {
-  board: 'Board',
-  burner: 'Burner',
-  oven: 'Oven',
-  steamer: 'Steamer',
-  fridge: 'Fridge',
-  freezer: 'Freezer',
-} as const
-/** What is hands' own place is not drawn a second time. */
-const DRAWN = EQUIPMENT.filter((one) => one !== 'board')
-
-const lanes = computed<Lane[]>(() => {
-  const made: Lane[] = people.map(({ name }, at) => ({
-    key: `hands-${at}`,
-    name: name || `Cook ${at + 1}`,
-    hands: true,
-    tasks: tasks.filter((task) => task.person === at),
-  }))
-  for (const one of DRAWN) {
-    const used = [...new Set(tasks.map((task) => task.lane[one]).filter((lane) => lane !== undefined))].sort()
-    for (const lane of used)
-      made.push({
-        key: `${one}-${lane}`,
-        name: used.length > 1 ? `${EQUIPMENT_WORDS[one]} ${lane + 1}` : EQUIPMENT_WORDS[one],
-        hands: false,
-        tasks: tasks.filter((task) => task.lane[one] === lane),
-      })
-  }
-  // What lies by itself takes nothing but time.
-  const alone = tasks.filter(
-    (task) => !task.hands && task.kind !== 'serve' && !DRAWN.some((one) => task.uses[one]),
-  )
-  const shared = shareOutLanes(
-    alone,
-    Array.from({ length: 3 }, () => Infinity),
-  )
-  for (let lane = 0; lane < 3; lane++) {
-    const own = alone.filter((task) => shared.get(task.id) === lane)
-    if (own.length) made.push({ key: `rest-${lane}`, name: 'Rests', hands: false, tasks: own })
-  }
-  return made
-})
+const lanes = computed(() => lanesOfEvening(tasks, people))
 const columns = computed(
   () =>
-    `4.2rem ${lanes.value.map((lane) => (lane.hands ? 'minmax(11.5rem, 2.2fr)' : 'minmax(4.6rem, 1fr)')).join(' ')}`,
+    `4.2rem ${lanes.value.map((lane) => (lane.hands ? `minmax(${people.length > 1 ? 11 : 14}rem, 4fr)` : 'minmax(4.1rem, 1fr)')).join(' ')}`,
 )
 /** Whole and half hours that lie within the evening, as far apart as they can be read. */
 const marks = computed(() => {
@@ -94,8 +47,11 @@ const box = (task: PlannedTask) => {
     height: `${Math.max(task.hands ? WORD_PX - 2 : 8, until - from - 1)}px`,
   }
 }
+/** Lines of words that fit into the box of what lies by itself. */
+const linesIn = (task: PlannedTask) =>
+  Math.max(1, Math.floor((ruler.value.y(task.end) - ruler.value.y(task.start)) / SMALL_LINE_PX))
 const says = (task: PlannedTask) =>
-  `${time(task.start)} to ${time(task.end)}, ${task.name}${task.state === 'to do' ? '' : `, ${task.state}`}`
+  `${time(task.start)} to ${time(task.end)}, ${task.name}${severalDishes && task.kind !== 'serve' ? `, dish ${task.dish + 1}` : ''}${task.state === 'to do' ? '' : `, ${task.state}`}`
 
 /** A task that is dragged: how far, and where it would begin. */
 const drag = ref<{ id: string; fromY: number; shift: number; moved: boolean } | null>(null)
@@ -145,7 +101,9 @@ function nudge(task: PlannedTask, event: KeyboardEvent) {
         :class="{ hands: lane.hands }"
         :aria-label="lane.name"
       >
-        <h3>{{ lane.name }}</h3>
+        <h3 :class="{ 'visually-hidden': lane.key.startsWith('rest-') && lane.key !== 'rest-0' }">
+          {{ lane.name }}
+        </h3>
         <button
           v-for="task in lane.tasks"
           :key="task.id"
@@ -169,10 +127,13 @@ function nudge(task: PlannedTask, event: KeyboardEvent) {
         >
           <template v-if="lane.hands">
             <b>{{ time(drag?.id === task.id && drag.moved ? wouldBegin(task) : task.start) }}</b>
+            <i v-if="severalDishes" class="number">{{ task.dish + 1 }}</i>
             <span class="name">{{ task.name }}</span>
-            <span class="minutes">{{ task.minutes }} min</span>
+            <span v-if="people.length === 1" class="minutes">{{ task.minutes }} min</span>
           </template>
-          <span v-else class="name">{{ task.name }}</span>
+          <span v-else class="name" :style="{ '-webkit-line-clamp': linesIn(task) }"
+            ><i v-if="severalDishes" class="number">{{ task.dish + 1 }}</i> {{ task.name }}</span
+          >
         </button>
       </section>
       <p class="serve" :style="{ top: `${ruler.y(0) + HEAD_PX}px` }">
@@ -208,6 +169,12 @@ function nudge(task: PlannedTask, event: KeyboardEvent) {
   transform: translateY(-0.1em);
   color: var(--ink-soft);
   font-size: 0.875rem;
+}
+.ruler {
+  position: sticky;
+  left: 0;
+  z-index: 3;
+  background: var(--sheet);
 }
 .lane {
   border-left: 1px solid var(--rule);
@@ -253,7 +220,8 @@ h3 {
     transparent 0 7px,
     color-mix(in srgb, var(--dish) 9%, transparent) 7px 9px
   );
-  font-size: 0.8rem;
+  font-size: 0.78rem;
+  line-height: 16px;
 }
 .task:hover,
 .task.on {
@@ -270,8 +238,27 @@ h3 {
   overflow: hidden;
   text-overflow: ellipsis;
 }
+.self .name {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+}
 .hands .name {
   white-space: nowrap;
+}
+.number {
+  flex: none;
+  min-width: 1.3em;
+  border-radius: 50%;
+  background: var(--dish);
+  color: var(--sheet);
+  font-size: 0.8em;
+  font-style: normal;
+  font-weight: 640;
+  line-height: 1.6;
+  text-align: center;
+}
+.self .number {
+  display: inline-block;
 }
 .minutes {
   color: var(--ink-soft);

@@ -222,6 +222,7 @@ const lacks = computed(() => {
 <style scoped>
 .form {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.9rem;
 }
 fieldset {
@@ -236,13 +237,8 @@ legend {
   padding: 0;
   font-weight: 640;
 }
-.serve {
-  grid-template-columns: auto 1fr;
-  align-items: end;
-}
-.serve legend,
-.serve p {
-  grid-column: 1 / -1;
+.serve input {
+  width: 100%;
 }
 input,
 select {
@@ -274,7 +270,7 @@ ul {
   gap: 0.3rem 0.5rem;
 }
 .person > input {
-  width: 7rem;
+  flex: 1 1 4rem;
 }
 .row {
   display: flex;

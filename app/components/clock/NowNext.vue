@@ -2,15 +2,18 @@
 import type { PlannedTask } from '~~/core/planning/dinner'
 import { nowAndNext, timeText } from '~/logic/evening'
 
-const { tasks, serve, zone, now } = defineProps<{
+const { tasks, serve, zone, now, severalDishes } = defineProps<{
   tasks: readonly PlannedTask[]
   serve: number
   zone: string
   /** Minutes before serving. */
   now: number
+  severalDishes: boolean
 }>()
 const emit = defineEmits<{ select: [id: string]; mark: [id: string, what: 'begun' | 'done'] }>()
 const groups = computed(() => nowAndNext(tasks, now))
+/** "2 · Weigh out the dough" where there are several. */
+const nameOf = (task: PlannedTask) => (severalDishes ? `${task.dish + 1} · ${task.name}` : task.name)
 const time = (before: number) => timeText(serve - before, zone)
 const inMinutes = (minutes: number) =>
   minutes < 1
@@ -31,7 +34,7 @@ const first = computed(() => Math.max(...tasks.map(({ start }) => start), 0))
       <ul>
         <li v-for="task in groups.late" :key="task.id">
           <button type="button" class="task" @click="emit('select', task.id)">
-            <b>{{ time(task.start) }}</b> {{ task.name }}
+            <b>{{ time(task.start) }}</b> {{ nameOf(task) }}
           </button>
           <button type="button" class="opens small" @click="emit('mark', task.id, 'begun')">
             Begun<span class="visually-hidden">: {{ task.name }}</span>
@@ -47,7 +50,7 @@ const first = computed(() => Math.max(...tasks.map(({ start }) => start), 0))
       <ul>
         <li v-for="task in groups.running" :key="task.id">
           <button type="button" class="task" :class="{ self: !task.hands }" @click="emit('select', task.id)">
-            <b>until {{ time(task.end) }}</b> {{ task.name }}
+            <b>until {{ time(task.end) }}</b> {{ nameOf(task) }}
           </button>
           <button type="button" class="opens small" @click="emit('mark', task.id, 'done')">
             Done<span class="visually-hidden">: {{ task.name }}</span>
@@ -60,7 +63,7 @@ const first = computed(() => Math.max(...tasks.map(({ start }) => start), 0))
       <ul>
         <li v-for="task in groups.next" :key="task.id">
           <button type="button" class="task" @click="emit('select', task.id)">
-            <b>{{ time(task.start) }}</b> {{ task.name }} <span class="soft">{{ task.minutes }} min</span>
+            <b>{{ time(task.start) }}</b> {{ nameOf(task) }} <span class="soft">{{ task.minutes }} min</span>
           </button>
         </li>
       </ul>
@@ -70,7 +73,7 @@ const first = computed(() => Math.max(...tasks.map(({ start }) => start), 0))
       <ul>
         <li v-for="task in groups.waits" :key="task.id">
           <button type="button" class="task" @click="emit('select', task.id)">
-            {{ task.name }} <span class="soft">until {{ time(task.latestEnd + task.minutes) }}</span>
+            {{ nameOf(task) }} <span class="soft">until {{ time(task.latestEnd + task.minutes) }}</span>
           </button>
         </li>
       </ul>

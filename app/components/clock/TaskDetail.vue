@@ -62,10 +62,8 @@ const step = computed(() => (task.step === null ? '' : (recipe?.method[task.step
     <blockquote v-if="step">{{ step }}</blockquote>
     <p class="small">
       {{ task.why }}.
-      <template v-if="task.lowMinutes !== task.highMinutes"
-        >Usual: {{ task.lowMinutes }} to {{ task.highMinutes }} min.</template
-      >
-      <span class="soft">Source: {{ task.source }}.</span>
+      {{ task.lowMinutes === task.highMinutes ? '' : `Usual: ${task.lowMinutes} to ${task.highMinutes} min. `
+      }}<span class="soft">Source: {{ task.source }}.</span>
     </p>
     <p v-for="wait in limits" :key="wait.id" class="small">
       At most {{ wait.maxMinutes }} min after what is before it: {{ wait.why }}.
