@@ -139,6 +139,40 @@ async function measurePage(browser, address, id) {
   }
 }
 
+/** How long the clock's page is blocked while three dishes are planned anew, and until the plan stands. */
+async function measureClock(browser, address, recipes) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${address}/clock`)
+  await page.getByRole('heading', { level: 1 }).waitFor()
+  for (const title of ['Boathouse cabbage and caraway buns', 'Steamed mushroom buns', 'Apple parcels']) {
+    const own = recipes.find((one) => one.title.startsWith(title.split(' ')[0]))
+    if (!own) continue
+    const add = page.getByRole('button', { name: 'Add a dish from the shelf' })
+    await add.click()
+    await page.getByLabel('Dish from the shelf').selectOption(own.id)
+    await page.getByRole('status').filter({ hasText: 'proven' }).waitFor()
+  }
+  await page.getByRole('button', { name: 'Add a pair of hands' }).click()
+  await page.waitForTimeout(1500)
+  const blocked = await page.evaluate(async () => {
+    const long = []
+    new PerformanceObserver((list) =>
+      long.push(...list.getEntries().map(({ duration }) => duration)),
+    ).observe({
+      entryTypes: ['longtask'],
+    })
+    const field = document.querySelector('input[type="time"].big')
+    for (let n = 0; n < 10; n++) {
+      field.value = `20:${10 + n}`
+      field.dispatchEvent(new Event('change', { bubbles: true }))
+      await new Promise((resolve) => setTimeout(resolve, 400))
+    }
+    return Math.max(0, ...long)
+  })
+  await page.close()
+  return { longestBlockMilliseconds: round(blocked, 0) }
+}
+
 const { cluster, url } = await throwawayDatabase()
 let server = null
 let browser = null
@@ -171,6 +205,8 @@ try {
   const { recipes } = await (await fetch(`${server.address}/api/recipes`)).json()
   const id = recipes.find((one) => one.title === 'Curd and leek hand pies, vegan').id
   const page = await measurePage(browser, server.address, id)
+  log('Clock')
+  const clock = await measureClock(browser, server.address, recipes)
   console.log(
     JSON.stringify(
       {
@@ -179,6 +215,7 @@ try {
         routes,
         reference,
         page,
+        clock,
         serverStartMilliseconds: round(serverStart, 0),
       },
       null,

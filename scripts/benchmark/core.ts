@@ -12,6 +12,10 @@ import { readRecipe } from '../../core/reading/readRecipe'
 import type { Recipe } from '../../core/recipe/document'
 import { allLines } from '../../core/recipe/lines'
 import { corpus } from '../../test/readingCorpus'
+import { planDinner } from '../../core/planning/dinner'
+import { timesFromRows } from '../../core/planning/times'
+import { schedule } from '../../core/schedule/schedule'
+import { METHOD_OF } from '../../core/tray/making'
 import { planPieces } from '../../core/tray/plan'
 import { WORST } from '../../test/worstTexts'
 
@@ -100,6 +104,69 @@ const worstTimes = millisecondsOf(
 /** A change on the tray: the plan with its packing, for the recipe that is cut into most. */
 const trayPlan = () =>
   planPieces(recipe, before, { method: 'cut-sheet', diameterMm: 60, thicknessMm: 2 }, reference)
+/** Three dishes with a filling each, 40 pieces in batches, two cooks: the first plan, and until it is proven. */
+const times = timesFromRows(rows('times'))
+const dishes = [demo[0]!, demo[3]!, demo[4]!].map((one, at) => {
+  const own = { ...one, pieces: [14, 14, 12][at]! }
+  const evaluation = evaluate(own, reference)
+  return {
+    recipe: own,
+    evaluation,
+    planned: planPieces(own, evaluation, { method: METHOD_OF[own.shape], pieces: own.pieces }, reference),
+    stage: 'fresh' as const,
+  }
+})
+const planThree = () => {
+  const start = performance.now()
+  let first = 0
+  const plan = planDinner(
+    {
+      dishes,
+      people: [
+        { name: '1', from: null, does: 'everything' },
+        { name: '2', from: null, does: 'everything' },
+      ],
+      equipment: { board: 2, burner: 4, oven: 1, steamer: 1, fridge: 20, freezer: 10 },
+      roomC: 22,
+      burnerW: 2000,
+      availableMinutes: null,
+      night: null,
+      backAt: null,
+      keepApart: false,
+      edits: {},
+      begun: {},
+      now: null,
+      givenUp: [],
+    },
+    reference,
+    times,
+    {
+      expired: () => performance.now() - start > 3000,
+      better: () => (first ||= performance.now() - start),
+    },
+  )
+  return { first, whole: performance.now() - start, plan }
+}
+planThree()
+const threePlans = Array.from({ length: 7 }, planThree)
+/** Problems of twelve tasks on four scarce things, as `core/schedule` makes them up. */
+const twelve = Array.from({ length: 20 }, (_, seed) => {
+  let state = seed + 1
+  const draw = () => (state = (state * 1664525 + 1013904223) >>> 0) / 4294967296
+  const jobs = Array.from({ length: 12 }, (_, at) => ({
+    id: String(at),
+    minutes: 1 + Math.floor(draw() * 30),
+    uses: Object.fromEntries(
+      ['a', 'b', 'c'].flatMap((name) => (draw() < 0.6 ? [[name, 1 + Math.floor(draw() * 2)]] : [])),
+    ),
+    after:
+      at > 2 && draw() < 0.7
+        ? [{ id: String(Math.floor(draw() * at)), minMinutes: 0, maxMinutes: draw() < 0.3 ? 90 : null }]
+        : [],
+  }))
+  return () => schedule({ jobs, capacity: { a: 2, b: 2, c: 3 }, away: [], availableMinutes: null })
+})
+const twelveTimes = millisecondsOf(twelve)
 const median = (sorted: readonly number[]) => sorted[sorted.length >> 1]!
 
 const round = (value: number) => Math.round(value * 10) / 10
@@ -120,6 +187,12 @@ console.log(
     readFirstWorstMilliseconds: round(firstTimes.at(-1)!),
     readWorstOf30000CharactersMilliseconds: round(worstTimes.at(-1)!),
     trayPlanMicroseconds: round(medianMicroseconds(trayPlan, 20)),
+    dinnerTasks: threePlans[0]!.plan.work.length,
+    dinnerFirstPlanMilliseconds: round(median(threePlans.map(({ first }) => first).sort((a, b) => a - b))),
+    dinnerProvenMilliseconds: round(median(threePlans.map(({ whole }) => whole).sort((a, b) => a - b))),
+    dinnerProven: threePlans.every(({ plan }) => plan.proven),
+    twelveTasksMedianMilliseconds: round(median(twelveTimes)),
+    twelveTasksWorstMilliseconds: round(twelveTimes.at(-1)!),
     readAgainMicroseconds: round(medianMicroseconds(() => readRecipe(text, reference.foods), 20)),
   }),
 )

@@ -9,13 +9,16 @@ import { readRecipe } from '../../core/reading/readRecipe'
 import { demo } from '../../test/demo'
 import { reference } from '../../test/helpers'
 import { lean, leanAdaptation } from '../../server/services/lean'
+import { scheduleFor } from '../../server/services/scheduleFor'
 import { corpus } from '../../test/readingCorpus'
 import { listedAnswer } from './answers'
 import { foodAnswer } from './foods'
 import { adaptAnswer, adaptWithWorkingAnswer } from './adaptation'
 import { intakeAnswer } from './intake'
 import { evaluationAnswer, evaluationWithWorkingAnswer } from './evaluation'
+import { scheduleRequest } from './requests'
 import { ROUTES } from './routes'
+import { scheduleAnswer } from './schedule'
 
 const folder = fileURLToPath(new URL('../../server/api/', import.meta.url))
 
@@ -54,6 +57,19 @@ describe('what is answered', () => {
     for (const { text } of corpus()) {
       const intake = readRecipe(text, reference.foods)
       expect(intakeAnswer.parse(intake)).toEqual(intake)
+    }
+  })
+
+  it('of a schedule is what the contract says, with a plan and without', () => {
+    const asked = (more: object) =>
+      scheduleRequest.parse({ serveAt: '2026-11-26T19:30', recipes: [{ recipe: demo[0]!.recipe }], ...more })
+    for (const one of [
+      asked({}),
+      asked({ from: '2026-11-26T18:00' }),
+      asked({ hands: 2, keepApart: true }),
+    ]) {
+      const answer = scheduleFor(one, reference, () => false)
+      expect(scheduleAnswer.parse(answer)).toEqual(answer)
     }
   })
 

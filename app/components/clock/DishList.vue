@@ -68,7 +68,7 @@ async function take(event: Event) {
     <button v-if="!shelf" type="button" class="opens" @click="open">Add a dish from the shelf</button>
     <label v-else
       >Add
-      <select :disabled="!free.length" @change="take">
+      <select :disabled="!free.length" aria-label="Dish from the shelf" @change="take">
         <option value="">{{ free.length ? 'choose …' : 'nothing else on the shelf' }}</option>
         <option v-for="recipe in free" :key="recipe.id" :value="recipe.id">{{ recipe.title }}</option>
       </select></label
