@@ -118,6 +118,9 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
       <p v-if="tasks" class="lead" role="status">
         Begin at <strong>{{ time(Math.max(...tasks.map(({ start }) => start))) }}</strong>:
         {{ hours(clock.plan!.makespanMinutes!) }} in all, {{ hours(handsMinutes) }} of it by hand.
+        <button v-if="clock.searching" type="button" class="opens small" @click="clock.stop">
+          Stop looking
+        </button>
         <span class="soft">{{ clock.searching ? 'Looking for a shorter one …' : `${gap}.` }}</span>
       </p>
       <p class="acts no-print">

@@ -5,6 +5,7 @@ import { schedule, type Schedule } from '../schedule/schedule'
 import type { ReferenceData } from '../tables/referenceData'
 import { foodSafetyOf, type WarmFood } from './foodSafety'
 import { orderDishes, ordersApart } from './keepApart'
+import { USUAL_OVEN_C } from './shapingTasks'
 import { tasksOf, type DishTasks } from './tasksOf'
 import { EQUIPMENT, type Dish, type Equipment, type Task } from './tasks'
 import type { UsualTimes } from './times'
@@ -110,6 +111,29 @@ export interface Work {
   warnings: string[]
 }
 
+/** An oven that is hot already is at another heat so near in a few minutes. Common practice, no source. */
+const NEAR_C = 25
+const RESET_MINUTES = 4
+const RESET_WAITS = 30
+
+/** What bakes at nearly the same heat goes in one after another, into the oven that is hot. */
+function shareOven(dishes: readonly Dish[], tasks: readonly Task[]): void {
+  let before: { at: number; celsius: number } | null = null
+  dishes.forEach(({ recipe }, at) => {
+    const hot = tasks.find((task) => task.id === `${at + 1}.cook.hot` && task.uses.oven)
+    const celsius = recipe.cooking.temperatureC ?? USUAL_OVEN_C
+    if (!hot) return
+    if (before && Math.abs(celsius - before.celsius) <= NEAR_C) {
+      const last = tasks.filter((task) => task.dish === before!.at && task.kind === 'cook').at(-1)!
+      hot.name = `Set the oven to ${Math.round(celsius)} °C`
+      hot.minutes = hot.lowMinutes = hot.highMinutes = RESET_MINUTES
+      hot.why = 'it is hot already from what was baked before'
+      hot.after.push({ id: last.id, minMinutes: 0, maxMinutes: RESET_WAITS, why: 'it is still hot' })
+    }
+    before = { at, celsius }
+  })
+}
+
 /** @param order indices of the dishes as they are worked when they are kept apart; null where they are not */
 export function workOf(
   dinner: Dinner,
@@ -121,6 +145,7 @@ export function workOf(
   const dishes = dinner.dishes.map((dish, at): DishTasks => tasksOf(dish, at, around, reference, times))
   const tasks = dishes.flatMap((dish) => dish.tasks)
   const warnings = dishes.flatMap((dish) => dish.warnings)
+  shareOven(dinner.dishes, tasks)
   if (order) warnings.push(...orderDishes(dinner.dishes, order, tasks, reference, times))
   const rest = times.get('rest-eating')!
   const stood = new Map(dishes.flatMap((dish) => dish.holdings).map((one) => [one.id, one]))

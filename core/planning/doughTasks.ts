@@ -15,8 +15,8 @@ const STATED_ROOM_C = 24
 export interface DoughReady {
   id: string | null
   row: string | undefined
-  /** The task from which chemical leavening counts; null without it. */
-  leavenedFrom: string | null
+  /** The task from which chemical leavening counts, and how long the dough rests after it; null without it. */
+  leavened: { from: string; restMinutes: number } | null
 }
 
 /** The tasks of a dough, by its family, until it can be divided or rolled. */
@@ -27,7 +27,7 @@ export function doughTasks(book: TaskBook): DoughReady {
   const lines = shell.flatMap((part) => part.lines)
   const foods = lines.flatMap((line) => foodOf(line, book.reference.foods) ?? [])
   const { family } = evaluation.abilities
-  if (!lines.length) return { id: null, row: undefined, leavenedFrom: null }
+  if (!lines.length) return { id: null, row: undefined, leavened: null }
   const night = stage === 'night-before'
   if (family === 'bought') {
     const out = book.add('Take the bought dough out', {
@@ -36,7 +36,7 @@ export function doughTasks(book: TaskBook): DoughReady {
       kind: 'rest',
       partId,
     })
-    return { id: out, row: 'rest-bought', leavenedFrom: null }
+    return { id: out, row: 'rest-bought', leavened: null }
   }
   const whole = (evaluation.dough.wholeGrainPct ?? 0) >= WHOLE_GRAIN_PCT
   const slower = whole ? WHOLE_GRAIN_RESTS : 1
@@ -120,7 +120,7 @@ export function doughTasks(book: TaskBook): DoughReady {
       after: [{ ...book.after(cold)[0]!, maxMinutes: 960, why: book.time('cold-rest').why }],
       partId,
     })
-    return { id: out, row: warm, leavenedFrom: null }
+    return { id: out, row: warm, leavened: null }
   }
   const usual = book.time(rest)
   if (usual.minutes > 0) {
@@ -140,7 +140,8 @@ export function doughTasks(book: TaskBook): DoughReady {
   return {
     id: last,
     row: family === 'scalded' ? 'cool-scalded' : rest,
-    leavenedFrom: powder && !short ? kneaded : null,
+    leavened:
+      powder && !short ? { from: kneaded, restMinutes: kneaded === last ? 0 : book.get(last).minutes } : null,
   }
 }
 
@@ -177,7 +178,7 @@ function risen(book: TaskBook, kneaded: string, partId: string | null, slower: n
       after: [{ ...book.after(cold)[0]!, maxMinutes: 480, why: book.time('cold-rise').why }],
       partId,
     })
-    return { id: out, row: 'warm-up', leavenedFrom: null }
+    return { id: out, row: 'warm-up', leavened: null }
   }
   const { roomC } = book.around
   const stated = statedRises(book).first
@@ -202,5 +203,5 @@ function risen(book: TaskBook, kneaded: string, partId: string | null, slower: n
         : `the recipe says ${Math.round(stated)} min; the room has ${Math.round(roomC)} °C`,
     source: stated === null ? usual.source : 'the recipe, with common practice for the room',
   })
-  return { id, row: 'rise', leavenedFrom: null }
+  return { id, row: 'rise', leavened: null }
 }

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { timeTable } from '../../data/timeTable'
 import { demo, demoRecipe } from '../../test/demo'
 import { reference } from '../../test/helpers'
+import { adapt } from '../adaptation/adapt'
+import { corpus } from '../../test/readingCorpus'
 import { evaluate } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
 import type { Recipe } from '../recipe/document'
@@ -165,6 +167,32 @@ describe('a plan of one dish', () => {
     expect(task(planned, 'dough.cold').minutes).toBeGreaterThanOrEqual(480)
   })
 
+  it('of every recipe of the reading corpus can be kept', () => {
+    let planned = 0
+    for (const { text } of corpus()) {
+      const { recipe } = readRecipe(text, reference.foods)
+      if (
+        !recipe.parts.some((part) => part.kind === 'shell' && part.lines.some(({ grams }) => grams !== null))
+      )
+        continue
+      const dinner = dinnerOf([dishOf(recipe)])
+      let looks = 0
+      const found = planDinner(dinner, reference, timeTable, { expired: () => ++looks > 3000 })
+      expect(broken(dinner, found), recipe.title).toEqual([])
+      planned++
+    }
+    expect(planned).toBeGreaterThan(120)
+  })
+
+  it('steams longer what was made whole-grain', () => {
+    const steamed = demoRecipe('steamed')
+    const whole = adapt(steamed, ['whole-grain'], reference).recipe
+    const usual = task(plan(dinnerOf([dishOf(steamed)])), 'cook.1').minutes
+    const longer = task(plan(dinnerOf([dishOf(whole)])), 'cook.1').minutes
+    expect(longer).toBeGreaterThan(usual * 1.15)
+    expect(longer).toBeLessThanOrEqual(Math.ceil(usual * 1.5))
+  })
+
   it('rests and soaks for what an adaptation brings', () => {
     const text = (flour: string, filling: string) =>
       readRecipe(
@@ -177,6 +205,26 @@ describe('a plan of one dish', () => {
     expect(tasksOf(whole).some(({ kind }) => kind === 'soak')).toBe(true)
     expect(tasksOf(plain).some(({ kind }) => kind === 'soak')).toBe(false)
   })
+})
+
+describe('a dinner of two', () => {
+  const pairs = demo.flatMap((one, at) => demo.slice(at + 1).map((other) => [one, other] as const))
+  it.each(
+    pairs.map(([one, other]) => ({
+      name: `${one.name} and ${other.name}`,
+      pair: [one.recipe, other.recipe],
+    })),
+  )('of $name can be kept by one cook', ({ pair }) => {
+    const dinner = dinnerOf(pair.map((recipe) => dishOf(recipe)))
+    expect(broken(dinner, plan(dinner))).toEqual([])
+  })
+})
+
+it('bakes a second dish in the oven that is hot already', () => {
+  const two = ['caraway', 'curd-leek'].map((word) => dishOf(demoRecipe(word)))
+  const planned = plan(dinnerOf(two))
+  expect(task(planned, '2.cook.hot')).toMatchObject({ minutes: 4, name: 'Set the oven to 180 °C' })
+  expect(task(planned, '2.cook.hot').start).toBeLessThanOrEqual(task(planned, '1.cook.2').end)
 })
 
 describe('a dinner', () => {

@@ -1,3 +1,4 @@
+import { foodOf } from '../recipe/lines'
 import { orderApart } from '../tray/apart'
 import type { CookedBatch, CookwareKind } from '../tray/batches'
 import type { CookingWay } from '../recipe/vocabulary'
@@ -7,7 +8,8 @@ import { ovenMinutes, potMinutes } from './warmth'
 
 /** From the eleventh piece on hands are quicker. Common practice, no source. */
 const PRACTISED_AFTER = 10
-const OVEN_C = 190
+/** Where the recipe says nothing. Common practice, no source. */
+export const USUAL_OVEN_C = 190
 const OIL_C = 175
 const WATER_LITRES = 3
 const STEAMER_LITRES = 1.5
@@ -43,6 +45,9 @@ const WAYS: Readonly<Record<CookingWay, WayOfCooking>> = {
 const PAN_HOT_MINUTES = 4
 /** How long what is hot may wait for its first batch. Common practice, no source. */
 const HOT_WAITS: Readonly<Record<WayOfCooking['hot'], number>> = { oven: 30, oil: 10, water: 20, pan: 5 }
+/** A second cooking where the recipe gives no minutes, and how long a piece may wait for it. Common practice, no source. */
+const SECOND_MINUTES = 6
+const SECOND_WAITS = 15
 /** Between two batches the heat is kept, but not for ever. Common practice, no source. */
 const BETWEEN_MOST = 20
 
@@ -73,12 +78,22 @@ function chunksOf(book: TaskBook, perBatch: number): Chunk[] {
   return chunks
 }
 
+/** A wait that may be so much longer for what comes later in its turn. */
+const longer = (waits: readonly TaskWait[], minutes: number): TaskWait[] =>
+  waits.map((wait) => ({ ...wait, maxMinutes: wait.maxMinutes === null ? null : wait.maxMinutes + minutes }))
+
 /** Divided into balls, or rolled and cut in passes: the task after which so many blanks are there. */
 function blanks(book: TaskBook, dough: DoughReady): (pieces: number) => TaskWait[] {
   const { planned, recipe } = book.dish
   const partId = recipe.parts.find((part) => part.kind === 'shell')?.id ?? null
   const family = book.dish.evaluation.abilities.family
-  const after = book.after(dough.id, dough.row)
+  const after = [
+    ...book.after(dough.id, dough.row),
+    // Powder works from when it is wet: it is divided or rolled by then.
+    ...(dough.leavened
+      ? longer(book.after(dough.leavened.from, 'leavened'), dough.leavened.restMinutes)
+      : []),
+  ]
   if (family === 'bought' && !planned.cuts.length) return () => book.after(dough.id, dough.row)
   if (!planned.cuts.length) {
     const id = book.add('Divide the dough', {
@@ -137,7 +152,7 @@ function minutesOf(batch: CookedBatch | undefined) {
 function preheat(book: TaskBook, way: WayOfCooking, kind: CookwareKind | undefined, key: string): string {
   const { roomC, burnerW } = book.around
   const stated = book.dish.recipe.cooking.temperatureC
-  const target = stated ?? (way.hot === 'oil' ? OIL_C : OVEN_C)
+  const target = stated ?? (way.hot === 'oil' ? OIL_C : USUAL_OVEN_C)
   const litres = way.uses.steamer ? STEAMER_LITRES : WATER_LITRES
   const [name, minutes, why] = {
     oven: [
@@ -169,6 +184,23 @@ function preheat(book: TaskBook, way: WayOfCooking, kind: CookwareKind | undefin
     why,
     source: 'reckoned from heat and power; common practice for the power that arrives',
   })
+}
+
+/** All whole grain steams half as long again, half of it a fifth to a quarter. Common practice, no source. */
+const WHOLE_GRAIN_STEAMS = 0.5
+
+/** How much longer a steamed dough takes than the recipe says, where its refined flour was swapped for whole grain. */
+function branFactor({ dish: { recipe, evaluation }, reference }: TaskBook): number {
+  if (recipe.cooking.way !== 'steam') return 1
+  const swapped = recipe.parts
+    .filter((part) => part.kind === 'shell')
+    .flatMap((part) => part.lines)
+    .some(
+      (line) =>
+        foodOf(line, reference.foods)?.grain === 'whole' &&
+        reference.foods.get(line.cameFrom?.foodId ?? '')?.grain === 'refined',
+    )
+  return swapped ? 1 + (WHOLE_GRAIN_STEAMS * (evaluation.dough.wholeGrainPct ?? 0)) / 100 : 1
 }
 
 /** How long finished pieces may stand, and why. */
@@ -206,6 +238,9 @@ export function shapingTasks(
     let before: string | null = null
     let lastPart: string | null = null
     let made = 0
+    // Later pieces wait their turn, under a cloth: as long as those before them take by hand.
+    let turn = 0
+    const cookedByHand = WAYS[recipe.cooking.way].hands ? minutesOf(ware).each + minutesOf(ware).between : 0
     for (const [at, chunk] of chunks.entries()) {
       const quick = Math.max(0, Math.min(chunk.pieces, made + chunk.pieces - PRACTISED_AFTER))
       const equal = chunk.pieces - quick + quick * book.time('practice').minutes
@@ -229,7 +264,7 @@ export function shapingTasks(
           partId: chunk.partId,
           batch: chunk.batch,
           after: [
-            ...blanksFor(made),
+            ...longer(blanksFor(made), turn),
             ...book.after(fillingReady, filledBy),
             ...(before === null
               ? []
@@ -237,10 +272,10 @@ export function shapingTasks(
                 ? book.after(before)
                 : // In their order, though two pairs of hands may be at it.
                   book.after(before, undefined, -book.get(before).minutes)),
-            ...(dough.leavenedFrom ? book.after(dough.leavenedFrom, 'leavened') : []),
           ],
         },
       )
+      turn += Math.ceil(1.3 * (book.get(id).minutes + cookedByHand)) + 2
       shaped.set(chunk.batch, [...(shaped.get(chunk.batch) ?? []), id])
       before = id
       lastPart = chunk.partId
@@ -281,16 +316,26 @@ function cookedBatches(
   const { planned, recipe, stage, evaluation } = book.dish
   const ware = planned.batches[0]
   const way = WAYS[recipe.cooking.way]
-  const { each, between } = minutesOf(ware)
+  const { each: first, between } = minutesOf(ware)
+  // Hotter first and cooler after is one cooking; boiled and then fried are two.
+  const cooler = recipe.cooking.andThen?.way === recipe.cooking.way ? recipe.cooking.andThen : null
+  const bran = branFactor(book)
+  const each = (first + (cooler?.minutes ?? 0)) * bran
   const finish = recipe.parts.find((part) => part.kind === 'finish' && part.lines.length)
   const hot = preheat(book, way, ware?.kind, 'cook')
   const wash = finish
     ? book.add('Stir the wash', { id: 'wash', time: 'wash', kind: 'coat', hands: true, partId: finish.id })
     : null
-  const second = recipe.cooking.andThen
-  const hotAgain =
-    second && second.way !== recipe.cooking.way ? preheat(book, WAYS[second.way], undefined, 'second') : null
+  const second = cooler ? null : recipe.cooking.andThen
+  const hotAgain = second ? preheat(book, WAYS[second.way], undefined, 'second') : null
   const holdings: Holding[] = []
+  const lastEach = second ? (second.minutes ?? SECOND_MINUTES) : each + between
+  /** Minutes that hands are at the batches behind one, where cooking leaves none free for closing. */
+  const closing = (from: number) =>
+    [...shaped]
+      .filter(([batch]) => batch > from)
+      .flatMap(([, ids]) => ids)
+      .reduce((sum, id) => sum + book.get(id).minutes, 0)
   let before: string | null = null
   for (let batch = 0; batch < batches; batch++) {
     const pieces = Math.min(perBatch, planned.pieces - batch * perBatch)
@@ -338,7 +383,7 @@ function cookedBatches(
       minutes: Math.max(1, Math.round(each)),
       lowMinutes: Math.max(1, Math.round(each * 0.85)),
       highMinutes: Math.round(each * 1.2) + 1,
-      why: ware ? `${pieces} of ${planned.pieces} pieces in the ${ware.kind}` : `${pieces} pieces`,
+      why: `${ware ? `${pieces} of ${planned.pieces} pieces in the ${ware.kind}` : `${pieces} pieces`}${bran > 1 ? '; the whole grain that stands in for refined flour steams longer' : ''}`,
       source: recipe.cooking.minutes === null ? 'common practice, no source' : 'the recipe',
       after: [
         ...(load ? [{ id: load, minMinutes: 0, maxMinutes: 0, why: 'in at once' }] : waits),
@@ -363,24 +408,38 @@ function cookedBatches(
         hands: then.hands,
         uses: then.uses,
         batch,
-        minutes: Math.max(1, Math.round(second.minutes ?? 6)),
+        minutes: Math.max(1, Math.round(second.minutes ?? SECOND_MINUTES)),
         why: 'the second cooking',
         source: second.minutes === null ? 'common practice, no source' : 'the recipe',
         after: [
-          { id: cook, minMinutes: 0, maxMinutes: 15, why: 'not left to go cold between' },
+          {
+            id: cook,
+            minMinutes: 0,
+            // All of them may be boiled first, and fried one batch after another.
+            maxMinutes: SECOND_WAITS + Math.ceil((batches - 1) * (each + between)),
+            why: 'oiled, so that they do not stick, and not left to go cold',
+          },
           ...(hotAgain ? book.after(hotAgain) : []),
         ],
       })
     }
     const row = book.time(hold)
     // What is made before the last batch waits for it: longer than it should, where there are many.
-    const needed = (batches - 1 - batch) * (each + between)
+    const needed = (batches - 1 - batch) * lastEach
     const stands = Math.round(needed) + book.time('rest-eating').minutes
     if (stands > row.minutes && batch === 0)
       book.warnings.push(
         `${recipe.title}: the first batch stands ${stands} min until all are done, longer than the ${row.minutes} min it keeps well; bring them to the table as they come, or keep them above 57 °C`,
       )
-    holdings.push({ id: end, mostMinutes: Math.max(row.minutes, Math.ceil(needed) + 20), why: row.why })
+    const byHand = WAYS[second?.way ?? recipe.cooking.way].hands
+    holdings.push({
+      id: end,
+      mostMinutes: Math.max(
+        row.mostWait ?? row.minutes,
+        Math.ceil(needed + (byHand ? closing(batch) : 0)) + 20,
+      ),
+      why: row.why,
+    })
   }
   return holdings
 }

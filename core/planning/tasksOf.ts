@@ -37,7 +37,7 @@ export function tasksOf(
 ): DishTasks {
   const book = new TaskBook(dish, at, around, reference, times)
   const frozen = dish.stage === 'from-frozen'
-  const dough = frozen ? { id: null, row: undefined, leavenedFrom: null } : doughTasks(book)
+  const dough = frozen ? { id: null, row: undefined, leavened: null } : doughTasks(book)
   const fillings = frozen ? new Map<string, string>() : fillingTasks(book)
   const holdings = shapingTasks(book, dough, fillings)
   if (dish.stage !== 'freeze') {
@@ -74,7 +74,7 @@ function uncoveredSteps(book: TaskBook): void {
     if (/\b(?:serve|enjoy|store|keeps?|freez\w+)\b/i.test(text)) return
     const before = [...Array(step).keys()].reverse().map(bound).find(Boolean)
     // What only says more of work that is planned already adds nothing of its own.
-    if (!before || before.kind === 'cook' || !STEP_HANDS.test(text)) return
+    if (!before || !BEFORE_SHAPING.has(before.kind) || !STEP_HANDS.test(text)) return
     const short = text.length > 44 ? `${text.slice(0, 42).replace(/\s+\S*$/, '')} …` : text
     const id = book.add(short, {
       id: `step.${step + 1}`,
@@ -86,7 +86,7 @@ function uncoveredSteps(book: TaskBook): void {
       partId: before.partId,
       ahead: before.ahead,
     })
-    const next = book.tasks.find(({ kind }) => kind === (BEFORE_SHAPING.has(before.kind) ? 'shape' : 'cook'))
+    const next = book.tasks.find(({ kind }) => kind === 'shape')
     next?.after.push(...book.after(id))
   })
 }

@@ -1,7 +1,7 @@
 import { Bounds, type Arc } from './bounds'
 import { checkProblem, type ScheduleProblem } from './problem'
 import type { Resource } from './resources'
-import { propagate, searchWithin, type Found } from './search'
+import { propagate, searchWithin, type Found, type SearchLimits } from './search'
 
 /** A job in its place: minutes before the end of everything, `start` the larger. */
 export interface Placed {
@@ -219,9 +219,13 @@ export function schedule(problem: ScheduleProblem, options: ScheduleOptions = {}
     boundMinutes: Math.min(bound, span, most),
     proven: bound >= span,
   })
-  const look = (bounds: Bounds | null, deadEnds: number): Found['state'] => {
+  const look = (
+    bounds: Bounds | null,
+    deadEnds: number,
+    first: SearchLimits['first'] = 'roomiest',
+  ): Found['state'] => {
     if (!bounds) return 'none'
-    const found = searchWithin(bounds, model.resources, { deadEnds, expired })
+    const found = searchWithin(bounds, model.resources, { deadEnds, first, expired })
     if (found.state !== 'found') return found.state
     best = found.starts
     span = spanOf(model.place(found))
@@ -244,17 +248,18 @@ export function schedule(problem: ScheduleProblem, options: ScheduleOptions = {}
   }
 
   // Whether there is any at all is asked with all the time there is.
-  if (look(model.within(most), DEAD_ENDS_FIRST) === 'none') bound = most + 1
+  const lookAtAll = (deadEnds: number) => {
+    const state = look(model.within(most), deadEnds, 'earliest')
+    if ((state === 'unknown' ? look(model.within(most), deadEnds) : state) === 'none') bound = most + 1
+  }
+  lookAtAll(DEAD_ENDS_FIRST)
   let deadEnds = DEAD_ENDS_FIRST
   while (bound < span && !expired() && !(options.anyWillDo && best)) {
     // The bound itself is often reached, or refuted; where neither comes quickly, from above.
     const atBound = look(model.within(bound), deadEnds)
     if (atBound === 'none') bound++
     if (atBound !== 'unknown') continue
-    if (!best) {
-      const state = look(model.within(most), deadEnds)
-      if (state === 'none') bound = most + 1
-    }
+    if (!best) lookAtAll(deadEnds)
     lookAbout()
     if (best && bound < span) {
       const state = look(model.within(span - 1), deadEnds)

@@ -7,6 +7,11 @@ export type Found = { state: 'found'; starts: Int32Array } | { state: 'none' | '
 export interface SearchLimits {
   /** Dead ends after which it is given up. */
   deadEnds: number
+  /**
+   * Of two jobs that cannot run at once, which is put first: the one that leaves most room, which proves sooner, or the
+   * one that could begin first, which keeps chains of short waits together.
+   */
+  first?: 'roomiest' | 'earliest'
   expired: () => boolean
 }
 
@@ -109,7 +114,11 @@ export function searchWithin(bounds: Bounds, resources: readonly Resource[], lim
         if (first !== second && slack >= 0)
           pairs.push({ arc: { from: first, to: second, minutes: minutes[first]! }, slack })
       }
-    pairs.sort((a, b) => b.slack - a.slack)
+    pairs.sort((a, b) =>
+      limits.first === 'earliest'
+        ? earliest[a.arc.from]! - earliest[b.arc.from]! || b.slack - a.slack
+        : b.slack - a.slack,
+    )
     const refused: Arc[] = []
     let answer: Found = { state: 'none' }
     for (const { arc } of pairs) {
