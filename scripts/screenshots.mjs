@@ -65,6 +65,23 @@ try {
   })
   await shoot('bench', (page) => bench(page, 'Curd and leek hand pies'))
   await shoot('bench-vegan', (page) => bench(page, 'Curd and leek hand pies, vegan'))
+  const clock = async (page) => {
+    await page.clock.setFixedTime(new Date('2026-11-26T14:00:00Z'))
+    await bench(page, 'Boathouse cabbage and caraway buns')
+    await page.getByRole('link', { name: 'Clock' }).click()
+    await page.getByText('proven').waitFor()
+    await page.getByRole('button', { name: 'Add a dish from the shelf' }).click()
+    await page.getByLabel('Dish from the shelf').selectOption({ label: 'Steamed mushroom buns' })
+    await page.getByText('2 · Steamed mushroom buns').waitFor()
+    await page.getByText('proven').waitFor()
+  }
+  await shoot('clock', clock)
+  await shoot('clock-phone', clock, { width: 390, height: 844 })
+  await shoot('list', async (page) => {
+    await clock(page)
+    await page.getByRole('link', { name: 'Shopping list' }).click()
+    await page.getByRole('listitem').first().waitFor()
+  })
   await shoot('tray', async (page) => {
     await bench(page, 'Curd and leek hand pies')
     await page.getByRole('link', { name: 'Tray' }).click()
