@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { PlannedTask } from '~~/core/planning/dinner'
-import { food } from '../../test/helpers'
+import { food, foods, recipeOf } from '../../test/helpers'
 import {
   dinnerToPlan,
   freshDinner,
@@ -14,7 +14,6 @@ import {
 import { lanesOfEvening } from './eveningLanes'
 import { listAsCsv, listAsText, showBought } from './shoppingText'
 import { shoppingList } from '~~/core/shopping/list'
-import { recipeOf, foods } from '../../test/helpers'
 
 const task = (id: string, start: number, end: number, more: Partial<PlannedTask> = {}): PlannedTask => ({
   id,

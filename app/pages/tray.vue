@@ -24,22 +24,18 @@ const { typed, cookware, usual, planned, problems } = useTrayPlan(
   () => evaluation.value,
   () => bench.slot.id ?? bench.recipe?.title ?? '',
 )
-const piece = computed<Piece[]>(() =>
-  planned.value && bench.recipe
-    ? [
-        {
-          caption: 'One piece',
-          shape: bench.recipe.shape,
-          grams: {
-            doughGrams: planned.value.doughGramsPerPiece,
-            fillingGrams: planned.value.fillingGramsPerPiece,
-            coatGrams: 0,
-            oilGrams: 0,
-          },
-        },
-      ]
-    : [],
-)
+/** So many pieces of different fillings stand side by side. */
+const MOST_DRAWN = 3
+const piece = computed<Piece[]>(() => {
+  if (!planned.value || !bench.recipe) return []
+  const { shape } = bench.recipe
+  const { doughGramsPerPiece: doughGrams, fillingGramsPerPiece: fillingGrams, fillings } = planned.value
+  const grams = { doughGrams, fillingGrams, coatGrams: 0, oilGrams: 0 }
+  if (fillings.length < 2) return [{ caption: 'One piece', shape, grams }]
+  return fillings
+    .slice(0, MOST_DRAWN)
+    .map(({ name, mark }) => ({ caption: name || 'Filling', shape, grams, mark: mark ?? undefined }))
+})
 const working = ref(false)
 useHead({ title: () => (bench.recipe ? `Tray: ${bench.recipe.title} · Swap Pocket` : 'Tray · Swap Pocket') })
 

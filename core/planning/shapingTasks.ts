@@ -316,17 +316,16 @@ function cookedBatches(
   const { planned, recipe, stage, evaluation } = book.dish
   const ware = planned.batches[0]
   const way = WAYS[recipe.cooking.way]
-  const { each: first, between } = minutesOf(ware)
+  const { each: stated, between } = minutesOf(ware)
   // Hotter first and cooler after is one cooking; boiled and then fried are two.
-  const cooler = recipe.cooking.andThen?.way === recipe.cooking.way ? recipe.cooking.andThen : null
   const bran = branFactor(book)
-  const each = (first + (cooler?.minutes ?? 0)) * bran
+  const each = stated * bran
   const finish = recipe.parts.find((part) => part.kind === 'finish' && part.lines.length)
   const hot = preheat(book, way, ware?.kind, 'cook')
   const wash = finish
     ? book.add('Stir the wash', { id: 'wash', time: 'wash', kind: 'coat', hands: true, partId: finish.id })
     : null
-  const second = cooler ? null : recipe.cooking.andThen
+  const second = recipe.cooking.andThen?.way === recipe.cooking.way ? null : recipe.cooking.andThen
   const hotAgain = second ? preheat(book, WAYS[second.way], undefined, 'second') : null
   const holdings: Holding[] = []
   const lastEach = second ? (second.minutes ?? SECOND_MINUTES) : each + between

@@ -7,6 +7,10 @@ import { foodOf } from '../recipe/lines'
 export const MARKS = ['crimped rim', 'fork pressed', 'seeds on top', 'one cut'] as const
 export type Mark = (typeof MARKS)[number]
 
+/** The mark of each of several fillings, in their order; none where there is but one. */
+export const marksOf = <T>(fillings: readonly T[]): (T & { mark: Mark })[] =>
+  fillings.length > 1 ? fillings.map((one, at) => ({ ...one, mark: MARKS[at % MARKS.length]! })) : []
+
 /** What a filling holds that somebody may have to keep away from: animal foods and allergens. */
 function heldBy(recipe: Recipe, partId: string, foods: Foods): Set<string> {
   const held = new Set<string>()

@@ -8,6 +8,7 @@ import { RecipeProblem } from '../recipe/problem'
 import { scaleRecipe } from '../recipe/scale'
 import { COOKWARE_KINDS } from './batches'
 import { acrossOf, blankAreaMm2, MAKING_METHODS } from './making'
+import { marksOf } from './apart'
 import { planPieces } from './plan'
 import type { PiecePlan, PlannedPieces } from './pieces'
 
@@ -383,4 +384,44 @@ describe('without a recipe', () => {
     ])
     expect(problemsOf(() => planOf(null, { method: 'rope' }))).toEqual(['plan.ballGrams'])
   })
+})
+
+describe('two cookings', () => {
+  const twice = (andThen: object) => {
+    const base = recipeOf(
+      {
+        shell: [
+          ['plain-flour', 500],
+          ['water', 250],
+        ],
+        filling: [['potato', 400]],
+      },
+      { pieces: 30, way: 'boil' },
+    )
+    const recipe = {
+      ...base,
+      cooking: {
+        ...base.cooking,
+        minutes: 5,
+        andThen: { temperatureC: null, minutes: 6, ...andThen } as never,
+      },
+    }
+    return planPieces(recipe, evaluate(recipe, reference), { method: 'balls' }, reference).batches
+  }
+  it('are a pot and then a pan, each with its own batches', () => {
+    const batches = twice({ way: 'shallow-fry' })
+    expect(batches.map(({ kind }) => kind)).toEqual(['pot', 'pan'])
+    for (const batch of batches) expect(batch.perBatch * batch.batches).toBeGreaterThanOrEqual(30)
+  })
+  it('of one way are one, as long as both', () => {
+    const [pot, ...others] = twice({ way: 'boil' })
+    const between = pot!.batches > 1 ? pot!.batches * pot!.minutesEach - pot!.totalMinutes : 0
+    expect(others).toEqual([])
+    expect(pot!.minutesEach - between).toBeCloseTo(11, 1)
+  })
+})
+
+it('marks the fillings of one dough, and nothing where there is one', () => {
+  expect(marksOf([{ name: 'a' }])).toEqual([])
+  expect(new Set(marksOf([{ name: 'a' }, { name: 'b' }, { name: 'c' }]).map(({ mark }) => mark)).size).toBe(3)
 })

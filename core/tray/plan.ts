@@ -3,10 +3,10 @@ import { CLOSING_OF, fitOf, FULL, volumeInside, type Closing } from '../piece/cl
 import { bodyOfPiece, DENSITY_G_PER_ML } from '../piece/geometry'
 import type { Recipe } from '../recipe/document'
 import { RecipeProblem } from '../recipe/problem'
-import type { Shape } from '../recipe/vocabulary'
+import type { CookingWay, Shape } from '../recipe/vocabulary'
 import type { ReferenceData } from '../tables/referenceData'
-import { MARKS, orderApart } from './apart'
-import { batchesIn, COOKWARE_OF, type CookedBatch, type ToCook } from './batches'
+import { marksOf, orderApart } from './apart'
+import { batchesIn, COOKWARE_OF, type CookedBatch, type Cookware, type ToCook } from './batches'
 import { blankOf, MIN_FILLING_GRAMS } from './blank'
 import { BOARD_SHARE, divide, type Blank } from './divide'
 import { moreOf, shortOf } from './evenness'
@@ -82,6 +82,7 @@ export function planPieces(
         reference.foods,
       )
     : []
+  const marks = marksOf(stocked)
   const fillings = stocked.map(({ partId, name, grams }, at): PlannedFilling => ({
     partId,
     name,
@@ -89,18 +90,16 @@ export function planPieces(
     pieces: byFilling[at] ?? 0,
     planned: planned[at]!,
     leftGrams: round(Math.max(0, grams - planned[at]! * perPiece)),
-    mark: stocked.length > 1 ? MARKS[at % MARKS.length]! : null,
+    mark: marks[at]?.mark ?? null,
     turn: 1 + apart.findIndex((one) => one.partId === partId),
   }))
   const short = shortOf(all.pieces, fillings, pieces, perPiece)
   const goal = Math.max(pieces, all.pieces, ofFilling)
-  const cooked = toCook(recipe, evaluation, plan, shape, pieces, blank.grams, perPiece)
+  const stages = stagesOf(recipe).map((stage) =>
+    toCook(stage, evaluation, plan, shape, pieces, blank.grams, perPiece),
+  )
   const { batches, unfit } =
-    pieces < 1
-      ? { batches: [], unfit: [] }
-      : plan.cookware
-        ? { batches: plan.cookware.map((ware, at) => batchesIn(cooked, ware, at)), unfit: [] }
-        : usualBatches(recipe, cooked)
+    pieces < 1 ? { batches: [], unfit: [] } : batchesOf(recipe, stages, plan.cookware)
   return {
     pieces,
     shape,
@@ -149,16 +148,47 @@ export function planPieces(
   }
 }
 
-/** In what the way of cooking is usually done in. Where the cook has named nothing, what does not fit is only said. */
-function usualBatches(recipe: Recipe | null, cooked: ToCook): { batches: CookedBatch[]; unfit: string[] } {
-  if (!recipe) return { batches: [], unfit: [] }
-  const kind = COOKWARE_OF[recipe.cooking.way]
-  try {
-    return { batches: [batchesIn(cooked, { kind }, 0)], unfit: [] }
-  } catch (error) {
-    if (!(error instanceof RecipeProblem)) throw error
-    return { batches: [], unfit: error.problems.map(({ message }) => `In a usual ${kind} ${message}`) }
-  }
+/**
+ * Every cooking in its order: in the cook's own cookware, or else in what is usually used. Of what is usual only said
+ * is what does not fit.
+ */
+function batchesOf(
+  recipe: Recipe | null,
+  stages: readonly ToCook[],
+  own: readonly Cookware[] = [],
+): { batches: CookedBatch[]; unfit: string[] } {
+  const found: { stage: number; batch: CookedBatch }[] = []
+  const unfit: string[] = []
+  own.forEach((ware, at) => {
+    const fits = stages.findIndex(({ way }) => COOKWARE_OF[way] === ware.kind)
+    const stage = Math.max(0, fits)
+    found.push({ stage, batch: batchesIn(stages[stage]!, ware, at) })
+  })
+  if (recipe)
+    stages.forEach((asked, stage) => {
+      if (found.some((one) => one.stage === stage)) return
+      const kind = COOKWARE_OF[asked.way]
+      try {
+        found.push({ stage, batch: batchesIn(asked, { kind }, 0) })
+      } catch (error) {
+        if (!(error instanceof RecipeProblem)) throw error
+        unfit.push(...error.problems.map(({ message }) => `In a usual ${kind} ${message}`))
+      }
+    })
+  return { batches: found.sort((a, b) => a.stage - b.stage).map(({ batch }) => batch), unfit }
+}
+
+/** The cookings of a piece: hotter first and cooler after is one, boiled and then fried are two. */
+function stagesOf(recipe: Recipe | null): { way: CookingWay; minutes: number | null }[] {
+  if (!recipe) return [{ way: 'bake', minutes: null }]
+  const { way, minutes, andThen } = recipe.cooking
+  if (!andThen) return [{ way, minutes }]
+  if (andThen.way === way)
+    return [{ way, minutes: minutes === null ? null : minutes + (andThen.minutes ?? 0) }]
+  return [
+    { way, minutes },
+    { way: andThen.way, minutes: andThen.minutes },
+  ]
 }
 
 /** Dough that a sheet of given size is, where there is no recipe. */
@@ -184,7 +214,7 @@ function fillingPerPiece(pieces: number, fillingGrams: number, recipe: Recipe | 
 }
 
 function toCook(
-  recipe: Recipe | null,
+  stage: { way: CookingWay; minutes: number | null },
   evaluation: Evaluation | null,
   plan: PiecePlan,
   shape: Shape,
@@ -193,7 +223,6 @@ function toCook(
   fillingGrams: number,
 ): ToCook {
   const body = bodyOfPiece(shape, doughGrams, fillingGrams)
-  const cooking = recipe?.cooking
   return {
     pieces,
     body,
@@ -201,8 +230,7 @@ function toCook(
     pieceMl: doughGrams / DENSITY_G_PER_ML.dough + fillingGrams / DENSITY_G_PER_ML.filling,
     waterShare: evaluation ? waterShareOf(evaluation) : null,
     yeast: evaluation?.abilities.family === 'yeast',
-    way: cooking?.way ?? 'bake',
-    minutes: cooking?.minutes == null ? null : cooking.minutes + (cooking.andThen?.minutes ?? 0),
+    ...stage,
     startC: plan.startC ?? 20,
   }
 }

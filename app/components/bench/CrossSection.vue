@@ -2,12 +2,15 @@
 import { useElementSize } from '@vueuse/core'
 import { crossSection, type CrossSection, type PieceGrams, type Point } from '~~/core/piece/crossSection'
 import type { Shape } from '~~/core/recipe/vocabulary'
+import type { Mark } from '~~/core/tray/apart'
 import { showGrams } from '~/logic/format'
 
 export interface Piece {
   caption: string
   shape: Shape
   grams: PieceGrams
+  /** By which it is told from others of the same dough. */
+  mark?: Mark
 }
 
 const {
@@ -78,6 +81,14 @@ const shifted = (section: CrossSection, centre: number, draw: (centre: number) =
   section.shiftsMm.map((shift) => draw(centre + shift * scale.value)).join('')
 
 const topOf = (section: CrossSection) => section.outer.slice(0, section.outer.length / 2)
+/** Where a mark lies: seeds and a cut on top, crimp and fork towards both ends. */
+function markedOf(section: CrossSection, mark: Mark): readonly Point[] {
+  const top = topOf(section)
+  const part = (from: number, until: number) =>
+    top.slice(Math.round(top.length * from), Math.max(2, Math.round(top.length * until)))
+  if (mark === 'one cut') return part(0.47, 0.53)
+  return mark === 'seeds on top' ? part(0.25, 0.75) : part(0, 0.22)
+}
 function openPath(points: readonly Point[], centre: number): string {
   return `M${points.map(({ x, y }) => `${(centre + x * scale.value).toFixed(1)} ${(floor.value - y * scale.value).toFixed(1)}`).join('L')}`
 }
@@ -163,7 +174,7 @@ const told = computed(() =>
   drawn.value
     .map(
       ({ section, piece }) =>
-        `${piece.caption}: ${Math.round(section.widthMm)} by ${Math.round(section.heightMm)} mm, dough ${section.doughMm.toFixed(1)} mm thick, ${showGrams(piece.grams.doughGrams)} g dough, ${showGrams(piece.grams.fillingGrams)} g filling, ${showGrams(piece.grams.coatGrams)} g finish, ${showGrams(piece.grams.oilGrams)} g pan fat`,
+        `${piece.caption}${piece.mark ? `, ${piece.mark}` : ''}: ${Math.round(section.widthMm)} by ${Math.round(section.heightMm)} mm, dough ${section.doughMm.toFixed(1)} mm thick, ${showGrams(piece.grams.doughGrams)} g dough, ${showGrams(piece.grams.fillingGrams)} g filling, ${showGrams(piece.grams.coatGrams)} g finish, ${showGrams(piece.grams.oilGrams)} g pan fat`,
     )
     .join('. '),
 )
@@ -200,6 +211,12 @@ const told = computed(() =>
         :d="shifted(section, centre, (at) => openPath(topOf(section), at))"
         class="coat"
         :stroke-width="Math.max(1.6, section.coatMm * scale)"
+      />
+      <path
+        v-if="piece.mark"
+        :d="shifted(section, centre, (at) => openPath(markedOf(section, piece.mark!), at))"
+        class="mark"
+        :class="piece.mark.split(' ')[0]"
       />
       <path :d="path(section, section.outer, centre)" class="rim" />
       <template v-if="!bare">
@@ -271,6 +288,26 @@ svg {
   fill: none;
   stroke: var(--coat);
   stroke-linecap: round;
+}
+.mark {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 4;
+}
+.mark.seeds {
+  stroke-dasharray: 0.1 11;
+  stroke-linecap: round;
+  stroke-width: 5;
+}
+.mark.crimped {
+  stroke-dasharray: 5 3;
+}
+.mark.fork {
+  stroke-dasharray: 1.5 4;
+  stroke-width: 8;
+}
+.mark.one {
+  stroke-width: 6;
 }
 .rim {
   fill: none;

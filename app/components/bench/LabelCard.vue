@@ -4,6 +4,7 @@ import type { Evaluation } from '~~/core/evaluation/evaluate'
 import { CONVENTIONS, labelOf, type Convention } from '~~/core/label/label'
 import { pieceGrams } from '~~/core/evaluation/pieceGrams'
 import type { Recipe } from '~~/core/recipe/document'
+import { marksOf } from '~~/core/tray/apart'
 import { showGrams } from '~/logic/format'
 
 const shelves = useLarderStore()
@@ -28,6 +29,8 @@ const label = computed(() => labels.value[0]!)
 const fits = computed(() =>
   evaluation.diets.filter((verdict) => verdict.fits && recipe.diets.includes(verdict.diet)),
 )
+/** Several fillings of one dough are marked as on the tray. */
+const marks = computed(() => marksOf(evaluation.fillings.map(({ partId, name }) => ({ partId, name }))))
 const pieces = computed(() => [{ caption: recipe.title, shape: recipe.shape, grams: pieceGrams(evaluation) }])
 
 function print() {
@@ -112,6 +115,12 @@ function print() {
             >)</template
           ></span
         >
+      </p>
+      <p v-if="marks.length" class="small">
+        Told apart by
+        <template v-for="{ name, mark } in marks" :key="mark">
+          <PieceMark :mark="mark" /> {{ name.toLowerCase() }}, {{ mark }}.
+        </template>
       </p>
       <p v-if="label.mayContain.length" class="small">
         Read the packets for {{ label.mayContain.join(', ').toLowerCase() }}.

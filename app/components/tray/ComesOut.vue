@@ -63,6 +63,7 @@ const percent = (factor: number) => `${Math.round((factor - 1) * 100)} %`
         <tr v-for="filling in planned.fillings" :key="filling.partId">
           <th scope="row">
             {{ filling.name || 'Filling' }}
+            <PieceMark v-if="filling.mark" :mark="filling.mark" />
             <span v-if="filling.mark" class="soft small"
               >{{ filling.planned }} pieces, {{ filling.mark }},
               {{ filling.turn === 1 ? 'made first' : `turn ${filling.turn}` }}</span

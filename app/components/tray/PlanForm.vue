@@ -95,7 +95,8 @@ const number = computed<Field[]>(() => [
   },
 ])
 /** "6 people, 3 each, one spare": what it comes to is typed into the pieces. */
-const people = reactive({ people: '', each: '3', spare: '0' })
+const NOBODY = { people: '', each: '3', spare: '0' }
+const people = reactive({ ...NOBODY })
 const forPeople = computed(() => {
   const [count, each, spare] = [people.people, people.each, people.spare].map((text) => Number(text || 0))
   const pieces = count! * each! + spare!
@@ -117,7 +118,10 @@ function setMethod(event: Event) {
   const { pieces, fillingGramsPerPiece } = typed.value.typed
   typed.value = { ...typed.value, method, closing: undefined, typed: { pieces, fillingGramsPerPiece } }
 }
-const clear = () => (typed.value = { ...typed.value, closing: undefined, typed: {} })
+function clear() {
+  Object.assign(people, NOBODY)
+  typed.value = { ...typed.value, closing: undefined, typed: {} }
+}
 const anything = computed(
   () => Boolean(typed.value.closing) || Object.values(typed.value.typed).some((text) => text?.trim()),
 )
