@@ -19,8 +19,11 @@ export const useClockStore = defineStore('clock', () => {
   const shelves = useLarderStore()
   const bench = useBenchStore()
   const id = useLocalStorage('swap-pocket:dinner-id', () => crypto.randomUUID() as string)
+  // Whole recipes are in it: it is replaced, never changed within, so that nothing watches their every line.
   const dinner = useLocalStorage<DinnerDocument>('swap-pocket:dinner', freshDinner, {
     mergeDefaults: true,
+    shallow: true,
+    deep: false,
   })
   const past = shallowRef<string[]>([])
   const future = shallowRef<string[]>([])
@@ -96,7 +99,8 @@ export const useClockStore = defineStore('clock', () => {
       problems.value = []
       plan.value = data.plan
       searching.value = !data.last
-      if (data.last) dinner.value.plan = data.plan.tasks && keptPlan(data.plan.tasks, serve.value)
+      if (data.last)
+        dinner.value = { ...dinner.value, plan: data.plan.tasks && keptPlan(data.plan.tasks, serve.value) }
     }
     own.onerror = () => {
       trouble.value = 'The planning broke off. What you entered is kept; change something to try again'
@@ -120,10 +124,13 @@ export const useClockStore = defineStore('clock', () => {
       dishes: dishes.value.map(({ recipe, recipeId, stage, plan: own }) => ({
         recipe,
         stage,
-        plan: {
-          ...(own ?? trayPlanOf(recipeId ?? recipe.title, recipe)),
-          startC: stage === 'from-frozen' ? FROZEN_C : BOARD_C,
-        },
+        // What was typed on the tray is watched, and what is watched cannot be sent.
+        plan: JSON.parse(
+          JSON.stringify({
+            ...(own ?? trayPlanOf(recipeId ?? recipe.title, recipe)),
+            startC: stage === 'from-frozen' ? FROZEN_C : BOARD_C,
+          }),
+        ),
       })),
       foods: shelves.extra,
       searchMilliseconds: SEARCH_MILLISECONDS,
@@ -133,8 +140,7 @@ export const useClockStore = defineStore('clock', () => {
       listen(worker)
     }
     searching.value = true
-    // Reactive wrappers cannot be sent.
-    worker.postMessage(JSON.parse(JSON.stringify(question)))
+    worker.postMessage(question)
   }
 
   /** Lets a task take so many minutes, or lie where the cook wants it; undefined gives it back to the planner. */

@@ -139,11 +139,18 @@ export interface CookedBatch {
   warnings: string[]
 }
 
+/** What floats tilts and jostles, and lies closer than on a tray: so much of its mean width. Our own choice. */
+const FLOATS_CLOSER = 0.92
+
 /** What a piece takes up on a tray once it has grown, in mm. */
 function footprint({ body, yeast }: ToCook, kind: CookwareKind) {
   const row = SHAPE_TABLE[body.shape]
   const grows = yeast && (kind === 'tray' || kind === 'steamer') ? YEAST_GROWS : GROWS[kind]
   const width = (body.widthMm * row.windings + body.lipMm) * grows
+  if (kind === 'pot' && !row.round) {
+    const across = FLOATS_CLOSER * Math.sqrt(width * body.lengthMm * grows)
+    return { width: across, length: across, round: true }
+  }
   return { width, length: row.round ? width : body.lengthMm * grows, round: row.round }
 }
 
