@@ -1,4 +1,4 @@
-import type { Part, Recipe } from '~~/core/recipe/document'
+import type { Line, Part, Recipe } from '~~/core/recipe/document'
 import type { PartKind } from '~~/core/recipe/vocabulary'
 import {
   addPart,
@@ -27,7 +27,7 @@ import {
 import { addLine, rewriteLine, setFood } from '~~/core/reading/rewrite'
 import { foodIs } from '~~/core/food/groups'
 import { foodOf } from '~~/core/recipe/lines'
-import { scalePart, scaleRecipe } from '~~/core/recipe/scale'
+import { roundedBy, scalePart, scaleRecipe } from '~~/core/recipe/scale'
 import type { Swap } from '~~/core/substitution/catalogue'
 import { swapLine } from '~~/core/substitution/swapLine'
 
@@ -39,6 +39,10 @@ export function useBenchEdits() {
     if (!bench.recipe) return
     const next = edited(bench.recipe)
     if (next !== bench.recipe) bench.change(next)
+  }
+  const eggGrams = (line: Line) => {
+    const food = foodOf(line, shelves.reference.foods)
+    return foodIs(food, 'whole-egg') ? food!.unitGrams.piece : undefined
   }
   return {
     grams: (lineId: string, grams: number) => change((recipe) => setGrams(recipe, lineId, grams)),
@@ -59,14 +63,12 @@ export function useBenchEdits() {
     leaveOut: (lineId: string) => change((recipe) => leaveOut(recipe, lineId)),
     putBack: (lineId: string) => change((recipe) => putBack(recipe, lineId)),
 
-    /** More or less of a part, as a kitchen can weigh it; eggs stay whole. */
-    scalePart: (partId: string, factor: number) =>
-      change((recipe) =>
-        scalePart(recipe, partId, factor, (line) => {
-          const food = foodOf(line, shelves.reference.foods)
-          return foodIs(food, 'whole-egg') ? food!.unitGrams.piece : undefined
-        }),
-      ),
+    /** More or less of a part, as a kitchen can weigh it; eggs stay whole. Says what was rounded. */
+    scalePart(partId: string, factor: number): string[] {
+      const before = bench.recipe
+      change((recipe) => scalePart(recipe, partId, factor, eggGrams))
+      return before && bench.recipe ? roundedBy(before, bench.recipe, partId, factor, eggGrams) : []
+    },
     part: (partId: string, fields: Partial<Part>) =>
       change((recipe) => editPart(recipe, partId, (part) => ({ ...part, ...fields }))),
     addPart: (kind: PartKind, name: string) => change((recipe) => addPart(recipe, kind, name)),

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { PlannedTask } from '~~/core/planning/dinner'
 import { food, foods, recipeOf } from '../../test/helpers'
 import {
+  before,
   dinnerToPlan,
   freshDinner,
   instantText,
@@ -91,6 +92,18 @@ describe('now, next and what can wait', () => {
   it('what should be over and was not begun is late', () => {
     expect(nowAndNext(evening, 150).late.map(({ id }) => id)).toEqual(['knead'])
   })
+})
+
+it('knows what has to be done before a task, through what comes before it', () => {
+  const after = (id: string) => [{ id, minMinutes: 0, maxMinutes: null, why: '' }]
+  const chain = [
+    task('weigh', 90, 85),
+    task('knead', 85, 75, { after: after('weigh') }),
+    task('fold', 40, 30, { after: after('knead') }),
+    task('dip', 20, 15),
+  ]
+  expect([...before(chain, 'fold')].sort()).toEqual(['knead', 'weigh'])
+  expect([...before(chain, 'dip')]).toEqual([])
 })
 
 describe('a dinner', () => {

@@ -1,16 +1,7 @@
 import { momentOf, wallAt, wallText, readMoment } from '~~/core/planning/localTime'
 import type { Dinner, PlannedTask } from '~~/core/planning/dinner'
+import { USUAL_EQUIPMENT } from '~~/core/planning/tasks'
 import type { DinnerDocument } from '~~/shared/api/dinners'
-
-/** What a home kitchen has to begin with. Common practice, no source. */
-export const USUAL_KITCHEN: DinnerDocument['equipment'] = {
-  board: 2,
-  burner: 4,
-  oven: 1,
-  steamer: 1,
-  fridge: 20,
-  freezer: 10,
-}
 
 const SERVE_HOUR = 19.5
 /** Less than this before serving there is nothing to plan for today. */
@@ -31,7 +22,7 @@ export function freshDinner(now = nowMinutes(), timeZone = ownTimeZone()): Dinne
     from: null,
     night: null,
     people: [{ name: 'Me', from: null, does: 'everything' }],
-    equipment: { ...USUAL_KITCHEN },
+    equipment: { ...USUAL_EQUIPMENT },
     roomC: 22,
     burnerW: 2000,
     keepApart: false,
@@ -117,13 +108,29 @@ export function nowAndNext(tasks: readonly PlannedTask[], now: number) {
   const open = tasks.filter((task) => task.state !== 'done' && task.kind !== 'serve')
   const byStart = [...open].sort((a, b) => b.start - a.start)
   const running = byStart.filter((task) => task.state === 'begun' || (task.start >= now && task.end < now))
-  const late = byStart.filter((task) => task.state === 'to do' && task.start > now && task.end >= now)
-  const ahead = byStart.filter((task) => !running.includes(task) && !late.includes(task))
+  const overdue = byStart.filter((task) => task.state === 'to do' && task.start > now && task.end >= now)
+  const late = overdue.slice(0, 3)
+  const ahead = byStart.filter((task) => !running.includes(task) && !overdue.includes(task))
   const next = ahead.filter((task) => task.hands).slice(0, 3)
   const waits = ahead
     .filter((task) => task.hands && !next.includes(task) && task.end - task.latestEnd >= 5)
     .slice(0, 4)
   return { running, late, next, waits }
+}
+
+/** What has to be done before a task, through all that comes before it. */
+export function before(tasks: readonly Pick<PlannedTask, 'id' | 'after'>[], id: string): Set<string> {
+  const byId = new Map(tasks.map((task) => [task.id, task]))
+  const found = new Set<string>()
+  const walk = (at: string) => {
+    for (const wait of byId.get(at)?.after ?? [])
+      if (!found.has(wait.id)) {
+        found.add(wait.id)
+        walk(wait.id)
+      }
+  }
+  walk(id)
+  return found
 }
 
 /** Where a minute lies on the drawing, in px: no stretch so short that its words do not fit, none longer than is useful. */

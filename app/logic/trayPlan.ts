@@ -24,6 +24,7 @@ export interface TypedPlan {
   method: MakingMethod
   typed: Partial<Record<PlanField, string>>
   startC: number
+  parCooked?: boolean
   closing?: Closing
 }
 
@@ -41,11 +42,11 @@ const numberOf = (text: string | undefined): number | undefined => {
 
 /** What was typed as a plan, with the cook's own cookware for the way of cooking; fields that cannot be are named. */
 export function planOfTyped(
-  { method, startC, closing, typed }: TypedPlan,
+  { method, startC, parCooked, closing, typed }: TypedPlan,
   recipe: Pick<Recipe, 'cooking'> | null,
   cookware: readonly Cookware[],
 ): { plan: PiecePlan; problems: FieldProblem[] } {
-  const plan: PiecePlan = { method, startC, closing }
+  const plan: PiecePlan = { method, startC, closing, ...(parCooked ? { parCooked } : {}) }
   const problems: FieldProblem[] = []
   for (const field of PLAN_FIELDS) {
     const value = numberOf(typed[field])

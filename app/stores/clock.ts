@@ -6,7 +6,16 @@ import type { Recipe } from '~~/core/recipe/document'
 import type { DinnerDocument, StoredDinner } from '~~/shared/api/dinners'
 import { trayPlanOf } from '~/composables/useTrayPlan'
 import { ApiProblem, call } from '~/logic/api'
-import { dinnerToPlan, freshDinner, instantText, keptPlan, momentOfWall, nowMinutes } from '~/logic/evening'
+import {
+  before,
+  dinnerToPlan,
+  freshDinner,
+  instantOf,
+  instantText,
+  keptPlan,
+  momentOfWall,
+  nowMinutes,
+} from '~/logic/evening'
 import type { ClockQuestion, ClockReply } from '~/workers/clock.worker'
 
 const MAX_UNDO = 60
@@ -151,9 +160,12 @@ export const useClockStore = defineStore('clock', () => {
     change({ edits: Object.keys(kept).length ? { ...others, [taskId]: kept } : others })
   }
 
-  /** Marks a task as begun or done at this moment, or takes the mark back. */
+  /**
+   * Marks a task as begun or done at this moment, or takes the mark back. Nobody ticks everything: what has to be done
+   * before it is taken as done when it was planned.
+   */
   function mark(taskId: string, what: 'begun' | 'done' | 'to do') {
-    const { [taskId]: own, ...others } = dinner.value.begun
+    const { [taskId]: marked, ...others } = dinner.value.begun
     if (what === 'to do') {
       change({ begun: others })
       return
@@ -161,8 +173,24 @@ export const useClockStore = defineStore('clock', () => {
     const now = nowMinutes()
     const planned = plan.value?.tasks?.find((task) => task.id === taskId)
     const usualStart = planned ? Math.min(serve.value - planned.start, now - 1) : now - 1
-    const startAt = own?.startAt ?? instantText(what === 'done' ? usualStart : now)
-    change({ begun: { ...others, [taskId]: { startAt, endAt: what === 'done' ? instantText(now) : null } } })
+    const startAt = marked?.startAt ?? instantText(what === 'done' ? usualStart : now)
+    const tasks = plan.value?.tasks ?? []
+    const earlier = before(tasks, taskId)
+    const begun = instantOf(startAt)
+    const presumed = Object.fromEntries(
+      tasks
+        .filter((task) => earlier.has(task.id) && (others[task.id]?.endAt ?? null) === null)
+        .map((task) => {
+          const end = Math.min(serve.value - task.end, begun)
+          const start = Math.min(serve.value - task.start, end)
+          return [
+            task.id,
+            { startAt: others[task.id]?.startAt ?? instantText(start), endAt: instantText(end) },
+          ]
+        }),
+    )
+    const own = { startAt, endAt: what === 'done' ? instantText(now) : null }
+    change({ begun: { ...others, ...presumed, [taskId]: own } })
   }
 
   /** Gives up a wish that is in the way. */

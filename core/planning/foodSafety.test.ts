@@ -1,23 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { timeTable } from '../../data/timeTable'
 import { demoRecipe } from '../../test/demo'
+import { dinnerOf, dishOf as dishIn } from '../../test/dinner'
 import { recipeOf, reference } from '../../test/helpers'
-import { evaluate } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
-import { planPieces } from '../tray/plan'
-import { planDinner, type Dinner } from './dinner'
+import { planDinner } from './dinner'
 import { foodSafetyOf, LIMIT_MINUTES } from './foodSafety'
-import type { Dish, Task } from './tasks'
+import type { Task } from './tasks'
 
-const dishOf = (recipe: Recipe): Dish => {
-  const evaluation = evaluate(recipe, reference)
-  return {
-    recipe,
-    evaluation,
-    planned: planPieces(recipe, evaluation, { method: 'balls' }, reference),
-    stage: 'fresh',
-  }
-}
+const dishOf = (recipe: Recipe) => dishIn(recipe, reference)
 const meat = {
   ...recipeOf(
     {
@@ -104,21 +95,7 @@ describe('minutes between 5 and 57 °C', () => {
 })
 
 it('the plan of a demo dinner stays within four hours and says what its minutes are made of', () => {
-  const dinner: Dinner = {
-    dishes: [dishOf(demoRecipe('steamed'))],
-    people: [{ name: 'Me', from: null, does: 'everything' }],
-    equipment: { board: 2, burner: 4, oven: 1, steamer: 1, fridge: 20, freezer: 10 },
-    roomC: 22,
-    burnerW: 2000,
-    availableMinutes: null,
-    night: null,
-    backAt: null,
-    keepApart: false,
-    edits: {},
-    begun: {},
-    now: null,
-    givenUp: [],
-  }
+  const dinner = dinnerOf([dishOf(demoRecipe('steamed'))], { roomC: 22 })
   const { foodSafety } = planDinner(dinner, reference, timeTable)
   expect(foodSafety).toHaveLength(1)
   expect(foodSafety[0]!.minutesWarm).toBeLessThanOrEqual(LIMIT_MINUTES)

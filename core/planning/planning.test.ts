@@ -1,40 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { timeTable } from '../../data/timeTable'
 import { demo, demoRecipe } from '../../test/demo'
+import { dinnerOf, dishOf as dishIn, ME } from '../../test/dinner'
 import { reference } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { corpus } from '../../test/readingCorpus'
-import { evaluate } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
 import type { Recipe } from '../recipe/document'
-import { METHOD_OF } from '../tray/making'
-import { planPieces } from '../tray/plan'
 import { planDinner, type Dinner, type PlannedDinner, type PlannedTask } from './dinner'
-import { STAGES, type Dish, type Stage } from './tasks'
+import { STAGES, type Stage } from './tasks'
 import { timesFromRows } from './times'
 
-const dishOf = (recipe: Recipe, stage: Stage = 'fresh'): Dish => {
-  const evaluation = evaluate(recipe, reference)
-  const plan = { method: METHOD_OF[recipe.shape], startC: stage === 'from-frozen' ? -18 : 20 }
-  return { recipe, evaluation, planned: planPieces(recipe, evaluation, plan, reference), stage }
-}
-const ME = { name: 'Me', from: null, does: 'everything' } as const
-const dinnerOf = (dishes: Dish[], more: Partial<Dinner> = {}): Dinner => ({
-  dishes,
-  people: [ME],
-  equipment: { board: 2, burner: 4, oven: 1, steamer: 1, fridge: 20, freezer: 10 },
-  roomC: 26,
-  burnerW: 2000,
-  availableMinutes: null,
-  night: null,
-  backAt: null,
-  keepApart: false,
-  edits: {},
-  begun: {},
-  now: null,
-  givenUp: [],
-  ...more,
-})
+const dishOf = (recipe: Recipe, stage?: Stage) => dishIn(recipe, reference, stage)
 const plan = (dinner: Dinner) => {
   let looks = 0
   return planDinner(dinner, reference, timeTable, { expired: () => ++looks > 20_000 })

@@ -39,6 +39,16 @@ export type TaskKind = (typeof TASK_KINDS)[number]
 export const EQUIPMENT = ['board', 'burner', 'oven', 'steamer', 'fridge', 'freezer'] as const
 export type Equipment = (typeof EQUIPMENT)[number]
 
+/** What a home kitchen has where nothing is said. Common practice, no source. */
+export const USUAL_EQUIPMENT: Readonly<Record<Equipment, number>> = {
+  board: 2,
+  burner: 4,
+  oven: 1,
+  steamer: 1,
+  fridge: 20,
+  freezer: 10,
+}
+
 export interface TaskWait {
   id: string
   minMinutes: number

@@ -21,7 +21,7 @@ import {
   setWay,
   takeChoice,
 } from './edit'
-import { factorFor, scalePart, scaleRecipe } from './scale'
+import { factorFor, roundedBy, scalePart, scaleRecipe } from './scale'
 import { recipeSchema } from './schema'
 import { upgradeRecipe } from './upgrade'
 
@@ -220,4 +220,23 @@ describe('documents of older programs', () => {
       } as never).servingsStated,
     ).toBe(false)
   })
+})
+
+it('says what scaling a part rounded, and nothing of what came out exact', () => {
+  const recipe = recipeOf({
+    shell: [
+      ['plain-flour', 500],
+      ['egg', 100],
+      ['salt', 9],
+    ],
+    filling: [['leek', 300]],
+  })
+  const shell = recipe.parts[0]!
+  const eggs = (line: { foodId: string | null }) => (line.foodId === 'egg' ? 50 : undefined)
+  const made = scalePart(recipe, shell.id, 1.2, eggs)
+  expect(roundedBy(recipe, made, shell.id, 1.2, eggs)).toEqual([
+    'egg: 100 g instead of 120 g, so that eggs stay whole',
+  ])
+  const doubled = scalePart(recipe, shell.id, 2, eggs)
+  expect(roundedBy(recipe, doubled, shell.id, 2, eggs)).toEqual([])
 })

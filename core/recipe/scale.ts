@@ -64,6 +64,36 @@ export function scalePart(
   }
 }
 
+/** Rounding below this share of a line is not worth a word. Our own choice. */
+const WORTH_SAYING = 0.01
+const short = (grams: number) => String(Math.round(grams * 10) / 10)
+
+/**
+ * What scaling a part rounded, line by line: "Egg: 100 g instead of 112 g, so that eggs stay whole".
+ *
+ * @param before the recipe that was scaled, `after` what came of it by `scalePart`
+ */
+export function roundedBy(
+  before: Recipe,
+  after: Recipe,
+  partId: string,
+  factor: number,
+  eggGrams: (line: Line) => number | undefined = () => undefined,
+): string[] {
+  const made = new Map(after.parts.flatMap((part) => part.lines).map((line) => [line.id, line.grams]))
+  return before.parts
+    .filter((part) => part.id === partId || part.into === partId)
+    .flatMap((part) => part.lines)
+    .flatMap((line) => {
+      const grams = made.get(line.id)
+      if (line.grams === null || grams === null || grams === undefined) return []
+      const exact = line.grams * factor
+      if (Math.abs(grams - exact) <= WORTH_SAYING * exact) return []
+      const why = eggGrams(line) ? 'so that eggs stay whole' : 'as a kitchen weighs'
+      return [`${line.name || line.raw}: ${short(grams)} g instead of ${short(exact)} g, ${why}`]
+    })
+}
+
 /**
  * The same recipe for another number of pieces: every weight is multiplied, the piece stays as it is. How long the
  * pieces cook does not change; what simmers in a larger pot takes longer, which is for the cook to see.

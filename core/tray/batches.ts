@@ -93,6 +93,8 @@ const BETWEEN_MINUTES: Readonly<Record<CookwareKind, number>> = {
 
 /** A litre of boiling water takes this much, in g, without going off the boil for long. Common practice, no source. */
 const GRAMS_PER_LITRE_WATER = 200
+/** What was half cooked before is finished in about so much of its time. Common practice, no source. */
+const PAR_COOKED_SHARE = 0.5
 /** A pot is filled with water to this share of its height. */
 const WATER_SHARE = 0.65
 /** At most so many grams in a litre of oil, and so many degrees of fall. Common practice, no source. */
@@ -113,6 +115,7 @@ export interface ToCook {
   way: CookingWay
   minutes: number | null
   startC: number
+  parCooked: boolean
 }
 
 export interface CookedBatch {
@@ -294,7 +297,12 @@ export function batchesIn(asked: ToCook, given: Cookware, at: number): CookedBat
   if (ware.kind === 'tray' && tiers > 1) warnings.push('Two levels: change them over and turn them half-way')
   if (ware.kind === 'griddle') warnings.push('Two sides; 4 to 5 g of fat a piece, all of it eaten')
 
-  const minutes = (asked.minutes ?? USUAL_MINUTES[asked.way]) + frozenMinutes(asked)
+  const whole = asked.minutes ?? USUAL_MINUTES[asked.way]
+  const minutes = whole * (asked.parCooked ? PAR_COOKED_SHARE : 1) + frozenMinutes(asked)
+  if (asked.parCooked)
+    warnings.push(
+      `Par-cooked: about ${Math.round(PAR_COOKED_SHARE * 100)} % of the time; hot through, 74 °C inside (US FSIS, leftovers)`,
+    )
   const between = Math.max(BETWEEN_MINUTES[ware.kind], round1((extra.oilRecoverySeconds ?? 0) / 60 - minutes))
   const batches = Math.ceil(asked.pieces / perBatch)
   if (asked.minutes === null) warnings.push(`The recipe says no minutes; ${minutes} are usual`)

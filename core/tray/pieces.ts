@@ -26,6 +26,8 @@ export interface PiecePlan {
   dishHeightMm?: number
   /** Of the pieces as they go into the heat: 20 from the board, 5 from the fridge, −18 frozen. */
   startC?: number
+  /** Cooked in part before, and finished now. */
+  parCooked?: boolean
 }
 
 export interface PlannedFilling {

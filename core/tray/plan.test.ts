@@ -425,3 +425,25 @@ it('marks the fillings of one dough, and nothing where there is one', () => {
   expect(marksOf([{ name: 'a' }])).toEqual([])
   expect(new Set(marksOf([{ name: 'a' }, { name: 'b' }, { name: 'c' }]).map(({ mark }) => mark)).size).toBe(3)
 })
+
+it('finishes what is par-cooked in half the time, hot through', () => {
+  const recipe = recipeOf(
+    {
+      shell: [
+        ['plain-flour', 500],
+        ['water', 250],
+      ],
+      filling: [['potato', 400]],
+    },
+    { pieces: 12 },
+  )
+  const plan = (parCooked: boolean) =>
+    planPieces(recipe, evaluate(recipe, reference), { method: 'balls', parCooked, startC: 5 }, reference)
+      .batches[0]!
+  const own = (batch: PlannedPieces['batches'][number]) =>
+    batch.batches > 1
+      ? batch.minutesEach - (batch.batches * batch.minutesEach - batch.totalMinutes)
+      : batch.totalMinutes
+  expect(own(plan(true))).toBeCloseTo(own(plan(false)) / 2, 1)
+  expect(plan(true).warnings.join()).toContain('74 °C')
+})

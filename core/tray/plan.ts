@@ -232,6 +232,7 @@ function toCook(
     yeast: evaluation?.abilities.family === 'yeast',
     ...stage,
     startC: plan.startC ?? 20,
+    parCooked: plan.parCooked ?? false,
   }
 }
 

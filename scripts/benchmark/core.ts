@@ -15,7 +15,7 @@ import { corpus } from '../../test/readingCorpus'
 import { planDinner } from '../../core/planning/dinner'
 import { timesFromRows } from '../../core/planning/times'
 import { schedule } from '../../core/schedule/schedule'
-import { METHOD_OF } from '../../core/tray/making'
+import { dinnerOf, dishOf, ME } from '../../test/dinner'
 import { planPieces } from '../../core/tray/plan'
 import { WORST } from '../../test/worstTexts'
 
@@ -106,38 +106,14 @@ const trayPlan = () =>
   planPieces(recipe, before, { method: 'cut-sheet', diameterMm: 60, thicknessMm: 2 }, reference)
 /** Three dishes with a filling each, 40 pieces in batches, two cooks: the first plan, and until it is proven. */
 const times = timesFromRows(rows('times'))
-const dishes = [demo[0]!, demo[3]!, demo[4]!].map((one, at) => {
-  const own = { ...one, pieces: [14, 14, 12][at]! }
-  const evaluation = evaluate(own, reference)
-  return {
-    recipe: own,
-    evaluation,
-    planned: planPieces(own, evaluation, { method: METHOD_OF[own.shape], pieces: own.pieces }, reference),
-    stage: 'fresh' as const,
-  }
-})
+const dishes = [demo[0]!, demo[3]!, demo[4]!].map((one, at) =>
+  dishOf({ ...one, pieces: [14, 14, 12][at]! }, reference),
+)
 const planThree = () => {
   const start = performance.now()
   let first = 0
   const plan = planDinner(
-    {
-      dishes,
-      people: [
-        { name: '1', from: null, does: 'everything' },
-        { name: '2', from: null, does: 'everything' },
-      ],
-      equipment: { board: 2, burner: 4, oven: 1, steamer: 1, fridge: 20, freezer: 10 },
-      roomC: 22,
-      burnerW: 2000,
-      availableMinutes: null,
-      night: null,
-      backAt: null,
-      keepApart: false,
-      edits: {},
-      begun: {},
-      now: null,
-      givenUp: [],
-    },
+    dinnerOf(dishes, { people: [ME, { ...ME, name: 'You' }], roomC: 22 }),
     reference,
     times,
     {

@@ -1,7 +1,7 @@
 import { evaluate } from '../../core/evaluation/evaluate'
 import { planDinner, type Person } from '../../core/planning/dinner'
 import { readMoment, type Written } from '../../core/planning/localTime'
-import { EQUIPMENT, type Dish, type Equipment } from '../../core/planning/tasks'
+import { EQUIPMENT, USUAL_EQUIPMENT, type Dish, type Equipment } from '../../core/planning/tasks'
 import { conflictOf, waitWishes, type Conflict } from '../../core/schedule/conflict'
 import type { ScheduleProblem } from '../../core/schedule/problem'
 import { schedule } from '../../core/schedule/schedule'
@@ -14,15 +14,6 @@ import { timeTable } from '../../data/timeTable'
 import type { ScheduleAsked } from '../../shared/api/requests'
 import type { ScheduleAnswer } from '../../shared/api/schedule'
 
-/** What a home kitchen has where nothing is said. Common practice, no source. */
-export const USUAL_EQUIPMENT: Readonly<Record<Equipment, number>> = {
-  board: 2,
-  burner: 4,
-  oven: 1,
-  steamer: 1,
-  fridge: 20,
-  freezer: 10,
-}
 const FROZEN_C = -18
 const BOARD_C = 20
 

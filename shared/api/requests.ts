@@ -274,6 +274,7 @@ export const planSchema = z.object({
   rimShare: z.number().min(0, 'not below 0').max(0.6, 'at most 0.6').optional(),
   dishHeightMm: mm(300),
   startC: z.number().min(-40, 'not below −40 °C').max(60, 'at most 60 °C').optional(),
+  parCooked: z.boolean().optional(),
 })
 
 /** A day at the most, for a task; three for a wait. */

@@ -15,6 +15,34 @@ const groups = computed(() => nowAndNext(tasks, now))
 /** "2 · Weigh out the dough" where there are several. */
 const nameOf = (task: PlannedTask) => (severalDishes ? `${task.dish + 1} · ${task.name}` : task.name)
 const time = (before: number) => timeText(serve - before, zone)
+interface Group {
+  name: string
+  tasks: PlannedTask[]
+  /** What stands before the name, and behind it. */
+  time?: (task: PlannedTask) => string
+  more?: (task: PlannedTask) => string
+  marks: ('begun' | 'done')[]
+}
+const shown = computed<Group[]>(() => {
+  const all: Group[] = [
+    { name: 'Late', tasks: groups.value.late, time: (task) => time(task.start), marks: ['begun', 'done'] },
+    { name: 'Now', tasks: groups.value.running, time: (task) => `until ${time(task.end)}`, marks: ['done'] },
+    {
+      name: 'Next',
+      tasks: groups.value.next,
+      time: (task) => time(task.start),
+      more: (task) => `${task.minutes} min`,
+      marks: [],
+    },
+    {
+      name: 'Can wait',
+      tasks: groups.value.waits,
+      more: (task) => `until ${time(task.latestEnd + task.minutes)}`,
+      marks: [],
+    },
+  ]
+  return all.filter(({ tasks: own }) => own.length)
+})
 const inMinutes = (minutes: number) =>
   minutes < 1
     ? 'now'
@@ -29,51 +57,22 @@ const first = computed(() => Math.max(...tasks.map(({ start }) => start), 0))
     <p v-if="first < now" class="lead">
       Begin at <b>{{ time(first) }}</b>, {{ inMinutes(now - first) }}.
     </p>
-    <div v-if="groups.late.length">
-      <h2><span class="sign stop">late</span></h2>
+    <div v-for="group in shown" :key="group.name">
+      <h2 :class="{ late: group.name === 'Late' }">{{ group.name }}</h2>
       <ul>
-        <li v-for="task in groups.late" :key="task.id">
-          <button type="button" class="task" @click="emit('select', task.id)">
-            <b>{{ time(task.start) }}</b> {{ nameOf(task) }}
-          </button>
-          <button type="button" class="opens small" @click="emit('mark', task.id, 'begun')">
-            Begun<span class="visually-hidden">: {{ task.name }}</span>
-          </button>
-          <button type="button" class="opens small" @click="emit('mark', task.id, 'done')">
-            Done<span class="visually-hidden">: {{ task.name }}</span>
-          </button>
-        </li>
-      </ul>
-    </div>
-    <div v-if="groups.running.length">
-      <h2>Now</h2>
-      <ul>
-        <li v-for="task in groups.running" :key="task.id">
+        <li v-for="task in group.tasks" :key="task.id">
           <button type="button" class="task" :class="{ self: !task.hands }" @click="emit('select', task.id)">
-            <b>until {{ time(task.end) }}</b> {{ nameOf(task) }}
+            <b v-if="group.time">{{ group.time(task) }}</b> {{ nameOf(task) }}
+            <span v-if="group.more" class="soft">{{ group.more(task) }}</span>
           </button>
-          <button type="button" class="opens small" @click="emit('mark', task.id, 'done')">
-            Done<span class="visually-hidden">: {{ task.name }}</span>
-          </button>
-        </li>
-      </ul>
-    </div>
-    <div v-if="groups.next.length">
-      <h2>Next</h2>
-      <ul>
-        <li v-for="task in groups.next" :key="task.id">
-          <button type="button" class="task" @click="emit('select', task.id)">
-            <b>{{ time(task.start) }}</b> {{ nameOf(task) }} <span class="soft">{{ task.minutes }} min</span>
-          </button>
-        </li>
-      </ul>
-    </div>
-    <div v-if="groups.waits.length">
-      <h2>Can wait</h2>
-      <ul>
-        <li v-for="task in groups.waits" :key="task.id">
-          <button type="button" class="task" @click="emit('select', task.id)">
-            {{ nameOf(task) }} <span class="soft">until {{ time(task.latestEnd + task.minutes) }}</span>
+          <button
+            v-for="mark in group.marks"
+            :key="mark"
+            type="button"
+            class="opens small"
+            @click="emit('mark', task.id, mark)"
+          >
+            {{ mark === 'done' ? 'Done' : 'Begun' }}<span class="visually-hidden">: {{ task.name }}</span>
           </button>
         </li>
       </ul>
@@ -97,6 +96,9 @@ li {
   display: flex;
   align-items: baseline;
   gap: 0.6rem;
+}
+h2.late {
+  color: var(--stop);
 }
 .task {
   flex: 1;

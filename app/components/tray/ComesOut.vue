@@ -21,6 +21,8 @@ const isEven = computed(() => planned.runsOutFirst === null)
 const short = computed(() =>
   planned.runsOutFirst === 'dough' ? 'dough' : nameOf(planned.runsOutFirst ?? ''),
 )
+/** What the last scaling rounded. */
+const did = ref<string[]>([])
 const percent = (factor: number) => `${Math.round((factor - 1) * 100)} %`
 </script>
 
@@ -83,7 +85,7 @@ const percent = (factor: number) => `${Math.round((factor - 1) * 100)} %`
         :key="more.partId"
         type="button"
         class="act"
-        @click="edits.scalePart(more.partId, more.factor)"
+        @click="did = edits.scalePart(more.partId, more.factor)"
       >
         Make {{ percent(more.factor) }} more {{ nameOf(more.partId).toLowerCase() }}
       </button>
@@ -95,6 +97,9 @@ const percent = (factor: number) => `${Math.round((factor - 1) * 100)} %`
       >
         Make the recipe {{ planned.pieces }} pieces, not {{ recipe.pieces }}
       </button>
+    </p>
+    <p v-for="one in did" :key="one" class="small" role="status">
+      <span class="sign fits">rounded</span> {{ one }}
     </p>
     <p v-for="warning in planned.warnings" :key="warning" class="small">
       <span class="sign watch">note</span> {{ warning }}

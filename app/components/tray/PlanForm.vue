@@ -25,7 +25,20 @@ const FROM = [
   { value: 20, label: 'from the board' },
   { value: 5, label: 'from the fridge' },
   { value: -18, label: 'frozen' },
-]
+  { value: 5, parCooked: true, label: 'par-cooked, from the fridge' },
+] as const
+const fromAt = computed(() =>
+  Math.max(
+    0,
+    FROM.findIndex(
+      (one) => one.value === typed.value.startC && 'parCooked' in one === Boolean(typed.value.parCooked),
+    ),
+  ),
+)
+function setFrom(event: Event) {
+  const one = FROM[Number((event.target as HTMLSelectElement).value)]!
+  typed.value = { ...typed.value, startC: one.value, parCooked: 'parCooked' in one }
+}
 
 interface Field {
   key: PlanField
@@ -175,12 +188,8 @@ const anything = computed(
     </label>
     <label class="wide"
       >Into the heat
-      <select
-        class="field"
-        :value="typed.startC"
-        @change="typed = { ...typed, startC: Number(($event.target as HTMLSelectElement).value) }"
-      >
-        <option v-for="one in FROM" :key="one.value" :value="one.value">{{ one.label }}</option>
+      <select class="field" :value="fromAt" @change="setFrom">
+        <option v-for="(one, at) in FROM" :key="one.label" :value="at">{{ one.label }}</option>
       </select>
     </label>
     <p class="soft small">
