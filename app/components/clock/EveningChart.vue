@@ -25,7 +25,7 @@ const time = (before: number) => timeText(serve - before, zone)
 const lanes = computed(() => lanesOfEvening(tasks, people))
 const columns = computed(
   () =>
-    `4.2rem ${lanes.value.map((lane) => (lane.hands ? `minmax(${people.length > 1 ? 11 : 14}rem, 4fr)` : 'minmax(4.1rem, 1fr)')).join(' ')}`,
+    `4.2rem ${lanes.value.map((lane) => (lane.hands ? `minmax(${people.length > 1 ? 11 : 13}rem, 4fr)` : 'minmax(3.7rem, 1fr)')).join(' ')}`,
 )
 /** Whole and half hours that lie within the evening, as far apart as they can be read. */
 const marks = computed(() => {
@@ -129,7 +129,7 @@ function nudge(task: PlannedTask, event: KeyboardEvent) {
             <b>{{ time(drag?.id === task.id && drag.moved ? wouldBegin(task) : task.start) }}</b>
             <i v-if="severalDishes" class="number">{{ task.dish + 1 }}</i>
             <span class="name">{{ task.name }}</span>
-            <span v-if="people.length === 1" class="minutes">{{ task.minutes }} min</span>
+            <span v-if="people.length === 1 && lanes.length < 6" class="minutes">{{ task.minutes }} min</span>
           </template>
           <span v-else class="name" :style="{ '-webkit-line-clamp': linesIn(task) }"
             ><i v-if="severalDishes" class="number">{{ task.dish + 1 }}</i> {{ task.name }}</span
