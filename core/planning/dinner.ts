@@ -200,6 +200,7 @@ function problemOf(dinner: Dinner, work: readonly Task[], helped: ReadonlySet<st
   stays(full, HANDS)
   stays(helpers, HELPERS)
   const { night, backAt } = dinner
+  if (night) away.push({ resource: HANDS, units: full.length, from: Infinity, until: night.from })
   if (night && backAt !== null && night.until > backAt)
     away.push({ resource: HANDS, units: full.length, from: night.until, until: backAt })
   const aheadBy = night?.until ?? 0
@@ -222,7 +223,8 @@ function problemOf(dinner: Dinner, work: readonly Task[], helped: ReadonlySet<st
         // What is past cannot be made to wait less.
         maxMinutes: begun || dinner.givenUp.includes(`wait:${id}:${task.id}`) ? null : maxMinutes,
       })),
-      notBefore: fixed ?? dinner.now,
+      // Serving is what everything is counted from.
+      notBefore: task.id === SERVE ? 0 : (fixed ?? dinner.now),
       doneBy: fixed !== undefined ? fixed - minutes : task.ahead && night ? aheadBy : null,
     }
   })
@@ -264,7 +266,10 @@ function wishesOf(dinner: Dinner, work: readonly Task[], problem: ScheduleProble
   problem.away.forEach((one, at) =>
     wishes.push({
       id: `away:${at}`,
-      says: one.from === Infinity ? 'somebody comes only later' : 'nobody works in the night',
+      says:
+        dinner.night?.from === one.until || one.from !== Infinity
+          ? 'nobody works in the night, nor before that evening'
+          : 'somebody comes only later',
       without: (whole) => ({
         ...whole,
         away: whole.away.filter((other) => JSON.stringify(other) !== JSON.stringify(one)),

@@ -30,9 +30,9 @@ function clockOf(asked: ScheduleAsked) {
   const serve = read(asked.serveAt, 'serveAt')
   const before = (given: string | number, field: string): number => {
     const { at } = read(given, field)
-    // "22:30" after a dinner at "19:30" is the evening before.
+    // An evening before a dinner at "19:30" that ends at "22:30" was a day earlier.
     const bare = typeof given === 'string' && /^\d{1,2}:\d{2}$/.test(given.trim())
-    return serve.at - at + (bare && at > serve.at && field !== 'from' ? 1440 : 0)
+    return serve.at - at + (bare && at > serve.at && field.startsWith('night.') ? 1440 : 0)
   }
   return { serve, before }
 }
