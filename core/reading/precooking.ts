@@ -48,7 +48,9 @@ function wayIn(text: string, hasFat: boolean, fatNamed: boolean): PrecookingWay 
   }
   if (!COOK.test(text)) return null
   if (fatNamed) return 'fry'
-  return hasFat && !/\b(?:saucepan|syrup|lid|thick|milk|stock|water)\b/i.test(text) ? 'fry' : 'simmer'
+  // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
+  const pot = text.replace(DRY, ' ')
+  return hasFat && !/\b(?:saucepan|syrup|lid|thick|milk|stock|water)\b/i.test(pot) ? 'fry' : 'simmer'
 }
 
 /** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
