@@ -37,6 +37,8 @@ test.describe('the tray', () => {
 
     // It is the recipe on the bench that has changed, and undo takes it back.
     await page.getByRole('link', { name: 'To the bench' }).click()
+    // Until the other place stands, this one does, with labels alike.
+    await expect(page.getByLabel('Title')).toBeVisible()
     await expect(page.getByLabel('Pieces')).toHaveValue(/^4\d$/)
     await expect(page.getByLabel('Grams of Leek')).not.toHaveValue('600')
     await page.getByRole('button', { name: 'Undo' }).click()
