@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { PlannedTask } from '~~/core/planning/dinner'
 import { food, foods, recipeOf } from '../../test/helpers'
 import {
-  before,
+  earlierThan,
   dinnerToPlan,
   freshDinner,
   instantText,
@@ -102,8 +102,8 @@ it('knows what has to be done before a task, through what comes before it', () =
     task('fold', 40, 30, { after: after('knead') }),
     task('dip', 20, 15),
   ]
-  expect([...before(chain, 'fold')].sort()).toEqual(['knead', 'weigh'])
-  expect([...before(chain, 'dip')]).toEqual([])
+  expect([...earlierThan(chain, 'fold')].sort()).toEqual(['knead', 'weigh'])
+  expect([...earlierThan(chain, 'dip')]).toEqual([])
 })
 
 describe('a dinner', () => {

@@ -51,20 +51,23 @@ export const instantOf = (text: string): number => readMoment(text)?.at ?? NaN
 /** A dinner as the planner takes it: every time as minutes before serving. */
 export function dinnerToPlan(draft: DinnerDocument, now: number): Omit<Dinner, 'dishes'> {
   const serve = momentOfWall(draft.serveAt, draft.timeZone)
-  const before = (text: string) => serve - momentOfWall(text, draft.timeZone)
+  const ahead = (text: string) => serve - momentOfWall(text, draft.timeZone)
   const beforeInstant = (text: string) => serve - instantOf(text)
   return {
     people: draft.people.map(({ name, from, does }) => ({
       name,
       does,
-      from: from === null ? null : before(from),
+      from: from === null ? null : ahead(from),
     })),
     equipment: draft.equipment,
     roomC: draft.roomC,
     burnerW: draft.burnerW,
-    availableMinutes: draft.from === null ? null : before(draft.from),
-    night: draft.night && { from: before(draft.night.from), until: before(draft.night.until) },
-    backAt: draft.night && before(draft.night.backAt),
+    availableMinutes: draft.from === null ? null : ahead(draft.from),
+    night: draft.night && {
+      from: ahead(draft.night.from),
+      until: ahead(draft.night.until),
+      backAt: ahead(draft.night.backAt),
+    },
     keepApart: draft.keepApart,
     edits: Object.fromEntries(
       Object.entries(draft.edits).map(([id, { minutes, startAt }]) => [
@@ -119,7 +122,7 @@ export function nowAndNext(tasks: readonly PlannedTask[], now: number) {
 }
 
 /** What has to be done before a task, through all that comes before it. */
-export function before(tasks: readonly Pick<PlannedTask, 'id' | 'after'>[], id: string): Set<string> {
+export function earlierThan(tasks: readonly Pick<PlannedTask, 'id' | 'after'>[], id: string): Set<string> {
   const byId = new Map(tasks.map((task) => [task.id, task]))
   const found = new Set<string>()
   const walk = (at: string) => {

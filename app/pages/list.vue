@@ -140,6 +140,9 @@ useHead({ title: 'Shopping list · Swap Pocket' })
             </label>
             <p class="small soft">
               <b v-if="item.allergens.length">{{ item.allergens.join(', ') }}</b>
+              <template v-if="item.mayContain.length">
+                read the packet for {{ item.mayContain.join(', ').toLowerCase() }}</template
+              >
               <template v-if="item.packs">
                 {{ item.packs.number }} × {{ showBought(item.packs.grams, ounces) }},
                 {{ showMoney(item.packs.cost, shelves.currency) }}, leaves

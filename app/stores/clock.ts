@@ -7,7 +7,7 @@ import type { DinnerDocument, StoredDinner } from '~~/shared/api/dinners'
 import { trayPlanOf } from '~/composables/useTrayPlan'
 import { ApiProblem, call } from '~/logic/api'
 import {
-  before,
+  earlierThan,
   dinnerToPlan,
   freshDinner,
   instantOf,
@@ -20,8 +20,6 @@ import type { ClockQuestion, ClockReply } from '~/workers/clock.worker'
 
 const MAX_UNDO = 60
 const SEARCH_MILLISECONDS = 3000
-const FROZEN_C = -18
-const BOARD_C = 20
 
 /** The dinner that is planned: kept in this browser at once and on the server when it is saved, planned in a worker. */
 export const useClockStore = defineStore('clock', () => {
@@ -134,12 +132,7 @@ export const useClockStore = defineStore('clock', () => {
         recipe,
         stage,
         // What was typed on the tray is watched, and what is watched cannot be sent.
-        plan: JSON.parse(
-          JSON.stringify({
-            ...(own ?? trayPlanOf(recipeId ?? recipe.title, recipe)),
-            startC: stage === 'from-frozen' ? FROZEN_C : BOARD_C,
-          }),
-        ),
+        plan: JSON.parse(JSON.stringify(own ?? trayPlanOf(recipeId ?? recipe.title, recipe))),
       })),
       foods: shelves.extra,
       searchMilliseconds: SEARCH_MILLISECONDS,
@@ -175,7 +168,7 @@ export const useClockStore = defineStore('clock', () => {
     const usualStart = planned ? Math.min(serve.value - planned.start, now - 1) : now - 1
     const startAt = marked?.startAt ?? instantText(what === 'done' ? usualStart : now)
     const tasks = plan.value?.tasks ?? []
-    const earlier = before(tasks, taskId)
+    const earlier = earlierThan(tasks, taskId)
     const begun = instantOf(startAt)
     const presumed = Object.fromEntries(
       tasks
@@ -199,8 +192,10 @@ export const useClockStore = defineStore('clock', () => {
     if (kind === 'from') change({ from: null })
     else if (kind === 'night') change({ night: null })
     else if (kind === 'laid') edit(rest.join(':'), { startAt: undefined })
-    else if (kind === 'away')
-      change({ people: dinner.value.people.map((one) => ({ ...one, from: null })), night: null })
+    else if (kind === 'comes')
+      change({
+        people: dinner.value.people.map((one, at) => (at === Number(rest[0]) ? { ...one, from: null } : one)),
+      })
     else change({ givenUp: [...dinner.value.givenUp, wish] })
   }
 

@@ -1,12 +1,10 @@
-import { evaluate } from '~~/core/evaluation/evaluate'
 import type { Food } from '~~/core/food/food'
 import { planDinner, type Dinner, type PlannedDinner } from '~~/core/planning/dinner'
-import type { Stage } from '~~/core/planning/tasks'
+import { makeDish, type Stage } from '~~/core/planning/tasks'
 import type { Recipe } from '~~/core/recipe/document'
 import { RecipeProblem, type FieldProblem } from '~~/core/recipe/problem'
 import { withFoods } from '~~/core/tables/referenceData'
 import type { PiecePlan } from '~~/core/tray/pieces'
-import { planPieces } from '~~/core/tray/plan'
 import { table } from '~~/data/table'
 import { timeTable } from '~~/data/timeTable'
 
@@ -32,10 +30,7 @@ onmessage = ({ data }: MessageEvent<ClockQuestion>) => {
   const end = Date.now() + searchMilliseconds
   let told = 0
   try {
-    const dishes = data.dishes.map(({ recipe, stage, plan }) => {
-      const evaluation = evaluate(recipe, reference)
-      return { recipe, stage, evaluation, planned: planPieces(recipe, evaluation, plan, reference) }
-    })
+    const dishes = data.dishes.map(({ recipe, stage, plan }) => makeDish(recipe, stage, plan, reference))
     const plan = planDinner({ ...data.dinner, dishes }, reference, timeTable, {
       expired: () => Date.now() > end,
       better: (better) => {

@@ -19,7 +19,7 @@ const STEAMED_OFF = 0.1
 const UPTAKE_SECONDS = 60
 const UPTAKE_GRAMS = 60
 /** Half of a burner's power goes into the pot. Common practice, no source; gas less, induction more. */
-const BURNER_SHARE = 0.5
+export const BURNER_SHARE = 0.5
 /** A usual home burner, in W. Common practice, no source. */
 export const USUAL_BURNER_W = 2000
 /** What the pot gives off at frying heat, which the burner makes good before anything goes in, in kW. Our own choice. */

@@ -84,20 +84,26 @@ export function doughTasks(book: TaskBook): DoughReady {
     })
   }
   const short = family === 'short' || family === 'flaky'
-  const work = short ? 'rub' : 'knead'
-  const mix = book.time('mix').minutes
-  const worked = book.time(work)
+  const mix = book.time('mix')
+  const work = book.time(short ? 'rub' : 'knead')
+  const worked = work.minutes * (short ? 1 : slower)
+  const bloomed = last.endsWith('.bloom')
   last = book.add(short ? 'Rub in the fat, press together' : 'Mix and knead the dough', {
     id: 'dough.knead',
-    time: work,
+    time: {
+      minutes: mix.minutes + worked,
+      low: (mix.low + work.low) / (mix.minutes + worked),
+      high: (mix.high + work.high * (short ? 1 : slower)) / (mix.minutes + worked),
+      why: `${mix.why}, then ${work.why}`,
+      source: work.source,
+    },
+    stated: kneadMinutes === null ? null : kneadMinutes + mix.minutes,
     kind: 'dough',
     hands: true,
     uses: { board: 1 },
-    after: book.after(last, family === 'scalded' ? 'cool-scalded' : /bloom/.test(last) ? 'bloom' : undefined),
+    after: book.after(last, family === 'scalded' ? 'cool-scalded' : bloomed ? 'bloom' : undefined),
     partId,
     ahead: night && family !== 'scalded',
-    minutes: Math.round((kneadMinutes ?? worked.minutes * (short ? 1 : slower)) + mix),
-    ...(kneadMinutes === null ? {} : { why: 'the recipe says how long to knead', source: 'the recipe' }),
   })
   const kneaded = last
   const rest = `rest-${family}`
@@ -184,25 +190,23 @@ function risen(book: TaskBook, kneaded: string, partId: string | null, slower: n
   const { roomC } = book.around
   const stated = statedRises(book).first
   const usual = book.time('rise')
-  // A recipe's rise is meant for an ordinary room; a colder one takes longer all the same.
-  const minutes =
-    stated === null
-      ? riseMinutes(usual.minutes, roomC) * Math.sqrt(slower)
-      : (stated * riseMinutes(1, roomC)) / riseMinutes(1, STATED_ROOM_C)
+  const room = `the room has ${Math.round(roomC)} °C`
   const id = book.add('Dough rises to double', {
     id: 'dough.rise',
-    time: 'rise',
+    // A recipe's rise is meant for an ordinary room; a colder one takes longer all the same.
+    time: {
+      minutes:
+        stated === null
+          ? riseMinutes(usual.minutes, roomC) * Math.sqrt(slower)
+          : (stated * riseMinutes(1, roomC)) / riseMinutes(1, STATED_ROOM_C),
+      low: usual.low / usual.minutes,
+      high: usual.high / usual.minutes,
+      why: stated === null ? `${usual.why}; ${room}` : `the recipe says ${Math.round(stated)} min; ${room}`,
+      source: stated === null ? usual.source : 'the recipe, with common practice for the room',
+    },
     kind: 'rise',
     after: book.after(kneaded),
     partId,
-    minutes: Math.round(minutes),
-    lowMinutes: Math.round(minutes * 0.7),
-    highMinutes: Math.round(minutes * 1.4),
-    why:
-      stated === null
-        ? `${usual.why}; the room has ${Math.round(roomC)} °C`
-        : `the recipe says ${Math.round(stated)} min; the room has ${Math.round(roomC)} °C`,
-    source: stated === null ? usual.source : 'the recipe, with common practice for the room',
   })
   return { id, row: 'rise', leavened: null }
 }

@@ -27,7 +27,7 @@ export const gramsOf = ({ dish }: Pick<TaskBook, 'dish'>, partId: string): numbe
     .reduce((sum, part) => sum + part.grams, 0)
 
 /** "For the pumpkin filling" as it stands within a sentence: "pumpkin filling". */
-export const within = (name: string): string => {
+export const inSentence = (name: string): string => {
   const plain = name
     .trim()
     .replace(/^(?:for|to make)\s+(?:the\s+)?/i, '')
@@ -65,14 +65,16 @@ function partTasks(book: TaskBook, part: Part, needs: readonly string[], name: s
   const weigh = book.time('weigh').minutes * Math.max(2, part.lines.length)
   let last = book.add(`Cut and weigh the ${name}`, {
     id: `${key}.chop`,
-    time: 'chop',
+    time: {
+      minutes: Math.max(2, chop + weigh),
+      low: 0.6,
+      high: 1.6,
+      why: `${Math.round(grams)} g to clean and cut, about 40 g a minute, and ${part.lines.length} to weigh`,
+      source: book.time('chop').source,
+    },
     kind: 'chop',
     hands: true,
     uses: { board: 1 },
-    minutes: Math.max(2, Math.round(chop + weigh)),
-    lowMinutes: Math.max(1, Math.round((chop + weigh) * 0.6)),
-    highMinutes: Math.round((chop + weigh) * 1.6) + 1,
-    why: `${Math.round(grams)} g to clean and cut, about 40 g a minute, and ${part.lines.length} to weigh`,
     ...shared,
   })
   const own = part.lines.find((line) => line.cookedBy !== null && line.cookedBy !== 'raw')
@@ -101,24 +103,22 @@ function partTasks(book: TaskBook, part: Part, needs: readonly string[], name: s
   if (part.into !== null) return last
   const stated = book.stated('cool-minutes', part.id) ?? book.stated('cool-minutes', null)
   const cooling = spreadInFridge(gramsOf(book, part.id))
-  const minutes = Math.round(coolingMinutes(HOT_C, CLOSED_IN_C, cooling))
   return book.add(`Cool the ${name}, spread flat`, {
     id: `${key}.cool`,
-    time: 'mix-filling',
+    time: {
+      minutes: coolingMinutes(HOT_C, CLOSED_IN_C, cooling),
+      low: 0.6,
+      high: 2,
+      why: `from ${HOT_C} to ${CLOSED_IN_C} °C, ${Math.round(cooling.depthMm)} mm deep in the fridge`,
+      source: "Newton's law of cooling, handbook orders from memory",
+    },
+    stated,
     kind: 'cool',
     uses: { fridge: 1 },
     after: [
       { id: last, minMinutes: 0, maxMinutes: 10, why: 'spread out at once, so that it does not stay warm' },
     ],
     ...shared,
-    minutes: stated === null ? minutes : Math.round(stated),
-    lowMinutes: Math.round(minutes * 0.6),
-    highMinutes: Math.round(minutes * 2),
-    why:
-      stated === null
-        ? `from ${HOT_C} to ${CLOSED_IN_C} °C, ${Math.round(cooling.depthMm)} mm deep in the fridge`
-        : 'the recipe says so',
-    source: stated === null ? "Newton's law of cooling, handbook orders from memory" : 'the recipe',
   })
 }
 
@@ -128,10 +128,10 @@ export function fillingTasks(book: TaskBook): Map<string, string> {
   const ready = new Map<string, string>()
   for (const part of parts) {
     if (part.kind !== 'filling' || part.into !== null || !part.lines.length) continue
-    const name = within(part.name)
+    const name = inSentence(part.name)
     const components = parts
       .filter((one) => one.into === part.id && one.lines.length)
-      .map((one) => partTasks(book, one, [], within(one.name)))
+      .map((one) => partTasks(book, one, [], inSentence(one.name)))
     ready.set(part.id, partTasks(book, part, components, name))
   }
   return ready

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { timeTable } from '../../data/timeTable'
 import { demoRecipe } from '../../test/demo'
-import { dinnerOf, dishOf as dishIn } from '../../test/dinner'
+import { dinnerOf } from '../../test/dinner'
 import { recipeOf, reference } from '../../test/helpers'
 import type { Recipe } from '../recipe/document'
 import { planDinner } from './dinner'
 import { foodSafetyOf, LIMIT_MINUTES } from './foodSafety'
-import type { Task } from './tasks'
+import { makeDish, type Task } from './tasks'
 
-const dishOf = (recipe: Recipe) => dishIn(recipe, reference)
+const dishOf = (recipe: Recipe) => makeDish(recipe, 'fresh', null, reference)
 const meat = {
   ...recipeOf(
     {
@@ -74,6 +74,40 @@ describe('minutes between 5 and 57 °C', () => {
     const cooling = warm!.terms.find(({ says }) => says.includes('cools'))!
     expect(cooling.minutes).toBeGreaterThan(20)
     expect(cooling.minutes).toBeLessThan(48)
+  })
+
+  it('of a filling too deep to cool in time are a caution by the rule for cooling', () => {
+    const batch = recipeOf(
+      {
+        shell: [
+          ['plain-flour', 9000],
+          ['water', 4800],
+        ],
+        filling: [['minced-pork', 15_000]],
+      },
+      { way: 'steam', pieces: 300 },
+    )
+    const much = {
+      ...batch,
+      parts: batch.parts.map((part, n) => (n === 1 ? { ...part, cookedBy: 'fry' as const } : part)),
+    }
+    const filling = much.parts[1]!.id
+    const own = (kind: Task['kind'], start: number, end: number) => ({
+      task: { kind, dish: 0, partId: filling, batch: 0, id: `1.${kind}` } as Task,
+      start,
+      end,
+    })
+    const timed = [
+      own('chop', 600, 580),
+      own('cook-filling', 580, 560),
+      own('shape', 200, 190),
+      own('cook', 190, 170),
+    ]
+    expect(foodSafetyOf([dishOf(much)], timed, reference)[0]!.caution).toMatch(
+      /^it cools too slowly, spread it flatter.*3-501\.14/,
+    )
+    const little = foodSafetyOf([dishOf(meat)], timed, reference)[0]
+    expect(little?.caution ?? '').not.toContain('flatter')
   })
 
   it('are not counted for what needs neither fridge nor heat', () => {

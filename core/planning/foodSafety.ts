@@ -3,7 +3,7 @@ import type { Recipe } from '../recipe/document'
 import { foodOf } from '../recipe/lines'
 import type { ReferenceData } from '../tables/referenceData'
 import type { Dish, Task } from './tasks'
-import { gramsOf, within } from './fillingTasks'
+import { gramsOf, inSentence } from './fillingTasks'
 import { coolingMinutes, HOT_C, spreadInFridge, type Cooling } from './warmth'
 
 /** US FDA Food Code 2022, 3-501.19 (B): food may be out of temperature control for 4 h at most, then it is thrown away. */
@@ -92,15 +92,14 @@ export function foodSafetyOf(
           minutes: chopped.start - chopped.end + (cooked ? 0 : raw.start - raw.end),
         })
       const firstShaped = Math.max(...shaped.map(({ start }) => start))
-      let slow = ''
+      let slow = false
       if (cooked) {
         const minutes = cooked.end - firstShaped
         const cooling = spreadInFridge(gramsOf({ dish }, part.id))
         terms.push({ says: 'while it cools', minutes: coolingWarm(minutes, cooling) })
         const to21 = coolingMinutes(DANGER_FROM_C, 21, cooling)
         const to5 = coolingMinutes(DANGER_FROM_C, DANGER_UNTIL_C, cooling)
-        if (to21 > TO_21C_MINUTES || (minutes > TO_5C_MINUTES && to5 > TO_5C_MINUTES))
-          slow = 'it cools too slowly: spread it flatter'
+        slow = to21 > TO_21C_MINUTES || (minutes > TO_5C_MINUTES && to5 > TO_5C_MINUTES)
       }
       const batches = new Set(shaped.map(({ task }) => task.batch))
       const heat = own.filter(
@@ -117,16 +116,20 @@ export function foodSafetyOf(
       const over = minutesWarm > LIMIT_MINUTES
       return [
         {
-          food: within(part.name).replace(/^./, (first) => first.toUpperCase()),
+          food: inSentence(part.name).replace(/^./, (first) => first.toUpperCase()),
           dish: at,
           partId: part.id,
           minutesWarm,
           limitMinutes: LIMIT_MINUTES,
           terms: terms.map(({ says, minutes }) => ({ says, minutes: Math.round(minutes) })),
-          caution: over
-            ? `${minutesWarm} min between 5 and 57 °C, more than the ${LIMIT_MINUTES} of FDA Food Code 3-501.19: keep part of it in the fridge until it is closed in`
-            : slow &&
-              `${slow} (57 to 21 °C within ${TO_21C_MINUTES} min, to 5 °C within ${TO_5C_MINUTES}: FDA Food Code 3-501.14)`,
+          caution: [
+            over &&
+              `${minutesWarm} min between 5 and 57 °C, more than the ${LIMIT_MINUTES} of FDA Food Code 3-501.19: keep part of it in the fridge until it is closed in`,
+            slow &&
+              `it cools too slowly, spread it flatter: 57 to 21 °C within ${TO_21C_MINUTES} min, to 5 °C within ${TO_5C_MINUTES} (FDA Food Code 3-501.14)`,
+          ]
+            .filter(Boolean)
+            .join('; '),
         },
       ]
     }),

@@ -1,20 +1,14 @@
-import { ORIGIN_WORDS } from '../diet/diets'
-import { EU_ALLERGENS } from '../food/food'
-import { allLines, foodOf } from '../recipe/lines'
+import { allLines } from '../recipe/lines'
 import type { ReferenceData } from '../tables/referenceData'
+import { heldBy } from '../tray/apart'
 import type { Dish, Task } from './tasks'
 import { timeOf, type UsualTimes } from './times'
 
-/** What of a dish somebody may have to keep away from: animal foods and allergens, in words. */
-function holds({ recipe }: Dish, reference: ReferenceData): Set<string> {
-  const held = new Set<string>()
-  for (const { line } of allLines(recipe)) {
-    const food = foodOf(line, reference.foods)
-    for (const one of food?.origins ?? []) held.add(ORIGIN_WORDS[one])
-    for (const one of food?.allergens ?? []) held.add(EU_ALLERGENS[one].toLowerCase())
-  }
-  return held
-}
+const holds = ({ recipe }: Dish, { foods }: ReferenceData): Set<string> =>
+  heldBy(
+    allLines(recipe).map(({ line }) => line),
+    foods,
+  )
 
 /** More dishes than this are put in one order only. */
 const MAX_PERMUTED = 4

@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { timeTable } from '../../data/timeTable'
 import { demo, demoRecipe } from '../../test/demo'
-import { dinnerOf, dishOf as dishIn, ME } from '../../test/dinner'
+import { dinnerOf, ME } from '../../test/dinner'
 import { reference } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
 import { corpus } from '../../test/readingCorpus'
 import { readRecipe } from '../reading/readRecipe'
-import type { Recipe } from '../recipe/document'
+import { newLine, type Recipe } from '../recipe/document'
 import { planDinner, type Dinner, type PlannedDinner, type PlannedTask } from './dinner'
-import { STAGES, type Stage } from './tasks'
+import { makeDish, STAGES, type Stage } from './tasks'
 import { timesFromRows } from './times'
 
-const dishOf = (recipe: Recipe, stage?: Stage) => dishIn(recipe, reference, stage)
+const dishOf = (recipe: Recipe, stage: Stage = 'fresh') => makeDish(recipe, stage, null, reference)
 const plan = (dinner: Dinner) => {
   let looks = 0
   return planDinner(dinner, reference, timeTable, { expired: () => ++looks > 20_000 })
@@ -72,6 +72,9 @@ describe('a plan of one dish', () => {
         expect(one.why, one.id).not.toBe('')
         expect(one.source, one.id).not.toBe('')
         expect(one.minutes).toBeGreaterThanOrEqual(one.kind === 'serve' ? 0 : 1)
+        // What is usual holds what is taken.
+        expect(one.lowMinutes, one.id).toBeLessThanOrEqual(one.minutes)
+        expect(one.highMinutes, one.id).toBeGreaterThanOrEqual(one.minutes)
       }
     const buns = plan(dinnerOf([dishOf(demoRecipe('caraway'))]))
     expect(demoRecipe('caraway').method[task(buns, 'dough.rise').step!]).toMatch(/double/)
@@ -120,6 +123,31 @@ describe('a plan of one dish', () => {
     }
   })
 
+  it('fries what was boiled in as many rounds as the pan takes, and heats each by its own heat', () => {
+    const { recipe } = readRecipe(
+      'Makes 30\nDough\n500 g plain flour\n250 g water\n8 g salt\nFilling\n600 g potatoes\nFill, fold, boil 5 minutes, then shallow-fry 6 minutes.',
+      reference.foods,
+    )
+    const dish = dishOf({
+      ...recipe,
+      cooking: {
+        ...recipe.cooking,
+        way: 'boil',
+        minutes: 5,
+        andThen: { way: 'shallow-fry', temperatureC: null, minutes: 6 },
+      },
+    })
+    const planned = plan(dinnerOf([dish]))
+    const [pot, pan] = dish.planned.batches
+    const first = Math.min(pot!.perBatch, 30)
+    const rounds = Math.ceil(first / pan!.perBatch)
+    expect(task(planned, 'second.1').minutes).toBe(
+      Math.round(rounds * pan!.cookMinutes + (rounds - 1) * pan!.betweenMinutes),
+    )
+    expect(task(planned, 'cook.hot').why).toContain(`${pot!.litres} l of water`)
+    expect(task(planned, 'second.hot').name).toBe('Heat the pan')
+  })
+
   it('goes as far as the freezer, and comes out of it with longer cooking', () => {
     const pies = demoRecipe('curd-leek')
     const frozen = tasksOf(plan(dinnerOf([dishOf(pies, 'freeze')])))
@@ -134,8 +162,8 @@ describe('a plan of one dish', () => {
   })
 
   it('leaves to the evening before what can be done then', () => {
-    const night = { from: 1470, until: 1260 }
-    const dinner = dinnerOf([dishOf(demoRecipe('caraway'), 'night-before')], { night, backAt: 180 })
+    const night = { from: 1470, until: 1260, backAt: 180 }
+    const dinner = dinnerOf([dishOf(demoRecipe('caraway'), 'night-before')], { night })
     const planned = plan(dinner)
     expect(broken(dinner, planned)).toEqual([])
     for (const one of tasksOf(planned).filter(({ ahead }) => ahead))
@@ -147,8 +175,8 @@ describe('a plan of one dish', () => {
 
   it.each(demo)('of $name leaves the evening before and a return at five in peace', ({ recipe }) => {
     // Eight to half past ten the evening before, back at five, on the table at half past seven.
-    const night = { from: 1410, until: 1260 }
-    const dinner = dinnerOf([dishOf(recipe, 'night-before')], { night, backAt: 150, roomC: 22 })
+    const night = { from: 1410, until: 1260, backAt: 150 }
+    const dinner = dinnerOf([dishOf(recipe, 'night-before')], { night, roomC: 22 })
     const planned = plan(dinner)
     expect(broken(dinner, planned)).toEqual([])
     for (const one of tasksOf(planned).filter(({ hands }) => hands))
@@ -231,6 +259,41 @@ describe('a dinner', () => {
     const planned = plan(dinner)
     expect(broken(dinner, planned)).toEqual([])
     expect(tasksOf(planned).some(({ person }) => person === 1)).toBe(true)
+  })
+
+  it('with a helper is proven only where no sharing out of the closing is shorter', () => {
+    let proven = 0
+    for (const from of [null, 90, 60, 30])
+      for (const pick of [[0], [1], [2], [0, 1], [1, 2]]) {
+        const dishes = pick.map((at) => three[at]!)
+        const helped = dinnerOf(dishes, { people: [ME, { name: 'Helper', from, does: 'shaping' }] })
+        const planned = plan(helped)
+        expect(broken(helped, planned)).toEqual([])
+        // A second cook who can do everything is never slower than one who only closes.
+        const cook = plan(dinnerOf(dishes, { people: [ME, { name: 'Cook', from, does: 'everything' }] }))
+        expect(planned.boundMinutes).toBeGreaterThanOrEqual(cook.proven ? cook.makespanMinutes! : 0)
+        expect(planned.makespanMinutes!).toBeLessThanOrEqual(plan(dinnerOf(dishes)).makespanMinutes!)
+        if (!planned.proven) continue
+        proven++
+        expect(planned.boundMinutes).toBe(planned.makespanMinutes)
+      }
+    expect(proven).toBeGreaterThan(15)
+  })
+
+  it('takes a dish with something unknown in it for one that may hold anything', () => {
+    const plain = { ...demoRecipe('plantain'), title: 'Plain' }
+    const shell = plain.parts.find(({ kind }) => kind === 'shell')!
+    const strange = {
+      ...plain,
+      title: 'Strange',
+      parts: plain.parts.map((part) =>
+        part === shell
+          ? { ...part, lines: [...part.lines, newLine({ id: 'x', raw: '20 g glimmer', grams: 20 })] }
+          : part,
+      ),
+    }
+    const planned = plan(dinnerOf([dishOf(strange), dishOf(plain)], { keepApart: true }))
+    expect(planned.warnings.join()).toContain('Plain is worked before Strange')
   })
 
   it('keeps dishes apart: what holds least first, or cleaned between, and promises nothing', () => {

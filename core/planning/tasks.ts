@@ -1,8 +1,10 @@
-import type { Evaluation } from '../evaluation/evaluate'
+import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
 import type { FactKind } from '../recipe/vocabulary'
 import type { ReferenceData } from '../tables/referenceData'
-import type { PlannedPieces } from '../tray/pieces'
+import { METHOD_OF } from '../tray/making'
+import type { PiecePlan, PlannedPieces } from '../tray/pieces'
+import { planPieces } from '../tray/plan'
 import { timeOf, type UsualTime, type UsualTimes } from './times'
 import { stepOf } from './steps'
 
@@ -91,6 +93,37 @@ export interface Dish {
   stage: Stage
 }
 
+/** Of what is cooked from the freezer, and of what comes from the board. */
+const FROZEN_C = -18
+const BOARD_C = 20
+
+/**
+ * A recipe as a dish of a dinner: judged, and divided into pieces as is usual for its shape where a plan says nothing.
+ *
+ * @throws RecipeProblem for a recipe or plan that cannot be
+ */
+export function makeDish(
+  recipe: Recipe,
+  stage: Stage,
+  plan: Partial<PiecePlan> | null,
+  reference: ReferenceData,
+): Dish {
+  const evaluation = evaluate(recipe, reference)
+  const usual = { method: METHOD_OF[recipe.shape], startC: BOARD_C }
+  const pieces = { ...usual, ...plan, ...(stage === 'from-frozen' ? { startC: FROZEN_C } : {}) }
+  return { recipe, stage, evaluation, planned: planPieces(recipe, evaluation, pieces, reference) }
+}
+
+/** A time that is reckoned for these amounts, instead of a row of the table. */
+export interface Reckoned {
+  minutes: number
+  /** How far off it may be, as shares of it. */
+  low: number
+  high: number
+  why: string
+  source: string
+}
+
 /** The room and the fire. */
 export interface Surroundings {
   roomC: number
@@ -130,7 +163,7 @@ export class TaskBook {
   }
 
   /**
-   * Adds a task by a row of the times: so often its minutes, unless the recipe says how long.
+   * Adds a task. How long it takes says the recipe, or else a row of the times, so often; or it is reckoned.
    *
    * @returns its id
    */
@@ -144,36 +177,49 @@ export class TaskBook {
       stated = null,
       ...more
     }: Pick<Task, 'kind'> &
-      Partial<Omit<Task, 'name' | 'dish'>> & {
+      Partial<Omit<Task, 'name' | 'dish' | 'minutes' | 'lowMinutes' | 'highMinutes' | 'source'>> & {
         id: string
-        time: string
+        time: string | Reckoned
         times?: number
         stated?: number | null
       },
   ): string {
-    const usual = this.time(time)
-    const whole = (minutes: number) => Math.max(1, Math.round(minutes))
     const own = `${this.at + 1}.${id}`
     this.tasks.push({
       id: own,
       dish: this.at,
       name,
       kind,
-      minutes: whole(stated ?? usual.minutes * times),
-      lowMinutes: whole(stated === null ? usual.low * times : Math.min(stated, usual.low * times)),
-      highMinutes: whole(stated === null ? usual.high * times : Math.max(stated, usual.high * times)),
+      ...this.lasting(time, times, stated),
       hands: false,
       uses: {},
       after: [],
       step: stepOf(kind, this.dish.recipe, more.partId ?? null),
-      why: stated === null ? usual.why : 'the recipe says so',
-      source: stated === null ? usual.source : 'the recipe',
       partId: null,
       batch: null,
       ahead: false,
       ...more,
     })
     return own
+  }
+
+  private lasting(time: string | Reckoned, times: number, stated: number | null) {
+    const whole = (minutes: number) => Math.max(1, Math.round(minutes))
+    const usual = typeof time === 'string' ? this.time(time) : null
+    const [minutes, low, high] =
+      typeof time === 'string'
+        ? [usual!.minutes * times, usual!.low * times, usual!.high * times]
+        : [time.minutes, time.minutes * time.low, time.minutes * time.high]
+    const { why, source } = usual ?? (time as Reckoned)
+    if (stated === null)
+      return { minutes: whole(minutes), lowMinutes: whole(low), highMinutes: whole(high), why, source }
+    return {
+      minutes: whole(stated),
+      lowMinutes: whole(Math.min(stated, low)),
+      highMinutes: whole(Math.max(stated, high)),
+      why: 'the recipe says so',
+      source: 'the recipe',
+    }
   }
 
   /** The wait after a task: as long as a row of the times lets it. */

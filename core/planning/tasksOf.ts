@@ -1,7 +1,8 @@
 import type { ReferenceData } from '../tables/referenceData'
 import { doughTasks } from './doughTasks'
 import { fillingTasks } from './fillingTasks'
-import { shapingTasks, type Holding } from './shapingTasks'
+import type { Holding } from './cookingTasks'
+import { shapingTasks } from './shapingTasks'
 import { TaskBook, type Dish, type Surroundings, type Task, type TaskKind } from './tasks'
 import type { UsualTimes } from './times'
 
@@ -56,7 +57,7 @@ export function tasksOf(
               ahead: dish.stage === 'night-before',
             },
           ),
-          mostMinutes: 10_000,
+          mostMinutes: null,
           why: '',
         })
     if (!frozen) uncoveredSteps(book)

@@ -1,3 +1,5 @@
+import { BURNER_SHARE } from '../cooking/oilHeat'
+
 /**
  * How a filling cools, how a dough rises with the warmth of the room, and how long ovens, oil and water take to be hot.
  */
@@ -64,8 +66,6 @@ export const ovenMinutes = (temperatureC: number, roomC: number): number =>
 const OIL_KJ_PER_LITRE_K = 0.9 * 2.1
 /** Water: 4.19 kJ/(kg K), handbook value. */
 const WATER_KJ_PER_LITRE_K = 4.19
-/** Of a burner's power this share goes into the pot. Common practice, no source. */
-const BURNER_SHARE = 0.5
 
 /** Minutes for a burner to heat litres of oil or water. */
 export function potMinutes(

@@ -139,17 +139,20 @@ describe('the schedule', () => {
   })
 
   it('breaks no rule in larger kitchens, and its bound is not above it', () => {
+    let planned = 0
     fc.assert(
       fc.property(kitchen(24, 20), (asked) => {
         let looks = 0
         const found = schedule(asked, { expired: () => ++looks > 3000 })
         if (!found.placed) return
+        planned++
         expect(brokenRules(asked, found.placed)).toEqual([])
         expect(found.boundMinutes).toBeLessThanOrEqual(found.makespanMinutes!)
         if (found.proven) expect(found.boundMinutes).toBe(found.makespanMinutes)
       }),
       { numRuns: 60, seed: 11 },
     )
+    expect(planned).toBeGreaterThan(20)
   })
 
   // The independent check: HiGHS, a mixed-integer solver of its own (npm "highs", MIT), on a time-indexed programme.

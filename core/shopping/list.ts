@@ -1,5 +1,5 @@
 import type { Price, PriceBook } from '../cost/costOf'
-import { EU_ALLERGENS, type Allergen, type Food, type Foods } from '../food/food'
+import { EU_ALLERGENS, type Food, type Foods } from '../food/food'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
 import { SECTIONS, sectionOf, type Section } from './sections'
@@ -24,6 +24,8 @@ export interface ShoppingItem {
   /** In packs of the price book; null where it knows none. */
   packs: { number: number; grams: number; cost: number; leftGrams: number } | null
   allergens: string[]
+  /** What only the packet can rule out. */
+  mayContain: string[]
   /** Recipes that want it. */
   forTitles: string[]
   /** What may be bought instead. */
@@ -87,10 +89,10 @@ export function shoppingList(
   const lines = wants.flatMap(({ recipe }) =>
     allLines(recipe).map(({ line }) => ({ line, food: foodOf(line, foods), title: recipe.title })),
   )
-  const wantedBy = (foodId: string) =>
-    wants
-      .filter((want) => takenBy([want], foods).some((one) => one.foodId === foodId))
-      .map(({ recipe }) => recipe.title)
+  const taken = wants.map((want) => ({
+    title: want.recipe.title,
+    foodIds: new Set(takenBy([want], foods).map(({ foodId }) => foodId)),
+  }))
   const items = takenBy(wants, foods).flatMap(({ foodId, grams }): ShoppingItem[] => {
     const food = foods.get(foodId)
     if (!food || grams <= 0) return []
@@ -114,8 +116,9 @@ export function shoppingList(
         buyGrams,
         count: countOf(food, buyGrams || neededGrams),
         packs: packsOf(prices.get(foodId), buyGrams),
-        allergens: food.allergens.map((one: Allergen) => EU_ALLERGENS[one]),
-        forTitles: wantedBy(foodId),
+        allergens: food.allergens.map((one) => EU_ALLERGENS[one]),
+        mayContain: food.possibleAllergens.map((one) => EU_ALLERGENS[one]),
+        forTitles: taken.filter(({ foodIds }) => foodIds.has(foodId)).map(({ title }) => title),
         or: [...new Set(or)],
         old,
       },

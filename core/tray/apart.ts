@@ -1,6 +1,6 @@
 import { ORIGIN_WORDS } from '../diet/diets'
 import { EU_ALLERGENS, type Foods } from '../food/food'
-import type { Recipe } from '../recipe/document'
+import type { Line, Recipe } from '../recipe/document'
 import { foodOf } from '../recipe/lines'
 
 /** Marks by which pieces of one dough are told apart, cooked or not. Common practice, no source. */
@@ -11,18 +11,16 @@ export type Mark = (typeof MARKS)[number]
 export const marksOf = <T>(fillings: readonly T[]): (T & { mark: Mark })[] =>
   fillings.length > 1 ? fillings.map((one, at) => ({ ...one, mark: MARKS[at % MARKS.length]! })) : []
 
-/** What a filling holds that somebody may have to keep away from: animal foods and allergens. */
-function heldBy(recipe: Recipe, partId: string, foods: Foods): Set<string> {
+/** What lines hold that somebody may have to keep away from, in words: animal foods and allergens. */
+export function heldBy(lines: readonly Line[], foods: Foods): Set<string> {
   const held = new Set<string>()
-  for (const part of recipe.parts)
-    if (part.id === partId || part.into === partId)
-      for (const line of part.lines) {
-        const food = foodOf(line, foods)
-        for (const one of food?.origins ?? []) held.add(ORIGIN_WORDS[one])
-        for (const one of food?.allergens ?? []) held.add(EU_ALLERGENS[one].toLowerCase())
-        // Of what is not known nothing can be ruled out.
-        if (!food || !food.originKnown) held.add('something not known')
-      }
+  for (const line of lines) {
+    const food = foodOf(line, foods)
+    for (const one of food?.origins ?? []) held.add(ORIGIN_WORDS[one])
+    for (const one of food?.allergens ?? []) held.add(EU_ALLERGENS[one].toLowerCase())
+    // Of what is not known nothing can be ruled out.
+    if (!food || !food.originKnown) held.add('something not known')
+  }
   return held
 }
 
@@ -37,7 +35,16 @@ export function orderApart(
   partIds: readonly string[],
   foods: Foods,
 ): { partId: string; brings: string[] }[] {
-  const held = partIds.map((partId) => ({ partId, holds: heldBy(recipe, partId, foods) }))
+  const held = partIds.map((partId) => {
+    const own = recipe.parts.filter((part) => part.id === partId || part.into === partId)
+    return {
+      partId,
+      holds: heldBy(
+        own.flatMap((part) => part.lines),
+        foods,
+      ),
+    }
+  })
   held.sort((a, b) => a.holds.size - b.holds.size)
   const had = new Set<string>()
   return held.map(({ partId, holds }, at) => {

@@ -73,7 +73,7 @@ const GROWS: Readonly<Record<CookwareKind, number>> = {
 }
 
 /** Minutes where the recipe gives none, and those between two batches. Common practice, no source. */
-const USUAL_MINUTES: Readonly<Record<CookingWay, number>> = {
+export const USUAL_MINUTES: Readonly<Record<CookingWay, number>> = {
   bake: 22,
   'deep-fry': 5,
   'shallow-fry': 8,
@@ -122,7 +122,10 @@ export interface CookedBatch {
   kind: CookwareKind
   perBatch: number
   batches: number
-  /** Cooking and what comes between two batches. */
+  cookMinutes: number
+  /** From the end of one batch to the beginning of the next. */
+  betweenMinutes: number
+  /** Both together. */
   minutesEach: number
   totalMinutes: number
   /** One tray or tier, from above: from its corner, or from the middle of what is round. */
@@ -135,6 +138,8 @@ export interface CookedBatch {
   lengthMm: number | null
   diameterMm: number | null
   count: number
+  /** Of water or oil in it. */
+  litres?: number
   oilDepthMm?: number
   oilRiseMm?: number
   oilDropC?: number
@@ -264,6 +269,7 @@ export function batchesIn(asked: ToCook, given: Cookware, at: number): CookedBat
       1,
       Math.min(perBatch, Math.floor((GRAMS_PER_LITRE_WATER * litres) / asked.pieceGrams)),
     )
+    extra = { litres: round1(litres) }
     warnings.push(`About ${round1(litres)} l of water; half a cup of cold water checks it when it boils up`)
     warnings.push('Done 2 to 3 min after they float; lift one out and cut it')
   }
@@ -279,6 +285,7 @@ export function batchesIn(asked: ToCook, given: Cookware, at: number): CookedBat
     const { pieces, oil } = intoOil(asked, ware, perBatch)
     perBatch = pieces
     extra = {
+      litres: round1(ware.oilMl! / 1000),
       oilDepthMm: round1(oil.depthMm),
       oilRiseMm: round1(oil.riseMm),
       oilDropC: round1(oil.dropC),
@@ -316,6 +323,8 @@ export function batchesIn(asked: ToCook, given: Cookware, at: number): CookedBat
     kind: ware.kind,
     perBatch,
     batches,
+    cookMinutes: round1(minutes),
+    betweenMinutes: round1(between),
     minutesEach: round1(minutes + between),
     totalMinutes: round1(batches * minutes + (batches - 1) * between),
     layout: laid.places.slice(0, Math.min(asked.pieces, Math.ceil(perBatch / tiers))),

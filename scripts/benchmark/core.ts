@@ -15,7 +15,9 @@ import { corpus } from '../../test/readingCorpus'
 import { planDinner } from '../../core/planning/dinner'
 import { timesFromRows } from '../../core/planning/times'
 import { schedule } from '../../core/schedule/schedule'
-import { dinnerOf, dishOf, ME } from '../../test/dinner'
+import { makeDish } from '../../core/planning/tasks'
+import { dinnerOf, ME } from '../../test/dinner'
+import { seeded } from '../../test/seeded'
 import { planPieces } from '../../core/tray/plan'
 import { WORST } from '../../test/worstTexts'
 
@@ -107,7 +109,7 @@ const trayPlan = () =>
 /** Three dishes with a filling each, 40 pieces in batches, two cooks: the first plan, and until it is proven. */
 const times = timesFromRows(rows('times'))
 const dishes = [demo[0]!, demo[3]!, demo[4]!].map((one, at) =>
-  dishOf({ ...one, pieces: [14, 14, 12][at]! }, reference),
+  makeDish({ ...one, pieces: [14, 14, 12][at]! }, 'fresh', null, reference),
 )
 const planThree = () => {
   const start = performance.now()
@@ -127,8 +129,7 @@ planThree()
 const threePlans = Array.from({ length: 7 }, planThree)
 /** Problems of twelve tasks on four scarce things, as `core/schedule` makes them up. */
 const twelve = Array.from({ length: 20 }, (_, seed) => {
-  let state = seed + 1
-  const draw = () => (state = (state * 1664525 + 1013904223) >>> 0) / 4294967296
+  const draw = seeded(seed + 1)
   const jobs = Array.from({ length: 12 }, (_, at) => ({
     id: String(at),
     minutes: 1 + Math.floor(draw() * 30),

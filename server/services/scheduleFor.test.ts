@@ -57,5 +57,5 @@ it('somebody who comes only after the dinner is no help, and that is said', () =
     recipes: [{ recipe: demoRecipe('steamed') }],
   })
   expect(tasks).toEqual([])
-  expect(conflict!.wishes.map(({ says }) => says)).toContain('somebody comes only later')
+  expect(conflict!.wishes.map(({ says }) => says)).toContain('Late comes only later')
 })

@@ -1,21 +1,15 @@
-import { evaluate } from '../../core/evaluation/evaluate'
 import { planDinner, type Person } from '../../core/planning/dinner'
 import { readMoment, type Written } from '../../core/planning/localTime'
-import { EQUIPMENT, USUAL_EQUIPMENT, type Dish, type Equipment } from '../../core/planning/tasks'
+import { EQUIPMENT, makeDish, USUAL_EQUIPMENT, type Equipment } from '../../core/planning/tasks'
 import { conflictOf, waitWishes, type Conflict } from '../../core/schedule/conflict'
 import type { ScheduleProblem } from '../../core/schedule/problem'
 import { schedule } from '../../core/schedule/schedule'
 import { withIds } from '../../core/recipe/document'
 import { RecipeProblem } from '../../core/recipe/problem'
 import type { ReferenceData } from '../../core/tables/referenceData'
-import { METHOD_OF } from '../../core/tray/making'
-import { planPieces } from '../../core/tray/plan'
 import { timeTable } from '../../data/timeTable'
 import type { ScheduleAsked } from '../../shared/api/requests'
 import type { ScheduleAnswer } from '../../shared/api/schedule'
-
-const FROZEN_C = -18
-const BOARD_C = 20
 
 const NOT_A_TIME = 'a time is expected, such as "2026-11-26T19:30", "19:30", or minutes as a number'
 
@@ -120,17 +114,9 @@ function ofRecipes(
   reference: ReferenceData,
   expired: () => boolean,
 ): ScheduleAnswer {
-  const dishes = asked.recipes.map(({ recipe, plan, stage }): Dish => {
-    const ready = withIds(recipe)
-    const evaluation = evaluate(ready, reference)
-    const method = METHOD_OF[ready.shape]
-    const pieces = {
-      method,
-      startC: stage === 'from-frozen' ? FROZEN_C : BOARD_C,
-      ...plan,
-    }
-    return { recipe: ready, evaluation, planned: planPieces(ready, evaluation, pieces, reference), stage }
-  })
+  const dishes = asked.recipes.map(({ recipe, plan, stage }) =>
+    makeDish(withIds(recipe), stage, plan ?? null, reference),
+  )
   const people = asked.people?.length
     ? asked.people.map(({ name, from, does }, n): Person => ({
         name,
@@ -154,8 +140,11 @@ function ofRecipes(
       roomC: asked.roomC,
       burnerW: asked.burnerW,
       availableMinutes,
-      night: night && { from: before(night.from, 'night.from'), until: before(night.until, 'night.until') },
-      backAt: night && before(night.backAt, 'night.backAt'),
+      night: night && {
+        from: before(night.from, 'night.from'),
+        until: before(night.until, 'night.until'),
+        backAt: before(night.backAt, 'night.backAt'),
+      },
       keepApart: asked.keepApart,
       edits: Object.fromEntries(Object.entries(asked.minutes).map(([id, minutes]) => [id, { minutes }])),
       begun: {},
