@@ -127,6 +127,14 @@ test.describe('the clock', () => {
     await expect(page.getByRole('alert').first()).toContainText('no oven')
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect(page.getByText('proven')).toBeVisible()
+    await page.getByRole('button', { name: 'Another dinner' }).click()
+    await expect(page.getByText('Add a dish: the clock plans')).toBeVisible()
+    await page.getByText('Earlier dinners').click()
+    await page
+      .getByRole('button', { name: /Leek and bacon buns$/ })
+      .first()
+      .click()
+    await expect(page.getByText('proven')).toBeVisible()
     await page.getByLabel('Time of serving').fill('12:00')
     await page.getByLabel('Time of serving').blur()
     await expect(page.getByText('That time has gone by')).toBeVisible()
@@ -237,5 +245,49 @@ test.describe('the clock', () => {
     expect(planned.proven).toBe(true)
     expect(planned.foodSafety[0]).toMatchObject({ limitMinutes: 240, caution: '' })
     expect(planned.tasks.at(-1)).toMatchObject({ id: 'serve', end: '2026-11-26T19:30:00Z' })
+  })
+
+  test('keeps dinners and the larder by the API, and names what cannot be', async ({ request }) => {
+    const id = crypto.randomUUID()
+    const recipe = await read(request, BUNS)
+    const dinner = {
+      serveAt: '2026-11-26T19:30',
+      timeZone: 'Etc/UTC',
+      people: [{ name: 'Me', from: null, does: 'everything' }],
+      equipment: { board: 2, burner: 4, oven: 1, steamer: 1, fridge: 20, freezer: 10 },
+      roomC: 22,
+      burnerW: 2000,
+      dishes: [{ recipeId: null, recipe, stage: 'fresh', plan: null }],
+    }
+    const put = (data: object) => request.put(`/api/dinners/${id}`, { data: { dinner: data } })
+    expect((await put(dinner)).status()).toBe(200)
+    expect((await put(dinner)).status()).toBe(200)
+    const { dinners } = await (await request.get('/api/dinners')).json()
+    expect(dinners.filter((one: { id: string }) => one.id === id)).toEqual([
+      expect.objectContaining({ serveAt: dinner.serveAt, titles: ['Leek and bacon buns'] }),
+    ])
+    expect((await request.get(`/api/dinners/${id}/calendar.ics`)).status()).toBe(409)
+    for (const [bad, field] of [
+      [{ ...dinner, serveAt: '2026-02-30T19:30' }, 'dinner.serveAt'],
+      [{ ...dinner, timeZone: 'Nowhere/Else' }, 'dinner.timeZone'],
+      [{ ...dinner, people: [] }, 'dinner.people'],
+    ] as const) {
+      const answer = await put(bad)
+      expect(answer.status()).toBe(422)
+      expect((await answer.json()).errors[0].field).toBe(field)
+    }
+    expect((await request.delete(`/api/dinners/${id}`)).status()).toBe(200)
+    expect((await request.get(`/api/dinners/${id}`)).status()).toBe(404)
+
+    const counted = await request.put('/api/stock/leek', { data: { grams: 300, keepsUntil: '2026-12-01' } })
+    expect(await counted.json()).toEqual({ foodId: 'leek', grams: 300, keepsUntil: '2026-12-01', note: '' })
+    const change = (foodId: string, grams: number) =>
+      request.post('/api/stock', { data: { changes: [{ foodId, grams }] } })
+    const { stock } = await (await change('leek', -1000)).json()
+    expect(stock).toContainEqual({ foodId: 'leek', grams: 0, keepsUntil: '2026-12-01', note: '' })
+    expect((await (await change('no-such-food', 5)).json()).errors[0].field).toBe('changes[0].foodId')
+    expect((await request.put('/api/stock/leek', { data: { grams: -1 } })).status()).toBe(422)
+    expect((await request.delete('/api/stock/leek')).status()).toBe(200)
+    expect((await request.delete('/api/stock/leek')).status()).toBe(404)
   })
 })

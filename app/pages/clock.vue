@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn, useMediaQuery } from '@vueuse/core'
 import type { Stage } from '~~/core/planning/tasks'
-import { instantText, momentOfWall, nowMinutes, timeText, wallOf } from '~/logic/evening'
+import { instantText, momentOfWall, nowMinutes, timeText } from '~/logic/evening'
 
 const bench = useBenchStore()
 const clock = useClockStore()
@@ -12,13 +12,8 @@ const nowAt = ref(nowMinutes())
 useIntervalFn(() => (nowAt.value = nowMinutes()), 15_000)
 
 onMounted(async () => {
-  try {
-    if (!bench.recipe) await bench.resume().catch(() => false)
-    if (!clock.dinner.dishes.length && bench.recipe) clock.addDish(bench.recipe, bench.slot.id)
-    else clock.replan()
-  } finally {
-    loading.value = false
-  }
+  await clock.begin()
+  loading.value = false
   const wanted = decodeURIComponent(route.hash.slice(1))
   if (wanted) selected.value = wanted
 })
@@ -48,16 +43,6 @@ const onBench = computed(
       bench.slot.id ? recipeId === bench.slot.id : recipe.title === bench.recipe!.title,
     ),
 )
-const conflict = computed(() => clock.plan?.conflict ?? null)
-const earliest = computed(() =>
-  conflict.value?.laterMinutes == null ? null : clock.serve + conflict.value.laterMinutes,
-)
-const showWhen = (at: number) => {
-  const wall = wallOf(at, zone.value)
-  return wall.slice(0, 10) === clock.dinner.serveAt.slice(0, 10)
-    ? wall.slice(11)
-    : `${wall.slice(11)} on ${wall.slice(0, 10)}`
-}
 const gap = computed(() => {
   const plan = clock.plan
   if (!plan?.tasks || plan.makespanMinutes === null) return ''
@@ -82,9 +67,6 @@ const move = (id: string, start: number) => {
   selected.value = id
   clock.edit(id, { startAt: instantText(clock.serve - start) })
 }
-const serveLater = () => {
-  if (earliest.value !== null) clock.change({ serveAt: wallOf(earliest.value, zone.value) })
-}
 const calendarTrouble = ref('')
 async function calendar() {
   calendarTrouble.value = ''
@@ -94,9 +76,8 @@ async function calendar() {
       'The calendar is made by the server, which does not answer; your plan is kept here'
 }
 const print = () => window.print()
-const cautions = computed(() => (clock.plan?.foodSafety ?? []).filter(({ caution }) => caution))
-const bySoonest = computed(() => [...(shown.value ?? [])].sort((a, b) => b.start - a.start || b.end - a.end))
-const dayOf = (before: number) => wallOf(clock.serve - before, zone.value).slice(0, 10)
+/** What every view of the plan is told. */
+const view = computed(() => ({ serve: clock.serve, zone: zone.value, severalDishes: several.value }))
 useHead({ title: 'Clock · Swap Pocket' })
 usePlaceKeys([
   { key: 'mod+z', says: 'Undo', act: clock.undo },
@@ -146,6 +127,7 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
         </button>
       </p>
       <EveningForm :dinner="clock.dinner" :problems="clock.problems" @change="clock.change" />
+      <EarlierDinners :current="clock.id" @open="clock.open" />
     </div>
 
     <div class="middle">
@@ -153,27 +135,16 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
       <p v-for="problem in clock.problems" :key="problem.field" role="alert">
         <span class="sign stop">cannot be</span> {{ problem.message }}.
       </p>
-      <section v-if="conflict" class="conflict" role="alert">
-        <h2>It cannot be done like this</h2>
-        <template v-if="conflict.wishes.length">
-          <p>These are in each other’s way; without any one of them the rest can be:</p>
-          <ul>
-            <li v-for="wish in conflict.wishes" :key="wish.id">
-              {{ wish.says }}
-              <button type="button" class="opens small" @click="clock.giveUp(wish.id)">
-                Do without<span class="visually-hidden">: {{ wish.says }}</span>
-              </button>
-            </li>
-          </ul>
-        </template>
-        <p v-else-if="!clock.searching">
-          {{ hasPassed ? 'The time of serving has gone by.' : 'There is not enough time left until then.' }}
-        </p>
-        <p v-if="earliest !== null">
-          The earliest dinner with all of it is at <strong>{{ showWhen(earliest) }}</strong>.
-          <Button :label="`Serve at ${showWhen(earliest)}`" size="small" @click="serveLater" />
-        </p>
-      </section>
+      <WhyNot
+        v-if="clock.plan?.conflict"
+        :conflict="clock.plan.conflict"
+        :serve="clock.serve"
+        :zone="zone"
+        :past="hasPassed"
+        :searching="clock.searching"
+        @give-up="clock.giveUp"
+        @serve-at="clock.change({ serveAt: $event })"
+      />
       <p v-if="overdue && tasks" class="late no-print">
         <span class="sign watch">late</span> Something should have begun.
         <button type="button" class="opens" @click="clock.replan">Plan again from now</button>
@@ -188,53 +159,31 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
         </p>
         <NowNext
           v-if="narrow"
+          v-bind="view"
           :tasks="shown"
-          :serve="clock.serve"
-          :zone="zone"
           :now="now"
-          :several-dishes="several"
           @select="selected = $event"
           @mark="clock.mark"
         />
         <EveningChart
           v-else
+          v-bind="view"
           :class="{ stale: !tasks }"
           :tasks="shown"
           :people="clock.dinner.people"
-          :serve="clock.serve"
-          :zone="zone"
           :now="now"
           :selected="selected"
-          :several-dishes="several"
           @select="selected = $event"
           @move="move"
         />
-        <section class="all" :class="{ stale: !tasks }" aria-labelledby="all-title">
-          <h2 id="all-title">Everything in its order</h2>
-          <ol>
-            <li
-              v-for="(one, at) in bySoonest"
-              :key="one.id"
-              :class="{ self: !one.hands, done: one.state === 'done' }"
-            >
-              <strong v-if="at === 0 || dayOf(one.start) !== dayOf(bySoonest[at - 1]!.start)" class="day">{{
-                dayOf(one.start)
-              }}</strong>
-              <b>{{ time(one.start) }}</b>
-              <button type="button" class="plain" @click="selected = one.id">
-                {{ several && one.kind !== 'serve' ? `${one.dish + 1} · ` : '' }}{{ one.name }}
-              </button>
-              <span class="soft small"
-                >{{ one.kind === 'serve' ? '' : `${one.minutes} min`
-                }}{{
-                  one.person !== null && clock.dinner.people.length > 1
-                    ? `, ${clock.dinner.people[one.person]!.name}`
-                    : ''
-                }}</span
-              >
-            </li>
-          </ol>
-        </section>
+        <InOrder
+          v-bind="view"
+          class="all"
+          :class="{ stale: !tasks }"
+          :tasks="shown"
+          :people="clock.dinner.people"
+          @select="selected = $event"
+        />
       </template>
     </div>
 
@@ -254,35 +203,18 @@ const hasPassed = computed(() => momentOfWall(clock.dinner.serveAt, zone.value) 
       />
       <NowNext
         v-if="tasks && !narrow"
+        v-bind="view"
         class="no-print"
         :tasks="tasks"
-        :serve="clock.serve"
-        :zone="zone"
         :now="now"
-        :several-dishes="several"
         @select="selected = $event"
         @mark="clock.mark"
       />
-      <section v-if="clock.plan?.foodSafety.length && tasks" aria-labelledby="warm-title">
-        <h2 id="warm-title">Between 5 and 57 °C</h2>
-        <details v-for="food in clock.plan.foodSafety" :key="`${food.dish} ${food.partId}`">
-          <summary>
-            {{ several ? `${food.dish + 1} · ` : '' }}{{ food.food }}:
-            <strong>{{ food.minutesWarm }} min</strong> of {{ food.limitMinutes }}
-            <span v-if="food.caution" class="sign stop">too long</span>
-          </summary>
-          <p v-for="term in food.terms" :key="term.says" class="small">
-            {{ term.says }}: {{ term.minutes }} min
-          </p>
-        </details>
-        <p v-for="food in cautions" :key="food.partId" role="alert" class="small">
-          {{ food.food }}: {{ food.caution }}.
-        </p>
-        <p class="soft small">
-          4 h at most: US FDA Food Code 3-501.19. Cooling: 57 to 21 °C within 2 h, to 5 °C within 6 h in all
-          (3-501.14). Minutes are reckoned, not measured; your own rules come first.
-        </p>
-      </section>
+      <WarmFoods
+        v-if="clock.plan?.foodSafety.length && tasks"
+        :foods="clock.plan.foodSafety"
+        :several-dishes="several"
+      />
       <section v-if="clock.plan?.warnings.length && tasks">
         <p v-for="warning in clock.plan.warnings" :key="warning" class="small">
           <span class="sign watch">note</span> {{ warning }}.
@@ -343,49 +275,11 @@ header {
   display: grid;
   gap: 0.4rem;
 }
-.conflict {
-  position: sticky;
-  top: 0;
-  z-index: 4;
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.7rem;
-  border-left: 4px solid var(--stop);
-  background: var(--stop-tint);
-}
 .stale {
   opacity: 0.5;
 }
-.conflict ul {
-  padding-left: 1.1rem;
-  list-style: disc;
-}
 .all {
   display: none;
-}
-.all li {
-  display: grid;
-  grid-template-columns: 3.4rem 1fr auto;
-  gap: 0.5rem;
-  padding: 0.3rem 0;
-  border-bottom: 1px solid var(--rule);
-}
-.day {
-  grid-column: 1 / -1;
-}
-.all .self {
-  color: var(--ink-soft);
-}
-.all .done {
-  text-decoration: line-through;
-}
-.plain {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  text-align: left;
-  cursor: pointer;
 }
 @media (max-width: 1100px) {
   .clock {
@@ -432,14 +326,6 @@ header {
   }
   .all {
     display: grid;
-    font-size: 10.5pt;
-  }
-  .all li {
-    padding: 0.12rem 0;
-    break-inside: avoid;
-  }
-  .right p {
-    font-size: 9pt;
   }
 }
 </style>

@@ -6,7 +6,6 @@ import { showMoney } from '~/logic/format'
 import { listAsCsv, listAsText, showBought, showCount } from '~/logic/shoppingText'
 
 const clock = useClockStore()
-const bench = useBenchStore()
 const shelves = useLarderStore()
 const tell = useTold()
 /** What is in the basket, and how often a dish is made: by food and by title, kept in this browser. */
@@ -16,8 +15,7 @@ const ounces = useLocalStorage('swap-pocket:ounces', false)
 const told = ref('')
 
 onMounted(async () => {
-  if (!bench.recipe) await bench.resume().catch(() => false)
-  if (!clock.dinner.dishes.length && bench.recipe) clock.addDish(bench.recipe, bench.slot.id)
+  await clock.begin()
   for (const { recipe } of clock.dishes) void shelves.knowFoodsOf(recipe)
   await keepForTheShop().catch(() => undefined)
 })
@@ -114,6 +112,7 @@ useHead({ title: 'Shopping list · Swap Pocket' })
     <section class="for" aria-label="For">
       <p v-for="{ recipe, times: often } in wants" :key="recipe.title">
         <input
+          class="field"
           :value="often"
           inputmode="decimal"
           :aria-label="`How many times ${recipe.title}`"
@@ -213,11 +212,6 @@ header .acts {
 }
 .for input {
   width: 3rem;
-  padding: 0.2rem 0.3rem;
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  background: var(--sheet);
-  color: var(--ink);
   text-align: right;
 }
 .shop {

@@ -38,7 +38,6 @@ export const useClockStore = defineStore('clock', () => {
   const problems = shallowRef<FieldProblem[]>([])
   const searching = ref(false)
   const trouble = ref('')
-  const savedAs = ref('')
   const serve = computed(() => momentOfWall(dinner.value.serveAt, dinner.value.timeZone))
 
   const asText = () => JSON.stringify({ ...dinner.value, plan: null })
@@ -73,11 +72,23 @@ export const useClockStore = defineStore('clock', () => {
   function dropDish(at: number) {
     change({ dishes: dinner.value.dishes.filter((_, index) => index !== at), ...withoutMarks() })
   }
-  function startOver() {
-    past.value = [...past.value, asText()]
+  /** Begins another dinner; this one is kept under its own name, where the server answers. */
+  async function startOver() {
+    if (dinner.value.dishes.length) await save()
     id.value = crypto.randomUUID()
-    dinner.value = freshDinner()
-    replan()
+    change(freshDinner())
+  }
+  /** Goes on with a dinner that was saved. */
+  async function open(stored: StoredDinner) {
+    if (dinner.value.dishes.length) await save()
+    id.value = stored.id
+    change(stored.dinner)
+  }
+  /** What is on the bench is the first dish, where there is none; else the plan is made anew. */
+  async function begin() {
+    if (!bench.recipe) await bench.resume().catch(() => false)
+    if (!dinner.value.dishes.length && bench.recipe) addDish(bench.recipe, bench.slot.id)
+    else replan()
   }
 
   /** The bench's own document goes before the copy that the dinner keeps of it. */
@@ -204,7 +215,6 @@ export const useClockStore = defineStore('clock', () => {
     const document = { ...dinner.value, dishes: dishes.value }
     try {
       await call<StoredDinner>('PUT', `/api/dinners/${id.value}`, { dinner: document })
-      savedAs.value = asText()
       return true
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
@@ -224,13 +234,14 @@ export const useClockStore = defineStore('clock', () => {
     serve,
     canUndo: computed(() => past.value.length > 0),
     canRedo: computed(() => future.value.length > 0),
-    saved: computed(() => savedAs.value === asText()),
     undo,
     redo,
     change,
     addDish,
     dropDish,
     startOver,
+    open,
+    begin,
     replan,
     stop,
     edit,

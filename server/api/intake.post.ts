@@ -7,7 +7,7 @@ import { isDatabaseDown } from '../db/errors'
 import { allTaughtNames } from '../db/taughtNames'
 import { knownFoods } from '../services/knownFoods'
 import { readJson } from '../http/body'
-import { intakeRequest } from '../../shared/api/requests'
+import { intakeRequest } from '~~/shared/api/requests'
 import { doInThread } from '../services/doInThread'
 
 /** A longer text is read in a thread of its own. */

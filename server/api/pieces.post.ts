@@ -2,7 +2,7 @@ import { evaluate } from '../../core/evaluation/evaluate'
 import { withIds } from '../../core/recipe/document'
 import { planPieces } from '../../core/tray/plan'
 import { reference as table } from '../../data/reference'
-import { piecesRequest } from '../../shared/api/requests'
+import { piecesRequest } from '~~/shared/api/requests'
 import { readJson } from '../http/body'
 import { referenceFor } from '../services/referenceFor'
 

@@ -1,4 +1,4 @@
-import type { DinnerDocument, ListedDinner, StoredDinner } from '../../shared/api/dinners'
+import type { DinnerDocument, ListedDinner, StoredDinner } from '~~/shared/api/dinners'
 import { query } from './query'
 
 const STORED = `id, document as dinner, saved_at as "savedAt"`

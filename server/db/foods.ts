@@ -1,7 +1,7 @@
 import { normaliseName } from '../../core/reading/match'
 import type { Food } from '../../core/food/food'
 import type { PacketLabel } from '../../core/food/packet'
-import type { FoodEntry, FoodShelf, ShelvedFood } from '../../shared/api/foods'
+import type { FoodEntry, FoodShelf, ShelvedFood } from '~~/shared/api/foods'
 import type { Queryable } from './pool'
 import { inTransaction, query, searchQuery } from './query'
 

@@ -5,7 +5,7 @@ import {
   type TableFood,
   type TableRow,
 } from '../../core/exchange/openTable'
-import type { StoredImport } from '../../shared/api/foods'
+import type { StoredImport } from '~~/shared/api/foods'
 import { putFoods } from './foods'
 import { patientDatabase, transaction, type Queryable } from './pool'
 import { query } from './query'

@@ -4,7 +4,7 @@ import { foodFromMeasuredRow, type MeasuredRow } from '../../core/exchange/measu
 import type { Food } from '../../core/food/food'
 import { reference } from '../../data/reference'
 import { putFoods } from './foods'
-import type { FoodShelf } from '../../shared/api/foods'
+import type { FoodShelf } from '~~/shared/api/foods'
 import { once } from './recipes'
 
 const TEXTS = new Set(['code', 'name', 'grup'])

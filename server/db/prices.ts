@@ -1,5 +1,5 @@
 import type { Price } from '../../core/cost/costOf'
-import type { StoredPrices } from '../../shared/api/foods'
+import type { StoredPrices } from '~~/shared/api/foods'
 import { query } from './query'
 
 /** What the book starts with until the cook chooses. */

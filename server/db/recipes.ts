@@ -1,4 +1,4 @@
-import type { ListedRecipe, RecipePage, StoredRecipe } from '../../shared/api/answers'
+import type { ListedRecipe, RecipePage, StoredRecipe } from '~~/shared/api/answers'
 import type { Recipe } from '../../core/recipe/document'
 import { allLines } from '../../core/recipe/lines'
 import { upgradeRecipe } from '../../core/recipe/upgrade'

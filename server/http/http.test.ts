@@ -2,8 +2,8 @@ import { MAX_TEXT_CHARACTERS } from '../../core/reading/limits'
 import { describe, expect, it } from 'vitest'
 import { recipeOf } from '../../test/helpers'
 import { openApiDocument } from './openapi'
-import { ROUTES } from '../../shared/api/routes'
-import * as requests from '../../shared/api/requests'
+import { ROUTES } from '~~/shared/api/routes'
+import * as requests from '~~/shared/api/requests'
 import { unstorableText } from './storableText'
 
 const recipe = recipeOf({

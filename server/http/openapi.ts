@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { ROUTES, type Route } from '../../shared/api/routes'
-import * as answers from '../../shared/api/answers'
+import { ROUTES, type Route } from '~~/shared/api/routes'
+import * as answers from '~~/shared/api/answers'
 
 const json = (schema: z.ZodType, io: 'input' | 'output') => {
   const { $schema: _, ...rest } = z.toJSONSchema(schema, { io, unrepresentable: 'any' }) as Record<

@@ -1,4 +1,4 @@
-import { ROUTES } from '../../shared/api/routes'
+import { ROUTES } from '~~/shared/api/routes'
 import { isPage } from '../http/pages'
 import { problem } from '../http/problem'
 

@@ -1,8 +1,8 @@
 import ICAL from 'ical.js'
 import { describe, expect, it } from 'vitest'
 import { recipeOf } from '../../test/helpers'
-import type { StoredDinner } from '../../shared/api/dinners'
-import { dinnerSchema } from '../../shared/api/dinners'
+import type { StoredDinner } from '~~/shared/api/dinners'
+import { dinnerSchema } from '~~/shared/api/dinners'
 import { calendarOf } from './calendar'
 
 const task = (id: string, startAt: string, endAt: string, more: Record<string, unknown> = {}) => ({

@@ -1,6 +1,6 @@
 import { getVtimezoneComponent } from '@touch4it/ical-timezones'
 import ICAL from 'ical.js'
-import type { StoredDinner } from '../../shared/api/dinners'
+import type { StoredDinner } from '~~/shared/api/dinners'
 
 /** A task is called out so long before it begins. */
 const CALL_MINUTES = 2

@@ -10,7 +10,7 @@ import { RecipeProblem, type FieldProblem } from '../../core/recipe/problem'
 import type { Recipe } from '../../core/recipe/document'
 import type { OwnSwap } from '../../core/substitution/catalogue'
 import { reference } from '../../data/reference'
-import type { ScheduleAsked } from '../../shared/api/requests'
+import type { ScheduleAsked } from '~~/shared/api/requests'
 import { scheduleFor } from './scheduleFor'
 
 /** Work that may take long enough for others to notice, as it is sent to a thread of its own. */

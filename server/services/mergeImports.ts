@@ -1,7 +1,7 @@
 import type { TableFile } from '../../core/exchange/openTable'
 import { randomUUID } from 'node:crypto'
 import { keepMergeAlive, mergeImport, reopenImport } from '../db/imports'
-import type { StoredImport } from '../../shared/api/foods'
+import type { StoredImport } from '~~/shared/api/foods'
 import { invalid, problem } from '../http/problem'
 
 /** How many foods of an import are merged so far, while it runs in this server. */

@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { checkLabel, foodFromLabel } from '../../core/food/packet'
 import { reference } from '../../data/reference'
 import { putOwnFood } from '../db/foods'
-import type { ownFoodRequest } from '../../shared/api/requests'
+import type { ownFoodRequest } from '~~/shared/api/requests'
 import { invalid } from '../http/problem'
 
 /** Checks a label and stores it as the food with this id. Answers 422 with every field that is wrong. */

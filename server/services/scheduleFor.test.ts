@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { RecipeProblem } from '../../core/recipe/problem'
-import { scheduleRequest } from '../../shared/api/requests'
+import { scheduleRequest } from '~~/shared/api/requests'
 import { demoRecipe } from '../../test/demo'
 import { reference } from '../../test/helpers'
 import { scheduleFor } from './scheduleFor'

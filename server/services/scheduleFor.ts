@@ -8,8 +8,8 @@ import { withIds } from '../../core/recipe/document'
 import { RecipeProblem } from '../../core/recipe/problem'
 import type { ReferenceData } from '../../core/tables/referenceData'
 import { timeTable } from '../../data/timeTable'
-import type { ScheduleAsked } from '../../shared/api/requests'
-import type { ScheduleAnswer } from '../../shared/api/schedule'
+import type { ScheduleAsked } from '~~/shared/api/requests'
+import type { ScheduleAnswer } from '~~/shared/api/schedule'
 
 const NOT_A_TIME = 'a time is expected, such as "2026-11-26T19:30", "19:30", or minutes as a number'
 

@@ -54,6 +54,7 @@ async function take(event: Event) {
         <strong>{{ dishes.length > 1 ? `${at + 1} · ` : '' }}{{ dish.recipe.title }}</strong>
         <span class="soft small">{{ dish.recipe.pieces }} pieces</span>
         <select
+          class="field"
           :value="dish.stage"
           :aria-label="`How ${dish.recipe.title} is made`"
           @change="emit('stage', at, ($event.target as HTMLSelectElement).value as Stage)"
@@ -68,7 +69,7 @@ async function take(event: Event) {
     <button v-if="!shelf" type="button" class="opens" @click="open">Add a dish from the shelf</button>
     <label v-else
       >Add
-      <select :disabled="!free.length" aria-label="Dish from the shelf" @change="take">
+      <select class="field" :disabled="!free.length" aria-label="Dish from the shelf" @change="take">
         <option value="">{{ free.length ? 'choose …' : 'nothing else on the shelf' }}</option>
         <option v-for="recipe in free" :key="recipe.id" :value="recipe.id">{{ recipe.title }}</option>
       </select></label
@@ -98,25 +99,8 @@ li strong {
 select {
   max-width: 100%;
   min-width: 0;
-  padding: 0.2rem 0.3rem;
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 .opens {
   justify-self: start;
-}
-.dish-0 {
-  --dish: var(--filling-mark);
-}
-.dish-1 {
-  --dish: var(--coat);
-}
-.dish-2 {
-  --dish: var(--beet);
-}
-.dish-3 {
-  --dish: var(--rule-strong);
 }
 </style>

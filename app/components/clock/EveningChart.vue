@@ -272,18 +272,6 @@ h3 {
 .begun {
   box-shadow: inset 0 0 0 2px var(--beet);
 }
-.dish-0 {
-  --dish: var(--filling-mark);
-}
-.dish-1 {
-  --dish: var(--coat);
-}
-.dish-2 {
-  --dish: var(--beet);
-}
-.dish-3 {
-  --dish: var(--rule-strong);
-}
 .serve,
 .now {
   position: absolute;

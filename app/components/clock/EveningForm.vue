@@ -94,7 +94,7 @@ const lacks = computed(() => {
       <label
         ><span class="visually-hidden">Time of serving</span
         ><input
-          class="big"
+          class="field big"
           type="time"
           :value="time"
           required
@@ -104,6 +104,7 @@ const lacks = computed(() => {
       <label
         ><span class="visually-hidden">Day of serving</span
         ><input
+          class="field"
           type="date"
           :value="day"
           required
@@ -120,6 +121,7 @@ const lacks = computed(() => {
       <ul>
         <li v-for="(person, at) in dinner.people" :key="at" class="person">
           <input
+            class="field"
             :value="person.name"
             maxlength="60"
             :aria-label="`Name of cook ${at + 1}`"
@@ -128,6 +130,7 @@ const lacks = computed(() => {
           <label class="small"
             >from
             <input
+              class="field"
               type="time"
               :value="person.from?.slice(11) ?? ''"
               :aria-label="`${person.name || `Cook ${at + 1}`} is there from`"
@@ -135,6 +138,7 @@ const lacks = computed(() => {
           /></label>
           <select
             v-if="dinner.people.length > 1"
+            class="field"
             :value="person.does"
             :aria-label="`What ${person.name || `cook ${at + 1}`} does`"
             @change="setPerson(at, { does: valueOf($event) as 'everything' | 'shaping' })"
@@ -160,7 +164,8 @@ const lacks = computed(() => {
     <fieldset>
       <legend>When</legend>
       <label class="row"
-        >Nothing before <input type="time" :value="dinner.from?.slice(11) ?? ''" @change="setFrom"
+        >Nothing before
+        <input class="field" type="time" :value="dinner.from?.slice(11) ?? ''" @change="setFrom"
       /></label>
       <label class="check"
         ><input
@@ -173,15 +178,27 @@ const lacks = computed(() => {
       <template v-if="dinner.night">
         <label class="row"
           >that evening from
-          <input type="time" :value="dinner.night.from.slice(11)" @change="setNightTime('from', $event)"
+          <input
+            class="field"
+            type="time"
+            :value="dinner.night.from.slice(11)"
+            @change="setNightTime('from', $event)"
         /></label>
         <label class="row"
           >until
-          <input type="time" :value="dinner.night.until.slice(11)" @change="setNightTime('until', $event)"
+          <input
+            class="field"
+            type="time"
+            :value="dinner.night.until.slice(11)"
+            @change="setNightTime('until', $event)"
         /></label>
         <label class="row"
           >back at
-          <input type="time" :value="dinner.night.backAt.slice(11)" @change="setNightTime('backAt', $event)"
+          <input
+            class="field"
+            type="time"
+            :value="dinner.night.backAt.slice(11)"
+            @change="setNightTime('backAt', $event)"
         /></label>
       </template>
     </fieldset>
@@ -194,12 +211,14 @@ const lacks = computed(() => {
       <label class="row"
         >The room has
         <span
-          ><input type="number" min="5" max="45" :value="dinner.roomC" @change="setRoom" /> °C</span
+          ><input class="field" type="number" min="5" max="45" :value="dinner.roomC" @change="setRoom" />
+          °C</span
         ></label
       >
       <label v-for="[thing, word, least, most] in THINGS" :key="thing" class="row"
         >{{ word }}
         <input
+          class="field"
           type="number"
           :min="least"
           :max="most"
@@ -243,11 +262,6 @@ legend {
 input,
 select {
   min-width: 0;
-  padding: 0.25rem 0.4rem;
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 input[aria-invalid='true'] {
   border-color: var(--stop);

@@ -75,6 +75,7 @@ const step = computed(() => (task.step === null ? '' : (recipe?.method[task.step
           >Your own minutes
           <input
             v-model="typed"
+            class="field"
             inputmode="decimal"
             :placeholder="String(task.minutes)"
             :aria-invalid="wrong !== ''"
@@ -151,11 +152,6 @@ blockquote {
 }
 input {
   width: 4.5rem;
-  padding: 0.2rem 0.4rem;
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 .marks {
   display: flex;

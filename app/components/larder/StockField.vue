@@ -41,9 +41,10 @@ async function store() {
     <form @submit.prevent="store">
       <label
         >There are
-        <input v-model="grams" inputmode="decimal" size="6" :aria-invalid="problem !== ''" /> g</label
+        <input v-model="grams" class="field" inputmode="decimal" size="6" :aria-invalid="problem !== ''" />
+        g</label
       >
-      <label>keeps until <input v-model="keepsUntil" type="date" /></label>
+      <label>keeps until <input v-model="keepsUntil" class="field" type="date" /></label>
       <button type="submit" class="opens">Count it</button>
       <button v-if="own" type="button" class="opens small" @click="attempt(null)">Keep no count</button>
     </form>
@@ -62,13 +63,6 @@ form {
   align-items: baseline;
   justify-content: start;
   gap: 0.9rem;
-}
-input {
-  padding: 0.2rem 0.4rem;
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 @media (max-width: 640px) {
   form {

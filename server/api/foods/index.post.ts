@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { readJson } from '../../http/body'
-import { ownFoodRequest } from '../../../shared/api/requests'
+import { ownFoodRequest } from '~~/shared/api/requests'
 import { storeOwnFood } from '../../services/ownFood'
 
 /** Stores a food typed from a packet. */

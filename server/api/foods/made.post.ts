@@ -3,7 +3,7 @@ import { foodFromMade } from '../../../core/tables/homemadeFoods'
 import { reference } from '../../../data/reference'
 import { putMadeFood } from '../../db/foods'
 import { readJson } from '../../http/body'
-import { madeFoodRequest } from '../../../shared/api/requests'
+import { madeFoodRequest } from '~~/shared/api/requests'
 import { knownFoods } from '../../services/knownFoods'
 import { invalid } from '../../http/problem'
 

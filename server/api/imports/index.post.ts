@@ -1,6 +1,6 @@
 import { createImport, getImport } from '../../db/imports'
 import { readJson } from '../../http/body'
-import { importRequest } from '../../../shared/api/requests'
+import { importRequest } from '~~/shared/api/requests'
 
 /** Begins an import of an open table. */
 export default defineEventHandler(async (event) => {

@@ -1,7 +1,7 @@
 import { normaliseName } from '../../../core/reading/match'
 import { teachName } from '../../db/taughtNames'
 import { readJson } from '../../http/body'
-import { taughtNameRequest } from '../../../shared/api/requests'
+import { taughtNameRequest } from '~~/shared/api/requests'
 import { invalid } from '../../http/problem'
 import { knownFoods } from '../../services/knownFoods'
 

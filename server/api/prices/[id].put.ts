@@ -3,7 +3,7 @@ import { foodsById } from '../../db/foods'
 import { putPrice } from '../../db/prices'
 import { foodId, noFood } from '../../http/params'
 import { readJson } from '../../http/body'
-import { priceRequest } from '../../../shared/api/requests'
+import { priceRequest } from '~~/shared/api/requests'
 
 /** Notes what a food costs. */
 export default defineEventHandler(async (event) => {

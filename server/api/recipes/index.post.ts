@@ -1,5 +1,5 @@
 import { readJson } from '../../http/body'
-import { createRequest } from '../../../shared/api/requests'
+import { createRequest } from '~~/shared/api/requests'
 import { storeNew } from '../../services/store'
 
 /** Stores a new recipe, or a variant when a parent is named. */

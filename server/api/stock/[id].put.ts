@@ -2,7 +2,7 @@ import { putStock } from '../../db/stock'
 import { readJson } from '../../http/body'
 import { foodId, noFood } from '../../http/params'
 import { knownFoods } from '../../services/knownFoods'
-import { stockRequest } from '../../../shared/api/dinners'
+import { stockRequest } from '~~/shared/api/dinners'
 
 /** Counts a food of the larder anew. */
 export default defineEventHandler(async (event) => {

@@ -2,7 +2,7 @@ import { changeStock } from '../../db/stock'
 import { readJson } from '../../http/body'
 import { invalid } from '../../http/problem'
 import { knownFoods } from '../../services/knownFoods'
-import { stockChangeRequest } from '../../../shared/api/dinners'
+import { stockChangeRequest } from '~~/shared/api/dinners'
 
 /** Takes off what was cooked and puts on what was bought. */
 export default defineEventHandler(async (event) => {

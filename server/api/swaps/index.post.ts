@@ -1,6 +1,6 @@
 import { addOwnSwap } from '../../db/ownSwaps'
 import { readJson } from '../../http/body'
-import { ownSwapRequest } from '../../../shared/api/requests'
+import { ownSwapRequest } from '~~/shared/api/requests'
 import { knownFoods } from '../../services/knownFoods'
 import { invalid } from '../../http/problem'
 

@@ -3,7 +3,7 @@ import { readJson } from '../../../http/body'
 import { dinnerId } from '../../../http/params'
 import { invalid } from '../../../http/problem'
 import { unstorableText } from '../../../http/storableText'
-import { dinnerRequest } from '../../../../shared/api/dinners'
+import { dinnerRequest } from '~~/shared/api/dinners'
 
 /** Stores a dinner under an id of the cook's own making. */
 export default defineEventHandler(async (event) => {

@@ -2,7 +2,7 @@ import { foodsById } from '../../../db/foods'
 import { foodId, noFood } from '../../../http/params'
 import { storeOwnFood } from '../../../services/ownFood'
 import { readJson } from '../../../http/body'
-import { ownFoodRequest } from '../../../../shared/api/requests'
+import { ownFoodRequest } from '~~/shared/api/requests'
 
 /** Stores a packet typed anew. Earlier entries are kept. */
 export default defineEventHandler(async (event) => {

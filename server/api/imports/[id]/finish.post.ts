@@ -1,7 +1,7 @@
 import { getImport, startMerge } from '../../../db/imports'
 import { importId, noImport } from '../../../http/params'
 import { readJson } from '../../../http/body'
-import { finishRequest } from '../../../../shared/api/requests'
+import { finishRequest } from '~~/shared/api/requests'
 import { INSTANCE, mergeInBackground, refuseUnready } from '../../../services/mergeImports'
 
 /** Makes foods of what was taken in. Answers at once; the import tells how far it has come. */

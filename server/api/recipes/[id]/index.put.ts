@@ -1,7 +1,7 @@
 import { getRecipe, saveRecipe } from '../../../db/recipes'
 import { recipeNotFound, recipeId } from '../../../http/params'
 import { readJson } from '../../../http/body'
-import { saveRequest } from '../../../../shared/api/requests'
+import { saveRequest } from '~~/shared/api/requests'
 import { storable, summaryFor } from '../../../services/store'
 import { problem } from '../../../http/problem'
 

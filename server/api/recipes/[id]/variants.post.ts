@@ -1,6 +1,6 @@
 import { recipeId } from '../../../http/params'
 import { readJson } from '../../../http/body'
-import { variantRequest } from '../../../../shared/api/requests'
+import { variantRequest } from '~~/shared/api/requests'
 import { storeNew } from '../../../services/store'
 
 /** Stores a variant of a revision. */
