@@ -64,7 +64,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 3.5,
     round: true,
     called:
-      /\b(?:lidded|pie dish|pot pie|plate pie|double[- ]crust|covered pie|raised pie|pork pies?|line (?:the |a |an |each |\w+ )?(?:\w+ )?(?:moulds?|molds?|tins?|dish|dishes|ramekins?)\b[^.]{0,80}\blids?)\b/i,
+      /\b(?:lidded|pie dish|pot pies?|plate pies?|double[- ]crust|covered pie|raised pie|pork pies?|line (?:the |a |an |each |\w+ )?(?:\w+ )?(?:moulds?|molds?|tins?|dish|dishes|ramekins?)\b[^.]{0,80}\blids?)\b/i,
     closedBy:
       /\b(?:pie (?:dish|plate|tin)|(?:roll out|cut|put on|cover with) (?:the|a|your) lid|for the lids?\b|lid and (?:glaze|seal|crimp)|(?:add|put on|top with) (?:the |their |pastry )*lids?\b|lid of (?:dough|pastry)|top with the (?:lid|other|remaining) (?:pastry|dough)|(?:pie dish|deep dish)[^.]{0,60}lid|line (?:a|the) [^.]{0,30}(?:dish|tin|plate))\b/i,
   },
@@ -146,7 +146,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|gyoza|potstickers?|jiaozi|pockets?|calzones?|crescents?)\b/i,
     closedBy:
-      /\b(?:half[- ]moons?|fold (?:it |them |each |the dough |the pastry )?(?:over|in half|in two)|fold[^.]{0,30}(?:crimp|pinch|press the edges|fork)|(?:crimp|fork shut)|turnovers?|past(?:y|ies)|empanadas?)\b/i,
+      /\b(?:half[- ]moons?|fold (?:it |them |each |the dough |the pastry )?(?:over|in half|in two)|fold[^.]{0,30}(?:crimp|pinch|press the edges|fork)|fold,? (?:and |then )?(?:seal|twist|braid|plait|pleat)|(?:crimp|fork shut)|turnovers?|past(?:y|ies)|empanadas?)\b/i,
     hinted: /\b(?:dumplings?|pockets?|fold)\b/i,
   },
   parcel: {
@@ -204,9 +204,9 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 5,
     round: true,
     called:
-      /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y|ies)|kulchas?|kachoris?|pupusas?|arepas?|poli|rotis?|naans?|puris?|(?:potato|filled) cakes?)\b/i,
+      /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y(?! tins?)|ies)|kulchas?|kachoris?|pupusas?|arepas?|poli|rotis?|naans?|puris?|(?:potato|filled) cakes?)\b/i,
     closedBy:
-      /\b(?:flatten|patt(?:y|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i,
+      /\b(?:flatten|patt(?:y(?! tins?)|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i,
   },
   bun: {
     name: 'Bun',
@@ -226,7 +226,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     round: true,
     called: /\b(?:buns?|bao|baozi|pirozhki|rolls? \(round\)|balls?|bombs?)\b/i,
     closedBy:
-      /\b(?:buns?|seam[- ](?:side )?down|gather (?:the|up)|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,
+      /\b(?:buns?|seam[- ](?:side )?down|(?:gather|draw|bring|pull) (?:up|the (?:edges|sides|dough|pastry) (?:up|together|over|round)|(?:the )?(?:dough|pastry) up|edges)|gather the|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,
     hinted: /\b(?:rounds?|balls?)\b/i,
   },
 }

@@ -42,14 +42,26 @@ export function leaveInFilling(
   pan.lines = []
 }
 
+/** Whether the method stirs it into something before any piece is closed. */
+const isMixedIn = (name: string, clauses: readonly Clause[]) => {
+  const word = normaliseName(name).split(' ').at(-1)!
+  return clauses.some(
+    ({ text, closed }) =>
+      !closed &&
+      /\b(?:mix|beat|stir|combine|whisk|blend|bind|add)\b/i.test(text) &&
+      normaliseName(text).split(' ').includes(word),
+  )
+}
+
 /** Egg and milk in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
-export function washBesideSheet(drafts: Draft[]): void {
+export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): void {
   for (const draft of [...drafts]) {
     const isSheet = draft.lines.some(({ food }) => foodIs(food, 'bought-dough'))
     if (draft.kind !== 'shell' || !isSheet || draft.lines.some(({ food }) => food?.group === 'flour'))
       continue
     const wash = draft.lines.filter(
-      ({ food }) => food && /^(?:egg|egg-yolk|milk|plant-milk)$/.test(food.group),
+      ({ food, read }) =>
+        food && /^(?:egg|egg-yolk|milk|plant-milk)$/.test(food.group) && !isMixedIn(read.name, clauses),
     )
     if (!wash.length) continue
     draft.lines = draft.lines.filter((item) => !wash.includes(item))
@@ -59,6 +71,20 @@ export function washBesideSheet(drafts: Draft[]): void {
   }
 }
 
+/** Whether the method says what goes into a dough: of at least two of its foods. */
+const isToldWhole = (draft: Draft, clauses: readonly Clause[]) =>
+  clauses.some(
+    ({ text, closed }) =>
+      !closed &&
+      draft.lines.filter(({ read }) => {
+        const word = normaliseName(read.name).split(' ').at(-1)
+        return word !== undefined && word.length > 2 && normaliseName(text).split(' ').includes(word)
+      }).length >= 2,
+  )
+
+/** Nobody brushes more than two eggs or half a cup of fat on a batch. Common practice, no source. */
+const MOST_BRUSHED_GRAMS = 125
+
 /**
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
  */
@@ -67,15 +93,22 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
     (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'pastry'),
   )
   // Inside a dough that is rolled up, oil is part of the layers; on thin sheets it is brushed as one goes.
-  const brushing = clauses.filter(({ text, closed }) => BRUSHES.test(text) && (closed || sheets))
+  const brushing = clauses.filter(
+    ({ text, closed }) => BRUSHES.test(text) && (closed || (sheets && !MIXES.test(text))),
+  )
   if (!brushing.length) return
   for (const draft of [...drafts]) {
-    if (draft.kind !== 'filling' || draft.into || draft.lines.length < 2) continue
+    const dough = draft.kind === 'shell'
+    if ((draft.kind !== 'filling' && !dough) || draft.into || draft.lines.length < 2) continue
+    if (dough && !isToldWhole(draft, clauses)) continue
     for (const item of [...draft.lines]) {
       const { food, read } = item
       const fat = isFat(food)
       if (
         !food ||
+        // Six eggs are what is eaten; of them a little is brushed on.
+        (item.line.grams ?? 0) > MOST_BRUSHED_GRAMS ||
+        (dough && food.group !== 'egg') ||
         !(fat || /^(?:egg|egg-yolk|milk|plant-milk|seed|sweetener)$/.test(food.group)) ||
         draft.lines.length < 2
       )
@@ -129,7 +162,8 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
 }
 
 const BRUSHES =
-  /\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|oil (?:the |\d+ |each |every |a )?(?:sheets?|filo))\b/i
+  /\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/i
+const MIXES = /\b(?:mix|beat|stir|combine|whisk|blend)\b/i
 
 /** "Salt the cabbage and squeeze it": what the method presses out. */
 export function squeezeByMethod(draft: Draft, clauses: readonly Clause[]): void {

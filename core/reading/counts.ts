@@ -41,12 +41,20 @@ const INTO = new RegExp(
   'giu',
 )
 const CUT_OUT = new RegExp(
-  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}\s+(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals)\b`,
+  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}\s+(?:x\s*\d+(?:[./]\d+)?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
   'iu',
 )
 /** "Cut 3 inch circles, about 50": the number stands behind. */
 const SO_MANY = new RegExp(
   String.raw`\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|you(?:'ll| will| should)? get)\s*(?:about )?(\d{1,3})(?!\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))`,
+  'iu',
+)
+/** "Repeat = 18", "so 18 in all": what comes of it, said after the work. */
+const RESULT =
+  /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})/i
+/** "Each sheet in 2 → 4 rectangles": what comes of it stands behind the arrow. */
+const ARROW = new RegExp(
+  String.raw`(?:→|->|=>|=)\s*(?:about )?(\d{1,3})\s+(?:\p{L}+ )?(?:rectangles?|strips?|${PIECES})`,
   'iu',
 )
 /** "Line 6 individual tins": each tin is a piece. */
@@ -65,7 +73,7 @@ const BARE_BALLS = new RegExp(
 const HALVES =
   /\b(?:cut|halve|divide|slice|split)\b[^.;]{0,30}\b(?:in|into) (?:half|halves|two|2)\b|\bhalve (?:each|them|the (?:rounds|ovals|balls|dis[ck]s))\b|\bcut (?:each|them) in (?:half|two)\b/i
 const BALL_GRAMS =
-  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
+  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
 
 const NOT_PIECES =
   /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
@@ -143,6 +151,9 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
         count: 4,
         each: /each|them/i.test(quarters[1]!),
       })
+    const arrow = ARROW.exec(text) ?? RESULT.exec(text)
+    if (arrow && !seen.length)
+      seen.push({ at: arrow.index + arrow[0].length, count: low((arrow[1] ?? arrow[2])!), each: false })
     const behind = SO_MANY.exec(text) ?? TINS.exec(text)
     if (behind && !seen.length)
       seen.push({ at: behind.index + behind[0].length, count: low(behind[1]!), each: false })
@@ -191,7 +202,9 @@ function guessServings(shape: Shape | null, pieces: number, drafts: readonly Dra
     .reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
   if (!(eaten > 0)) return { servings: Math.max(1, Math.round(pieces / 2)), says: 'two pieces each' }
   const pieceGrams = eaten / pieces
-  if (pieceGrams > 2 * SERVING_GRAMS) {
+  // What is held in the hand is nobody's to share, a large pasty neither.
+  const cut = shape === 'coil' || shape === 'roll' || shape === 'lidded-pie' || pieceGrams > 4 * SERVING_GRAMS
+  if (pieceGrams > 2 * SERVING_GRAMS && cut) {
     const slices = Math.round(pieceGrams / SERVING_GRAMS)
     return {
       servings: pieces * slices,
@@ -291,7 +304,11 @@ export function countPieces(
       says: unknownWrapper.line.raw,
     })
   if (wrapper && wrapperGrams && wrapper.food!.group === 'wrapper' && wrapper.line.grams)
-    found.push({ pieces: clamp(wrapper.line.grams / wrapperGrams), weight: 30, says: wrapper.line.raw })
+    found.push({
+      pieces: clamp(countOf(wrapper.read) ?? wrapper.line.grams / wrapperGrams),
+      weight: 30,
+      says: wrapper.line.raw,
+    })
 
   found.sort((a, b) => b.weight - a.weight)
   const best = found[0]
@@ -355,6 +372,16 @@ export function countPieces(
 /** "Filling per bun: 30 g cheese" is for one piece: the batch takes as many times that. */
 export function timesPieces(drafts: readonly Draft[], pieces: number, notes: RecipeNote[]): void {
   for (const draft of drafts) {
+    if (draft.kind !== 'shell' && pieces > 1)
+      for (const { line } of draft.lines) {
+        if (line.grams === null || !LINE_PER_PIECE.test(line.raw)) continue
+        Object.assign(line, timesWeights(line, pieces))
+        line.notes.push({
+          code: 'per-piece',
+          level: 'check',
+          text: `The amount was taken for one piece, and ${pieces} times that for all`,
+        })
+      }
     if (draft.kind === 'shell' || draft.kind === 'pan' || !PER_PIECE.test(draft.name) || pieces < 2) continue
     for (const { line } of draft.lines) Object.assign(line, timesWeights(line, pieces))
     notes.push({
@@ -364,6 +391,11 @@ export function timesPieces(drafts: readonly Draft[], pieces: number, notes: Rec
     })
   }
 }
+/** "1 tsp ghee per paratha", "a small knob of butter each"; not "2 onions, 100 g each", nor "½ tsp each salt and pepper". */
+const LINE_PER_PIECE = new RegExp(
+  String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
+  'iu',
+)
 const PER_PIECE = new RegExp(
   String.raw`\b(?:per|for each|for one|in each) (?:one|piece|${PIECES})\b|\beach\W*$`,
   'iu',

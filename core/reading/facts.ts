@@ -13,10 +13,10 @@ export type FoundFact = Omit<Fact, 'partId'> & { part: Draft | null }
 const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
 /** "A tablespoon" is one. */
 const SPOON = String.raw`(an?(?=\s)|${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
-const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b|")`
+const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b\.?|")`
 const CUTTER = new RegExp(String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring)\b`, 'iu')
 const DISC = new RegExp(
-  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)`,
+  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds|circles|dis[ck]s|squares|ovals|puris|wrappers|balls?) (?:of|about|to) (?:about )?${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)`,
   'iu',
 )
 const THICK = new RegExp(
@@ -43,6 +43,9 @@ const BATCH = new RegExp(
   String.raw`(?:${NUM}\s*(?:at a time|per batch|in (?:a|one|each) (?:batch|go))|batches of ${NUM})`,
   'iu',
 )
+/** "As thick as a pound coin". From memory of the coin: 2.8 mm. */
+const COIN = /\b(?:pound|£\s?1|one pound)[- ]coin\b/i
+const COIN_MM = 2.8
 const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 
 const BY_WORD: readonly [FactKind, RegExp][] = [
@@ -107,34 +110,40 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
       add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor, text)
   }
   for (const { text, about, sentence } of clauses) {
-    if (!/\d|half|hour|freez|overnight/i.test(sentence)) continue
+    if (!/\d|half|hour|freez|overnight|coin/i.test(sentence)) continue
     lengths('cutter-cm', CUTTER.exec(text), text)
     const thick = THICK.exec(text)
     // "Roll out to 8 cm" is how wide it gets: no dough is that thick.
     const wide =
       thick !== null && cm(readNumber(thick[1] ?? thick[3]!)?.low ?? 0, (thick[2] ?? thick[4])!) > 3
     lengths(wide ? 'disc-cm' : 'thickness-mm', thick, text, wide ? 1 : 10)
-    if (!CUTTER.test(text) && !/\b(?:strips?|sheets?|rectangles?|logs?)\b/i.test(text))
+    if (!CUTTER.test(text) && !/\b(?:strips?|(?<!between (?:\w+ )?)sheets?|rectangles?|logs?)\b/i.test(text))
       lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')), text)
+    if (COIN.test(text) && /\bthick/i.test(text)) add('thickness-mm', COIN_MM, COIN_MM, text)
     lengths('oil-depth-cm', DEPTH.exec(text), text)
     const spoon = SPOONS.exec(text) ?? EACH_SPOON.exec(text)
     const spoons = spoon && readNumber(spoon[1]!)
     if (
       spoons &&
       about !== null &&
-      /\b(?:fill|put|place|spoon|each|stuff|with)\b/i.test(sentence) &&
+      /\b(?:fill(?:ing)?|put|place|keep|spoon|each|stuff(?:ing)?|with)\b/i.test(sentence) &&
       !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
     ) {
       const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
       add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text)
     }
-    const rolled = /\broll(?:ed)?(?: (?:out|it|thin))* (\d{1,2})\s*mm\b/i.exec(text)
-    if (rolled) add('thickness-mm', Number(rolled[1]), Number(rolled[1]), text)
+    const rolled = /\broll(?:ed)?(?: (?:out|it|thin))* (\d{1,2})(?:\s*-\s*(\d{1,2}))?\s*mm\b/i.exec(text)
+    if (rolled) add('thickness-mm', Number(rolled[1]), Number(rolled[2] ?? rolled[1]), text)
     const fill =
       FILLING_GRAMS.exec(text) ?? /\b(?:fill|stuff)\b[^.]{0,20}?(\d{1,3})\s*g\b[^.]{0,20}\beach\b/i.exec(text)
     if (fill) add('filling-grams-per-piece', Number(fill[1]), Number(fill[1]), text)
     const ball = BALL.exec(text)
     if (ball) add('ball-grams', Number(ball[1]), Number(ball[2] ?? ball[1]), text)
+    const portion =
+      /\b(?:in|into) \d{1,3}(?: \p{L}+)? \((?:about |approx\.? |~ ?|c\.? ?)?(\d{1,3})\s*g(?:rams?)?\b/iu.exec(
+        text,
+      )
+    if (portion && !ball) add('ball-grams', Number(portion[1]), Number(portion[1]), text)
     const weighed = /\bballs?\s*\((?:about )?(\d{1,3})\s*(?:g|grams?)\b/i.exec(text)
     if (weighed) add('ball-grams', Number(weighed[1]), Number(weighed[1]), text)
     const batch = BATCH.exec(text)

@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { foodIs } from '../food/groups'
 import type { PartKind } from '../recipe/vocabulary'
 import { matchFood } from './match'
 import { readLine } from './readLine'
@@ -122,11 +123,11 @@ const INLINE =
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
-  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
+  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|braid|plait|stand (?:them|it|upright)|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
-  /^(?:a |good |big |small |little |generous )*(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|mix|blend|cover|press|set|dusting|scattering|roll|rolls|slice|slices|line|oil|flour|dip|dips|brown|pan|warm|cool)\s+(?:of\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,)/i
+  /^(?:a |good |big |small |little |generous )*(?:(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|dusting|scattering|oil|flour|dip|dips|brown|warm|cool)\s+(?:of\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,)|(?:mix|blend|cover|press|set|roll|rolls|slice|slices|line|pan)\s+of\b|pan (?:for|,))/i
 
 /** Whether a text begins like an instruction rather than like an ingredient. */
 export const startsLikeStep = (text: string): boolean => VERB.test(text) && !NOUN_AMOUNT.test(text)
@@ -204,6 +205,16 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
       round.foods !== undefined &&
       matchFood(name, round.foods) === null
     if (leads) return made('unknown')
+    // "Keema" over amounts names what goes in.
+    const food =
+      words <= 3 && round.blankBefore && round.next === 'amount' && !startsLikeStep(name) && round.foods
+        ? matchFood(name, round.foods)
+        : null
+    if (
+      food?.how === 'exact' &&
+      (['flesh', 'plant-protein', 'cheese'] as const).some((trait) => foodIs(food.food, trait))
+    )
+      return made('filling')
     if (!told && !(/^for (?:the )?/i.test(name) && words <= 5)) return null
     // "Salt:" with nothing behind it, or a line in capitals inside a list, is an ingredient.
     if (!colon && !round.marked && !/^for /i.test(name) && (round.next !== 'amount' || !round.blankBefore))
@@ -307,6 +318,8 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   if (kind === null) {
     // "Note: ...", "Serves: ..." say something; only a list makes an unknown word a part.
     if (/^(?:also|plus|and|extra|then)$/i.test(name)) return { kind: 'same', name, rest, pieces: null }
+    const own = amounts >= 2 && round.foods ? foodsOwn(name, rest, round.foods) : null
+    if (own) return { kind: 'filling', name, rest: own, pieces: countIn(name) }
     return amounts >= 2 && (!dash || (name.split(/\s+/).length <= 3 && !STARTS_WITH_NUMBER.test(name)))
       ? { kind: 'unknown', name, rest, pieces: countIn(name) }
       : null
@@ -327,6 +340,16 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     rest: own ? rest.slice(0, own.index) : rest,
     pieces: own ? Number(own[1]) : countIn(name),
   }
+}
+
+/** "Cherries – 500 g pitted, 4 tbsp sugar": the food that leads the list is named once. Its list, or null. */
+function foodsOwn(name: string, rest: string, foods: Foods): string | null {
+  const named = matchFood(name, foods)
+  if (named?.how !== 'exact' || !STARTS_WITH_NUMBER.test(rest)) return null
+  const first = rest.split(/,\s+/)[0]!
+  const read = readLine(first)
+  if (!read.measures.length || matchFood(read.name, foods)) return null
+  return `${first} ${name.toLowerCase()}${rest.slice(first.length)}`
 }
 
 function countIn(text: string): number | null {

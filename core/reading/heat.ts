@@ -45,7 +45,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['steam', /\bsteam(?:er|ed|ing)?\b/i],
   [
     'boil',
-    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b/i,
+    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them)\b/i,
   ],
   [
     'bake',
@@ -88,7 +88,7 @@ function eventsIn(clause: Clause): Event[] {
     // "200C 18-20": the second pair is minutes.
     .replace(/(\d{3}\s*(?:°\s*)?[cf]?)\s+(?:for )?(\d{1,2}(?:\s*-\s*\d{1,2})?)(?=\W*$)/i, '$1 $2 min')
     // "Gas 4 for 25".
-    .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?=\W*$)/i, '$1 for $2 min')
+    .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?!\d|\s*(?:-|min|m\b|h))/gi, '$1 for $2 min')
   if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
   const found: { way: Seen; index: number; length: number }[] = []
   for (const [way, pattern] of SEEN) {
@@ -140,7 +140,7 @@ function eventsIn(clause: Clause): Event[] {
               total +
               (n === 0 ||
               one.way === 'brown-and-steam' ||
-              /\b(?:other|second) side|turn|flip|more|then|\+|\band (?:another |a further )?\d/i.test(
+              /\b(?:other|second) side|turn(?! (?:off|down|on)\b)|flip|more|then|\+|\band (?:another |a further )?\d/i.test(
                 stretch.slice(own[0]!.index),
               )
                 ? middleMinutes(time)

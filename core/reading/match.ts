@@ -44,16 +44,20 @@ export const normaliseName: (text: string) => string = remember(normalise, 5000)
 const MAX_REMEMBERED = 5000
 
 function normalise(text: string): string {
-  return text
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/['’`]s\b/g, 's')
-    .replace(/[^\p{L}\d%.]+|\.(?!\d)|(?<!\d)\./gu, ' ')
-    .trim()
-    .split(' ')
-    .map(singular)
-    .join(' ')
+  return (
+    text
+      .toLowerCase()
+      .normalize('NFD')
+      .replace(/\p{M}/gu, '')
+      .replace(/['’`]s\b/g, 's')
+      // Five spellings of one pod.
+      .replace(/\bchil(?:l?y|l?ie?|le?)s?\b|\bchill?ies\b/g, 'chilli')
+      .replace(/[^\p{L}\d%.]+|\.(?!\d)|(?<!\d)\./gu, ' ')
+      .trim()
+      .split(' ')
+      .map(singular)
+      .join(' ')
+  )
 }
 
 function singular(word: string): string {
@@ -285,12 +289,19 @@ function claimedName(index: NameIndex, words: readonly string[]): FoodMatch | nu
   return null
 }
 
+/** Nouns that a packet puts first. None is an allergen or an animal food: turning round must bring no hazard out of sight. */
+const NOUN_FIRST = /^(?:flour|sugar|salt|yeast|oil|vinegar|rice)$/
+
 function findFood(name: string, index: NameIndex): FoodMatch | null {
   const words = asPacked(normaliseName(name).split(' ').filter(Boolean), index)
   if (!words[0]) return null
   const written = lookUp(index, words)
   const direct = written?.how === 'exact' ? written : (claimedName(index, words) ?? written)
   if (direct?.how === 'exact') return direct
+  // "Flour, type 00": the noun stands first, and its kind behind it.
+  const turned = words.length <= 4 && NOUN_FIRST.test(words[0]) ? [...words.slice(1), words[0]].join(' ') : ''
+  const kind = direct ? undefined : index.names.get(turned)
+  if (kind) return { food: kind, found: turned, lacking: '', how: 'exact', leftOver: [] }
   let changed = false
   const corrected = words.map((word) => {
     const better = correctSpelling(index, word)

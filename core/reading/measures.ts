@@ -130,7 +130,26 @@ const CONTAINERS = new RegExp(
 const CONTAINER_WORD =
   /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|pouch(?:es)?)\b/i
 
+/** "1 x 375 g puff pastry", "3 × 50 g balls": so many of a stated weight. */
+const SO_MANY_OF = /^(\d{1,2})\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ml|lb)\b(?!\s*[x×/])/iu
+
 function readContainers(text: string): MeasureRead | null {
+  const many = CONTAINER_WORD.test(text) ? null : SO_MANY_OF.exec(text)
+  if (many) {
+    const [count, size] = [Number(many[1]), readNumber(many[2]!)!]
+    return {
+      measure: [
+        {
+          low: count * size.low,
+          high: count * size.high,
+          unitId: unitByName(many[3]!)!.id,
+          heap: null,
+          size: null,
+        },
+      ],
+      rest: text.slice(many[0].length).trimStart(),
+    }
+  }
   if (!CONTAINER_WORD.test(text)) return null
   const match = CONTAINERS.exec(text)
   if (!match) return null

@@ -22,7 +22,7 @@ const PIECE_WORDS =
   /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
-  /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lid|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:patties|parcels|a cone|dumplings|balls|pockets)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
+  /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:patties|parcels|a cone|dumplings|balls|pockets)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
 const SHAPING =
   /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i
 
@@ -54,6 +54,13 @@ function draftByLabel(label: string, drafts: readonly Draft[]): Draft | null {
 
 const SPOKEN_VERB =
   /\s+(?:and )?(?=(?:knead|rest|divide|roll|fill|fold|fry|bake|boil|steam|cut|put|mix|let|cook|brush|cool|you)\s)/gi
+
+/** "1 heaping T. filling" and "2 t. jam": spoons of one letter, which no pattern that ignores case can tell apart. */
+const withLongSpoons = (text: string) =>
+  text.replace(
+    /(?<=\d\s?(?:(?:heaped|heaping|level|rounded|scant)\s)?)([Tt])\.?(?=\s+(?:of )?\p{L})/gu,
+    (letter) => (letter.startsWith('T') ? 'tbsp' : 'tsp'),
+  )
 
 /** Cuts a sentence where the work goes on to the next thing. */
 function clausesOf(sentence: string): string[] {
@@ -92,7 +99,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       label = null
     for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS
       ? []
-      : sentencesOf(withDigits(step.text.replace(/@/g, ' at ')))) {
+      : sentencesOf(withDigits(withLongSpoons(step.text.replace(/@/g, ' at '))))) {
       if (sentence.length > MAX_ROW_CHARACTERS) continue
       const named = LABEL.exec(sentence)
       const name = named ? (named[1] ?? named[2]!) : ''

@@ -18,6 +18,7 @@ import {
   usualHeading,
   wordsOf,
 } from './rows'
+import { FOR_ALL } from './splitLine'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
 
@@ -124,7 +125,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   }
   /** "Shortcrust: 500 g flour, 250 g lard, water" is whole on its row: beef on the next is not of it. */
   const isBehindDough = (row: Row, text: string): boolean => {
-    if (section?.heading?.kind !== 'shell' || !section.heading.rest || section.items.length < 3) return false
+    if (section?.heading?.kind !== 'shell' || section.items.length < 3) return false
+    // Under a heading of its own line a blank one has to part them.
+    if (!section.heading.rest && !row.blankBefore) return false
     if (section.items[0]!.at === row.at) return false
     const food = matchFood(readLine(text).name, foods)?.food
     return food !== undefined && !foodIs(food, 'of-dough') && !isPassed(food) && !isLiquid(food)
@@ -186,6 +189,21 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       section = before
       return
     }
+    const served = SERVED_WITH.exec(text)
+    if (
+      served &&
+      mode !== 'method' &&
+      mode !== 'start' &&
+      wordsOf(text) <= 9 &&
+      !startsLikeStep(served[1]!)
+    ) {
+      const before: Section | null = section
+      section = open({ kind: 'dip', name: 'To serve', rest: '', pieces: null })
+      item(row, served[1]!.replace(/\.$/, ''))
+      section = before
+      return
+    }
+    if (AFTERTHOUGHT.test(text)) return remark(row, text)
     const found = readYields(text)
     // "1 packet filo (270 g)" is bought, "12 buns" are made.
     const bought =
@@ -377,7 +395,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     if (counted && startsLikeStep(counted) && counted.split(' ').length > 2) return step(row, counted)
     // "4. Eat warm" after three numbered steps is the fourth, whatever it says.
     const goesOn = numbering.run > 1 && row.number === numbering.last + 1
-    if (row.number !== null && !STARTS_WITH_AMOUNT.test(text) && (goesOn || isStep(text, foods))) {
+    if (row.number !== null && (goesOn || (!STARTS_WITH_AMOUNT.test(text) && isStep(text, foods)))) {
       count(row, text)
       return step(row, text)
     }
@@ -385,7 +403,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       const found = count(row, text)
       return found?.whole && !/\p{L}{2}/u.test(found.rest) ? undefined : remark(row, text)
     }
-    const sentences = sentencesOf(text)
+    const sentences = forAllOf(sentencesOf(text))
     if (sentences.length === 1) return readSentence(row, text)
     const steps = sentences.map((sentence) => isStep(sentence, foods))
     if (steps.every(Boolean) || (steps[0] && !sentences.some((sentence) => inlineList(sentence, foods)))) {
@@ -448,5 +466,24 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   }
   return out
 }
+
+/** "1 yolk + 1 tbsp milk; nigella seeds to finish": what a row says last that it is for holds for all of it. */
+function forAllOf(sentences: readonly string[]): readonly string[] {
+  const purpose = sentences.length > 1 ? FOR_ALL.exec(sentences.at(-1)!.replace(/[.;]$/, ''))?.[1] : undefined
+  if (
+    !purpose ||
+    !sentences.slice(0, -1).every((one) => one.endsWith(';') && !FOR_ALL.test(one.slice(0, -1)))
+  )
+    return sentences
+  return sentences.map((one, at) =>
+    at < sentences.length - 1 ? `${one.replace(/;$/, '')}, ${purpose}` : one,
+  )
+}
+
+/** "Serve with soured cream" in a list is what stands beside the dish. */
+const SERVED_WITH = /^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i
+/** What a cook says between the lines and what buys nothing. */
+const AFTERTHOUGHT =
+  /^(?:that'?s (?:it|all)|that is all|easy|done|so good|yum(?:my)?|enjoy|you can'?t go wrong|nothing else|as simple as that)\W*$/i
 
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')

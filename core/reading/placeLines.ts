@@ -70,7 +70,10 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   const place = (item: ReadIngredient, home: Draft | null): boolean => {
     if (/\b(?:cooking|oil|non-?stick) spray\b/i.test(item.line.raw))
       item.read = { ...item.read, purpose: item.read.purpose ?? 'pan' }
-    const said = WASH.test(item.line.raw) || (BARE_WASH.test(item.line.raw) && home?.kind !== 'shell')
+    // In a dough's list an egg is the dough's, unless it has one already.
+    const ownEgg =
+      home?.kind === 'shell' && !home.lines.some(({ food }) => food !== null && foodIs(food, 'whole-egg'))
+    const said = WASH.test(item.line.raw) || (BARE_WASH.test(item.line.raw) && !ownEgg)
     const wash = said ? 'finish' : null
     if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length)
       item.read = { ...item.read, purpose: item.read.purpose ?? wash }
@@ -114,6 +117,14 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     if (kind) {
       current = draftOf(kind, heading.name)
       current.pieces ??= kind === 'filling' ? heading.pieces : null
+      // "Dough (enough for 48)" counts what the whole recipe makes.
+      if (kind === 'shell' && heading.pieces && !outline.counts.some((count) => count.pieces))
+        outline.counts.push({
+          pieces: heading.pieces,
+          servings: null,
+          perServing: null,
+          text: `${heading.name}: makes ${heading.pieces}`,
+        })
       if (current.name !== heading.name && section.items.length && !GENERIC.test(heading.name))
         notes.push({ code: 'kept-text', level: 'note', text: limit(heading.name, 600) })
     } else {

@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import { PRECOOKING_TABLE, PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
 import { MAX_MINUTES, type LinePrecooking } from '../recipe/vocabulary'
 import { isFat, wordsOfDraft, type Draft } from './drafts'
@@ -19,7 +20,7 @@ const HEATS_FAT =
   /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i
 const COOK = /\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu
 const DRY =
-  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b/i
+  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b/i
 const OFF =
   /\b(?:cool(?:ed)?|off the heat|from the heat|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
 const ALL =
@@ -50,11 +51,15 @@ function wayIn(text: string, hasFat: boolean, fatNamed: boolean): PrecookingWay 
   if (fatNamed) return 'fry'
   // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
   const pot = text.replace(DRY, ' ')
+  if (/\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|frying pan|wok|kadai|tawa)\b/iu.test(pot)) return 'fry'
   return hasFat && !/\b(?:saucepan|syrup|lid|thick|milk|stock|water)\b/i.test(pot) ? 'fry' : 'simmer'
 }
 
 /** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
 class Pot {
+  /** @param wet whether a liquid to simmer in is among the lines */
+  constructor(public wet: boolean) {}
+
   /** The way it is cooking now; null when it is off the heat. */
   hot: PrecookingWay | null = null
   readonly ways = new Map<number, PrecookingWay>()
@@ -75,6 +80,9 @@ class Pot {
     for (const at of this.added) this.ways.set(at, own)
     this.added.clear()
     for (const at of lines) if (!this.ways.has(at)) this.ways.set(at, own)
+    // What was browned and then simmers in its liquid has simmered: that is what its water goes by.
+    if (own === 'simmer' && this.hot === 'fry' && this.wet)
+      for (const at of this.ways.keys()) this.ways.set(at, own)
     this.time(own, text)
     const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
     // What was boiled or roasted by itself is taken out of its pot.
@@ -98,17 +106,32 @@ class Pot {
   }
 }
 
+/** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
+const MIN_POURED_SHARE = 0.12
+
+const SIMMERS = /\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i
+const POURS_ON =
+  /(?:\b(?:add|pour|splash|plus|cover)\b|\+)[^.]{0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
+
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 const WHOLE_POT = /\b(?:everything|all|filling|stuffing|mixture)\b/i
 const STRETCHES =
   /,\s+(?=\p{L})|\.\s+|\s+and (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season)\b)/iu
+
+/** "Mix with the cheese": what has been cooked is out of its pot. */
+const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ )?with\b/iu
 
 const PREPARES =
   /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu
 
 /** Follows the clauses that speak of a part through its pot. */
 function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
-  const pot = new Pot()
+  const grams = draft.lines.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
+  const poured = draft.lines.reduce(
+    (sum, { line, food }) => sum + (foodIs(food, 'pours') ? (line.grams ?? 0) : 0),
+    0,
+  )
+  const pot = new Pot(poured > MIN_POURED_SHARE * grams)
   let untilDry = false
   const words = wordsOfDraft(draft)
   const wordsOfLine = draft.lines.map((item) => {
@@ -137,10 +160,13 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       if (HEATS_WATER.test(stretch) && !named.length) continue
       const verbs = withoutVents(stretch).replace(INGREDIENT_STATES, ' ')
       const off = OFF.test(stretch)
+      if (pot.hot !== null && POURS_ON.test(stretch)) pot.wet = true
       const way =
         off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
           ? null
           : wayIn(verbs, hasFat, /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs))
+      // "Cook it down" in a pan that fries goes on frying.
+      const inPan = way === 'simmer' && pot.hot === 'fry' && !pot.wet && !SIMMERS.test(verbs)
       const seasons = /\b(?:powders?|spices|masalas?)\b/i.test(stretch)
       const everything = ALL.test(stretch) && !seasons
       if (!way && HEATS_FAT.test(verbs)) pot.hot ??= 'fry'
@@ -151,8 +177,9 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
             : named.length || pot.ways.size
               ? named
               : every
-        pot.cook(way, lines, stretch)
-      } else if (pot.hot !== null && !off)
+        pot.cook(inPan ? 'fry' : way, lines, stretch)
+      } else if (pot.hot !== null && COMBINES.test(stretch)) pot.setAside(named)
+      else if (pot.hot !== null && !off)
         pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
       // "Grind the dal", "slice the onions" before anything is hot decide nothing.
       else if (pot.ways.size || !PREPARES.test(stretch)) pot.setAside(named)

@@ -118,7 +118,11 @@ function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   if (!/^(?:vegetable|herb)$/.test(food.group) || term?.unitId !== 'tsp') return null
   if (food.unitGrams.clove || food.unitGrams.inch) return null
   // "1 tsp coriander" beside cumin is ground; "1 tsp coriander, chopped" is the leaf.
-  if (read.prep.length || /\b(?:fresh|leaf|leaves|chopped|minced)\b/i.test(read.raw)) return null
+  if (
+    read.prep.some((word) => !/crushed|ground|roasted|toasted|powdered/i.test(word)) ||
+    /\b(?:fresh|leaf|leaves|chopped|minced)\b/i.test(read.raw)
+  )
+    return null
   for (const kind of ['seeds', 'powder']) {
     const spice = matchFood(`${read.name} ${kind}`, foods)
     if (spice?.how === 'exact' && /^(?:spice|seed)$/.test(spice.food.group)) return spice

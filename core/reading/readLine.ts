@@ -64,7 +64,7 @@ const OPTIONAL =
 
 const PURPOSES: readonly [RegExp, Purpose][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|tray|tin|boiling(?: water)?))\b/iu,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|tray|tin|boiling(?: water)?))\b/iu,
     'pan',
   ],
   [
@@ -86,7 +86,7 @@ export const PREP_WORDS =
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(
-  `^(.*?\\p{L}.*?)\\s+((?:${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:dry|well|small|up|fine|finely|roughly|out|thin|thinly|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
+  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
   'iu',
 )
 
@@ -96,7 +96,7 @@ const TRAILING = new RegExp(
   'iu',
 )
 const TRAILING_COUNT = new RegExp(
-  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)\s*$`,
+  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*\p{L}.*|\s(?:${PREP_WORDS})(?![\p{L}]).*))?\s*$`,
   'iu',
 )
 
@@ -149,9 +149,17 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
     // "Tamari (or soy sauce)" allows either.
     if (/^or (?!so\b|more\b|less\b|to\b|as\b)\p{L}[^\d]{2,40}$/iu.test(inside.trim()))
       return ` ${inside.trim()} `
-    const dual = measures.length ? measuresIn(inside) : null
-    if (dual) measures.push(...dual)
-    else if (inside.trim()) prep.push(inside.trim())
+    // "(450 g, 12 sheets or so)", "(2 large, peeled)": amounts and remarks in one bracket.
+    for (const piece of measures.length ? inside.split(/[,;]\s+/) : [inside]) {
+      const dual = measures.length
+        ? measuresIn(piece.replace(APPROXIMATE, '').replace(/ or so\W*$/i, ''))
+        : null
+      const outer = measures[0]?.[0]
+      // "2 sheets pastry (each 320 g)": the weight is of one.
+      const each = outer !== undefined && /\beach\b/i.test(piece)
+      if (dual) measures.push(...dual.map((measure) => (each ? times(measure, outer) : measure)))
+      else if (piece.trim()) prep.push(piece.trim())
+    }
     return ' '
   })
   if (!measures.length) {
@@ -189,7 +197,16 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
     name = tail[1]!
   }
   name = name
+    // "Chuck in 5 mm dice": how it is cut, behind the name.
+    .replace(
+      /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks)$/i,
+      (cut) => {
+        prep.push(cut.trim())
+        return ''
+      },
+    )
     .replace(/^(?:of|the|your|my)\s+/i, '')
+    .replace(/\s+(?:in |on |for )?each$/i, '')
     .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')
     // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
     .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}\s?%(?: (?:fat|lean))?)$/i, '')
@@ -204,7 +221,9 @@ function takeApart(raw: string): ReadLine {
   text = text
     .replace(ISH, '$1')
     .replace(APPROXIMATE, '')
-    .replace(/[\s,(]+(?:approx\.?|or so|-?ish)\)?\s*$/i, '')
+    .replace(/[\s,(]+(?:approx\.?|or so|-?ish)(\)?)\s*$/i, (all, close: string) =>
+      all.trimStart().startsWith('(') ? '' : close,
+    )
   const optional = OPTIONAL.test(text)
   text = text.replace(OPTIONAL, '').trim()
   const divided = /\bdivided\b|\bin (?:two|2) (?:parts|lots)\b/i.test(text)
@@ -261,7 +280,8 @@ function takeApart(raw: string): ReadLine {
       const read = readMeasures(trailing[2]!)
       measures = read.measures
       container = read.container
-      rest = `${trailing[1]!.trim()}${read.rest ? `, ${read.rest}` : ''}`
+      const behind = (trailing[3] ?? '').trim().replace(/^,\s*/, '')
+      rest = [trailing[1]!.trim(), read.rest, behind].filter(Boolean).join(', ').replace(', (', ' (')
     }
   }
   if (!measures.length && !unmeasured && AS_REQUIRED.test(rest)) unmeasured = 'as required'

@@ -203,7 +203,7 @@ export function readNumber(text: string): NumberRange | null {
   const low = valueOf(first[0])
   if (!Number.isFinite(low)) return null
 
-  const dozen = /^\s*dozen(?![\p{L}])/iu.exec(text.slice(first[0].length))
+  const dozen = /^\s*doz(?:en)?(?![\p{L}])/iu.exec(text.slice(first[0].length))
   if (dozen) return { low: low * 12, high: low * 12, length: first[0].length + dozen[0].length }
 
   const isWord = /^\p{L}/u.test(first[0])
@@ -225,10 +225,23 @@ const SPOKEN = new RegExp(
   'giu',
 )
 
+/** "Bake at three fifty", "oven at four twenty five": how an oven's heat is said aloud. */
+const SPOKEN_HEAT = new RegExp(
+  String.raw`\b(at|to|on|oven)\s+(one|two|three|four|five)\s+(${oneOf(TENS)})(?:[ -](five))?(?=\s+(?:for|till|until|degrees?|oven|about)\b|[,.;]|$)`,
+  'giu',
+)
+
+const heatInDigits = (text: string) =>
+  text.replace(SPOKEN_HEAT, (_, before: string, hundreds: string, tens: string, five?: string) => {
+    const value = 100 * ONES[hundreds.toLowerCase()]! + TENS[tens.toLowerCase()]! + (five ? 5 : 0)
+    return `${before} ${value}`
+  })
+
 /** A text with numbers in words written in digits: "bake at two hundred degrees for twenty minutes". */
 export function withDigits(text: string): string {
   for (const [word] of text.matchAll(/[a-z]{3,}/gi)) {
-    if (SPELT.has(word.toLowerCase())) return text.replace(SPOKEN, (number) => String(valueOf(number)))
+    if (SPELT.has(word.toLowerCase()))
+      return heatInDigits(text).replace(SPOKEN, (number) => String(valueOf(number)))
   }
   return text
 }

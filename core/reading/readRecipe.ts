@@ -11,6 +11,7 @@ import {
   squeezeByMethod,
   washBesideSheet,
 } from './byMethod'
+import { addUnlisted } from './unlisted'
 import { countPieces, timesPieces } from './counts'
 import { isDoughBase, isFat, type Draft, type Placed } from './drafts'
 import { readFacts } from './facts'
@@ -100,8 +101,9 @@ export function readRecipe(text: string, foods: Foods): Intake {
   shareOutDivided(drafts, clauses, cooking.way)
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)
-  washBesideSheet(drafts)
+  washBesideSheet(drafts, clauses)
   brushByMethod(drafts, clauses)
+  addUnlisted(drafts, clauses, counted.pieces, foods)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)
   markScalded(drafts, clauses)
   for (const draft of drafts) {

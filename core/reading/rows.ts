@@ -29,8 +29,16 @@ export const wordsOf = (text: string) => text.split(/\s+/).length
 /** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
 export const isStep: (text: string, foods: Foods) => boolean = rememberWith(tellsToDo)
 
+/** "Each sheet in 2": what is done with every one of them. */
+const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
+
 function tellsToDo(text: string, foods: Foods): boolean {
-  if (isHeatOrTime(text) || /^\W*\d{1,3}\s*g (?:of )?(?:dough|filling)\b/i.test(text)) return true
+  if (EACH_ONE.test(text)) return true
+  if (
+    isHeatOrTime(text) ||
+    /^\W*\d{1,3}(?:\s*-?\s*ish)?\s*g (?:of )?(?:the )?(?:dough|filling)\b/i.test(text)
+  )
+    return true
   if (text.length <= MAX_ROW_CHARACTERS && amountsBehind(text.split(/,|;/), foods) >= 2) return false
   const words = wordsOf(text)
   if (
@@ -187,7 +195,7 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
 }
 
 const SPOKEN_PART =
-  /^(?:and |now |then |so )*(?:for (?:the )?|the )?(dough|pastry|filling|stuffing)\s+(?:(?:is|are|has|takes?|needs?|you need|i use|use)\s+)?(.+)$/i
+  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?(dough|pastry|filling|stuffing|crust|inside|dip|sauce)\s+(?:(?:is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/i
 
 /** "Filling four potatoes, half a cup of peas": speech has no colon. The same with one, or null. */
 export function spokenPart(sentence: string, foods: Foods): string | null {

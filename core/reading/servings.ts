@@ -14,14 +14,14 @@ export interface Yields {
 }
 
 const ABOUT = String.raw`(?:about |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
-const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+dozen)?)`
+const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
 export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|pirozhki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|you(?:'ll| will| should)? get)\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? get)\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
   'iu',
 )
 const serves = new RegExp(
@@ -54,8 +54,10 @@ const ofPieces = new RegExp(
 )
 /** "Ravioli for 4": at the end of a title they are eaters. */
 const FOR_AT_END = /\sfor (\d{1,2})$/i
+/** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
+const aboutSo = /(?:^|[.!?]\s+)(?:(?:so )?(?:about|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$/i
 /** "Milk buns (12)": only a title counts so. */
-const inTitle = /\((\d{1,3})\)\s*$/
+const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)\)\s*$/i
 
 // "Makes 16–18": the smaller number is the promise one can keep.
 const count = (text: string) => Math.floor(readNumber(text)?.low ?? 0) || null
@@ -74,6 +76,8 @@ const COUNTS =
 
 function yieldsOf(line: string): Yields | null {
   if (line.length > 400) return null
+  const alone = aboutSo.exec(line)
+  if (alone) return { pieces: Number(alone[1]), servings: null, perServing: null, whole: false, rest: '' }
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
   const text = withDigits(line.replace(/[*_#]/g, '').trim())
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
@@ -94,9 +98,9 @@ function yieldsOf(line: string): Yields | null {
     made && !made[2]
       ? null
       : served || per || made
-        ? anyPieces.exec(plain)
+        ? (anyPieces.exec(plain) ?? (served ? bareBracket.exec(plain) : null))
         : /\(/.test(plain)
-          ? bracketed(plain)
+          ? (bracketed(plain) ?? forSome.exec(plain))
           : forSome.exec(plain)
   const pieces =
     made && !made[2]
@@ -153,7 +157,7 @@ const bareBracket = new RegExp(
 )
 const speaksOfPieces = new RegExp(String.raw`\b${PIECES}(?![\p{L}])`, 'iu')
 const bracketed = (text: string) =>
-  inBrackets.exec(text) ?? (speaksOfPieces.test(text) ? bareBracket.exec(text) : null)
+  inBrackets.exec(text) ?? (speaksOfPieces.test(text) || serves.test(text) ? bareBracket.exec(text) : null)
 
 /** Pieces that a title promises: what any line may say, and "Milk buns (12)". */
 export function titleYields(title: string): Yields | null {
@@ -165,14 +169,14 @@ export function titleYields(title: string): Yields | null {
       : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
   const bare = found?.pieces ? null : inTitle.exec(title)
   if (!bare) return found
-  return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: Number(bare[1]) }
+  return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: count(bare[1]!) }
 }
 
 /** A title without the counts it carries: "Pies (x8)", "Half-moons - serves 4 (12 pieces)". */
 export function withoutYields(title: string): string {
   const cut = title
     .replace(/\s*[([][^)\]]*(?:\d|serves|makes|for)[^)\]]*[)\]]/gi, (bracket) =>
-      /^\s*\(\d{1,3}\)$/.test(bracket) ||
+      inTitle.test(bracket) ||
       readYields(bracket.replace(/[()[\]]/g, ' ')) ||
       times.test(bracket) ||
       inBrackets.test(bracket)

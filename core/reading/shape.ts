@@ -7,6 +7,12 @@ const lastIndex = (text: string, pattern: RegExp) =>
     -1,
   )
 
+/** Tins are lined with dough and a lid is put on. */
+const IN_TINS =
+  /\bline (?:the |a |an |each )?(?:\d+ )?(?:\p{L}+ )?(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
+const DRAWN_UP =
+  /\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b/i
+
 /** The shape that the title, else the method, speaks of; null when neither does. */
 export function readShape(title: string, method: string): Shape | null {
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
@@ -19,8 +25,13 @@ export function readShape(title: string, method: string): Shape | null {
     SHAPE_ROWS.find(({ closedBy }) => closedBy.test(method)) ??
     SHAPE_ROWS.find(({ hinted }) => hinted?.test(method))
   )?.shape
-  // A flat bread that is filled and folded over is a half-moon.
-  if (named?.shape === 'disc' && made === 'half-moon' && /\bfold\b/i.test(method)) return 'half-moon'
+  // "Patties" that are folded to triangles are no discs, and a flat bread that is folded over is a half-moon.
+  if (named?.shape === 'disc' && (made === 'half-moon' || made === 'cone') && /\bfold\b/i.test(method))
+    return made
+  // Hand pies are folded, and some are baked in tins under a lid. Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
+  if ((!named || named.shape === 'half-moon') && /\bpies\b/i.test(own) && IN_TINS.test(method))
+    return 'lidded-pie'
+  if (named?.shape === 'half-moon' && /\bdumplings?\b/i.test(own) && DRAWN_UP.test(method)) return 'bun'
   if (named) return named.shape
   if (made) return made
   // One pie has a lid; pies are closed in the hand.

@@ -4,6 +4,7 @@ import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import type { Measure } from './measures'
 import { PREP_WORDS, readLine } from './readLine'
 import { rememberWith } from './remember'
+import { MAX_ROW_CHARACTERS } from './tidy'
 import { unitById } from './units'
 
 /** One ingredient of a line that names several. */
@@ -14,7 +15,7 @@ export interface LinePart {
 }
 
 const JOIN = new RegExp(
-  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned)\s+)?(?:\+|plus|and|with|to|&)|(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted) (?:in|with))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed)\s+)?(?:\+|plus|and|with|to|&)|(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted) (?:in|with))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
@@ -28,6 +29,8 @@ const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:
 const EACH_BEHIND = /^(\p{L}.*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/iu
 const SEASONING =
   /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
+/** So many places of one line are tried at which it may go on to another food. */
+const MAX_JOINS = 12
 const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
 /** "2 parts soy drink to 1 part syrup". */
 const RATIO = /^(.*?\bparts?\s+.+?)\s+to\s+((?:\d|one|two|half).*?\bparts?\s+.+)$/i
@@ -74,7 +77,9 @@ const PREPARATION = new RegExp(
 function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   const read = readLine(raw)
   const prepares = (piece: string) =>
-    PREPARATION.test(piece) && matchFood(readLine(piece).name, foods)?.how !== 'exact'
+    // "½ tsp salt, for the cabbage": what it is for is nothing to buy.
+    /^(?:for (?:the |your )|(?:some |a little )?(?:more|extra) (?:for|to)\b)/i.test(piece) ||
+    (PREPARATION.test(piece) && matchFood(readLine(piece).name, foods)?.how !== 'exact')
   if (read.alternative) return null
   const listed = pieces(raw).map((piece) => piece.text)
   if (
@@ -155,9 +160,7 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     return shareOut(raw, names)
   const tail = read.unmeasured === 'to taste' ? ' to taste' : ''
   // "egg yolk + splash of milk for brushing": what the line says it is for holds for all of it.
-  const purpose = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|finish)(?:\s.*)?)$/i.exec(
-    names.at(-1)!,
-  )
+  const purpose = FOR_ALL.exec(names.at(-1)!)
   if (purpose)
     return names.map((text, at) => ({
       text: at === names.length - 1 ? text : `${text}, ${purpose[1]}`,
@@ -182,6 +185,10 @@ const print = (measure: Measure, share: number) =>
         .join(' ')
     })
     .join(' + ')
+
+/** What a line says at its end that all of it is for: "egg yolk + splash of milk for brushing". */
+export const FOR_ALL =
+  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?tops?)$/i
 
 /** One amount for several foods: each gets an equal share, and it is said. */
 function shareOut(raw: string, names: readonly string[]): LinePart[] {
@@ -218,7 +225,9 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       raw.trim(),
     )
   if (citrus) return both([`${citrus[1]}zest of ${citrus[2]}`, `juice of ${citrus[2]}`])
-  const short = SHORT_SEASONING.exec(raw.trim())
+  const short =
+    SHORT_SEASONING.exec(raw.trim()) ??
+    /^(?:usual |all |plenty of |good )*seasoning(?: to taste)?()$/i.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
   const ratio = RATIO.exec(raw)
   if (ratio) return both([ratio[1]!, ratio[2]!])
@@ -256,10 +265,11 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     const names = pieces(behind[1]!)
     if (names.length > 1) return both(names.map(({ text }) => `${behind[2]} ${text}`))
   }
-  const join = (mayHoldNumber(raw) ? [COMMA.exec(raw), JOIN.exec(raw)] : [])
-    .filter((found) => found !== null)
-    .sort((a, b) => a.index - b.index)[0]
-  if (join) {
+  const joins = (mayHoldNumber(raw) && raw.length <= MAX_ROW_CHARACTERS ? [COMMA, JOIN] : [])
+    .flatMap((pattern) => [...raw.matchAll(new RegExp(pattern, 'giu'))])
+    .sort((a, b) => a.index - b.index)
+    .slice(0, MAX_JOINS)
+  for (const join of joins) {
     const left = raw.slice(0, join.index)
     const right = raw.slice(join.index + join[0].length)
     const number = readNumber(raw)
@@ -276,10 +286,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       !/^(?:more|extra|other|hours?|minutes?)\b/i.test(readLine(right).name)
     if (fine) {
       // What the line says it is for ("to glaze") holds for both halves.
-      const purpose =
-        /,?\s*((?:for|to) (?:brushing|glaz(?:e|ing)|brush|seal(?:ing)?|finish|serve|dip)(?:\s.*)?)$/i.exec(
-          right,
-        )
+      const purpose = FOR_ALL.exec(right)
       return [...splitLine(purpose ? `${left}, ${purpose[1]}` : left, foods), ...splitLine(right, foods)]
     }
   }

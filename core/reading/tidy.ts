@@ -23,7 +23,7 @@ export const MAX_ROW_CHARACTERS = 500
 
 const PICTURES = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\ufe0f|\u200d|\u20e3/gu
 const KEPT_PICTURES = /[©®™↔↕#*\d]/u
-const RULE = /^[\s\-=_*~·•.]{3,}$/
+const RULE = /^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2})$/
 const BULLET = /^(?:[-*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
 const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:[.):]|\s-)\s+(?=\p{L})/iu
 const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
@@ -42,9 +42,10 @@ function plainCharacters(line: string): string {
         (_, count: string, unit: string, part: string) =>
           `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
       )
-      .replace(/\bw(?:\/|\.)\s?(?=\p{L})/giu, 'with ')
+      .replace(/\bw(?:\/|\.)\s?(?=\p{L})|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(/º/g, '°')
+      .replace(/\bAF(?=\s*(?:at\s)?\d{3})/g, 'air fryer')
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')
       // "Ingredients 1x 2x 3x": buttons of a page.
@@ -196,7 +197,10 @@ const ABBREVIATED =
   /(?:^|[\s(])(?:approx|p|tbsp|tsp|tbs|oz|lb|lbs|no|ca|c|pkt|fl|deg|temp|st|vs|e\.g|i\.e|gm|gms|kg|g|ml|etc)$/i
 
 /** A measure cut short behind its number: "1 T. Shaoxing wine", "2 1/2 c. flour". */
-const SHORT_UNIT = /[\d¼½¾⅓⅔⅛]\s?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|g|kg|ml|pkt|pt|qt)$/
+const SHORT_UNIT =
+  /[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level|scant|rounded|big|good) )?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|g|kg|ml|pkt|pt|qt)$/
+/** "Roll 1/8 in. thick": an inch cut short goes on in small letters. */
+const SHORT_INCH = /[\d¼½¾⅓⅔⅛]\s?in$/
 
 /** "1 T. oil, 1/3 c. water" without the dots that end nothing. */
 export const withoutUnitDots = (text: string) =>
@@ -223,7 +227,9 @@ function cutSentences(text: string): string[] {
     if (
       mark === '.' &&
       /^\s+\p{L}/u.test(text.slice(at + 1, at + 4)) &&
-      SHORT_UNIT.test(text.slice(Math.max(start, at - 8), at))
+      (SHORT_UNIT.test(text.slice(Math.max(start, at - 16), at)) ||
+        (SHORT_INCH.test(text.slice(Math.max(start, at - 8), at)) &&
+          /^\s+\p{Ll}/u.test(text.slice(at + 1, at + 4))))
     )
       continue
     if (

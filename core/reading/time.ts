@@ -39,7 +39,7 @@ export const timesIn: (text: string) => readonly TimeRead[] = remember(findTimes
 
 function findTimes(stated: string): TimeRead[] {
   if (!/min|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(stated)) return []
-  const text = withDigits(stated)
+  const text = withDigits(stated).replace(ISH, '$1')
   const found: TimeRead[] = []
   const taken: [number, number][] = []
   for (const [pattern, lowMinutes, highMinutes] of WORDS) {
@@ -78,15 +78,19 @@ const perSide = (text: string, end: number) => SIDE.test(text.slice(end, end + 2
 export const middleMinutes = (time: TimeRead): number =>
   Math.round(((time.lowMinutes + time.highMinutes) / 2) * (time.perSide ? 2 : 1))
 
+/** "20ish min". */
+const ISH = /(\d)\s?-?ish\b/gi
+
 const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![\p{L}\d])`
 const HEAT_LINE = new RegExp(
-  String.raw`^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+\d{1,2}\s*-\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b|^\W*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes) (?:at|in a)\b.{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*-\s*\d{1,2})?\W*$`,
+  String.raw`^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+\d{1,2}\s*-\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b|^\W*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes) (?:at|in a)\b.{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*-\s*\d{1,2})?\W*$`,
   'iu',
 )
 const TIME_LINE = /^\W*\d{1,3}\s*(?:mins?|minutes|hours?)\b(?!\s+(?:steak|rice|noodles))/i
 
 /** "180 / 25 mins", "200C 15 min", "air fryer 180, 12 mins": heat and time without a verb. */
-export const isHeatLine = (text: string): boolean => HEAT_LINE.test(text)
+export const isHeatLine = (text: string): boolean => HEAT_LINE.test(text.replace(ISH, '$1'))
 
 /** A line that is nothing but heat or time. */
-export const isHeatOrTime = (text: string): boolean => HEAT_LINE.test(text) || TIME_LINE.test(text)
+export const isHeatOrTime = (text: string): boolean =>
+  isHeatLine(text) || TIME_LINE.test(text.replace(ISH, '$1'))

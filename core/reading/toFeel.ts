@@ -168,6 +168,9 @@ function waterToFeel(
   }
 }
 
+/** "Don't add liquid": a dough of fat and flour is pressed together. */
+const WITHOUT_LIQUID = /\b(?:do not|don't|without|no) (?:add(?:ing)? )?(?:any |extra )?(?:liquid|water)\b/i
+
 /** Water that is left to feel is computed from what the flours drink. */
 export function fillToFeel(
   drafts: readonly Draft[],
@@ -202,6 +205,7 @@ export function fillToFeel(
   const water = foods.get('water')
   if (!felt && !wet && water && shells[0]) {
     // A dough of flour alone: the method adds the water that the list forgot.
+    if (clauses.some(({ text }) => WITHOUT_LIQUID.test(text))) return
     const says = spoken.find((text) => /\b(?:water|milk)\b/i.test(text))
     if (!says && !lines.some(({ food }) => food?.softeningFat == null && isDoughBase(food))) return
     if (!says) {

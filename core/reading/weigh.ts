@@ -49,6 +49,7 @@ const DUAL_TOLERANCE = 0.15
 const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
   salt: 4,
   'black-pepper': 1,
+  'oil-spray': 4,
   'sunflower-oil': 15,
   'tomato-puree': 15,
   'lemon-juice': 15,
@@ -375,7 +376,19 @@ function withGrams(read: ReadLine, food: Food): ReadLine {
   return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
 }
 
+/** "A few" of what nobody counts, raisins or seeds, in grams. Common practice, no source. */
+const A_FEW_GRAMS = 10
+
 function unstated(read: ReadLine, food: Food): Weighed {
+  if (read.measures.length && /^\W*(?:a )?few\b/i.test(read.raw))
+    return {
+      grams: A_FEW_GRAMS,
+      gramsLow: A_FEW_GRAMS / 2,
+      gramsHigh: A_FEW_GRAMS * 2,
+      waterChangeGrams: 0,
+      measuredBy: 'about',
+      notes: [check('no-amount', `"A few": ${A_FEW_GRAMS} g of ${food.name} is assumed`)],
+    }
   if (read.measures.length) {
     const words = read.measures.map(describe).join(' / ')
     return {

@@ -1,0 +1,103 @@
+import type { Food, Foods } from '../food/food'
+import { newLine } from '../recipe/document'
+import { isFat, newDraft, type Draft } from './drafts'
+import { matchFood } from './match'
+import type { Clause } from './method'
+import { readLine } from './readLine'
+
+/** What is brushed over a piece, and the fat that fries a filling's onions. Common practice, no source. */
+const BRUSHED_GRAMS_PER_PIECE = 3
+const FAT_FOR_FILLING_GRAMS = 14
+
+// "With the egg", "the remaining oil" speaks of what is listed.
+const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
+const BRUSHED = new RegExp(
+  String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith ${SOME}`,
+  'iu',
+)
+const FRIED_IN = new RegExp(
+  String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,40}?(?:\b(?:in|with)\s+)?((?:a )?(?:little|splash|drizzle|knob|bit|glug|spoon(?:ful)?)(?: of)? )${SOME}`,
+  'iu',
+)
+/** The edges are wetted so that they stick: that is nearly nothing. */
+const ONLY_EDGES = /\b(?:edges?|rims?|borders?|seams?)\b/i
+
+const named = (text: string, foods: Foods): Food | null => {
+  const match = matchFood(
+    readLine(text.replace(/\b(?:some|more|a little|a bit of)\b/gi, '').trim()).name,
+    foods,
+  )
+  return match?.how === 'exact' ? match.food : null
+}
+const has = (drafts: readonly Draft[], wanted: (food: Food) => boolean) =>
+  drafts.some(({ lines }) => lines.some(({ food }) => food !== null && wanted(food)))
+
+function add(draft: Draft, food: Food, grams: number, says: string): void {
+  draft.lines.push({
+    line: newLine({
+      raw: '',
+      name: food.name,
+      foodId: food.id,
+      grams,
+      gramsLow: grams / 2,
+      gramsHigh: grams * 2,
+      notes: [{ code: 'unlisted', level: 'check', text: `${says}; common practice, no source` }],
+    }),
+    read: readLine(''),
+    food,
+  })
+}
+
+/** Whether some of it is listed to be brushed on, or more of it than its own part needs. */
+const isKeptFor = (drafts: readonly Draft[], over: Food) =>
+  drafts.some(({ kind, lines }) =>
+    lines.some(
+      ({ food, line }) =>
+        food?.group === over.group &&
+        (kind === 'finish' ||
+          kind === 'pan' ||
+          /\b(?:plus|extra|more|divided|brush|glaze)\b/i.test(line.raw)),
+    ),
+  )
+
+/**
+ * What the method uses though no line lists it: a wash of milk, the oil that onions are fried in. It is counted at
+ * the usual amount, marked, and can be put right; a wash in silence would leave an egg out of a vegan's figures.
+ */
+export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces: number, foods: Foods): void {
+  const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
+  for (const { text, closed, about } of clauses) {
+    const wash = closed ? BRUSHED.exec(text) : null
+    const over =
+      wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length)) ? named(wash[1]!, foods) : null
+    if (over && !isKeptFor(drafts, over)) {
+      let finish = drafts.find((draft) => draft.kind === 'finish' && !draft.into)
+      if (!finish) drafts.push((finish = newDraft('finish')))
+      const grams = BRUSHED_GRAMS_PER_PIECE * pieces
+      add(
+        finish,
+        over,
+        grams,
+        `The method brushes with ${over.name}, which no line lists: ${BRUSHED_GRAMS_PER_PIECE} g a piece is usual`,
+      )
+    }
+    const filling = about !== null && about !== 'pieces' && about.kind === 'filling' ? about : null
+    const fried = !closed && filling ? FRIED_IN.exec(text) : null
+    const fat = fried ? named(fried[2]!, foods) : null
+    if (
+      fat &&
+      isFat(fat) &&
+      !has(fillings, isFat) &&
+      !has(
+        drafts.filter(({ kind }) => kind === 'pan'),
+        isFat,
+      )
+    )
+      add(
+        filling!,
+        fat,
+        FAT_FOR_FILLING_GRAMS,
+        `The method fries with ${fat.name}, which no line lists: a spoon, ${FAT_FOR_FILLING_GRAMS} g`,
+      )
+  }
+}
