@@ -20,7 +20,7 @@ const DISC = new RegExp(
   'iu',
 )
 const THICK = new RegExp(
-  String.raw`${LENGTH}\s*(?:thick|thickness)\b|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b[^.]{0,30}?\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
+  String.raw`${LENGTH}\s*(?:thick|thickness|thin)\b|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b[^.]{0,30}?\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
   'iu',
 )
 const SPOONS = new RegExp(

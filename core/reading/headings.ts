@@ -71,7 +71,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
     'filling',
-    /\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|fill|middle|mixture|centres?|centers?)\b/,
+    /^(?:the )?meat(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|fill|middle|mixture|centres?|centers?)\b/,
   ],
   [
     'pan',

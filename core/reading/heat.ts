@@ -45,7 +45,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['steam', /\bsteam(?:er|ed|ing)?\b/i],
   [
     'boil',
-    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them)\b/i,
+    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
   ],
   [
     'bake',
@@ -83,6 +83,8 @@ const TAKES_OUT =
 function eventsIn(clause: Clause): Event[] {
   const text = withoutUnitDots(withoutVents(clause.text))
     .replace(UNDER_STEAMER, ' ')
+    // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
+    .replace(/(?<=\d{3}[^.;]{0,30})\s(?:\/|or)\s(?:in (?:an? |the )?)?air[- ]?fryer\b.*$/i, '')
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
     .replace(/\bfor (?:a|an|the) (?:further|final|last|additional) (?=\d)|\bfor another (?=\d)/gi, 'for ')
     // "200C 18-20": the second pair is minutes.

@@ -329,7 +329,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
         : readHeading(text, {
             ...row,
             // "Wrappers" in front of a list with bullets, and itself without one.
-            marked: row.marked || (!row.bullet && next === 'amount' && rows[index + 1]!.bullet),
+            marked:
+              row.marked ||
+              (!row.bullet && next === 'amount' && rows[index + 1]!.bullet && !STARTS_WITH_AMOUNT.test(text)),
             next,
             foods,
           })
@@ -391,6 +393,19 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     }
     if (mode === 'noise') return is(row, 'left-out')
     if (mode === 'remarks') return remark(row, text)
+    // Below a step, with no blank line between and no amount, the work goes on whatever the words are.
+    if (
+      !row.blankBefore &&
+      !STARTS_WITH_AMOUNT.test(text) &&
+      section !== null &&
+      !readYields(text)?.whole &&
+      rows[index - 1] !== undefined &&
+      out.became.get(rows[index - 1]!.at) === 'step' &&
+      !inlineList(text, foods)
+    ) {
+      count(row, text)
+      return step(row, text)
+    }
     const counted = /^\d{1,2}\s+(\p{Lu}.*)$/u.exec(text)?.[1]
     if (counted && startsLikeStep(counted) && counted.split(' ').length > 2) return step(row, counted)
     // "4. Eat warm" after three numbered steps is the fourth, whatever it says.

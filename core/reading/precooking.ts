@@ -107,7 +107,7 @@ class Pot {
 }
 
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
-const MIN_POURED_SHARE = 0.12
+const MIN_POURED_SHARE = 0.08
 
 const SIMMERS = /\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i
 const POURS_ON =

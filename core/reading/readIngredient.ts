@@ -5,6 +5,7 @@ import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
 import { carries, hazardsOfWord } from '../food/hazards'
 import { otherLanguage } from './language'
 import { matchFood, normaliseName } from './match'
+import { qualifiersIn } from './qualifiers'
 import { readLine, type ReadLine } from './readLine'
 import { splitLine } from './splitLine'
 import { weighLine, type Note, type Weighed } from './weigh'
@@ -217,8 +218,11 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
     const state = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
     const turned = matchFood(`${chosen} ${state} ${read.name}`.trim(), foods)
     if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
-    // "spuds, boiled": the state with the food's own name.
-    const named = plain && matchFood(`${chosen} ${state} ${plain.food.name.split(',')[0]}`, foods)
+    // "spuds, boiled": the state with the food's own name, where the words say nothing of fat that it would lose.
+    const bare = qualifiersIn(normaliseName(read.name).split(' '))
+    const keepsState = bare.fat === null && bare.fatG === null && !/^(?:grated|strained)$/i.test(state)
+    const named =
+      plain && keepsState ? matchFood(`${chosen} ${state} ${plain.food.name.split(',')[0]}`, foods) : null
     if (named?.how === 'exact' && named.food.id !== plain?.food.id) return named
   }
   return plain

@@ -86,7 +86,7 @@ export const PREP_WORDS =
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(
-  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
+  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
   'iu',
 )
 
@@ -205,6 +205,11 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
         return ''
       },
     )
+    // "Soft butter for layering": what it is for, where that moves it nowhere.
+    .replace(/\s+for (?:the )?\p{L}+ing(?: .*)?$/iu, (use) => {
+      prep.push(use.trim())
+      return ''
+    })
     .replace(/^(?:of|the|your|my)\s+/i, '')
     .replace(/\s+(?:in |on |for )?each$/i, '')
     .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')

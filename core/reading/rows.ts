@@ -36,7 +36,9 @@ function tellsToDo(text: string, foods: Foods): boolean {
   if (EACH_ONE.test(text)) return true
   if (
     isHeatOrTime(text) ||
-    /^\W*\d{1,3}(?:\s*-?\s*ish)?\s*g (?:of )?(?:the )?(?:dough|filling)\b/i.test(text)
+    /^\W*(?:an? |\d[\d./ ]{0,6})(?:\s*-?\s*ish)?\s*(?:(?:big|heaped|level|heaping) )?(?:g|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:the )?(?:dough|filling|stuffing)\b(?! sauce)/i.test(
+      text,
+    )
   )
     return true
   if (text.length <= MAX_ROW_CHARACTERS && amountsBehind(text.split(/,|;/), foods) >= 2) return false

@@ -166,6 +166,9 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
       text: at === names.length - 1 ? text : `${text}, ${purpose[1]}`,
       told: '',
     }))
+  // "Egg wash & black sesame" is on top altogether.
+  if (/^(?:\p{L}+ )?(?:wash|glaze)$/iu.test(names[0]!))
+    return names.map((text, at) => ({ text: at === 0 ? text : `${text}, to finish`, told: '' }))
   // "Egg to glaze, caster sugar" finishes with both.
   const first = /((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|finish))$/i.exec(names[0]!)
   if (first) return names.map((text, at) => ({ text: at === 0 ? text : `${text}, ${first[1]}`, told: '' }))

@@ -45,6 +45,10 @@ function plainCharacters(line: string): string {
       .replace(/\bw(?:\/|\.)\s?(?=\p{L})|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(/º/g, '°')
+      // No word ends behind an accent as patterns see it.
+      .replace(/(saut)é/gi, '$1e')
+      .replace(/\b(\d[\d./]*\s?-?\s?)(oz|lbs?|ml|pt|qt)\.(?=\s+\p{Ll})/gu, '$1$2')
+      .replace(/\bpkgs?\b\.?/gi, 'packet')
       .replace(/\bAF(?=\s*(?:at\s)?\d{3})/g, 'air fryer')
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')

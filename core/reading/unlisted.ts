@@ -15,6 +15,8 @@ const BRUSHED = new RegExp(
   String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith ${SOME}`,
   'iu',
 )
+/** "Egg wash.": what it is of stands before it. */
+const WASHED = /\b(egg|milk|yolk)[ -]?wash\b/i
 const FRIED_IN = new RegExp(
   String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,40}?(?:\b(?:in|with)\s+)?((?:a )?(?:little|splash|drizzle|knob|bit|glug|spoon(?:ful)?)(?: of)? )${SOME}`,
   'iu',
@@ -68,8 +70,12 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
   const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
   for (const { text, closed, about } of clauses) {
     const wash = closed ? BRUSHED.exec(text) : null
-    const over =
-      wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length)) ? named(wash[1]!, foods) : null
+    const washed = closed && !wash ? WASHED.exec(text) : null
+    const over = washed
+      ? named(washed[1]!, foods)
+      : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length))
+        ? named(wash[1]!, foods)
+        : null
     if (over && !isKeptFor(drafts, over)) {
       let finish = drafts.find((draft) => draft.kind === 'finish' && !draft.into)
       if (!finish) drafts.push((finish = newDraft('finish')))

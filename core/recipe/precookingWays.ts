@@ -38,7 +38,7 @@ export const PRECOOKING_TABLE = {
     name: 'simmered',
     heat: 'water',
     cookedAlready: 1,
-    said: /\b(?:simmer(?:ed|ing)?|boil(?:ed|ing)?|poach(?:ed)?|stew(?:ed)?|brais(?:e|ed)|blanch(?:ed)?|pressure[- ]cook(?:ed)?|parboil(?:ed)?|reduce|thicken)\b/i,
+    said: /\b(?:simmer(?:ed|ing)?|boil(?:ed|ing)?|poach(?:ed)?|stew(?:ed)?|brais(?:e|ed|ing)|blanch(?:ed)?|pressure[- ]cook(?:ed)?|parboil(?:ed)?|reduce|thicken)\b/i,
   },
 } as const satisfies Record<string, PrecookingRow>
 
