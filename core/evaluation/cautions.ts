@@ -21,6 +21,8 @@ interface Facts {
 }
 
 interface Rule extends Caution {
+  /** The middle has to reach it, in °C. */
+  middleC?: number
   when: (facts: Facts) => boolean
 }
 
@@ -54,6 +56,7 @@ const RULES: readonly Rule[] = [
   },
   {
     code: 'poultry',
+    middleC: 74,
     text: 'Poultry: 74 °C (165 °F) in the middle, by thermometer',
     source: 'US FSIS safe minimum internal temperatures, from memory',
     when: (facts) =>
@@ -61,12 +64,14 @@ const RULES: readonly Rule[] = [
   },
   {
     code: 'mince',
+    middleC: 71,
     text: 'Minced beef, pork or lamb: 71 °C (160 °F) in the middle, by thermometer',
     source: 'US FSIS safe minimum internal temperatures, from memory',
     when: (facts) => has(facts, (food) => food.group === 'minced-meat' && food.id !== 'minced-chicken'),
   },
   {
     code: 'fish',
+    middleC: 63,
     text: 'Fish and shellfish: 63 °C (145 °F) in the middle, by thermometer',
     source: 'US FSIS safe minimum internal temperatures, from memory',
     when: (facts) => has(facts, (food) => food.group === 'fish' || food.group === 'shellfish'),
@@ -156,4 +161,30 @@ export function cautionsFor(facts: Facts): Caution[] {
     const own = rule.when(facts) ? [{ code, text, source }] : []
     return code === BEFORE ? [...ofDiets, ...own] : own
   })
+}
+
+/** What the middle of a piece has to reach, and who says so. */
+export interface MiddleLimit {
+  celsius: number
+  text: string
+  source: string
+}
+
+/** Of a filling that was cooked before: as leftovers are reheated. */
+const REHEATED: MiddleLimit = {
+  celsius: 74,
+  text: 'Cooked filling is made hot again: 74 °C (165 °F) in the middle, by thermometer',
+  source: 'US FSIS safe minimum internal temperatures, from memory',
+}
+
+/** The strictest limit for the middle that the foods of a recipe ask for; what is cooked anyway is reheated. */
+export function middleLimit(facts: Pick<Facts, 'recipe' | 'foods'>): MiddleLimit {
+  const asked = RULES.filter(
+    ({ middleC, when }) =>
+      middleC !== undefined && when({ ...facts, verdicts: [], diets: [], polyolsPct: 0 }),
+  )
+  const strictest = asked.sort((a, b) => b.middleC! - a.middleC!)[0]
+  return strictest
+    ? { celsius: strictest.middleC!, text: strictest.text, source: strictest.source }
+    : REHEATED
 }
