@@ -88,6 +88,11 @@ export async function readJson<T extends z.ZodType>(event: H3Event, schema: T): 
       },
     )
   }
+  return checked(schema, value)
+}
+
+/** A value by a schema. Answers 422 with the fields named where it does not pass. */
+export function checked<T extends z.ZodType>(schema: T, value: unknown): z.output<T> {
   const parsed = schema.safeParse(value)
   if (!parsed.success) throw invalid(fieldProblems(parsed.error))
   return parsed.data

@@ -358,3 +358,65 @@ export const scheduleRequest = z
 export type ScheduleAsked = z.output<typeof scheduleRequest>
 
 export const piecesRequest = z.object({ recipe: recipeSchema.optional(), plan: planSchema })
+
+const celsius = (what: string) =>
+  z
+    .number(`${what} in °C is expected`)
+    .min(-60, `${what} is not below −60 °C`)
+    .max(400, `${what} is at most 400 °C`)
+const positive = (what: string, unit: string, least: number, most: number) =>
+  z
+    .number(`${what} in ${unit} is expected`)
+    .min(least, `${what} is at least ${least} ${unit}`)
+    .max(most, `${what} is at most ${most} ${unit}`)
+const halfMm = positive('half of the thickness', 'mm', 0.1, 500)
+
+/** A body of constant properties. */
+export const bodyToHeat = z
+  .object({
+    geometry: z.enum(['slab', 'cylinder', 'sphere'], 'use one of slab, cylinder, sphere'),
+    halfThicknessMm: halfMm.optional(),
+    radiusMm: halfMm.optional(),
+    conductivityWmK: positive('the conductivity', 'W/(m·K)', 0.01, 500),
+    densityKgM3: positive('the density', 'kg/m³', 10, 25_000),
+    specificHeatJkgK: positive('the specific heat', 'J/(kg·K)', 50, 20_000),
+    surfaceWm2K: positive('the surface coefficient', 'W/(m²·K)', 0.1, 1_000_000),
+    startC: celsius('the start'),
+    mediumC: celsius('what is round it'),
+    targetC: celsius('the target'),
+  })
+  .refine((body) => (body.halfThicknessMm ?? body.radiusMm) !== undefined, {
+    path: ['halfThicknessMm'],
+    message: 'halfThicknessMm of a slab, or radiusMm of a cylinder or sphere, is expected',
+  })
+
+/** One piece of a recipe, as the Tray has it. */
+export const pieceToHeat = z.object({
+  recipe: recipeSchema,
+  plan: planSchema.optional(),
+  startC: celsius('the start').optional(),
+  targetC: celsius('the target').optional(),
+  thickness: positive('the thickness', 'times', 0.2, 5).default(1),
+  warmerC: z.number('degrees are expected').min(-150).max(150).default(0),
+})
+
+export const heatRequest = z.union([bodyToHeat, pieceToHeat])
+
+const finite = (what: string) => z.number(`${what} is expected`).min(-1e9).max(1e9)
+const deviation = z
+  .number('a standard deviation is expected')
+  .gt(0, 'a standard deviation is above 0')
+  .max(1e9)
+
+export const learnRequest = z.object({
+  prior: z.object({ mean: finite('the mean'), sd: deviation }),
+  observations: z
+    .array(
+      z.object({
+        value: finite('a value'),
+        sd: deviation,
+        bakesAgo: z.number().min(0, 'not below 0').max(10_000).optional(),
+      }),
+    )
+    .max(1000, 'at most 1,000 observations'),
+})

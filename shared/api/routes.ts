@@ -15,6 +15,7 @@ import {
 } from './foods'
 import * as dinners from './dinners'
 import { intakeAnswer } from './intake'
+import * as log from './log'
 import { piecesAnswer } from './pieces'
 import * as requests from './requests'
 import { scheduleAnswer } from './schedule'
@@ -306,6 +307,21 @@ export const ROUTES: readonly Route[] = [
       'When to do what, backwards from serving: of recipes with their pieces, or of tasks as they stand',
     body: requests.scheduleRequest,
     answers: { 200: ['The schedule, or what is in its way', scheduleAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/heat',
+    summary:
+      'When the middle of a slab, cylinder or sphere, or of a piece of a recipe, has passed a temperature',
+    body: requests.heatRequest,
+    answers: { 200: ['Minutes, the curve of the middle, the heat taken up', log.heatAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/learn',
+    summary: 'A belief brought up to date with what was seen',
+    body: requests.learnRequest,
+    answers: { 200: ['The belief after', log.learnAnswer] },
   },
   {
     method: 'get',
