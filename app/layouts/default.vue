@@ -25,11 +25,15 @@ onMounted(() => {
           <NuxtLink to="/bench">Bench</NuxtLink>
           <NuxtLink to="/tray" :prefetch="false">Tray</NuxtLink>
           <NuxtLink to="/clock" :prefetch="false">Clock</NuxtLink>
+          <NuxtLink to="/stove" :prefetch="false">Stove</NuxtLink>
+          <NuxtLink to="/notebook" :prefetch="false" class="wide">Notebook</NuxtLink>
         </span>
-        <NuxtLink to="/larder">Larder</NuxtLink>
+        <NuxtLink to="/larder" class="wide">Larder</NuxtLink>
       </nav>
       <NuxtLink to="/paste" class="paste">Paste</NuxtLink>
       <span class="space" />
+      <NuxtLink to="/notebook" :prefetch="false" class="narrow">Notebook</NuxtLink>
+      <NuxtLink to="/larder" :prefetch="false" class="narrow">Larder</NuxtLink>
       <button type="button" class="quiet" @click="keysShown = true"><kbd>?</kbd> Keys</button>
       <button type="button" class="quiet" :aria-pressed="dark" @click="toggle">
         {{ dark ? 'Light' : 'Dark' }}
@@ -125,7 +129,17 @@ kbd {
   border-radius: 3px;
   font-family: inherit;
 }
+/* Where the bar at the bottom holds five, the others stand at the top. */
+.narrow {
+  display: none;
+}
 @media (max-width: 640px) {
+  .narrow {
+    display: inline;
+  }
+  nav a.wide {
+    display: none;
+  }
   .bar {
     gap: 0.9rem;
     padding: 0 0.75rem;

@@ -54,9 +54,9 @@ export function call<T>(
 }
 
 /** Sends bytes as they are, such as a piece of a file. Errors as `call`. */
-export function sendBytes<T>(path: string, bytes: Blob): Promise<T> {
+export function sendBytes<T>(path: string, bytes: Blob, method: 'POST' | 'PUT' = 'POST'): Promise<T> {
   return answered<T>(path, {
-    method: 'POST',
+    method,
     headers: { 'content-type': 'application/octet-stream' },
     body: bytes,
   })

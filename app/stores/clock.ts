@@ -145,7 +145,8 @@ export const useClockStore = defineStore('clock', () => {
         // What was typed on the tray is watched, and what is watched cannot be sent.
         plan: JSON.parse(JSON.stringify(own ?? trayPlanOf(recipeId ?? recipe.title, recipe))),
       })),
-      foods: shelves.extra,
+      foods: shelves.others,
+      factors: JSON.parse(JSON.stringify(shelves.factors)),
       searchMilliseconds: SEARCH_MILLISECONDS,
     }
     if (!worker) {

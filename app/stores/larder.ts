@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { Price } from '~~/core/cost/costOf'
 import type { Food } from '~~/core/food/food'
+import { learntFlours, type Factors } from '~~/core/log/apply'
 import type { PacketLabel } from '~~/core/food/packet'
 import type { TaughtName } from '~~/core/tables/taughtNames'
 import { withFoods, withNames, withSwaps, type ReferenceData } from '~~/core/tables/referenceData'
@@ -31,6 +32,10 @@ interface Prices {
 export const useLarderStore = defineStore('larder', () => {
   const extra = shallowRef<Food[]>([])
   const swaps = shallowRef<OwnSwap[]>([])
+  /** What the cook's own bakes have taught; kept here, so that every place reckons with it from the start. */
+  const factors = useLocalStorage<Factors>('swap-pocket:learnt', {})
+  /** Foods beside those of the table, and flours of the table as they drink in this kitchen. */
+  const others = computed(() => [...extra.value, ...learntFlours(table.foods, factors.value)])
   /** What a recipe is adapted with, from when it has come. */
   const adapting = shallowRef<Partial<ReferenceData>>({})
   /** Brings swaps and formulas; without the server the bench still reckons, and asks again. */
@@ -42,7 +47,7 @@ export const useLarderStore = defineStore('larder', () => {
   /** What the cook means by names, before what the table does. */
   const names = shallowRef<TaughtName[]>([])
   const reference = computed(() =>
-    withNames(withSwaps(withFoods({ ...table, ...adapting.value }, extra.value), swaps.value), names.value),
+    withNames(withSwaps(withFoods({ ...table, ...adapting.value }, others.value), swaps.value), names.value),
   )
   const own = shallowRef<ShelvedFood[]>([])
   const counts = shallowRef({ table: table.foods.size, measured: 0, own: 0, import: 0 })
@@ -211,6 +216,8 @@ export const useLarderStore = defineStore('larder', () => {
     putStock,
     changeStock,
     extra,
+    others,
+    factors,
     names,
     teach,
     forget,

@@ -1,4 +1,5 @@
 import type { Food } from '~~/core/food/food'
+import { learntTimes, type Factors } from '~~/core/log/apply'
 import { planDinner, type Dinner, type PlannedDinner } from '~~/core/planning/dinner'
 import { makeDish, type Stage } from '~~/core/planning/tasks'
 import type { Recipe } from '~~/core/recipe/document'
@@ -15,6 +16,8 @@ export interface ClockQuestion {
   dishes: { recipe: Recipe; stage: Stage; plan: PiecePlan }[]
   /** Foods the recipes use that the tables do not hold. */
   foods: Food[]
+  /** What the cook's own bakes have taught. */
+  factors: Factors
   searchMilliseconds: number
 }
 
@@ -31,7 +34,7 @@ onmessage = ({ data }: MessageEvent<ClockQuestion>) => {
   let told = 0
   try {
     const dishes = data.dishes.map(({ recipe, stage, plan }) => makeDish(recipe, stage, plan, reference))
-    const plan = planDinner({ ...data.dinner, dishes }, reference, timeTable, {
+    const plan = planDinner({ ...data.dinner, dishes }, reference, learntTimes(timeTable, data.factors), {
       expired: () => Date.now() > end,
       better: (better) => {
         // The first at once, others not more often than can be looked at.

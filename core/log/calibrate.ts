@@ -72,8 +72,8 @@ export function factorsOf(record: CookRecord): { id: string; name: string; facto
     add('filling', 'Fillings', record.finishedFillingGrams / expected.fillingGrams)
   if (record.closeMinutes !== null && expected.closeMinutesPerPiece)
     add(
-      `closing:${expected.shape}`,
-      `Closing, ${expected.shape}`,
+      `closing:${expected.closing}`,
+      `Closing, ${expected.closing}`,
       record.closeMinutes / made / expected.closeMinutesPerPiece,
     )
   return found

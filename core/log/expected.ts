@@ -26,7 +26,8 @@ export function expectedOf(
   const main = [...flours].sort((a, b) => b.grams - a.grams)[0] ?? null
   const flourGrams = flours.reduce((sum, { grams }) => sum + grams, 0)
   // The liquid that is held back and added by feel: water, or milk where that is what there is.
-  const liquid = shell.filter(({ food }) => foodIs(food, 'pours')).sort((a, b) => b.grams - a.grams)[0] ?? null
+  const liquid =
+    shell.filter(({ food }) => foodIs(food, 'pours')).sort((a, b) => b.grams - a.grams)[0] ?? null
   const share = (
     of: 'shell' | 'filling',
     value: (contribution: (typeof batch.contributions)[number]) => number,
@@ -88,7 +89,7 @@ export function expectedOf(
     flourId: main?.food.id ?? null,
     flourName: main?.food.name ?? '',
     way: recipe.cooking.way,
-    shape: recipe.shape,
+    closing: planned.closing,
     oilGramsPerPiece: oil > 0 ? oil / recipe.pieces : null,
     fillingGrams: fillingGrams > 0 ? fillingGrams : null,
     closeMinutesPerPiece,

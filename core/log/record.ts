@@ -81,7 +81,7 @@ const expectedSchema = z.object({
   flourId: text(80).nullable().default(null),
   flourName: text(200).default(''),
   way: text(40),
-  shape: text(40),
+  closing: text(40),
   oilGramsPerPiece: grams.nullable().default(null),
   fillingGrams: grams.nullable().default(null),
   closeMinutesPerPiece: minutes.nullable().default(null),

@@ -1,6 +1,6 @@
 /** A database as the first programs made it, and one of a program that is yet to come. */
 const AS_IT_WAS = `
-drop table dinners; drop table stock; drop table kept_requests; drop table own_swaps; drop index prices_noted_once;
+drop table record_photos; drop table records; drop table dinners; drop table stock; drop table kept_requests; drop table own_swaps; drop index prices_noted_once;
 alter table imports drop column merging_by, drop column alive_at;
 alter table revisions alter column saved_at set default now();
 delete from migrations where name >= '005b';

@@ -7,6 +7,8 @@ const PAGES = [
   /^\/tray$/,
   /^\/clock$/,
   /^\/list$/,
+  /^\/stove$/,
+  /^\/notebook$/,
   /^\/bench(?:\/[^/]+)?$/,
 ]
 

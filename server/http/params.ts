@@ -21,6 +21,32 @@ export function importId(event: H3Event): string {
   return id
 }
 
+export const isUuid = (value: unknown): boolean => typeof value === 'string' && UUID.test(value)
+
+export const noRecord = (id: string) =>
+  problem(404, 'no-such-record', 'There is no such record', `No record has the id "${id.slice(0, 80)}"`, {
+    errors: [{ field: 'id', message: 'use an id from /api/records' }],
+  })
+
+/** The id of a record in the path. Answers 404 for what cannot be one. */
+export function recordId(event: H3Event): string {
+  const id = getRouterParam(event, 'id') ?? ''
+  if (!UUID.test(id)) throw noRecord(id)
+  return id
+}
+
+export const noPhoto = (id: string) =>
+  problem(404, 'no-such-photo', 'There is no such picture', `No picture has the id "${id.slice(0, 80)}"`, {
+    errors: [{ field: 'photo', message: 'use an id from the photos of a record' }],
+  })
+
+/** The id of a picture in the path. Answers 404 for what cannot be one. */
+export function photoId(event: H3Event): string {
+  const id = getRouterParam(event, 'photo') ?? ''
+  if (!UUID.test(id)) throw noPhoto(id)
+  return id
+}
+
 export const noDinner = (id: string) =>
   problem(404, 'no-such-dinner', 'There is no such dinner', `No dinner has the id "${id.slice(0, 80)}"`, {
     errors: [{ field: 'id', message: 'use an id from /api/dinners' }],

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { recordSchema } from '../../core/log/record'
 import { COOKING_WAYS } from '../../core/recipe/vocabulary'
 
 const minutes = z.number().nullable()
@@ -44,3 +45,20 @@ export const learnAnswer = z.strictObject({
   n: z.number(),
   trust: z.array(z.number()).describe('of each observation, how likely it is no slip'),
 })
+
+/** A state of a record, as a device has it. */
+export const recordRequest = z.object({
+  record: recordSchema,
+  /** Rises with every change on the device: what comes twice or late changes nothing. */
+  sequence: z.number().int('a whole number is expected').min(1).max(2_000_000_000),
+})
+
+export const recordAnswer = z.strictObject({
+  id: z.string(),
+  record: recordSchema,
+  sequence: z.number(),
+  savedAt: z.union([z.string(), z.date()]),
+  photos: z.array(z.string()).describe('ids of its pictures'),
+})
+export type StoredRecord = z.output<typeof recordAnswer>
+export const recordsAnswer = z.strictObject({ records: z.array(recordAnswer) })

@@ -325,6 +325,51 @@ export const ROUTES: readonly Route[] = [
   },
   {
     method: 'get',
+    path: '/api/records',
+    summary: 'What happened when recipes were cooked, the latest first',
+    query: { recipe: 'the id of a recipe, for its own records only' },
+    answers: { 200: ['Records', log.recordsAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/records/{id}',
+    summary: 'A record of a session',
+    answers: { 200: ['The record', log.recordAnswer] },
+  },
+  {
+    method: 'put',
+    path: '/api/records/{id}',
+    summary:
+      'Stores a state of a record under a UUID of your own; a state that is older than what is there changes nothing',
+    body: log.recordRequest,
+    answers: { 200: ['The record as it is stored', log.recordAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/records/{id}',
+    summary: 'Forgets a record',
+    answers: { 200: ['Forgotten', z.strictObject({ id: z.string() })] },
+  },
+  {
+    method: 'put',
+    path: '/api/records/{id}/photos/{photo}',
+    summary: 'Stores a picture of a record: JPEG, PNG or WebP of at most 600 kB, as the body',
+    answers: { 200: ['Stored', z.strictObject({ id: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/records/{id}/photos/{photo}',
+    summary: 'A picture of a record, as it was sent',
+    answers: { 200: ['The picture', z.string()] },
+  },
+  {
+    method: 'delete',
+    path: '/api/records/{id}/photos/{photo}',
+    summary: 'Takes a picture away',
+    answers: { 200: ['Gone', z.strictObject({ id: z.string() })] },
+  },
+  {
+    method: 'get',
     path: '/api/dinners',
     summary: 'The dinners that are planned, the latest saved first',
     answers: { 200: ['Dinners', z.strictObject({ dinners: z.array(dinners.listedDinner) })] },
