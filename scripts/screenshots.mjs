@@ -87,12 +87,6 @@ try {
     await page.getByRole('link', { name: 'Tray' }).click()
     await page.getByRole('heading', { name: 'What comes out' }).waitFor()
   })
-  await shoot('tray-batches', async (page) => {
-    await bench(page, 'Fried plantain and bean pockets')
-    await page.getByRole('link', { name: 'Tray' }).click()
-    await page.getByRole('heading', { name: 'Batches' }).scrollIntoViewIfNeeded()
-    await page.mouse.wheel(0, 1200)
-  })
   await shoot('bench-swap', async (page) => {
     await bench(page, 'Steamed mushroom buns')
     await page.getByRole('button', { name: 'Swap Minced pork, raw' }).click()
@@ -129,16 +123,37 @@ try {
     await page.goto(`/compare?ids=${ids.map(idOf).join(',')}`)
     await page.getByRole('row', { name: 'Energy' }).waitFor()
   })
-  await shoot('larder-packet', async (page) => {
-    await page.goto('/larder?packet')
-    await page.getByLabel('Name', { exact: true }).fill('Skimmed quark, corner shop')
-    for (const [field, value] of [
-      ['Energy', '280'],
-      ['Fat', '0.3'],
-      ['Carbohydrate', '4'],
-      ['Protein', '12'],
-    ])
-      await page.getByLabel(field, { exact: true }).fill(value)
+  await shoot('stove', async (page) => {
+    await bench(page, 'Boathouse cabbage and caraway buns')
+    await page.getByRole('link', { name: 'Stove' }).click()
+    await page.getByRole('button', { name: 'Begin to cook' }).click()
+    await page.getByRole('button', { name: 'Pour 100 g' }).click({ clickCount: 5 })
+    await page.getByRole('button', { name: 'Pour 10 g' }).click()
+    await page.getByRole('button', { name: 'Pour 1 g', exact: true }).click({ clickCount: 2 })
+    await page.getByText('12 g too much').first().waitFor()
+    await page.waitForTimeout(2500)
+    await page.getByRole('button', { name: 'It is in' }).click()
+    await page.getByRole('button', { name: 'Start 10 min' }).click()
+  })
+  await shoot('notebook', async (page) => {
+    await bench(page, 'Boathouse cabbage and caraway buns')
+    await page.getByRole('link', { name: 'Stove' }).click()
+    await page.getByRole('button', { name: 'Begin to cook' }).click()
+    await page.getByRole('button', { name: 'lukewarm milk' }).click()
+    await page.getByLabel('lukewarm milk weighed, in g').fill('272')
+    await page.getByRole('button', { name: 'Take it' }).click()
+    await page.getByRole('tab', { name: 'Heat' }).click()
+    await page.getByLabel('The probe is in').selectOption('Filling at closing')
+    await page.getByLabel('Temperature in °C').fill('38')
+    await page.getByRole('button', { name: 'Take it' }).click()
+    await page.getByRole('tab', { name: 'Count' }).click()
+    await page.getByLabel('Pieces in the batch').fill('12')
+    await page.getByRole('button', { name: 'is out' }).click()
+    await page.getByRole('button', { name: 'Finish and write it down' }).click()
+    await page.getByRole('group', { name: 'The dough felt' }).getByText('as wanted').click()
+    await page.getByRole('group', { name: 'Taste' }).getByText('very good').click()
+    await page.getByLabel('Something that went wrong').selectOption('Leaked at the seam')
+    await page.evaluate(() => document.activeElement?.blur())
   })
   await shoot('larder', async (page) => {
     await page.goto('/larder/parmesan?with=nutritional-yeast')

@@ -122,6 +122,13 @@ const liquid = computed(() => {
     to: line.gramsHigh && line.gramsHigh > planned_ ? line.gramsHigh : 1.1 * planned_,
   }
 })
+/** What a batch does to the oil, as the tray reckons it. */
+const oil = computed(() => {
+  const { oilDropC, oilRecoverySeconds } = planned.value?.batches[0] ?? {}
+  return oilDropC === undefined || oilRecoverySeconds === undefined
+    ? null
+    : { dropC: oilDropC, backSeconds: oilRecoverySeconds }
+})
 const problems = shallowRef<FieldProblem[]>([])
 const write = (fields: Partial<CookRecord>) => (problems.value = stove.write(fields))
 function weighed(lineId: string, grams: number) {
@@ -288,6 +295,7 @@ usePlaceKeys([
           v-else
           :record="record"
           :per-batch="planned?.batches[0]?.perBatch ?? null"
+          :oil="oil"
           :problems="problems"
           @write="write"
         />

@@ -2,10 +2,12 @@
 import type { CookRecord } from '~~/core/log/record'
 import type { FieldProblem } from '~~/core/recipe/problem'
 
-const { record, perBatch, problems } = defineProps<{
+const { record, perBatch, oil, problems } = defineProps<{
   record: CookRecord
   /** As the Tray has it; null without. */
   perBatch: number | null
+  /** What a batch does to the oil; null where nothing is fried. */
+  oil: { dropC: number; backSeconds: number } | null
   problems: readonly FieldProblem[]
 }>()
 const emit = defineEmits<{ write: [fields: Partial<CookRecord>] }>()
@@ -51,6 +53,10 @@ const problemOf = (field: string) => problems.find((one) => one.field.startsWith
         v-if="record.batches.length"
         >, in {{ record.batches.length }} {{ record.batches.length === 1 ? 'batch' : 'batches' }}</template
       >.
+    </p>
+    <p v-if="oil" class="small">
+      A batch cools the oil by about {{ Math.round(oil.dropC) }} °C; it is back after about
+      {{ Math.round(oil.backSeconds / 10) * 10 }} s. Measure it under Heat before the next goes in.
     </p>
     <p class="row">
       <label

@@ -159,7 +159,10 @@ const spoons = computed(() =>
           <button type="button" :disabled="!before || !after" @click="takeUsed">So much went in</button>
         </p>
       </details>
-      <fieldset class="stand-in">
+      <p v-if="scale.canPlug && !scale.plugged.value" class="small">
+        <button type="button" class="opens" @click="scale.plugIn">Plug in a scale</button>
+      </p>
+      <fieldset v-if="!scale.plugged.value" class="stand-in">
         <legend>{{ scale.name }}</legend>
         <button
           v-for="step in [100, 10, 1]"

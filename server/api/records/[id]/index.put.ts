@@ -1,9 +1,8 @@
 import { putRecord } from '../../../db/records'
 import { readJson } from '../../../http/body'
-import { recordId } from '../../../http/params'
+import { isUuid, recordId } from '../../../http/params'
 import { invalid } from '../../../http/problem'
 import { unstorableText } from '../../../http/storableText'
-import { isUuid } from '../../../http/params'
 import { recordRequest } from '~~/shared/api/log'
 
 /** Stores a state of a record under an id of the device's own making. */
