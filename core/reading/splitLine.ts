@@ -29,6 +29,8 @@ const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:
 const EACH_BEHIND = /^(\p{L}.*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/iu
 const SEASONING =
   /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
+const EVERY_COMMA = new RegExp(COMMA, 'giu')
+const EVERY_JOIN = new RegExp(JOIN, 'giu')
 /** So many places of one line are tried at which it may go on to another food. */
 const MAX_JOINS = 12
 const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
@@ -268,8 +270,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     const names = pieces(behind[1]!)
     if (names.length > 1) return both(names.map(({ text }) => `${behind[2]} ${text}`))
   }
-  const joins = (mayHoldNumber(raw) && raw.length <= MAX_ROW_CHARACTERS ? [COMMA, JOIN] : [])
-    .flatMap((pattern) => [...raw.matchAll(new RegExp(pattern, 'giu'))])
+  const joins = (mayHoldNumber(raw) && raw.length <= MAX_ROW_CHARACTERS ? [EVERY_COMMA, EVERY_JOIN] : [])
+    .flatMap((pattern) => [...raw.matchAll(pattern)])
     .sort((a, b) => a.index - b.index)
     .slice(0, MAX_JOINS)
   for (const join of joins) {

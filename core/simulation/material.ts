@@ -25,7 +25,7 @@ export function constantMaterial(constants: {
 
 const LEAST_C = -60
 const MOST_C = 400
-const STEP_C = 0.25
+const STEP_C = 0.5
 const POINTS = Math.round((MOST_C - LEAST_C) / STEP_C) + 1
 
 /** Latent heats of water in J/kg. Source: CRC Handbook of Chemistry and Physics, from memory. */

@@ -156,6 +156,7 @@ export function heatPiece(
       exposures,
       targetC,
       mostMinutes: MOST_MINUTES,
+      coarse: true,
     })
   }
   const usual = solve('usual', 1)

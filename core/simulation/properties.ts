@@ -72,8 +72,11 @@ export function normalised(mixture: Mixture): Mixture {
   }
 }
 
-const sumOver = (parts: Parts, value: (component: Component) => number) =>
-  COMPONENTS.reduce((sum, component) => sum + parts[component] * value(component), 0)
+const sumOver = (parts: Parts, value: (component: Component) => number) => {
+  let sum = 0
+  for (const component of COMPONENTS) if (parts[component] !== 0) sum += parts[component] * value(component)
+  return sum
+}
 
 /** Density in kg/m³ of parts without pores: their volumes add up. */
 export const densityOf = (parts: Parts, celsius: number): number =>

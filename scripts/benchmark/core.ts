@@ -18,6 +18,10 @@ import { schedule } from '../../core/schedule/schedule'
 import { makeDish } from '../../core/planning/tasks'
 import { dinnerOf, ME } from '../../test/dinner'
 import { seeded } from '../../test/seeded'
+import { pieceGrams } from '../../core/evaluation/pieceGrams'
+import { heatBody } from '../../core/simulation/heatBody'
+import { heatPiece } from '../../core/simulation/pieceHeat'
+import { surfacesFromRows } from '../../core/simulation/surfaces'
 import { planPieces } from '../../core/tray/plan'
 import { WORST } from '../../test/worstTexts'
 
@@ -47,6 +51,28 @@ const text = at('demo/3-curd-leek-hand-pies.txt').replace(
   'For the filling\n50 g walnuts\n30 g raisins\n1 bunch dill\n2 tbsp breadcrumbs\n1 potato\n1 carrot\n50 g bacon\n1 tsp caraway seeds\n1 tbsp cornflour',
 )
 const recipe: Recipe = readRecipe(text, reference.foods).recipe
+
+/** A ball in boiling water, and one piece of the recipe with its band, from the fridge. */
+const heatBall = () =>
+  heatBody({
+    geometry: 'sphere',
+    halfMm: 20,
+    conductivityWmK: 0.5,
+    densityKgM3: 1050,
+    specificHeatJkgK: 3600,
+    surfaceWm2K: 1000,
+    startC: 5,
+    mediumC: 100,
+    targetC: 74,
+  })
+const surfaces = surfacesFromRows(rows('surfaces'))
+const heatOnePiece = () =>
+  heatPiece(
+    recipe,
+    { ...pieceGrams(evaluate(recipe, reference)), startC: 5, targetC: null, thickness: 1, warmerC: 0 },
+    reference,
+    surfaces,
+  )
 
 /** Median time of one call in microseconds, over `rounds` rounds of `calls` calls each. */
 function medianMicroseconds(work: () => unknown, calls: number, rounds = 31): number {
@@ -163,6 +189,8 @@ console.log(
     readFirstMedianMilliseconds: round(median(firstTimes)),
     readFirstWorstMilliseconds: round(firstTimes.at(-1)!),
     readWorstOf30000CharactersMilliseconds: round(worstTimes.at(-1)!),
+    heatBodyMilliseconds: round(medianMicroseconds(heatBall, 3, 11) / 1000),
+    heatPieceMilliseconds: round(medianMicroseconds(heatOnePiece, 1, 11) / 1000),
     trayPlanMicroseconds: round(medianMicroseconds(trayPlan, 20)),
     dinnerTasks: threePlans[0]!.plan.work.length,
     dinnerFirstPlanMilliseconds: round(median(threePlans.map(({ first }) => first).sort((a, b) => a - b))),
