@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { refDebounced, useLocalStorage } from '@vueuse/core'
 import { MAX_TEXT_CHARACTERS } from '~~/core/reading/limits'
+import type { Recipe } from '~~/core/recipe/document'
+import { textOfPasted } from '~/logic/recipeFiles'
 
 const EXAMPLE = `Leek and cheese turnovers
 Makes 8, serves 4
@@ -45,6 +47,16 @@ async function lay() {
   clear()
   router.push('/bench')
 }
+/** Our own document needs no reading. */
+function layDocument(recipe: Recipe) {
+  bench.start(recipe)
+  router.push('/bench')
+}
+// A page or JSON-LD that is pasted whole becomes the text of its recipe; nothing of it is shown as it came.
+watch(settled, async (pasted) => {
+  const own = await textOfPasted(pasted ?? '')
+  if (own !== null && pasted === text.value) text.value = own
+})
 function clear() {
   text.value = ''
   forget()
@@ -79,6 +91,10 @@ usePlaceKeys([{ key: 'mod+Enter', says: 'Put it on the bench', always: true, act
         />
         <Button v-else label="Clear" severity="secondary" text @click="clear" />
       </p>
+      <OpenFiles
+        @text="(opened) => (text = opened)"
+        @recipe="({ recipe }) => layDocument(recipe as Recipe)"
+      />
     </section>
     <section class="read" aria-live="polite" aria-labelledby="read-title" :aria-busy="slow">
       <p v-if="slow" class="soft small" role="status">Reading what you pasted</p>

@@ -49,3 +49,15 @@ export const intakeAnswer = z.strictObject({
     )
     .describe('what the cook had better say, most consequential first'),
 }) satisfies z.ZodType<Intake>
+
+export const importedAnswer = z.strictObject({
+  recipes: z.array(
+    z.strictObject({
+      recipe: recipeSchema,
+      lines: intakeAnswer.shape.lines,
+      unresolved: intakeAnswer.shape.unresolved,
+      warnings: z.array(z.string()),
+    }),
+  ),
+  report: z.array(z.string()),
+})

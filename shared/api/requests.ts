@@ -420,3 +420,20 @@ export const learnRequest = z.object({
     )
     .max(1000, 'at most 1,000 observations'),
 })
+
+/** A page, a JSON-LD document or a text, one of the three. */
+export const MAX_PAGE_CHARACTERS = 2_000_000
+const page = z
+  .string('text is expected')
+  .max(MAX_PAGE_CHARACTERS, `at most ${MAX_PAGE_CHARACTERS} characters are read`)
+  .transform((text) => text.replace(NUL, '').toWellFormed())
+export const pageImportRequest = z
+  .object({ html: page.optional(), jsonld: page.optional(), text: page.optional() })
+  .refine(
+    (given) => [given.html, given.jsonld, given.text].some((one) => one !== undefined && one.trim() !== ''),
+    { path: ['html'], message: 'html, jsonld or text is expected, and something in it' },
+  )
+  .refine((given) => (given.text?.length ?? 0) <= MAX_TEXT_CHARACTERS, {
+    path: ['text'],
+    message: `a recipe of at most ${MAX_TEXT_CHARACTERS} characters is expected`,
+  })

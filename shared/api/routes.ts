@@ -14,7 +14,7 @@ import {
   taughtNameAnswer,
 } from './foods'
 import * as dinners from './dinners'
-import { intakeAnswer } from './intake'
+import { importedAnswer, intakeAnswer } from './intake'
 import * as log from './log'
 import { piecesAnswer } from './pieces'
 import * as requests from './requests'
@@ -307,6 +307,21 @@ export const ROUTES: readonly Route[] = [
       'When to do what, backwards from serving: of recipes with their pieces, or of tasks as they stand',
     body: requests.scheduleRequest,
     answers: { 200: ['The schedule, or what is in its way', scheduleAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/recipes/import',
+    summary:
+      'Recipes of a page (JSON-LD, microdata, else its text), a JSON-LD document or a text; stores nothing',
+    body: requests.pageImportRequest,
+    answers: { 200: ['The recipes as they were read', importedAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/recipes/{id}/export',
+    summary: 'A recipe in an open form, as a file; x-not-kept says what the form cannot hold',
+    query: { format: 'jsonld, json, markdown, text or csv', revision: 'an earlier one' },
+    answers: { 200: ['The file', z.string()] },
   },
   {
     method: 'post',

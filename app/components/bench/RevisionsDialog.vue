@@ -12,6 +12,15 @@ const { id, current } = defineProps<{
 const bench = useBenchStore()
 const shelves = useLarderStore()
 
+/** Open forms that the recipe can be taken along in. */
+const FORMS = [
+  { format: 'json', name: 'our own document' },
+  { format: 'jsonld', name: 'JSON-LD (schema.org)' },
+  { format: 'markdown', name: 'Markdown' },
+  { format: 'text', name: 'plain text' },
+  { format: 'csv', name: 'table (CSV)' },
+] as const
+
 const revisions = shallowRef<Revision[] | null>(null)
 const trouble = ref('')
 const brought = ref<number | null>(null)
@@ -73,10 +82,30 @@ const bringBack = (revision: number) =>
         />
       </li>
     </ol>
+    <section class="along">
+      <h3>Take it along</h3>
+      <p class="small">
+        <a v-for="one in FORMS" :key="one.format" :href="`${path}/export?format=${one.format}`" download>{{
+          one.name
+        }}</a>
+      </p>
+      <p class="small soft">
+        As it was saved last. Only our own document comes back as it went; the others say their lines and
+        figures in words that other programs read.
+      </p>
+    </section>
   </Dialog>
 </template>
 
 <style scoped>
+.along {
+  display: grid;
+  gap: 0.3rem;
+  margin-top: 1rem;
+}
+.along a {
+  margin-right: 0.9rem;
+}
 .list {
   padding: 0;
   list-style: none;
