@@ -164,8 +164,22 @@ try {
     await page.getByRole('button', { name: 'card', exact: true }).click()
     await page.getByRole('dialog').waitFor()
   })
-  await shoot('bench-dark', (page) => bench(page, 'Boathouse cabbage and caraway buns, vegan'), {
-    scheme: 'dark',
+  await shoot('table', async (page) => {
+    await bench(page, 'Boathouse cabbage and caraway buns')
+    await page.getByRole('link', { name: 'Table' }).first().click()
+    for (const [name, diet] of [
+      ['Stroke', ''],
+      ['Bow', 'Vegan'],
+      ['Cox', 'Gluten-free'],
+    ]) {
+      await page.getByRole('button', { name: 'Add a guest' }).click()
+      const at = (await page.getByLabel('Name').count()) - 1
+      await page.getByLabel('Name').nth(at).fill(name)
+      await page.getByLabel('Name').nth(at).blur()
+      if (diet) await page.getByLabel(`A diet for ${name}`).selectOption(diet)
+    }
+    await page.getByRole('row', { name: /Cox/ }).waitFor()
+    await page.waitForTimeout(1500)
   })
   await shoot(
     'bench-phone',

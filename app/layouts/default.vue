@@ -28,11 +28,13 @@ onMounted(() => {
           <NuxtLink to="/stove" :prefetch="false">Stove</NuxtLink>
           <NuxtLink to="/notebook" :prefetch="false" class="wide">Notebook</NuxtLink>
         </span>
+        <NuxtLink to="/table" :prefetch="false" class="wide">Table</NuxtLink>
         <NuxtLink to="/larder" class="wide">Larder</NuxtLink>
       </nav>
       <NuxtLink to="/paste" class="paste">Paste</NuxtLink>
       <span class="space" />
       <NuxtLink to="/notebook" :prefetch="false" class="narrow">Notebook</NuxtLink>
+      <NuxtLink to="/table" :prefetch="false" class="narrow">Table</NuxtLink>
       <NuxtLink to="/larder" :prefetch="false" class="narrow">Larder</NuxtLink>
       <button type="button" class="quiet" @click="keysShown = true"><kbd>?</kbd> Keys</button>
       <button type="button" class="quiet" :aria-pressed="dark" @click="toggle">

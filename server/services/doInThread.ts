@@ -24,6 +24,7 @@ const pools = {
 const MAX_MILLISECONDS: Readonly<Record<Job['kind'], number>> = {
   adapt: 6000,
   schedule: 6000,
+  table: 8000,
   evaluate: 4000,
   read: 4000,
 }
@@ -63,7 +64,8 @@ export async function doInThread<Answer>(event: H3Event, job: Job): Promise<Answ
   let answer: JobAnswer
   if (existsSync(file)) {
     try {
-      const pool = job.kind === 'adapt' || job.kind === 'schedule' ? pools.search : pools.quick
+      const pool =
+        job.kind === 'adapt' || job.kind === 'schedule' || job.kind === 'table' ? pools.search : pools.quick
       answer = await pool.run(job, MAX_MILLISECONDS[job.kind], untilGone(event))
     } catch (error) {
       if (error instanceof TooBusy) throw busy()

@@ -7,6 +7,7 @@ import type { TaughtName } from '../../core/tables/taughtNames'
 import { withFoods, withNames, withSwaps } from '../../core/tables/referenceData'
 import { readRecipe } from '../../core/reading/readRecipe'
 import { RecipeProblem, type FieldProblem } from '../../core/recipe/problem'
+import { setTable, type Guest } from '../../core/table/setTable'
 import type { Recipe } from '../../core/recipe/document'
 import type { OwnSwap } from '../../core/substitution/catalogue'
 import { reference } from '../../data/reference'
@@ -28,6 +29,14 @@ export type Job =
     }
   | { kind: 'evaluate'; recipe: Recipe; foods: Food[] }
   | { kind: 'read'; text: string; foods: Food[]; names: TaughtName[] }
+  | {
+      kind: 'table'
+      recipe: Recipe
+      guests: Guest[]
+      kinds: number | null
+      foods: Food[]
+      searchMilliseconds: number
+    }
   | {
       kind: 'schedule'
       asked: ScheduleAsked
@@ -58,6 +67,13 @@ function work(job: Job): unknown {
     case 'schedule': {
       const end = Date.now() + job.searchMilliseconds
       return scheduleFor(job.asked, withFoods(reference, job.foods), () => Date.now() > end)
+    }
+    case 'table': {
+      const end = Date.now() + job.searchMilliseconds
+      return setTable(job.recipe, job.guests, withFoods(reference, job.foods), {
+        kinds: job.kinds,
+        expired: () => Date.now() > end,
+      })
     }
     case 'read':
       return readRecipe(job.text, withNames(withFoods(reference, job.foods), job.names).foods)

@@ -437,3 +437,32 @@ export const pageImportRequest = z
     path: ['text'],
     message: `a recipe of at most ${MAX_TEXT_CHARACTERS} characters is expected`,
   })
+
+export const tableRequest = z.object({
+  recipe: recipeSchema,
+  guests: z
+    .array(
+      z.object({
+        id: z.string().min(1, 'a guest needs an id').max(60),
+        diets: z.array(z.string().max(40)).max(8, 'at most 8 diets a guest').default([]),
+        avoid: z.array(z.string().max(80)).max(30, 'at most 30 foods a guest').default([]),
+        pieces: z
+          .number('a number of pieces is expected')
+          .int('whole pieces')
+          .min(1, 'at least 1 piece')
+          .max(60, 'at most 60 pieces a guest'),
+      }),
+    )
+    .min(1, 'at least one guest is expected')
+    .max(40, 'at most 40 guests')
+    .refine(
+      (guests) => new Set(guests.map(({ id }) => id)).size === guests.length,
+      'every guest has an id of their own',
+    ),
+  options: z
+    .object({
+      kinds: z.number().int('whole kinds').min(1).max(4, 'at most 4 kinds').nullable().default(null),
+    })
+    .prefault({}),
+})
+export type TableAsked = z.output<typeof tableRequest>

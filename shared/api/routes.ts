@@ -19,6 +19,7 @@ import * as log from './log'
 import { piecesAnswer } from './pieces'
 import * as requests from './requests'
 import { scheduleAnswer } from './schedule'
+import { tableAnswer } from './table'
 
 export interface Route {
   method: 'get' | 'post' | 'put' | 'delete'
@@ -322,6 +323,13 @@ export const ROUTES: readonly Route[] = [
     summary: 'A recipe in an open form, as a file; x-not-kept says what the form cannot hold',
     query: { format: 'jsonld, json, markdown, text or csv', revision: 'an earlier one' },
     answers: { 200: ['The file', z.string()] },
+  },
+  {
+    method: 'post',
+    path: '/api/table',
+    summary: 'The fewest and nearest kinds of one recipe, so that every guest has something to eat',
+    body: requests.tableRequest,
+    answers: { 200: ['Kinds, plates, the order of work, what is kept apart', tableAnswer] },
   },
   {
     method: 'post',

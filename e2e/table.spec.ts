@@ -1,0 +1,83 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, pasteToBench, read, test } from './support'
+
+const BUNS = `Leek and bacon buns
+Makes 12, serves 6
+
+Dough
+500 g strong white flour
+300 ml lukewarm water
+7 g instant yeast
+9 g salt
+30 g butter
+
+Filling
+500 g leeks, sliced
+200 g bacon lardons
+20 g butter
+
+1. Knead the dough 10 minutes and let it double, about 90 minutes.
+2. Fry leeks and bacon in the butter for 12 minutes, then cool.
+3. Divide into 12, fill and close.
+4. Bake at 200 °C for 20 minutes.`
+
+test.describe('the table', () => {
+  test('seats two guests, tells whose piece is whose, and goes to the clock', async ({ page }) => {
+    await pasteToBench(page, BUNS)
+    await page.getByRole('link', { name: 'Table' }).first().click()
+    await page.getByRole('button', { name: 'Add a guest' }).click()
+    await page.getByRole('button', { name: 'Add a guest' }).click()
+    await page.getByLabel('Name').nth(1).fill('Second oar')
+    await page.getByLabel('Name').nth(1).blur()
+    await page.getByLabel('A diet for Second oar').selectOption('Vegan')
+    await page.getByLabel('Pieces for Second oar').fill('3')
+    await page.getByLabel('Pieces for Second oar').blur()
+    const plan = page.getByLabel('The table', { exact: true })
+    await expect(plan.getByRole('row', { name: /Second oar 3 × vegan/ })).toBeVisible()
+    await expect(plan.getByText('No choice of kinds is cheaper: proven.')).toBeVisible()
+    await plan.getByRole('button', { name: /^2:/ }).click()
+    await expect(plan.getByRole('heading', { name: 'Leek and bacon buns, as it is' })).toBeVisible()
+    await expect(plan.getByRole('heading', { name: 'Leek and bacon buns, vegan' })).toBeVisible()
+    await expect(plan.getByText('marked by: crimped rim')).toBeVisible()
+    await expect(plan.getByText(/A home kitchen cannot promise/)).toBeVisible()
+    await page.getByLabel('an allergy').check()
+    await expect(plan.getByText(/Second oar: an allergy/)).toBeVisible()
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+
+    // A guest who cancels changes it all in one step, and undo brings them back.
+    await page.getByLabel('Second oar comes').uncheck()
+    await expect(plan.getByRole('row', { name: /Second oar/ })).toBeHidden()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(plan.getByRole('row', { name: /Second oar 3 × vegan/ })).toBeVisible()
+    await page.getByRole('button', { name: 'To the clock' }).click()
+    await expect(page.getByText('Leek and bacon buns, vegan').first()).toBeVisible()
+  })
+
+  test('answers by the API, and names what cannot be', async ({ request }) => {
+    const recipe = await read(request, BUNS)
+    const ask = (data: object) => request.post('/api/table', { data })
+    const guests = [
+      { id: 'a', pieces: 2 },
+      { id: 'b', diets: ['vegan'], pieces: 3 },
+      { id: 'c', diets: ['vegetarian'], avoid: ['leek'], pieces: 2 },
+    ]
+    const table = await (await ask({ recipe, guests })).json()
+    expect(table.plates.map((plate: { guestId: string }) => plate.guestId)).toEqual(['a', 'b', 'c'])
+    for (const plate of table.plates)
+      for (const { id } of plate.kinds)
+        expect(table.kinds.find((kind: { id: string }) => kind.id === id).suits).toContain(plate.guestId)
+    expect(table.proven).toBe(true)
+    expect(table.conflict).toBeNull()
+    for (const [data, field] of [
+      [{ recipe, guests: [] }, 'guests'],
+      [{ recipe, guests: [{ id: 'a', pieces: 0 }] }, 'guests[0].pieces'],
+      [{ recipe, guests: [{ id: 'a', diets: ['nonsense'], pieces: 1 }] }, 'guests[0].diets[0]'],
+      [{ recipe, guests: [{ id: 'a', avoid: ['moon'], pieces: 1 }] }, 'guests[0].avoid[0]'],
+      [{ recipe, guests: [guests[0], guests[0]] }, 'guests'],
+    ] as [object, string][]) {
+      const answer = await ask(data)
+      expect(answer.status(), field).toBe(422)
+      expect((await answer.json()).errors[0].field).toBe(field)
+    }
+  })
+})
