@@ -43,7 +43,7 @@ test.describe('recipes in and out', () => {
         file('one.html', PAGE),
         file(
           'two.txt',
-          'Apple parcels\nMakes 6\n\nDough\n250 g puff pastry\n\nFilling\n3 apples\n\nBake 20 minutes at 200 C',
+          'Pear parcels\nMakes 6\n\nDough\n250 g puff pastry\n\nFilling\n3 pears\n\nBake 20 minutes at 200 C',
         ),
         file('three.json', '{"a":'),
       ])
