@@ -55,6 +55,27 @@ Method
 1. Rub the butter into the flour.
 2. Deep-fry at 175 °C for 4 minutes.`
 
+/** Risen buns for a session at the stove, the clock and the table. */
+export const BUNS = `Leek and bacon buns
+Makes 12, serves 6
+
+Dough
+500 g strong white flour
+300 ml lukewarm water
+7 g instant yeast
+9 g salt
+30 g butter
+
+Filling
+500 g leeks, sliced
+200 g bacon lardons
+20 g butter
+
+1. Knead the dough 10 minutes and let it double, about 90 minutes.
+2. Fry leeks and bacon in the butter for 12 minutes, then cool.
+3. Divide into 12, fill and close.
+4. Bake at 200 °C for 20 minutes.`
+
 /** Pastes a text and lays what was read on the bench. */
 export async function pasteToBench(page: Page, text: string) {
   await page.goto('/paste')

@@ -2,7 +2,6 @@
 import { useNow } from '@vueuse/core'
 import { expectedOf } from '~~/core/log/expected'
 import type { CookRecord, Measured } from '~~/core/log/record'
-import type { ToWeigh } from '~~/core/log/weighing'
 import type { FieldProblem } from '~~/core/recipe/problem'
 import { trayPlanOf } from '~/composables/useTrayPlan'
 import { ApiProblem } from '~/logic/api'
@@ -93,35 +92,6 @@ const changeTimer = (
 const isRunning = (name: string, minutes: number) =>
   record.value?.timers.some((one) => one.name === name && one.minutes >= minutes && one.doneAt === null)
 
-// Weighing: what is planned is the recipe's, made anew where something went over.
-const extra = ref<Record<string, number>>({})
-const weighedOf = (lineId: string) =>
-  record.value?.weights.find((one) => one.lineId === lineId)?.grams ?? null
-const toWeigh = computed<ToWeigh[]>(() =>
-  (bench.recipe?.parts ?? []).flatMap((part) =>
-    part.lines
-      .filter((line) => line.grams !== null && line.grams > 0)
-      .map((line) => ({
-        lineId: line.id,
-        partId: part.id,
-        name: line.name || line.raw,
-        plannedGrams: line.grams! + (extra.value[line.id] ?? 0),
-        grams: weighedOf(line.id),
-      })),
-  ),
-)
-const liquid = computed(() => {
-  const { liquidLineId } = record.value?.expected ?? {}
-  const line = bench.recipe?.parts.flatMap(({ lines }) => lines).find(({ id }) => id === liquidLineId)
-  if (!line?.grams) return null
-  const planned_ = line.grams + (extra.value[line.id] ?? 0)
-  return {
-    lineId: line.id,
-    name: line.name,
-    from: line.toFeel?.startGrams ?? 0.85 * planned_,
-    to: line.gramsHigh && line.gramsHigh > planned_ ? line.gramsHigh : 1.1 * planned_,
-  }
-})
 /** What a batch does to the oil, as the tray reckons it. */
 const oil = computed(() => {
   const { oilDropC, oilRecoverySeconds } = planned.value?.batches[0] ?? {}
@@ -131,21 +101,7 @@ const oil = computed(() => {
 })
 const problems = shallowRef<FieldProblem[]>([])
 const write = (fields: Partial<CookRecord>) => (problems.value = stove.write(fields))
-function weighed(lineId: string, grams: number) {
-  const line = toWeigh.value.find((one) => one.lineId === lineId)
-  if (!line || !record.value) return
-  const others = record.value.weights.filter((one) => one.lineId !== lineId)
-  const one = { lineId, name: line.name, plannedGrams: line.plannedGrams, grams, at: Date.now() }
-  write({
-    weights: [...others, one],
-    ...(lineId === record.value.expected.liquidLineId ? { liquidGrams: grams } : {}),
-  })
-}
-function rescale(more: { lineId: string; moreGrams: number }[]) {
-  const made = { ...extra.value }
-  for (const { lineId, moreGrams } of more) made[lineId] = (made[lineId] ?? 0) + moreGrams
-  extra.value = made
-}
+const { toWeigh, liquid, weighed, rescale } = useWeighing(write)
 const measured = (what: Measured, celsius: number) =>
   record.value && write({ readings: [...record.value.readings, { what, celsius, at: Date.now() }] })
 

@@ -18,7 +18,7 @@ export interface Question {
   locks: Locks
   weights: Weights
   prices: Price[]
-  /** Foods the recipe uses that the tables do not hold. */
+  /** Foods the tables do not hold, and flours of theirs as they drink in this kitchen. */
   foods: Food[]
   /** The cook's own swaps. */
   swaps: OwnSwap[]

@@ -19,7 +19,6 @@ export interface Exported {
 const eaten = (recipe: Recipe) => recipe.parts.filter((part) => part.lines.length)
 
 const lineText = (line: Line, foods: Foods) => {
-  // As it was written, where it still says what is meant; else by weight.
   const food = line.foodId ? foods.get(line.foodId) : undefined
   const printed = printLine(line, food)
   return `${printed}${line.prep.length ? `, ${line.prep.join(', ')}` : ''}${line.optional ? ' (optional)' : ''}`

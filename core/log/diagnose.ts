@@ -58,7 +58,7 @@ const FINDINGS: Readonly<Record<string, string>> = {
   'gluten-pct': 'added gluten, % of the flour',
   'gluten-free': 'without gluten',
   family: 'kind of dough',
-  holds: 'how the dough holds together',
+  holds: 'how the dough holds together (1: wheat flour and water)',
   'filling-salt-pct': 'salt of the filling, %',
   'filling-fat-pct': 'fat of the filling, %',
   'filling-to-dough': 'filling to dough',

@@ -59,6 +59,7 @@ export function expectedOf(
     'filling-to-dough': planned.fillingGramsPerPiece / Math.max(planned.doughGramsPerPiece, 0.1),
     'wash-grams-per-piece': wash / recipe.pieces,
   }
+  if (evaluation.abilities.strength !== null) findings.holds = evaluation.abilities.strength
   if (planned.fillingCapacityGrams > 0)
     findings.overfull = planned.fillingGramsPerPiece / planned.fillingCapacityGrams
   if (fillingGrams > 0) {

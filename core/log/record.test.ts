@@ -4,6 +4,7 @@ import { reference } from '../../test/helpers'
 import { faultTable } from '../../data/faultTable'
 import { evaluate } from '../evaluation/evaluate'
 import { METHOD_OF } from '../tray/making'
+import type { Recipe } from '../recipe/document'
 import { planPieces } from '../tray/plan'
 import { calibrate, factorOf } from './calibrate'
 import { diagnose, FINDING_NAMES } from './diagnose'
@@ -13,8 +14,8 @@ import { findingsOf } from './findings'
 import { recordSchema, type CookRecord } from './record'
 import { afterOvershoot, pouring, spoonsOf, usedOf, type ToWeigh } from './weighing'
 
-const expectedFor = (word: string) => {
-  const { recipe } = demo.find(({ name }) => name.includes(word))!
+const expectedFor = (word: string) => expectedOfRecipe(demo.find(({ name }) => name.includes(word))!.recipe)
+const expectedOfRecipe = (recipe: Recipe) => {
   const evaluation = evaluate(recipe, reference)
   const planned = planPieces(recipe, evaluation, { method: METHOD_OF[recipe.shape] }, reference)
   return expectedOf(recipe, evaluation, planned, reference, 0.8)
@@ -36,6 +37,38 @@ describe('what is expected of a session', () => {
       }
     },
   )
+
+  it('gives every finding that a cause asks for, but three that only the question can tell', () => {
+    const given = new Set(
+      demo.flatMap(({ name }) => {
+        const one = record(name, {
+          readings: (['oil', 'oven', 'middle', 'filling', 'room', 'liquid'] as const).map((what) => ({
+            what,
+            celsius: 60,
+            at: 1,
+          })),
+          rolls: 2,
+          liquidGrams: 100,
+          batches: [{ pieces: 4, minutes: 5, at: 1 }],
+        })
+        return Object.entries(findingsOf(one)).flatMap(([key, value]) => (value === undefined ? [] : [key]))
+      }),
+    )
+    // No demo dish is without gluten: the dough of the first, of rice flour alone.
+    const [{ recipe }] = demo as [(typeof demo)[number]]
+    const parts = recipe.parts.map((part) =>
+      part.kind === 'shell'
+        ? { ...part, lines: part.lines.map((line) => ({ ...line, foodId: 'rice-flour' })) }
+        : part,
+    )
+    for (const key of Object.keys(expectedOfRecipe({ ...recipe, parts }).findings)) given.add(key)
+    const asked = new Set(faultTable.flatMap(({ evidence }) => evidence.map(({ key }) => key)))
+    expect([...asked].filter((key) => !given.has(key)).sort()).toEqual([
+      'proof-over-pct',
+      'start-c',
+      'wait-minutes',
+    ])
+  })
 })
 
 describe('what a device or a slip of the hand says', () => {

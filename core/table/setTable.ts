@@ -65,7 +65,6 @@ export interface TableOptions {
   /** So many kinds at most; null for what is cheapest. */
   kinds?: number | null
   expired?: () => boolean
-  pieceDistanceMinutes?: number
 }
 
 /** One more dough, or one more filling, in minutes of work: our own choice, until the Clock has planned it. */
@@ -164,7 +163,7 @@ export function setTable(
   recipe: Recipe,
   guests: readonly Guest[],
   reference: ReferenceData,
-  { kinds = null, expired = () => false, pieceDistanceMinutes = DISTANCE_MINUTES }: TableOptions = {},
+  { kinds = null, expired = () => false }: TableOptions = {},
 ): Table {
   guests.forEach((guest, at) => {
     const strange = guest.avoid.findIndex((id) => !reference.foods.has(id))
@@ -221,7 +220,7 @@ export function setTable(
   const candidates: Candidate[] = made.map((one, at) => ({
     suits: seats.map((seat) => fits[at]![seat]!),
     openCost: Math.max(one.minutes, 1),
-    eatCost: seats.map((seat) => guests[seat]!.pieces * one.distance * pieceDistanceMinutes),
+    eatCost: seats.map((seat) => guests[seat]!.pieces * one.distance * DISTANCE_MINUTES),
   }))
   const choice =
     cheapestCover(candidates, seats.length, kinds) ??

@@ -6,7 +6,6 @@ import { searchFoods } from '~~/core/reading/match'
 import type { Food } from '~~/core/food/food'
 import type { Recipe } from '~~/core/recipe/document'
 import { allLines } from '~~/core/recipe/lines'
-import { table } from '~~/data/table'
 import { LEAVING_OUT, REACHING } from '~/logic/dietGroups'
 import { showGrams } from '~/logic/format'
 
@@ -94,7 +93,7 @@ function question(kind: 'adapt' | 'curve', figure: Target | null) {
     },
     weights: weights.value,
     prices: [...shelves.prices.values()],
-    foods: [...shelves.reference.foods.values()].filter((food) => !table.foods.has(food.id)),
+    foods: shelves.others,
     swaps: shelves.swaps,
     figure,
   })

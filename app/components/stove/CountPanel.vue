@@ -47,7 +47,7 @@ const problemOf = (field: string) => problems.find((one) => one.field.startsWith
 </script>
 
 <template>
-  <section class="count" aria-label="Count the pieces">
+  <section class="count by-hand" aria-label="Count the pieces">
     <p>
       <b class="big">{{ made }}</b> of {{ record.expected.pieces }} are done<template
         v-if="record.batches.length"
@@ -139,32 +139,11 @@ const problemOf = (field: string) => problems.find((one) => one.field.startsWith
   display: grid;
   gap: 0.6rem;
 }
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
-}
-.field {
-  width: 4.5rem;
-}
 .big {
   font-size: 1.8rem;
-}
-button {
-  min-height: 2.4rem;
-  padding: 0 0.8rem;
-  border: 1px solid var(--beet);
-  border-radius: 4px;
-  background: var(--beet);
-  color: var(--sheet);
-  cursor: pointer;
 }
 td {
   padding-block: 0.15rem;
   white-space: nowrap;
-}
-.problem {
-  color: var(--stop);
 }
 </style>

@@ -150,7 +150,7 @@ const fillingPct = computed(() => {
 </script>
 
 <template>
-  <section class="heat" aria-label="Watch the heat">
+  <section class="heat by-hand" aria-label="Watch the heat">
     <p class="row">
       <label>
         The probe is in
@@ -268,32 +268,8 @@ const fillingPct = computed(() => {
   display: grid;
   gap: 0.6rem;
 }
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
-}
 .big {
   font-size: 1.5rem;
-}
-input.field {
-  width: 4.5rem;
-}
-button {
-  min-height: 2.4rem;
-  padding: 0 0.8rem;
-  border: 1px solid var(--rule-strong);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: var(--ink);
-  cursor: pointer;
-}
-button.main {
-  border-color: var(--beet);
-  background: var(--beet);
-  color: var(--sheet);
-  font-weight: 640;
 }
 figure {
   display: grid;
@@ -340,8 +316,5 @@ text {
 .caution {
   padding-left: 0.6rem;
   border-left: 4px solid var(--watch);
-}
-.problem {
-  color: var(--stop);
 }
 </style>

@@ -83,7 +83,7 @@ const spoons = computed(() =>
 </script>
 
 <template>
-  <section class="weigh" aria-label="Weigh as you go">
+  <section class="weigh by-hand" aria-label="Weigh as you go">
     <ol class="lines">
       <li v-for="(one, n) in lines" :key="one.lineId" :class="{ now: n === at, in: one.grams !== null }">
         <button type="button" :aria-current="n === at" @click="at = n">
@@ -237,40 +237,10 @@ const spoons = computed(() =>
 .over .words {
   color: var(--stop);
 }
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
-}
-.field {
-  width: 4.5rem;
-}
-button:not(.lines button) {
-  min-height: 2.4rem;
-  padding: 0 0.8rem;
-  border: 1px solid var(--rule-strong);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: var(--ink);
-  cursor: pointer;
-}
-button.main:not(.lines button) {
-  border-color: var(--beet);
-  background: var(--beet);
-  color: var(--sheet);
-  font-weight: 640;
-}
-button:disabled {
-  opacity: 0.5;
-}
 div.over {
   padding: 0.5rem 0.7rem;
   border-left: 4px solid var(--watch);
   background: var(--watch-tint);
-}
-.problem {
-  color: var(--stop);
 }
 .stand-in {
   display: flex;
