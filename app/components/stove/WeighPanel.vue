@@ -196,9 +196,11 @@ const spoons = computed(() =>
   display: flex;
   justify-content: space-between;
   width: 100%;
+  min-height: 0;
   padding: 0.25rem 0.5rem;
   border: 0;
   border-left: 4px solid transparent;
+  border-radius: 0;
   background: none;
   color: inherit;
   text-align: left;
