@@ -96,3 +96,37 @@ describe('searchFoods', () => {
     expect(at('single-cream')).toBeLessThan(at('cream-15-fat'))
   })
 })
+
+describe('a noun behind a name that says only of which kind it is', () => {
+  it.each([
+    ['manchego cheese', 'manchego'],
+    ['cod fish', 'white-fish'],
+    ['lap cheong sausage', 'lap-cheong'],
+    ['haricot beans', 'white-beans-cooked'],
+  ])('%s', (name, id) => expect(idOf(name)).toBe(id))
+
+  it('makes no dish of what it does not belong to', () => {
+    for (const name of ['potato bread', 'mustard cheese', 'cherry sausage', 'walnut sauce'])
+      expect(matchFood(name, foods)?.how, name).not.toBe('exact')
+  })
+})
+
+describe('a claim in other words', () => {
+  it.each([
+    ['dairy-free parmesan', 'nutritional-yeast'],
+    ['plant-based cheddar', 'plant-cheese'],
+    ['vegan mozzarella cheese', 'plant-cheese'],
+    ['vegan fish sauce alternative', 'vegan-fish-sauce'],
+  ])('%s', (name, id) => expect(idOf(name)).toBe(id))
+
+  it('is not said of what the claim does not touch', () => {
+    // A dairy-free sausage may be of meat.
+    expect(idOf('dairy-free sausage')).not.toBe('plant-sausage')
+    expect(idOf('vegan white chocolate')).not.toBe('vegan-chocolate')
+  })
+
+  it('names the plant of a cream and says that its strength is not told', () => {
+    const cream = matchFood('oat double cream', foods)
+    expect([cream?.food.id, cream?.how, cream?.leftOver]).toEqual(['oat-cream', 'part', ['double']])
+  })
+})

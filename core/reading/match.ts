@@ -1,5 +1,5 @@
 import type { Food, Foods } from '../food/food'
-import { carries, carriesAny, claimsIn, hazardsOfWord, isClaim } from '../food/hazards'
+import { carries, carriesAny, claimsIn, hazardsOfWord, isClaim, type Hazards } from '../food/hazards'
 import { asBought, qualifiersIn, settle } from './qualifiers'
 import { remember } from './remember'
 
@@ -30,6 +30,8 @@ const PLAIN = new Set(
    fillet fillets meat mince trimmings loin shin brisket rump sirloin topside silverside cheek cheeks neck leg legs shank
    wing wings tail tails rib ribs flank portion portions bits slice slices rashers goujons escalope tender tenders
    superfine sharp mild mature strong aged vintage king tiger jumbo halal kosher barista blend mix drops drop steak steaks lardons
+   style type kind log wedge wedges ball balls tub wheel slab granules unflavoured unflavored cocktail
+   stoneground active bubbly fed
    sheet sheets block roll pack leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
     .split(/\s+/)
     .filter(Boolean)
@@ -161,6 +163,26 @@ const sizesOff = (words: readonly string[]) =>
 /** A food with less sodium than this in 100 g has no salt added: common practice, no source. */
 const UNSALTED_MG = 150
 
+/** A noun behind a name that says only of which kind it is: "chorizo sausage", "manchego cheese", "cod fish". */
+const CLASS_NOUNS: Readonly<Record<string, RegExp>> = {
+  cheese: /cheese$/,
+  sausage: /^(?:cured-meat|plant-meat)$/,
+  ham: /^cured-meat$/,
+  mushroom: /^mushroom$/,
+  fish: /^(?:fish|cured-fish)$/,
+  bean: /^pulse$/,
+  nut: /^nut$/,
+  herb: /^herb$/,
+  spice: /^spice$/,
+  sugar: /^sweetener$/,
+  noodle: /^noodle$/,
+  bread: /^bread$/,
+  wrapper: /^wrapper$/,
+  pastry: /^pastry$/,
+}
+
+const takesNoun = (food: Food, noun: string | undefined) => CLASS_NOUNS[noun ?? '']?.test(food.group) ?? false
+
 const OF_SPICE = /^(?:powder|powdered|ground|whole)$/
 
 const MINCED = /^(?:minced|ground|mince)$/
@@ -224,6 +246,10 @@ function lookUp(index: NameIndex, words: readonly string[]): FoodMatch | null {
   const whole = words.join(' ')
   const named = index.names.get(whole)
   if (named) return { food: named, found: whole, lacking: '', how: 'exact', leftOver: [] }
+  if (words.length > 1 && CLASS_NOUNS[words.at(-1)!]) {
+    const bare = lookUp(index, words.slice(0, -1))
+    if (bare?.how === 'exact' && takesNoun(bare.food, words.at(-1))) return bare
+  }
   for (let length = Math.min(words.length - 1, index.longest); length >= 1; length--) {
     // From the right: the noun that says what a food is stands last in English.
     for (let start = words.length - length; start >= 0; start--) {
@@ -276,17 +302,59 @@ function asPacked(words: readonly string[], index: NameIndex): readonly string[]
 
 /** Words that packets of flour add to what they are. */
 const OF_MIXES = /^(?:plain|white|blend|mix|ready|rolled)$/
+/** Words of a claimed name that say of what age, strength or cut it is, and never what. */
+const DESCRIBES =
+  /^(?:mature|mild|strong|sharp|extra|aged|vintage|grated|shredded|sliced|crumbled|melted|block|slice|style|type|kind|log|bought|best|good|quality|alternative|substitute|replacement)$/
+/** Names of what is made of plants only, each said for another. */
+const OF_PLANTS = ['vegan', 'plant based', 'dairy free']
+
+/**
+ * The same claim in other words, where they mean the same of this food: "dairy-free cheddar" is vegan cheddar, for
+ * cheddar is of milk; a dairy-free sausage may be of meat.
+ */
+function otherClaims(
+  index: NameIndex,
+  claims: readonly string[],
+  without: Hazards[],
+  rest: readonly string[],
+) {
+  const meant = lookUp(index, rest)?.food
+  const contradicts = meant !== undefined && without.every((claim) => carriesAny(meant, claim))
+  const ofPlants = /^(?:vegan|plant|plant based|mock|faux)$/.test(claims.join(' '))
+  return ofPlants || contradicts ? OF_PLANTS : []
+}
 
 /** The name that is kept with its claims before the rest: "self-raising gluten-free flour". */
 function claimedName(index: NameIndex, words: readonly string[]): FoodMatch | null {
-  const { claims, rest } = claimsIn(words)
+  const { claims, rest, without } = claimsIn(words)
   if (!claims.length) return null
-  const turned = [...claims, ...rest]
-  for (const found of [turned.join(' '), turned.filter((word) => !OF_MIXES.test(word)).join(' ')]) {
-    const food = index.names.get(found)
-    if (food) return { food, found, lacking: '', how: 'exact', leftOver: [] }
+  const bare = rest.filter((word) => !DESCRIBES.test(word))
+  for (const claim of [claims.join(' '), ...otherClaims(index, claims, without, rest)]) {
+    for (const name of [rest, rest.filter((word) => !OF_MIXES.test(word)), bare, bare.slice(0, -1)]) {
+      const found = [claim, ...name].join(' ')
+      const food = name.length ? index.names.get(found) : undefined
+      if (!food || without.some((one) => carriesAny(food, one))) continue
+      // "Vegan cheddar cheese": the noun behind says only of which kind it is.
+      if (name.length < bare.length && !takesNoun(food, bare.at(-1))) continue
+      return { food, found, lacking: '', how: 'exact', leftOver: [] }
+    }
   }
   return null
+}
+
+/** Plants of which a drink, a cream or a yogurt is made. */
+const MILKED = /^(?:oat|soya?|coconut|almond|cashew|rice|pea|hazelnut|hemp)$/
+/** Of what strength or make a cream, a drink or a yogurt is. */
+const OF_CREAM =
+  /^(?:single|double|whipping|cooking|pouring|thick|greek|style|set|creamy|barista|extra|heavy|fresh)$/
+
+/** "Oat double cream" is oat cream, and that it is double is told: plants have other names for their creams. */
+function plantCream(index: NameIndex, words: readonly string[]): FoodMatch | null {
+  const middle = words.slice(1, -1)
+  if (!MILKED.test(words[0]!) || !middle.length || !middle.every((word) => OF_CREAM.test(word))) return null
+  const found = `${words[0] === 'soya' ? 'soy' : words[0]} ${words.at(-1)}`
+  const food = index.names.get(found)
+  return food ? { food, found, lacking: '', how: 'part', leftOver: middle } : null
 }
 
 /** Nouns that a packet puts first. None is an allergen or an animal food: turning round must bring no hazard out of sight. */
@@ -312,7 +380,7 @@ function findFood(name: string, index: NameIndex): FoodMatch | null {
     const spelled = lookUp(index, corrected)
     if (spelled && !spelled.leftOver.length) return { ...spelled, how: 'spelling' }
   }
-  return direct
+  return direct ?? plantCream(index, words)
 }
 
 /** So many ranks behind the others stands what bears the figures of another food. */

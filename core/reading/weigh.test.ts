@@ -74,6 +74,9 @@ describe('weighing a line', () => {
     expect(line('100 g soya mince, soaked').waterChangeGrams).toBeCloseTo(200)
     expect(line('2 cups packed spinach').grams).toBeCloseTo(84)
     expect(line('500 g unpeeled potatoes').grams).toBeCloseTo(420)
+    expect(line('500 g chicken thighs, bone in').grams).toBeCloseTo(375)
+    // Meat is eaten with its skin.
+    expect(line('500 g chicken thighs, skin on').grams).toBeCloseTo(500)
     expect(line('500 g potatoes, peeled')).toMatchObject({ grams: 500, gramsLow: 420 })
   })
 

@@ -87,6 +87,10 @@ const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   'hard-cheese': 10,
   nut: 10,
 }
+const IN_SHELL_OR_ON_BONE =
+  /\b(?:in (?:the |their )?shells?|shell[- ]on|bone[- ]in|on the bone|with (?:the |its )?bones?)\b/
+const UNPEELED = /\b(?:unpeeled|with skin|skin on|before peeling|untrimmed)\b/
+
 /** Oil in a frying pot when the line says only "for deep frying". Common practice, no source. */
 export const FRYING_POT_GRAMS = 1000
 
@@ -257,12 +261,9 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
       )
     }
   }
-  if (
-    /\b(?:unpeeled|with skin|skin on|in (?:the |their )?shells?|shell[- ]on|bone[- ]in|before peeling|untrimmed)\b/.test(
-      words,
-    ) &&
-    u.edible
-  ) {
+  // Meat is eaten with its skin, and without its bones.
+  const isMeat = /^(?:meat|poultry)$/.test(food.group)
+  if ((IN_SHELL_OR_ON_BONE.test(words) || (!isMeat && UNPEELED.test(words))) && u.edible) {
     scale(u.edible)
     weighed.notes.push(
       note('edible', `${Math.round(u.edible * 100)} % of it is eaten: ${round(weighed.grams!)} g`),
@@ -270,6 +271,7 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
   } else if (
     byWeight &&
     u.edible &&
+    !isMeat &&
     read.prep.some((word) => /^(?:peeled|trimmed|shelled|stoned|cored)/i.test(word))
   ) {
     weighed.gramsLow = weighed.gramsLow! * u.edible
