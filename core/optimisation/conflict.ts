@@ -67,6 +67,12 @@ const MAX_TURNS = 4
 /** Beside the figure itself, how far the recipe moves hardly counts. */
 const DISTANCE_COUNTS = 1e-3
 
+/** A figure with as many decimals as it takes to tell it from its limit: 19.97 misses 20, and 20.0 does not. */
+function apart(value: number, limit: number): string {
+  const digits = [1, 2, 3].find((count) => value.toFixed(count) !== limit.toFixed(count))
+  return value.toFixed(digits ?? 1)
+}
+
 /**
  * The recipe that comes nearest to a figure that nothing reaches, all other wishes kept.
  *
@@ -87,7 +93,7 @@ export function closestOf(context: Context, conflict: readonly Wish[]): Closest 
     if (!best || limit === null) continue
     const value = measured(target, best.evaluation.measures)
     if (value === null) continue
-    const text = `${name}: ${sayTarget(target, context.before.measures)} is out of reach here${conflict.length > 1 ? ', the rest kept' : ''}; as near as it gets is ${value.toFixed(1)} ${unitOf(target)}`
+    const text = `${name}: ${sayTarget(target, context.before.measures)} is out of reach here${conflict.length > 1 ? ', the rest kept' : ''}; as near as it gets is ${apart(value, limit)} ${unitOf(target)}`
     // A dough that had to be let go weaker for it is said as well.
     const lacks = strong ? [] : best.evaluation.abilities.lacks.map((lack) => lack.text)
     return { candidate: best, text: [text, ...lacks].join('; '), value, comparison: target.comparison }

@@ -24,6 +24,8 @@ const SOFTNESS_SLACK = 0.025
 /** How much lighter or heavier a bought sheet may become, and a filling where only foods are left out. Our own choice. */
 const READY_WEIGHT = [0.4, 1.1] as const
 const FREE_WEIGHT = [0.75, 1.2] as const
+/** A bought wrapper is closed over a little less or more filling. Common practice, no source. */
+const READY_FILLING = [0.9, 1.15] as const
 /** A dough softer or firmer by that much counts as one percent of the weight moved. Our own choice. */
 const SOFTNESS_FELT = 0.03
 
@@ -120,7 +122,14 @@ export function limitWeights(written: Written): void {
       // A bought sheet of another kind has a weight of its own; so has what stands in where no figure is asked for.
       const ready = part.kind === 'shell' && question.base.dough.ready
       const free = part.kind === 'filling' && !question.targets.length
-      const [low, high] = ready ? READY_WEIGHT : free ? FREE_WEIGHT : [1 - WEIGHT_SLACK, 1 + WEIGHT_SLACK]
+      const filled = part.kind === 'filling' && question.base.dough.ready
+      const [low, high] = ready
+        ? READY_WEIGHT
+        : free
+          ? FREE_WEIGHT
+          : filled
+            ? READY_FILLING
+            : [1 - WEIGHT_SLACK, 1 + WEIGHT_SLACK]
       builder.constrain(`weight ${part.id}`, terms, { min: grams * low, max: grams * high })
     } else if (part.kind === 'shell') {
       const follows = (share: number): [number, number][] => [...terms, [shell, -grams * share]]

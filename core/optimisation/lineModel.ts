@@ -12,7 +12,7 @@ import {
   STARCHY_G,
   type LeverName,
 } from '../substitution/levers'
-import { optionsFor, type Candidate } from './options'
+import { LIKE_ENOUGH, optionsFor, type Candidate } from './options'
 import type { ProgramBuilder } from './program'
 import { breaks, CRAFT, type AskedLine, type Question } from './question'
 
@@ -44,7 +44,8 @@ export const CRAFT_RANGE = {
   doughFat: [0.5, 1.25],
   doughSweet: [0.4, 1.2],
   doughRest: [0.6, 1.2],
-  between: [0.8, 1.2],
+  // Brushed on thinly with a soft brush, sheets still come apart.
+  between: [0.75, 1.2],
   top: [0.35, 1.1],
   grease: [0.4, 1],
   wash: [1, 1],
@@ -52,6 +53,9 @@ export const CRAFT_RANGE = {
   // Where less carbohydrate is asked, starch and sugar go out.
   starchOut: [0, 1.2],
   dip: [1, 1],
+  // A bought wrapper is as large and thick as it is; a bought pastry can be rolled thinner.
+  wrapper: [1, 1],
+  pastry: [0.72, 1.1],
 } as const satisfies Record<string, readonly [number, number]>
 
 /** What holds even where a cook would go further than most: a filling without its onion is another filling. */
@@ -65,6 +69,7 @@ const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
   CRAFT_RANGE.dip,
   CRAFT_RANGE.grease,
   CRAFT_RANGE.top,
+  CRAFT_RANGE.wrapper,
 ])
 
 const SEASONING_FOODS = new Set(
@@ -93,11 +98,14 @@ function craftRange(
       return CRAFT_RANGE.grease
     case 'finish':
       if (food.softeningFat) return family === 'stretched' ? CRAFT_RANGE.between : CRAFT_RANGE.top
+      if (keto && foodIs(food, 'sugar')) return CRAFT_RANGE.starchOut
       return foodIs(food, 'wash') ? CRAFT_RANGE.wash : CRAFT_RANGE.top
     case 'marinade':
       return CRAFT_RANGE.sauce
     case 'shell':
       if (food.id === 'water' || foodIs(food, 'flour')) return null
+      if (foodIs(food, 'bought-dough'))
+        return food.group === 'wrapper' ? CRAFT_RANGE.wrapper : CRAFT_RANGE.pastry
       if (isFat(food)) return CRAFT_RANGE.doughFat
       if (foodIs(food, 'sugar')) return keto ? CRAFT_RANGE.starchOut : CRAFT_RANGE.doughSweet
       return foodIs(food, 'egg') ? CRAFT_RANGE.binder : CRAFT_RANGE.doughRest
@@ -129,8 +137,7 @@ export const WATER_FACTOR = 0.1
 /** One unit of money for the batch beside one percent of weight moved. Our own choice. */
 const PRICE_COST = 4
 
-/** A stand-in less like what it replaces than this takes at most that share of it. Our own choice. */
-const LIKE_ENOUGH = 0.65
+/** A stand-in less than `LIKE_ENOUGH` takes at most that share of its line. Our own choice. */
 const MAX_UNLIKE_SHARE = { usual: 0.4, further: 0.6 } as const
 
 /** A swap below this share of its line is not worth a purchase. */
@@ -198,7 +205,7 @@ const STARCH_STAYS = 2.5
  * so does not leave half of the potatoes in.
  */
 function starchCost({ part, food }: AskedLine, question: Question, canGo: boolean): number {
-  const counts = canGo && question.starchGoes && part.kind === 'filling'
+  const counts = canGo && question.starchGoes && (part.kind === 'filling' || part.kind === 'finish')
   return counts && netCarbohydrateG(food) >= STARCHY_G ? STARCH_STAYS * percentMoved(question) : 0
 }
 

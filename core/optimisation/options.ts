@@ -67,6 +67,9 @@ function optionParts(swap: Swap, food: Food, foods: Foods): Candidate['parts'] |
   return parts
 }
 
+/** A stand-in less like what it replaces than this takes only a part of its line. Our own choice. */
+export const LIKE_ENOUGH = 0.65
+
 /** Only for choosing which stand-ins to look at: what an unlike one, and one that loses a diet, counts for. */
 const FAR_PER_UNLIKE = 25
 const lost = (one: Candidate) => LOST_COST * one.loses.length + BROUGHT_COST * one.brings.length
@@ -99,7 +102,9 @@ function chooseOptions(
   const helpful = byGain.filter((one) => one.gain > MIN_GAIN)
   const costs = (one: Candidate) => 1 + one.fixedCost + lost(one) + FAR_PER_UNLIKE * (1 - one.likeness)
   const worth = [...helpful].sort((a, b) => b.gain / costs(b) - a.gain / costs(a))
-  return [...new Set([...helpful.slice(0, 1), ...worth])].slice(0, MAX_OPTIONS)
+  // The strongest that is enough like it to take the place of the whole line, beside the strongest of all.
+  const whole = helpful.filter((one) => one.likeness >= LIKE_ENOUGH).slice(0, 1)
+  return [...new Set([...helpful.slice(0, 1), ...whole, ...worth])].slice(0, MAX_OPTIONS)
 }
 
 /** What has to be bought for a food, by id: the food, or what goes into it if it is made at home. */

@@ -33,10 +33,18 @@ const LESS_WHOLE_COST = 8
 /** A dough that has to be made where it was bought. Our own choice. */
 const MAKE_COST = 12
 
+const holdsWheat = ({ recipe, reference }: Context) =>
+  allLines(recipe).some(
+    ({ part, line }) =>
+      part.kind === 'shell' && reference.foods.get(line.foodId ?? '')?.allergens.includes('gluten'),
+  )
+
 /** The formulas that hold for a dough of this family, closed and cooked like this, for what is asked. */
 function formulasFor(context: Context): Formula[] {
   const { base, recipe, reference, wishes } = context
   const purposes = purposesOf(wishes)
+  // Nobody gives up wheat who is not asked to: whole grain of a wheat dough is whole wheat.
+  const keepsWheat = holdsWheat(context) && !purposes.has('gluten-free') && !purposes.has('keto')
   // What is bought is nearest to what it would be if it were made.
   const family = base.dough.ready ? readyFamily(context) : base.abilities.family
   return reference.formulas.filter(
@@ -45,6 +53,7 @@ function formulasFor(context: Context): Formula[] {
       (formula.ways === null || formula.ways.includes(recipe.cooking.way)) &&
       (formula.closings === null || formula.closings.includes(recipe.shape)) &&
       formula.serves.some((purpose) => purposes.has(purpose)) &&
+      !(keepsWheat && formula.serves.includes('gluten-free')) &&
       !wishes.locks.refused.includes(formulaMark(formula)),
   )
 }

@@ -263,6 +263,10 @@ function tidiedBy(context: Context, found: Found, gone: readonly Fiddly[]): Foun
   const { values } = found.solution
   const fixed = [
     ...gone,
+    // What went out does not come back to make up the weight.
+    ...found.model.lines
+      .filter((one) => values[one.keep]! < 0.05)
+      .map((one) => ({ variable: one.keep, value: 0 })),
     // The choices stay as they are.
     ...found.model.lines.flatMap((one) =>
       one.options.map((own) => ({ variable: own.chosen, value: values[own.chosen]! > 0.5 ? 1 : 0 })),

@@ -98,7 +98,7 @@ describe('the food that is meant', () => {
 
   it.each([
     ['prawns', 'prawns', 'smoked'],
-    ['grilling cheese', 'grilling-cheese', 'half fat'],
+    ['blue cheese', 'blue-cheese', 'half fat'],
     ['minced chicken', 'minced-chicken', '30% fat'],
   ])('what the larder lacks is said: %s', (_, id, text) => {
     const found = settled(id, text)

@@ -7,7 +7,7 @@ import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
-import { readYields } from './servings'
+import { readYields, titleYields } from './servings'
 
 // What a row of a text looks like, by its words and by whether the larder knows its food.
 
@@ -171,11 +171,12 @@ export function titleEnd(text: string): number | null {
     cut.index > 3 &&
     !leading &&
     cut.index < 90 &&
-    readYields(text.slice(cut.index + 1, cut.index + 40))?.whole !== true
+    readYields(text.slice(cut.index + 1, cut.index + 40))?.whole !== true &&
+    !titleYields(text)
   )
     return cut.index
   if (text.length > 120) return null
-  const amount = !readYields(text) && read.measures.some((measure) => measure.some((term) => term.unitId))
+  const amount = !readYields(text) && !titleYields(text) && read.measures.some((measure) => measure.some((term) => term.unitId))
   if (amount) return null
   if (leading && wordsOf(text) <= 4 && !/^(?:two|three|four|five)\b/i.test(text)) return null
   return text.length

@@ -59,6 +59,12 @@ const aboutSo = /(?:^|[.!?]\s+)(?:(?:so )?(?:about|approx\.?|around|roughly|~)\s
 /** "Milk buns (12)": only a title counts so. */
 const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)\)\s*$/i
 
+/** "Apple hand pies, 8", "Chicken momo 30 pieces", "Pork buns 12": how many, at the end of a title. */
+const atTitleEnd = new RegExp(
+  String.raw`^(.*\p{L}.*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s+(?:pieces|pcs\.?|nos\.?|${PIECES}))?$`,
+  'iu',
+)
+
 // "Makes 16–18": the smaller number is the promise one can keep.
 const count = (text: string) => Math.floor(readNumber(text)?.low ?? 0) || null
 
@@ -167,9 +173,9 @@ export function titleYields(title: string): Yields | null {
     said || !eaters || Number(eaters[1]) > MAX_EATERS
       ? said
       : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
-  const bare = found?.pieces ? null : inTitle.exec(title)
-  if (!bare) return found
-  return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: count(bare[1]!) }
+  const bare = found?.pieces ? null : (inTitle.exec(title)?.[1] ?? atTitleEnd.exec(title)?.[2])
+  if (!bare || found?.servings) return found
+  return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: count(bare) }
 }
 
 /** A title without the counts it carries: "Pies (x8)", "Half-moons - serves 4 (12 pieces)". */
@@ -188,7 +194,9 @@ export function withoutYields(title: string): string {
       /\p{L}{2}/u.test(readYields(tail)?.rest ?? tail) ? tail : '',
     )
     .replace(/\s+[x×]\s?\d{1,3}$/i, '')
+    .replace(/\s+(?:makes|serves|feeds|yields?)\s+\d{1,3}$/i, '')
     .replace(forSome, '')
+    .replace(atTitleEnd, '$1')
     .trim()
   return cut.length > 2 ? cut : title
 }
