@@ -62,3 +62,12 @@ export function familyOf(
   if (way === 'griddle') return 'griddle'
   return way === 'bake' && fatPct >= 12 ? 'short' : 'firm'
 }
+
+/** Sheets that are stretched as thin as paper: what is brushed between them keeps them apart. */
+const THIN_SHEETS = /^(?:filo|yufka)$/
+
+/** The family that a bought dough would be of, were it made: of the foods of its part. Common practice, no source. */
+export function boughtFamily(foods: readonly { id: string; group: string }[]): DoughFamily {
+  if (foods.some(({ id }) => THIN_SHEETS.test(id))) return 'stretched'
+  return foods.some(({ group }) => group === 'pastry') ? 'flaky' : 'firm'
+}

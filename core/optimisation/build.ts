@@ -171,7 +171,28 @@ function linesOf(
       gramsAfter,
     })
   })
-  return { lines, leftOut, changes }
+  return { ...asOneLine(one, lines, changes, foods), leftOut }
+}
+
+/** "Three fifths stays plain flour": what a stand-in holds of the old food is weighed together with what stays. */
+function asOneLine(one: LineModel, lines: readonly Line[], changes: readonly Change[], foods: Foods) {
+  const [kept, ...come] = lines
+  const again = come.filter((line) => kept?.foodId === one.food.id && line.foodId === kept.foodId)
+  if (!kept || !again.length) return { lines: [...lines], changes: [...changes] }
+  const grams = tenth(again.reduce((sum, line) => sum + (line.grams ?? 0), kept.grams ?? 0))
+  const why = `${tenth(Math.abs(grams - one.grams))} g ${grams < one.grams ? 'less' : 'more'}, to reach what was asked`
+  const next = scaled(one.line, grams, why, one.food.name)
+  return {
+    lines: [
+      { ...next, raw: printLine(next, foods.get(one.food.id) ?? one.food) },
+      ...come.filter((line) => !again.includes(line)),
+    ],
+    changes: changes.map((change) =>
+      change.kind === 'amount' && change.lineId === one.line.id
+        ? { ...change, gramsAfter: grams, why }
+        : change,
+    ),
+  }
 }
 
 /**

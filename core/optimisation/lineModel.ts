@@ -1,8 +1,9 @@
 import { foodIs, isFat } from '../food/groups'
-import type { Food } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import type { Part } from '../recipe/document'
+import { foodOf } from '../recipe/lines'
 import type { CookingWay } from '../recipe/vocabulary'
-import { MAIN_SHARE, shareOf } from '../substitution/catalogue'
+import { isSweet, MAIN_SHARE, shareOf } from '../substitution/catalogue'
 import { formulaIdOf } from '../substitution/formulas'
 import {
   leverFactor,
@@ -41,6 +42,7 @@ export const CRAFT_RANGE = {
   splash: [0.7, 1],
   fillingFat: [0.4, 1.2],
   sweet: [0.6, 1.2],
+  thickener: [0.8, 1.2],
   doughFat: [0.5, 1.25],
   doughSweet: [0.4, 1.2],
   doughRest: [0.6, 1.2],
@@ -84,9 +86,22 @@ const SEASONING_OILS = /sesame-oil|chilli-oil|truffle|walnut-oil/
 /** Ways whose fat is what the pan is greased with, all of it eaten. */
 const GREASED: ReadonlySet<CookingWay> = new Set(['griddle', 'brown-and-steam', 'shallow-fry'])
 
+/** A starch thickens what is at least so many times its weight of liquid. Common practice, no source. */
+const LIQUID_PER_STARCH = 4
+
+/** Whether a starch or flour of a filling is there to thicken its liquid. */
+function thickens(food: Food, grams: number, { lines }: Part, foods: Foods): boolean {
+  if (!/^(?:starch|flour)$/.test(food.group)) return false
+  const liquid = lines.reduce((sum, line) => {
+    const own = foodOf(line, foods)
+    return sum + (own && (foodIs(own, 'pours') || own.group === 'cream') ? (line.grams ?? 0) : 0)
+  }, 0)
+  return liquid >= LIQUID_PER_STARCH * grams
+}
+
 function craftRange(
-  { part, line, food }: AskedLine,
-  { purposes, family }: Question,
+  { part, line, food, grams }: AskedLine,
+  { purposes, family, reference }: Question,
 ): readonly [number, number] | null {
   const id = food.figuresOf ?? food.id
   const keto = purposes.has('keto')
@@ -116,6 +131,10 @@ function craftRange(
       if (foodIs(food, 'egg') && (shareOf(part, line) ?? 0) < MAIN_SHARE) return CRAFT_RANGE.binder
       if (food.group === 'sauce') return CRAFT_RANGE.sauce
       if (foodIs(food, 'splash')) return CRAFT_RANGE.splash
+      // What is sweet stays sweet, and what is thick stays thick, by what stands in for sugar and starch.
+      if (keto && foodIs(food, 'sugar') && foodIs(food, 'sweetener') && isSweet(part, reference.foods))
+        return CRAFT_RANGE.sweet
+      if (keto && thickens(food, grams, part, reference.foods)) return CRAFT_RANGE.thickener
       if (keto && (foodIs(food, 'starchy') || foodIs(food, 'sugar'))) return CRAFT_RANGE.starchOut
       if (foodIs(food, 'sugar')) return CRAFT_RANGE.sweet
       return foodIs(food, 'vegetable') ? CRAFT_RANGE.vegetable : CRAFT_RANGE.main

@@ -96,6 +96,8 @@ export function nearest(context: Context, tiers = TIERS.length): Nearest | null 
     const other = searchOnce(looser)
     if (!other) continue
     const { evaluation, recipe } = other.candidate
+    // A weak dough can be handled with care; rubber is no dough.
+    if (lacksAnew(context.before, evaluation).some(({ code }) => code === 'rubber')) continue
     const weaker =
       names.includes(STRENGTH) &&
       (evaluation.abilities.strength ?? 0) < (context.before.abilities.strength ?? 0)

@@ -2,7 +2,6 @@ import type { Diet } from '../diet/diets'
 import { foodAgainstDiet } from '../diet/diets'
 import { lacksAnew } from '../dough/abilities'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
-import type { DoughFamily } from '../dough/family'
 import type { Food } from '../food/food'
 import type { Recipe } from '../recipe/document'
 import { allLines } from '../recipe/lines'
@@ -12,7 +11,7 @@ import type { Formula } from '../substitution/formulas'
 import { formulaMark } from '../substitution/formulas'
 import { BROUGHT_COST, LOST_COST, NEW_THING_COST, SWAP_COST } from './options'
 import { purposesOf } from './purposes'
-import { dietKey, keptDiets } from './question'
+import { dietKey, familyOfShell, keptDiets } from './question'
 import type { Context, Term } from './searchOnce'
 
 /** The recipe with another dough, and what that counts for before anything else is changed. */
@@ -43,10 +42,11 @@ const holdsWheat = ({ recipe, reference }: Context) =>
 function formulasFor(context: Context): Formula[] {
   const { base, recipe, reference, wishes } = context
   const purposes = purposesOf(wishes)
+  const wheat = holdsWheat(context)
   // Nobody gives up wheat who is not asked to: whole grain of a wheat dough is whole wheat.
-  const keepsWheat = holdsWheat(context) && !purposes.has('gluten-free') && !purposes.has('keto')
+  const keepsWheat = wheat && !purposes.has('gluten-free') && !purposes.has('keto')
   // What is bought is nearest to what it would be if it were made.
-  const family = base.dough.ready ? readyFamily(context) : base.abilities.family
+  const family = familyOfShell(base, recipe, reference.foods)
   return reference.formulas.filter(
     (formula) =>
       formula.families.includes(family) &&
@@ -54,17 +54,10 @@ function formulasFor(context: Context): Formula[] {
       (formula.closings === null || formula.closings.includes(recipe.shape)) &&
       formula.serves.some((purpose) => purposes.has(purpose)) &&
       !(keepsWheat && formula.serves.includes('gluten-free')) &&
+      // A dough of maize or rice is no wheat dough with another flour.
+      (wheat || formula.serves.includes('gluten-free') || formula.serves.includes('keto')) &&
       !wishes.locks.refused.includes(formulaMark(formula)),
   )
-}
-
-/** The family that a bought dough would be of. */
-function readyFamily({ recipe, reference }: Context): DoughFamily {
-  const pastry = allLines(recipe).some(
-    ({ part, line }) =>
-      part.kind === 'shell' && line.foodId !== null && reference.foods.get(line.foodId)?.group === 'pastry',
-  )
-  return pastry ? 'flaky' : 'firm'
 }
 
 /**

@@ -1,9 +1,9 @@
-import type { DoughFamily } from '../dough/family'
+import { boughtFamily, type DoughFamily } from '../dough/family'
 import { excludes, foodAgainstDiet, type Diet } from '../diet/diets'
 import { READ_PACKET } from '../diet/verdict'
 import type { Target } from '../diet/target'
 import type { Evaluation } from '../evaluation/evaluate'
-import type { Allergen, Food } from '../food/food'
+import type { Allergen, Food, Foods } from '../food/food'
 import { inDough } from '../food/scalded'
 import type { ReferenceData } from '../tables/referenceData'
 import type { Line, Part, Recipe } from '../recipe/document'
@@ -129,9 +129,20 @@ export function questionOf(input: ModelInput): Question {
         purposesOf({ diets: [diet], targets: [] }).has('keto') &&
         input.before.diets.some((verdict) => verdict.diet === diet.id && !verdict.fits),
     ),
-    family: input.base.abilities.family,
+    family: familyOfShell(input.base, input.recipe, input.reference.foods),
     targets,
   }
+}
+
+/** The family of a recipe's dough; of a bought one the family it would be of, were it made. */
+export function familyOfShell(base: Evaluation, recipe: Recipe, foods: Foods): DoughFamily {
+  if (!base.dough.ready) return base.abilities.family
+  return boughtFamily(
+    allLines(recipe).flatMap(({ part, line }) => {
+      const food = part.kind === 'shell' ? foodOf(line, foods) : null
+      return food ? [food] : []
+    }),
+  )
 }
 
 /**

@@ -441,3 +441,39 @@ describe('doughs from common practice keep their class when they are adapted (no
     expect(evaluation.diets.find((one) => one.diet === diet)!.verdict).not.toBe('does not fit')
   })
 })
+
+describe('what stands in for a part of a line', () => {
+  it('is weighed with what stays of it: no dough lists its flour twice', () => {
+    for (const { recipe } of demo) {
+      const { recipe: made } = adapt(recipe, ['high-protein'], reference)
+      const shell = made.parts.find(({ kind }) => kind === 'shell')!
+      const flours = shell.lines.filter((line) => foods.get(line.foodId ?? '')?.group === 'flour')
+      expect(new Set(flours.map(({ foodId, prep }) => `${foodId} ${prep.join()}`)).size).toBe(flours.length)
+    }
+  })
+})
+
+describe('a dough of wheat', () => {
+  it('stays one where nobody asks for less of it', () => {
+    const bread = recipeOf(
+      {
+        shell: [
+          ['plain-flour', 250],
+          ['yogurt', 120],
+          ['water', 40],
+          ['salt', 4],
+        ],
+        filling: [
+          ['paneer', 250],
+          ['onion', 80],
+        ],
+        pan: [['butter', 40]],
+      },
+      { way: 'griddle', pieces: 6 },
+    )
+    for (const ids of [['whole-grain'], ['whole-grain', 'lighter'], ['high-protein']]) {
+      const { evaluation } = adapt(bread, ids, reference)
+      expect(evaluation.allergens, ids.join()).toContain('Cereals containing gluten')
+    }
+  })
+})

@@ -44,7 +44,9 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
           ? best
           : doughRun(best, blocks.length === 1 && !hadFilling)
       home('shell').lines.push(...run)
-      const rest = best.filter((item) => !run.includes(item))
+      const brushed = fatForSheets(best)
+      if (brushed) home('finish').lines.push(brushed)
+      const rest = best.filter((item) => !run.includes(item) && item !== brushed)
       const at = blocks.indexOf(best)
       if (rest.length) blocks[at] = rest
       else blocks.splice(at, 1)
@@ -99,6 +101,22 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
 /** Less flour than this makes no dough. Our own choice. */
 const THICKENING_GRAMS = 60
 
+/** Sweet things of the dough's groups that fill it where there is much of them. Our own choice. */
+const SWEET_INSIDE =
+  /^(?:jam|.*chocolate.*|marzipan|dulce-de-leche|plum-butter|guava-paste|lemon-curd|red-bean-paste|lotus-paste|halva)/
+const SWEET_INSIDE_GRAMS = 80
+
+/** Sheets so thin that the fat named right behind them is brushed on between. */
+const THIN_SHEETS = /^(?:filo|yufka)$/
+
+/** The fat for brushing thin sheets: named right behind them, or said to be melted. */
+function fatForSheets(block: readonly ReadIngredient[]): ReadIngredient | undefined {
+  const at = block.findIndex(({ food }) => THIN_SHEETS.test(food?.id ?? ''))
+  if (at < 0) return undefined
+  const melted = ({ line }: ReadIngredient) => /\bmelted\b/i.test(line.raw)
+  return [...block.slice(at + 1, at + 2), ...block.filter(melted)].find(({ food }) => isFat(food))
+}
+
 /**
  * The dough in a block of lines: from the flour outwards over everything a dough is made of. Spices and seeds are
  * passed over where the dough goes on behind them, and start the filling where it does not.
@@ -116,6 +134,8 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
   const kindAt = (at: number) => {
     const food = block[at]?.food
     if (!food) return block[at] ? 'other' : 'end'
+    // Half a pot of jam is what is inside; a spoon of it sweetens.
+    if (SWEET_INSIDE.test(food.id) && (block[at]!.line.grams ?? 0) >= SWEET_INSIDE_GRAMS) return 'other'
     return foodIs(food, 'of-dough') ? 'dough' : isPassed(food) ? 'passed' : 'other'
   }
   let from = flourAt

@@ -71,7 +71,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
     'filling',
-    /^(?:the )?meat(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|fill|middle|mixture|centres?|centers?)\b/,
+    /^(?:the )?meat(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|mixture|centres?|centers?)\b/,
   ],
   [
     'pan',
@@ -272,7 +272,7 @@ const USUAL =
 
 /** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
 const WORD_AND_LIST = new RegExp(
-  String.raw`^((?:for (?:the )?)?(?:dough|pastry|filling|fill|stuffing|inside|topping|glaze|dip|sauce|shell|crust))\s+(?=(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*\s*\p{L})(\S.*)$`,
+  String.raw`^((?:for (?:the )?)?(?:dough|pastry|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|dip|sauce|shell|crust))\s+(?=(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*\s*\p{L})(\S.*)$`,
   'iu',
 )
 
@@ -282,7 +282,8 @@ const COUNTED_INLINE =
 
 function inlineHeading(text: string, round: Surroundings): Heading | null {
   const run = WORD_AND_LIST.exec(text)
-  if (run && AMOUNT.test(run[2]!))
+  // "Shortcrust pastry 500 g" is bought: a list names what it is of.
+  if (run && AMOUNT.test(run[2]!) && !/^[\d./\s¼½¾⅓⅔⅛]+\p{L}{0,3}\.?$/u.test(run[2]!))
     return { kind: kindOf(run[1]!) ?? 'unknown', name: run[1]!, rest: run[2]!, pieces: null }
   const counted = COUNTED_INLINE.exec(text)
   if (counted && kindOf(counted[1]!) && !startsLikeStep(counted[3]!) && STARTS_WITH_NUMBER.test(counted[3]!))

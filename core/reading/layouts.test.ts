@@ -94,3 +94,31 @@ describe('a text as somebody lays it out', () => {
     expect(read.cooking).toMatchObject({ way, minutes, temperatureC: celsius })
   })
 })
+
+describe('a part named in front of its list, without a colon', () => {
+  const shell = (row: string) =>
+    readRecipe(`Lamb pasties\n${row}\nFilling 400 g lamb, 250 g potato\nBake 200 C 45 min`, foods)
+      .recipe.parts.find(({ kind }) => kind === 'shell')!
+      .lines.map(({ foodId, grams }) => [foodId, Math.round(grams!)])
+
+  it('is no bought pastry where a list of foods follows', () => {
+    expect(shell('Shortcrust 500 g plain flour, 250 g butter, 100 ml water')).toEqual([
+      ['plain-flour', 500],
+      ['butter', 250],
+      ['water', 100],
+    ])
+  })
+
+  it('is one where only its weight follows', () => {
+    expect(shell('Shortcrust pastry 500 g')).toEqual([['shortcrust-pastry', 500]])
+  })
+
+  it('takes no shape for a number', () => {
+    const { recipe } = readRecipe(
+      'Half moons\nFor dough 2 cups flour, 1/2 cup water\nStuffing 3 potatoes, 1 cup peas\nfry',
+      foods,
+    )
+    expect(recipe.title).toBe('Half moons')
+    expect(recipe.parts.flatMap(({ lines }) => lines).every(({ foodId }) => foodId !== null)).toBe(true)
+  })
+})

@@ -59,6 +59,8 @@ export interface Outline {
   became: Map<number, Became>
 }
 
+const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
+
 /** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
 const FIGURES_BEHIND = /\s*[-–—,;(|]\s*\d+\s*(?:g (?:of )?(?:protein|fat|carbs?|fib(?:re|er))|k?cals?)\b.*$/i
 
@@ -212,6 +214,10 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       matchFood(readLine(text).name, foods)?.how === 'exact'
     if (found?.whole && !bought) {
       count(row, text)
+      // "12 pork buns" above everything is what the recipe is called.
+      const named = text.replace(COUNT_IN_FRONT, '')
+      if (named !== text && mode === 'start' && !out.title && !out.sections.length && wordsOf(named) >= 2)
+        out.title = named.charAt(0).toUpperCase() + named.slice(1)
       if (/\p{L}{2}/u.test(found.rest)) {
         if (wordsOf(found.rest) > 2 && isStep(found.rest, foods)) step(row, text)
         else remark(row, text)

@@ -68,7 +68,7 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?tops?)\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?tops?|(?:scattered |sprinkled )?on top(?=\W*$))\b/i,
     'finish',
   ],
   [

@@ -414,3 +414,55 @@ describe('parts as cooks head them', () => {
     expect(rows[3]!.lineIds).toEqual([recipe.parts[0]!.lines[0]!.id])
   })
 })
+
+describe('a count that a title carries', () => {
+  const body = '\nDough\n300 g plain flour\n150 ml water\nFilling\n200 g leek\nBake 20 min at 190'
+  it.each([
+    ['Cheese-filled boat breads, 6 pieces', 'Cheese-filled boat breads', 6],
+    ['Chicken momo 30 pieces', 'Chicken momo', 30],
+    ['Apple hand pies, 8', 'Apple hand pies', 8],
+    ['Steamed pork buns - 12', 'Steamed pork buns', 12],
+    ['Lamb samosas: 20', 'Lamb samosas', 20],
+    ['12 pork buns', 'Pork buns', 12],
+    ['Potato knishes makes 12', 'Potato knishes', 12],
+  ])('%s', (text, title, pieces) => {
+    const { recipe } = readRecipe(text + body, foods)
+    expect([recipe.title, recipe.pieces]).toEqual([title, pieces])
+    expect(recipe.parts.map(({ lines }) => lines.length)).toEqual([2, 1])
+  })
+})
+
+describe('a list without headings', () => {
+  const parts = (text: string) =>
+    readRecipe(text, foods).recipe.parts.map(({ kind, lines }) => [
+      kind,
+      ...lines.map(({ foodId }) => foodId),
+    ])
+
+  it('takes half a pot of jam for the filling, and a spoon of it for the dough', () => {
+    const buns = (grams: number) =>
+      `Jam buns\n500 g plain flour\n250 ml milk\n80 g butter\n7 g instant yeast\n${grams} g plum jam\nBake at 180 C for 20 minutes.`
+    expect(parts(buns(240))).toContainEqual(['filling', 'jam'])
+    expect(parts(buns(20))[0]).toContain('jam')
+  })
+
+  it('brushes the sheets with the butter that is named behind them', () => {
+    expect(
+      parts(
+        'Salmon parcels\n270 g filo pastry\n80 g butter, melted\n400 g salmon fillet\n150 g cream cheese\nBake 190 C 25 min',
+      ),
+    ).toEqual([
+      ['shell', 'filo'],
+      ['filling', 'salmon', 'cream-cheese'],
+      ['finish', 'butter'],
+    ])
+  })
+
+  it('hears how it is fried from a heading with nothing below it', () => {
+    const { recipe } = readRecipe(
+      'Cheese turnovers\nDough\n300 g plain flour\n120 ml water\nFilling\n300 g mozzarella\nfor deep frying\nFry at 180 C for 3 min',
+      foods,
+    )
+    expect(recipe.cooking.way).toBe('deep-fry')
+  })
+})

@@ -196,6 +196,8 @@ interface CookingFound {
   fryUnclear: boolean
 }
 
+const SAYS_HOW_FRIED = /^\W*(?:for |to )?(?:deep|shallow|pan)[- ]?fr(?:y|ying)\W*$/i
+
 function cookingOf(
   outline: Outline,
   drafts: readonly Draft[],
@@ -205,7 +207,11 @@ function cookingOf(
   const panLines = drafts.filter((draft) => draft.kind === 'pan').flatMap((draft) => draft.lines)
   const read = readCooking({
     title: outline.title,
-    headings: drafts.filter((draft) => draft.kind === 'pan').map((draft) => draft.name),
+    // "For deep frying" with nothing below it says how all the same.
+    headings: [
+      ...drafts.filter((draft) => draft.kind === 'pan').map((draft) => draft.name),
+      ...outline.remarks.map(({ text }) => text).filter((text) => SAYS_HOW_FRIED.test(text)),
+    ],
     panFatGrams: panLines.reduce(
       (sum, { line, food, read: own }) => sum + (isFat(food) && own.measures.length ? (line.grams ?? 0) : 0),
       0,

@@ -165,7 +165,9 @@ export function titleEnd(text: string): number | null {
   if (/^(?:title|recipe)\s*:/i.test(text)) return text.length
   const cut = /[.,;:]\s+(?=(?:about )?(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*\s*(?:\p{L}|%|"))/u.exec(text)
   const read = readLine(text)
-  const leading = STARTS_WITH_AMOUNT.test(text) && read.measures.length > 0
+  // "Half moons" are a shape.
+  const leading =
+    STARTS_WITH_AMOUNT.test(text) && read.measures.length > 0 && !/^half[- ]?moons?\b/i.test(text)
   if (
     cut &&
     cut.index > 3 &&
@@ -176,7 +178,10 @@ export function titleEnd(text: string): number | null {
   )
     return cut.index
   if (text.length > 120) return null
-  const amount = !readYields(text) && !titleYields(text) && read.measures.some((measure) => measure.some((term) => term.unitId))
+  const amount =
+    !readYields(text) &&
+    !titleYields(text) &&
+    read.measures.some((measure) => measure.some((term) => term.unitId))
   if (amount) return null
   if (leading && wordsOf(text) <= 4 && !/^(?:two|three|four|five)\b/i.test(text)) return null
   return text.length
