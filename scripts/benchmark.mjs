@@ -179,7 +179,7 @@ let browser = null
 try {
   const port = await freePort()
   const from = performance.now()
-  server = await startServer({ port, databaseUrl: url })
+  server = await startServer({ port, databaseUrl: url, env: { SWAP_POCKET_NIGHTLY: '0' } })
   const serverStart = performance.now() - from
   const text = readFileSync(join(ROOT, 'data', 'demo', '3-curd-leek-hand-pies.txt'), 'utf8')
   const { recipe } = await (

@@ -19,7 +19,7 @@ const SCRIBBLED = readFileSync(join(ROOT, 'test', 'scribbled.txt'), 'utf8').trim
 let server = null
 let browser = null
 try {
-  server = await startServer({ port: await freePort(), databaseUrl: url })
+  server = await startServer({ port: await freePort(), databaseUrl: url, env: { SWAP_POCKET_NIGHTLY: '0' } })
   browser = await chromium.launch({
     executablePath,
     args: ['--no-sandbox', '--disable-background-networking'],

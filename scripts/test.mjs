@@ -51,7 +51,11 @@ async function browserTests() {
   let server = null
   try {
     const port = await freePort()
-    server = await startServer({ port, databaseUrl: url })
+    server = await startServer({
+      port,
+      databaseUrl: url,
+      env: { SWAP_POCKET_COPIES: join(RESULTS, 'copies'), SWAP_POCKET_NIGHTLY: '0' },
+    })
     say(`Browser tests against ${server.address}`)
     const file = join(RESULTS, 'e2e.json')
     const code = await runAsync(bin('playwright'), ['test', ...process.argv.slice(2)], {

@@ -30,6 +30,7 @@ onMounted(() => {
         </span>
         <NuxtLink to="/table" :prefetch="false" class="wide">Table</NuxtLink>
         <NuxtLink to="/larder" class="wide">Larder</NuxtLink>
+        <NuxtLink to="/settings" :prefetch="false" class="wide">Settings</NuxtLink>
       </nav>
       <NuxtLink to="/paste" class="paste">Paste</NuxtLink>
       <span class="space" />

@@ -9,6 +9,7 @@ const PAGES = [
   /^\/list$/,
   /^\/stove$/,
   /^\/notebook$/,
+  /^\/settings$/,
   /^\/table$/,
   /^\/bench(?:\/[^/]+)?$/,
 ]

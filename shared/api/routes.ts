@@ -13,6 +13,7 @@ import {
   pricesAnswer,
   taughtNameAnswer,
 } from './foods'
+import * as copies from './copies'
 import * as dinners from './dinners'
 import { importedAnswer, intakeAnswer } from './intake'
 import * as log from './log'
@@ -447,6 +448,70 @@ export const ROUTES: readonly Route[] = [
     path: '/api/stock/{id}',
     summary: 'Keeps no count of a food any more',
     answers: { 200: ['Gone', z.strictObject({ foodId: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/copies',
+    summary: 'The copies of everything, and how far one is that is being made',
+    answers: { 200: ['Copies', copies.copiesAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/copies',
+    summary: 'Makes a copy of everything now, and reads it back',
+    answers: { 201: ['Made', copies.copyAnswer] },
+  },
+  {
+    method: 'get',
+    path: '/api/copies/{name}',
+    summary: 'A copy as a file',
+    answers: { 200: ['The file', z.string()] },
+  },
+  {
+    method: 'delete',
+    path: '/api/copies/{name}',
+    summary: 'Removes a copy',
+    answers: { 200: ['Gone', z.strictObject({ name: z.string() })] },
+  },
+  {
+    method: 'post',
+    path: '/api/restores',
+    summary: 'Checks a backup, sent as the body or named, and says what restoring it would do',
+    query: { copy: 'the name of a copy from /api/copies, in place of a body' },
+    answers: { 200: ['What would be done', copies.previewAnswer] },
+  },
+  {
+    method: 'post',
+    path: '/api/restores/{id}',
+    summary: 'Restores a backup that was looked at: all of it, or nothing',
+    body: copies.restoreRequest,
+    answers: { 200: ['Restored', copies.restoredAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/restores/{id}',
+    summary: 'Throws away a backup that was looked at',
+    answers: { 200: ['Gone', z.strictObject({ id: z.string() })] },
+  },
+  {
+    method: 'get',
+    path: '/api/kept',
+    summary: 'What a browser kept last for itself: guests, cookware, refusals',
+    answers: { 200: ['Kept', copies.keptAnswer] },
+  },
+  {
+    method: 'put',
+    path: '/api/kept',
+    summary: 'Keeps what a browser has for itself, so that it is in the copies',
+    body: copies.keptRequest,
+    answers: { 200: ['Kept', copies.keptAnswer] },
+  },
+  {
+    method: 'delete',
+    path: '/api/data',
+    summary: 'Deletes all that a cook has put in; what the program ships stays',
+    body: copies.deleteRequest,
+    answers: { 200: ['Deleted', z.strictObject({ deleted: z.literal(true) })] },
   },
   {
     method: 'get',
