@@ -37,6 +37,7 @@ onMounted(() => {
       <NuxtLink to="/notebook" :prefetch="false" class="narrow">Notebook</NuxtLink>
       <NuxtLink to="/table" :prefetch="false" class="narrow">Table</NuxtLink>
       <NuxtLink to="/larder" :prefetch="false" class="narrow">Larder</NuxtLink>
+      <NuxtLink to="/settings" :prefetch="false" class="narrow">Settings</NuxtLink>
       <button type="button" class="quiet" @click="keysShown = true"><kbd>?</kbd> Keys</button>
       <button type="button" class="quiet" :aria-pressed="dark" @click="toggle">
         {{ dark ? 'Light' : 'Dark' }}
@@ -139,18 +140,20 @@ kbd {
 @media (max-width: 640px) {
   .narrow {
     display: inline;
+    font-size: 0.95rem;
   }
   nav a.wide {
     display: none;
   }
   .bar {
-    gap: 0.9rem;
-    padding: 0 0.75rem;
+    gap: 0.7rem;
+    padding: 0 0.6rem;
   }
   .mark {
     font-size: 0;
   }
-  .quiet:first-of-type {
+  /* The colours are a setting there. */
+  .quiet {
     display: none;
   }
   /* The places lie where the thumb is. */

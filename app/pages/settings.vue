@@ -48,15 +48,17 @@ useHead({ title: 'Settings · Swap Pocket' })
       </p>
     </section>
     <RestorePanel ref="restore" @restored="load" />
-    <section aria-label="Look" class="by-hand">
-      <h2>Look</h2>
-      <p class="row">
-        <button type="button" :aria-pressed="dark" @click="toggle">
-          {{ dark ? 'Light' : 'Dark' }} colours
-        </button>
-      </p>
-    </section>
-    <DeletePanel />
+    <div class="aside">
+      <section aria-label="Look" class="by-hand">
+        <h2>Look</h2>
+        <p class="row">
+          <button type="button" :aria-pressed="dark" @click="toggle">
+            {{ dark ? 'Light' : 'Dark' }} colours
+          </button>
+        </p>
+      </section>
+      <DeletePanel />
+    </div>
   </main>
 </template>
 
@@ -65,9 +67,26 @@ useHead({ title: 'Settings · Swap Pocket' })
   display: grid;
   gap: 2rem;
   align-content: start;
-  width: 100%;
-  max-width: 56rem;
+  grid-template-columns: minmax(0, 52rem);
   padding: 1.25rem 1.25rem 3rem;
+}
+.aside {
+  display: grid;
+  gap: 2rem;
+  align-content: start;
+}
+@media (min-width: 1100px) {
+  .settings {
+    grid-template-columns: minmax(0, 52rem) minmax(16rem, 22rem);
+    column-gap: 3rem;
+  }
+  h1,
+  .settings > section {
+    grid-column: 1;
+  }
+  .aside {
+    grid-area: 2 / 2 / span 2;
+  }
 }
 section {
   display: grid;

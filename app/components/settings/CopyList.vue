@@ -34,11 +34,10 @@ defineEmits<{ restore: [name: string]; remove: [name: string] }>()
           <span v-else class="sign watch">not read back yet</span>
         </td>
         <td class="do">
-          <a class="tiny" :href="`/api/copies/${copy.name}`" :download="copy.name">Save as a file</a>
-          <button type="button" class="tiny" @click="$emit('restore', copy.name)">Restore…</button>
+          <a :href="`/api/copies/${copy.name}`" :download="copy.name">Save as a file</a>
+          <button type="button" @click="$emit('restore', copy.name)">Restore…</button>
           <button
             type="button"
-            class="tiny"
             :aria-label="`Remove the copy of ${whenOf(copy.madeAt)}`"
             @click="$emit('remove', copy.name)"
           >
@@ -57,10 +56,18 @@ defineEmits<{ restore: [name: string]; remove: [name: string] }>()
 .do {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.4rem;
+  gap: 0.3rem 0.6rem;
+  align-items: center;
   justify-content: flex-end;
+  padding-block: 0.25rem;
 }
-.do a {
+.do :is(a, button[type]) {
+  min-height: 0;
+  padding: 0.15rem 0.5rem;
+  border: 1px solid var(--rule-strong);
+  border-radius: 4px;
+  color: var(--ink);
+  font-size: 0.9rem;
   text-decoration: none;
 }
 @media (max-width: 720px) {

@@ -51,4 +51,9 @@ section {
 p {
   margin: 0;
 }
+input.field[autocomplete] {
+  display: block;
+  width: 14rem;
+  margin-top: 0.2rem;
+}
 </style>
