@@ -1,4 +1,5 @@
 import type { Recipe } from '~~/core/recipe/document'
+import { entriesOfZip, isZip, recipesOfCsv } from './recipeArchive'
 
 /** A recipe of a file: our own document, or a text that is read like any other. */
 export interface FromFile {
@@ -27,6 +28,7 @@ export async function textOfPasted(text: string): Promise<string | null> {
  */
 export async function recipesOfFile(name: string, text: string): Promise<FromFile[]> {
   if (!text.trim()) throw new Error('the file is empty')
+  if (/\.csv$/i.test(name)) return recipesOfCsv(text)
   if (!looksLikeHtml(text) && !looksLikeJson(text)) return [{ name, text, recipe: null }]
   const [{ recipesOfHtml, recipesOfJsonLd }, { textOf }, { recipeSchema }, { withIds }] = await Promise.all([
     import('~~/core/exchange/htmlRecipe'),
@@ -51,4 +53,39 @@ export async function recipesOfFile(name: string, text: string): Promise<FromFil
   const pages = recipesOfJsonLd(text)
   if (!pages.length) throw new Error('there is no recipe in it')
   return pages.map((page) => ({ name: page.title || name, text: textOf(page), recipe: null }))
+}
+
+/** What came of one file of those that were chosen, or of one in an archive. */
+export interface Opened {
+  found: FromFile[]
+  problems: { name: string; says: string }[]
+}
+
+/** A file larger than this holds no recipes, unless it is an archive. */
+const MAX_TEXT_BYTES = 5_000_000
+const MAX_ARCHIVE_BYTES = 100_000_000
+
+/** The recipes of a file that was chosen, and of each file in it where it is an archive; what is wrong is said by file. */
+export async function openFile(file: File): Promise<Opened> {
+  const opened: Opened = { found: [], problems: [] }
+  const take = async (name: string, read: () => Promise<FromFile[]>) => {
+    try {
+      opened.found.push(...(await read()))
+    } catch (error) {
+      opened.problems.push({ name, says: (error as Error).message })
+    }
+  }
+  const first = new Uint8Array(await file.slice(0, 4).arrayBuffer())
+  const most = isZip(first) ? MAX_ARCHIVE_BYTES : MAX_TEXT_BYTES
+  if (file.size > most) {
+    opened.problems.push({ name: file.name, says: `it is larger than ${most / 1_000_000} MB` })
+  } else if (isZip(first)) {
+    await take(file.name, async () => {
+      for (const entry of await entriesOfZip(new Uint8Array(await file.arrayBuffer())))
+        if ('problem' in entry) opened.problems.push({ name: entry.name, says: entry.problem })
+        else await take(entry.name, () => recipesOfFile(entry.name, entry.text))
+      return []
+    })
+  } else await take(file.name, async () => recipesOfFile(file.name, await file.text()))
+  return opened
 }

@@ -1,4 +1,5 @@
 import { csvFormat } from 'd3-dsv'
+import type { NutritionInformation, PropertyValue, Recipe as SchemaRecipe, WithContext } from 'schema-dts'
 import type { Evaluation } from '../evaluation/evaluate'
 import type { Foods } from '../food/food'
 import type { Line, Part, Recipe } from '../recipe/document'
@@ -28,8 +29,16 @@ const headingOf = (part: Part) => part.name || PART_NAMES[part.kind]
 const minutesIso = (minutes: number) => `PT${Math.round(minutes)}M`
 const round = (value: number, digits = 1) => Math.round(value * 10 ** digits) / 10 ** digits
 
+/**
+ * A recipe in the vocabulary of schema.org, whose terms and values the compiler knows. Figures of one piece are no
+ * property of its Recipe: they stand in an additional one, which readers that do not know it pass over.
+ */
+type SchemaDocument = WithContext<Extract<SchemaRecipe, { '@type': 'Recipe' }>> & {
+  additionalProperty?: PropertyValue[]
+}
+
 /** NutritionInformation of schema.org: numbers with their units, per serving. */
-function nutrition(figures: Evaluation['perServing'], size: string) {
+function nutrition(figures: Evaluation['perServing'], size: string): NutritionInformation {
   return {
     '@type': 'NutritionInformation',
     servingSize: size,
@@ -44,7 +53,7 @@ function nutrition(figures: Evaluation['perServing'], size: string) {
   }
 }
 
-function jsonLd(recipe: Recipe, evaluation: Evaluation | null, foods: Foods): object {
+function jsonLd(recipe: Recipe, evaluation: Evaluation | null, foods: Foods): SchemaDocument {
   const { cooking } = recipe
   const minutes = (cooking.minutes ?? 0) + (cooking.andThen?.minutes ?? 0)
   const fact = (kind: string) => recipe.facts.find((one) => one.kind === kind)?.low
@@ -71,7 +80,7 @@ function jsonLd(recipe: Recipe, evaluation: Evaluation | null, foods: Foods): ob
               ? []
               : [
                   {
-                    '@type': 'PropertyValue',
+                    '@type': 'PropertyValue' as const,
                     name: 'figures',
                     value: 'at least: some foods are not counted',
                   },

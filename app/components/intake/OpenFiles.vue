@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ApiProblem, call } from '~/logic/api'
-import { recipesOfFile, type FromFile } from '~/logic/recipeFiles'
+import { openFile, type FromFile } from '~/logic/recipeFiles'
 
 const emit = defineEmits<{ text: [text: string]; recipe: [recipe: FromFile & { recipe: object }] }>()
 const going = ref(false)
@@ -16,11 +16,9 @@ async function open(event: Event) {
   report.value = []
   const found: FromFile[] = []
   for (const file of files) {
-    try {
-      found.push(...(await recipesOfFile(file.name, await file.text())))
-    } catch (error) {
-      report.value.push({ name: file.name, says: (error as Error).message, fine: false })
-    }
+    const opened = await openFile(file)
+    found.push(...opened.found)
+    report.value.push(...opened.problems.map((one) => ({ ...one, fine: false })))
   }
   const [only] = found
   if (found.length === 1 && only) {
@@ -50,8 +48,13 @@ async function toShelf(one: FromFile) {
 <template>
   <div class="files">
     <label>
-      Open a saved page or file
-      <input type="file" multiple accept=".html,.htm,.json,.jsonld,.txt,.md,text/*" @change="open" />
+      Open saved pages, files, a table of recipes or a zip of them
+      <input
+        type="file"
+        multiple
+        accept=".html,.htm,.json,.jsonld,.txt,.md,.csv,.zip,text/*,application/zip"
+        @change="open"
+      />
     </label>
     <p v-if="going" role="status">
       {{ at + 1 }} of {{ all }} <progress :value="at" :max="all" aria-label="Files read" />
