@@ -38,7 +38,7 @@ test.describe('recipes in and out', () => {
     await page.goto('/paste')
     const file = (name: string, text: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) })
     await page
-      .getByLabel('Open a saved page or file')
+      .getByLabel(/Open saved pages/)
       .setInputFiles([
         file('one.html', PAGE),
         file(
@@ -106,4 +106,63 @@ test.describe('recipes in and out', () => {
     await page.getByLabel('Paste a recipe').fill('<div><script>throw 1</script></div>')
     await expect(page.getByRole('button', { name: 'Put it on the bench' })).toBeVisible()
   })
+})
+
+test('a booklet: two recipes with what to do differently, a page for each, and no step torn in two', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Print a booklet' }).click()
+  await expect(page.getByText('Tick a recipe')).toBeVisible()
+  await page.getByRole('checkbox', { name: 'Boathouse cabbage and caraway buns, vegan' }).check()
+  await page.getByRole('checkbox', { name: 'Towpath herb turnovers on the griddle' }).check()
+  const sheets = page.getByRole('region', { name: 'The sheets' })
+  await expect(sheets.getByRole('article')).toHaveCount(2)
+  const buns = sheets.getByRole('article').first()
+  await expect(buns.getByRole('heading', { name: 'What to do differently' })).toBeVisible()
+  await expect(buns.getByText(/Step 2 says/).first()).toBeVisible()
+  await expect(buns.getByText('Cereals containing gluten')).toBeVisible()
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expect(page.getByRole('button', { name: 'Print a booklet of 2' })).toBeEnabled()
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')
+  // The contents, and a page at least for each.
+  expect((pdf.match(/\/Type\s*\/Page[^s]/g) ?? []).length).toBeGreaterThanOrEqual(3)
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden()
+  expect(
+    await buns
+      .locator('.method li')
+      .first()
+      .evaluate((one) => getComputedStyle(one).breakInside),
+  ).toBe('avoid')
+  expect(await buns.evaluate((one) => getComputedStyle(one).breakAfter)).toBe('page')
+})
+
+test('a zip of recipes goes to the shelf, and says what of it did not', async ({ page }) => {
+  const { strToU8, zipSync } = await import('fflate')
+  await page.goto('/paste')
+  await page.getByLabel(/Open saved pages/).setInputFiles({
+    name: 'all.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from(
+      zipSync({
+        'one.txt': strToU8(
+          'Zipped leek pies\nMakes 8\nDough\n300 g flour\n150 g butter\nFilling\n300 g leek\nBake 20 min at 190',
+        ),
+        'mine.csv': strToU8('title,ingredients\nZipped buns,"400 g flour; 220 g water; 300 g leek"'),
+        '../../evil.txt': strToU8('Evil\n1 egg'),
+      }),
+    ),
+  })
+  await expect(page.getByText('one.txt: on the shelf')).toBeVisible()
+  await expect(page.getByText('Zipped buns: on the shelf')).toBeVisible()
+  await expect(page.getByText(/evil\.txt: its name leads out/)).toBeVisible()
+  for (const title of ['Zipped leek pies', 'Zipped buns']) {
+    const { recipes } = (await (await page.request.get('/api/recipes')).json()) as {
+      recipes: { id: string; title: string }[]
+    }
+    const found = recipes.find((one) => one.title === title)
+    expect(found, title).toBeTruthy()
+    await page.request.delete(`/api/recipes/${found!.id}`)
+  }
 })

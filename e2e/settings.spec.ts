@@ -93,11 +93,7 @@ async function fill({ address, url }: Kitchen, records: number) {
     { recipe: { ...stored.recipe, title: 'Leek buns, twice saved' }, revision: 1 },
     'PUT',
   )
-  await post(
-    '/api/prices/plain-flour',
-    { price: 1.2, packGrams: 1000, note: '', date: '2026-11-20' },
-    'PUT',
-  )
+  await post('/api/prices/plain-flour', { price: 1.2, packGrams: 1000, note: '', date: '2026-11-20' }, 'PUT')
   await post('/api/stock/plain-flour', { grams: 750, keepsUntil: '2027-03-01', note: 'the tin' }, 'PUT')
   const client = new pg.Client({ connectionString: url })
   await client.connect()

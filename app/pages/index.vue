@@ -76,6 +76,7 @@ usePlaceKeys([
         <InputText v-model="query" size="small" placeholder="Title or diet" aria-label="Search the shelf" />
       </div>
       <Button label="Paste a recipe" @click="router.push('/paste')" />
+      <NuxtLink v-if="recipes?.length" to="/sheets" :prefetch="false" class="small">Print a booklet</NuxtLink>
     </header>
     <p v-if="removed" class="undo" role="status">
       {{ removed.title }} was taken off the shelf.

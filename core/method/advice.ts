@@ -93,7 +93,7 @@ function stepNotes(recipe: Recipe, replaced: readonly Replaced[]): RecipeNote[] 
     const byWord = new Map<string, Map<string, string>>()
     for (const { from, to, part, swapId, staysGrams } of replaced) {
       // The method of a dough that was made anew speaks for itself.
-      if (formulaIdOf(swapId) !== null || to[0]?.food.id === 'water') continue
+      if (formulaIdOf(swapId) !== null || to.every(({ food }) => food.id === 'water')) continue
       const named = calledIn(from).find((name) =>
         new RegExp(`\\b${name.replace(/[^\p{L}\d ]/gu, '.')}\\b`, 'iu').test(step),
       )

@@ -10,6 +10,7 @@ const PAGES = [
   /^\/stove$/,
   /^\/notebook$/,
   /^\/settings$/,
+  /^\/sheets$/,
   /^\/table$/,
   /^\/bench(?:\/[^/]+)?$/,
 ]
