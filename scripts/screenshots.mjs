@@ -19,7 +19,11 @@ const SCRIBBLED = readFileSync(join(ROOT, 'test', 'scribbled.txt'), 'utf8').trim
 let server = null
 let browser = null
 try {
-  server = await startServer({ port: await freePort(), databaseUrl: url, env: { SWAP_POCKET_NIGHTLY: '0' } })
+  server = await startServer({
+    port: await freePort(),
+    databaseUrl: url,
+    env: { SWAP_POCKET_NIGHTLY: '0', SWAP_POCKET_COPIES: '/tmp/swap-pocket-pictures' },
+  })
   browser = await chromium.launch({
     executablePath,
     args: ['--no-sandbox', '--disable-background-networking'],
@@ -76,7 +80,6 @@ try {
     await page.getByText('proven').waitFor()
   }
   await shoot('clock', clock)
-  await shoot('clock-phone', clock, { width: 390, height: 844 })
   await shoot('list', async (page) => {
     await clock(page)
     await page.getByRole('link', { name: 'Shopping list' }).click()
@@ -163,6 +166,13 @@ try {
     await bench(page, 'Curd and leek hand pies, vegan')
     await page.getByRole('button', { name: 'card', exact: true }).click()
     await page.getByRole('dialog').waitFor()
+  })
+  await shoot('settings', async (page) => {
+    await page.goto('/settings')
+    await page.getByRole('button', { name: 'Make a copy now' }).click()
+    await page.getByText('read back and checked.').waitFor()
+    await page.getByRole('button', { name: 'Restore…' }).click()
+    await page.getByRole('button', { name: 'Restore it' }).waitFor()
   })
   await shoot('table', async (page) => {
     await bench(page, 'Boathouse cabbage and caraway buns')

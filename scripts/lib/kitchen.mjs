@@ -48,5 +48,5 @@ export async function asked(url, options = {}) {
   const answer = await fetch(url, options)
   if (answer.ok) return answer
   const { detail, title } = await answer.json().catch(() => ({}))
-  throw new Error(detail || title || `The kitchen answered ${answer.status}`)
+  throw new Error(detail?.replace(/^file: /, '') || title || `The kitchen answered ${answer.status}`)
 }

@@ -19,7 +19,8 @@ interface Kept {
  * tables and columns are ours; no value of a file is ever put into a statement.
  */
 export const KEPT: readonly Kept[] = [
-  { name: 'milestones', key: ['name'], newer: null },
+  // That the demo was loaded; which foods of the program were is this database's own.
+  { name: 'milestones', key: ['name'], where: `name = 'demo'`, newer: null },
   { name: 'recipes', key: ['id'], newer: null },
   { name: 'revisions', key: ['recipe_id', 'revision'], newer: null },
   { name: 'foods', key: ['id'], where: `shelf in ('own', 'import')`, newer: null },
