@@ -183,3 +183,26 @@ export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
     return
   }
 }
+
+/** Part of the dough's weight from which a topping is what the piece is filled with. Our own choice. */
+const FILLS_SHARE = 0.3
+
+/** What is called a topping, where there is nothing else to fill with and too much of it to be sprinkled on. */
+export function fillWithTopping(drafts: Draft[], notes: RecipeNote[]): void {
+  if (drafts.some((draft) => draft.kind === 'filling' && draft.lines.length)) return
+  const dough = grams(drafts.filter((draft) => draft.kind === 'shell').flatMap((draft) => draft.lines))
+  const topping = drafts.find(
+    (draft) =>
+      draft.kind === 'finish' &&
+      draft.lines.length >= 2 &&
+      grams(draft.lines) >= FILLS_SHARE * dough &&
+      dough > 0,
+  )
+  if (!topping) return
+  topping.kind = 'filling'
+  notes.push({
+    code: 'topping-fills',
+    level: 'check',
+    text: `"${limit(topping.name, 80)}" was taken for the filling: there is no other, and much of it`,
+  })
+}

@@ -219,6 +219,8 @@ function guessServings(shape: Shape | null, pieces: number, drafts: readonly Dra
   }
 }
 
+const LAST_WORDS = 200
+
 /** How many pieces and servings, from everything the text says of them; the most specific wins. */
 export function countPieces(
   outline: Outline,
@@ -232,7 +234,8 @@ export function countPieces(
   let perServing: number | null = null
   const said = [...outline.counts]
   for (const { text } of outline.steps) {
-    const step = text.length < 500 ? text : ''
+    // What is told in one breath says at its end how many there are.
+    const step = text.length < 500 ? text : text.slice(-LAST_WORDS)
     const yields = readYields(step)
     if (yields) said.push({ ...yields, text: step })
   }

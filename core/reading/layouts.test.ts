@@ -122,3 +122,31 @@ describe('a part named in front of its list, without a colon', () => {
     expect(recipe.parts.flatMap(({ lines }) => lines).every(({ foodId }) => foodId !== null)).toBe(true)
   })
 })
+
+describe('a text that says things in places of its own', () => {
+  const read = (text: string) => readRecipe(text, foods).recipe
+
+  it('has a title before a bar, and the count behind it', () => {
+    const { title, pieces } = read(
+      'LAMB TRIANGLES | 24 pieces\nDough\n500 g flour\n280 ml water\nFilling\n400 g minced lamb\nBake 220 C 12 min',
+    )
+    expect([title, pieces]).toEqual(['LAMB TRIANGLES', 24])
+  })
+
+  it('fills with a topping where there is nothing else, and sprinkles one where there is', () => {
+    const topped =
+      'Lamb triangles\nMakes 24\nDough\n500 g flour\n280 ml water\nTopping\n400 g minced lamb\n2 tomatoes\n1 onion\nBake 220 C 12 min'
+    expect(read(topped).parts.map(({ kind }) => kind)).toEqual(['shell', 'filling'])
+    expect(read(topped).notes.some(({ code }) => code === 'topping-fills')).toBe(true)
+    const sprinkled = topped.replace(
+      'Topping\n400 g minced lamb\n2 tomatoes\n1 onion',
+      'Filling\n400 g minced lamb\nTopping\n20 g sesame seeds\n1 egg',
+    )
+    expect(read(sprinkled).parts.map(({ kind }) => kind)).toEqual(['shell', 'filling', 'finish'])
+  })
+
+  it('hears the count at the end of one long breath', () => {
+    const breath = `i take 3 cups of flour and a teaspoon of salt and one egg and half a cup of sour cream and work it till it is smooth ${'and let it sit a while '.repeat(20)} then i boil 5 big potatoes and mash them with 8 ounces of cheddar roll it out cut with a glass fold it over boil till they float and fry them in butter makes about 5 dozen`
+    expect(read(breath).pieces).toBe(60)
+  })
+})

@@ -120,14 +120,23 @@ export function tidy(text: string): Row[] {
   let blankBefore = false
   const state = { gramsColumn: -1 }
   let lastNumber: number | null = null
+  const barred = text.slice(0, 20_000).match(/^.*\S\s*\|\s*\S.*$/gm)
   text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
     const raw = line.length > 4000 ? line : plainCharacters(line)
     if (!raw.trim() || RULE.test(raw.trim().slice(0, 400))) {
       blankBefore = true
       return
     }
+    // "LAMB PIES | 24 pieces" above a text without a table is a title.
+    const isTitle =
+      !rows.length &&
+      barred?.length === 1 &&
+      barred[0] === line &&
+      line.indexOf('|') === line.lastIndexOf('|')
     const table =
-      raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw) ? rowsOfTable(raw, state) : [raw]
+      !isTitle && raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw)
+        ? rowsOfTable(raw, state)
+        : [isTitle ? raw.replace(/\s*\|\s*/, ' – ') : raw]
     for (const cell of table) {
       let own = cell.trim().replace(/\s+/g, ' ')
       let marked = false

@@ -350,6 +350,7 @@ export async function removeKept(): Promise<void> {
   await migrated()
   await transaction(async (client) => {
     await client.query('delete from kept_requests')
+    await client.query('delete from imports')
     for (const { name, where } of [...KEPT].reverse())
       if (name !== 'milestones') await client.query(`delete from ${name} ${where ? `where ${where}` : ''}`)
     await client.query(`update foods set uses = 0, used_at = null where uses > 0`)
