@@ -1,6 +1,14 @@
-import type { BackupHeader, BackupRow } from '../services/backupFile'
+import { isContradiction } from './errors'
 import { migrated } from './migrate'
 import { patientDatabase, transaction, type Queryable } from './pool'
+
+/** A row of a table, as JSON text. */
+export interface BackupRow {
+  table: string
+  json: string
+}
+/** The columns of each table. */
+export type BackupTables = Record<string, string[]>
 
 /** What of a table goes into a backup, and how its rows are told apart. */
 interface Kept {
@@ -101,7 +109,7 @@ export async function countKept(): Promise<number> {
  * @param work is given the columns and the rows; the rows may be read once
  */
 export async function readKept<T>(
-  work: (tables: BackupHeader['tables'], rows: AsyncIterable<BackupRow>) => Promise<T>,
+  work: (tables: BackupTables, rows: AsyncIterable<BackupRow>) => Promise<T>,
 ): Promise<T> {
   await migrated()
   return patientDatabase().connected(async (client) => {
@@ -134,13 +142,17 @@ export async function readKept<T>(
 
 /** Rows of a file on their way into the database. */
 export interface Staging {
-  begin: (head: BackupHeader) => Promise<void>
+  begin: (tables: BackupTables) => Promise<void>
   row: (row: BackupRow) => Promise<void>
 }
 
 /** The columns of a file's table, held against ours: what an older file lacks takes its default. */
-function sharedColumns(head: BackupHeader, ours: Record<string, string[]>, refuse: (text: string) => Error) {
-  for (const [name, columns] of Object.entries(head.tables)) {
+function sharedColumns(
+  theirs: BackupTables,
+  ours: Record<string, string[]>,
+  refuse: (text: string) => Error,
+) {
+  for (const [name, columns] of Object.entries(theirs)) {
     const own = ours[name]
     const strange = own ? columns.filter((column) => !own.includes(column)) : null
     if (strange === null)
@@ -150,7 +162,7 @@ function sharedColumns(head: BackupHeader, ours: Record<string, string[]>, refus
         `The file holds ${strange.map((one) => `"${one}"`).join(', ')} of ${name}, which this program does not know: it was made by a newer one`,
       )
   }
-  return head.tables
+  return theirs
 }
 
 /** The rows of a table as they came, with their columns. */
@@ -160,7 +172,7 @@ const matches = (key: readonly string[]) => key.map((one) => `here."${one}" = co
 /** Whether what is here says the same in all that the file says. */
 const SAYS_THE_SAME = `(select jsonb_object_agg(k, to_jsonb(here) -> k) from jsonb_object_keys(come.row::jsonb) k) = come.row::jsonb`
 
-async function compared(client: Queryable, tables: BackupHeader['tables']): Promise<TableChange[]> {
+async function compared(client: Queryable, tables: BackupTables): Promise<TableChange[]> {
   const changes: TableChange[] = []
   for (const { name, key, newer } of KEPT) {
     if (!tables[name]) continue
@@ -260,12 +272,6 @@ async function putRevisions(client: Queryable, columns: readonly string[], rule:
   )
 }
 
-/** The SQLSTATE of what a database said; '' for anything else. */
-const sqlStateOf = (error: unknown): string => {
-  const { code, cause } = error as { code?: unknown; cause?: { code?: unknown } }
-  return String(code ?? cause?.code ?? '')
-}
-
 /** Thrown to leave a transaction that was only looked into. */
 class OnlyLooked extends Error {}
 
@@ -288,7 +294,7 @@ export async function restoreKept(
       made = null
       await client.query(`set local timezone = 'UTC'`)
       await client.query('create temporary table restoring (of_table text, row json) on commit drop')
-      let tables: BackupHeader['tables'] = {}
+      let tables: BackupTables = {}
       let waiting: BackupRow[] = []
       let bytes = 0
       const flush = async () => {
@@ -335,7 +341,7 @@ export async function restoreKept(
     }, patientDatabase)
   } catch (error) {
     // A value that is none, a row that refers to nothing: the file is at fault, and all of it was taken back.
-    if (/^2[23]/.test(sqlStateOf(error)))
+    if (isContradiction(error))
       throw refuse('A row of the file is not what the table takes, or contradicts another: it was altered')
     if (!(error instanceof OnlyLooked)) throw error
   }

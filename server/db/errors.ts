@@ -40,6 +40,10 @@ export const isWorthAnotherTry = (error: unknown): boolean =>
 /** SQLSTATE of text that the database cannot hold: a NUL, half a letter. */
 const NOT_TEXT = new Set(['22021', '22P05'])
 
+/** A value that is none of its kind, or a row that contradicts another (SQLSTATE classes 22 and 23): what was given is at fault. */
+export const isContradiction = (error: unknown): boolean =>
+  error instanceof pg.DatabaseError && /^2[23]/.test(error.code ?? '')
+
 /** Whether a query failed for a character that cannot be stored. */
 export const isUnstorableText = (error: unknown): boolean =>
   error instanceof pg.DatabaseError && NOT_TEXT.has(error.code ?? '')

@@ -1,6 +1,5 @@
 import type { H3Event } from 'h3'
 import type { PageStart } from '../db/recipes'
-import { BackupProblem } from '../services/backupFile'
 import { invalid, problem } from './problem'
 
 const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
@@ -85,10 +84,6 @@ export const noRestore = () =>
     'It was restored or thrown away; choose the file again',
     { errors: [{ field: 'id', message: 'use an id that /api/restores answered within the hour' }] },
   )
-
-/** A file that cannot be restored becomes an answer that says why; everything else stays what it is. */
-export const asInvalid = (error: unknown): unknown =>
-  error instanceof BackupProblem ? invalid([{ field: 'file', message: error.message }]) : error
 
 export const noFood = (id: string) =>
   problem(404, 'no-such-food', 'There is no such food', `No food has the id "${id.slice(0, 80)}"`, {

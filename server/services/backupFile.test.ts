@@ -4,7 +4,8 @@ import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { BackupProblem, readBackup, writeBackup, type BackupRow } from './backupFile'
+import type { BackupRow } from '../db/backup'
+import { BackupProblem, readBackup, writeBackup } from './backupFile'
 
 let folder = ''
 beforeEach(() => {
@@ -108,6 +109,7 @@ describe('a backup', () => {
     ],
     ['of another kind', (path) => altered(path, () => '{"hello":1}\n'), /not what a backup/],
     ['of no lines', (path) => altered(path, () => ''), /empty/],
+    ['taken away', (path) => `${path}.gone`, /there no more/],
     ['no packed file', (path) => (writeFileSync(path, 'not packed'), path), /no backup/],
     ['one endless line', (path) => altered(path, () => 'x'.repeat(9_000_000)), /longer than any row/],
     [

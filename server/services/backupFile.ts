@@ -5,6 +5,7 @@ import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
 import { z } from 'zod'
+import type { BackupRow } from '../db/backup'
 
 // A backup is lines of JSON, packed: what it holds, one line a row, and at the end how many there were with the
 // checksum of everything before it. It is written and read in pieces; no more than a line is ever held.
@@ -33,14 +34,9 @@ const footer = z.object({
   rows: z.record(z.string(), z.number().int().min(0)),
   sha256: z.string().regex(/^[0-9a-f]{64}$/),
 })
-const line = z.object({ t: z.string(), r: z.record(z.string(), z.unknown()) })
+const line = z.strictObject({ t: z.string(), r: z.record(z.string(), z.unknown()) })
 
 export type BackupHeader = z.infer<typeof header>
-/** A row of a table, as JSON text. */
-export interface BackupRow {
-  table: string
-  json: string
-}
 
 /**
  * Writes a backup beside its place and puts it there when it is whole: one that was killed leaves nothing under its
@@ -91,7 +87,11 @@ export async function writeBackup(
 
 /** The lines of a packed file, each as bytes with its line break. */
 async function* linesOf(path: string): AsyncGenerator<Buffer> {
-  const unpacked = createReadStream(path).pipe(createGunzip())
+  const unpacked = createGunzip()
+  // A file that is taken away while it is read is an error of this reading, and not of the process.
+  createReadStream(path)
+    .on('error', (error) => unpacked.destroy(error))
+    .pipe(unpacked)
   let rest: Buffer[] = []
   let length = 0
   let total = 0
@@ -116,6 +116,7 @@ async function* linesOf(path: string): AsyncGenerator<Buffer> {
   } catch (error) {
     if (error instanceof BackupProblem) throw error
     const code = (error as NodeJS.ErrnoException).code
+    if (code === 'ENOENT') throw new BackupProblem('The file is there no more')
     if (code === 'Z_BUF_ERROR') throw new BackupProblem('The file is cut off')
     if (code === 'Z_DATA_ERROR')
       throw new BackupProblem('The file is no backup of this program, or it was altered')

@@ -5,7 +5,15 @@ import { join, resolve } from 'node:path'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { version } from '../../package.json'
-import { countKept, readKept, restoreKept, type ClashRule, type TableChange } from '../db/backup'
+import {
+  countKept,
+  readKept,
+  restoreKept,
+  type ClashRule,
+  type Staging,
+  type TableChange,
+} from '../db/backup'
+import { invalid } from '../http/problem'
 import { BackupProblem, readBackup, writeBackup, type BackupHeader } from './backupFile'
 
 /** Where copies lie: beside the program, unless it is told otherwise. */
@@ -96,6 +104,28 @@ async function removeOld(): Promise<void> {
     for (const { name } of copies.filter((one) => one.kind === kind).slice(kept)) await removeCopy(name)
 }
 
+/** What is restored from: a file that was sent, or a copy of ours. */
+interface Source {
+  path: string
+  isUpload: boolean
+  timer: NodeJS.Timeout | null
+}
+const sources = new Map<string, Source>()
+
+/** Removes what a killed server left: copies half made, and files that were sent and that nobody waits for. */
+async function sweep(folder: string): Promise<void> {
+  const waitedFor = new Set([...sources.values()].map(({ path }) => path))
+  for (const name of await readdir(folder)) {
+    const path = join(folder, name)
+    const isHalf = name.endsWith('.part') && isCopyName(name.slice(0, -5))
+    const isLeft =
+      name.startsWith('incoming-') &&
+      !waitedFor.has(path) &&
+      Date.now() - ((await stat(path).catch(() => null))?.mtimeMs ?? 0) > UPLOAD_MILLISECONDS
+    if (isHalf || isLeft) await rm(path, { force: true })
+  }
+}
+
 /**
  * Makes a copy of everything, reads it back, and lets the oldest go.
  *
@@ -107,10 +137,7 @@ export async function makeCopy(kind: Copy['kind']): Promise<Copy | null> {
   try {
     const folder = copiesFolder()
     await mkdir(folder, { recursive: true, mode: 0o700 })
-    // What was killed half made.
-    for (const name of await readdir(folder))
-      if (name.endsWith('.part') && isCopyName(name.slice(0, -5)))
-        await rm(join(folder, name), { force: true })
+    await sweep(folder)
     const progress = { done: 0, total: await countKept() }
     making = progress
     const madeAt = new Date().toISOString()
@@ -161,20 +188,16 @@ export async function nightlyCopy(now = new Date()): Promise<void> {
   if (!latest || new Date(latest.madeAt) < lastNight(now)) await makeCopy('night')
 }
 
-/** What is restored from: a file that was sent, or a copy of ours. */
-interface Source {
-  path: string
-  isUpload: boolean
-  timer: NodeJS.Timeout | null
-}
-const sources = new Map<string, Source>()
-
 const fromFile =
   (path: string) =>
-  (staging: { begin: (head: BackupHeader) => Promise<void>; row: Parameters<typeof readBackup>[2] }) =>
-    readBackup(path, staging.begin, staging.row)
+  ({ begin, row }: Staging) =>
+    readBackup(path, ({ tables }) => begin(tables), row)
 
 const refuse = (text: string) => new BackupProblem(text)
+
+/** A file that cannot be restored becomes an answer that says why; everything else stays what it is. */
+export const asInvalid = (error: unknown): unknown =>
+  error instanceof BackupProblem ? invalid([{ field: 'file', message: error.message }]) : error
 
 /** What a restore would do. */
 export interface Preview {
@@ -190,14 +213,7 @@ async function preview(source: Source): Promise<Preview> {
   const id = randomUUID()
   let head: BackupHeader | null = null
   const { changes, twins } = await restoreKept(
-    (staging) =>
-      fromFile(source.path)({
-        ...staging,
-        begin: (own) => {
-          head = own
-          return staging.begin(own)
-        },
-      }),
+    async (staging) => ({ head } = await fromFile(source.path)(staging)),
     null,
     refuse,
   )

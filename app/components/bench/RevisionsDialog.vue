@@ -88,7 +88,7 @@ const bringBack = (revision: number) =>
         <a v-for="one in FORMS" :key="one.format" :href="`${path}/export?format=${one.format}`" download>{{
           one.name
         }}</a>
-        <NuxtLink :to="`/sheets?ids=${path.split('/').at(-1)}`">A sheet to print</NuxtLink>
+        <NuxtLink :to="`/sheets?ids=${encodeURIComponent(id)}`">A sheet to print</NuxtLink>
       </p>
       <p class="small soft">
         As it was saved last. Only our own document comes back as it went; the others say their lines and

@@ -1,6 +1,6 @@
 import { readJson } from '../../http/body'
-import { asInvalid, noRestore } from '../../http/params'
-import { restoreSource } from '../../services/copies'
+import { noRestore } from '../../http/params'
+import { asInvalid, restoreSource } from '../../services/copies'
 import { restoreRequest } from '~~/shared/api/copies'
 
 /** Restores a file that was looked at: all of it, or nothing. */

@@ -1,5 +1,5 @@
-import { asInvalid, noCopy } from '../../http/params'
-import { previewCopy, previewUpload } from '../../services/copies'
+import { noCopy } from '../../http/params'
+import { asInvalid, previewCopy, previewUpload } from '../../services/copies'
 
 /** Checks a file of a backup, or a copy of ours, and says what restoring it would do. Nothing is changed. */
 export default defineEventHandler(async (event) => {
