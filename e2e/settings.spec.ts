@@ -325,4 +325,82 @@ test.describe('copies of everything', () => {
     }
     expect(outcomes.has(false)).toBe(true)
   })
+
+  test('six guests, one dinner, cards to print; everything taken away and brought back, it is the same dinner', async ({
+    page,
+  }) => {
+    await wipe(kitchen)
+    await page.goto(`${kitchen.address}/paste`)
+    await page.getByLabel('Recipe text').fill(BUNS)
+    await page.getByRole('button', { name: 'Put it on the bench' }).click()
+    await page.getByLabel('Title').waitFor()
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(page).toHaveURL(/bench\/[0-9a-f-]{36}/)
+    await page.getByRole('link', { name: 'Table' }).first().click()
+    const guests: [diet: string | null, pieces: number][] = [
+      [null, 3],
+      ['Vegan', 2],
+      ['Gluten-free', 2],
+      ['Vegetarian', 3],
+      ['Keto', 1],
+      ['Dairy-free', 2],
+    ]
+    for (const [at, [diet, pieces]] of guests.entries()) {
+      const name = `Guest ${at + 1}`
+      await page.getByRole('button', { name: 'Add a guest' }).click()
+      if (diet) await page.getByLabel(`A diet for ${name}`).selectOption(diet)
+      await page.getByLabel(`Pieces for ${name}`).fill(String(pieces))
+      await page.getByLabel(`Pieces for ${name}`).blur()
+    }
+    const plates = page.getByRole('table', { name: /On each plate/ })
+    await expect(plates.getByRole('row')).toHaveCount(7)
+    await expect(plates).toContainText('net carbohydrate on the plate')
+    await expect(page.getByText('No choice of kinds is cheaper: proven.')).toBeVisible()
+    const cards = page.getByRole('article')
+    const dinner = async () => ({ plates: await plates.innerText(), cards: await cards.allInnerTexts() })
+    const before = await dinner()
+    expect(before.cards.length).toBeGreaterThan(1)
+    // On paper there are the cards and how they are kept apart, and nothing to press.
+    await page.emulateMedia({ media: 'print' })
+    await expect(cards.first()).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Add a guest' })).toBeHidden()
+    expect(
+      Number.parseFloat(await cards.first().evaluate((card) => getComputedStyle(card).fontSize)),
+    ).toBeGreaterThan(18)
+    await page.emulateMedia({ media: 'screen' })
+    await page.getByRole('button', { name: 'To the clock' }).click()
+    const dishes = page.getByRole('region', { name: 'Dishes' }).getByRole('listitem')
+    await expect(dishes.first()).toBeVisible()
+    const planned = await dishes.count()
+
+    await page.goto(`${kitchen.address}/settings`)
+    await page.getByRole('button', { name: 'Make a copy now' }).click()
+    await expect(page.getByRole('status').filter({ hasText: 'read back and checked' })).toBeVisible()
+    const download = page.waitForEvent('download')
+    await page.getByRole('link', { name: 'Save as a file' }).first().click()
+    const file = join(folder, 'dinner.swappocket')
+    await (await download).saveAs(file)
+    await page.getByLabel('Type “delete everything”').fill('delete everything')
+    await page.getByRole('button', { name: 'Delete everything' }).click()
+    await expect(page).toHaveURL(`${kitchen.address}/`)
+    await page.goto(`${kitchen.address}/table`)
+    await expect(page.getByText('Nobody yet.')).toBeVisible()
+
+    await page.goto(`${kitchen.address}/settings`)
+    await page.getByLabel('Choose a file').setInputFiles(file)
+    await page.getByRole('button', { name: 'Restore it' }).click()
+    await expect(page.getByText('Restored, and every row held against the file')).toBeVisible()
+    await page.getByRole('button', { name: 'Put them into this browser' }).click()
+    await page.goto(kitchen.address)
+    await page
+      .getByRole('link', { name: /Leek and bacon buns/ })
+      .first()
+      .click()
+    await page.getByLabel('Title').waitFor()
+    await page.getByRole('link', { name: 'Table' }).first().click()
+    await expect(plates.getByRole('row')).toHaveCount(7)
+    expect(await dinner()).toEqual(before)
+    await page.goto(`${kitchen.address}/clock`)
+    await expect(dishes).toHaveCount(planned)
+  })
 })

@@ -2,7 +2,7 @@ import type { KeptRequest } from '~~/shared/api/copies'
 
 /** What this browser keeps for itself and a copy of the kitchen should hold, under `swap-pocket:`. */
 const NAMES =
-  'guests table-kinds cookware tray refused weights not-learnt label who dinner dinner-id ticked times ounces share-of appearance'.split(
+  'guests table cookware tray refused weights not-learnt label who dinner dinner-id ticked times ounces share-of appearance'.split(
     ' ',
   )
 /** So much of one name is kept at most, in characters. */

@@ -45,8 +45,9 @@ const record = computed(() => stove.record)
 const planSteps = computed<StoveStep[]>(() => {
   const tasks = clock.plan?.tasks
   const recipes = clock.dishes.map(({ recipe }) => recipe)
-  if (!tasks?.length || !bench.recipe || !recipes.some(({ title }) => title === bench.recipe!.title))
-    return []
+  if (!tasks?.length || !bench.recipe) return []
+  const { title } = bench.recipe
+  if (!recipes.some((one) => one.title === title) && !clock.sentBy(bench.slot.id ?? title)) return []
   return stepsOfPlan(tasks, recipes, clock.serve)
 })
 const steps = computed(() =>

@@ -4,7 +4,6 @@ import { ApiProblem } from '~/logic/api'
 
 const bench = useBenchStore()
 const seats = useTableStore()
-const clock = useClockStore()
 const loading = ref(true)
 onMounted(async () => {
   try {
@@ -16,7 +15,7 @@ onMounted(async () => {
   }
 })
 watch(
-  () => [bench.recipe, JSON.stringify(seats.coming), seats.kinds, loading.value],
+  () => [bench.recipe, JSON.stringify(seats.coming), JSON.stringify(seats.wish), loading.value],
   () => !loading.value && void seats.set(),
   { immediate: true },
 )
@@ -26,13 +25,12 @@ const slow = refDebounced(
   300,
 )
 const nameOf = (id: string) => seats.guests.find((one) => one.id === id)?.name ?? id
-const kindOf = (id: string) => seats.table?.kinds.find((one) => one.id === id)
-const madeFor = (diets: string[]) => (diets.length ? diets.join(', ') : 'as it is')
+const pieces = computed(() => (seats.table?.kinds ?? []).reduce((sum, one) => sum + one.pieces, 0))
+const allergic = computed(() => seats.coming.filter((one) => one.strength === 'allergy'))
 const router = useRouter()
-/** The dinner as it is eaten here goes to the clock, kind by kind, kept apart. */
+/** The dinner as it is eaten here goes to the clock, dough by dough, kept apart; from then on it follows the guests. */
 async function toClock() {
-  for (const { recipe } of seats.table?.kinds ?? []) clock.addDish(recipe, null)
-  if ((seats.table?.kinds.length ?? 0) > 1) clock.change({ keepApart: true })
+  seats.send()
   await router.push('/clock')
 }
 const print = () => window.print()
@@ -89,65 +87,39 @@ usePlaceKeys([
         <p v-if="slow" role="status" class="soft">Looking for the fewest kinds that suit everybody</p>
         <p v-if="seats.trouble" role="alert" class="problem">{{ seats.trouble }}</p>
         <template v-if="seats.table">
-          <p v-if="seats.table.conflict" role="alert" class="problem">
-            Nothing for {{ seats.table.conflict.guestIds.map(nameOf).join(', ') }}:
-            {{ seats.table.conflict.why }}.
-          </p>
-          <p v-if="seats.table.options.length > 1" class="row no-print">
-            <span>Kinds</span>
-            <button type="button" :aria-pressed="seats.kinds === null" @click="seats.kinds = null">
-              as few and near as may be
-            </button>
-            <button
-              v-for="option in seats.table.options"
-              :key="option.kinds"
-              type="button"
-              :aria-pressed="seats.kinds === option.kinds"
-              @click="seats.kinds = option.kinds"
-            >
-              {{ option.kinds }}: {{ option.madeFor.map(madeFor).join(' + ') }}
-              <span class="small soft"
-                >{{ option.extraMinutes ? `+${option.extraMinutes} min` : 'no more work'
-                }}{{
-                  option.givesUp.length ? `, otherwise for ${option.givesUp.map(nameOf).join(', ')}` : ''
-                }}</span
-              >
-            </button>
-          </p>
+          <div v-if="seats.table.conflict" role="alert" class="problem">
+            <p>
+              Nothing for {{ seats.table.conflict.guestIds.map(nameOf).join(', ') }}:
+              {{ seats.table.conflict.why }}.
+            </p>
+            <p v-for="one in seats.table.conflict.fewer" :key="one.guestId">
+              <button type="button" class="opens" @click="seats.put(one.guestId, { pieces: one.pieces })">
+                {{ one.pieces }} {{ one.pieces === 1 ? 'piece' : 'pieces' }} for
+                {{ nameOf(one.guestId) }} could be made to fit: make it so
+              </button>
+            </p>
+          </div>
+          <p v-for="text in seats.table.remarks" :key="text" role="status">{{ text }}.</p>
+          <PlateTable :table="seats.table" :guests="seats.guests" class="no-print" />
+          <TableWays
+            v-if="seats.table.options.length > 1"
+            class="no-print"
+            :options="seats.table.options"
+            :choice="seats.wish.choice"
+            :now="seats.table.kinds.map((kind) => kind.madeFor)"
+            :pieces="pieces"
+            :name-of="nameOf"
+            @choose="(choice) => (seats.wish = { ...seats.wish, choice })"
+          />
+          <label class="small no-print"
+            ><input
+              type="checkbox"
+              :checked="seats.wish.mixed"
+              @change="seats.wish = { ...seats.wish, mixed: !seats.wish.mixed }"
+            />
+            on each plate some of every kind that suits</label
+          >
           <PlateCards :table="seats.table" :guests="seats.guests" :title="bench.recipe.title" />
-          <table class="ruled no-print">
-            <caption class="soft small">
-              On each plate
-            </caption>
-            <thead>
-              <tr>
-                <th scope="col">Who</th>
-                <th scope="col">What</th>
-                <th scope="col">kcal</th>
-                <th scope="col">Protein</th>
-                <th scope="col">Carbohydrate</th>
-                <th scope="col">Fat</th>
-                <th scope="col">Salt</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="plate in seats.table.plates" :key="plate.guestId">
-                <th scope="row">{{ nameOf(plate.guestId) }}</th>
-                <td>
-                  {{
-                    plate.kinds
-                      .map((one) => `${one.pieces} × ${madeFor(kindOf(one.id)?.madeFor ?? [])}`)
-                      .join(', ')
-                  }}
-                </td>
-                <td>{{ Math.round(plate.perPlate.energyKcal) }}</td>
-                <td>{{ plate.perPlate.proteinG.toFixed(0) }} g</td>
-                <td>{{ plate.perPlate.carbohydrateG.toFixed(0) }} g</td>
-                <td>{{ plate.perPlate.fatG.toFixed(0) }} g</td>
-                <td>{{ plate.perPlate.saltG.toFixed(1) }} g</td>
-              </tr>
-            </tbody>
-          </table>
           <section v-if="seats.table.apart.length" class="apart">
             <h3>Kept apart</h3>
             <ol>
@@ -163,14 +135,9 @@ usePlaceKeys([
                 : 'The time was up before every kind was tried.'
             }}</span>
           </p>
-          <p v-if="seats.coming.some((one) => one.allergy)" class="caution">
-            {{
-              seats.coming
-                .filter((one) => one.allergy)
-                .map((one) => one.name)
-                .join(', ')
-            }}: an allergy. Ask what reacts and to how much; read every packet; a home kitchen cannot promise
-            that nothing is carried over.
+          <p v-if="allergic.length" class="caution">
+            {{ allergic.map((one) => one.name).join(', ') }}: an allergy. Ask what reacts and to how much;
+            read every packet; a home kitchen cannot promise that nothing is carried over.
           </p>
         </template>
       </template>
@@ -203,22 +170,6 @@ usePlaceKeys([
   flex-wrap: wrap;
   align-items: center;
   gap: 0.5rem;
-}
-.plan .row button[aria-pressed] {
-  padding: 0.3rem 0.7rem;
-  border: 1px solid var(--rule-strong);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: var(--ink);
-  text-align: left;
-  cursor: pointer;
-}
-.plan .row button[aria-pressed='true'] {
-  border-color: var(--beet);
-  background: var(--beet-tint);
-}
-caption {
-  text-align: left;
 }
 ol {
   padding-left: 1.2rem;

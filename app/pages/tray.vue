@@ -3,6 +3,11 @@ import { ApiProblem } from '~/logic/api'
 import type { Piece } from '~/components/bench/CrossSection.vue'
 
 const bench = useBenchStore()
+const clock = useClockStore()
+const route = useRoute()
+/** A dish of the dinner, by its number; else what is on the bench. */
+const dish = computed(() => clock.dinner.dishes[Number(route.query.dish) - 1] ?? null)
+const recipe = computed(() => dish.value?.recipe ?? bench.recipe)
 const edits = useBenchEdits()
 const loading = ref(true)
 const trouble = ref('')
@@ -18,17 +23,17 @@ onMounted(async () => {
   }
 })
 
-const { evaluation, problems: unready } = useEvaluation(() => bench.recipe)
+const { evaluation, problems: unready } = useEvaluation(() => recipe.value)
 const { typed, cookware, usual, planned, problems } = useTrayPlan(
-  () => bench.recipe,
+  () => recipe.value,
   () => evaluation.value,
-  () => bench.slot.id ?? bench.recipe?.title ?? '',
+  () => (dish.value ? dish.value.recipeId : bench.slot.id) ?? recipe.value?.title ?? '',
 )
 /** So many pieces of different fillings stand side by side. */
 const MOST_DRAWN = 3
 const piece = computed<Piece[]>(() => {
-  if (!planned.value || !bench.recipe) return []
-  const { shape } = bench.recipe
+  if (!planned.value || !recipe.value) return []
+  const { shape } = recipe.value
   const { doughGramsPerPiece: doughGrams, fillingGramsPerPiece: fillingGrams, fillings } = planned.value
   const grams = { doughGrams, fillingGrams, coatGrams: 0, oilGrams: 0 }
   if (fillings.length < 2) return [{ caption: 'One piece', shape, grams }]
@@ -37,7 +42,7 @@ const piece = computed<Piece[]>(() => {
     .map(({ name, mark }) => ({ caption: name || 'Filling', shape, grams, mark: mark ?? undefined }))
 })
 const working = ref(false)
-useHead({ title: () => (bench.recipe ? `Tray: ${bench.recipe.title} · Swap Pocket` : 'Tray · Swap Pocket') })
+useHead({ title: () => (recipe.value ? `Tray: ${recipe.value.title} · Swap Pocket` : 'Tray · Swap Pocket') })
 
 usePlaceKeys([
   { key: 'mod+z', says: 'Undo', act: bench.undo },
@@ -47,7 +52,7 @@ usePlaceKeys([
 
 <template>
   <main v-if="loading" class="empty" aria-busy="true"><Skeleton height="12rem" /></main>
-  <main v-else-if="!bench.recipe" class="empty">
+  <main v-else-if="!recipe" class="empty">
     <h1>Nothing to divide yet</h1>
     <p v-if="trouble">{{ trouble }}</p>
     <p>Put a recipe on the bench: the tray works out its pieces and batches.</p>
@@ -55,11 +60,14 @@ usePlaceKeys([
   </main>
   <main v-else class="tray">
     <header>
-      <h1>{{ bench.recipe.title }}</h1>
+      <h1>{{ recipe.title }}</h1>
       <p class="soft">
-        {{ bench.recipe.pieces }} pieces by the recipe.
-        <button v-if="bench.canUndo" type="button" class="opens" @click="bench.undo">Undo</button>
-        <NuxtLink :to="bench.slot.id ? `/bench/${bench.slot.id}` : '/bench'">To the bench</NuxtLink>
+        {{ recipe.pieces }} pieces by the recipe.
+        <template v-if="dish">A dish of the dinner. <NuxtLink to="/clock">To the clock</NuxtLink></template>
+        <template v-else>
+          <button v-if="bench.canUndo" type="button" class="opens" @click="bench.undo">Undo</button>
+          <NuxtLink :to="bench.slot.id ? `/bench/${bench.slot.id}` : '/bench'">To the bench</NuxtLink>
+        </template>
       </p>
     </header>
     <section class="left" aria-label="Plan of the pieces">
@@ -75,7 +83,8 @@ usePlaceKeys([
         <CrossSection :pieces="piece" :height="190" />
         <ComesOut
           :planned="planned"
-          :recipe="bench.recipe"
+          :recipe="recipe"
+          :fixed="dish !== null"
           @count="(pieces) => edits.count('pieces', pieces)"
         />
       </div>

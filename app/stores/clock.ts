@@ -63,7 +63,36 @@ export const useClockStore = defineStore('clock', () => {
   /** Takes a dish on, as it stands now. */
   function addDish(recipe: Recipe, recipeId: string | null) {
     change({
-      dishes: [...dinner.value.dishes, { recipe, recipeId, stage: 'fresh', plan: null }],
+      dishes: [...dinner.value.dishes, { recipe, recipeId, stage: 'fresh', plan: null, fromTable: null }],
+      ...withoutMarks(),
+    })
+  }
+  const sentBy = (table: string) => dinner.value.dishes.some(({ fromTable }) => fromTable === table)
+  /**
+   * The dishes of a table in place of those it sent before, and of the recipe that it was set with: one step, that can
+   * be undone. What else is on the dinner stays.
+   */
+  function layTable(table: string, recipes: readonly Recipe[]) {
+    const { dishes: all } = dinner.value
+    const sent = all.filter(({ fromTable }) => fromTable === table)
+    const same = (dish: (typeof all)[number] | undefined, recipe: Recipe) =>
+      dish !== undefined && JSON.stringify(dish.recipe) === JSON.stringify(recipe)
+    if (sent.length === recipes.length && recipes.every((recipe, at) => same(sent[at], recipe))) return
+    const others = all.filter(
+      (dish) => dish.fromTable !== table && (dish.recipeId ?? dish.recipe.title) !== table,
+    )
+    change({
+      dishes: [
+        ...others,
+        ...recipes.map((recipe) => ({
+          recipe,
+          recipeId: null,
+          stage: sent.find((dish) => dish.recipe.title === recipe.title)?.stage ?? ('fresh' as const),
+          plan: null,
+          fromTable: table,
+        })),
+      ],
+      ...(recipes.length > 1 ? { keepApart: true } : {}),
       ...withoutMarks(),
     })
   }
@@ -240,6 +269,8 @@ export const useClockStore = defineStore('clock', () => {
     change,
     addDish,
     dropDish,
+    layTable,
+    sentBy,
     startOver,
     open,
     begin,

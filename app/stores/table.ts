@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia'
 import { useLocalStorage } from '@vueuse/core'
 import type { TableAnswer } from '~~/shared/api/table'
+import type { Strength } from '~~/core/table/guest'
 import { ApiProblem, call } from '~/logic/api'
+import { guestsFrom } from '~/logic/guests'
 
 export interface KnownGuest {
   id: string
@@ -9,12 +11,19 @@ export interface KnownGuest {
   diets: string[]
   /** Foods by their ids. */
   avoid: string[]
-  /** It is an allergy: said on the cards, and who to ask. */
-  allergy: boolean
-  likes: string
+  /** An allergy is said on the cards, with whom to ask; a preference may be passed over where nothing suits. */
+  strength: Strength
+  /** Foods by their ids; any of them will do. */
+  likes: string[]
   pieces: number
   /** Comes this time. */
   comes: boolean
+}
+
+/** So many kinds, doughs and fillings; null for as few and near as may be. */
+export interface TableWish {
+  choice: { kinds: number; doughs: number; fillings: number } | null
+  mixed: boolean
 }
 
 const MAX_UNDO = 60
@@ -22,10 +31,12 @@ const MAX_UNDO = 60
 /** The guests, kept in this browser and used again, and the table that is set for those who come. */
 export const useTableStore = defineStore('table', () => {
   const bench = useBenchStore()
-  const guests = useLocalStorage<KnownGuest[]>('swap-pocket:guests', [])
-  const kinds = useLocalStorage<number | null>('swap-pocket:table-kinds', null, {
-    serializer: { read: (text) => (text === 'null' ? null : Number(text)), write: String },
+  const clock = useClockStore()
+  const guests = useLocalStorage<KnownGuest[]>('swap-pocket:guests', [], {
+    serializer: { read: guestsFrom, write: JSON.stringify },
   })
+  /** Which of the options is asked for, and whether plates are mixed. */
+  const wish = useLocalStorage<TableWish>('swap-pocket:table', { choice: null, mixed: false })
   const table = shallowRef<TableAnswer | null>(null)
   const trouble = ref('')
   const setting = ref(false)
@@ -55,8 +66,8 @@ export const useTableStore = defineStore('table', () => {
         name: `Guest ${guests.value.length + 1}`,
         diets: [],
         avoid: [],
-        allergy: false,
-        likes: '',
+        strength: 'intolerance',
+        likes: [],
         pieces: 2,
         comes: true,
       },
@@ -65,6 +76,12 @@ export const useTableStore = defineStore('table', () => {
     change(guests.value.map((one) => (one.id === id ? { ...one, ...fields } : one)))
   const remove = (id: string) => change(guests.value.filter((one) => one.id !== id))
   const coming = computed(() => guests.value.filter(({ comes }) => comes))
+
+  /** The recipe that the table is set with, by its id or title. */
+  const setWith = () => bench.slot.id ?? bench.recipe?.title ?? ''
+  const dishes = computed(() => table.value?.dishes.map(({ recipe }) => recipe) ?? [])
+  /** Takes the dinner to the clock, the tray, the list and the stove; from then on it follows the guests. */
+  const send = () => clock.layTable(setWith(), dishes.value)
 
   let asked = 0
   async function set() {
@@ -77,12 +94,13 @@ export const useTableStore = defineStore('table', () => {
     try {
       const answer = await call<TableAnswer>('POST', '/api/table', {
         recipe: bench.recipe,
-        guests: coming.value.map(({ id, diets, avoid, pieces }) => ({ id, diets, avoid, pieces })),
-        options: { kinds: kinds.value },
+        guests: coming.value.map(({ name: _, comes: __, ...asked }) => asked),
+        options: { ...wish.value.choice, mixed: wish.value.mixed },
       })
       if (own === asked) {
         table.value = answer
         trouble.value = ''
+        if (clock.sentBy(setWith())) clock.layTable(setWith(), dishes.value)
       }
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
@@ -96,7 +114,8 @@ export const useTableStore = defineStore('table', () => {
   return {
     guests,
     coming,
-    kinds,
+    wish,
+    send,
     table,
     trouble,
     setting,

@@ -1,65 +1,136 @@
 /** Something that can be on the table, and whom it suits. */
 export interface Candidate {
+  /** Which dough and which filling it is made of: what two of them share is made once. */
+  dough: number
+  filling: number
   /** By guest, in the order of the guests. */
   suits: readonly boolean[]
-  /** What it costs to make it at all. */
+  /** What it costs to make it at all, beside its dough and its filling. */
   openCost: number
-  /** What it costs for each guest to eat this one. */
+  /** What it costs, for each guest, to eat one piece of it. */
   eatCost: readonly number[]
+  /** Whether there is something in it that the guest likes. */
+  liked: readonly boolean[]
+}
+
+export interface CoverQuestion {
+  candidates: readonly Candidate[]
+  /** What each dough and each filling costs, made once. */
+  doughCost: readonly number[]
+  fillingCost: readonly number[]
+  /** How many pieces each guest eats. */
+  pieces: readonly number[]
+  /** What it costs, a piece, to have nothing on the plate that one likes. */
+  notLikedCost: number
+  /** Each guest has of every kind that suits; else each has one kind. */
+  mixed: boolean
+}
+
+export interface Eaten {
+  at: number
+  pieces: number
 }
 
 export interface Cover {
   /** Indices of candidates that are made, rising. */
   open: number[]
-  /** By guest, which of them. */
-  eats: number[]
+  /** By guest, of which of them how many pieces. */
+  eats: Eaten[][]
+  doughs: number
+  fillings: number
   cost: number
 }
 
-/** Subsets of so many candidates are tried one by one: 65,536 of them. */
-export const MAX_CANDIDATES = 16
+/** So many kinds at a time are weighed: no more can be told apart by their marks. */
+export const MAX_KINDS = 4
+/** Sets of up to four out of so many are tried one by one: 12,950 of them. */
+export const MAX_CANDIDATES = 24
 
-const bitsOf = (set: number) => {
-  let bits = 0
-  for (let rest = set; rest; rest &= rest - 1) bits++
-  return bits
+/** Sets of up to `most` out of `count`, smaller ones first. */
+function* setsOf(count: number, most: number): Generator<number[]> {
+  const of = function* (size: number, from: number): Generator<number[]> {
+    if (size === 0) yield []
+    else
+      for (let at = from; at <= count - size; at++)
+        for (const rest of of(size - 1, at + 1)) yield [at, ...rest]
+  }
+  for (let size = 1; size <= Math.min(most, count); size++) yield* of(size, 0)
+}
+
+/** The pieces of one guest, out of what is made: the nearest kind, or of every kind some, the odd piece of the nearest. */
+function plateOf(
+  { candidates, pieces, mixed }: CoverQuestion,
+  set: readonly number[],
+  guest: number,
+): Eaten[] {
+  const own = set
+    .filter((at) => candidates[at]!.suits[guest])
+    .sort((a, b) => candidates[a]!.eatCost[guest]! - candidates[b]!.eatCost[guest]! || a - b)
+  const of = mixed ? own.slice(0, pieces[guest]) : own
+  if (!mixed) return of.map((at) => ({ at, pieces: pieces[guest]! }))
+  const each = Math.floor(pieces[guest]! / of.length)
+  const odd = pieces[guest]! - each * of.length
+  return of.map((at, n) => ({ at, pieces: each + (n < odd ? 1 : 0) }))
+}
+
+function priceOf(
+  { candidates, pieces, notLikedCost }: CoverQuestion,
+  plate: readonly Eaten[],
+  guest: number,
+) {
+  const eaten = plate.reduce((sum, one) => sum + one.pieces * candidates[one.at]!.eatCost[guest]!, 0)
+  return eaten + (plate.some(({ at }) => candidates[at]!.liked[guest]) ? 0 : notLikedCost * pieces[guest]!)
+}
+
+/** What a set costs with everybody's best plate of it; null where somebody has nothing, or something is not eaten. */
+function weigh(question: CoverQuestion, set: readonly number[]): Cover | null {
+  const { candidates, doughCost, fillingCost, pieces, mixed } = question
+  const doughs = new Set(set.map((at) => candidates[at]!.dough))
+  const fillings = new Set(set.map((at) => candidates[at]!.filling))
+  let cost = 0
+  for (const at of set) cost += candidates[at]!.openCost
+  for (const dough of doughs) cost += doughCost[dough]!
+  for (const filling of fillings) cost += fillingCost[filling]!
+  const eats: Eaten[][] = []
+  const eaten = new Set<number>()
+  for (let guest = 0; guest < pieces.length; guest++) {
+    const plate = plateOf(question, set, guest)
+    if (!plate.length) return null
+    // One kind a guest: the one that costs least with what is liked.
+    const chosen = mixed
+      ? plate
+      : [
+          plate.reduce((best, one) =>
+            priceOf(question, [one], guest) < priceOf(question, [best], guest) ? one : best,
+          ),
+        ]
+    cost += priceOf(question, chosen, guest)
+    for (const { at } of chosen) eaten.add(at)
+    eats.push(chosen)
+  }
+  // What nobody eats is not made: such a set is weighed without it.
+  if (eaten.size < set.length) return null
+  return { open: [...set], eats, doughs: doughs.size, fillings: fillings.size, cost }
 }
 
 /**
- * The cheapest choice of what to make so that everybody has something: the cost of making each, and of what each
- * guest gives up. Exact: every subset of candidates is weighed, those first that cannot be better left out.
+ * For each number of kinds, doughs and fillings the cheapest choice of what to make so that everybody has something:
+ * the work of each dough, filling and kind, and of what each guest gives up. Exact: every set of up to four candidates
+ * is weighed.
  *
- * @param exactly so many kinds; null for any number
- * @returns null where somebody has nothing, or there are fewer candidates than kinds
- * @throws RangeError for more than 16 candidates
+ * @returns the cheapest first; empty where somebody has nothing
+ * @throws RangeError for more than 24 candidates
  */
-export function cheapestCover(
-  candidates: readonly Candidate[],
-  guests: number,
-  exactly: number | null = null,
-): Cover | null {
-  if (candidates.length > MAX_CANDIDATES) throw new RangeError(`at most ${MAX_CANDIDATES} candidates`)
-  let best: Cover | null = null
-  for (let set = 1; set < 1 << candidates.length; set++) {
-    if (exactly !== null && bitsOf(set) !== exactly) continue
-    let cost = 0
-    for (let at = 0; at < candidates.length; at++) if (set & (1 << at)) cost += candidates[at]!.openCost
-    if (best && cost >= best.cost) continue
-    const eats: number[] = []
-    for (let guest = 0; guest < guests; guest++) {
-      let chosen = -1
-      for (let at = 0; at < candidates.length; at++) {
-        if (!(set & (1 << at)) || !candidates[at]!.suits[guest]) continue
-        if (chosen < 0 || candidates[at]!.eatCost[guest]! < candidates[chosen]!.eatCost[guest]!) chosen = at
-      }
-      if (chosen < 0) break
-      cost += candidates[chosen]!.eatCost[guest]!
-      eats.push(chosen)
-    }
-    if (eats.length < guests || (best && cost >= best.cost)) continue
-    // What nobody eats is not made: such a set is weighed without it.
-    if (exactly !== null && new Set(eats).size !== exactly) continue
-    best = { open: candidates.flatMap((_, at) => (set & (1 << at) ? [at] : [])), eats, cost }
+export function coversOf(question: CoverQuestion): Cover[] {
+  if (question.candidates.length > MAX_CANDIDATES)
+    throw new RangeError(`at most ${MAX_CANDIDATES} candidates`)
+  const best = new Map<string, Cover>()
+  for (const set of setsOf(question.candidates.length, MAX_KINDS)) {
+    const cover = weigh(question, set)
+    if (!cover) continue
+    const form = `${set.length}:${cover.doughs}:${cover.fillings}`
+    const had = best.get(form)
+    if (!had || cover.cost < had.cost) best.set(form, cover)
   }
-  return best
+  return [...best.values()].sort((a, b) => a.cost - b.cost || a.open.length - b.open.length)
 }

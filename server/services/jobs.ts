@@ -7,10 +7,12 @@ import type { TaughtName } from '../../core/tables/taughtNames'
 import { withFoods, withNames, withSwaps } from '../../core/tables/referenceData'
 import { readRecipe } from '../../core/reading/readRecipe'
 import { RecipeProblem, type FieldProblem } from '../../core/recipe/problem'
-import { setTable, type Guest } from '../../core/table/setTable'
+import type { Guest } from '../../core/table/guest'
+import { setTable, type TableOptions } from '../../core/table/setTable'
 import type { Recipe } from '../../core/recipe/document'
 import type { OwnSwap } from '../../core/substitution/catalogue'
 import { reference } from '../../data/reference'
+import { timeTable } from '../../data/timeTable'
 import type { ScheduleAsked } from '~~/shared/api/requests'
 import { scheduleFor } from './scheduleFor'
 
@@ -33,7 +35,8 @@ export type Job =
       kind: 'table'
       recipe: Recipe
       guests: Guest[]
-      kinds: number | null
+      options: Omit<TableOptions, 'prices' | 'expired'>
+      prices: [string, Price][]
       foods: Food[]
       searchMilliseconds: number
     }
@@ -70,8 +73,9 @@ function work(job: Job): unknown {
     }
     case 'table': {
       const end = Date.now() + job.searchMilliseconds
-      return setTable(job.recipe, job.guests, withFoods(reference, job.foods), {
-        kinds: job.kinds,
+      return setTable(job.recipe, job.guests, withFoods(reference, job.foods), timeTable, {
+        ...job.options,
+        prices: new Map(job.prices),
         expired: () => Date.now() > end,
       })
     }

@@ -65,6 +65,8 @@ export const dinnerSchema = z.object({
         recipe: recipeSchema,
         stage: z.enum(STAGES),
         plan: planSchema.nullable(),
+        /** The recipe whose table sent it, by its id or title: it follows that table. */
+        fromTable: z.string().max(200).nullable().default(null),
       }),
     )
     .max(8, 'at most 8 dishes'),

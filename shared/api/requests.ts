@@ -1,3 +1,5 @@
+import { MAX_KINDS } from '../../core/table/cover'
+import { STRENGTHS } from '../../core/table/guest'
 import { z } from 'zod'
 import { EU_ALLERGENS, ORIGINS, type Allergen } from '../../core/food/food'
 import { SHARES, TARGET_PER } from '../../core/diet/target'
@@ -438,6 +440,14 @@ export const pageImportRequest = z
     message: `a recipe of at most ${MAX_TEXT_CHARACTERS} characters is expected`,
   })
 
+const some = (what: string) =>
+  z
+    .number()
+    .int(`whole ${what}`)
+    .min(1)
+    .max(MAX_KINDS, `at most ${MAX_KINDS} ${what}`)
+    .nullable()
+    .default(null)
 export const tableRequest = z.object({
   recipe: recipeSchema,
   guests: z
@@ -446,6 +456,8 @@ export const tableRequest = z.object({
         id: z.string().min(1, 'a guest needs an id').max(60),
         diets: z.array(z.string().max(40)).max(8, 'at most 8 diets a guest').default([]),
         avoid: z.array(z.string().max(80)).max(30, 'at most 30 foods a guest').default([]),
+        likes: z.array(z.string().max(80)).max(30, 'at most 30 foods a guest').default([]),
+        strength: z.enum(STRENGTHS, `use one of ${STRENGTHS.join(', ')}`).default('intolerance'),
         pieces: z
           .number('a number of pieces is expected')
           .int('whole pieces')
@@ -461,7 +473,11 @@ export const tableRequest = z.object({
     ),
   options: z
     .object({
-      kinds: z.number().int('whole kinds').min(1).max(4, 'at most 4 kinds').nullable().default(null),
+      kinds: some('kinds'),
+      doughs: some('doughs'),
+      fillings: some('fillings'),
+      /** Each guest has of every kind that suits. */
+      mixed: z.boolean().default(false),
     })
     .prefault({}),
 })

@@ -28,20 +28,51 @@ export const tableAnswer = z.strictObject({
       guestId: z.string(),
       kinds: z.array(z.strictObject({ id: z.string(), pieces: z.number() })),
       perPlate: figures,
+      wishes: z
+        .array(
+          z.strictObject({
+            diet: z.string(),
+            text: z.string(),
+            kept: z.boolean().nullable(),
+            missedBy: z.number(),
+          }),
+        )
+        .describe("what the guest's diets ask of figures, over the whole plate"),
+      liked: ids.describe('foods on it that the guest likes'),
+      toCheck: z.array(z.string()).describe('packets to read first'),
+      passedOver: z.array(z.string()).describe('what of a preference is not kept, for nothing suited'),
     }),
   ),
   order: ids.describe('kinds in the order in which they are worked and cooked'),
   apart: z.array(z.string()),
+  dishes: z
+    .array(z.strictObject({ recipe: recipeSchema, kinds: ids }))
+    .describe('what is made in one go: kinds of one dough together, as one recipe with several fillings'),
   options: z.array(
     z.strictObject({
       kinds: z.number(),
+      doughs: z.number(),
+      fillings: z.number(),
       madeFor: z.array(ids),
-      extraMinutes: z.number(),
-      distance: z.number(),
-      givesUp: ids,
+      handsMinutes: z.number().describe("minutes of hands by the Clock's tasks"),
+      extraMinutes: z.number().describe('beyond the option with the least work'),
+      cost: z.number().nullable().describe("in the price book's currency; null without prices"),
+      costUnknown: ids.describe('foods without a price: with any, the cost is "at least"'),
+      distance: z.number().describe('from the recipe as it is, added up over all pieces'),
+      givesUp: z.array(z.strictObject({ guestId: z.string(), foods: z.array(z.string()) })),
     }),
   ),
   proven: z.boolean(),
-  conflict: z.strictObject({ guestIds: ids, diets: ids, why: z.string() }).nullable(),
+  remarks: z.array(z.string()),
+  conflict: z
+    .strictObject({
+      guestIds: ids,
+      diets: ids,
+      why: z.string(),
+      fewer: z
+        .array(z.strictObject({ guestId: z.string(), pieces: z.number() }))
+        .describe('for whom fewer pieces could be made to fit'),
+    })
+    .nullable(),
 })
 export type TableAnswer = z.output<typeof tableAnswer>

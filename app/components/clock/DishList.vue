@@ -61,6 +61,9 @@ async function take(event: Event) {
         >
           <option v-for="stage in STAGES" :key="stage.value" :value="stage.value">{{ stage.label }}</option>
         </select>
+        <NuxtLink class="small" :to="`/tray?dish=${at + 1}`" :aria-label="`On the tray: ${dish.recipe.title}`"
+          >on the tray</NuxtLink
+        >
         <button type="button" class="opens small" @click="emit('drop', at)">
           Remove<span class="visually-hidden"> {{ dish.recipe.title }}</span>
         </button>

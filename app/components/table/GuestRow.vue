@@ -1,9 +1,25 @@
 <script setup lang="ts">
 import { table } from '~~/data/table'
+import { STRENGTHS, type Strength } from '~~/core/table/guest'
 import type { KnownGuest } from '~/stores/table'
 
 const { guest } = defineProps<{ guest: KnownGuest }>()
 const emit = defineEmits<{ put: [fields: Partial<KnownGuest>]; remove: [] }>()
+const STRENGTH_WORDS: Readonly<Record<Strength, string>> = {
+  preference: 'a preference',
+  intolerance: 'has to be',
+  allergy: 'an allergy',
+}
+const shelves = useLarderStore()
+const open = ref(false)
+const foodName = (id: string) => shelves.reference.foods.get(id)?.name.toLowerCase() ?? id
+const told = computed(() => {
+  const parts = [
+    guest.avoid.length ? `without ${guest.avoid.map(foodName).join(', ')}` : '',
+    guest.likes.length ? `likes ${guest.likes.map(foodName).join(', ')}` : '',
+  ].filter(Boolean)
+  return parts.join('; ') || 'Foods left out or liked'
+})
 const text = (event: Event) => (event.target as HTMLInputElement).value
 const free = computed(() => table.diets.filter(({ id }) => !guest.diets.includes(id)))
 const nameOf = (id: string) => table.diets.find((one) => one.id === id)?.name ?? id
@@ -63,11 +79,33 @@ const pieces = (event: Event) => {
         <option value="">add a diet …</option>
         <option v-for="diet in free" :key="diet.id" :value="diet.id">{{ diet.name }}</option>
       </select>
-      <label v-if="guest.diets.length || guest.avoid.length" class="small"
-        ><input type="checkbox" :checked="guest.allergy" @change="emit('put', { allergy: !guest.allergy })" />
-        an allergy</label
+      <select
+        v-if="guest.diets.length || guest.avoid.length"
+        class="field small"
+        :value="guest.strength"
+        :aria-label="`How much hangs on it for ${guest.name}`"
+        @change="emit('put', { strength: text($event) as Strength })"
       >
+        <option v-for="one in STRENGTHS" :key="one" :value="one">{{ STRENGTH_WORDS[one] }}</option>
+      </select>
     </p>
+    <details :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
+      <summary class="small">{{ told }}</summary>
+      <div v-if="open" class="foods">
+        <FoodList
+          label="Leaves out"
+          :who="guest.name"
+          :ids="guest.avoid"
+          @put="(avoid) => emit('put', { avoid })"
+        />
+        <FoodList
+          label="Likes"
+          :who="guest.name"
+          :ids="guest.likes"
+          @put="(likes) => emit('put', { likes })"
+        />
+      </div>
+    </details>
   </li>
 </template>
 
@@ -105,5 +143,14 @@ const pieces = (event: Event) => {
 }
 select {
   max-width: 11rem;
+}
+summary {
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.foods {
+  display: grid;
+  gap: 0.5rem;
+  padding-top: 0.4rem;
 }
 </style>

@@ -42,8 +42,8 @@ const whose = (id: string) =>
       <h3>{{ title }}, {{ kindName(kind.madeFor) }}</h3>
       <p class="mark">
         <b>{{ kind.pieces }}</b> pieces<template v-if="kind.mark"
-          >, marked by: <b>{{ kind.mark }}</b></template
-        >
+          >, marked by: <b>{{ kind.mark }}</b> <PieceMark :mark="kind.mark"
+        /></template>
       </p>
       <CrossSection class="drawing" :pieces="pieces.get(kind.id)!" />
       <p>For {{ whose(kind.id) || 'nobody yet' }}</p>

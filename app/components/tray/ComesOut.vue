@@ -3,7 +3,16 @@ import type { PlannedPieces } from '~~/core/tray/pieces'
 import type { Recipe } from '~~/core/recipe/document'
 import { showGrams } from '~/logic/format'
 
-const { planned, recipe } = defineProps<{ planned: PlannedPieces; recipe: Recipe }>()
+const {
+  planned,
+  recipe,
+  fixed = false,
+} = defineProps<{
+  planned: PlannedPieces
+  recipe: Recipe
+  /** What is not on the bench is not changed from here. */
+  fixed?: boolean
+}>()
 const emit = defineEmits<{ count: [pieces: number] }>()
 const edits = useBenchEdits()
 
@@ -79,7 +88,7 @@ const percent = (factor: number) => `${Math.round((factor - 1) * 100)} %`
     </table>
     <p v-if="isEven"><span class="sign fits">even</span> Dough and filling come out together</p>
     <p v-else><span class="sign watch">runs out first</span> the {{ short.toLowerCase() }}</p>
-    <p class="acts no-print">
+    <p v-if="!fixed" class="acts no-print">
       <button
         v-for="more in planned.makeMore"
         :key="more.partId"

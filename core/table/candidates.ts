@@ -1,0 +1,243 @@
+import { adapt, type Adaptation } from '../adaptation/adapt'
+import { evaluate, type Evaluation } from '../evaluation/evaluate'
+import { foodIs } from '../food/groups'
+import { adviceOn, withAdvice } from '../method/advice'
+import type { Part, Recipe } from '../recipe/document'
+import { allLines } from '../recipe/lines'
+import type { ReferenceData } from '../tables/referenceData'
+import { MAX_CANDIDATES } from './cover'
+import type { Guest } from './guest'
+
+/** A recipe that could be on the table. */
+export interface Made {
+  recipe: Recipe
+  evaluation: Evaluation
+  /** How far from the recipe as it is. */
+  distance: number
+  /** Which of the distinct doughs, and which of the distinct rests, counted from 0. */
+  dough: number
+  filling: number
+}
+
+/** Ids of the foods in a recipe. */
+export const foodsIn = (recipe: Recipe): Set<string> =>
+  new Set(allLines(recipe).flatMap(({ line }) => (line.foodId === null ? [] : [line.foodId])))
+
+/** What some guests ask for together. */
+interface Asked {
+  diets: string[]
+  avoid: string[]
+  /** The largest plate among them: what is asked of a serving has to hold on it. */
+  pieces: number
+}
+
+/** So many recipes are looked for by search; what is left of the candidates are doughs and fillings put together anew. */
+const MAX_ASKED = 16
+/** A change whose distance nobody weighed counts as so many steps. Our own choice. */
+const STEPS_A_CHANGE = 4
+
+export const keyOf = ({ diets, avoid }: Pick<Guest, 'diets' | 'avoid'>) =>
+  [...new Set(diets)].sort().join() + '|' + [...new Set(avoid)].sort().join()
+
+/** What the guests ask for, and what unites some of them: singles, all together, then pairs and triples. */
+function askedBy(guests: readonly Guest[]): Asked[] {
+  const distinct = new Map<string, Asked>()
+  for (const { diets, avoid, pieces } of guests) {
+    const key = keyOf({ diets, avoid })
+    const most = Math.max(pieces, distinct.get(key)?.pieces ?? 0)
+    if (diets.length || avoid.length)
+      distinct.set(key, { diets: [...diets], avoid: [...avoid], pieces: most })
+  }
+  const own = [...distinct.values()]
+  const found = new Map<string, Asked>()
+  const add = (some: readonly Asked[]) => {
+    if (!some.length || found.size >= MAX_ASKED) return
+    const one = {
+      diets: [...new Set(some.flatMap(({ diets }) => diets))],
+      avoid: [...new Set(some.flatMap(({ avoid }) => avoid))],
+      pieces: Math.max(...some.map(({ pieces }) => pieces)),
+    }
+    if (!found.has(keyOf(one))) found.set(keyOf(one), one)
+  }
+  for (const one of own) add([one])
+  add(own)
+  for (let a = 0; a < own.length; a++) for (let b = a + 1; b < own.length; b++) add([own[a]!, own[b]!])
+  for (let a = 0; a < own.length; a++)
+    for (let b = a + 1; b < own.length; b++)
+      for (let c = b + 1; c < own.length; c++) add([own[a]!, own[b]!, own[c]!])
+  return [...found.values()]
+}
+
+/** The recipe as a guest is served it: without what is avoided, a plate a serving. */
+const servedIn = (recipe: Recipe, avoid: readonly string[], pieces: number): Recipe => ({
+  ...recipe,
+  avoid: [...new Set([...recipe.avoid, ...avoid])],
+  servings: recipe.pieces / pieces,
+  servingsStated: true,
+})
+
+/** So many fewer pieces are tried for whom nothing suits. */
+const FEWER = 4
+
+/** How many pieces there could be for a guest for whom nothing of as many as were asked suits; null for none. */
+export function fewerPieces(
+  recipe: Recipe,
+  { diets, avoid, pieces }: Guest,
+  reference: ReferenceData,
+  expired: () => boolean,
+): number | null {
+  const aServing = reference.diets.some(
+    ({ id, targets }) => diets.includes(id) && targets.some(({ per }) => per === 'serving'),
+  )
+  if (!aServing) return null
+  for (let fewer = pieces - 1; fewer >= Math.max(1, pieces - FEWER) && !expired(); fewer--) {
+    const { conflict, unmet, evaluation } = adapt(servedIn(recipe, avoid, fewer), diets, reference, {
+      expired,
+    })
+    const fits = diets.every((id) => evaluation.diets.find(({ diet }) => diet === id)?.verdict === 'fits')
+    if (!conflict.length && !unmet.length && fits) return fewer
+  }
+  return null
+}
+
+const ofShell = ({ parts }: Recipe, part: Part): boolean =>
+  part.kind === 'shell' || parts.some(({ id, kind }) => id === part.into && kind === 'shell')
+
+const wordsOf = (recipe: Recipe, shell: boolean) =>
+  JSON.stringify([
+    recipe.parts
+      .filter((part) => ofShell(recipe, part) === shell)
+      .flatMap(({ lines }) => lines.map(({ foodId, raw, grams }) => [foodId ?? raw, grams])),
+    // The same dough, baked or fried, is the same dough; a filling goes with how its pieces are cooked.
+    shell ? null : recipe.cooking,
+  ])
+
+/** A spice or a herb that somebody avoids and nothing stands in for is left out, as a cook would; a main food is not. */
+function withoutSpices(
+  adapted: Adaptation,
+  avoid: readonly string[],
+  reference: ReferenceData,
+): Pick<Adaptation, 'recipe' | 'evaluation'> {
+  const left = new Set(adapted.unmet.map(({ lineId }) => lineId))
+  const goes = ({ id, foodId }: { id: string; foodId: string | null }) => {
+    const food = foodId === null ? undefined : reference.foods.get(foodId)
+    return left.has(id) && food !== undefined && avoid.includes(food.id) && foodIs(food, 'seasons')
+  }
+  if (!adapted.recipe.parts.some(({ lines }) => lines.some(goes))) return adapted
+  const recipe: Recipe = {
+    ...adapted.recipe,
+    parts: adapted.recipe.parts.map((part) => ({ ...part, lines: part.lines.filter((line) => !goes(line)) })),
+  }
+  return { recipe, evaluation: evaluate(recipe, reference, adapted.before) }
+}
+
+/** Steps of a recipe's distance that lie in its dough: as many of them as of its changed lines. */
+function doughShare({ recipe, distance }: Made, was: Recipe): number {
+  const had = new Map(was.parts.flatMap(({ lines }) => lines.map((line) => [line.id, line])))
+  let dough = 0
+  let all = 0
+  for (const part of recipe.parts)
+    for (const { id, foodId, grams } of part.lines) {
+      if (had.get(id)?.foodId === foodId && had.get(id)?.grams === grams) continue
+      all++
+      if (ofShell(recipe, part)) dough++
+    }
+  return all ? (distance * dough) / all : 0
+}
+
+/** The dough of one and the filling of another; null where they are not cooked or shaped alike. */
+function joined(dough: Made, filling: Made, was: Made, reference: ReferenceData): Made | null {
+  const [a, b] = [dough.recipe, filling.recipe]
+  if (JSON.stringify([a.shape, a.cooking]) !== JSON.stringify([b.shape, b.cooking])) return null
+  const parts = [
+    ...a.parts.filter((part) => ofShell(a, part)),
+    ...b.parts.filter((part) => !ofShell(b, part)),
+  ]
+  const plain: Recipe = { ...b, parts, diets: was.recipe.diets }
+  const after = evaluate(plain, reference, was.evaluation)
+  const asked = [...new Set([...a.diets, ...b.diets])]
+  const kept = asked.filter((id) => after.diets.find(({ diet }) => diet === id)?.verdict === 'fits')
+  const meant = { ...plain, diets: [...new Set([...plain.diets, ...kept])] }
+  const recipe = withAdvice(meant, adviceOn(meant, reference, { before: was.evaluation, after }))
+  const inDough = doughShare(dough, was.recipe)
+  return {
+    recipe,
+    evaluation: evaluate(recipe, reference, was.evaluation),
+    distance: inDough + filling.distance - doughShare(filling, was.recipe),
+    dough: dough.dough,
+    filling: filling.filling,
+  }
+}
+
+/**
+ * The recipes that could be on the table: as it is, as each guest and each few of them ask for it, and the doughs and
+ * fillings of these put together anew, for one filling in two doughs and two fillings in one.
+ *
+ * @returns what is distinct, the recipe as it is first; why a wish was not reached, by the wish; whether every one was
+ *   looked for before the time was up
+ */
+export function candidatesFor(
+  recipe: Recipe,
+  guests: readonly Guest[],
+  reference: ReferenceData,
+  expired: () => boolean,
+): { made: Made[]; reasons: Map<string, string>; complete: boolean } {
+  const doughs = new Map<string, number>()
+  const fillings = new Map<string, number>()
+  const numberIn = (known: Map<string, number>, words: string) => {
+    if (!known.has(words)) known.set(words, known.size)
+    return known.get(words)!
+  }
+  const made: Made[] = []
+  const reasons = new Map<string, string>()
+  const add = ({ recipe: own, evaluation, distance }: Omit<Made, 'dough' | 'filling'>) => {
+    const one = { recipe: own, evaluation, distance }
+    if (made.length >= MAX_CANDIDATES) return
+    const dough = numberIn(doughs, wordsOf(one.recipe, true))
+    const filling = numberIn(fillings, wordsOf(one.recipe, false))
+    const same = made.find((had) => had.dough === dough && had.filling === filling)
+    if (!same) made.push({ ...one, dough, filling })
+  }
+  add({ recipe, evaluation: evaluate(recipe, reference), distance: 0 })
+  const was = made[0]!
+  let complete = true
+  for (const { diets, avoid, pieces } of askedBy(guests)) {
+    if (expired()) {
+      complete = false
+      break
+    }
+    const served = servedIn(recipe, avoid, pieces)
+    const adapted = adapt(served, diets, reference, { expired })
+    const why =
+      adapted.conflict.join(', ') ||
+      adapted.unmet.map(({ reason }) => reason).join('; ') ||
+      adapted.compromise
+    reasons.set(keyOf({ diets, avoid }), why)
+    const asIs = { servings: recipe.servings, servingsStated: recipe.servingsStated }
+    const { recipe: own, evaluation } = withoutSpices(adapted, avoid, reference)
+    const distance = adapted.distance ?? adapted.changes.length * STEPS_A_CHANGE
+    add({ recipe: { ...own, ...asIs }, evaluation, distance })
+    // Where nothing reaches it, what comes nearest is for those who only prefer it.
+    if (adapted.conflict.length)
+      for (const near of adapted.alternatives) add({ ...near, recipe: { ...near.recipe, ...asIs } })
+  }
+  const searched = [...made]
+  const firstWith = (key: 'dough' | 'filling', number: number) =>
+    searched
+      .filter((one) => one[key] === number)
+      .reduce((near, one) => (one.distance < near.distance ? one : near))
+  const pairs = [...doughs.values()]
+    .flatMap((dough) => [...fillings.values()].map((filling) => ({ dough, filling })))
+    .filter((pair) => !searched.some((one) => one.dough === pair.dough && one.filling === pair.filling))
+    .map(({ dough, filling }) => ({
+      dough: firstWith('dough', dough),
+      filling: firstWith('filling', filling),
+    }))
+    .sort((a, b) => a.dough.distance + a.filling.distance - b.dough.distance - b.filling.distance)
+  for (const { dough, filling } of pairs) {
+    if (made.length >= MAX_CANDIDATES || expired()) break
+    const one = joined(dough, filling, was, reference)
+    if (one) made.push(one)
+  }
+  return { made, reasons, complete }
+}

@@ -1,0 +1,131 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { coversOf, MAX_CANDIDATES, type Candidate, type CoverQuestion } from './cover'
+
+const LIKES = 3
+
+const cost = fc.integer({ min: 0, max: 20 })
+const question = (mixed: boolean): fc.Arbitrary<CoverQuestion> =>
+  fc.integer({ min: 1, max: 4 }).chain((guests) => {
+    const each = <T>(one: fc.Arbitrary<T>) => fc.array(one, { minLength: guests, maxLength: guests })
+    return fc.record({
+      candidates: fc.array(
+        fc.record({
+          dough: fc.integer({ min: 0, max: 2 }),
+          filling: fc.integer({ min: 0, max: 2 }),
+          suits: each(fc.boolean()),
+          openCost: cost,
+          eatCost: each(cost),
+          liked: each(fc.boolean()),
+        }),
+        { minLength: 1, maxLength: 4 },
+      ),
+      doughCost: fc.tuple(cost, cost, cost),
+      fillingCost: fc.tuple(cost, cost, cost),
+      pieces: each(fc.integer({ min: 1, max: 5 })),
+      notLikedCost: fc.constant(LIKES),
+      mixed: fc.constant(mixed),
+    })
+  })
+
+/** Every assignment of guests to one candidate each, one by one: nothing shared with the code that is held to it. */
+function byBruteForce({ candidates, doughCost, fillingCost, pieces }: CoverQuestion): number | null {
+  let best: number | null = null
+  const sum = (values: Iterable<number>) => [...values].reduce((all, one) => all + one, 0)
+  const visit = (eats: number[]) => {
+    if (eats.length < pieces.length) {
+      candidates.forEach((one, at) => one.suits[eats.length] && visit([...eats, at]))
+      return
+    }
+    const own = [...new Set(eats)].map((at) => candidates[at]!)
+    const whole =
+      sum(own.map(({ openCost }) => openCost)) +
+      sum([...new Set(own.map(({ dough }) => dough))].map((one) => doughCost[one]!)) +
+      sum([...new Set(own.map(({ filling }) => filling))].map((one) => fillingCost[one]!)) +
+      sum(
+        eats.map(
+          (at, n) => pieces[n]! * (candidates[at]!.eatCost[n]! + (candidates[at]!.liked[n] ? 0 : LIKES)),
+        ),
+      )
+    if (best === null || whole < best) best = whole
+  }
+  visit([])
+  return best
+}
+
+describe('the covers of a table', () => {
+  it('hold one that costs what brute force finds', () => {
+    fc.assert(
+      fc.property(question(false), (asked) => {
+        expect(coversOf(asked)[0]?.cost ?? null).toBe(byBruteForce(asked))
+      }),
+      { numRuns: 400 },
+    )
+  })
+
+  it.each([false, true])('give everybody as many pieces as they eat, of what suits (mixed: %s)', (mixed) => {
+    fc.assert(
+      fc.property(question(mixed), (asked) => {
+        for (const { open, eats, doughs, fillings } of coversOf(asked)) {
+          eats.forEach((plate, guest) => {
+            expect(plate.reduce((sum, one) => sum + one.pieces, 0)).toBe(asked.pieces[guest])
+            for (const { at, pieces } of plate) {
+              expect(asked.candidates[at]!.suits[guest]).toBe(true)
+              expect(open).toContain(at)
+              expect(pieces).toBeGreaterThan(0)
+            }
+          })
+          // Nothing is made that nobody eats, and what is shared is counted once.
+          expect(new Set(eats.flat().map(({ at }) => at)).size).toBe(open.length)
+          expect(doughs).toBe(new Set(open.map((at) => asked.candidates[at]!.dough)).size)
+          expect(fillings).toBe(new Set(open.map((at) => asked.candidates[at]!.filling)).size)
+        }
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  const candidate = (fields: Partial<Candidate>): Candidate => ({
+    dough: 0,
+    filling: 0,
+    suits: [true],
+    openCost: 1,
+    eatCost: [0],
+    liked: [true],
+    ...fields,
+  })
+  const of = (candidates: Candidate[], more: Partial<CoverQuestion> = {}): CoverQuestion => ({
+    candidates,
+    doughCost: [10, 10],
+    fillingCost: [10, 10],
+    pieces: [3],
+    notLikedCost: LIKES,
+    mixed: false,
+    ...more,
+  })
+
+  it('shares a plate out over what suits, the odd piece of the nearest', () => {
+    const [both] = coversOf(
+      of([candidate({ eatCost: [2] }), candidate({ filling: 1, eatCost: [1] })], { mixed: true }),
+    ).filter(({ open }) => open.length === 2)
+    expect(both!.eats[0]).toEqual([
+      { at: 1, pieces: 2 },
+      { at: 0, pieces: 1 },
+    ])
+  })
+
+  it('makes a second filling only where more is liked than it is work', () => {
+    const disliked = candidate({ suits: [true, true], eatCost: [0, 0], liked: [true, false] })
+    const liked = candidate({ filling: 1, suits: [false, true], eatCost: [0, 0], liked: [true, true] })
+    const kinds = (pieces: number[]) => coversOf(of([disliked, liked], { pieces }))[0]!.open.length
+    expect(kinds([2, 2])).toBe(1)
+    expect(kinds([2, 9])).toBe(2)
+  })
+
+  it('takes no more candidates than it can weigh', () => {
+    expect(() => coversOf(of(Array.from({ length: MAX_CANDIDATES + 1 }, () => candidate({}))))).toThrow(
+      RangeError,
+    )
+    expect(coversOf(of([candidate({ suits: [false] })]))).toEqual([])
+  })
+})
