@@ -33,7 +33,7 @@ export function useCopies() {
     making.value = { done: 0, total: 0 }
     look.resume()
     try {
-      await call('PUT', '/api/kept', keptHere(localStorage, new Date()))
+      await call('PUT', '/api/kept', keptHere(localStorage, new Date(), screen.width))
       return await call<CopyAnswer>('POST', '/api/copies')
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error

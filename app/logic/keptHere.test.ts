@@ -21,7 +21,8 @@ describe('what a browser keeps for itself', () => {
       'swap-pocket:paste': 'half a recipe',
       other: 'not ours',
     })
-    const kept = keptHere(here, now)
+    const kept = keptHere(here, now, 1280)
+    expect(kept.kind).toBe('computer')
     expect(keptRequest.parse(kept)).toEqual(kept)
     expect(Object.keys(kept.kept)).toEqual(['swap-pocket:guests', 'swap-pocket:cookware'])
     const there = storageOf({})
@@ -29,17 +30,22 @@ describe('what a browser keeps for itself', () => {
     expect([...there.held]).toEqual(Object.entries(kept.kept))
   })
 
+  it('is told from what another browser keeps, each by its own id', () => {
+    const [laptop, phone] = [storageOf({}), storageOf({})]
+    const first = keptHere(laptop, now, 1280)
+    expect(keptHere(laptop, now, 1280).id).toBe(first.id)
+    expect(keptHere(phone, now, 390)).toMatchObject({ kind: 'phone' })
+    expect(keptHere(phone, now, 390).id).not.toBe(first.id)
+  })
+
   it('takes no name that is not ours from a file', () => {
     const there = storageOf({})
-    const taken = takeOver(
-      { savedAt: now.toISOString(), kept: { 'swap-pocket:paste': 'x', evil: 'y' } },
-      there,
-    )
+    const taken = takeOver({ kept: { 'swap-pocket:paste': 'x', evil: 'y' } }, there)
     expect(taken).toEqual([])
     expect(there.held.size).toBe(0)
   })
 
   it('leaves out what is too long to be kept', () => {
-    expect(keptHere(storageOf({ 'swap-pocket:guests': 'x'.repeat(500_001) }), now).kept).toEqual({})
+    expect(keptHere(storageOf({ 'swap-pocket:guests': 'x'.repeat(500_001) }), now, 390).kept).toEqual({})
   })
 })

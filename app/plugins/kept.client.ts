@@ -6,7 +6,7 @@ export default defineNuxtPlugin(() => {
   let last = ''
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState !== 'hidden') return
-    const kept = keptHere(localStorage, new Date())
+    const kept = keptHere(localStorage, new Date(), screen.width)
     const now = JSON.stringify(kept.kept)
     if (now === last || !Object.keys(kept.kept).length) return
     last = now

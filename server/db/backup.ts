@@ -49,8 +49,8 @@ export const KEPT: readonly Kept[] = [
     newer: null,
   },
   { name: 'stock', key: ['food_id'], newer: 'come.counted_at > here.counted_at' },
-  // What a browser keeps it has itself: here lies only what the last one told, and the file's is what is wanted back.
-  { name: 'settings', key: ['name'], newer: `here.name = 'browser'` },
+  // What a browser keeps it has itself: here lies only what it told, and the file's is what is wanted back.
+  { name: 'settings', key: ['name'], newer: `starts_with(here.name, 'browser')` },
   { name: 'dinners', key: ['id'], newer: 'come.saved_at > here.saved_at' },
   { name: 'records', key: ['id'], newer: 'come.sequence > here.sequence' },
   { name: 'record_photos', key: ['id'], newer: null },

@@ -6,7 +6,7 @@ import { invalid, problem } from './problem'
 /** A recipe of 2,000 lines stays below it; more is a mistake. */
 export const MAX_BODY_BYTES = 1_000_000
 /** What is still read, and thrown away, of a body that is too large, so that the client sees the answer. */
-const MAX_DRAINED_BYTES = 32_000_000
+const MAX_DRAINED_BYTES = 256_000_000
 
 const tooLarge = (max: number) =>
   problem(413, 'too-large', 'The request is too large', `The body may hold at most ${max / 1000} kB`, {

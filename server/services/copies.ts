@@ -81,6 +81,10 @@ export async function allCopies(): Promise<Copy[]> {
 let making: { done: number; total: number } | null = null
 export const copyInTheMaking = () => making
 
+/** How far the file is that is read or put back; null when none is. Its total is 0 while nobody knows it. */
+let restoring: { done: number; total: number } | null = null
+export const restoreUnderWay = () => restoring
+
 /** Reads a copy back and notes what was found. */
 async function checkCopy(path: string): Promise<void> {
   const note = await readBackup(path).then(
@@ -109,6 +113,8 @@ interface Source {
   path: string
   isUpload: boolean
   timer: NodeJS.Timeout | null
+  /** How many rows it holds, once it was looked at. */
+  rows: number
 }
 const sources = new Map<string, Source>()
 
@@ -188,10 +194,21 @@ export async function nightlyCopy(now = new Date()): Promise<void> {
   if (!latest || new Date(latest.madeAt) < lastNight(now)) await makeCopy('night')
 }
 
+/** Reads a file into the staging and tells how far it is. Of two at once the later is told. */
 const fromFile =
-  (path: string) =>
-  ({ begin, row }: Staging) =>
-    readBackup(path, ({ tables }) => begin(tables), row)
+  (path: string, total = 0) =>
+  async ({ begin, row }: Staging) => {
+    const own = { done: 0, total }
+    restoring = own
+    return readBackup(
+      path,
+      ({ tables }) => begin(tables),
+      async (one) => {
+        own.done++
+        await row(one)
+      },
+    )
+  }
 
 const refuse = (text: string) => new BackupProblem(text)
 
@@ -216,7 +233,8 @@ async function preview(source: Source): Promise<Preview> {
     async (staging) => ({ head } = await fromFile(source.path)(staging)),
     null,
     refuse,
-  )
+  ).finally(() => (restoring = null))
+  source.rows = changes.reduce((sum, { added, same, different }) => sum + added + same + different, 0)
   source.timer = setTimeout(() => void forgetSource(id), UPLOAD_MILLISECONDS).unref()
   sources.set(id, source)
   return { id, madeAt: head!.madeAt, program: head!.program, changes, twins }
@@ -245,7 +263,7 @@ export async function previewUpload(body: Readable): Promise<Preview> {
       },
       createWriteStream(path, { mode: 0o600 }),
     )
-    return await preview({ path, isUpload: true, timer: null })
+    return await preview({ path, isUpload: true, timer: null, rows: 0 })
   } catch (error) {
     await rm(path, { force: true })
     throw error
@@ -257,7 +275,7 @@ export async function previewCopy(name: string): Promise<Preview | null> {
   if (!isCopyName(name)) return null
   const path = join(copiesFolder(), name)
   if (!(await stat(path).catch(() => null))) return null
-  return preview({ path, isUpload: false, timer: null })
+  return preview({ path, isUpload: false, timer: null, rows: 0 })
 }
 
 /** Restores what was looked at; null when that is not known, or no longer. */
@@ -267,7 +285,9 @@ export async function restoreSource(
 ): Promise<{ changes: TableChange[]; twins: number } | null> {
   const source = sources.get(id)
   if (!source) return null
-  const { changes, twins } = await restoreKept(fromFile(source.path), rule, refuse)
+  const { changes, twins } = await restoreKept(fromFile(source.path, source.rows), rule, refuse).finally(
+    () => (restoring = null),
+  )
   await forgetSource(id)
   return { changes, twins }
 }

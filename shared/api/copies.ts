@@ -11,11 +11,15 @@ export const copyAnswer = z.strictObject({
   wrong: z.string(),
 })
 
+const progress = z.strictObject({ done: z.number(), total: z.number() })
+
 export const copiesAnswer = z.strictObject({
   folder: z.string(),
   copies: z.array(copyAnswer),
   /** How far the copy is that is being made. */
-  making: z.strictObject({ done: z.number(), total: z.number() }).nullable(),
+  making: progress.nullable(),
+  /** How far the file is that is read or put back; its total is 0 while that is not known. */
+  restoring: progress.nullable(),
 })
 
 const tableChange = z.strictObject({
@@ -42,10 +46,15 @@ export const restoreRequest = z.strictObject({ differing: z.enum(['keep', 'newer
 
 /** What a browser keeps for itself: names of ours with what stands under them. */
 export const keptRequest = z.strictObject({
+  /** The browser's own id, made by itself. */
+  id: z.uuid(),
+  kind: z.enum(['computer', 'phone']),
   savedAt: z.iso.datetime({ offset: true }),
   kept: z.record(z.string().regex(/^swap-pocket:[a-z-]{1,40}$/), z.string().max(500_000)),
 })
-export const keptAnswer = z.strictObject({ kept: keptRequest.nullable() })
+export const keptAnswer = z.strictObject({
+  browsers: z.array(keptRequest.extend({ id: z.string() })),
+})
 
 /** What has to be said so that everything is deleted. */
 export const DELETE_WORDS = 'delete everything'
@@ -59,4 +68,4 @@ export type CopyAnswer = z.infer<typeof copyAnswer>
 export type CopiesAnswer = z.infer<typeof copiesAnswer>
 export type PreviewAnswer = z.infer<typeof previewAnswer>
 export type RestoredAnswer = z.infer<typeof restoredAnswer>
-export type KeptRequest = z.infer<typeof keptRequest>
+export type KeptBrowser = z.infer<typeof keptAnswer>['browsers'][number]

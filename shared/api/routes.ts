@@ -496,7 +496,7 @@ export const ROUTES: readonly Route[] = [
   {
     method: 'get',
     path: '/api/kept',
-    summary: 'What a browser kept last for itself: guests, cookware, refusals',
+    summary: 'What browsers kept for themselves: guests, cookware, refusals',
     answers: { 200: ['Kept', copies.keptAnswer] },
   },
   {
@@ -504,7 +504,7 @@ export const ROUTES: readonly Route[] = [
     path: '/api/kept',
     summary: 'Keeps what a browser has for itself, so that it is in the copies',
     body: copies.keptRequest,
-    answers: { 200: ['Kept', copies.keptAnswer] },
+    answers: { 200: ['Kept', copies.keptRequest] },
   },
   {
     method: 'delete',

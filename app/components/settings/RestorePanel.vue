@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import { ApiProblem, call, sendBytes } from '~/logic/api'
 import { changeLines, whenOf } from '~/logic/copyWords'
 import { takeOver } from '~/logic/keptHere'
-import type { KeptRequest, PreviewAnswer } from '~~/shared/api/copies'
+import type { CopiesAnswer, KeptBrowser, PreviewAnswer } from '~~/shared/api/copies'
 
 const emit = defineEmits<{ restored: [] }>()
 
@@ -11,7 +12,8 @@ const busy = ref('')
 const trouble = ref('')
 const done = ref('')
 const differing = ref<'keep' | 'newer' | 'file'>('newer')
-const kept = ref<KeptRequest | null>(null)
+const kept = ref<KeptBrowser[]>([])
+const progress = ref<CopiesAnswer['restoring']>(null)
 const lines = computed(() => (seen.value ? changeLines(seen.value) : []))
 const clashes = computed(() => lines.value.reduce((sum, one) => sum + one.different, 0))
 const adds = computed(() => lines.value.reduce((sum, one) => sum + one.added, 0))
@@ -21,8 +23,24 @@ const RULES = [
   ['file', 'Take what is in the file'],
 ] as const
 
+const LOOK_MILLISECONDS = 400
+const watching = useIntervalFn(
+  async () => {
+    progress.value = (await call<CopiesAnswer>('GET', '/api/copies').catch(() => null))?.restoring ?? null
+  },
+  LOOK_MILLISECONDS,
+  { immediate: false },
+)
+const far = computed(() => {
+  if (!progress.value) return ''
+  const { done, total } = progress.value
+  return total ? `, row ${done} of ${total}` : `, row ${done}`
+})
+
 async function doing(words: string, work: () => Promise<void>) {
   busy.value = words
+  progress.value = null
+  watching.resume()
   trouble.value = ''
   done.value = ''
   try {
@@ -31,6 +49,7 @@ async function doing(words: string, work: () => Promise<void>) {
     if (!(error instanceof ApiProblem)) throw error
     trouble.value = error.message.replace(/^file: /, '')
   }
+  watching.pause()
   busy.value = ''
 }
 
@@ -54,7 +73,7 @@ const restore = () =>
     await call('POST', `/api/restores/${id}`, { differing: differing.value })
     seen.value = null
     done.value = `Restored, and every row held against the file: ${changes.reduce((sum, one) => sum + one.added, 0)} rows were added.`
-    kept.value = (await call<{ kept: KeptRequest | null }>('GET', '/api/kept')).kept
+    kept.value = (await call<{ browsers: KeptBrowser[] }>('GET', '/api/kept')).browsers
     emit('restored')
   })
 const leave = () =>
@@ -64,8 +83,8 @@ const leave = () =>
     await call('DELETE', `/api/restores/${id}`)
   })
 /** The stores read what stands in the browser when the page starts. */
-function takeOverKept() {
-  takeOver(kept.value!, localStorage)
+function takeOverKept(one: KeptBrowser) {
+  takeOver(one, localStorage)
   window.location.reload()
 }
 defineExpose({ look })
@@ -83,7 +102,10 @@ defineExpose({ look })
         Choose a file
         <input type="file" accept=".swappocket" :disabled="!!busy" @change="choose" />
       </label>
-      <span v-if="busy" role="status" class="soft">{{ busy }}</span>
+      <span v-if="busy" class="soft"
+        ><span role="status">{{ busy }}</span
+        >{{ far }}</span
+      >
     </p>
     <p v-if="trouble" role="alert" class="problem">Nothing was changed. {{ trouble }}.</p>
     <div v-if="seen" class="seen">
@@ -132,10 +154,15 @@ defineExpose({ look })
       </p>
     </div>
     <p v-if="done" role="status">{{ done }}</p>
-    <p v-if="done && kept" class="row">
-      <span>Guests, cookware and the like were kept {{ whenOf(kept.savedAt) }}.</span>
-      <button type="button" @click="takeOverKept">Put them into this browser</button>
-    </p>
+    <div v-if="done && kept.length">
+      <p>Guests, cookware and the like, as browsers kept them:</p>
+      <ul>
+        <li v-for="one in kept" :key="one.id" class="row">
+          <span>a {{ one.kind }}, {{ whenOf(one.savedAt) }}</span>
+          <button type="button" @click="takeOverKept(one)">Put them into this browser</button>
+        </li>
+      </ul>
+    </div>
   </section>
 </template>
 

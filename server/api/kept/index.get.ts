@@ -1,4 +1,4 @@
-import { keptOfBrowser } from '../../db/kept'
+import { keptOfBrowsers } from '../../db/kept'
 
-/** What a browser kept last: guests, cookware, refusals. */
-export default defineEventHandler(async () => ({ kept: await keptOfBrowser() }))
+/** What browsers kept for themselves: guests, cookware, refusals. */
+export default defineEventHandler(async () => ({ browsers: await keptOfBrowsers() }))

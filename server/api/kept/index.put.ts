@@ -6,5 +6,5 @@ import { keptRequest } from '~~/shared/api/copies'
 export default defineEventHandler(async (event) => {
   const kept = await readJson(event, keptRequest)
   await keepOfBrowser(kept)
-  return { kept }
+  return kept
 })
