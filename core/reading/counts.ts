@@ -29,7 +29,7 @@ const BALL_WORDS: readonly [RegExp, number][] = [
 ]
 
 const N = String.raw`(?:about |approx\.? |around |roughly |~ ?)?(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s+dozen)?)`
-const SIZE = String.raw`(?:(?:equal|even|equal-sized|small|medium|large|little|thin|smooth|same-sized|dough|lemon sized|lemon-sized|walnut-sized)\s+)*`
+const SIZE = String.raw`(?:(?:equal|even|equal-sized|small|medium|large|little|thin|smooth|same-sized|dough|\p{L}+[- ]sized?)\s+)*`
 const THING = String.raw`(?:${PIECES}|portions?|parts?|bits|equal|discs|lumps|sections|(?=[,.;]|$| and\b| of\b| then\b))`
 /** "divide into 12", "cut each into 8", "make 10 balls", "fill 12 rounds", "roll and cut 14 rounds". */
 const DIVIDE = new RegExp(
@@ -41,7 +41,12 @@ const INTO = new RegExp(
   'giu',
 )
 const CUT_OUT = new RegExp(
-  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}\s+(?:x\s*\d+(?:[./]\d+)?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
+  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}(?!\s*-?\s*(?:cm|mm|inch|in\b|"))\s+(?:x\s*\d+(?:[./]\d+)?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
+  'iu',
+)
+/** "Take 6 lemon size balls", "slice 16 pieces": so many of them, of the dough. */
+const TAKE = new RegExp(
+  String.raw`\b(?:take|make|pull off|break off|slice|get)\s+${N}\s+${SIZE}(?:balls|pieces|portions|rounds|dis[ck]s|lumps)\b`,
   'iu',
 )
 /** "Cut 3 inch circles, about 50": the number stands behind. */
@@ -157,6 +162,8 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
     const behind = SO_MANY.exec(text) ?? TINS.exec(text)
     if (behind && !seen.length)
       seen.push({ at: behind.index + behind[0].length, count: low(behind[1]!), each: false })
+    const take = TAKE.exec(text)
+    if (take && !seen.length) seen.push({ at: take.index + take[0].length, count: low(take[1]!), each: false })
     const out = CUT_OUT.exec(text)
     if (out && !seen.length) seen.push({ at: out.index + out[0].length, count: low(out[1]!), each: false })
     const halves = HALVES.exec(text)

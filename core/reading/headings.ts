@@ -241,7 +241,8 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   // "the gravy" inside a list stands for what is made elsewhere.
   if (kind === 'component' && !/^for /i.test(name) && !(round.blankBefore && round.next === 'amount'))
     return null
-  if (/\b(?:flour|oil|ghee|butter|salt|milk)\b/i.test(name)) return null
+  // "Butter" buys; "Oil dough" and "Butter filling" are parts.
+  if (/\b(?:flour|oil|ghee|butter|salt|milk)\b/i.test(name) && !/\b(?:dough|pastry|filling)$/i.test(name)) return null
   if (/^(?:for|to) /i.test(name) && words <= 5) return made(kind)
   if (kind === 'same')
     return round.blankBefore || round.next === 'amount'
@@ -272,7 +273,7 @@ const USUAL =
 
 /** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
 const WORD_AND_LIST = new RegExp(
-  String.raw`^((?:for (?:the )?)?(?:dough|pastry|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|dip|sauce|shell|crust))\s+(?=(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*\s*\p{L})(\S.*)$`,
+  String.raw`^((?:for (?:the )?)?(?:dough|pastry|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust))\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*\p{L})(\S.*)$`,
   'iu',
 )
 

@@ -71,6 +71,8 @@ interface Event {
   heat: Heat | null
   text: string
   airFryer: boolean
+  /** "Then raise to 180": the way that went before, at another heat. */
+  goesOn: boolean
 }
 
 const PREHEATS =
@@ -106,8 +108,8 @@ function eventsIn(clause: Clause): Event[] {
     found.push({ way, index: match.index, length: match[0].length })
   }
   // "Then turn down to 180 °C for 20 minutes" goes on baking.
-  if (!found.length && TURNS.test(text) && temperatureIn(text))
-    found.push({ way: 'bake', index: 0, length: 1 })
+  const goesOn = !found.length && TURNS.test(text) && temperatureIn(text) !== null
+  if (goesOn) found.push({ way: 'bake', index: 0, length: 1 })
   // "180 / 25 mins" names no way: heat alone is an oven's.
   if (!found.length && isHeatLine(text)) found.push({ way: 'bake', index: 0, length: 1 })
   // Browned, watered and covered is one way; the pan it is done in is no other.
@@ -163,6 +165,7 @@ function eventsIn(clause: Clause): Event[] {
       heat: heatIn(stretch),
       text: stretch,
       airFryer: /air[- ]?fr/i.test(stretch),
+      goesOn,
     }
   })
 }
@@ -215,6 +218,7 @@ export function readCooking(context: HeatContext): CookingRead {
             heat: null,
             text: clause.text,
             airFryer: false,
+            goesOn: false,
           })
         continue
       }
@@ -262,12 +266,15 @@ export function readCooking(context: HeatContext): CookingRead {
 
   const stages: { way: CookingWay; unclear: boolean; event: Event }[] = []
   for (const event of lead) {
-    const { way, unclear } = wayOf(event, context, stages.at(-1)?.way ?? null)
     const before = stages.at(-1)
+    const { way, unclear } =
+      event.goesOn && before
+        ? { way: before.way, unclear: false }
+        : wayOf(event, context, before?.way ?? null)
     const cooler =
       before &&
       before.way === way &&
-      way === 'bake' &&
+      (way === 'bake' || way === 'deep-fry') &&
       event.temperatureC !== null &&
       before.event.temperatureC !== null &&
       event.temperatureC !== before.event.temperatureC

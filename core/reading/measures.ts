@@ -188,6 +188,14 @@ export function readMeasures(text: string): { measures: Measure[]; rest: string;
       continue
     }
     if (bracket) {
+      const many = MANY_INSIDE.exec(bracket[1]!)
+      if (many && isContainer(measures[0]![0]!)) {
+        const each = readNumber(many[2]!)!
+        const inside = { ...each, unitId: unitByName(many[3]!)!.id, heap: null, size: null }
+        measures.push(times(times([inside], { low: Number(many[1]), high: Number(many[1]) }), measures[0]![0]!))
+        rest = rest.slice(bracket[0].length)
+        continue
+      }
       const found = measuresIn(bracket[1]!)
       if (!found) break
       // "1 can (400 g)", "2 cans (400 g each)": the weight is of one container, so it is multiplied.
@@ -202,6 +210,9 @@ export function readMeasures(text: string): { measures: Measure[]; rest: string;
   return { measures, rest, container: isContainer(measures[0]![0]!) }
 }
 
+/** "1 pack (2 x 320 g sheets)": so many of a weight, all of them in it. */
+const MANY_INSIDE = /^\(?\s*(\d{1,2})\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|kg|oz|ml|lb)\b[^)]*/i
+
 const isContainer = (term: Term) => /^(can|jar|packet|block|ball|bottle)$/.test(term.unitId ?? '')
 /** The measure as many times. */
 export const times = (measure: Measure, by: { low: number; high: number }): Measure =>
@@ -212,7 +223,7 @@ export function measuresIn(text: string): Measure[] | null {
   const found: Measure[] = []
   for (const piece of text.replace(/\beach\b/gi, '').split(/\/|;|,(?=\s)|\bor\b/)) {
     const read = readMeasure(piece.trim())
-    if (!read || !read.measure[0]!.unitId || !/^(?:total|in all|net|weight)?\.?\s*$/i.test(read.rest))
+    if (!read || !read.measure[0]!.unitId || !/^(?:total|in all|net|(?:prepared |peeled |trimmed |drained |net |total )?weight|prepared|once \p{L}+|when \p{L}+|after \p{L}+)?\.?\s*$/iu.test(read.rest))
       return null
     found.push(read.measure)
   }

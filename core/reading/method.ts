@@ -23,6 +23,9 @@ const PIECE_WORDS =
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
   /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:patties|parcels|a cone|dumplings|balls|pockets)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
+/** These roll a dough as well as close a piece: where something is filled later, they do not close. */
+const WEAK_CLOSING = /^(?:roll|fold|twist|shape into|make balls)/i
+const FILLS = /\b(?:fill|stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i
 const SHAPING =
   /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i
 
@@ -62,6 +65,19 @@ const withLongSpoons = (text: string) =>
     (letter) => (letter.startsWith('T') ? 'tbsp' : 'tsp'),
   )
 
+/** A whole recipe in one breath, without a mark: cut at its verbs, no stretch longer than can be read. */
+function breathsOf(sentence: string): string[] {
+  if (sentence.length <= MAX_ROW_CHARACTERS) return [sentence]
+  const breaths: string[] = []
+  for (const piece of sentence.split(SPOKEN_VERB)) {
+    const last = breaths.at(-1)
+    // What is only a few words goes on with the verb before it.
+    if (last !== undefined && piece.split(' ').length < 3) breaths[breaths.length - 1] = `${last} ${piece}`
+    else breaths.push(piece)
+  }
+  return breaths
+}
+
 /** Cuts a sentence where the work goes on to the next thing. */
 function clausesOf(sentence: string): string[] {
   // Speech has no commas: a new verb begins a new clause.
@@ -88,6 +104,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   let closed = false
   let last: Draft | 'pieces' | null = null
   const willClose = steps.some(({ text }) => text.length < 2000 && CLOSING.test(text))
+  const lastFilling = steps.findLastIndex(({ text }) => text.length < 2000 && FILLS.test(text))
+  /** "Roll up, turn, roll again" among the steps before anything is filled. */
+  const fillsLater = (step: number, sentence: string) => step < lastFilling && !/\bfilling|stuffing\b/i.test(sentence)
   // Steps that stand among the lines of a part are its own, unless they go on to close the pieces.
   const goesOn = new Set(
     steps.filter(({ text, within }) => within && CLOSING.test(text)).map(({ within }) => within),
@@ -99,7 +118,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       label = null
     for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS
       ? []
-      : sentencesOf(withDigits(withLongSpoons(step.text.replace(/@/g, ' at '))))) {
+      : sentencesOf(withDigits(withLongSpoons(step.text.replace(/@/g, ' at ')))).flatMap(breathsOf)) {
       if (sentence.length > MAX_ROW_CHARACTERS) continue
       const named = LABEL.exec(sentence)
       const name = named ? (named[1] ?? named[2]!) : ''
@@ -107,7 +126,8 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       if (own) label = own
       else if (/\b(?:assembl|shap|cook|bake|fry|steam|boil)/i.test(name)) label = null
       for (const text of clausesOf(sentence)) {
-        const closing = CLOSING.exec(text)
+        const found = CLOSING.exec(text)
+        const closing = found && WEAK_CLOSING.test(found[0]) && fillsLater(index, sentence) ? null : found
         const shaping = SHAPING.test(text)
         const aboutFilling =
           /\b(?:fold|stir|mix) (?:in|into|through)\b/i.test(text) && !PIECE_WORDS.test(text)

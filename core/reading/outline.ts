@@ -162,6 +162,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     } else if (heading.kind === 'ingredients') {
       mode = 'lines'
       section = null
+      if (heading.pieces) count(row, `makes ${heading.pieces}`)
       if (heading.rest) readText(row, heading.rest)
     } else {
       mode = 'lines'
@@ -252,6 +253,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     matchFood(readLine(row.text).name, foods)?.how === 'exact'
   rows.forEach((row, index) => {
     let { text } = row
+    // "plus 6 boiled eggs cut in halves" goes on with the list.
+    const more = mode === 'lines' ? /^(?:plus|and|also|and also|along with|as well as)\s+(.*)$/i.exec(text)?.[1] : null
+    if (more && matchedIngredient(more, foods)) return item(row, more)
     const boast = !out.title && mode === 'start' && !out.sections.length ? boastOf(text) : null
     if (boast) {
       out.title = boast
@@ -427,6 +431,20 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     const sentences = forAllOf(sentencesOf(text))
     if (sentences.length === 1) return readSentence(row, text)
     const steps = sentences.map((sentence) => isStep(sentence, foods))
+    // "Makes 6. Rise 1h30. Bake 15 min. Butter on top.": below the lines, work in short words.
+    const lists = sentences.some(
+      (sentence) =>
+        inlineList(sentence, foods) ||
+        matchedIngredient(sentence, foods) ||
+        readHeading(sentence, { foods, next: null }) !== null,
+    )
+    if (out.sections.length && steps.some(Boolean) && !lists) {
+      const work = sentences.filter((sentence) => {
+        const found = count(row, sentence)
+        return !(found?.whole && !/\p{L}{2}/u.test(found.rest))
+      })
+      return step(row, work.join(' '))
+    }
     if (steps.every(Boolean) || (steps[0] && !sentences.some((sentence) => inlineList(sentence, foods)))) {
       for (const sentence of sentences) count(row, sentence)
       return step(row, text)

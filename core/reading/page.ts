@@ -45,7 +45,7 @@ export const saysNothing = remember((text: string) => ({
 
 const TIME = String.raw`(\d{1,3})\s*(?:-\s*\d{1,3}\s*)?(h(?:ou)?rs?|h|min(?:ute)?s?|m)\b(?:\s*(\d{1,2})\s*(?:m(?:in(?:ute)?s?)?)?)?`
 const META = new RegExp(
-  String.raw`^\W*(prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|takes|time|rest(?:ing)?|active|hands[- ]on|proving|chill(?:ing)?|inactive|ready in|additional)(?:\s*time)?\s*[:=–-]?\s*${TIME}\W*$`,
+  String.raw`^\W*(prep(?:aration)?|cook(?:ing|s)?|bak(?:e|ing)|total|takes|time|rest(?:ing)?|active|hands[- ]on|proving|chill(?:ing)?|inactive|ready in|additional)(?:\s*time)?\s*[:=–-]?\s*${TIME}\W*$`,
   'i',
 )
 

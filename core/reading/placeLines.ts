@@ -95,9 +95,16 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     return true
   }
   const readSection = (section: Section, home: Draft | null) => {
+    let onTop = false
     for (const { text, blankBefore } of section.items) {
       if (!home && (blankBefore || !blocks.length)) blocks.push([])
-      for (const item of readIngredients(text, foods)) if (!place(item, home)) blocks.at(-1)!.push(item)
+      for (const item of readIngredients(text, foods)) {
+        // "Egg wash one egg / sesame": seeds without an amount go on top of what is brushed on.
+        if (onTop && !blankBefore && item.food?.group === 'seed' && !item.read.measures.length)
+          item.read = { ...item.read, purpose: item.read.purpose ?? 'finish' }
+        onTop = item.read.purpose === 'finish'
+        if (!place(item, home)) blocks.at(-1)!.push(item)
+      }
     }
   }
 

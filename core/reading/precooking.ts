@@ -25,6 +25,9 @@ const OFF =
   /\b(?:cool(?:ed)?|off the heat|from the heat|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
 const ALL =
   /\b(?:filling|stuffing|mixture|everything|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i
+/** Wrung out, mashed or chopped: it is out of its pot, and what follows is stirred in raw. */
+const OUT_OF_POT =
+  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*$|^\W*(?:mash|chop|purée|puree|blitz)\b/iu
 const ADDS =
   /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|with the|and the|whisk in|then)\b/i
 /** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
@@ -189,6 +192,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         (pot.hot === null || /\b(?:mix|combine|fold)\b/i.test(stretch))
       )
         pot.setAside(every.filter((at) => !pot.ways.has(at)))
+      if (pot.hot !== null && !way && OUT_OF_POT.test(stretch)) pot.setAside([])
       if (DRY.test(stretch) && pot.ways.size) untilDry = true
     }
   }

@@ -31,7 +31,7 @@ export interface ReadLine {
 
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 const EXTRA =
-  /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more)\b[^)]*)\)?\s*$/i
+  /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more|(?=(?:for|to) (?:deep |shallow |pan )?(?:fry|brush|cook|dust|greas|roll|griddl|serv|glaz)))\b[^)]*)\)?\s*$/i
 /** "+ ½ tbsp more if needed", "plus 1-2 tablespoons extra": how much more it may become. */
 const UP_TO = new RegExp(
   String.raw`[\s,(]+(?:plus|and|\+)\s*((?:up to |about )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?\s*(?:${UNIT_PATTERN})(?![\p{L}\d]))\s*(?:more|extra)?(?:[\s,]+(?:if|as|when) (?:needed|required|necessary)|\s+(?:more|extra))[^)]*\)?\s*$`,
@@ -122,6 +122,9 @@ function plainLine(raw: string): string {
     .replace(/[’‘]/g, "'")
     .replace(/[“”″]/g, '"')
     .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
+    .replace(/\bjust[- ]boiled\b/gi, 'boiling')
+    // "Ground pork, not too lean" is the usual one.
+    .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')
     .replace(/\s+/g, ' ')
     .trim()
 
@@ -137,6 +140,8 @@ function plainLine(raw: string): string {
   if (counted) text = `${counted[1]} ${counted[3]} of ${counted[2]}${counted[4]}`
   // "1 egg wash" is an egg, to brush with.
   text = text.replace(/^(\d{1,2}|an?|one)\s+eggs?\s+(?:wash|glaze)$/i, '$1 egg to glaze')
+  // "Egg wash one egg", "wash: 1 yolk".
+  text = text.replace(/^(?:egg )?wash[\s:–-]+(?=(?:one|two|an?|\d)\b)(.*?)(?: to glaze)?$/i, '$1 to glaze')
   // "Milk wash" is milk, to brush with.
   const wash = /^((?:\p{L}+ )?(?:milk|cream|egg|yolk|drink))\s+(?:wash|glaze)$/iu.exec(text)
   return wash && !/^egg$/i.test(wash[1]!) ? `${wash[1]} to glaze` : text
@@ -157,6 +162,8 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
       const outer = measures[0]?.[0]
       // "2 sheets pastry (each 320 g)": the weight is of one.
       const each = outer !== undefined && /\beach\b/i.test(piece)
+      // "(1 kg, 600 g once peeled)": what is left of it goes in.
+      if (dual && measures.length > 1 && /\b(?:prepared|once|peeled|trimmed|after)\b/i.test(piece)) measures.splice(1)
       if (dual) measures.push(...dual.map((measure) => (each ? times(measure, outer) : measure)))
       else if (piece.trim()) prep.push(piece.trim())
     }
@@ -197,6 +204,11 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
     name = tail[1]!
   }
   name = name
+    // "Boiled eggs cut in halves".
+    .replace(/\s+cut (?:in(?:to)?|up|lengthwise|crosswise|across)\b.*$/i, (cut) => {
+      prep.push(cut.trim())
+      return ''
+    })
     // "Chuck in 5 mm dice": how it is cut, behind the name.
     .replace(
       /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks)$/i,

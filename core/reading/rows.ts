@@ -17,7 +17,7 @@ export const STARTS_WITH_AMOUNT = new RegExp(
   'iu',
 )
 const DOING =
-  /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle)\b/i
+  /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle|flatten|close|pat out|press|pleat|crimp|stuff)\b/i
 
 /** "12 squares of 12 cm, fill, fold": how many, of what size, and what is done with them. */
 const COUNT_AND_DO =
@@ -29,11 +29,13 @@ export const wordsOf = (text: string) => text.split(/\s+/).length
 /** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
 export const isStep: (text: string, foods: Foods) => boolean = rememberWith(tellsToDo)
 
+/** "Balls of about 40 g, flatten, fill". */
+const BALLS_OF = /^(?:balls|pieces|rounds|portions) of (?:about |around |roughly )?[\d¼½¾⅓⅔]/i
 /** "Each sheet in 2": what is done with every one of them. */
 const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
 
 function tellsToDo(text: string, foods: Foods): boolean {
-  if (EACH_ONE.test(text)) return true
+  if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (
     isHeatOrTime(text) ||
     /^\W*(?:an? |\d[\d./ ]{0,6})(?:\s*-?\s*ish)?\s*(?:(?:big|heaped|level|heaping) )?(?:g|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:the )?(?:dough|filling|stuffing)\b(?! sauce)/i.test(

@@ -21,7 +21,7 @@ export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand p
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? get)\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? get|(?:^|i )got|came out (?:at|as))\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
   'iu',
 )
 const serves = new RegExp(
@@ -78,7 +78,7 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 
 /** Words without which a line counts nothing. */
 const COUNTS =
-  /\(for|^\W*for\b|serv|mak|yield|gives|feed|portion|people|person|guest|quantity|gets? you|get|eater|adult|head\b|\bx ?\d|×/i
+  /\(for|^\W*for\b|serv|mak|yield|gives|feed|portion|people|person|guest|quantity|gets? you|get|got|came out|eater|adult|head\b|\bx ?\d|×/i
 
 function yieldsOf(line: string): Yields | null {
   if (line.length > 400) return null

@@ -150,6 +150,7 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     !anyAmountLater &&
     own.length === 2 &&
     matches[0]?.food.group === matches[1]?.food.group &&
+    !/^(?:sauce|spice|herb|seasoning)$/.test(matches[0]?.food.group ?? '') &&
     !/\s(?:and|&|\+|plus)\s/.test(raw)
   )
     return null
