@@ -204,7 +204,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 5,
     round: true,
     called:
-      /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y(?! tins?)|ies)|kulchas?|kachoris?|pupusas?|arepas?|poli|rotis?|naans?|puris?|(?:potato|filled) cakes?)\b/i,
+      /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y(?! tins?)|ies)|kulchas?|kachoris?|pupusas?|arepas?|poli|rotis?|naans?|puris?|(?:potato|filled) cakes?|cakes)\b/i,
     closedBy:
       /\b(?:flatten|patt(?:y(?! tins?)|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i,
   },

@@ -127,7 +127,7 @@ export const VERB =
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
-  /^(?:a |good |big |small |little |generous )*(?:(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|dusting|scattering|oil|flour|dip|dips|brown|warm|cool)\s+(?:of\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,)|(?:mix|blend|cover|press|set|roll|rolls|slice|slices|line|pan)\s+of\b|pan (?:for|,))/i
+  /^(?:a |good |big |small |little |generous )*(?:(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|dusting|scattering|oil|flour|dip|dips|brown|warm|cool)\s+(?:of\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,|(?:about )?[\d¼½¾⅓⅔])|(?:mix|blend|cover|press|set|roll|rolls|slice|slices|line|pan)\s+of\b|pan (?:for|,))/i
 
 /** Whether a text begins like an instruction rather than like an ingredient. */
 export const startsLikeStep = (text: string): boolean => VERB.test(text) && !NOUN_AMOUNT.test(text)
@@ -242,7 +242,8 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   if (kind === 'component' && !/^for /i.test(name) && !(round.blankBefore && round.next === 'amount'))
     return null
   // "Butter" buys; "Oil dough" and "Butter filling" are parts.
-  if (/\b(?:flour|oil|ghee|butter|salt|milk)\b/i.test(name) && !/\b(?:dough|pastry|filling)$/i.test(name)) return null
+  if (/\b(?:flour|oil|ghee|butter|salt|milk)\b/i.test(name) && !/\b(?:dough|pastry|filling)$/i.test(name))
+    return null
   if (/^(?:for|to) /i.test(name) && words <= 5) return made(kind)
   if (kind === 'same')
     return round.blankBefore || round.next === 'amount'
@@ -281,7 +282,19 @@ const WORD_AND_LIST = new RegExp(
 const COUNTED_INLINE =
   /^([\p{L} '-]{3,40}?)\s*[-–—(,]*\s*(?:enough )?(?:for|makes|x)\s*(?:about )?(\d{1,3})\b[^:]{0,20}:\s*(\S.*)$/iu
 
+/** "Cook the filling the day before: 700 g beef, 1 onion": the list of what is told to be made. */
+const MADE_BEFORE =
+  /^(?:cook|make|prepare|mix|start with|begin with)\s+(?:the |your )?(filling|stuffing|dough|pastry|sauce|dip)\b[^:\d]{0,30}:\s*((?:\d|[¼½¾⅓⅔]|an? |one |two )\S*.*)$/iu
+
 function inlineHeading(text: string, round: Surroundings): Heading | null {
+  const made = MADE_BEFORE.exec(text)
+  if (made && made[2]!.split(',').length > 2)
+    return {
+      kind: kindOf(made[1]!)!,
+      name: made[1]!.charAt(0).toUpperCase() + made[1]!.slice(1),
+      rest: made[2]!,
+      pieces: null,
+    }
   const run = WORD_AND_LIST.exec(text)
   // "Shortcrust pastry 500 g" is bought: a list names what it is of.
   if (run && AMOUNT.test(run[2]!) && !/^[\d./\s¼½¾⅓⅔⅛]+\p{L}{0,3}\.?$/u.test(run[2]!))

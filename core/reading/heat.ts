@@ -111,7 +111,8 @@ function eventsIn(clause: Clause): Event[] {
   const goesOn = !found.length && TURNS.test(text) && temperatureIn(text) !== null
   if (goesOn) found.push({ way: 'bake', index: 0, length: 1 })
   // "180 / 25 mins" names no way: heat alone is an oven's.
-  if (!found.length && isHeatLine(text)) found.push({ way: 'bake', index: 0, length: 1 })
+  if (!found.length && (isHeatLine(text) || text.split(/,\s+/).some((piece) => isHeatLine(piece))))
+    found.push({ way: 'bake', index: 0, length: 1 })
   // Browned, watered and covered is one way; the pan it is done in is no other.
   const browned = found.find((one) => one.way === 'brown-and-steam')
   if (browned) found.splice(0, found.length, { ...browned, index: 0 })

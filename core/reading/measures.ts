@@ -192,7 +192,9 @@ export function readMeasures(text: string): { measures: Measure[]; rest: string;
       if (many && isContainer(measures[0]![0]!)) {
         const each = readNumber(many[2]!)!
         const inside = { ...each, unitId: unitByName(many[3]!)!.id, heap: null, size: null }
-        measures.push(times(times([inside], { low: Number(many[1]), high: Number(many[1]) }), measures[0]![0]!))
+        measures.push(
+          times(times([inside], { low: Number(many[1]), high: Number(many[1]) }), measures[0]![0]!),
+        )
         rest = rest.slice(bracket[0].length)
         continue
       }
@@ -223,7 +225,13 @@ export function measuresIn(text: string): Measure[] | null {
   const found: Measure[] = []
   for (const piece of text.replace(/\beach\b/gi, '').split(/\/|;|,(?=\s)|\bor\b/)) {
     const read = readMeasure(piece.trim())
-    if (!read || !read.measure[0]!.unitId || !/^(?:total|in all|net|(?:prepared |peeled |trimmed |drained |net |total )?weight|prepared|once \p{L}+|when \p{L}+|after \p{L}+)?\.?\s*$/iu.test(read.rest))
+    if (
+      !read ||
+      !read.measure[0]!.unitId ||
+      !/^(?:total|in all|net|(?:prepared |peeled |trimmed |drained |net |total )?weight|prepared|once \p{L}+|when \p{L}+|after \p{L}+)?\.?\s*$/iu.test(
+        read.rest,
+      )
+    )
       return null
     found.push(read.measure)
   }

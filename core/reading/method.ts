@@ -25,7 +25,8 @@ const CLOSING =
   /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:patties|parcels|a cone|dumplings|balls|pockets)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
 /** These roll a dough as well as close a piece: where something is filled later, they do not close. */
 const WEAK_CLOSING = /^(?:roll|fold|twist|shape into|make balls)/i
-const FILLS = /\b(?:fill|stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i
+const FILLS =
+  /\b(?:fill|stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i
 const SHAPING =
   /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i
 
@@ -105,8 +106,16 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   let last: Draft | 'pieces' | null = null
   const willClose = steps.some(({ text }) => text.length < 2000 && CLOSING.test(text))
   const lastFilling = steps.findLastIndex(({ text }) => text.length < 2000 && FILLS.test(text))
-  /** "Roll up, turn, roll again" among the steps before anything is filled. */
-  const fillsLater = (step: number, sentence: string) => step < lastFilling && !/\bfilling|stuffing\b/i.test(sentence)
+  /** What closes a piece in a clause; "roll up, turn, roll again" before anything is filled does not. */
+  const closingIn = (text: string, step: number, rest: string): RegExpExecArray | null => {
+    const all = new RegExp(CLOSING.source, 'gi')
+    for (let found = all.exec(text); found; found = all.exec(text)) {
+      const [before, after] = [text.slice(0, found.index), text.slice(all.lastIndex)]
+      const later = step < lastFilling || FILLS.test(`${after} ${rest}`)
+      if (!WEAK_CLOSING.test(found[0]) || !later || /\b(?:fill\w*|stuff\w*)\b/i.test(before)) return found
+    }
+    return null
+  }
   // Steps that stand among the lines of a part are its own, unless they go on to close the pieces.
   const goesOn = new Set(
     steps.filter(({ text, within }) => within && CLOSING.test(text)).map(({ within }) => within),
@@ -116,9 +125,11 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     let label: Draft | null = over ? draftByLabel(over, drafts) : null
     if (step.under && /\b(?:assembl|shap|cook|bak|fry|steam|boil|finish)/i.test(step.under) && !label)
       label = null
-    for (const sentence of step.text.length > 4 * MAX_ROW_CHARACTERS
-      ? []
-      : sentencesOf(withDigits(withLongSpoons(step.text.replace(/@/g, ' at ')))).flatMap(breathsOf)) {
+    const sentences =
+      step.text.length > 4 * MAX_ROW_CHARACTERS
+        ? []
+        : sentencesOf(withDigits(withLongSpoons(step.text.replace(/@/g, ' at ')))).flatMap(breathsOf)
+    for (const [at, sentence] of sentences.entries()) {
       if (sentence.length > MAX_ROW_CHARACTERS) continue
       const named = LABEL.exec(sentence)
       const name = named ? (named[1] ?? named[2]!) : ''
@@ -126,14 +137,13 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       if (own) label = own
       else if (/\b(?:assembl|shap|cook|bake|fry|steam|boil)/i.test(name)) label = null
       for (const text of clausesOf(sentence)) {
-        const found = CLOSING.exec(text)
-        const closing = found && WEAK_CLOSING.test(found[0]) && fillsLater(index, sentence) ? null : found
+        const closing = closingIn(text, index, sentences.slice(at + 1).join(' '))
         const shaping = SHAPING.test(text)
         const aboutFilling =
           /\b(?:fold|stir|mix) (?:in|into|through)\b/i.test(text) && !PIECE_WORDS.test(text)
         if (closing && !aboutFilling) {
           const before = text.slice(0, closing.index).trim()
-          if (before && !closed)
+          if (before)
             clauses.push({ text: before, sentence, step: index, about: aboutOf(before, label), closed })
           closed = true
           label = null

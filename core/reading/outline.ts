@@ -254,7 +254,8 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   rows.forEach((row, index) => {
     let { text } = row
     // "plus 6 boiled eggs cut in halves" goes on with the list.
-    const more = mode === 'lines' ? /^(?:plus|and|also|and also|along with|as well as)\s+(.*)$/i.exec(text)?.[1] : null
+    const more =
+      mode === 'lines' ? /^(?:plus|and|also|and also|along with|as well as)\s+(.*)$/i.exec(text)?.[1] : null
     if (more && matchedIngredient(more, foods)) return item(row, more)
     const boast = !out.title && mode === 'start' && !out.sections.length ? boastOf(text) : null
     if (boast) {

@@ -163,7 +163,8 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
       // "2 sheets pastry (each 320 g)": the weight is of one.
       const each = outer !== undefined && /\beach\b/i.test(piece)
       // "(1 kg, 600 g once peeled)": what is left of it goes in.
-      if (dual && measures.length > 1 && /\b(?:prepared|once|peeled|trimmed|after)\b/i.test(piece)) measures.splice(1)
+      if (dual && measures.length > 1 && /\b(?:prepared|once|peeled|trimmed|after)\b/i.test(piece))
+        measures.splice(1)
       if (dual) measures.push(...dual.map((measure) => (each ? times(measure, outer) : measure)))
       else if (piece.trim()) prep.push(piece.trim())
     }
@@ -205,10 +206,13 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
   }
   name = name
     // "Boiled eggs cut in halves".
-    .replace(/\s+cut (?:in(?:to)?|up|lengthwise|crosswise|across)\b.*$/i, (cut) => {
-      prep.push(cut.trim())
-      return ''
-    })
+    .replace(
+      /\s+cut (?:in(?:to)?|up|lengthwise|crosswise|across|small|fine(?:ly)?|thin(?:ly)?)\b.*$/i,
+      (cut) => {
+        prep.push(cut.trim())
+        return ''
+      },
+    )
     // "Chuck in 5 mm dice": how it is cut, behind the name.
     .replace(
       /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks)$/i,
@@ -242,7 +246,13 @@ function takeApart(raw: string): ReadLine {
       all.trimStart().startsWith('(') ? '' : close,
     )
   const optional = OPTIONAL.test(text)
-  text = text.replace(OPTIONAL, '').trim()
+  text = text
+    .replace(OPTIONAL, '')
+    .replace(
+      /,?\s+if (?:it'?s? )?(?:too )?(?:dry|stiff|sticky|wet|thick|it needs (?:it|some|more))\b.*$/i,
+      '',
+    )
+    .trim()
   const divided = /\bdivided\b|\bin (?:two|2) (?:parts|lots)\b/i.test(text)
 
   // "1 lemon, zested" is its zest.

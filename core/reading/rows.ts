@@ -29,6 +29,10 @@ export const wordsOf = (text: string) => text.split(/\s+/).length
 /** Whether a text is an instruction; ingredient lines that begin with a verb's word ("flour", "oil") are none. */
 export const isStep: (text: string, foods: Foods) => boolean = rememberWith(tellsToDo)
 
+/** "700 g beef cut small, 1 onion, 2 carrots": a list, however long. */
+const listsMany = (text: string) =>
+  text.split(/,\s+/).filter((piece) => STARTS_WITH_AMOUNT.test(piece) && !isHeatOrTime(piece)).length >= 3
+
 /** "Balls of about 40 g, flatten, fill". */
 const BALLS_OF = /^(?:balls|pieces|rounds|portions) of (?:about |around |roughly )?[\d¼½¾⅓⅔]/i
 /** "Each sheet in 2": what is done with every one of them. */
@@ -52,7 +56,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     )
   )
     return (
-      (words > 24 && /[.!]/.test(text) && DOING.test(text)) ||
+      (words > 24 && /[.!]/.test(text) && DOING.test(text) && !listsMany(text)) ||
       // "8 balls, roll, halve each, fill": a count of pieces and what is done with them.
       (COUNT_AND_DO.test(text) &&
         (DOING.test(text.slice(text.indexOf(',') + 1)) ||
@@ -190,7 +194,7 @@ export function titleEnd(text: string): number | null {
 }
 
 const DONE_WITH_IT =
-  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s[-–—]\s(?=(?:knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
+  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s[-–—]\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
 
 /**
  * "Half a teaspoon of salt rub together till it is like crumbs", "a pinch of salt, rest it 30 min": where a list goes

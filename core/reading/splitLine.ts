@@ -194,7 +194,7 @@ const print = (measure: Measure, share: number) =>
 
 /** What a line says at its end that all of it is for: "egg yolk + splash of milk for brushing". */
 export const FOR_ALL =
-  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?tops?)$/i
+  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?tops?|(?:scattered |sprinkled )?on top)$/i
 
 /** One amount for several foods: each gets an equal share, and it is said. */
 function shareOut(raw: string, names: readonly string[]): LinePart[] {

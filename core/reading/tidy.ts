@@ -42,6 +42,7 @@ function plainCharacters(line: string): string {
         (_, count: string, unit: string, part: string) =>
           `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
       )
+      .replace(/\bw\/o\b/gi, 'without')
       .replace(/\bw(?:\/|\.)\s?(?=\p{L})|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(/º/g, '°')

@@ -28,7 +28,7 @@ const WORDS: readonly [RegExp, number, number][] = [
   [/\ban hour\b/i, 60, 60],
 ]
 const SIDE =
-  /\b(?:(?:on )?(?:a|each|per|either|both) sides?|the (?:other|second) side|each way|sides? each)\b/i
+  /\b(?:(?:on )?(?:a|each|per|either|both) sides?|the (?:other|second) side|each way|sides? each)\b|^\s*\/\s*sides?\b/i
 
 /**
  * The times that a text states, in order: "12-15 minutes", "half an hour", "1½ hours", "2 min a side".
@@ -81,9 +81,9 @@ export const middleMinutes = (time: TimeRead): number =>
 /** "20ish min". */
 const ISH = /(\d)\s?-?ish\b/gi
 
-const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![\p{L}\d])`
+const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![\p{L}\d])(?:\s+fan\b)?`
 const HEAT_LINE = new RegExp(
-  String.raw`^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+\d{1,2}\s*-\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b|^\W*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes) (?:at|in a)\b.{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:-\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*-\s*\d{1,2})?\W*$`,
+  String.raw`^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes) (?:at|in a)\b.{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
   'iu',
 )
 const TIME_LINE = /^\W*\d{1,3}\s*(?:mins?|minutes|hours?)\b(?!\s+(?:steak|rice|noodles))/i

@@ -168,6 +168,8 @@ function waterToFeel(
   }
 }
 
+/** "A bit of water if dry": a spoonful at most, whatever the flours could drink. */
+const ONLY_IF = /\b(?:bit|little|splash|drops?|touch|spoonful)\b[^.]*\bif\b/i
 /** "Don't add liquid": a dough of fat and flour is pressed together. */
 const WITHOUT_LIQUID = /\b(?:do not|don't|without|no) (?:add(?:ing)? )?(?:any |extra )?(?:liquid|water)\b/i
 
@@ -223,7 +225,7 @@ export function fillToFeel(
     })
     shells[0].lines.push(felt)
   }
-  if (!felt?.food) return
+  if (!felt?.food || ONLY_IF.test(felt.line.raw)) return
   const others = lines.filter((item) => item !== felt && item.food && item.line.grams)
   const amounts = others.map(({ food, line }) => ({
     food: food!,
