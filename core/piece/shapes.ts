@@ -224,7 +224,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     stretched: false,
     rolledMm: 6,
     round: true,
-    called: /\b(?:buns?|bao|baozi|pirozhki|rolls? \(round\)|balls?|bombs?)\b/i,
+    called: /\b(?:buns?|bao|baozi|piroz?s?h?ki|rolls? \(round\)|balls?|bombs?)\b/i,
     closedBy:
       /\b(?:buns?|seam[- ](?:side )?down|(?:gather|draw|bring|pull) (?:up|the (?:edges|sides|dough|pastry) (?:up|together|over|round)|(?:the )?(?:dough|pastry) up|edges)|gather the|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,
     hinted: /\b(?:rounds?|balls?)\b/i,

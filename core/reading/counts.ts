@@ -314,7 +314,12 @@ export function countPieces(
       weight: 65,
       says: unknownWrapper.line.raw,
     })
-  if (wrapper && wrapperGrams && wrapper.food!.group === 'wrapper' && wrapper.line.grams)
+  if (
+    wrapper &&
+    wrapperGrams &&
+    (wrapper.food!.group === 'wrapper' || wrapper.food!.unitGrams.disc) &&
+    wrapper.line.grams
+  )
     found.push({
       pieces: clamp(countOf(wrapper.read) ?? wrapper.line.grams / wrapperGrams),
       weight: 30,

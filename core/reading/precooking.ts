@@ -5,7 +5,7 @@ import { isFat, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import { isAside, withoutVents, type Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
-import { middleMinutes, timesIn } from './time'
+import { isHeatLine, middleMinutes, timesIn } from './time'
 
 /** How a part is cooked before it goes in, and which of its lines otherwise. */
 export interface PrecookingRead {
@@ -156,7 +156,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       if (clause.about === 'pieces') pot.hot = null
       continue
     }
-    if (isAside(clause.text)) continue
+    // Heat and time by themselves are the oven's.
+    if (isAside(clause.text) || (clause.about !== draft && isHeatLine(clause.text))) continue
     // Each stretch between commas and "and" names its own foods and its own verb.
     for (const stretch of clause.text.split(STRETCHES)) {
       const named = namedIn(stretch)

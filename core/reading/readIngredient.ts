@@ -55,6 +55,7 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   const read = readLine(limit(raw, MAX_READ_CHARACTERS))
   const found =
     matchWithPrep(read, foods) ??
+    namedBehind(read, foods) ??
     // A size word can belong to the name, and an alternative may be known where the first choice is not.
     (read.alternative ? matchFood(readLine(read.alternative).name, foods) : null)
   const foreign = !found || found.leftOver.length > 1 ? otherLanguage(raw) : null
@@ -175,6 +176,16 @@ function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
 /** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */
 const CHOOSES =
   /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bplant[- ]based\b/i
+
+/** "Koo chai (garlic chives)", "firm, waxy potato": where the name says nothing, what stands behind it may. */
+function namedBehind(read: ReadLine, foods: Foods) {
+  for (const word of read.prep) {
+    if (!/^\p{L}+(?:[ -]\p{L}+){0,3}$/u.test(word)) continue
+    const match = matchFood(readLine(word).name, foods)
+    if (match?.how === 'exact') return match
+  }
+  return null
+}
 
 function matchWithPrep(read: ReadLine, foods: Foods) {
   const prep = read.prep.filter((word) => word !== 'from a container')

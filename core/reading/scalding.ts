@@ -2,7 +2,8 @@ import { SCALDED } from '../food/scalded'
 import type { Draft } from './drafts'
 import type { Clause } from './method'
 
-const BOILING = /\b(?:boiling|just[- ]boiled|off the boil|scald(?:ed|ing)?)\b/i
+const BOILING =
+  /\b(?:boiling|just[- ]boiled|off the boil|scald(?:ed|ing)?)\b|\b(?:boil|bring)\b[^.]{0,20}\bwater\b[^.]{0,60}\b(?:add|stir in|tip in|pour)\b|\bcook\b[^.]{0,40}\b(?:to|into|becomes|until|till)\b[^.]{0,16}\bpaste\b/i
 
 /**
  * Marks the flours of a dough on which boiling water is poured: rice, starches and millets swell by it, and hold

@@ -86,7 +86,8 @@ const HEAT_LINE = new RegExp(
   String.raw`^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes) (?:at|in a)\b.{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
   'iu',
 )
-const TIME_LINE = /^\W*\d{1,3}\s*(?:mins?|minutes|hours?)\b(?!\s+(?:steak|rice|noodles))/i
+const TIME_LINE =
+  /^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:mins?|minutes|hours?)\b(?!\s+(?:steak|rice|noodles))/i
 
 /** "180 / 25 mins", "200C 15 min", "air fryer 180, 12 mins": heat and time without a verb. */
 export const isHeatLine = (text: string): boolean => HEAT_LINE.test(text.replace(ISH, '$1'))

@@ -15,6 +15,9 @@ const BRUSHED = new RegExp(
   String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith ${SOME}`,
   'iu',
 )
+/** "Second rise 20 mins, egg yolk on top." */
+const ON_TOP =
+  /(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter)) on top\b/i
 /** "Egg wash.": what it is of stands before it. */
 const WASHED = /\b(egg|milk|yolk)[ -]?wash\b/i
 const FRIED_IN = new RegExp(
@@ -70,7 +73,8 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
   const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
   for (const { text, closed, about } of clauses) {
     const wash = closed ? BRUSHED.exec(text) : null
-    const washed = closed && !wash ? WASHED.exec(text) : null
+    const onTop = wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
+    const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
     const over = washed
       ? named(washed[1]!, foods)
       : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length))
