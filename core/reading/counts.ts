@@ -64,7 +64,7 @@ const ARROW = new RegExp(
 )
 /** "Line 6 individual tins": each tin is a piece. */
 const TINS =
-  /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\p{L}+[- ]?){0,3}?(?:tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
+  /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
 const ONE_PIE = /\bpie\b/i
 const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan)\b/i

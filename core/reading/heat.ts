@@ -86,6 +86,7 @@ function eventsIn(clause: Clause): Event[] {
   const text = withoutUnitDots(withoutVents(clause.text))
     .replace(UNDER_STEAMER, ' ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
+    .replace(/,?\s+but (?:you|one|i) (?:can|could|may) (?:also )?(?:do|bake|fry|steam|cook|make)\b.*$/i, '')
     .replace(/(?<=\d{3}[^.;]{0,30})\s(?:\/|or)\s(?:in (?:an? |the )?)?air[- ]?fryer\b.*$/i, '')
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
     .replace(/\bfor (?:a|an|the) (?:further|final|last|additional) (?=\d)|\bfor another (?=\d)/gi, 'for ')

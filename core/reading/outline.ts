@@ -226,6 +226,10 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       return
     }
     if (isAboutKeeping(text)) return remark(row, text)
+    if (saysNothing(text).nutrition === 'line' && !matchedIngredient(text, foods)) return is(row, 'left-out')
+    // "I take 3 glasses of flour, half a glass of oil": told, and a list all the same.
+    if (bare !== text && mode !== 'method' && /^(?:i|we|you)\b/i.test(text) && inlineList(bare, foods))
+      return item(row, bare)
     // "Egg wash." said again among the steps is done, not bought twice.
     if (
       out.sections.some(({ items }) => items.some((one) => one.text.toLowerCase() === bare.toLowerCase())) &&
@@ -497,6 +501,10 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     readText(row, sentence)
   }
   emptyHeading()
+  // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
+  const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]!.replace(/[.:]$/, '')
+  if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(first) && !isStep(first, foods))
+    out.title = first
   // "Hand pies - 10 servings" below a table: what is counted is named, and nothing else has named the dish.
   if (!out.title) {
     const named = out.counts.map(

@@ -26,7 +26,7 @@ const NOISE = new RegExp(
 const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
 
 const NUTRITION_LINE =
-  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•-]*)+$/i
+  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•.-]*)+$/i
 const NUTRITION_START =
   /^\W*(?:nutrition|macros?\b|k?cals?\W*\d|(?:[pcf]\s?\d+\s*g?\b[\s,|/]*){3}$|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
 

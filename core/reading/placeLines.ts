@@ -19,7 +19,13 @@ const isOfPan = ({ food, line }: Pick<ReadIngredient, 'food' | 'line'>) =>
 /** Where a line belongs that says what it is for. Oil "for frying the onions" stays with its onions. */
 function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | null): PartKind {
   // "Icing sugar, to dust" is no flour for the board.
-  const purpose = read.purpose === 'shell' && food && !foodIs(food, 'flour') ? 'finish' : read.purpose
+  // "1 tsp ghee per paratha" is what each is cooked with.
+  const each = isFat(food) && PER_BREAD.test(line.raw)
+  const purpose = each
+    ? 'pan'
+    : read.purpose === 'shell' && food && !foodIs(food, 'flour')
+      ? 'finish'
+      : read.purpose
   if (!purpose || purpose === kind) return kind
   if (purpose === 'pan') {
     if (!isOfPan({ food, line })) return kind
@@ -33,6 +39,9 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
   if (purpose === 'dip') return kind === 'finish' || kind === 'pan' ? kind : 'dip'
   return kind
 }
+
+const PER_BREAD =
+  /\b(?:per|for each|for every) (?:paratha|roti|naan|flat ?bread|bread|kulcha|pancake|pupusa|arepa|piece|side)s?\b/i
 
 const partKind = (kind: HeadingKind): PartKind | null => PART_KINDS.find((one) => one === kind) ?? null
 

@@ -39,7 +39,7 @@ const UP_TO = new RegExp(
 )
 /** "knob of butter", "pinch salt", "heaped teaspoon of cumin" is one. */
 const BARE_UNIT =
-  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|grind|twist|can|tin)(?=\s+(?:of\s+)?\p{L})/iu
+  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|glass|mug|spoon|spoonful|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|grind|twist|can|tin)(?=\s+(?:of\s+)?\p{L})/iu
 
 /** "200ish", "200-ish g". */
 const ISH = /(\d)\s*-?ish\b/gi
@@ -78,6 +78,8 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
   [/\b(?:for (?:dipping|serving)|to (?:serve|dip))\b/i, 'dip'],
 ]
 
+const IN_EACH =
+  /^(?:about )?(\d{1,3})\s+(?:\p{L}+\s+)?(?:in (?:each|a|every)|per|to (?:a|each)|each)(?:\s+(?:pack(?:et|age)?|box|bag|one))?$/iu
 const PER_BATCH =
   /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
 /** What is done to a food before it goes in: of these words a name is freed. */
@@ -123,6 +125,7 @@ function plainLine(raw: string): string {
     .replace(/[“”″]/g, '"')
     .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
+    .replace(/\s+more or less\b/gi, '')
     // "Ground pork, not too lean" is the usual one.
     .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')
     .replace(/\s+/g, ' ')
@@ -228,6 +231,8 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
     })
     .replace(/^(?:of|the|your|my)\s+/i, '')
     .replace(/\s+(?:in |on |for )?each$/i, '')
+    // "Ghee per paratha": how many times, is counted with the pieces.
+    .replace(/\s+(?:per|for each|for every) \p{L}+$/iu, '')
     .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')
     // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
     .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}\s?%(?: (?:fat|lean))?)$/i, '')
@@ -242,7 +247,7 @@ function takeApart(raw: string): ReadLine {
   text = text
     .replace(ISH, '$1')
     .replace(APPROXIMATE, '')
-    .replace(/[\s,(]+(?:approx\.?|or so|-?ish)(\)?)\s*$/i, (all, close: string) =>
+    .replace(/[\s,(]+(?:approx\.?|or so|more or less|-?ish)(\)?)\s*$/i, (all, close: string) =>
       all.trimStart().startsWith('(') ? '' : close,
     )
   const optional = OPTIONAL.test(text)
@@ -332,6 +337,13 @@ function takeApart(raw: string): ReadLine {
     container && /^\d{1,3}(?:\s*(?:-|to)\s*\d{1,3})?$/.test(prep.at(-1) ?? '')
       ? readNumber(prep.pop()!)
       : null
+  // "2 packs wrappers (50 per pack)", "2 packs of discs (10 in each)": so many in every one.
+  const perPack = container ? prep.findIndex((word) => IN_EACH.test(word)) : -1
+  const outer = measures[0]?.[0]
+  if (perPack >= 0 && outer) {
+    const each = Number(IN_EACH.exec(prep.splice(perPack, 1)[0]!)![1])
+    measures = [[{ low: each * outer.low, high: each * outer.high, unitId: null, heap: null, size: null }]]
+  }
   if (inside) measures.push([{ low: inside.low, high: inside.high, unitId: null, heap: null, size: null }])
   const [head, ...tail] = rest.split(/\s*[,;]\s*|\s+[-–—]\s+/)
   const rests = tail.map((piece) => piece.trim().replace(/\.$/, '')).filter(Boolean)

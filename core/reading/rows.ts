@@ -30,7 +30,7 @@ export const wordsOf = (text: string) => text.split(/\s+/).length
 export const isStep: (text: string, foods: Foods) => boolean = rememberWith(tellsToDo)
 
 /** "700 g beef cut small, 1 onion, 2 carrots": a list, however long. */
-const listsMany = (text: string) =>
+const listsMany = (text: string): boolean =>
   text.split(/,\s+/).filter((piece) => STARTS_WITH_AMOUNT.test(piece) && !isHeatOrTime(piece)).length >= 3
 
 /** "Balls of about 40 g, flatten, fill". */
@@ -209,7 +209,7 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
 }
 
 const SPOKEN_PART =
-  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?(dough|pastry|filling|stuffing|crust|inside|dip|sauce)\s+(?:(?:is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/i
+  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?(dough|pastry|filling|stuffing|crust|inside|dip|sauce),?\s+(?:(?:is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/i
 
 /** "Filling four potatoes, half a cup of peas": speech has no colon. The same with one, or null. */
 export function spokenPart(sentence: string, foods: Foods): string | null {

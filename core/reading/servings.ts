@@ -21,7 +21,7 @@ export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand p
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? get|(?:^|i )got|came out (?:at|as))\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? get|(?:^|i )got|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
   'iu',
 )
 const serves = new RegExp(
@@ -58,7 +58,7 @@ const FOR_AT_END = /\sfor (\d{1,2})$/i
 const aboutSo =
   /(?:^|[.!?,]\s+)(?:(?:so )?(?:about|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$/i
 /** "Milk buns (12)": only a title counts so. */
-const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)\)\s*$/i
+const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)(?:-?ish)?\)\s*$/i
 
 /** "Apple hand pies, 8", "Chicken momo 30 pieces", "Pork buns 12": how many, at the end of a title. */
 const atTitleEnd = new RegExp(
@@ -79,7 +79,7 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 
 /** Words without which a line counts nothing. */
 const COUNTS =
-  /\(for|^\W*for\b|serv|mak|yield|gives|feed|portion|people|person|guest|quantity|gets? you|get|got|came out|eater|adult|head\b|\bx ?\d|×/i
+  /\(for|^\W*for\b|serv|mak|yield|gives|feed|portion|people|person|guest|quantity|gets? you|get|got|came out|comes|eater|adult|head\b|\bx ?\d|×/i
 
 function yieldsOf(line: string): Yields | null {
   if (line.length > 400) return null

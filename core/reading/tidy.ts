@@ -24,7 +24,7 @@ export const MAX_ROW_CHARACTERS = 500
 const PICTURES = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\ufe0f|\u200d|\u20e3/gu
 const KEPT_PICTURES = /[©®™↔↕#*\d]/u
 const RULE = /^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2})$/
-const BULLET = /^(?:[-*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
+const BULLET = /^(?:[-→*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
 const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:[.):]|\s-)\s+(?=\p{L})/iu
 const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 
@@ -63,7 +63,7 @@ function plainCharacters(line: string): string {
 }
 
 const STARTS_WITH_AMOUNT =
-  /^(?:[\d¼½¾⅓⅔⅛~]|an? |half |one |two |three |pinch|to taste|as (?:required|needed))/i
+  /^(?:(?:scant|heaped|generous|about|level) )?(?:[\d¼½¾⅓⅔⅛~]|an? |half |one |two |three |pinch|to taste|as (?:required|needed))/i
 
 /** "Plain flour | 500 g | 4 cups" is one ingredient; "Prep 30 min | Serves 4" are two remarks. */
 function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
@@ -134,10 +134,14 @@ export function tidy(text: string): Row[] {
       barred?.length === 1 &&
       barred[0] === line &&
       line.indexOf('|') === line.lastIndexOf('|')
+    const dotted = raw.length <= 4 * MAX_ROW_CHARACTERS ? raw.trim().split(/\s+[·•∙]\s+/) : []
     const table =
-      !isTitle && raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw)
-        ? rowsOfTable(raw, state)
-        : [isTitle ? raw.replace(/\s*\|\s*/, ' – ') : raw]
+      dotted.length > 2 && !/\|/.test(raw)
+        ? // "500 g flour · 300 g water · 7 g yeast": a list on one line.
+          dotted
+        : !isTitle && raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw)
+          ? rowsOfTable(raw, state)
+          : [isTitle ? raw.replace(/\s*\|\s*/, ' – ') : raw]
     for (const cell of table) {
       let own = cell.trim().replace(/\s+/g, ' ')
       let marked = false
@@ -165,6 +169,8 @@ export function tidy(text: string): Row[] {
         marked = true
         own = `${bold[1]}${bold[2]}`
       }
+      // "1. *Make the crust.* Pulse flour": what is set off within a line.
+      own = own.replace(/(?<=^|\s)[*_](\p{L}[^*_]{1,60}?[.:]?)[*_](?=\s|$)/gu, '$1')
       own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
       // "3. 8 balls, fill": a step that begins with a number is seen by the count that goes on.
       const next = /^(\d{1,2})[.)]\s+(?=\S)/.exec(own)

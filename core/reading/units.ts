@@ -113,6 +113,8 @@ export const UNITS: readonly Unit[] = [
     factor: 10,
     names: ['dessertspoon', 'dessertspoons', 'dsp', 'dstspn'],
   },
+  // A spoon without a name is one to eat with. Common practice, no source.
+  { id: 'spoon', kind: 'volume', factor: 15, names: ['spoon', 'spoons', 'spoonful', 'spoonfuls'] },
   { id: 'glass', kind: 'volume', factor: 200, names: ['glass', 'glasses', 'tumbler'] },
   { id: 'mug', kind: 'volume', factor: 300, names: ['mug', 'mugs', 'mugful'] },
   { id: 'ladle', kind: 'volume', factor: 100, names: ['ladle', 'ladles', 'ladleful'] },

@@ -73,7 +73,8 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
   const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
   for (const { text, closed, about } of clauses) {
     const wash = closed ? BRUSHED.exec(text) : null
-    const onTop = wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
+    const onTop =
+      wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
     const over = washed
       ? named(washed[1]!, foods)
