@@ -61,7 +61,9 @@ export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): vo
       continue
     const wash = draft.lines.filter(
       ({ food, read }) =>
-        food && /^(?:egg|egg-yolk|milk|plant-milk)$/.test(food.group) && !isMixedIn(read.name, clauses),
+        food &&
+        /^(?:egg|egg-yolk|egg-white|milk|plant-milk)$/.test(food.group) &&
+        !isMixedIn(read.name, clauses),
     )
     if (!wash.length) continue
     draft.lines = draft.lines.filter((item) => !wash.includes(item))
@@ -114,7 +116,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       )
         continue
       const word = new RegExp(
-        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk' : /^(?:seed|sweetener)$/.test(food.group) ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|sweetener)$/.test(food.group) ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       const named = brushing.some(({ text }) => {

@@ -108,7 +108,7 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
       about !== null &&
       about !== 'pieces' &&
       about.kind !== 'shell' &&
-      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?)\b/i.test(text)
+      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns)\b/i.test(text)
     )
       continue
     const seen: { at: number; count: number; each: boolean }[] = []
@@ -399,7 +399,8 @@ export function timesPieces(drafts: readonly Draft[], pieces: number, notes: Rec
         })
       }
     if (draft.kind === 'shell' || draft.kind === 'pan' || !PER_PIECE.test(draft.name) || pieces < 2) continue
-    for (const { line } of draft.lines) Object.assign(line, timesWeights(line, pieces))
+    for (const { line } of draft.lines)
+      if (!IN_ALL.test(line.raw)) Object.assign(line, timesWeights(line, pieces))
     notes.push({
       code: 'per-piece',
       level: 'check',
@@ -408,6 +409,7 @@ export function timesPieces(drafts: readonly Draft[], pieces: number, notes: Rec
   }
 }
 /** "1 tsp ghee per paratha", "a small knob of butter each"; not "2 onions, 100 g each", nor "½ tsp each salt and pepper". */
+const IN_ALL = /\b(?:in all|in total|altogether|for all)\b/i
 const LINE_PER_PIECE = new RegExp(
   String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
   'iu',

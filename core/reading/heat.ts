@@ -77,7 +77,8 @@ interface Event {
 
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b/i
-const WAITS = /\b(?:rest|prove|proof|rise|chill|knead|cool|stand|leave|soak|relax|keep aside)\b[^,]*$/i
+const WAITS =
+  /\b(?:pre-?heat(?:ed)?|rest|prove|proof|rise|chill|knead|cool|stand|leave|soak|relax|keep aside)\b[^,]*$/i
 const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,40}\bto\b/i
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
@@ -91,7 +92,10 @@ function eventsIn(clause: Clause): Event[] {
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
     .replace(/\bfor (?:a|an|the) (?:further|final|last|additional) (?=\d)|\bfor another (?=\d)/gi, 'for ')
     // "200C 18-20": the second pair is minutes.
-    .replace(/(\d{3}\s*(?:°\s*)?[cf]?)\s+(?:for )?(\d{1,2}(?:\s*-\s*\d{1,2})?)(?=\W*$)/i, '$1 $2 min')
+    .replace(
+      /(\d{3}\s*(?:°\s*)?[cf]?(?: fan)?)\s+(?:for )?(\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\W*$)/i,
+      '$1 $2 min',
+    )
     // "Gas 4 for 25".
     .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?!\d|\s*(?:-|min|m\b|h))/gi, '$1 for $2 min')
   if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
@@ -127,7 +131,12 @@ function eventsIn(clause: Clause): Event[] {
     const end = found[at + 1]?.index ?? until
     const start = at === 0 ? 0 : one.index
     const stretch = text.slice(start, end)
-    const behind = times.filter((time) => time.index >= one.index && time.index < end)
+    const behind = times.filter(
+      (time) =>
+        time.index >= one.index &&
+        time.index < end &&
+        !/\bpre-?heat\w* (?:for )?(?:about )?$/i.test(text.slice(0, time.index)),
+    )
     // "Prove 40 minutes and bake": a time in front belongs to what stands before it.
     const inFront = times.filter(
       (time) =>
@@ -229,7 +238,7 @@ export function readCooking(context: HeatContext): CookingRead {
       TIME_ALONE.test(clause.text) &&
       events.length &&
       events.at(-1)!.minutes === null &&
-      clause.about === 'pieces'
+      (clause.about === 'pieces' || (clause.about === null && !anyClosed))
     ) {
       const [time] = timesIn(clause.text)
       if (time) events.at(-1)!.minutes = middleMinutes(time)
@@ -262,6 +271,10 @@ export function readCooking(context: HeatContext): CookingRead {
       events.push(event)
     }
   }
+  // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.
+  const bySide = events.length
+    ? undefined
+    : clauses.findLast(({ text }) => timesIn(text).some((time) => time.perSide))
   // "Cook on a hot tawa, 2 minutes a side": a plain "cook" says nothing beside a way that is named.
   const named = events.filter((event) => event.way !== 'cook')
   const lead = named.length ? named : events
@@ -303,8 +316,11 @@ export function readCooking(context: HeatContext): CookingRead {
   return {
     way,
     temperatureC: first?.event.temperatureC ?? hot,
-    minutes: first?.event.minutes ?? (way === 'bake' || !first ? context.cookMinutes : null),
-    heat: first?.event.heat ?? null,
+    minutes:
+      first?.event.minutes ??
+      (bySide ? middleMinutes(timesIn(bySide.text).find((time) => time.perSide)!) : null) ??
+      (way === 'bake' || !first ? context.cookMinutes : null),
+    heat: first?.event.heat ?? (bySide ? heatIn(bySide.text) : null),
     fan: first?.event.temperatureC != null ? first.event.fan : preheatFan,
     andThen:
       second && second.way !== 'brown-and-steam'

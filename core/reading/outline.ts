@@ -20,6 +20,7 @@ import {
 } from './rows'
 import { FOR_ALL } from './splitLine'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
+import { isHeatOrTime } from './time'
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
 
 /** What a row of the text became. */
@@ -137,7 +138,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   const item = (row: Row, text: string) => {
     if (isBehindDough(row, text)) section = null
     section ??= open(null)
-    section.items.push({ text, at: row.at, blankBefore: row.blankBefore })
+    section.items.push({ text: text.replace(/\s*;$/, ''), at: row.at, blankBefore: row.blankBefore })
     is(row, 'ingredient')
     if (mode === 'start') mode = 'lines'
   }
@@ -479,8 +480,36 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       readSentence(row, behind.list)
       return step(row, behind.done)
     }
+    const whole = mode === 'method' ? null : timeOfWhole(sentence)
+    if (whole && !whole.isTold) {
+      if (whole.kind) out.times.push({ kind: whole.kind, minutes: whole.minutes, text: sentence })
+      return is(row, 'left-out')
+    }
+    // "I use my usual pizza dough (500g tipo 00, 325g water, 24h in the fridge)".
+    const bracketed = mode === 'method' ? null : NAMED_LIST.exec(sentence)
+    if (bracketed && inlineList(bracketed[2]!, foods)) {
+      const list = bracketed[2]!.split(/,\s+/)
+      count(row, sentence)
+      enter(row, {
+        kind: /filling|stuffing/i.test(bracketed[1]!) ? 'filling' : 'shell',
+        name: bracketed[1]!,
+        rest: list.filter((piece) => !isHeatOrTime(piece)).join(', '),
+        pieces: null,
+      })
+      section = null
+      return step(row, sentence)
+    }
     const spoken = mode === 'method' ? null : spokenPart(sentence, foods)
     if (spoken) return readSentence(row, spoken)
+    // "Paneer parcels: for the dough 2 cups atta …".
+    const leads =
+      !out.title && mode === 'start'
+        ? /^([^:.\d]{3,50}):\s+((?:for|the) (?:the )?(?:dough|pastry|filling)\b.+)$/iu.exec(sentence)
+        : null
+    if (leads) {
+      out.title = leads[1]!
+      return readSentence(row, leads[2]!)
+    }
     const heading = readHeading(sentence, { foods, next: null })
     // "Pierogi: dough 300 g flour, …": what the dish is called, and its parts behind it.
     if (heading?.kind === 'unknown' && heading.rest && !out.title && mode === 'start') {
@@ -528,6 +557,8 @@ function forAllOf(sentences: readonly string[]): readonly string[] {
   )
 }
 
+/** A part named in a sentence, with its list behind it in brackets. */
+const NAMED_LIST = /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing))\s*\(([^()]{12,200})\)/i
 /** "Serve with soured cream" in a list is what stands beside the dish. */
 const SERVED_WITH = /^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i
 /** What a cook says between the lines and what buys nothing. */

@@ -73,7 +73,7 @@ class Pot {
   private added = new Set<number>()
 
   private time(way: PrecookingWay, text: string): void {
-    for (const time of timesIn(text))
+    for (const time of timesIn(text).filter(({ index }) => !STANDS.test(text.slice(0, index))))
       this.minutes.set(way, (this.minutes.get(way) ?? 0) + middleMinutes(time))
   }
 
@@ -109,6 +109,9 @@ class Pot {
   }
 }
 
+/** "Marinate 30 min, then cook": that time is spent cold. */
+const STANDS = /\b(?:marinate|rest|soak|stand|chill)\b[^,.;]{0,24}$/i
+
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
 const MIN_POURED_SHARE = 0.08
 
@@ -126,6 +129,15 @@ const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ )?with\b/iu
 
 const PREPARES =
   /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu
+
+/** What a step may call any food of a kind. */
+const CALLED = [
+  ['cheese', 'cheese'],
+  ['cheeses', 'cheese'],
+  ['meat', 'flesh'],
+  ['egg', 'egg'],
+  ['eggs', 'egg'],
+] as const
 
 /** Follows the clauses that speak of a part through its pot. */
 function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
@@ -147,7 +159,12 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
   const hasFat = draft.lines.some(({ food }) => isFat(food))
   const namedIn = (text: string) => {
     const plain = new Set(normaliseName(text).split(' '))
-    return every.filter((at) => wordsOfLine[at]!.some((word) => plain.has(word)))
+    const traits = CALLED.filter(([word]) => plain.has(word)).map(([, trait]) => trait)
+    return every.filter(
+      (at) =>
+        wordsOfLine[at]!.some((word) => plain.has(word)) ||
+        traits.some((trait) => foodIs(draft.lines[at]!.food, trait)),
+    )
   }
   for (const clause of clauses) {
     // A clause that says nothing of its own goes on with the pot that is hot.

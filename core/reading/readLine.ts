@@ -68,7 +68,7 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?tops?|(?:scattered |sprinkled )?on top(?=\W*$))\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?tops?|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
     'finish',
   ],
   [
@@ -126,6 +126,10 @@ function plainLine(raw: string): string {
     .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
     .replace(/\s+more or less\b/gi, '')
+    // "Hot water (80C)": how hot it is, is no amount.
+    .replace(/\s*\((?:about |approx\.? |at )?\d{2,3}\s*°?\s?[CF]\)/g, '')
+    .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
+    .replace(/;$/, '')
     // "Ground pork, not too lean" is the usual one.
     .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')
     .replace(/\s+/g, ' ')
@@ -216,6 +220,11 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
         return ''
       },
     )
+    // "Chicken cooked tikka style & diced".
+    .replace(/\s+((?:cooked|marinated|prepared|done)\s+(?:\p{L}+\s+){0,3}style\b.*)$/iu, (_, how: string) => {
+      prep.push(how.trim())
+      return ''
+    })
     // "Chuck in 5 mm dice": how it is cut, behind the name.
     .replace(
       /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks)$/i,

@@ -174,8 +174,11 @@ export function titleEnd(text: string): number | null {
   // "Half moons" are a shape.
   const leading =
     STARTS_WITH_AMOUNT.test(text) && read.measures.length > 0 && !/^half[- ]?moons?\b/i.test(text)
+  const inBracket =
+    cut !== null && text.slice(0, cut.index).split('(').length > text.slice(0, cut.index).split(')').length
   if (
     cut &&
+    !inBracket &&
     cut.index > 3 &&
     !leading &&
     cut.index < 90 &&

@@ -17,7 +17,7 @@ const ABOUT = String.raw`(?:about |abt\.? |approx(?:imately|\.)? |around |roughl
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
-export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|piroz?s?h?ki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b)`
+export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|piroz?s?h?ki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
@@ -33,7 +33,7 @@ const forBracket = new RegExp(String.raw`\((?:serves|feeds|for)\s+${N}\)`, 'iu')
 const MAX_EATERS = 12
 const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
-const servingSize = new RegExp(String.raw`\bserving size\s*:?\s*${N}(?!\s*(?:g|kg|ml|oz)\b)`, 'iu')
+const servingSize = new RegExp(String.raw`\bserving(?: size)?\s*[:=]\s*${N}(?!\s*(?:g|kg|ml|oz)\b)`, 'iu')
 const perPerson = new RegExp(
   String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|head|portion)|each person|a head|each(?=\W*$))\b`,
   'iu',
@@ -171,9 +171,11 @@ export function titleYields(title: string): Yields | null {
   const eaters = FOR_AT_END.exec(withDigits(title))
   const said = readYields(title)
   const found =
-    said || !eaters || Number(eaters[1]) > MAX_EATERS
+    said || !eaters
       ? said
-      : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
+      : Number(eaters[1]) > MAX_EATERS
+        ? { pieces: Number(eaters[1]), servings: null, perServing: null, whole: false, rest: '' }
+        : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
   const bare = found?.pieces ? null : (inTitle.exec(title)?.[1] ?? atTitleEnd.exec(title)?.[2])
   if (!bare || found?.servings) return found
   return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: count(bare) }

@@ -11,7 +11,7 @@ const lastIndex = (text: string, pattern: RegExp) =>
 const IN_TINS =
   /\bline (?:the |a |an |each )?(?:\d+ )?(?:\p{L}+ )?(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
 const DRAWN_UP =
-  /\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b/i
+  /\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
 
 /** The shape that the title, else the method, speaks of; null when neither does. */
 export function readShape(title: string, method: string): Shape | null {
@@ -31,7 +31,7 @@ export function readShape(title: string, method: string): Shape | null {
   // Hand pies are folded, and some are baked in tins under a lid. Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
   if ((!named || named.shape === 'half-moon') && /\bpies\b/i.test(own) && IN_TINS.test(method))
     return 'lidded-pie'
-  if (named?.shape === 'half-moon' && /\bdumplings?\b/i.test(own) && DRAWN_UP.test(method)) return 'bun'
+  if (named?.shape === 'half-moon' && /\bdumplings?\b/i.test(title) && DRAWN_UP.test(method)) return 'bun'
   if (named) return named.shape
   if (made) return made
   // One pie has a lid; pies are closed in the hand.

@@ -310,8 +310,25 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
     if (!before.measures.length || !behind.measures.length) continue
     const known = matchFood(before.name, foods)
     // "Four potatoes boiled half a cup of peas": how it is prepared may stand between.
-    if (!known?.leftOver.every((word) => PREPARATION.test(word)) || !matchFood(behind.name, foods)) continue
+    // Two amounts with units and short names between are two, whatever the larder knows.
+    const told = [before, behind].every(
+      ({ measures, name }) =>
+        measures[0]![0]!.unitId &&
+        name.split(' ').length <= 3 &&
+        /^(?!(?:plus|and|or|to|more|extra|of)\b)\p{L}{3}.*(?<!\b(?:or|and|plus|to))$/iu.test(name),
+    )
+    if (!known?.leftOver.every((word) => PREPARATION.test(word)) || !matchFood(behind.name, foods)) {
+      if (!told) continue
+    }
     return [{ text: left, told: '' }, ...splitLine(right, foods)]
   }
-  return null
+  // "1 tbsp oil salt water to make a medium dough": what nobody measures follows bare.
+  const bare = BARE_TAIL.exec(raw)
+  if (!bare || !readLine(bare[1]!).measures.length || matchFood(readLine(raw).name, foods)?.how === 'exact')
+    return null
+  const names = bare[2]!.split(/\s+/)
+  return both([bare[1]!, ...names.slice(0, -1), `${names.at(-1)!}${bare[3] ?? ' as required'}`])
 }
+
+const BARE_TAIL =
+  /^(.*\b(?:oil|butter|ghee|flour|atta|maida|yeast|sugar))\s+((?:salt|pepper|water)(?:\s+(?:salt|pepper|water))*)(\s+(?:to|as|for|enough)\b.*)?$/i

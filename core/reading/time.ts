@@ -87,7 +87,7 @@ const HEAT_LINE = new RegExp(
   'iu',
 )
 const TIME_LINE =
-  /^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:mins?|minutes|hours?)\b(?!\s+(?:steak|rice|noodles))/i
+  /^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:mins?|minutes|hours?|hrs?|h)\b(?!\s+(?:steak|rice|noodles))/i
 
 /** "180 / 25 mins", "200C 15 min", "air fryer 180, 12 mins": heat and time without a verb. */
 export const isHeatLine = (text: string): boolean => HEAT_LINE.test(text.replace(ISH, '$1'))

@@ -82,6 +82,7 @@ export const UNITS: readonly Unit[] = [
       'tbsps',
       'tbsp.',
       'tbs',
+      'tb',
       'tblsp',
       'tblsps',
       'tblspn',

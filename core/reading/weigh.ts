@@ -242,7 +242,12 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
   }
   const u = food.unitGrams
   const fromContainer = read.prep.includes('from a container')
-  if (u.drained && fromContainer && !/\bundrained|with (?:its|their) (?:juice|liquid)/.test(words)) {
+  // A pouch of what is cooked ready has nothing to drain.
+  if (
+    u.drained &&
+    fromContainer &&
+    !/\bpouch|ready[- ]cooked|\bundrained|with (?:its|their) (?:juice|liquid)/.test(words)
+  ) {
     if (/drained|rinsed/.test(words)) {
       scale(u.drained)
       weighed.notes.push(
