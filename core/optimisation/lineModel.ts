@@ -58,6 +58,8 @@ export const CRAFT_RANGE = {
   // A bought wrapper is as large and thick as it is; a bought pastry can be rolled thinner.
   wrapper: [1, 1],
   pastry: [0.72, 1.1],
+  // Thin sheets are stretched already: there can be a layer less, and no thinner ones.
+  sheets: [0.7, 1.05],
 } as const satisfies Record<string, readonly [number, number]>
 
 /** What holds even where a cook would go further than most: a filling without its onion is another filling. */
@@ -72,6 +74,7 @@ const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
   CRAFT_RANGE.grease,
   CRAFT_RANGE.top,
   CRAFT_RANGE.wrapper,
+  CRAFT_RANGE.sheets,
 ])
 
 const SEASONING_FOODS = new Set(
@@ -120,7 +123,11 @@ function craftRange(
     case 'shell':
       if (food.id === 'water' || foodIs(food, 'flour')) return null
       if (foodIs(food, 'bought-dough'))
-        return food.group === 'wrapper' ? CRAFT_RANGE.wrapper : CRAFT_RANGE.pastry
+        return food.group === 'wrapper'
+          ? CRAFT_RANGE.wrapper
+          : family === 'stretched'
+            ? CRAFT_RANGE.sheets
+            : CRAFT_RANGE.pastry
       if (isFat(food)) return CRAFT_RANGE.doughFat
       if (foodIs(food, 'sugar')) return keto ? CRAFT_RANGE.starchOut : CRAFT_RANGE.doughSweet
       return foodIs(food, 'egg') ? CRAFT_RANGE.binder : CRAFT_RANGE.doughRest

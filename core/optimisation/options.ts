@@ -16,7 +16,7 @@ import { formulaIdOf } from '../substitution/formulas'
 import { leverOfSwap, type LeverName } from '../substitution/levers'
 import { likenessOfMix } from '../substitution/likeness'
 import { batchLimit, targetPerGram, type PerGram } from './figures'
-import { breaks, HAVE, type AskedLine, type Question } from './question'
+import { breaks, CRAFT, HAVE, type AskedLine, type Question } from './question'
 
 /** What the parts of the distance weigh beside one percent of the recipe's weight moved. Our own choice. */
 export const SWAP_COST = 4
@@ -136,6 +136,13 @@ function unasked(foods: readonly Food[], { kept, had }: Question): Pick<Candidat
   }
 }
 
+/** What stands in for meat, milk and egg where these are left out. */
+const IMITATIONS = new Set(
+  'plant-meat plant-cheese plant-milk plant-cream plant-yogurt plant-egg soy-food textured-protein'.split(
+    ' ',
+  ),
+)
+
 /** The swaps that are tried for a line: none for one that may stay and cannot help. */
 export function optionsFor({ part, line, food, grams }: AskedLine, question: Question): Candidate[] {
   const { recipe, reference, wishes, without, present, locked, targets, totalGrams, family, purposes } =
@@ -161,6 +168,9 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
     const parts = optionParts(swap, food, reference.foods)
     if (!parts?.every((own) => (anything || !toBuy(own.food, present).length) && !breaks(own.food, question)))
       return []
+    // Nobody puts tofu for ricotta or plant strips for bacon where the animal food may stay.
+    const imitates = food.origins.length > 0 && parts.some((own) => IMITATIONS.has(own.food.group))
+    if (!broken && imitates && !without.has(CRAFT)) return []
     // What may stay is turned over only in ways that cooks take for what is asked.
     const lever = leverOfSwap(
       part.kind,

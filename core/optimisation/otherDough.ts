@@ -29,6 +29,8 @@ const MAX_DOUGHS = 5
 /** A dough that was whole-grain and is so no longer. Our own choice. */
 const WHOLE = ['whole-grain']
 const LESS_WHOLE_COST = 8
+/** With less flour than this share of its weight a dough is of what the flour binds. Our own choice. */
+const MIN_FLOUR_SHARE = 0.22
 /** A dough that has to be made where it was bought. Our own choice. */
 const MAKE_COST = 12
 
@@ -71,6 +73,8 @@ export function otherDoughs(context: Context): OtherDough[] {
     ({ part, line }) => part.kind === 'shell' && wishes.locks.lineIds.includes(line.id),
   )
   if ((!dough.ready && dough.flourGrams <= 0) || lockedDough) return []
+  // Of mashed potato or curd with a little flour that binds it, only the flour is another.
+  if (!dough.ready && dough.flourGrams < MIN_FLOUR_SHARE * dough.grams) return []
   const { weights, locks } = wishes
   const breaks = (food: Food, diets: readonly Diet[]) =>
     diets.some((diet) => foodAgainstDiet(food, diet).breaks.length > 0)
