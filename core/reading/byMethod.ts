@@ -111,7 +111,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         // Six eggs are what is eaten; of them a little is brushed on.
         (item.line.grams ?? 0) > MOST_BRUSHED_GRAMS ||
         (dough && food.group !== 'egg') ||
-        !(fat || /^(?:egg|egg-yolk|milk|plant-milk|seed|sweetener)$/.test(food.group)) ||
+        !(fat || /^(?:egg|egg-yolk|egg-white|milk|plant-milk|seed|sweetener)$/.test(food.group)) ||
         draft.lines.length < 2
       )
         continue
@@ -119,13 +119,15 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         `\\b${food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|sweetener)$/.test(food.group) ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
+      const beaten = food.group === 'egg' && read.prep.some((one) => /beaten/i.test(one))
       const named = brushing.some(({ text }) => {
         const at = BRUSHES.exec(text)!.index
-        return word.test(text.slice(at, at + 60))
+        return word.test(text.slice(at, at + 60)) || (beaten && GLAZES.test(text))
       })
       if (!named) continue
       const used = clauses.some(
-        ({ about, text }) => about === draft && word.test(text) && !BRUSHES.test(text),
+        ({ about, text }) =>
+          about === draft && word.test(text.replace(/\bboiled eggs?\b/gi, '')) && !BRUSHES.test(text),
       )
       const there = drafts.some(
         (one) => one.kind === 'finish' && one.lines.some((other) => other.food?.group === food.group),
@@ -165,6 +167,8 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
 
 const BRUSHES =
   /\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/i
+/** "Glaze.", and the list has one beaten egg. */
+const GLAZES = /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?\W*$/i
 const MIXES = /\b(?:mix|beat|stir|combine|whisk|blend)\b/i
 
 /** "Salt the cabbage and squeeze it": what the method presses out. */

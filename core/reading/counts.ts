@@ -70,7 +70,7 @@ const ONE_PIE = /\bpie\b/i
 const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan)\b/i
 /** Two rounds make one piece. */
 const PAIRS =
-  /\b(?:top|cover)\b[^.]{0,20}\bwith the (?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
+  /\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
 const BARE_BALLS = new RegExp(
   String.raw`^\W*${N}\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?${SIZE}(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)\b`,
   'iu',

@@ -172,7 +172,9 @@ export const isMass = (measure: Measure) =>
 /** Every way in which the beginning of a text states its amount, and what is left of the text. */
 export function readMeasures(text: string): { measures: Measure[]; rest: string; container: boolean } {
   const containers = readContainers(text)
-  if (containers) return { measures: [containers.measure], rest: containers.rest, container: true }
+  // "4 x 120 g salmon fillets" come out of no can.
+  if (containers)
+    return { measures: [containers.measure], rest: containers.rest, container: CONTAINER_WORD.test(text) }
   const first = readMeasure(text)
   if (!first) return { measures: [], rest: text, container: false }
   const measures: Measure[] = [first.measure]

@@ -180,7 +180,12 @@ const CHOOSES =
 /** "Koo chai (garlic chives)", "firm, waxy potato": where the name says nothing, what stands behind it may. */
 function namedBehind(read: ReadLine, foods: Foods) {
   for (const word of read.prep) {
-    if (!/^\p{L}+(?:[ -]\p{L}+){0,3}$/u.test(word)) continue
+    if (
+      !/^(?!(?:with|without|not|no|or|and|from|for|in|of|plus|contains?)\b)\p{L}+(?:[ -]\p{L}+){0,3}$/iu.test(
+        word,
+      )
+    )
+      continue
     const match = matchFood(readLine(word).name, foods)
     if (match?.how === 'exact') return match
   }

@@ -48,7 +48,7 @@ const SOME =
   /^(?:(?:just )?a (?:little|bit|touch|tiny bit)(?: bit)?(?: of)?(?! (?:less|more) than)|bit of|some|plenty of|lots of|enough|any amount of|as much)\s+(?=\p{L})/iu
 /** What a dough's water is to do, in the words of the line. */
 const WANTED =
-  /\b(?:(?:just )?enough(?: \p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough|an? (?:\p{L}+[ -]){0,2}dough|(?:firm|stiff|soft|smooth|medium|semi|tight|pliable)[\p{L} -]* dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
+  /\b(?:(?:just )?enough(?: (?!water|milk|liquid|stock|yogurt|yoghurt|curd|buttermilk)\p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough|an? (?:\p{L}+[ -]){0,2}dough|(?:firm|stiff|soft|smooth|medium|semi|tight|pliable)[\p{L} -]* dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
 
 /** "juice of half a lemon" is an amount of lemon juice. */
 const CITRUS = new RegExp(
@@ -68,7 +68,7 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?tops?|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
     'finish',
   ],
   [
@@ -125,6 +125,9 @@ function plainLine(raw: string): string {
     .replace(/[“”″]/g, '"')
     .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
+    // A mixture named after its number: none of it is counted.
+    .replace(/^(?:7|seven)[- ]spices?\b/i, 'baharat')
+    .replace(/\bGF\b(?= ?\p{L})/gu, 'gluten-free')
     .replace(/\s+more or less\b/gi, '')
     // "Hot water (80C)": how hot it is, is no amount.
     .replace(/\s*\((?:about |approx\.? |at )?\d{2,3}\s*°?\s?[CF]\)/g, '')
@@ -297,7 +300,10 @@ function takeApart(raw: string): ReadLine {
   const wanted = WANTED.exec(text)?.[0] ?? ''
   if (wanted && !readNumber(text)) {
     unmeasured ??= 'as required'
-    text = text.replace(WANTED, '').trim()
+    text = text
+      .replace(WANTED, '')
+      .trim()
+      .replace(/^(?:just )?(?:enough|some)\s+(?=\p{L})/iu, '')
   }
   if (!unmeasured && SOME.test(text) && !readNumber(text.replace(SOME, ''))) {
     unmeasured = 'as required'

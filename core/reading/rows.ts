@@ -47,7 +47,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     )
   )
     return true
-  if (text.length <= MAX_ROW_CHARACTERS && amountsBehind(text.split(/,|;/), foods) >= 2) return false
+  if (text.length <= MAX_ROW_CHARACTERS && amountsBehind(text.split(/,|;|\s\/\s/), foods) >= 2) return false
   const words = wordsOf(text)
   if (
     STARTS_WITH_AMOUNT.test(text) &&

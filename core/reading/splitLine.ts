@@ -194,7 +194,7 @@ const print = (measure: Measure, share: number) =>
 
 /** What a line says at its end that all of it is for: "egg yolk + splash of milk for brushing". */
 export const FOR_ALL =
-  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?tops?|(?:scattered |sprinkled )?on top)$/i
+  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
 
 /** One amount for several foods: each gets an equal share, and it is said. */
 function shareOut(raw: string, names: readonly string[]): LinePart[] {
@@ -226,6 +226,10 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
 })
 
 function takeApart(raw: string, foods: Foods): readonly LinePart[] {
+  // "flour 3 cup / yogurt 1 cup / oil half cup": amounts behind, and a stroke between.
+  const strokes = raw.length <= MAX_ROW_CHARACTERS ? raw.split(/\s+\/\s+/) : []
+  if (strokes.length > 2 && strokes.filter((piece) => readLine(piece).measures.length).length > 1)
+    return strokes.flatMap((piece) => splitLine(piece, foods))
   const citrus =
     /^((?:finely )?(?:grated )?)(?:zest (?:and|&|\+) juice|juice (?:and|&|\+) zest|rind (?:and|&|\+) juice) of (.+)$/i.exec(
       raw.trim(),
@@ -237,6 +241,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
   const ratio = RATIO.exec(raw)
   if (ratio) return both([ratio[1]!, ratio[2]!])
+  if (/^salt (?:and |& )?(?:black )?pepper$/i.test(raw.trim())) return both(['salt', 'black pepper'])
   const seasoning = SEASONING.exec(raw)
   const behindSeasoning = seasoning?.[3]!.replace(/^\s*,\s*/, '').trim() ?? ''
   if (seasoning && !/[,;]|\band\b|&/.test(behindSeasoning)) {
