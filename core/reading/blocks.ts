@@ -200,6 +200,12 @@ export function fillWithTopping(drafts: Draft[], notes: RecipeNote[]): void {
   )
   if (!topping) return
   topping.kind = 'filling'
+  // "Egg yolk for the edges" is brushed on all the same.
+  const brushed = topping.lines.filter(({ read }) => read.purpose === 'finish')
+  if (brushed.length && brushed.length < topping.lines.length) {
+    topping.lines = topping.lines.filter((item) => !brushed.includes(item))
+    drafts.push(newDraft('finish', { lines: brushed }))
+  }
   notes.push({
     code: 'topping-fills',
     level: 'check',

@@ -116,7 +116,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       )
         continue
       const word = new RegExp(
-        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|sweetener)$/.test(food.group) ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : food.group === 'seed' ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       const beaten = food.group === 'egg' && read.prep.some((one) => /beaten/i.test(one))

@@ -59,7 +59,7 @@ const RESULT =
   /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})/i
 /** "Each sheet in 2 → 4 rectangles": what comes of it stands behind the arrow. */
 const ARROW = new RegExp(
-  String.raw`(?:→|->|=>|=)\s*(?:about )?(\d{1,3})\s+(?:\p{L}+ )?(?:rectangles?|strips?|${PIECES})`,
+  String.raw`(?:→|->|=>|=)\s*(?:about )?(\d{1,3})(?:\s+(?:\p{L}+ )?(?:rectangles?|strips?|${PIECES})|(?:\s*[-–]\s*\d{1,3})?\W*$)`,
   'iu',
 )
 /** "Line 6 individual tins": each tin is a piece. */

@@ -226,7 +226,14 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       }
       return
     }
-    if (isAboutKeeping(text)) return remark(row, text)
+    if (isAboutKeeping(text) || /^(?:no|without) \p{L}+(?: \p{L}+)?\W*$/iu.test(text))
+      return remark(row, text)
+    // "36 pcs, 7 cm, 14 g dough + 11 g filling each".
+    const each = /^\W*(\d{1,3})\s*(?:pcs|pieces|nos)\b.*\b(?:dough|filling|each)\b/i.exec(text)
+    if (each) {
+      out.counts.push({ pieces: Number(each[1]), servings: null, perServing: null, text })
+      return step(row, text)
+    }
     if (saysNothing(text).nutrition === 'line' && !matchedIngredient(text, foods)) return is(row, 'left-out')
     // "I take 3 glasses of flour, half a glass of oil": told, and a list all the same.
     if (bare !== text && mode !== 'method' && /^(?:i|we|you)\b/i.test(text) && inlineList(bare, foods))
@@ -303,6 +310,12 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     if (whole?.isTold && out.sections.some((one) => one.items.length)) return step(row, text)
     if (whole && mode !== 'method') {
       if (whole.kind) out.times.push({ kind: whole.kind, minutes: whole.minutes, text })
+      return is(row, 'left-out')
+    }
+    // "40 min" by itself above the work is how long all of it takes.
+    const alone = /^\W*(\d{1,3})\s*min\w*\W*$/i.exec(text)
+    if (alone && mode !== 'method' && !out.steps.length && !out.sections.some(({ items }) => items.length)) {
+      out.times.push({ kind: 'total', minutes: Number(alone[1]), text })
       return is(row, 'left-out')
     }
     if (/^[([].*[)\]]$/.test(text) && text.length < 60 && mode !== 'method' && readYields(text))

@@ -68,7 +68,7 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|paint(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
     'finish',
   ],
   [
@@ -160,7 +160,7 @@ function plainLine(raw: string): string {
 /** Takes brackets out of a rest: amounts go to the measures, remarks to the preparation, alternatives stay. */
 function withoutBrackets(text: string, measures: Measure[], prep: string[]): string {
   // A bracket that is not an amount is a remark on how the food is prepared.
-  const rest = text.replace(/[([]([^)\]]*)[)\]]/g, (_, inside: string) => {
+  const rest = text.replace(/[([]([^)\]]*)[)\]]/g, (_, inside: string, at: number) => {
     // "Tamari (or soy sauce)" allows either.
     if (/^or (?!so\b|more\b|less\b|to\b|as\b)\p{L}[^\d]{2,40}$/iu.test(inside.trim()))
       return ` ${inside.trim()} `
@@ -173,6 +173,9 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
       // "2 sheets pastry (each 320 g)": the weight is of one.
       const each = outer !== undefined && /\beach\b/i.test(piece)
       // "(1 kg, 600 g once peeled)": what is left of it goes in.
+      // "500 g cottage cheese drained overnight (~380 g)": what is left is what goes in.
+      if (dual && /\b(?:drained|squeezed|strained|pressed)\b[^(]*$/i.test(text.slice(0, at)))
+        measures.splice(0)
       if (dual && measures.length > 1 && /\b(?:prepared|once|peeled|trimmed|after)\b/i.test(piece))
         measures.splice(1)
       if (dual) measures.push(...dual.map((measure) => (each ? times(measure, outer) : measure)))

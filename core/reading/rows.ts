@@ -35,10 +35,13 @@ const listsMany = (text: string): boolean =>
 
 /** "Balls of about 40 g, flatten, fill". */
 const BALLS_OF = /^(?:balls|pieces|rounds|portions) of (?:about |around |roughly )?[\d¼½¾⅓⅔]/i
+/** "Boiled 3 min.": told of what was done. */
+const WAS_COOKED = /^(?:boiled|baked|fried|steamed|simmered|griddled)\s[^,]{0,40}?\d/i
 /** "Each sheet in 2": what is done with every one of them. */
 const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
 
 function tellsToDo(text: string, foods: Foods): boolean {
+  if (WAS_COOKED.test(text)) return true
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (
     isHeatOrTime(text) ||

@@ -13,11 +13,11 @@ export interface Yields {
   rest: string
 }
 
-const ABOUT = String.raw`(?:about |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
+const ABOUT = String.raw`(?:about |maybe |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
-export const PIECES = String.raw`(?:pieces?|pcs?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|piroz?s?h?ki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|boats?|ovals?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b)`
+export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|piroz?s?h?ki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|boats?|ovals?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
@@ -25,7 +25,7 @@ const makes = new RegExp(
   'iu',
 )
 const serves = new RegExp(
-  String.raw`(?<!\bfor )\b(?:serves|feeds|servings?|portions?)(?! size)\s*:?\s*${N}`,
+  String.raw`(?<!\bfor )\b(?:serves|served|feeds|servings?|portions?)(?! size)\s*:?\s*${N}`,
   'iu',
 )
 const forBracket = new RegExp(String.raw`\((?:serves|feeds|for)\s+${N}\)`, 'iu')
@@ -35,7 +35,7 @@ const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const servingSize = new RegExp(String.raw`\bserving(?: size)?\s*[:=]\s*${N}(?!\s*(?:g|kg|ml|oz)\b)`, 'iu')
 const perPerson = new RegExp(
-  String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|head|portion)|each person|a head|each(?=\W*$))\b`,
+  String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|serve|head|portion)|each person|a head|each(?=\W*$))\b`,
   'iu',
 )
 const eachServes = new RegExp(

@@ -136,9 +136,17 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   )
   // In a list without any amount one strange name may stand among known ones.
   const plainList = !amounts.some(Boolean) && own.length >= 3 && (strange?.split(' ').length ?? 0) <= 3
+  // "3 shallots, mushroom seasoning, pepper": so may one behind a first that has its amount.
+  const oneStrange =
+    own.length >= 3 &&
+    amounts[0] &&
+    !anyAmountLater &&
+    matches[0]?.how === 'exact' &&
+    matches.at(-1)?.how === 'exact' &&
+    (strange?.split(' ').length ?? 0) <= 2
   if (
     known < own.length &&
-    !(plainList && known === own.length - 1) &&
+    !((plainList || oneStrange) && known === own.length - 1) &&
     (!anyAmountLater || known < own.length - 1 || /^\S*\s*\S*\s*(?:more|extra)\b/i.test(strange ?? ''))
   )
     return null

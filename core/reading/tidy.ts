@@ -25,7 +25,7 @@ const PICTURES = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\ufe0f|\u200d
 const KEPT_PICTURES = /[©®™↔↕#*\d]/u
 const RULE = /^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2})$/
 const BULLET = /^(?:[-→*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
-const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:[.):]|\s-)\s+(?=\p{L})/iu
+const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=\p{L})/iu
 const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 
 /** Characters that look alike are made one, and what cannot be seen goes. */
@@ -92,6 +92,12 @@ function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
     STARTS_WITH_AMOUNT.test(second!)
   )
     return [`${first}: ${second}`]
+  // "16 units | 40 min", and a list with a word behind it, are rows of their own.
+  if (
+    named.some((cell) => /^\d{1,3}\s*(?:min\w*|h\w*)$/i.test(cell)) ||
+    (/,/.test(first!) && STARTS_WITH_AMOUNT.test(first!) && !STARTS_WITH_AMOUNT.test(second!))
+  )
+    return named
   const counts = named.slice(1).some((cell) => /^(?:serves|makes|yields?)\b/i.test(cell))
   if (
     amounts.length &&
@@ -237,6 +243,8 @@ function cutSentences(text: string): string[] {
     // Dots that trail off end nothing.
     if (mark === '.' && (text[at - 1] === '.' || text[at + 1] === '.')) continue
     if (mark !== '.' && mark !== '!' && mark !== '?' && mark !== ';') continue
+    // "Whey isolate?? (worked but tough), 1 egg": a doubt, and no end.
+    if (mark === '?' && /^\?*\s*\(/.test(text.slice(at + 1, at + 5))) continue
     const next = text[at + 1]
     if (
       next !== undefined &&
