@@ -15,7 +15,7 @@ test.describe('the table', () => {
     const plan = page.getByLabel('The table', { exact: true })
     await expect(plan.getByRole('row', { name: /Second oar 3 × vegan/ })).toBeVisible()
     await expect(plan.getByText('No choice of kinds is cheaper: proven.')).toBeVisible()
-    await plan.getByRole('button', { name: 'two doughs, two fillings' }).click()
+    await plan.getByRole('button', { name: 'two kinds: two doughs, two fillings' }).click()
     await expect(plan.getByRole('heading', { name: 'Leek and bacon buns, as it is' })).toBeVisible()
     await expect(plan.getByRole('heading', { name: 'Leek and bacon buns, vegan' })).toBeVisible()
     await expect(plan.getByText('marked by: crimped rim')).toBeVisible()

@@ -181,6 +181,7 @@ try {
       ['Stroke', ''],
       ['Bow', 'Vegan'],
       ['Cox', 'Gluten-free'],
+      ['Coach', 'High-protein'],
     ]) {
       await page.getByRole('button', { name: 'Add a guest' }).click()
       const at = (await page.getByLabel('Name').count()) - 1
@@ -188,7 +189,7 @@ try {
       await page.getByLabel('Name').nth(at).blur()
       if (diet) await page.getByLabel(`A diet for ${name}`).selectOption(diet)
     }
-    await page.getByRole('row', { name: /Cox/ }).waitFor()
+    await page.getByRole('row', { name: /Coach/ }).waitFor()
     await page.waitForTimeout(1500)
   })
   await shoot(

@@ -92,7 +92,7 @@ usePlaceKeys([
               Nothing for {{ seats.table.conflict.guestIds.map(nameOf).join(', ') }}:
               {{ seats.table.conflict.why }}.
             </p>
-            <p v-for="one in seats.table.conflict.fewer" :key="one.guestId">
+            <p v-for="one in seats.table.conflict.fewer" :key="one.guestId" class="no-print">
               <button type="button" class="opens" @click="seats.put(one.guestId, { pieces: one.pieces })">
                 {{ one.pieces }} {{ one.pieces === 1 ? 'piece' : 'pieces' }} for
                 {{ nameOf(one.guestId) }} could be made to fit: make it so
@@ -162,8 +162,12 @@ usePlaceKeys([
   display: grid;
   gap: 1rem;
   align-content: start;
+  min-width: 0;
   padding: 1rem 1.25rem 2rem;
   background: var(--sheet);
+}
+.plan > * {
+  min-width: 0;
 }
 .row {
   display: flex;

@@ -78,5 +78,11 @@ const whose = (id: string) =>
     break-inside: avoid;
     font-size: 1.3rem;
   }
+  .card h3 {
+    font-size: 1.6rem;
+  }
+  .card .small {
+    font-size: 1.1rem;
+  }
 }
 </style>

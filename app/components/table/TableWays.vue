@@ -66,19 +66,22 @@ function gives({ givesUp }: Option) {
           <tr v-for="option in options" :key="`${option.kinds} ${option.doughs} ${option.fillings}`">
             <th scope="row">
               <button type="button" :aria-pressed="chosen(option)" @click="choose(option)">
-                {{ count(option.doughs, 'dough') }}, {{ count(option.fillings, 'filling') }}
+                {{ count(option.kinds, 'kind') }}: {{ count(option.doughs, 'dough') }},
+                {{ count(option.fillings, 'filling') }}
               </button>
               <span v-if="isNow(option)" class="small soft">as set now</span>
             </th>
-            <td class="text">{{ made(option) }}</td>
-            <td>
-              {{ option.handsMinutes }} min<span v-if="option.extraMinutes" class="small soft">
-                (+{{ option.extraMinutes }})</span
+            <td class="text" data-label="Kinds">{{ made(option) }}</td>
+            <td data-label="Hands">
+              <span
+                >{{ option.handsMinutes }} min<span v-if="option.extraMinutes" class="small soft">
+                  (+{{ option.extraMinutes }})</span
+                ></span
               >
             </td>
-            <td v-if="priced">{{ costOf(option) }}</td>
-            <td>{{ (option.distance / Math.max(pieces, 1)).toFixed(0) }}</td>
-            <td class="text small">
+            <td v-if="priced" data-label="Costs">{{ costOf(option) }}</td>
+            <td data-label="Change a piece">{{ (option.distance / Math.max(pieces, 1)).toFixed(0) }}</td>
+            <td class="text small" data-label="Who goes without">
               <ul v-if="option.givesUp.length">
                 <li v-for="text in gives(option)" :key="text">{{ text }}</li>
               </ul>
@@ -118,5 +121,30 @@ caption,
 .ways button[aria-pressed='true'] {
   border-color: var(--beet);
   background: var(--beet-tint);
+}
+@media (max-width: 600px) {
+  .ways thead {
+    display: none;
+  }
+  .ways tr {
+    display: grid;
+    gap: 0.2rem;
+    padding: 0.5rem 0;
+    border-top: 1px solid var(--rule);
+  }
+  .ways :is(th, td) {
+    display: grid;
+    grid-template-columns: 9rem minmax(0, 1fr);
+    padding: 0;
+    border: 0;
+    text-align: left;
+  }
+  .ways th {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .ways td::before {
+    color: var(--ink-soft);
+    content: attr(data-label);
+  }
 }
 </style>
