@@ -1,6 +1,6 @@
 import { foodIs } from '../food/groups'
 import type { RecipeNote } from '../recipe/document'
-import { MAX_PIECES, type Shape } from '../recipe/vocabulary'
+import { MAX_PIECES, PART_NAMES, type Shape } from '../recipe/vocabulary'
 import { timesWeights } from '../recipe/scale'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'
@@ -392,6 +392,8 @@ export function timesPieces(drafts: readonly Draft[], pieces: number, notes: Rec
       for (const { line } of draft.lines) {
         if (line.grams === null || !LINE_PER_PIECE.test(line.raw)) continue
         Object.assign(line, timesWeights(line, pieces))
+        // It is for all now, and no word of it says otherwise.
+        line.prep = line.prep.filter((word) => !LINE_PER_PIECE.test(word))
         line.notes.push({
           code: 'per-piece',
           level: 'check',
@@ -406,6 +408,8 @@ export function timesPieces(drafts: readonly Draft[], pieces: number, notes: Rec
       level: 'check',
       text: `${draft.name}: the amounts were taken for one piece, and ${pieces} times that for all`,
     })
+    // They are for all now, and the name says so.
+    draft.name = draft.name.replace(PER_PIECE, '').trim() || PART_NAMES[draft.kind]
   }
 }
 /** "1 tsp ghee per paratha", "a small knob of butter each"; not "2 onions, 100 g each", nor "½ tsp each salt and pepper". */

@@ -75,7 +75,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'pan',
-    /^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
+    /^(?:for )?(?:the )?(?:frying )?pan$|^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
   ],
   [
     'component',

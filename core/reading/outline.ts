@@ -366,9 +366,13 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
           })
     if (heading && mode === 'method' && !['method', 'remarks', 'noise'].includes(heading.kind)) {
       // Inside the method a part's name leads its steps, unless lines with amounts follow.
-      const lines = heading.rest
-        ? inlineList(heading.rest, foods)
-        : next === 'amount' && !isStep(rows[index + 1]!.text, foods)
+      // A numbered step is a step, whatever it lists.
+      const isNumbered = explicitMethod && row.number !== null
+      const lines = isNumbered
+        ? false
+        : heading.rest
+          ? inlineList(heading.rest, foods)
+          : next === 'amount' && !isStep(rows[index + 1]!.text, foods)
       if (!lines && !(heading.kind === 'ingredients')) {
         emptyHeading()
         under = heading.name
