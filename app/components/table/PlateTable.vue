@@ -10,7 +10,7 @@ const madeFor = (id: string) => kindOf(id).madeFor.join(', ') || 'as it is'
 </script>
 
 <template>
-  <div class="wide">
+  <div class="ruled-wide">
     <table class="ruled plates">
       <caption class="soft small">
         On each plate, dip and all
@@ -64,18 +64,8 @@ const madeFor = (id: string) => kindOf(id).madeFor.join(', ') || 'as it is'
 </template>
 
 <style scoped>
-.wide {
-  overflow-x: auto;
-}
-td:not(.text) {
-  white-space: nowrap;
-}
 td.small {
   min-width: 15rem;
-}
-caption,
-.plates :is(th, td).text {
-  text-align: left;
 }
 .own {
   display: block;

@@ -47,7 +47,7 @@ function gives({ givesUp }: Option) {
 
 <template>
   <div>
-    <div class="wide">
+    <div class="ruled-wide">
       <table class="ruled ways">
         <caption class="soft small">
           Ways to set it
@@ -98,17 +98,6 @@ function gives({ givesUp }: Option) {
 </template>
 
 <style scoped>
-.wide {
-  overflow-x: auto;
-}
-td:not(.text) {
-  white-space: nowrap;
-}
-caption,
-.text,
-.ways :is(th, td).text {
-  text-align: left;
-}
 .ways button[aria-pressed] {
   padding: 0.2rem 0.6rem;
   border: 1px solid var(--rule-strong);
