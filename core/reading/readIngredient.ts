@@ -192,8 +192,13 @@ function namedBehind(read: ReadLine, foods: Foods) {
   return null
 }
 
+/** "80 g dried lentils, cooked": weighed dry, and cooked afterwards. */
+const COOKED_HERE = /^(?:cooked|boiled|mashed|simmered|soaked and cooked)\b/i
+const WEIGHED_DRY = /\b(?:dried|dry|uncooked)\b/i
+
 function matchWithPrep(read: ReadLine, foods: Foods) {
-  const prep = read.prep.filter((word) => word !== 'from a container')
+  const dry = WEIGHED_DRY.test(read.name)
+  const prep = read.prep.filter((word) => word !== 'from a container' && !(dry && COOKED_HERE.test(word)))
   // "Minced beef, 30 % fat, raw" may be a name as a whole.
   const whole =
     prep.length && !prep.some((word) => /^soaked/i.test(word))
@@ -224,7 +229,7 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
     if (closer?.how === 'exact' && closer.food.group === plain!.food.group) return closer
   }
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
-  for (const word of read.prep) {
+  for (const word of prep) {
     if (
       !/^(?:dried|dry|canned|tinned|jarred|cooked|leftover|hard[- ]boiled|boiled|mashed|frozen|minced|ground|smoked|pickled|strained|grated|unsalted|raw|fresh)\b/i.test(
         word,
