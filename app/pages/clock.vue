@@ -39,6 +39,8 @@ const task = computed(() => shown.value?.find(({ id }) => id === selected.value)
 const onBench = computed(
   () =>
     bench.recipe &&
+    // What a table made of it is on the dinner already.
+    !clock.sentBy(bench.slot.id ?? bench.recipe.title) &&
     !clock.dinner.dishes.some(({ recipe, recipeId }) =>
       bench.slot.id ? recipeId === bench.slot.id : recipe.title === bench.recipe!.title,
     ),
