@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { coversOf, MAX_CANDIDATES, type Candidate, type CoverQuestion } from './cover'
+import { coversOf, coversSeating, MAX_CANDIDATES, type Candidate, type CoverQuestion } from './cover'
 
 const LIKES = 3
 
@@ -120,6 +120,32 @@ describe('the covers of a table', () => {
     const kinds = (pieces: number[]) => coversOf(of([disliked, liked], { pieces }))[0]!.open.length
     expect(kinds([2, 2])).toBe(1)
     expect(kinds([2, 9])).toBe(2)
+  })
+
+  it('feeds as many as four kinds can, where five would be needed', () => {
+    const only = (seat: number) =>
+      candidate({
+        dough: 0,
+        filling: 0,
+        suits: [0, 1, 2, 3, 4].map((one) => one === seat),
+        eatCost: [0, 0, 0, 0, 0],
+        liked: [true, true, true, true, true],
+      })
+    const all = [0, 1, 2, 3, 4].map(only)
+    const questionFor = (seats: readonly number[]) =>
+      of(
+        all.map((one) => ({
+          ...one,
+          suits: seats.map((seat) => one.suits[seat]!),
+          eatCost: seats.map(() => 0),
+          liked: seats.map(() => true),
+        })),
+        { pieces: seats.map(() => 2) },
+      )
+    const { covers, seated } = coversSeating([0, 1, 2, 3, 4], questionFor)
+    expect(seated).toHaveLength(4)
+    expect(covers[0]!.open).toHaveLength(4)
+    expect(coversSeating([], questionFor)).toEqual({ covers: [], seated: [] })
   })
 
   it('takes no more candidates than it can weigh', () => {

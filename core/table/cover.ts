@@ -134,3 +134,25 @@ export function coversOf(question: CoverQuestion): Cover[] {
   }
   return [...best.values()].sort((a, b) => a.cost - b.cost || a.open.length - b.open.length)
 }
+
+/**
+ * The covers for as many of some guests as four kinds can feed: whom fewest candidates suit is left out, one by one,
+ * until there is one.
+ *
+ * @param seats numbers of the guests
+ * @param questionFor the question for some of them, its guests in their order
+ */
+export function coversSeating(
+  seats: readonly number[],
+  questionFor: (seats: readonly number[]) => CoverQuestion,
+): { covers: Cover[]; seated: number[] } {
+  const seated = [...seats]
+  while (seated.length) {
+    const question = questionFor(seated)
+    const covers = coversOf(question)
+    if (covers.length) return { covers, seated }
+    const suiting = seated.map((_, n) => question.candidates.filter(({ suits }) => suits[n]).length)
+    seated.splice(suiting.indexOf(Math.min(...suiting)), 1)
+  }
+  return { covers: [], seated }
+}

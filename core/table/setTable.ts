@@ -8,7 +8,7 @@ import { scaleRecipe } from '../recipe/scale'
 import { heldBy, marksOf, type Mark } from '../tray/apart'
 import type { ReferenceData } from '../tables/referenceData'
 import { candidatesFor, fewerPieces, foodsIn, keyOf } from './candidates'
-import { coversOf, type Candidate, type Cover, type CoverQuestion } from './cover'
+import { coversSeating, type Candidate, type Cover, type CoverQuestion } from './cover'
 import { dishesOf, type TableDish } from './dishes'
 import type { Guest } from './guest'
 import { Fits } from './fits'
@@ -137,24 +137,22 @@ export function setTable(
   const against = guests.map((guest) => made.map((_, at) => fits.against(guest, at)))
   const nothing = guests.map((_, seat) => against[seat]!.every((one) => one.reasons.length > 0))
   // Nobody goes hungry for a preference: where nothing suits, what goes least against it is passed over.
-  const seated = guests.flatMap((guest, seat) =>
+  const hungry = guests.flatMap((guest, seat) =>
     !nothing[seat] || guest.strength === 'preference' ? [seat] : [],
   )
-  const without = guests.filter((_, seat) => !seated.includes(seat))
-  const pieces = seated.map((seat) => guests[seat]!.pieces)
   const total = Math.max(
     1,
-    pieces.reduce((sum, one) => sum + one, 0),
+    hungry.reduce((sum, seat) => sum + guests[seat]!.pieces, 0),
   )
   const work = made.map((one) => handworkOf(one.recipe, total, reference, times) ?? NO_HANDWORK)
   const likes = made.map((one) => foodsIn(one.recipe))
-  const question: CoverQuestion = {
+  const questionFor = (seats: readonly number[]): CoverQuestion => ({
     candidates: made.map((one, at): Candidate => ({
       dough: one.dough,
       filling: one.filling,
-      suits: seated.map((seat) => nothing[seat]! || !against[seat]![at]!.reasons.length),
+      suits: seats.map((seat) => nothing[seat]! || !against[seat]![at]!.reasons.length),
       openCost: work[at]!.pieces.fixed + cleaningMinutes(times),
-      eatCost: seated.map(
+      eatCost: seats.map(
         (seat) =>
           one.distance * DISTANCE_MINUTES +
           work[at]!.dough.perPiece +
@@ -162,17 +160,18 @@ export function setTable(
           work[at]!.pieces.perPiece +
           (nothing[seat] ? PASSED_OVER_MINUTES * against[seat]![at]!.weight : 0),
       ),
-      liked: seated.map(
+      liked: seats.map(
         (seat) => !guests[seat]!.likes.length || guests[seat]!.likes.some((id) => likes[at]!.has(id)),
       ),
     })),
     doughCost: costsBy('dough', made, work),
     fillingCost: costsBy('filling', made, work),
-    pieces,
+    pieces: seats.map((seat) => guests[seat]!.pieces),
     notLikedCost: NOT_LIKED_MINUTES,
     mixed: options.mixed ?? false,
-  }
-  const covers = seated.length ? coversOf(question) : []
+  })
+  const { covers, seated } = coversSeating(hungry, questionFor)
+  const without = guests.filter((_, seat) => !seated.includes(seat))
   const asked = (['kinds', 'doughs', 'fillings'] as const).flatMap((what) => {
     const number = options[what] ?? null
     return number === null ? [] : [{ what, number }]
@@ -271,7 +270,10 @@ export function setTable(
       ? {
           guestIds: without.map(({ id }) => id),
           diets: [...new Set(without.flatMap(({ diets }) => diets))],
-          why: without.map((guest) => reasons.get(keyOf(guest)) ?? '').find(Boolean) || whyNot(recipe),
+          why:
+            (seated.length < hungry.length
+              ? 'More than four kinds would be needed, and no more marks tell their pieces apart'
+              : without.map((guest) => reasons.get(keyOf(guest)) ?? '').find(Boolean)) || whyNot(recipe),
           fewer: without.flatMap((guest) => {
             const fewer = fewerPieces(recipe, guest, reference, expired)
             return fewer === null ? [] : [{ guestId: guest.id, pieces: fewer }]
