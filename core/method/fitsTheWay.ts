@@ -5,6 +5,8 @@ import type { CookingWay } from '../recipe/vocabulary'
 const OF_A_WAY: readonly [RegExp, ReadonlySet<CookingWay>][] = [
   [/\b(?:bake|baked|baking|oven|crust|tin|sounds? hollow|°C inside)\b/i, new Set(['bake'])],
   [/\bsteam(?:ed|er|ing)?\b/i, new Set(['steam', 'brown-and-steam'])],
+  // How much longer the bran takes is known of the steamer; under a lid the water and the skin decide.
+  [/\b(?:steamer|steam about)\b/i, new Set(['steam'])],
   [/\b(?:boil(?:ing|ed)? it|rolling boil|simmer)\b/i, new Set(['boil'])],
   [/\b(?:deep[- ]?fry|blisters|fry at)\b/i, new Set(['deep-fry', 'shallow-fry'])],
   [/\b(?:griddle|a side)\b/i, new Set(['griddle', 'shallow-fry'])],
