@@ -132,7 +132,7 @@ usePlaceKeys([
             <span class="small soft">{{
               seats.table.proven
                 ? 'No choice of kinds is cheaper: proven.'
-                : 'The time was up before every kind was tried.'
+                : 'Not every way to put them together was tried: a cheaper one may exist.'
             }}</span>
           </p>
           <p v-if="allergic.length" class="caution">

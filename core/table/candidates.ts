@@ -40,7 +40,7 @@ export const keyOf = ({ diets, avoid }: Pick<Guest, 'diets' | 'avoid'>) =>
   [...new Set(diets)].sort().join() + '|' + [...new Set(avoid)].sort().join()
 
 /** What the guests ask for, and what unites some of them: singles, all together, then pairs and triples. */
-function askedBy(guests: readonly Guest[]): Asked[] {
+function askedBy(guests: readonly Guest[]): { asked: Asked[]; all: boolean } {
   const distinct = new Map<string, Asked>()
   for (const { diets, avoid, pieces } of guests) {
     const key = keyOf({ diets, avoid })
@@ -50,14 +50,17 @@ function askedBy(guests: readonly Guest[]): Asked[] {
   }
   const own = [...distinct.values()]
   const found = new Map<string, Asked>()
+  let all = true
   const add = (some: readonly Asked[]) => {
-    if (!some.length || found.size >= MAX_ASKED) return
+    if (!some.length) return
     const one = {
       diets: [...new Set(some.flatMap(({ diets }) => diets))],
       avoid: [...new Set(some.flatMap(({ avoid }) => avoid))],
       pieces: Math.max(...some.map(({ pieces }) => pieces)),
     }
-    if (!found.has(keyOf(one))) found.set(keyOf(one), one)
+    if (found.has(keyOf(one))) return
+    if (found.size >= MAX_ASKED) all = false
+    else found.set(keyOf(one), one)
   }
   for (const one of own) add([one])
   add(own)
@@ -65,7 +68,7 @@ function askedBy(guests: readonly Guest[]): Asked[] {
   for (let a = 0; a < own.length; a++)
     for (let b = a + 1; b < own.length; b++)
       for (let c = b + 1; c < own.length; c++) add([own[a]!, own[b]!, own[c]!])
-  return [...found.values()]
+  return { asked: [...found.values()], all }
 }
 
 /** The recipe as a guest is served it: without what is avoided, a plate a serving. */
@@ -173,8 +176,8 @@ function joined(dough: Made, filling: Made, was: Made, reference: ReferenceData)
  * The recipes that could be on the table: as it is, as each guest and each few of them ask for it, and the doughs and
  * fillings of these put together anew, for one filling in two doughs and two fillings in one.
  *
- * @returns what is distinct, the recipe as it is first; why a wish was not reached, by the wish; whether every one was
- *   looked for before the time was up
+ * @returns what is distinct, the recipe as it is first; why a wish was not reached, by the wish; whether nothing was
+ *   left out for want of time or of room, and every answer is known to be the nearest
  */
 export function candidatesFor(
   recipe: Recipe,
@@ -188,11 +191,16 @@ export function candidatesFor(
     if (!known.has(words)) known.set(words, known.size)
     return known.get(words)!
   }
+  const { asked, all } = askedBy(guests)
+  let complete = all
   const made: Made[] = []
   const reasons = new Map<string, string>()
   const add = ({ recipe: own, evaluation, distance }: Omit<Made, 'dough' | 'filling'>) => {
     const one = { recipe: own, evaluation, distance }
-    if (made.length >= MAX_CANDIDATES) return
+    if (made.length >= MAX_CANDIDATES) {
+      complete = false
+      return
+    }
     const dough = numberIn(doughs, wordsOf(one.recipe, true))
     const filling = numberIn(fillings, wordsOf(one.recipe, false))
     const same = made.find((had) => had.dough === dough && had.filling === filling)
@@ -200,14 +208,14 @@ export function candidatesFor(
   }
   add({ recipe, evaluation: evaluate(recipe, reference), distance: 0 })
   const was = made[0]!
-  let complete = true
-  for (const { diets, avoid, pieces } of askedBy(guests)) {
+  for (const { diets, avoid, pieces } of asked) {
     if (expired()) {
       complete = false
       break
     }
     const served = servedIn(recipe, avoid, pieces)
     const adapted = adapt(served, diets, reference, { expired })
+    if (!adapted.proven) complete = false
     const why =
       adapted.conflict.join(', ') ||
       adapted.unmet.map(({ reason }) => reason).join('; ') ||
@@ -235,7 +243,10 @@ export function candidatesFor(
     }))
     .sort((a, b) => a.dough.distance + a.filling.distance - b.dough.distance - b.filling.distance)
   for (const { dough, filling } of pairs) {
-    if (made.length >= MAX_CANDIDATES || expired()) break
+    if (made.length >= MAX_CANDIDATES || expired()) {
+      complete = false
+      break
+    }
     const one = joined(dough, filling, was, reference)
     if (one) made.push(one)
   }

@@ -148,6 +148,41 @@ describe('the covers of a table', () => {
     expect(coversSeating([], questionFor)).toEqual({ covers: [], seated: [] })
   })
 
+  it('leaves out as few as can be', () => {
+    const seatsOf = (mask: number, count: number) =>
+      Array.from({ length: count }, (_, seat) => seat).filter((seat) => (mask >> seat) & 1)
+    const wide = fc.array(fc.array(fc.boolean(), { minLength: 7, maxLength: 7 }), {
+      minLength: 1,
+      maxLength: 7,
+    })
+    fc.assert(
+      fc.property(wide, fc.boolean(), (suits, mixed) => {
+        const questionFor = (seats: readonly number[]) =>
+          of(
+            suits.map((own) =>
+              candidate({
+                suits: seats.map((seat) => own[seat]!),
+                eatCost: seats.map(() => 1),
+                liked: seats.map(() => true),
+              }),
+            ),
+            { pieces: seats.map(() => 4), mixed },
+          )
+        const { covers, seated } = coversSeating(seatsOf(127, 7), questionFor)
+        // Every four of the kinds, by counting who eats of any of them.
+        let most = 0
+        for (let mask = 1; mask < 1 << suits.length; mask++) {
+          const made = seatsOf(mask, suits.length)
+          if (made.length > 4) continue
+          most = Math.max(most, seatsOf(127, 7).filter((seat) => made.some((at) => suits[at]![seat])).length)
+        }
+        expect(seated).toHaveLength(most)
+        expect(covers.length > 0).toBe(most > 0)
+      }),
+      { numRuns: 150 },
+    )
+  })
+
   it('takes no more candidates than it can weigh', () => {
     expect(() => coversOf(of(Array.from({ length: MAX_CANDIDATES + 1 }, () => candidate({}))))).toThrow(
       RangeError,

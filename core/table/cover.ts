@@ -135,9 +135,16 @@ export function coversOf(question: CoverQuestion): Cover[] {
   return [...best.values()].sort((a, b) => a.cost - b.cost || a.open.length - b.open.length)
 }
 
+/** How many pieces of a candidate are eaten. */
+export const piecesEaten = ({ eats }: Cover, at: number): number =>
+  eats.flat().reduce((sum, one) => sum + (one.at === at ? one.pieces : 0), 0)
+
+/** Of some who sit at a cover in its order, who eats of a candidate. */
+export const eatersOf = <T>({ eats }: Cover, at: number, seated: readonly T[]): T[] =>
+  seated.filter((_, n) => eats[n]!.some((one) => one.at === at))
+
 /**
- * The covers for as many of some guests as four kinds can feed: whom fewest candidates suit is left out, one by one,
- * until there is one.
+ * The covers for all of some guests, or where four kinds cannot feed them all, for as many as any four can.
  *
  * @param seats numbers of the guests
  * @param questionFor the question for some of them, its guests in their order
@@ -146,13 +153,13 @@ export function coversSeating(
   seats: readonly number[],
   questionFor: (seats: readonly number[]) => CoverQuestion,
 ): { covers: Cover[]; seated: number[] } {
-  const seated = [...seats]
-  while (seated.length) {
-    const question = questionFor(seated)
-    const covers = coversOf(question)
-    if (covers.length) return { covers, seated }
-    const suiting = seated.map((_, n) => question.candidates.filter(({ suits }) => suits[n]).length)
-    seated.splice(suiting.indexOf(Math.min(...suiting)), 1)
+  const question = questionFor(seats)
+  const covers = coversOf(question)
+  if (covers.length) return { covers, seated: [...seats] }
+  let fed: number[] = []
+  for (const set of setsOf(question.candidates.length, MAX_KINDS)) {
+    const own = seats.filter((_, n) => set.some((at) => question.candidates[at]!.suits[n]))
+    if (own.length > fed.length) fed = own
   }
-  return { covers: [], seated }
+  return { covers: fed.length ? coversOf(questionFor(fed)) : [], seated: fed }
 }

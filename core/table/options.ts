@@ -4,7 +4,7 @@ import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
 import { PART_NAMES } from '../recipe/vocabulary'
 import type { Made } from './candidates'
-import type { Cover } from './cover'
+import { eatersOf, piecesEaten, type Cover } from './cover'
 import type { Against, Fits } from './fits'
 import type { Guest } from './guest'
 import { cleaningMinutes, type Handwork } from './handwork'
@@ -61,54 +61,50 @@ export function costsBy(
   return costs
 }
 
-/** The choices beside one another: by doughs and fillings, those with least to set them off against first. */
+/** What could be made, what it is in work, and how it stands to each guest. */
+export interface Weighed {
+  made: readonly Made[]
+  work: readonly Handwork[]
+  /** Minutes of each dough and of each filling, made once. */
+  doughCost: readonly number[]
+  fillingCost: readonly number[]
+  guests: readonly Guest[]
+  against: readonly (readonly Against[])[]
+  fits: Fits
+}
+
+/**
+ * The choices beside one another: by doughs and fillings, those with least to set them off against first.
+ *
+ * @param seated numbers of the guests that the covers are for, in their order
+ */
 export function optionsOf(
   covers: readonly Cover[],
-  {
-    made,
-    work,
-    seated,
-    guests,
-    against,
-    fits,
-    reference,
-    times,
-    prices,
-  }: {
-    made: readonly Made[]
-    work: readonly Handwork[]
-    seated: readonly number[]
-    guests: readonly Guest[]
-    against: readonly (readonly Against[])[]
-    fits: Fits
-    reference: ReferenceData
-    times: UsualTimes
-    prices: PriceBook | undefined
-  },
+  seated: readonly number[],
+  { made, work, doughCost, fillingCost, guests, against, fits }: Weighed,
+  reference: ReferenceData,
+  times: UsualTimes,
+  prices: PriceBook | undefined,
 ): TableOption[] {
-  const doughs = costsBy('dough', made, work)
-  const fillings = costsBy('filling', made, work)
   const had = foodsByPart(made[0]!.recipe)
   const found = covers.map((cover): TableOption => {
     const own = cover.open.map((at) => made[at]!)
-    const countOf = (at: number) =>
-      cover.eats.flat().reduce((sum, one) => sum + (one.at === at ? one.pieces : 0), 0)
     const sum = (values: readonly number[]) => values.reduce((all, one) => all + one, 0)
     const handsMinutes =
-      sum([...new Set(own.map(({ dough }) => dough))].map((one) => doughs[one]!)) +
-      sum([...new Set(own.map(({ filling }) => filling))].map((one) => fillings[one]!)) +
+      sum([...new Set(own.map(({ dough }) => dough))].map((one) => doughCost[one]!)) +
+      sum([...new Set(own.map(({ filling }) => filling))].map((one) => fillingCost[one]!)) +
       (cover.open.length - 1) * cleaningMinutes(times) +
       sum(
         cover.open.map((at) => {
           const { dough, filling, pieces } = work[at]!
-          return pieces.fixed + countOf(at) * (dough.perPiece + filling.perPiece + pieces.perPiece)
+          return pieces.fixed + piecesEaten(cover, at) * (dough.perPiece + filling.perPiece + pieces.perPiece)
         }),
       )
     const costs = prices?.size
       ? cover.open.map((at) => {
           const { recipe, evaluation } = made[at]!
           const cost = costOf(recipe, evaluation.working.lines, reference.foods, prices)
-          return { batch: (cost.batch * countOf(at)) / recipe.pieces, unknown: cost.unknown }
+          return { batch: (cost.batch * piecesEaten(cover, at)) / recipe.pieces, unknown: cost.unknown }
         })
       : null
     return {
@@ -118,7 +114,7 @@ export function optionsOf(
       madeFor: cover.open.map((at) =>
         fits.madeFor(
           at,
-          seated.filter((_, n) => cover.eats[n]!.some((one) => one.at === at)).map((seat) => guests[seat]!),
+          eatersOf(cover, at, seated).map((seat) => guests[seat]!),
         ),
       ),
       handsMinutes: Math.round(handsMinutes),

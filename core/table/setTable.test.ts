@@ -52,11 +52,25 @@ describe('a table', () => {
     expect(table.kinds.reduce((sum, { pieces }) => sum + pieces, 0)).toBe(9)
     // What is made is scaled to what is eaten.
     for (const { recipe, pieces } of table.kinds) expect(recipe.pieces).toBe(pieces)
-    if (table.kinds.length > 1) {
-      expect(new Set(table.kinds.map(({ mark }) => mark)).size).toBe(table.kinds.length)
-      expect(table.apart.at(-1)).toMatch(/cannot promise/)
-      expect(table.order).toHaveLength(table.kinds.length)
-    }
+    expect(table.kinds.length).toBeGreaterThan(1)
+    expect(new Set(table.kinds.map(({ mark }) => mark)).size).toBe(table.kinds.length)
+    expect(table.apart.at(-1)).toMatch(/cannot promise/)
+    expect(table.order).toHaveLength(table.kinds.length)
+  })
+
+  it('does not call itself the cheapest where not every few of the guests were looked for', () => {
+    const wishes = ['cabbage', 'carrot', 'onion', 'garlic', 'egg-whole', 'plain-flour'].filter((id) =>
+      foods.has(id),
+    )
+    const seats = reference.diets
+      .filter(({ targets }) => !targets.length)
+      .slice(0, 2)
+      .map(({ id }) => guest(id, [id]))
+    const many = [...seats, ...wishes.slice(0, 4).map((id) => guest(id, [], { avoid: [id] }))]
+    expect(many).toHaveLength(6)
+    // Six wishes, all together and fifteen pairs are more than are looked for.
+    expect(setTable(buns, many).proven).toBe(false)
+    expect(setTable(buns, many.slice(0, 2)).proven).toBe(true)
   })
 
   it('one kind that suits the strictest may serve all, where one is asked', () => {

@@ -8,12 +8,12 @@ import { scaleRecipe } from '../recipe/scale'
 import { heldBy, marksOf, type Mark } from '../tray/apart'
 import type { ReferenceData } from '../tables/referenceData'
 import { candidatesFor, fewerPieces, foodsIn, keyOf } from './candidates'
-import { coversSeating, type Candidate, type Cover, type CoverQuestion } from './cover'
+import { coversSeating, eatersOf, piecesEaten, type Candidate, type Cover, type CoverQuestion } from './cover'
 import { dishesOf, type TableDish } from './dishes'
 import type { Guest } from './guest'
 import { Fits } from './fits'
 import { cleaningMinutes, handworkOf, NO_HANDWORK } from './handwork'
-import { costsBy, optionsOf, type TableOption } from './options'
+import { costsBy, optionsOf, type TableOption, type Weighed } from './options'
 import { apartOf } from './keptApart'
 import { plateFigures, wishesOn, type PlateWish } from './plates'
 
@@ -53,7 +53,10 @@ export interface Table {
   /** What is made in one go: kinds of one dough together. */
   dishes: TableDish[]
   options: TableOption[]
-  /** True when no cheaper choice exists among all that could be made. */
+  /**
+   * True when every wish and every few of them were looked for, each answer is the nearest, and no choice among these
+   * and their doughs and fillings put together anew is cheaper.
+   */
   proven: boolean
   /** What was asked of the table and could not be, and whom it has nothing for that they like. */
   remarks: string[]
@@ -146,6 +149,15 @@ export function setTable(
   )
   const work = made.map((one) => handworkOf(one.recipe, total, reference, times) ?? NO_HANDWORK)
   const likes = made.map((one) => foodsIn(one.recipe))
+  const weighed: Weighed = {
+    made,
+    work,
+    doughCost: costsBy('dough', made, work),
+    fillingCost: costsBy('filling', made, work),
+    guests,
+    against,
+    fits,
+  }
   const questionFor = (seats: readonly number[]): CoverQuestion => ({
     candidates: made.map((one, at): Candidate => ({
       dough: one.dough,
@@ -164,8 +176,8 @@ export function setTable(
         (seat) => !guests[seat]!.likes.length || guests[seat]!.likes.some((id) => likes[at]!.has(id)),
       ),
     })),
-    doughCost: costsBy('dough', made, work),
-    fillingCost: costsBy('filling', made, work),
+    doughCost: weighed.doughCost,
+    fillingCost: weighed.fillingCost,
     pieces: seats.map((seat) => guests[seat]!.pieces),
     notLikedCost: NOT_LIKED_MINUTES,
     mixed: options.mixed ?? false,
@@ -188,17 +200,10 @@ export function setTable(
 
   const open = choice?.open ?? []
   const marks = marksOf(open)
-  const eatenOf = (at: number) =>
-    (choice?.eats ?? []).reduce(
-      (sum, plate) => sum + plate.reduce((own, one) => own + (one.at === at ? one.pieces : 0), 0),
-      0,
-    )
-  const eatersOf = (cover: Cover, at: number) =>
-    seated.filter((_, n) => cover.eats[n]!.some((one) => one.at === at)).map((seat) => guests[seat]!)
   const kinds = open.map((at, n): Kind => {
     const { recipe: own, evaluation } = made[at]!
-    const count = eatenOf(at)
-    const eaters = eatersOf(choice!, at)
+    const count = piecesEaten(choice!, at)
+    const eaters = eatersOf(choice!, at, seated).map((seat) => guests[seat]!)
     const madeFor = fits.madeFor(at, eaters)
     return {
       id: `k${n + 1}`,
@@ -253,17 +258,7 @@ export function setTable(
       inOrder.map((one) => ({ ...one, name: one.madeFor.join(', ') || 'as it is' })),
       recipe.title,
     ),
-    options: optionsOf(covers, {
-      made,
-      work,
-      seated,
-      guests,
-      against,
-      fits,
-      reference,
-      times,
-      prices: options.prices,
-    }),
+    options: optionsOf(covers, seated, weighed, reference, times, options.prices),
     proven: complete,
     remarks,
     conflict: without.length
