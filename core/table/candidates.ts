@@ -3,7 +3,7 @@ import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import { foodIs } from '../food/groups'
 import { adviceOn, withAdvice } from '../method/advice'
 import type { Part, Recipe } from '../recipe/document'
-import { allLines } from '../recipe/lines'
+import { allLines, hostOf } from '../recipe/lines'
 import type { ReferenceData } from '../tables/referenceData'
 import { MAX_CANDIDATES } from './cover'
 import type { Guest } from './guest'
@@ -103,8 +103,7 @@ export function fewerPieces(
   return null
 }
 
-const ofShell = ({ parts }: Recipe, part: Part): boolean =>
-  part.kind === 'shell' || parts.some(({ id, kind }) => id === part.into && kind === 'shell')
+const ofShell = (recipe: Recipe, part: Part): boolean => hostOf(recipe, part).kind === 'shell'
 
 const wordsOf = (recipe: Recipe, shell: boolean) =>
   JSON.stringify([

@@ -1,5 +1,6 @@
 import type { Part, Recipe } from '../recipe/document'
 import { withIds } from '../recipe/document'
+import { hostOf } from '../recipe/lines'
 import { scaleRecipe } from '../recipe/scale'
 
 /** One kind as it comes to be made. */
@@ -17,8 +18,7 @@ export interface TableDish {
   kinds: string[]
 }
 
-const isFilling = (recipe: Recipe, part: Part): boolean =>
-  part.kind === 'filling' || recipe.parts.some(({ id, kind }) => id === part.into && kind === 'filling')
+const isFilling = (recipe: Recipe, part: Part): boolean => hostOf(recipe, part).kind === 'filling'
 
 /** Weights for a piece, as near as they are the same dough. */
 const perPiece = (grams: number | null, pieces: number) =>

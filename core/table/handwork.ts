@@ -3,6 +3,7 @@ import { makeDish, type Task, type TaskKind } from '../planning/tasks'
 import { timeOf, type UsualTimes } from '../planning/times'
 import { RecipeProblem } from '../recipe/problem'
 import type { Recipe } from '../recipe/document'
+import { hostOf } from '../recipe/lines'
 import { MAX_PIECES } from '../recipe/vocabulary'
 import { scaleRecipe } from '../recipe/scale'
 import type { ReferenceData } from '../tables/referenceData'
@@ -36,12 +37,12 @@ const AT_THE_PIECE: ReadonlySet<TaskKind> = new Set([
   'freeze',
 ])
 
-function partOf(task: Task, { parts }: Recipe): keyof Handwork {
-  const part = parts.find(({ id }) => id === task.partId)
-  const host = part?.into ? parts.find(({ id }) => id === part.into) : part
-  if (!host || AT_THE_PIECE.has(task.kind)) return 'pieces'
-  if (host.kind === 'shell') return 'dough'
-  return host.kind === 'filling' ? 'filling' : 'pieces'
+function partOf(task: Task, recipe: Recipe): keyof Handwork {
+  const part = recipe.parts.find(({ id }) => id === task.partId)
+  if (!part || AT_THE_PIECE.has(task.kind)) return 'pieces'
+  const { kind } = hostOf(recipe, part)
+  if (kind === 'shell') return 'dough'
+  return kind === 'filling' ? 'filling' : 'pieces'
 }
 
 /** Minutes of hands by the Clock's own tasks. */
