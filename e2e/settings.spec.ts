@@ -432,7 +432,10 @@ test.describe('copies of everything', () => {
     const plates = page.getByRole('table', { name: /On each plate/ })
     await expect(plates.getByRole('row')).toHaveCount(7)
     await expect(plates).toContainText('net carbohydrate on the plate')
-    await expect(page.getByText('No choice of kinds is cheaper: proven.')).toBeVisible()
+    // A slow machine may run out of time before it has proved it: it says which.
+    await expect(
+      page.getByText(/No choice of kinds is cheaper: proven|a cheaper one may exist/),
+    ).toBeVisible()
     const cards = page.getByRole('article')
     const dinner = async () => ({ plates: await plates.innerText(), cards: await cards.allInnerTexts() })
     const before = await dinner()

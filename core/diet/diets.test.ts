@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import rows from '../../data/diets.csv'
 import { food, reference } from '../../test/helpers'
 import { referenceFromRows } from '../tables/referenceData'
-import { dietsFromRows, foodAgainstDiet } from './diets'
+import { dietsFromRows, foodAgainstDiet, implies } from './diets'
 
 const vegan = reference.diets.find((diet) => diet.id === 'vegan')!
 const dairyFree = reference.diets.find((diet) => diet.id === 'dairy-free')!
@@ -69,6 +69,29 @@ describe('a food against a diet', () => {
 
   it('says a thing once, though origin and allergen both tell it', () => {
     expect(foodAgainstDiet(food('milk'), dairyFree).breaks).toEqual(['milk'])
+  })
+})
+
+describe('one diet within another', () => {
+  const foods = [...reference.foods.values()]
+  const diet = (id: string) => reference.diets.find((one) => one.id === id)!
+
+  it.each([
+    ['vegan', ['vegetarian', 'pescatarian', 'dairy-free', 'egg-free', 'lactose-free', 'no-pork']],
+    ['vegetarian', ['pescatarian', 'no-pork']],
+    ['keto-strict', ['keto', 'keto-wide']],
+    ['high-protein', ['protein-source']],
+    ['gluten-free', []],
+    ['nut-free', []],
+  ])('%s', (id, within) => {
+    const found = reference.diets.filter((other) => implies(diet(id), other, foods)).map((one) => one.id)
+    expect(found.sort()).toEqual([...within].sort())
+  })
+
+  it('follows the foods: what holds milk and comes of no animal breaks it', () => {
+    const odd = { ...food('olive-oil'), allergens: ['milk' as const] }
+    expect(implies(diet('vegan'), dairyFree, [...foods, odd])).toBe(false)
+    expect(implies(diet('vegan'), dairyFree, foods)).toBe(true)
   })
 })
 

@@ -85,6 +85,9 @@ export function avoidDiet(foodIds: readonly string[]): Diet {
 export const excludes = (diet: Diet): boolean =>
   diet.excludesOrigins.length + diet.excludesAllergens.length + diet.excludesFoods.length > 0
 
+/** Whether something is asked of a serving, so that how much is on the plate counts. */
+export const asksOfServing = ({ targets }: Diet): boolean => targets.some(({ per }) => per === 'serving')
+
 /** What an eater of meat, fish and so on calls the origin, for reasons. */
 export const ORIGIN_WORDS: Readonly<Record<Origin, string>> = {
   meat: 'meat or a part of an animal',
@@ -136,3 +139,37 @@ function reasonsAgainst(food: Food, diet: Diet): AgainstDiet {
   else if (!breaks.length && !may.length && named(diet.mayExcludeFoods)) may.push(diet.excludedAs)
   return { breaks, may }
 }
+
+/** Found once for two diets and a table of foods. */
+const implied = new WeakMap<Diet, WeakMap<Diet, { foods: number; holds: boolean }>>()
+
+/**
+ * Whether whoever keeps the one diet keeps the other, by what the foods of a table are: each of them that breaks the
+ * other breaks the one, and each that may break the other breaks the one or may. A diet that asks for figures is
+ * implied where the same figures are asked for as strictly.
+ */
+export function implies(one: Diet, other: Diet, foods: readonly Food[]): boolean {
+  if (one === other) return false
+  let ofOne = implied.get(one)
+  if (!ofOne) implied.set(one, (ofOne = new WeakMap()))
+  const had = ofOne.get(other)
+  if (had?.foods === foods.length) return had.holds
+  const [ofTheOne, ofTheOther] = [against(one), against(other)]
+  const holds =
+    other.targets.every((target) => one.targets.some((own) => asStrict(own, target))) &&
+    foods.every((food) => {
+      const strict = ofTheOne(food)
+      const lax = ofTheOther(food)
+      if (lax.breaks.length) return strict.breaks.length > 0
+      return !lax.may.length || strict.breaks.length + strict.may.length > 0
+    })
+  ofOne.set(other, { foods: foods.length, holds })
+  return holds
+}
+
+const asStrict = (own: Target, target: Target): boolean =>
+  own.figure === target.figure &&
+  own.per === target.per &&
+  own.comparison === target.comparison &&
+  own.ofOriginal === target.ofOriginal &&
+  (own.comparison === 'at-least' ? own.limit >= target.limit : own.limit <= target.limit)

@@ -1,11 +1,12 @@
 import { adapt, type Adaptation } from '../adaptation/adapt'
+import { asksOfServing, foodAgainstDiet, implies, type Diet } from '../diet/diets'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import { foodIs } from '../food/groups'
 import { adviceOn, withAdvice } from '../method/advice'
 import type { Part, Recipe } from '../recipe/document'
 import { allLines, hostOf } from '../recipe/lines'
 import type { ReferenceData } from '../tables/referenceData'
-import { MAX_CANDIDATES } from './cover'
+import { MAX_CANDIDATES, setsOf } from './cover'
 import type { Guest } from './guest'
 
 /** A recipe that could be on the table. */
@@ -23,52 +24,74 @@ export interface Made {
 export const foodsIn = (recipe: Recipe): Set<string> =>
   new Set(allLines(recipe).flatMap(({ line }) => (line.foodId === null ? [] : [line.foodId])))
 
-/** What some guests ask for together. */
+/** What some guests ask for together: no diet in it that another of its diets implies. */
 interface Asked {
   diets: string[]
   avoid: string[]
-  /** The largest plate among them: what is asked of a serving has to hold on it. */
+  /** The largest plate among those for whom a serving counts: what is asked of a serving has to hold on it. */
   pieces: number
 }
 
-/** So many recipes are looked for by search; what is left of the candidates are doughs and fillings put together anew. */
-const MAX_ASKED = 16
+/**
+ * So many recipes are looked for by search; what is left of the candidates are doughs and fillings put together anew.
+ * Five wishes of which none implies another make 31, with every few of them.
+ */
+const MAX_ASKED = 31
 /** A change whose distance nobody weighed counts as so many steps. Our own choice. */
 const STEPS_A_CHANGE = 4
 
-export const keyOf = ({ diets, avoid }: Pick<Guest, 'diets' | 'avoid'>) =>
+const keyOf = ({ diets, avoid }: Pick<Asked, 'diets' | 'avoid'>) =>
   [...new Set(diets)].sort().join() + '|' + [...new Set(avoid)].sort().join()
 
-/** What the guests ask for, and what unites some of them: singles, all together, then pairs and triples. */
-function askedBy(guests: readonly Guest[]): { asked: Asked[]; all: boolean } {
-  const distinct = new Map<string, Asked>()
-  for (const { diets, avoid, pieces } of guests) {
-    const key = keyOf({ diets, avoid })
-    const most = Math.max(pieces, distinct.get(key)?.pieces ?? 0)
-    if (diets.length || avoid.length)
-      distinct.set(key, { diets: [...diets], avoid: [...avoid], pieces: most })
-  }
-  const own = [...distinct.values()]
-  const found = new Map<string, Asked>()
-  let all = true
-  const add = (some: readonly Asked[]) => {
-    if (!some.length) return
-    const one = {
-      diets: [...new Set(some.flatMap(({ diets }) => diets))],
-      avoid: [...new Set(some.flatMap(({ avoid }) => avoid))],
-      pieces: Math.max(...some.map(({ pieces }) => pieces)),
+/** Wishes by what they come to: who is vegan need not also be looked for as vegetarian and without milk. */
+class Wishes {
+  constructor(private readonly reference: ReferenceData) {}
+
+  private readonly dietsOf = (ids: readonly string[]): Diet[] =>
+    this.reference.diets.filter(({ id }) => ids.includes(id))
+
+  /** What some ask for together, in the fewest words. */
+  together(some: readonly Asked[]): Asked {
+    const own = this.dietsOf(some.flatMap(({ diets }) => diets))
+    const foods = [...this.reference.foods.values()]
+    const diets = own.filter((one) => !own.some((other) => implies(other, one, foods)))
+    const avoid = [...new Set(some.flatMap((one) => one.avoid))].filter(
+      (id) => !diets.some((diet) => foodAgainstDiet(this.reference.foods.get(id)!, diet).breaks.length),
+    )
+    const served = some.filter((one) => this.aServing(one.diets))
+    const plates = served.length ? served : some
+    return {
+      diets: diets.map(({ id }) => id),
+      avoid,
+      pieces: Math.max(...plates.map(({ pieces }) => pieces)),
     }
-    if (found.has(keyOf(one))) return
-    if (found.size >= MAX_ASKED) all = false
-    else found.set(keyOf(one), one)
   }
-  for (const one of own) add([one])
-  add(own)
-  for (let a = 0; a < own.length; a++) for (let b = a + 1; b < own.length; b++) add([own[a]!, own[b]!])
-  for (let a = 0; a < own.length; a++)
-    for (let b = a + 1; b < own.length; b++)
-      for (let c = b + 1; c < own.length; c++) add([own[a]!, own[b]!, own[c]!])
-  return { asked: [...found.values()], all }
+
+  aServing(ids: readonly string[]): boolean {
+    return this.dietsOf(ids).some(asksOfServing)
+  }
+
+  /** What the guests ask for, and what unites some of them: each, all together, then every two, three and so on. */
+  of(guests: readonly Guest[]): { asked: Asked[]; all: boolean } {
+    const found = new Map<string, Asked>()
+    const add = (some: readonly Asked[]): boolean => {
+      const one = this.together(some)
+      const had = found.get(keyOf(one))
+      if (!had && found.size >= MAX_ASKED) return false
+      found.set(keyOf(one), { ...one, pieces: Math.max(one.pieces, had?.pieces ?? 0) })
+      return true
+    }
+    const picky = guests.filter(({ diets, avoid }) => diets.length || avoid.length)
+    let all = picky.every((guest) => add([guest]))
+    const own = [...found.values()]
+    if (own.length > 1) all = add(own) && all
+    for (const few of all ? setsOf(own.length, own.length) : [])
+      if (!add(few.map((at) => own[at]!))) {
+        all = false
+        break
+      }
+    return { asked: [...found.values()], all }
+  }
 }
 
 /** The recipe as a guest is served it: without what is avoided, a plate a serving. */
@@ -89,10 +112,7 @@ export function fewerPieces(
   reference: ReferenceData,
   expired: () => boolean,
 ): number | null {
-  const aServing = reference.diets.some(
-    ({ id, targets }) => diets.includes(id) && targets.some(({ per }) => per === 'serving'),
-  )
-  if (!aServing) return null
+  if (!new Wishes(reference).aServing(diets)) return null
   for (let fewer = pieces - 1; fewer >= Math.max(1, pieces - FEWER) && !expired(); fewer--) {
     const { conflict, unmet, evaluation } = adapt(servedIn(recipe, avoid, fewer), diets, reference, {
       expired,
@@ -175,22 +195,23 @@ function joined(dough: Made, filling: Made, was: Made, reference: ReferenceData)
  * The recipes that could be on the table: as it is, as each guest and each few of them ask for it, and the doughs and
  * fillings of these put together anew, for one filling in two doughs and two fillings in one.
  *
- * @returns what is distinct, the recipe as it is first; why a wish was not reached, by the wish; whether nothing was
- *   left out for want of time or of room, and every answer is known to be the nearest
+ * @returns what is distinct, the recipe as it is first; why a guest's wish was not reached, '' for reached; whether nothing
+ *   was left out for want of time or of room, and every answer is known to be the nearest
  */
 export function candidatesFor(
   recipe: Recipe,
   guests: readonly Guest[],
   reference: ReferenceData,
   expired: () => boolean,
-): { made: Made[]; reasons: Map<string, string>; complete: boolean } {
+): { made: Made[]; reasonFor: (guest: Guest) => string; complete: boolean } {
   const doughs = new Map<string, number>()
   const fillings = new Map<string, number>()
   const numberIn = (known: Map<string, number>, words: string) => {
     if (!known.has(words)) known.set(words, known.size)
     return known.get(words)!
   }
-  const { asked, all } = askedBy(guests)
+  const wishes = new Wishes(reference)
+  const { asked, all } = wishes.of(guests)
   let complete = all
   const made: Made[] = []
   const reasons = new Map<string, string>()
@@ -249,5 +270,6 @@ export function candidatesFor(
     const one = joined(dough, filling, was, reference)
     if (one) made.push(one)
   }
-  return { made, reasons, complete }
+  const reasonFor = (guest: Guest) => reasons.get(keyOf(wishes.together([guest]))) ?? ''
+  return { made, reasonFor, complete }
 }

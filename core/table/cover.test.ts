@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { coversOf, coversSeating, MAX_CANDIDATES, type Candidate, type CoverQuestion } from './cover'
+import {
+  cheapestOf,
+  coversOf,
+  coversSeating,
+  hasForm,
+  MAX_CANDIDATES,
+  MAX_WEIGHED,
+  type Candidate,
+  type CoverQuestion,
+} from './cover'
 
 const LIKES = 3
 
@@ -145,7 +154,7 @@ describe('the covers of a table', () => {
     const { covers, seated } = coversSeating([0, 1, 2, 3, 4], questionFor)
     expect(seated).toHaveLength(4)
     expect(covers[0]!.open).toHaveLength(4)
-    expect(coversSeating([], questionFor)).toEqual({ covers: [], seated: [] })
+    expect(coversSeating([], questionFor)).toMatchObject({ covers: [], choice: null, seated: [] })
   })
 
   it('leaves out as few as can be', () => {
@@ -183,10 +192,56 @@ describe('the covers of a table', () => {
     )
   })
 
-  it('takes no more candidates than it can weigh', () => {
-    expect(() => coversOf(of(Array.from({ length: MAX_CANDIDATES + 1 }, () => candidate({}))))).toThrow(
-      RangeError,
+  it('are of each form the cheapest there is, however it is looked for', () => {
+    const wide = question(false).chain((asked) =>
+      fc.array(question(false), { minLength: 0, maxLength: 3 }).map((more) => ({
+        ...asked,
+        candidates: [...asked.candidates, ...more.flatMap(({ candidates }) => candidates)].map((one) => ({
+          ...one,
+          suits: asked.pieces.map((_, guest) => one.suits[guest] ?? false),
+          eatCost: asked.pieces.map((_, guest) => one.eatCost[guest] ?? 0),
+          liked: asked.pieces.map((_, guest) => one.liked[guest] ?? false),
+        })),
+      })),
     )
+    const number = fc.option(fc.integer({ min: 1, max: 4 }), { nil: null })
+    fc.assert(
+      fc.property(wide, number, number, number, (asked, kinds, doughs, fillings) => {
+        const form = { kinds, doughs, fillings }
+        const all = coversOf(asked).filter((cover) => hasForm(cover, form))
+        const { cover, proven } = cheapestOf(asked, null, form, () => false)
+        expect(proven).toBe(true)
+        expect(cover?.cost ?? null).toBe(all[0]?.cost ?? null)
+        if (cover) expect(hasForm(cover, form)).toBe(true)
+        // What is known already is kept where nothing is cheaper.
+        expect(cheapestOf(asked, all.at(-1) ?? null, form, () => false).cover?.cost).toBe(cover?.cost)
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it('finds the cheapest beyond those of which every set is weighed', () => {
+    const many = Array.from({ length: MAX_WEIGHED + 20 }, (_, at) => candidate({ eatCost: [100 - at] }))
+    expect(coversOf(of(many))[0]!.open).toEqual([MAX_WEIGHED - 1])
+    const { choice, asAsked, covers } = coversSeating([0], () => of(many))
+    expect(choice!.open).toEqual([MAX_WEIGHED + 19])
+    expect(covers[0]).toBe(choice)
+    expect(asAsked).toBe(true)
+    expect(coversSeating([0], () => of(many), { kinds: 2, doughs: null, fillings: null })).toMatchObject({
+      asAsked: false,
+      choice: { open: [MAX_WEIGHED + 19] },
+    })
+  })
+
+  it('says that it does not know where time is up', () => {
+    const many = Array.from({ length: 200 }, (_, at) => candidate({ openCost: 0, eatCost: [50 + (at % 7)] }))
+    const free = of(many, { doughCost: [0, 0], fillingCost: [0, 0], pieces: [1] })
+    expect(cheapestOf(free, null, { kinds: 3, doughs: null, fillings: null }, () => true).proven).toBe(false)
+  })
+
+  it('takes no more candidates than it can weigh', () => {
+    const many = of(Array.from({ length: MAX_CANDIDATES + 1 }, () => candidate({})))
+    expect(() => coversSeating([0], () => many)).toThrow(RangeError)
     expect(coversOf(of([candidate({ suits: [false] })]))).toEqual([])
   })
 })

@@ -43,11 +43,13 @@ export interface Cover {
 
 /** So many kinds at a time are weighed: no more can be told apart by their marks. */
 export const MAX_KINDS = 4
-/** Sets of up to four out of so many are tried one by one: 12,950 of them. */
-export const MAX_CANDIDATES = 24
+/** Sets of up to four out of so many are tried one by one: 12,950 of them. Of more, only the cheapest is looked for. */
+export const MAX_WEIGHED = 24
+/** The cheapest is looked for among so many. */
+export const MAX_CANDIDATES = 256
 
 /** Sets of up to `most` out of `count`, smaller ones first. */
-function* setsOf(count: number, most: number): Generator<number[]> {
+export function* setsOf(count: number, most: number): Generator<number[]> {
   const of = function* (size: number, from: number): Generator<number[]> {
     if (size === 0) yield []
     else
@@ -113,19 +115,28 @@ function weigh(question: CoverQuestion, set: readonly number[]): Cover | null {
   return { open: [...set], eats, doughs: doughs.size, fillings: fillings.size, cost }
 }
 
+/** What is asked of the numbers of a cover; null where anything will do. */
+export interface Form {
+  kinds: number | null
+  doughs: number | null
+  fillings: number | null
+}
+
+export const hasForm = ({ open, doughs, fillings }: Cover, form: Form): boolean =>
+  (form.kinds ?? open.length) === open.length &&
+  (form.doughs ?? doughs) === doughs &&
+  (form.fillings ?? fillings) === fillings
+
 /**
  * For each number of kinds, doughs and fillings the cheapest choice of what to make so that everybody has something:
- * the work of each dough, filling and kind, and of what each guest gives up. Exact: every set of up to four candidates
- * is weighed.
+ * the work of each dough, filling and kind, and of what each guest gives up. Every set of up to four of the first 24
+ * candidates is weighed.
  *
  * @returns the cheapest first; empty where somebody has nothing
- * @throws RangeError for more than 24 candidates
  */
 export function coversOf(question: CoverQuestion): Cover[] {
-  if (question.candidates.length > MAX_CANDIDATES)
-    throw new RangeError(`at most ${MAX_CANDIDATES} candidates`)
   const best = new Map<string, Cover>()
-  for (const set of setsOf(question.candidates.length, MAX_KINDS)) {
+  for (const set of setsOf(Math.min(question.candidates.length, MAX_WEIGHED), MAX_KINDS)) {
     const cover = weigh(question, set)
     if (!cover) continue
     const form = `${set.length}:${cover.doughs}:${cover.fillings}`
@@ -133,6 +144,55 @@ export function coversOf(question: CoverQuestion): Cover[] {
     if (!had || cover.cost < had.cost) best.set(form, cover)
   }
   return [...best.values()].sort((a, b) => a.cost - b.cost || a.open.length - b.open.length)
+}
+
+/**
+ * The cheapest choice of a form among all candidates, exactly: a set is not added to where what it costs to make it
+ * and what everybody would eat if anything were made are together no less than the cheapest that is known.
+ *
+ * @param known the cheapest of that form so far, null for none
+ * @param expired says when to stop
+ * @returns the cheapest; null where somebody has nothing; and whether it is known that nothing is cheaper
+ * @throws RangeError for more than 256 candidates
+ */
+export function cheapestOf(
+  question: CoverQuestion,
+  known: Cover | null,
+  form: Form,
+  expired: () => boolean,
+): { cover: Cover | null; proven: boolean } {
+  const { candidates, doughCost, fillingCost, pieces, notLikedCost } = question
+  if (candidates.length > MAX_CANDIDATES) throw new RangeError(`at most ${MAX_CANDIDATES} candidates`)
+  const least = pieces.map((count, guest) => {
+    const own = candidates.filter(({ suits }) => suits[guest])
+    const liked = own.some((one) => one.liked[guest])
+    return count * (Math.min(...own.map(({ eatCost }) => eatCost[guest]!)) + (liked ? 0 : notLikedCost))
+  })
+  const eating = least.reduce((sum, one) => sum + one, 0)
+  let best = known
+  let proven = true
+  let steps = 0
+  const most = Math.min(MAX_KINDS, form.kinds ?? MAX_KINDS)
+  const visit = (set: readonly number[], from: number, making: number) => {
+    for (let at = from; at < candidates.length && proven; at++) {
+      if (++steps % 1000 === 0 && expired()) proven = false
+      const { dough, filling, openCost } = candidates[at]!
+      const had = (key: 'dough' | 'filling', one: number) =>
+        set.some((other) => candidates[other]![key] === one)
+      const makingIt =
+        making +
+        openCost +
+        (had('dough', dough) ? 0 : doughCost[dough]!) +
+        (had('filling', filling) ? 0 : fillingCost[filling]!)
+      if (best && makingIt + eating >= best.cost) continue
+      const own = [...set, at]
+      const cover = weigh(question, own)
+      if (cover && hasForm(cover, form) && (!best || cover.cost < best.cost)) best = cover
+      if (own.length < most) visit(own, at + 1, makingIt)
+    }
+  }
+  if (Number.isFinite(eating)) visit([], 0, 0)
+  return { cover: best, proven }
 }
 
 /** How many pieces of a candidate are eaten. */
@@ -143,6 +203,42 @@ export const piecesEaten = ({ eats }: Cover, at: number): number =>
 export const eatersOf = <T>({ eats }: Cover, at: number, seated: readonly T[]): T[] =>
   seated.filter((_, n) => eats[n]!.some((one) => one.at === at))
 
+/** As many of the guests of a question as any four of its candidates can feed. */
+function mostFed({ candidates, pieces }: CoverQuestion): number[] {
+  const guestsOf = ({ suits }: Candidate) => pieces.flatMap((_, guest) => (suits[guest] ? [guest] : []))
+  const groups = new Map(candidates.map((one) => [guestsOf(one).join(), guestsOf(one)]))
+  // What feeds only some of those whom another feeds as well is not needed.
+  const widest = [...groups.values()].filter(
+    (own) =>
+      ![...groups.values()].some(
+        (other) => other.length > own.length && own.every((guest) => other.includes(guest)),
+      ),
+  )
+  let fed: number[] = []
+  for (const set of setsOf(widest.length, MAX_KINDS)) {
+    const own = new Set(set.flatMap((at) => widest[at]!))
+    if (own.size > fed.length) fed = [...own].sort((a, b) => a - b)
+    if (fed.length === pieces.length) break
+  }
+  return fed
+}
+
+const ANY_FORM: Form = { kinds: null, doughs: null, fillings: null }
+
+/** What can be made for those who are seated. */
+export interface Seating {
+  /** The cheapest by numbers of kinds, doughs and fillings, for comparing. */
+  covers: Cover[]
+  /** The cheapest of the form that was asked for, else the cheapest there is; null for nobody. */
+  choice: Cover | null
+  /** Whether the choice has the form that was asked for. */
+  asAsked: boolean
+  /** Whether it is known that nothing of its form is cheaper. */
+  proven: boolean
+  /** Numbers of the guests, in the order of the covers. */
+  seated: number[]
+}
+
 /**
  * The covers for all of some guests, or where four kinds cannot feed them all, for as many as any four can.
  *
@@ -152,14 +248,27 @@ export const eatersOf = <T>({ eats }: Cover, at: number, seated: readonly T[]): 
 export function coversSeating(
   seats: readonly number[],
   questionFor: (seats: readonly number[]) => CoverQuestion,
-): { covers: Cover[]; seated: number[] } {
+  form: Form = ANY_FORM,
+  expired: () => boolean = () => false,
+): Seating {
+  if (!seats.length) return { covers: [], choice: null, asAsked: true, proven: true, seated: [] }
   const question = questionFor(seats)
   const covers = coversOf(question)
-  if (covers.length) return { covers, seated: [...seats] }
-  let fed: number[] = []
-  for (const set of setsOf(question.candidates.length, MAX_KINDS)) {
-    const own = seats.filter((_, n) => set.some((at) => question.candidates[at]!.suits[n]))
-    if (own.length > fed.length) fed = own
+  const cheapest = (wanted: Form) =>
+    cheapestOf(question, covers.find((cover) => hasForm(cover, wanted)) ?? null, wanted, expired)
+  const asked = cheapest(form)
+  const { cover, proven } = asked.cover ? asked : cheapest(ANY_FORM)
+  if (cover) {
+    const sameForm = (one: Cover) => hasForm(one, { ...cover, kinds: cover.open.length })
+    return {
+      covers: [cover, ...covers.filter((one) => !sameForm(one))].sort((a, b) => a.cost - b.cost),
+      choice: cover,
+      asAsked: hasForm(cover, form),
+      proven,
+      seated: [...seats],
+    }
   }
-  return { covers: fed.length ? coversOf(questionFor(fed)) : [], seated: fed }
+  const fed = mostFed(question).map((guest) => seats[guest]!)
+  if (fed.length === seats.length) return { covers, choice: null, asAsked: true, proven, seated: [] }
+  return coversSeating(fed, questionFor, form, expired)
 }

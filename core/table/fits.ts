@@ -1,4 +1,4 @@
-import type { Diet } from '../diet/diets'
+import { asksOfServing, implies } from '../diet/diets'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
 import type { ReferenceData } from '../tables/referenceData'
@@ -22,8 +22,14 @@ export class Fits {
     private readonly reference: ReferenceData,
   ) {}
 
-  /** A candidate with a serving of so many pieces. */
-  private plate(at: number, pieces: number): Evaluation {
+  /** A candidate as a guest has it: with a serving of as many pieces, where a serving counts. */
+  private plate(at: number, { pieces, diets }: Guest): Evaluation {
+    const ofServing = this.reference.diets.some((diet) => diets.includes(diet.id) && asksOfServing(diet))
+    if (!ofServing) return this.made[at]!.evaluation
+    return this.ofPieces(at, pieces)
+  }
+
+  private ofPieces(at: number, pieces: number): Evaluation {
     const key = `${at}:${pieces}`
     const serve = (recipe: Recipe): Recipe => ({
       ...recipe,
@@ -32,7 +38,7 @@ export class Fits {
     })
     const known = this.plates.get(key)
     if (known) return known
-    const original = at === 0 ? null : this.plate(0, pieces)
+    const original = at === 0 ? null : this.ofPieces(0, pieces)
     const own = evaluate(serve(this.made[at]!.recipe), this.reference, original)
     this.plates.set(key, own)
     return own
@@ -45,7 +51,7 @@ export class Fits {
     const reasons = guest.avoid.filter((id) => held.has(id)).map((id) => `${foods.get(id)!.name} is in it`)
     const toCheck: string[] = []
     let weight = reasons.length
-    const { diets } = this.plate(at, guest.pieces)
+    const { diets } = this.plate(at, guest)
     for (const id of guest.diets) {
       const own = diets.find(({ diet }) => diet === id)!
       // A recipe held against itself cannot be a third lighter: that is no reason, it does not fit.
@@ -70,20 +76,13 @@ export class Fits {
       eaters.flatMap((guest) =>
         guest.diets.filter((id) => {
           const fits = (one: number) =>
-            this.plate(one, guest.pieces).diets.find(({ diet }) => diet === id)?.verdict === 'fits'
+            this.plate(one, guest).diets.find(({ diet }) => diet === id)?.verdict === 'fits'
           return fits(at) && !fits(0)
         }),
       ),
     )
     const own = this.reference.diets.filter(({ id }) => ids.has(id))
-    return own.filter((one) => !own.some((other) => implies(other, one))).map(({ id }) => id)
+    const foods = [...this.reference.foods.values()]
+    return own.filter((one) => !own.some((other) => implies(other, one, foods))).map(({ id }) => id)
   }
 }
-
-/** Whether whoever keeps the one diet keeps the other. */
-const implies = (one: Diet, other: Diet): boolean =>
-  one !== other &&
-  !other.targets.length &&
-  other.excludesOrigins.every((origin) => one.excludesOrigins.includes(origin)) &&
-  other.excludesAllergens.every((allergen) => one.excludesAllergens.includes(allergen)) &&
-  other.excludesFoods.every((food) => one.excludesFoods.includes(food))

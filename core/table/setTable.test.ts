@@ -58,6 +58,19 @@ describe('a table', () => {
     expect(table.order).toHaveLength(table.kinds.length)
   })
 
+  it('looks for every few of five wishes, and for none that another implies', () => {
+    const five = [
+      guest('a', ['vegan']),
+      guest('b', ['gluten-free']),
+      guest('c', ['vegetarian']),
+      guest('d', ['keto'], { pieces: 1 }),
+      guest('e', ['dairy-free'], { avoid: ['honey'] }),
+    ]
+    const table = setTable(buns, five)
+    expect(table.proven).toBe(true)
+    expect(table.plates).toHaveLength(5)
+  })
+
   it('does not call itself the cheapest where not every few of the guests were looked for', () => {
     const wishes = ['cabbage', 'carrot', 'onion', 'garlic', 'egg-whole', 'plain-flour'].filter((id) =>
       foods.has(id),
@@ -68,7 +81,7 @@ describe('a table', () => {
       .map(({ id }) => guest(id, [id]))
     const many = [...seats, ...wishes.slice(0, 4).map((id) => guest(id, [], { avoid: [id] }))]
     expect(many).toHaveLength(6)
-    // Six wishes, all together and fifteen pairs are more than are looked for.
+    // Six wishes and every few of them are 63: more than are looked for.
     expect(setTable(buns, many).proven).toBe(false)
     expect(setTable(buns, many.slice(0, 2)).proven).toBe(true)
   })

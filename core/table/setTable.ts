@@ -7,8 +7,8 @@ import { allLines } from '../recipe/lines'
 import { scaleRecipe } from '../recipe/scale'
 import { heldBy, marksOf, type Mark } from '../tray/apart'
 import type { ReferenceData } from '../tables/referenceData'
-import { candidatesFor, fewerPieces, foodsIn, keyOf } from './candidates'
-import { coversSeating, eatersOf, piecesEaten, type Candidate, type Cover, type CoverQuestion } from './cover'
+import { candidatesFor, fewerPieces, foodsIn } from './candidates'
+import { coversSeating, eatersOf, piecesEaten, type Candidate, type CoverQuestion, type Form } from './cover'
 import { dishesOf, type TableDish } from './dishes'
 import type { Guest } from './guest'
 import { Fits } from './fits'
@@ -135,7 +135,7 @@ export function setTable(
 ): Table {
   checkGuests(guests, reference)
   const expired = options.expired ?? (() => false)
-  const { made, reasons, complete } = candidatesFor(recipe, guests, reference, expired)
+  const { made, reasonFor, complete } = candidatesFor(recipe, guests, reference, expired)
   const fits = new Fits(made, reference)
   const against = guests.map((guest) => made.map((_, at) => fits.against(guest, at)))
   const nothing = guests.map((_, seat) => against[seat]!.every((one) => one.reasons.length > 0))
@@ -182,21 +182,14 @@ export function setTable(
     notLikedCost: NOT_LIKED_MINUTES,
     mixed: options.mixed ?? false,
   })
-  const { covers, seated } = coversSeating(hungry, questionFor)
+  const form = {
+    kinds: options.kinds ?? null,
+    doughs: options.doughs ?? null,
+    fillings: options.fillings ?? null,
+  }
+  const { covers, choice, asAsked, proven, seated } = coversSeating(hungry, questionFor, form, expired)
   const without = guests.filter((_, seat) => !seated.includes(seat))
-  const asked = (['kinds', 'doughs', 'fillings'] as const).flatMap((what) => {
-    const number = options[what] ?? null
-    return number === null ? [] : [{ what, number }]
-  })
-  const numberOf = (cover: Cover, what: 'kinds' | 'doughs' | 'fillings') =>
-    what === 'kinds' ? cover.open.length : cover[what]
-  const wanted = covers.find((cover) => asked.every(({ what, number }) => numberOf(cover, what) === number))
-  const choice = wanted ?? covers[0] ?? null
-  const remarks: string[] = []
-  if (choice && !wanted)
-    remarks.push(
-      `No table has ${asked.map(({ what, number }) => `${number} ${number === 1 ? what.slice(0, -1) : what}`).join(' and ')} that somebody eats: this is the one with least work that suits`,
-    )
+  const remarks = choice && !asAsked ? [notOfForm(form)] : []
 
   const open = choice?.open ?? []
   const marks = marksOf(open)
@@ -259,7 +252,7 @@ export function setTable(
       recipe.title,
     ),
     options: optionsOf(covers, seated, weighed, reference, times, options.prices),
-    proven: complete,
+    proven: complete && proven,
     remarks,
     conflict: without.length
       ? {
@@ -268,7 +261,7 @@ export function setTable(
           why:
             (seated.length < hungry.length
               ? 'More than four kinds would be needed, and no more marks tell their pieces apart'
-              : without.map((guest) => reasons.get(keyOf(guest)) ?? '').find(Boolean)) || whyNot(recipe),
+              : without.map(reasonFor).find(Boolean)) || whyNot(recipe),
           fewer: without.flatMap((guest) => {
             const fewer = fewerPieces(recipe, guest, reference, expired)
             return fewer === null ? [] : [{ guestId: guest.id, pieces: fewer }]
@@ -276,6 +269,15 @@ export function setTable(
         }
       : null,
   }
+}
+
+/** What is said where no table has the numbers that were asked for. */
+function notOfForm(form: Form): string {
+  const asked = (['kinds', 'doughs', 'fillings'] as const).flatMap((what) => {
+    const number = form[what]
+    return number === null ? [] : [`${number} ${number === 1 ? what.slice(0, -1) : what}`]
+  })
+  return `No table has ${asked.join(' and ')} that somebody eats: this is the one with least work that suits`
 }
 
 /** Without a word of the search: what is not known cannot fit, and a figure may be out of reach. */
