@@ -58,6 +58,7 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
         })
       if (rest.length && !hadFilling) borrowLiquid(home('shell'), blocks, notes)
     } else if (hadFilling) {
+      // Above the heading of the filling stands the dough, of whatever it is: mashed cassava, plantain.
       home('shell').lines.push(...blocks[0]!)
       from = 1
     }

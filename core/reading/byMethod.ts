@@ -1,11 +1,12 @@
 import { foodIs } from '../food/groups'
-import type { Stage } from '../recipe/document'
+import { newLine, type RecipeNote, type Stage } from '../recipe/document'
+import { timesWeights } from '../recipe/scale'
 import type { CookingWay } from '../recipe/vocabulary'
 import { isFat, newDraft, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
 import type { Clause } from './method'
 import type { Outline } from './outline'
-import { limit } from './readIngredient'
+import { limit, type ReadIngredient } from './readIngredient'
 
 // What the method says of lines that the list says otherwise, or not at all.
 
@@ -165,8 +166,44 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
   }
 }
 
+/** "Beat the other egg … and brush": of several eggs one is for on top. */
+const OTHER_EGG = /\b(?:other|remaining|second|third|last|spare|reserved|extra) (?:beaten )?egg\b/i
+
+/** One of several eggs goes on top where the method says "the other egg", and the rest stay where they are. */
+export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
+  const onTop = clauses.some(({ sentence }) => OTHER_EGG.test(sentence) && BRUSHES.test(sentence))
+  if (!onTop || drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(isWholeEgg))) return
+  for (const draft of drafts) {
+    const item = draft.lines.find((one) => isWholeEgg(one) && (eggsOf(one) ?? 0) >= 2)
+    if (!item) continue
+    const own = eggsOf(item)!
+    const top = {
+      ...item,
+      line: newLine({ ...timesWeights(item.line, 1 / own), notes: [ofSeveral(1, own)] }),
+    }
+    Object.assign(item.line, timesWeights(item.line, (own - 1) / own))
+    item.line.notes = [...item.line.notes, ofSeveral(own - 1, own)]
+    const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
+    if (finish) finish.lines.unshift(top)
+    else drafts.push(newDraft('finish', { lines: [top] }))
+    return
+  }
+}
+
+const isWholeEgg = ({ food }: ReadIngredient) => foodIs(food, 'whole-egg')
+/** How many eggs a line counts; null where it weighs them. */
+const eggsOf = ({ read }: ReadIngredient): number | null => {
+  const term = read.measures[0]?.[0]
+  return term && term.unitId === null && Number.isInteger(term.low) ? term.low : null
+}
+const ofSeveral = (some: number, all: number): RecipeNote => ({
+  code: 'divided',
+  level: 'note',
+  text: `${some} of the ${all} eggs of the line: the method brushes with the other`,
+})
+
 const BRUSHES =
-  /\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/i
+  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
 /** "Glaze.", and the list has one beaten egg. */
 const GLAZES = /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?\W*$/i
 const MIXES = /\b(?:mix|beat|stir|combine|whisk|blend)\b/i

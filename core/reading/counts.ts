@@ -28,7 +28,11 @@ const BALL_WORDS: readonly [RegExp, number][] = [
   [/\b(?:tangerine|tennis[- ]ball|orange)[- ]siz/i, 90],
 ]
 
-const N = String.raw`(?:about |approx\.? |around |roughly |~ ?)?(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s+dozen)?)`
+// "12 x 16 rectangle" is a size.
+const N = String.raw`(?:about |approx\.? |around |roughly |~ ?)?(?!\d+\s*[x×]\s*\d+\s*(?:(?:cm|mm|inch|in\b|")\s*)?(?:rectangle|square|sheet|oblong|slab)\b)(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s+dozen)?)`
+/** "Divide the dough 10 x 52 g": so many of that weight. */
+const TIMES_GRAMS =
+  /\b(?:divide|split|cut|portion|scale|shape|form|make|weigh)\b[^.;\d]{0,30}?(\d{1,3})\s*[x×]\s*(\d{1,3})\s*(?:g|gm|grams?)\b/i
 const SIZE = String.raw`(?:(?:equal|even|equal-sized|small|medium|large|little|thin|smooth|same-sized|dough|\p{L}+[- ]sized?)\s+)*`
 const THING = String.raw`(?:${PIECES}|portions?|parts?|bits|equal|discs|lumps|sections|(?=[,.;]|$| and\b| of\b| then\b))`
 /** "divide into 12", "cut each into 8", "make 10 balls", "fill 12 rounds", "roll and cut 14 rounds". */
@@ -41,7 +45,7 @@ const INTO = new RegExp(
   'giu',
 )
 const CUT_OUT = new RegExp(
-  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}(?!\s*-?\s*(?:cm|mm|inch|in\b|"))\s+(?:x\s*\d+(?:[./]\d+)?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
+  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}(?!\s*-?\s*(?:cm|mm|inch|in\b|"|corners|sides|edges|points))\s+(?:x\s*\d+(?:[./]\d+)?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
   'iu',
 )
 /** "Take 6 lemon size balls", "slice 16 pieces": so many of them, of the dough. */
@@ -54,6 +58,9 @@ const SO_MANY = new RegExp(
   String.raw`\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|you(?:'ll| will| should)? get)\s*(?:about )?(\d{1,3})(?!\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))`,
   'iu',
 )
+/** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */
+const IN_BRACKETS =
+  /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes )?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+of them)?\s*\)/i
 /** "Repeat = 18", "so 18 in all": what comes of it, said after the work. */
 const RESULT =
   /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})/i
@@ -108,7 +115,8 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
       about !== null &&
       about !== 'pieces' &&
       about.kind !== 'shell' &&
-      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns)\b/i.test(text)
+      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns)\b/i.test(text) &&
+      !/^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
     )
       continue
     const seen: { at: number; count: number; each: boolean }[] = []
@@ -159,9 +167,12 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
     const arrow = ARROW.exec(text) ?? RESULT.exec(text)
     if (arrow && !seen.length)
       seen.push({ at: arrow.index + arrow[0].length, count: low((arrow[1] ?? arrow[2])!), each: false })
-    const behind = SO_MANY.exec(text) ?? TINS.exec(text)
+    const behind = SO_MANY.exec(text) ?? IN_BRACKETS.exec(text) ?? TINS.exec(text)
     if (behind && !seen.length)
       seen.push({ at: behind.index + behind[0].length, count: low(behind[1]!), each: false })
+    const weighed = TIMES_GRAMS.exec(text)
+    if (weighed && !seen.length)
+      seen.push({ at: weighed.index + weighed[0].length, count: low(weighed[1]!), each: false })
     const take = TAKE.exec(text)
     if (take && !seen.length)
       seen.push({ at: take.index + take[0].length, count: low(take[1]!), each: false })
@@ -228,6 +239,8 @@ function guessServings(shape: Shape | null, pieces: number, drafts: readonly Dra
 }
 
 const LAST_WORDS = 200
+const GET =
+  /\b(?:(?:i|we) (?:usually |always |normally )?(?:get|got)|you(?:'ll| will| should)? get|(?:it|this|that) makes|makes)\s+(?:about |around |roughly )?(\d{1,3})\b(?!\s*(?:g|kg|ml|cups?|minutes?|mins?|cm|inch)\b)/i
 
 /** How many pieces and servings, from everything the text says of them; the most specific wins. */
 export function countPieces(
@@ -246,6 +259,12 @@ export function countPieces(
     const step = text.length < 500 ? text : text.slice(-LAST_WORDS)
     const yields = readYields(step)
     if (yields) said.push({ ...yields, text: step })
+  }
+  // In one breath it is said anywhere: "… cut five inch rounds i get about 16 put two tablespoons in each".
+  for (const { text } of clauses) {
+    const own = text.length > LAST_WORDS / 2 ? GET.exec(text) : null
+    if (own && !said.some(({ pieces }) => pieces))
+      said.push({ pieces: Number(own[1]), servings: null, perServing: null, text: own[0] })
   }
   said.forEach((count, at) => {
     // "Make 6 balls" among the steps is work; "Makes 24" is a promise wherever it stands.
@@ -284,7 +303,8 @@ export function countPieces(
   )
   let ball: { grams: number; says: string } | null = null
   for (const one of text) {
-    const match = BALL_GRAMS.exec(one)
+    const weighed = BALL_GRAMS.exec(one)
+    const match = weighed && /\b(?:filling|stuffing|mixture)\b/i.test(weighed[0]) ? null : weighed
     const word = /\b(?:of|with) (?:the )?(?:filling|stuffing|mixture)\b/i.test(one)
       ? undefined
       : BALL_WORDS.find(([pattern]) => pattern.test(one))

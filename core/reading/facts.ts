@@ -106,6 +106,9 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
     const groups = match.slice(1).filter((group) => group !== undefined)
     const number = readNumber(groups[0] ?? '')
     const unit = groups[1]
+    // "Roll it thin (1-2 mm)" says how thick.
+    if (kind === 'disc-cm' && number && unit && cm(number.high, unit) < 1)
+      return add('thickness-mm', cm(number.low, unit) * 10, cm(number.high, unit) * 10, text)
     if (number && unit && number.high > 0)
       add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor, text)
   }

@@ -123,7 +123,7 @@ const INLINE =
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
-  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|rise|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|braid|plait|stand (?:them|it|upright)|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
+  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char(?! ?siu)|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|rise|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|braid|plait|stand (?:them|it|upright)|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
@@ -166,7 +166,15 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   if (STARTS_WITH_NUMBER.test(plain) && !round.marked) return null
   if (AMOUNT.test(plain) && !round.marked) return null
   if (!told && /[.!?,;]$|,/.test(name)) return null
+  // "Filling should be wet like porridge" tells something.
+  if (!colon && words > 2 && /\b(?:should|must|will|looks?|gets?|needs? to|has to|is|are)\b/i.test(name))
+    return null
   if (/\bto taste\b|\bas (?:required|needed)\b/i.test(name)) return null
+  // "Water to make a soft dough" is poured, and says how much.
+  if (
+    /^(?:\p{L}+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee)\s+(?:to|for|as|enough)\b/iu.test(name)
+  )
+    return null
 
   const made = (kind: HeadingKind): Heading => ({ kind, name, rest: '', pieces: yields })
   // "Curtido (to serve)": the bracket says what the word does not.
@@ -274,7 +282,7 @@ const USUAL =
 
 /** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
 const WORD_AND_LIST = new RegExp(
-  String.raw`^((?:for (?:the )?)?(?:dough|pastry|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust))\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*\p{L})(\S.*)$`,
+  String.raw`^((?:for (?:the )?)?(?:dough|pastry|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust|meat|veg(?:etables)?))\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*\p{L})(\S.*)$`,
   'iu',
 )
 
@@ -297,8 +305,16 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     }
   const run = WORD_AND_LIST.exec(text)
   // "Shortcrust pastry 500 g" is bought: a list names what it is of.
-  if (run && AMOUNT.test(run[2]!) && !/^[\d./\s¼½¾⅓⅔⅛]+\p{L}{0,3}\.?$/u.test(run[2]!))
-    return { kind: kindOf(run[1]!) ?? 'unknown', name: run[1]!, rest: run[2]!, pieces: null }
+  const isPlain = run !== null && /^(?:meat|veg)/i.test(run[1]!)
+  // "Meat 500 g" buys; with more behind it it is what goes in.
+  const enough = !isPlain || (run![2]!.match(new RegExp(AMOUNT.source, 'giu'))?.length ?? 0) >= 2
+  if (run && enough && AMOUNT.test(run[2]!) && !/^[\d./\s¼½¾⅓⅔⅛]+\p{L}{0,3}\.?$/u.test(run[2]!))
+    return {
+      kind: isPlain ? 'filling' : (kindOf(run[1]!) ?? 'unknown'),
+      name: run[1]!,
+      rest: run[2]!,
+      pieces: null,
+    }
   const counted = COUNTED_INLINE.exec(text)
   if (counted && kindOf(counted[1]!) && !startsLikeStep(counted[3]!) && STARTS_WITH_NUMBER.test(counted[3]!))
     return {
@@ -329,7 +345,7 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   const list =
     STARTS_WITH_NUMBER.test(rest) ||
     /^(?:pinch|handful|knob|dash|some|salt|water|oil|egg)\b/i.test(rest) ||
-    /,/.test(rest)
+    /[,;]/.test(rest)
   if (kind === null) {
     // "Note: ...", "Serves: ..." say something; only a list makes an unknown word a part.
     if (/^(?:also|plus|and|extra|then)$/i.test(name)) return { kind: 'same', name, rest, pieces: null }

@@ -22,6 +22,9 @@ export interface CookingRead {
 
 type Seen = CookingWay | 'fry' | 'cook'
 
+/** "Pour boiling water on half the flour". */
+const SCALDS =
+  /\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/i
 /** Water that boils under a steamer boils no pieces. */
 const UNDER_STEAMER = /\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:boiling|simmering) (?:salted )?water\b/iu
 const SEEN: readonly [Seen, RegExp][] = [
@@ -86,6 +89,8 @@ const TAKES_OUT =
 function eventsIn(clause: Clause): Event[] {
   const text = withoutUnitDots(withoutVents(clause.text))
     .replace(UNDER_STEAMER, ' ')
+    // Water that scalds flour boils no piece.
+    .replace(SCALDS, ' ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
     .replace(/,?\s+but (?:you|one|i) (?:can|could|may) (?:also )?(?:do|bake|fry|steam|cook|make)\b.*$/i, '')
     .replace(/(?<=\d{3}[^.;]{0,30})\s(?:\/|or)\s(?:in (?:an? |the )?)?air[- ]?fryer\b.*$/i, '')

@@ -22,7 +22,7 @@ const PIECE_WORDS =
   /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
-  /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it|each)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/i
+  /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|together|to|well)|wrap (?:the dough|round|around|it|each)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|cover with the (?:lid|other|pastry)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/iu
 /** These roll a dough as well as close a piece: where something is filled later, they do not close. */
 const WEAK_CLOSING = /^(?:roll|fold|twist|shape into|make balls)/i
 const FILLS =
@@ -38,7 +38,7 @@ const KIND_WORDS: readonly [PartKind, RegExp][] = [
   ['dip', /\b(?:dip|dipping|sauce|chutney|salsa|relish|raita|to serve)\b/i],
   [
     'shell',
-    /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|the)|foams?|doubled?|rise|rises|prove|proof|gluten|crumbs)\b/i,
+    /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|the)|foams?|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/i,
   ],
   ['filling', /\b(?:filling|stuffing|mixture|farce)\b/i],
   ['marinade', /\b(?:marinade|marinate|brine)\b/i],
@@ -108,7 +108,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   const lastFilling = steps.findLastIndex(({ text }) => text.length < 2000 && FILLS.test(text))
   /** What closes a piece in a clause; "roll up, turn, roll again" before anything is filled does not. */
   const closingIn = (text: string, step: number, rest: string): RegExpExecArray | null => {
-    const all = new RegExp(CLOSING.source, 'gi')
+    const all = new RegExp(CLOSING.source, 'giu')
     for (let found = all.exec(text); found; found = all.exec(text)) {
       const [before, after] = [text.slice(0, found.index), text.slice(all.lastIndex)]
       const later = step < lastFilling || FILLS.test(`${after} ${rest}`)

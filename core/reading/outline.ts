@@ -18,7 +18,7 @@ import {
   usualHeading,
   wordsOf,
 } from './rows'
-import { FOR_ALL } from './splitLine'
+import { FOR_ALL, splitLine } from './splitLine'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
@@ -128,9 +128,12 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   }
   /** "Shortcrust: 500 g flour, 250 g lard, water" is whole on its row: beef on the next is not of it. */
   const isBehindDough = (row: Row, text: string): boolean => {
-    if (section?.heading?.kind !== 'shell' || section.items.length < 3) return false
+    if (section?.heading?.kind !== 'shell' || !section.items.length) return false
     // Under a heading of its own line a blank one has to part them.
-    if (!section.heading.rest && !row.blankBefore) return false
+    const { rest } = section.heading
+    if (!rest && !row.blankBefore) return false
+    const lines = rest ? splitLine(rest, foods).length + section.items.length - 1 : section.items.length
+    if (lines < 3) return false
     if (section.items[0]!.at === row.at) return false
     const food = matchFood(readLine(text).name, foods)?.food
     return food !== undefined && !foodIs(food, 'of-dough') && !isPassed(food) && !isLiquid(food)
@@ -147,6 +150,11 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     is(row, 'remark')
   }
   const enter = (row: Row, heading: Heading) => {
+    // "Pan: 1 T oil, flat side down 2 min, 80 ml water, lid on, 7 min" is work, whatever it lists.
+    if (heading.kind === 'pan' && heading.rest.split(/,\s+/).some((one) => /\d\s*min/i.test(one))) {
+      mode = 'method'
+      return step(row, `${heading.name}: ${heading.rest}`)
+    }
     is(row, 'heading')
     if (heading.kind === 'method') {
       mode = 'method'
@@ -481,6 +489,15 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     const sentences = sentencesOf(text)
     const [lead] = sentences
     if (sentences.length < 2 || !lead || lead.length > 80 || wordsOf(lead) > 10) return null
+    // "Pasties? no, turnovers": a short row without a list is a name, whatever its marks.
+    if (
+      text.length < 70 &&
+      wordsOf(text) <= 10 &&
+      !/[.;]/.test(text.replace(/[.;]\s*$/, '')) &&
+      /[?!]/.test(text) &&
+      sentences.every((one) => !isStep(one, foods) && !inlineList(one, foods) && !readYields(one))
+    )
+      return null
     const plain =
       !isStep(lead, foods) &&
       !inlineList(lead, foods) &&
@@ -549,6 +566,8 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
   emptyHeading()
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]!.replace(/[.:]$/, '')
+  const spoken = SPOKEN_TITLE.exec(rows[0]?.text.slice(0, 120) ?? '')?.[1]
+  if (!out.title && spoken) out.title = spoken.charAt(0).toUpperCase() + spoken.slice(1)
   if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(first) && !isStep(first, foods))
     out.title = first
   // "Hand pies - 10 servings" below a table: what is counted is named, and nothing else has named the dish.
@@ -582,4 +601,7 @@ const SERVED_WITH = /^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with 
 const AFTERTHOUGHT =
   /^(?:that'?s (?:it|all)|that is all|easy|done|so good|yum(?:my)?|enjoy|you can'?t go wrong|nothing else|as simple as that)\W*$/i
 
+/** "So for the empanadas i do three cups of flour …": what is made, said in passing. */
+const SPOKEN_TITLE =
+  /^(?:(?:so|okay|ok|right|well|and|now|um|hi|this is how i make|how i make|when i make),?\s+)*(?:for|to make|making) (?:the |my |these |our |some )?(?!dough\b|filling\b|pastry\b|(?:\p{L}+ )?(?:dough|filling|pastry)\b)(\p{L}+(?: \p{L}+){0,3}?)\s+(?:i|you|we)\b/iu
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')

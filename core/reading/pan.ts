@@ -39,13 +39,20 @@ const gramsOf = (amount: string, food: Food) =>
 /** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
 function fatWeighed(clauses: readonly Clause[], food: Food): number | null {
   for (const { text, about } of clauses) {
-    if (about !== 'pieces' || !/\b(?:fry|fried|brown|griddle|crisp)/i.test(text)) continue
+    const ofPan = about === 'pieces' || /^\W*(?:frying )?(?:pan|skillet|wok)\s*:/i.test(text)
+    if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan)/i.test(text)) continue
     const match =
       /\b(?:oil|butter|ghee|lard|margarine)\s*\((?:about |~)?([^()]{1,20})\)/i.exec(text) ??
       /\bin (?:about |~)?(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cups?)) (?:of )?(?:the )?(?:hot |melted |\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\b/iu.exec(
         text,
       )
-    const grams = match && gramsOf(match[1]!, food)
+    // "Pan: 1 T oil, flat side down": a spoon of it, and nothing more is said.
+    const bare =
+      match ??
+      /(?:^|:\s*|,\s*)(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|T|t))\s+(?:of )?(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/u.exec(
+        text,
+      )
+    const grams = bare && gramsOf(bare[1]!, food)
     if (grams) return grams
   }
   return null

@@ -27,7 +27,7 @@ const ALL =
   /\b(?:filling|stuffing|mixture|everything|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i
 /** Wrung out, mashed or chopped: it is out of its pot, and what follows is stirred in raw. */
 const OUT_OF_POT =
-  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*$|^\W*(?:mash|chop|purée|puree|blitz)\b/iu
+  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*$|^\W*(?:mash|chop|blitz|pur[ée]e(?=\s*$|[.;]|\s+(?:it|them|the|until|till|with)\b))(?!\p{L})/iu
 const ADDS =
   /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|with the|and the|whisk in|then)\b/i
 /** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
@@ -84,7 +84,7 @@ class Pot {
     this.added.clear()
     for (const at of lines) if (!this.ways.has(at)) this.ways.set(at, own)
     // What was browned and then simmers in its liquid has simmered: that is what its water goes by.
-    if (own === 'simmer' && this.hot === 'fry' && this.wet)
+    if (own === 'simmer' && (this.hot === 'fry' || !lines.length) && this.wet)
       for (const at of this.ways.keys()) this.ways.set(at, own)
     this.time(own, text)
     const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
@@ -109,8 +109,8 @@ class Pot {
   }
 }
 
-/** "Marinate 30 min, then cook": that time is spent cold. */
-const STANDS = /\b(?:marinate|rest|soak|stand|chill)\b[^,.;]{0,24}$/i
+/** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
+const STANDS = /\b(?:marinate|rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final)\s+$/i
 
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
 const MIN_POURED_SHARE = 0.08
@@ -119,6 +119,7 @@ const SIMMERS = /\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i
 const POURS_ON =
   /(?:\b(?:add|pour|splash|plus|cover)\b|\+)[^.]{0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
 
+const ADDS_LIQUID = /\b(?:add|pour|stir in|whisk in|with the)\b/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 const WHOLE_POT = /\b(?:everything|all|filling|stuffing|mixture)\b/i
 const STRETCHES =
@@ -126,6 +127,10 @@ const STRETCHES =
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
 const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ )?with\b/iu
+
+/** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */
+const isListing = (text: string): boolean =>
+  (text.match(/(?:^|\s)(?:\d[\d./]*|[¼½¾⅓⅔]|an?|half)\s+\p{L}/giu)?.length ?? 0) >= 3
 
 const PREPARES =
   /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu
@@ -166,6 +171,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         traits.some((trait) => foodIs(draft.lines[at]!.food, trait)),
     )
   }
+  const poursIn = (text: string, named: readonly number[]) =>
+    ADDS_LIQUID.test(text) && named.some((at) => foodIs(draft.lines[at]!.food, 'pours'))
   for (const clause of clauses) {
     // A clause that says nothing of its own goes on with the pot that is hot.
     const goesOn = clause.about === null && pot.hot !== null
@@ -203,7 +210,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       else if (pot.hot !== null && !off)
         pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
       // "Grind the dal", "slice the onions" before anything is hot decide nothing.
-      else if (pot.ways.size || !PREPARES.test(stretch)) pot.setAside(named)
+      else if ((pot.ways.size || !PREPARES.test(stretch)) && !isListing(stretch)) pot.setAside(named)
       // "Stir in the rest" when nothing cooks: what has not been named stays raw.
       if (
         /\bthe rest\b|\bremaining\b|\beverything else\b/i.test(stretch) &&
@@ -211,6 +218,9 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       )
         pot.setAside(every.filter((at) => !pot.ways.has(at)))
       if (pot.hot !== null && !way && OUT_OF_POT.test(stretch)) pot.setAside([])
+      // What is poured on after it was dry is wet again.
+      if (untilDry && pot.hot !== null && (POURS_ON.test(stretch) || poursIn(stretch, named)))
+        untilDry = false
       if (DRY.test(stretch) && pot.ways.size) untilDry = true
     }
   }

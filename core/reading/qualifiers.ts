@@ -89,6 +89,9 @@ export function qualifiersIn(words: readonly string[]): Qualifiers {
     take(LEAN_TO_FAT)
     said.fatG = Number(pair[2])
   }
+  // Fatty mince is sold with a fifth of fat: common practice, no source.
+  else if (/\bfatty\b/.test(text) && /\b(?:minced?|ground)\b/.test(text) && take(/\bfatty\b/))
+    said.fatG = FATTY_MINCE_G
   if (take(FAT_NONE)) said.fat = 'none'
   else if (take(FAT_LOW)) said.fat = 'low'
   else if (take(FAT_LEAN)) said.fat = 'lean'
@@ -128,6 +131,7 @@ const NEAR_FAT_G = 1.6
 /** What "none" may still hold, and what "lean" does at most, in g per 100 g: common practice, no source. */
 const FAT_FREE_G = 2
 const LEAN_G = 10
+const FATTY_MINCE_G = 20
 
 export interface Settled {
   food: Food

@@ -52,7 +52,7 @@ export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
  * @returns a line; its `foodId` is null when no food fits, its `grams` null when no weight can be told
  */
 export function readIngredient(raw: string, foods: Foods): ReadIngredient {
-  const read = readLine(limit(raw, MAX_READ_CHARACTERS))
+  const read = asWeighed(readLine(limit(raw, MAX_READ_CHARACTERS)), foods)
   const found =
     matchWithPrep(read, foods) ??
     namedBehind(read, foods) ??
@@ -171,6 +171,22 @@ function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
     })
   }
   return choices.slice(0, 8)
+}
+
+/** "Boiled soya granules 50 g (dry weight)": it is the dry food that was weighed, and soaked or cooked afterwards. */
+const DRY_WEIGHT =
+  /^(?:weighed )?(?:dry|uncooked|raw)(?: (?:wt|weight|measure))?$|^(?:wt|weight|weighed) (?:dry|raw|uncooked)$/i
+const COOKED_BEFORE = /^(?:boiled|cooked|soaked|rehydrated|steamed)\s+/i
+
+/** A line whose amount is of the dry food though its name is the cooked one's. */
+function asWeighed(read: ReadLine, foods: Foods): ReadLine {
+  const done = COOKED_BEFORE.exec(read.name)
+  const weight = done && read.prep.find((word) => DRY_WEIGHT.test(word.trim()))
+  if (!done || !weight) return read
+  const bare = read.name.slice(done[0].length)
+  const dry = matchFood(`dried ${bare}`, foods)?.how === 'exact' ? `dried ${bare}` : bare
+  const prep = [...read.prep.filter((word) => word !== weight), done[0].trim().toLowerCase(), 'soaked']
+  return { ...read, name: dry, prep: [...new Set(prep)] }
 }
 
 /** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */

@@ -88,7 +88,7 @@ export const PREP_WORDS =
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(
-  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
+  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
   'iu',
 )
 
@@ -132,7 +132,10 @@ function plainLine(raw: string): string {
     // "Hot water (80C)": how hot it is, is no amount.
     .replace(/\s*\((?:about |approx\.? |at )?\d{2,3}\s*°?\s?[CF]\)/g, '')
     .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
-    .replace(/;$/, '')
+    .replace(/[;,]\s*$/, '')
+    // "Cashews few, broken": the amount behind the name.
+    .replace(/^(\p{L}+(?: \p{L}+)?) (few|little|some)(?=\s*(?:,|\(|$))/iu, '$2 $1')
+    .replace(/\bw\/?(?= (?:\p{L}))/u, 'with')
     // "Ground pork, not too lean" is the usual one.
     .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')
     .replace(/\s+/g, ' ')

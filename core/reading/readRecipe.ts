@@ -7,6 +7,7 @@ import {
   brushByMethod,
   handleChoices,
   leaveInFilling,
+  oneEggOnTop,
   panFatByMethod,
   squeezeByMethod,
   washBesideSheet,
@@ -102,6 +103,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)
   washBesideSheet(drafts, clauses)
+  oneEggOnTop(drafts, clauses)
   brushByMethod(drafts, clauses)
   addUnlisted(drafts, clauses, counted.pieces, foods)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)

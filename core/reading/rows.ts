@@ -36,7 +36,8 @@ const listsMany = (text: string): boolean =>
 /** "Balls of about 40 g, flatten, fill". */
 const BALLS_OF = /^(?:balls|pieces|rounds|portions) of (?:about |around |roughly )?[\d¼½¾⅓⅔]/i
 /** "Boiled 3 min.": told of what was done. */
-const WAS_COOKED = /^(?:boiled|baked|fried|steamed|simmered|griddled)\s[^,]{0,40}?\d/i
+const WAS_COOKED =
+  /^(?:boiled|baked|fried|steamed|simmered|griddled)\s[^,]{0,40}?\d[\d\s/–-]*(?:\+ )?(?:m\b|min|h\b|hours?|hrs?|sec|°|c\b|f\b|deg)/i
 /** "Each sheet in 2": what is done with every one of them. */
 const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
 

@@ -72,6 +72,11 @@ const PREPARATION = new RegExp(
   'i',
 )
 
+/** A food that the larder knows by its name, or several of them in a row: "salt pepper". */
+const isKnown = (piece: string, foods: Foods): boolean =>
+  matchFood(readLine(piece).name, foods)?.how === 'exact' ||
+  (piece.length < 60 && splitLine(piece, foods).length > 1)
+
 /**
  * A list of foods behind one amount or none: "salt, pepper and chilli powder", "100 g ham and cheese",
  * "mixed herbs and chilli flakes". Only where every piece is a food and the whole is none.
@@ -82,8 +87,15 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     // "½ tsp salt, for the cabbage": what it is for is nothing to buy.
     /^(?:for (?:the |your )|(?:some |a little )?(?:more|extra) (?:for|to)\b)/i.test(piece) ||
     (PREPARATION.test(piece) && matchFood(readLine(piece).name, foods)?.how !== 'exact')
-  if (read.alternative) return null
   const listed = pieces(raw).map((piece) => piece.text)
+  // "100 g bacon or fried onions, soured cream": the choice is one piece's, not the line's.
+  const choiceAt = listed.findIndex((piece) => /\s(?:or)\s/i.test(piece))
+  const apart =
+    choiceAt >= 0 &&
+    choiceAt < listed.length - 1 &&
+    listed.every((piece, at) => at === choiceAt || isKnown(piece, foods))
+  if (apart) return listed.flatMap((piece, at) => (at === choiceAt ? both([piece]) : splitLine(piece, foods)))
+  if (read.alternative) return null
   if (
     listed.length < 2 ||
     listed.length > 12 ||
@@ -247,6 +259,19 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     SHORT_SEASONING.exec(raw.trim()) ??
     /^(?:usual |all |plenty of |good )*seasoning(?: to taste)?()$/i.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
+  // "Half a stick of butter, S & P": the seasoning behind the last comma.
+  const seasoned = /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p)\.?$/i.exec(raw.trim())
+  if (seasoned) return [...splitLine(seasoned[1]!, foods), ...both(['salt', 'pepper'])]
+  // "Half a cup of pine nuts salt": told in a row, and seasoned at the end.
+  const salted = /^(.+\p{L})\s+(salt(?:\s*(?:and|&|\+)?\s*(?:black )?pepper)?)$/iu.exec(raw.trim())
+  if (
+    salted &&
+    raw.length < 200 &&
+    readLine(salted[1]!).measures.length &&
+    matchFood(readLine(salted[1]!).name, foods)?.how === 'exact' &&
+    matchFood(readLine(raw).name, foods)?.how !== 'exact'
+  )
+    return both([salted[1]!, ...(/pepper/i.test(salted[2]!) ? ['salt', 'black pepper'] : ['salt'])])
   const ratio = RATIO.exec(raw)
   if (ratio) return both([ratio[1]!, ratio[2]!])
   if (/^salt (?:and |& )?(?:black )?pepper$/i.test(raw.trim())) return both(['salt', 'black pepper'])

@@ -32,7 +32,7 @@ const FAN = new RegExp(String.raw`(\d{3})${DEGREE}(?:c\b)?\s*\(?\s*(?:fan|convec
 const FAN_BEFORE = new RegExp(String.raw`(?:fan|convection)(?: oven)?\s*:?\s*(\d{3})`, 'i')
 const GAS = /\bgas(?: mark)?\s*(\d{1,2})\b/i
 const BARE = new RegExp(
-  String.raw`(?:\b(?:at|to|(?:oven|air fryer|fryer)(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|(?:air[- ]?)?(?:fry|frying)|roast|cook|in(?:to)? an?)\s+(?:an? )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
+  String.raw`(?:\b(?:at|to|(?:oven|air fryer|fryer)(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|(?:air[- ]?)?(?:fry|frying)|roast|cook|in(?:to)? an?)\s+(?:an? )?(?:(?:very |really )?hot (?:oven )?|high )?(?:at )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
   'i',
 )
 
@@ -70,8 +70,10 @@ export function temperatureIn(text: string): { celsius: number; fan: boolean } |
   if (bare) {
     const value = Number(bare[1])
     // No oven goes above 280 °C; a larger number is Fahrenheit.
-    if (value >= 90 && value <= 280) return made(value, fan !== null)
-    if (value > 280 && value <= 550) return made(toCelsius(value), fan !== null)
+    // "200 (180 fan)": the plain one counts.
+    const isFan = fan !== null && (Number(fan[1]) === value || Number(fan[1]) > value)
+    if (value >= 90 && value <= 280) return made(value, isFan)
+    if (value > 280 && value <= 550) return made(toCelsius(value), isFan)
   }
   const words = OVENS.find(([pattern]) => pattern.test(text))
   if (words) return made(words[1])

@@ -224,13 +224,16 @@ const ABBREVIATED =
 
 /** A measure cut short behind its number: "1 T. Shaoxing wine", "2 1/2 c. flour". */
 const SHORT_UNIT =
-  /[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level|scant|rounded|big|good) )?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|g|kg|ml|pkt|pt|qt)$/
+  /[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level|scant|rounded|big|good) )?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|g|kg|ml|pkt|pkg|pt|qt|sm|med|lg|lge|doz|env|sl|can|qts?|gal)$/
 /** "Roll 1/8 in. thick": an inch cut short goes on in small letters. */
 const SHORT_INCH = /[\d¼½¾⅓⅔⅛]\s?in$/
 
 /** "1 T. oil, 1/3 c. water" without the dots that end nothing. */
 export const withoutUnitDots = (text: string) =>
-  text.replace(/([\d¼½¾⅓⅔⅛]\s?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|pkt|pt|qt))\.(?=\s+\p{L})/gu, '$1')
+  text.replace(
+    /([\d¼½¾⅓⅔⅛]\s?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|pkt|pkg|pt|qt|sm|med|lg|lge|doz))\.(?=\s+\p{L})/gu,
+    '$1',
+  )
 
 /** The sentences of a row. An abbreviation ("2 tbsp. oil", "approx. 20") does not end one. */
 export const sentencesOf: (text: string) => readonly string[] = remember(cutSentences)
