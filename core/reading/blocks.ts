@@ -35,7 +35,10 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
       const elsewhere = blocks.some(
         (block) =>
           block !== best &&
-          (block.filter(fillingLike).length >= 2 || grams(block.filter(fillingLike)) >= 100),
+          (block.filter(fillingLike).length >= 2 ||
+            grams(block.filter(fillingLike)) >= 100 ||
+            // Ground nuts with sugar and fat, where the dough has its liquid: small sweet fillings.
+            (block.length >= 2 && block.some(fillingLike) && best.some(({ food }) => isLiquid(food)))),
       )
       const run =
         elsewhere ||
@@ -43,8 +46,8 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
         hadFilling
           ? best
           : doughRun(best, blocks.length === 1 && !hadFilling)
-      home('shell').lines.push(...run)
       const brushed = fatForSheets(best)
+      home('shell').lines.push(...run.filter((item) => item !== brushed))
       if (brushed) home('finish').lines.push(brushed)
       const rest = best.filter((item) => !run.includes(item) && item !== brushed)
       const at = blocks.indexOf(best)

@@ -40,8 +40,11 @@ const DIVIDE = new RegExp(
   String.raw`\b(divide|split|cut|portion|shape|form|make|roll|pinch off|break|separate|stamp(?: out)?|fill|get|assemble|yield)\b([^.;]{0,46}?)\b(?:in|into|to|out)?\s*${N}\s+${SIZE}${THING}`,
   'giu',
 )
+/** "Divide 16.": the number stands bare. */
+const BARE_DIVIDE = /\b(?:divide|portion|split)\b(?: (?:the )?dough)?:? (\d{1,3})(?=\s*(?:[.,;]|$))/i
+/** "Pat into 8 thick discs". */
 const INTO = new RegExp(
-  String.raw`\b(divide|split|cut|portion|shape|form|roll|separate|make|serve|slice)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|minutes?|mins?|°|%)\b)`,
+  String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|minutes?|mins?|°|%)\b)`,
   'giu',
 )
 const CUT_OUT = new RegExp(
@@ -132,7 +135,10 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
           /\b(?:cm|mm|inch|inches|min|minutes|g|ml|sides?|hours?|°|times|layers|thick)\b/i.test(
             after.slice(match[0].length - 1),
           ) &&
-          !/\b(?:circles|rounds|dis[ck]s|balls)\b/i.test(match[0])
+          !/\b(?:circles|rounds|dis[ck]s|balls)\b/i.test(match[0]) &&
+          !/^\s*(?:thick|thin|flat) (?:circles|rounds|dis[ck]s)\b/i.test(
+            text.slice(match.index + match[0].length),
+          )
         )
           continue
         const count = low(match[3]!)
@@ -173,6 +179,9 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
     const weighed = TIMES_GRAMS.exec(text)
     if (weighed && !seen.length)
       seen.push({ at: weighed.index + weighed[0].length, count: low(weighed[1]!), each: false })
+    const bareCount = BARE_DIVIDE.exec(text)
+    if (bareCount && !seen.length)
+      seen.push({ at: bareCount.index + bareCount[0].length, count: low(bareCount[1]!), each: false })
     const take = TAKE.exec(text)
     if (take && !seen.length)
       seen.push({ at: take.index + take[0].length, count: low(take[1]!), each: false })

@@ -76,6 +76,8 @@ export function wordsOfDraft(draft: Draft): Set<string> {
   for (const { food, read } of draft.lines) {
     add(read.name)
     if (food) add(food.name.split(',')[0]!)
+    // "Spuds", "keema": what cooks call it as well.
+    for (const other of food?.synonyms ?? []) if (!other.includes(' ')) add(other)
   }
   return words
 }

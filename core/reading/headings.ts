@@ -62,7 +62,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|accompaniments?|on the side|each bowl|alongside|^with)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}broth$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|accompaniments?|on the side|each bowl|alongside|^with)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
   ],
   [
     'finish',
@@ -262,6 +262,9 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   const known = round.foods
     ? matchFood(name, round.foods)?.how === 'exact'
     : /^(?:dumpling|gyoza|wonton|spring roll|rice paper|puff|filo|phyllo) /i.test(name)
+  // "Shortcrust" over its flour and fat names the dough.
+  if (known && words === 1 && round.next === 'amount' && round.blankBefore && ALONE.test(name))
+    return made(kind)
   // "Shortcrust pastry" may be bought; a blank line above and amounts below make it a heading.
   if (known && !ALONE.test(name)) return round.blankBefore && round.next === 'amount' ? made(kind) : null
   // "Pasta" over its flour and eggs is the dough of what is filled.
@@ -307,8 +310,15 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   // "Shortcrust pastry 500 g" is bought: a list names what it is of.
   const isPlain = run !== null && /^(?:meat|veg)/i.test(run[1]!)
   // "Meat 500 g" buys; with more behind it it is what goes in.
+  // "Fill 1 tsp" is done.
+  const isDone =
+    run !== null &&
+    /^fill$/i.test(run[1]!) &&
+    /^(?:with |about )?[\d¼½¾/. ]+\s*(?:heaped |heaping |level )?(?:tsp|tbsp|teaspoons?|tablespoons?|T|t)\b/.test(
+      run[2]!,
+    )
   const enough = !isPlain || (run![2]!.match(new RegExp(AMOUNT.source, 'giu'))?.length ?? 0) >= 2
-  if (run && enough && AMOUNT.test(run[2]!) && !/^[\d./\s¼½¾⅓⅔⅛]+\p{L}{0,3}\.?$/u.test(run[2]!))
+  if (run && enough && !isDone && AMOUNT.test(run[2]!) && !/^[\d./\s¼½¾⅓⅔⅛]+\p{L}{0,3}\.?$/u.test(run[2]!))
     return {
       kind: isPlain ? 'filling' : (kindOf(run[1]!) ?? 'unknown'),
       name: run[1]!,

@@ -215,7 +215,10 @@ export function readCooking(context: HeatContext): CookingRead {
   for (const clause of clauses) {
     if (PREHEATS.test(clause.text) && !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))) {
       const temperature = temperatureIn(clause.text)
-      if (temperature && /oven|air fryer|grill/i.test(clause.text)) {
+      if (
+        temperature &&
+        (/oven|air fryer|grill/i.test(clause.text) || !/\b(?:oil|fryer|fat|pan|steamer)\b/i.test(clause.text))
+      ) {
         preheatC ??= temperature.celsius
         preheatFan ||= temperature.fan
       } else if (temperature) oilC ??= temperature.celsius

@@ -53,7 +53,10 @@ function draftByLabel(label: string, drafts: readonly Draft[]): Draft | null {
     if (name && (plain === name || plain.endsWith(name) || name.endsWith(plain))) return draft
   }
   const kind = KIND_WORDS.find(([, pattern]) => pattern.test(label))?.[0]
-  return kind ? (drafts.find((draft) => draft.kind === kind && !draft.into) ?? null) : null
+  if (kind) return drafts.find((draft) => draft.kind === kind && !draft.into) ?? null
+  // "Keema: brown the onions …" where the part is called otherwise and its mince is so called.
+  const named = drafts.filter((draft) => !draft.into && wordsOfDraft(draft).has(plain))
+  return named.length === 1 ? named[0]! : null
 }
 
 const SPOKEN_VERB =

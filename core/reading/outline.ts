@@ -215,6 +215,14 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       section = before
       return
     }
+    // "… Proof 20 min. Yolk + milk.": behind the work of a row it is what is brushed on.
+    if (mode !== 'method' && WASH_ALONE.test(text) && out.steps.at(-1)?.at === row.at) {
+      const before: Section | null = section
+      section = open({ kind: 'finish', name: 'To finish', rest: '', pieces: null })
+      item(row, text.replace(/\.$/, ''))
+      section = before
+      return
+    }
     if (AFTERTHOUGHT.test(text)) return remark(row, text)
     const found = readYields(text)
     // "1 packet filo (270 g)" is bought, "12 buns" are made.
@@ -330,6 +338,15 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       return void count(row, text)
     if (/^\W*(?:about |approx\.? |around |makes )?\d{1,3}\W*$/i.test(text) && mode === 'start' && out.title) {
       out.counts.push({ pieces: Number(/\d+/.exec(text)![0]), servings: null, perServing: null, text })
+      return is(row, 'count')
+    }
+    // "Cheese turnovers | 4 large": how many, behind the name.
+    const sized =
+      /^\W*(?:about )?(\d{1,3}) (?:(?:extra )?(?:large|small|medium|big|mini|little)|nos?\.?)(?: ones)?\W*$/i.exec(
+        text,
+      )
+    if (sized && mode === 'start' && out.title && !out.sections.length) {
+      out.counts.push({ pieces: Number(sized[1]), servings: null, perServing: null, text })
       return is(row, 'count')
     }
     if (/^step \d{1,2}\W*$/i.test(text)) {
@@ -597,6 +614,9 @@ function forAllOf(sentences: readonly string[]): readonly string[] {
 const NAMED_LIST = /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing))\s*\(([^()]{12,200})\)/i
 /** "Serve with soured cream" in a list is what stands beside the dish. */
 const SERVED_WITH = /^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i
+/** Nothing but what a wash is of. */
+const WASH_ALONE =
+  /^(?:beaten )?(?:egg|yolk|egg yolk|milk)(?:\s*(?:\+|and|&|,)\s*(?:\d \p{L}+ )?(?:milk|cream|water|salt|sugar|oil|seeds|sesame|yolk))*\.?$/iu
 /** What a cook says between the lines and what buys nothing. */
 const AFTERTHOUGHT =
   /^(?:that'?s (?:it|all)|that is all|easy|done|so good|yum(?:my)?|enjoy|you can'?t go wrong|nothing else|as simple as that)\W*$/i

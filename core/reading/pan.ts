@@ -37,15 +37,21 @@ const gramsOf = (amount: string, food: Food) =>
   weighLine(readLine(`${amount.trim()} ${food.name}`), food).grams
 
 /** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
-function fatWeighed(clauses: readonly Clause[], food: Food): number | null {
+const PER_PIECE_FAT =
+  /\b(?:with|in|using)?\s*(?:about )?([\d¼½¾][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)) (?:of )?(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\s+(?:per|for each|on each|each|for every)\b/iu
+function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): number | null {
   for (const { text, about } of clauses) {
     const ofPan = about === 'pieces' || /^\W*(?:frying )?(?:pan|skillet|wok)\s*:/i.test(text)
-    if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan)/i.test(text)) continue
+    if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|tawa|cook|roast)/i.test(text)) continue
     const match =
       /\b(?:oil|butter|ghee|lard|margarine)\s*\((?:about |~)?([^()]{1,20})\)/i.exec(text) ??
       /\bin (?:about |~)?(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cups?)) (?:of )?(?:the )?(?:hot |melted |\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\b/iu.exec(
         text,
       )
+    // "With 1 tsp ghee per paratha": each is cooked in its own.
+    const perPiece = PER_PIECE_FAT.exec(text)
+    const own = perPiece && gramsOf(perPiece[1]!, food)
+    if (own) return own * pieces
     // "Pan: 1 T oil, flat side down": a spoon of it, and nothing more is said.
     const bare =
       match ??
@@ -101,7 +107,7 @@ export function assumePanFat(
     return
   const food = fatNamed(clauses, foods) ?? foods.get('sunflower-oil')
   if (!food) return
-  const told = fatWeighed(clauses, food)
+  const told = fatWeighed(clauses, food, pieces)
   const line = newLine({
     raw: '',
     name: food.name,
@@ -135,19 +141,26 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
       if (!item.read.divided || !item.food || !isFat(item.food) || !item.line.grams) continue
       const total = item.line.grams
       const uses = new Map<Draft | 'pieces', number | null>()
+      // "Brush with the remaining oil": that of the pieces is on top of them.
+      let brushed = false
       for (const { text, about } of clauses) {
         const used = new RegExp(
           String.raw`((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b`,
           'iu',
         ).exec(text)
         if (!used || about === null) continue
+        if (about === 'pieces' && /\b(?:brush|drizzle|top)/i.test(text)) brushed = true
         const grams = used[1] ? gramsOf(used[1], item.food) : null
         uses.set(about, (uses.get(about) ?? 0) || (grams === null ? null : Math.min(grams, total)))
       }
       const others = [...uses].filter(
         ([about]) =>
           about !== draft &&
-          (about !== 'pieces' || way === 'shallow-fry' || way === 'griddle' || way === 'brown-and-steam'),
+          (about !== 'pieces' ||
+            brushed ||
+            way === 'shallow-fry' ||
+            way === 'griddle' ||
+            way === 'brown-and-steam'),
       )
       if (!others.length) continue
       const stated = others.reduce((sum, [, grams]) => sum + (grams ?? 0), 0)
@@ -164,9 +177,10 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
       for (const [about, grams] of others) {
         const part = grams ?? each
         if (part <= 0) continue
-        let home = about === 'pieces' ? drafts.find((one) => one.kind === 'pan') : about
+        const kind = brushed ? 'finish' : 'pan'
+        let home = about === 'pieces' ? drafts.find((one) => one.kind === kind) : about
         if (!home) {
-          home = newDraft('pan')
+          home = newDraft(kind)
           drafts.push(home)
         }
         const line = newLine({

@@ -22,7 +22,7 @@ const COOK = /\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/
 const DRY =
   /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b/i
 const OFF =
-  /\b(?:cool(?:ed)?|off the heat|from the heat|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
+  /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|off the heat|from the heat|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
 const ALL =
   /\b(?:filling|stuffing|mixture|everything|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i
 /** Wrung out, mashed or chopped: it is out of its pot, and what follows is stirred in raw. */

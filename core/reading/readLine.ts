@@ -84,7 +84,7 @@ const PER_BATCH =
   /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
 /** What is done to a food before it goes in: of these words a name is freed. */
 export const PREP_WORDS =
-  '(?:very |roughly |finely |thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|at room temperature)'
+  '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(
@@ -134,6 +134,11 @@ function plainLine(raw: string): string {
     .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
     .replace(/[;,]\s*$/, '')
     // "Cashews few, broken": the amount behind the name.
+    // "Raisins, 2 per turnover": how many of it each has.
+    .replace(
+      /^(\p{L}+(?: \p{L}+)?),? (\d{1,2}|an?|one|two|three|half) ((?:per|for each|in each|to each) \p{L}+|each)$/iu,
+      '$2 $1 $3',
+    )
     .replace(/^(\p{L}+(?: \p{L}+)?) (few|little|some)(?=\s*(?:,|\(|$))/iu, '$2 $1')
     .replace(/\bw\/?(?= (?:\p{L}))/u, 'with')
     // "Ground pork, not too lean" is the usual one.
@@ -239,6 +244,14 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
       /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks)$/i,
       (cut) => {
         prep.push(cut.trim())
+        return ''
+      },
+    )
+    // "Spread from the block", "beans out of a tin".
+    .replace(
+      /\s+(?:straight )?(?:from|out of) (?:the|a|an) (?:block|tub|packet|pack|jar|bottle|fridge|freezer|bag|box)$/i,
+      (where) => {
+        prep.push(where.trim())
         return ''
       },
     )

@@ -38,11 +38,14 @@ const BALLS_OF = /^(?:balls|pieces|rounds|portions) of (?:about |around |roughly
 /** "Boiled 3 min.": told of what was done. */
 const WAS_COOKED =
   /^(?:boiled|baked|fried|steamed|simmered|griddled)\s[^,]{0,40}?\d[\d\s/–-]*(?:\+ )?(?:m\b|min|h\b|hours?|hrs?|sec|°|c\b|f\b|deg)/i
+/** "Kneading: everything together till soft": the label says that it is work. */
+const WORK_LABEL =
+  /^(?:kneading|mixing|rolling(?: out)?|shaping|forming|folding|assembling|assembly|frying|steaming|boiling|griddling|resting|proving|proofing)\s*:\s*\p{L}/iu
 /** "Each sheet in 2": what is done with every one of them. */
 const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
 
 function tellsToDo(text: string, foods: Foods): boolean {
-  if (WAS_COOKED.test(text)) return true
+  if (WAS_COOKED.test(text) || WORK_LABEL.test(text)) return true
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (
     isHeatOrTime(text) ||

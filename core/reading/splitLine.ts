@@ -250,6 +250,10 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const strokes = raw.length <= MAX_ROW_CHARACTERS ? raw.split(/\s+\/\s+/) : []
   if (strokes.length > 2 && strokes.filter((piece) => readLine(piece).measures.length).length > 1)
     return strokes.flatMap((piece) => splitLine(piece, foods))
+  // "Soy/rice vinegar/chilli oil": three and more behind strokes are a list, two are a choice.
+  const slashed = raw.length < 120 && !/\d/.test(raw) ? raw.trim().split(/\s*\/\s*/) : []
+  const strangers = slashed.filter((one) => matchFood(readLine(one).name, foods)?.how !== 'exact').length
+  if (slashed.length > 2 && strangers <= 1) return both(slashed)
   const citrus =
     /^((?:finely )?(?:grated )?)(?:zest (?:and|&|\+) juice|juice (?:and|&|\+) zest|rind (?:and|&|\+) juice) of (.+)$/i.exec(
       raw.trim(),

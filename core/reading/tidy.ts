@@ -225,6 +225,7 @@ const ABBREVIATED =
 /** A measure cut short behind its number: "1 T. Shaoxing wine", "2 1/2 c. flour". */
 const SHORT_UNIT =
   /[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level|scant|rounded|big|good) )?(?:tbsp|tbs|tb|tsp|oz|lbs?|c|T|t|g|kg|ml|pkt|pkg|pt|qt|sm|med|lg|lge|doz|env|sl|can|qts?|gal)$/
+const METRIC = /[\d¼½¾]\s?(?:g|kg|ml)$/
 /** "Roll 1/8 in. thick": an inch cut short goes on in small letters. */
 const SHORT_INCH = /[\d¼½¾⅓⅔⅛]\s?in$/
 
@@ -258,7 +259,12 @@ function cutSentences(text: string): string[] {
     if (
       mark === '.' &&
       /^\s+\p{L}/u.test(text.slice(at + 1, at + 4)) &&
-      (SHORT_UNIT.test(text.slice(Math.max(start, at - 16), at)) ||
+      ((SHORT_UNIT.test(text.slice(Math.max(start, at - 16), at)) &&
+        // Grams are not cut short: "flour 550 g. Knead" ends.
+        !(
+          METRIC.test(text.slice(Math.max(start, at - 8), at)) &&
+          /^\s+\p{Lu}\p{Ll}/u.test(text.slice(at + 1, at + 5))
+        )) ||
         (SHORT_INCH.test(text.slice(Math.max(start, at - 8), at)) &&
           /^\s+\p{Ll}/u.test(text.slice(at + 1, at + 4))))
     )

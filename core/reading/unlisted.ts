@@ -53,6 +53,14 @@ function add(draft: Draft, food: Food, grams: number, says: string): void {
   })
 }
 
+/** The one oil of a recipe that fries in none. */
+const listedOil = (drafts: readonly Draft[]): Food | null => {
+  const oils = drafts
+    .filter(({ kind }) => kind !== 'pan' && kind !== 'dip')
+    .flatMap(({ lines }) => lines.flatMap(({ food }) => (food?.group === 'oil' ? [food] : [])))
+  return new Set(oils).size === 1 ? oils[0]! : null
+}
+
 /** Whether some of it is listed to be brushed on, or more of it than its own part needs. */
 const isKeptFor = (drafts: readonly Draft[], over: Food) =>
   drafts.some(({ kind, lines }) =>
@@ -76,11 +84,16 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     const onTop =
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
-    const over = washed
+    const brushed = washed
       ? named(washed[1]!, foods)
       : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length))
         ? named(wash[1]!, foods)
         : null
+    // "Brush with oil" takes the oil that is on the table.
+    const over =
+      brushed?.group === 'oil' && wash && /^(?:an? |a little |a bit of |some |more )*oil$/i.test(wash[1]!)
+        ? (listedOil(drafts) ?? brushed)
+        : brushed
     if (over && !isKeptFor(drafts, over)) {
       let finish = drafts.find((draft) => draft.kind === 'finish' && !draft.into)
       if (!finish) drafts.push((finish = newDraft('finish')))

@@ -86,6 +86,7 @@ const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   'melting-cheese': 30,
   'hard-cheese': 10,
   nut: 10,
+  'dried-fruit': 10,
 }
 const IN_SHELL_OR_ON_BONE =
   /\b(?:in (?:the |their )?shells?|shell[- ]on|bone[- ]in|on the bone|with (?:the |its )?bones?)\b/
@@ -246,7 +247,9 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
   if (
     u.drained &&
     fromContainer &&
-    !/\bpouch|ready[- ]cooked|\bundrained|with (?:its|their) (?:juice|liquid)/.test(words)
+    !/\bpouch|\bsachet|\bvac(?:uum)?[- ]?pack|\bpack(?:et)?s?\b|ready[- ]cooked|\bundrained|with (?:its|their) (?:juice|liquid)/i.test(
+      `${words} ${read.raw}`,
+    )
   ) {
     if (/drained|rinsed/.test(words)) {
       scale(u.drained)
@@ -324,7 +327,9 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
     .map((measure) => ({ measure, grams: measureGrams(measure, food) }))
     .filter((entry): entry is { measure: Measure; grams: MeasureGrams } => entry.grams !== null)
 
-  if (!made.length) return unstated(read, food)
+  // Nobody counts out three raisins.
+  const tiny = (food.unitGrams.piece ?? 1) < 1 && A_FEW.test(read.raw)
+  if (!made.length || tiny) return unstated(read, food)
 
   const chosen = made.find((entry) => isMass(entry.measure)) ?? made[0]!
   const notes = [...chosen.grams.notes]
@@ -385,9 +390,10 @@ function withGrams(read: ReadLine, food: Food): ReadLine {
 
 /** "A few" of what nobody counts, raisins or seeds, in grams. Common practice, no source. */
 const A_FEW_GRAMS = 10
+const A_FEW = /^\W*(?:a )?few\b|\bfew\W*(?:,|\(|$)/i
 
 function unstated(read: ReadLine, food: Food): Weighed {
-  if (read.measures.length && /^\W*(?:a )?few\b/i.test(read.raw))
+  if (read.measures.length && A_FEW.test(read.raw))
     return {
       grams: A_FEW_GRAMS,
       gramsLow: A_FEW_GRAMS / 2,
