@@ -120,10 +120,14 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         `\\b${food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : food.group === 'seed' ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
+      // The yolk that is listed is the one that is meant.
+      const yolks = drafts.some(({ lines }) => lines.some((one) => one.food?.group === 'egg-yolk'))
       const beaten = food.group === 'egg' && read.prep.some((one) => /beaten/i.test(one))
       const named = brushing.some(({ text }) => {
         const at = BRUSHES.exec(text)!.index
-        return word.test(text.slice(at, at + 60)) || (beaten && GLAZES.test(text))
+        const near = text.slice(at, at + 60)
+        if (yolks && food.group === 'egg' && !/\beggs?\b(?! yolk)/i.test(near)) return false
+        return word.test(near) || (beaten && GLAZES.test(text))
       })
       if (!named) continue
       const used = clauses.some(

@@ -76,11 +76,13 @@ const ARROW = new RegExp(
 const TINS =
   /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
-const ONE_PIE = /\bpie\b/i
+const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
+/** A joint or a side of fish that is baked whole in its dough. */
+const WRAPPED_WHOLE = /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/iu
 const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan)\b/i
 /** Two rounds make one piece. */
 const PAIRS =
-  /\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
+  /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger)(?: (?:one|piece|sheet|rectangle|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
 const BARE_BALLS = new RegExp(
   String.raw`^\W*${N}\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?${SIZE}(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)\b`,
   'iu',
@@ -384,7 +386,7 @@ export function countPieces(
         level: 'note',
         text: `${pieces} pieces: ${Math.round(doughGrams)} g of dough in balls of ${Math.round(ball!.grams)} g`,
       })
-  } else if (shape === 'lidded-pie') {
+  } else if (shape === 'lidded-pie' || WRAPPED_WHOLE.test(outline.title)) {
     pieces = 1
     onePie = ONE_PIE.test(outline.title) || clauses.some(({ text: one }) => ONE_DISH.test(one))
     if (!onePie)

@@ -76,6 +76,10 @@ function nearestKind(text: string, at: number): FactKind | null {
       }
     }
   }
+  // "Knead 2 minutes, steam 40": what is cooked stands nearer. "220 fan for 25 min rest 10": these are the oven's.
+  const cooked = [...before.matchAll(COOKED)].at(-1)
+  if (best !== null && cooked && cooked.index > bestAt) return null
+  if (best === null && /\b\d{3}\s*(?:°?\s*[cf]?\b|fan|deg\w*)[^.\d]{0,12}$/i.test(before)) return null
   // "Brown 8 minutes, drain, cool": the minutes are of what stands before them.
   if (
     best === null &&
@@ -84,6 +88,8 @@ function nearestKind(text: string, at: number): FactKind | null {
     return null
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
+
+const COOKED = /\b(?:brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast)\b/gi
 
 const cm = (value: number, unit: string) =>
   /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54

@@ -54,7 +54,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'ingredients',
-    /^(?:the )?(?:ingredients?(?: list| needed| required)?|shopping list|you(?:'ll| will)? need|what (?:you|you'll|you will) need|things you need)$/,
+    /^(?:the )?(?:(?:other|remaining) (?:stuff|things|bits|ingredients|items)|ingredients?(?: list| needed| required)?|shopping list|you(?:'ll| will)? need|what (?:you|you'll|you will) need|things you need)$/,
   ],
   [
     'same',

@@ -25,6 +25,9 @@ type Seen = CookingWay | 'fry' | 'cook'
 /** "Pour boiling water on half the flour". */
 const SCALDS =
   /\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/i
+/** "Fry nothing", "do not bake yet". */
+const NOT_DONE =
+  /\b(?:do not|don'?t|never|no need to) (?:pre-?)?(?:fry|bake|boil|steam|cook|brown)\b|\b(?:fry|cook|bake) nothing\b/i
 /** Water that boils under a steamer boils no pieces. */
 const UNDER_STEAMER = /\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:boiling|simmering) (?:salted )?water\b/iu
 const SEEN: readonly [Seen, RegExp][] = [
@@ -81,7 +84,7 @@ interface Event {
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b/i
 const WAITS =
-  /\b(?:pre-?heat(?:ed)?|rest|prove|proof|rise|chill|knead|cool|stand|leave|soak|relax|keep aside)\b[^,]*$/i
+  /\b(?:pre-?heat(?:ed)?|rest|prove|proof|rise|chill|knead|cool|stand|leave|soak|relax|keep aside|freeze)\b[^,]*$/i
 const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,40}\bto\b/i
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
@@ -103,7 +106,7 @@ function eventsIn(clause: Clause): Event[] {
     )
     // "Gas 4 for 25".
     .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?!\d|\s*(?:-|min|m\b|h))/gi, '$1 for $2 min')
-  if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
+  if (NOT_DONE.test(text) || TAKES_OUT.test(text) || isAside(clause.sentence)) return []
   const found: { way: Seen; index: number; length: number }[] = []
   for (const [way, pattern] of SEEN) {
     // "Cook" beside a way that is named says nothing more.

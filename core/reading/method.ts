@@ -30,6 +30,10 @@ const FILLS =
 const SHAPING =
   /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i
 
+/** "Roll thin, 3.5 inch, 1 tbsp filling": pieces are on their way, whatever part's lines it stands among. */
+const SHAPES_PIECES =
+  /\b(?:roll|cut|press|pat|stretch)\b[^.;]{0,40}\d\s*(?:cm|mm|inch|in\b|")|\b(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?) (?:of )?(?:the )?filling\b/i
+
 /** Words before a colon that say which part a step is for: "Dough: ...", "For the filling, ...". */
 const LABEL =
   /^(?:(?:to make |make |making |prepare |preparing |for )?(?:the |your )?([\p{L} '-]{3,40}?)\s*(?::|\s-)\s|(?:for|to make) (?:the |your )?([\p{L} '-]{3,30}?),?\s+(?=\p{L}+))/iu
@@ -121,7 +125,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   }
   // Steps that stand among the lines of a part are its own, unless they go on to close the pieces.
   const goesOn = new Set(
-    steps.filter(({ text, within }) => within && CLOSING.test(text)).map(({ within }) => within),
+    steps
+      .filter(({ text, within }) => within && (CLOSING.test(text) || SHAPES_PIECES.test(text)))
+      .map(({ within }) => within),
   )
   steps.forEach((step, index) => {
     const over = step.under || (goesOn.has(step.within) ? '' : step.within)
@@ -243,7 +249,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
 
 /** Sentences about keeping, reheating or serving say nothing of how the dish is made. */
 export const isAside = (text: string): boolean =>
-  /\b(?:freez\w*|frozen (?:ones|pieces|pies|dumplings)|from frozen|reheat\w*|leftovers?|next day|keeps? (?:for|well|in)|store\w*|alternatively|instead of|if you (?:prefer|don't|do not|have)|or (?:deep|shallow|air)?[- ]?(?:fry|bake|steam|boil) (?:them|if))\b|^\W*(?:then )?(?:[\p{L}-]+\s){1,6}if you (?:like|want|wish)\W*$/iu.test(
+  /\b(?:freez\w*(?! (?:for )?(?:about )?\d+\s*min)(?! (?:the )?(?:filling|balls))|frozen (?:ones|pieces|pies|dumplings)|from frozen|reheat\w*|leftovers?|next day|keeps? (?:for|well|in)|store\w*|alternatively|instead of|if you (?:prefer|don't|do not|have)|or (?:deep|shallow|air)?[- ]?(?:fry|bake|steam|boil) (?:them|if))\b|^\W*(?:then )?(?:[\p{L}-]+\s){1,6}if you (?:like|want|wish)\W*$/iu.test(
     text,
   )
 

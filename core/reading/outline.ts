@@ -63,6 +63,7 @@ export interface Outline {
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
 
 /** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
+const MACROS_BEHIND = /\s*[:(–—-]\s*(?:macros?|each|per (?:piece|serving|\p{L}+))\b[^:]*\d.*$/iu
 const FIGURES_BEHIND = /\s*[-–—,;(|]\s*\d+\s*(?:g (?:of )?(?:protein|fat|carbs?|fib(?:re|er))|k?cals?)\b.*$/i
 
 const METHOD_WORDS =
@@ -416,7 +417,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       return item(row, text)
     if (heading) return enter(row, heading)
     if (first) {
-      const boasts = FIGURES_BEHIND.exec(text)
+      const boasts =
+        FIGURES_BEHIND.exec(text) ??
+        (/\b(?:k?cals?|protein|carbs?)\b/i.test(text) ? MACROS_BEHIND.exec(text) : null)
       if (boasts && boasts.index > 3) {
         remark(row, boasts[0].replace(/^\W+/, ''))
         text = text.slice(0, boasts.index)

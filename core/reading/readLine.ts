@@ -184,6 +184,12 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
       // "500 g cottage cheese drained overnight (~380 g)": what is left is what goes in.
       if (dual && /\b(?:drained|squeezed|strained|pressed)\b[^(]*$/i.test(text.slice(0, at)))
         measures.splice(0)
+      if (
+        dual &&
+        /\b(?:cooked|poached|shredded)\b/i.test(text.slice(0, at) + piece) &&
+        /\bcooked\b/i.test(piece)
+      )
+        measures.splice(0)
       if (dual && measures.length > 1 && /\b(?:prepared|once|peeled|trimmed|after)\b/i.test(piece))
         measures.splice(1)
       if (dual) measures.push(...dual.map((measure) => (each ? times(measure, outer) : measure)))
@@ -255,6 +261,16 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
         return ''
       },
     )
+    // "Oil if the meat is lean": when it is wanted, is no part of its name.
+    .replace(
+      /\s+if (?:the |your |it'?s? )?(?:\p{L}+ )?(?:is|are|seems?|looks?|not|dry|lean|too)\b.*$/iu,
+      (when) => {
+        prep.push(when.trim())
+        return ''
+      },
+    )
+    // "Side of salmon".
+    .replace(/^(?:side|joint|piece|block|slab|wedge|fillet) of (?=\p{L}{3})/iu, '')
     // "Soft butter for layering": what it is for, where that moves it nowhere.
     .replace(/\s+for (?:the )?\p{L}+ing(?: .*)?$/iu, (use) => {
       prep.push(use.trim())

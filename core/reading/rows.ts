@@ -45,6 +45,12 @@ const WORK_LABEL =
 const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
 
 function tellsToDo(text: string, foods: Foods): boolean {
+  if (
+    /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
+      text,
+    )
+  )
+    return true
   if (WAS_COOKED.test(text) || WORK_LABEL.test(text)) return true
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (

@@ -86,8 +86,17 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   const prepares = (piece: string) =>
     // "½ tsp salt, for the cabbage": what it is for is nothing to buy.
     /^(?:for (?:the |your )|(?:some |a little )?(?:more|extra) (?:for|to)\b)/i.test(piece) ||
-    (PREPARATION.test(piece) && matchFood(readLine(piece).name, foods)?.how !== 'exact')
-  const listed = pieces(raw).map((piece) => piece.text)
+    (PREPARATION.test(piece) &&
+      matchFood(readLine(piece).name, foods)?.how !== 'exact' &&
+      matchFood(piece.replace(/^(?:shredded|grated|crumbled|sliced|chopped|diced)\s+/i, ''), foods)?.how !==
+        'exact')
+  const listed: string[] = []
+  for (const { text } of pieces(raw)) {
+    // "…, to serve" is what all of it is for, and no piece.
+    if (listed.length && FOR_ALL.test(`, ${text}`) && !/\p{L}/u.test(readLine(text).name))
+      listed[listed.length - 1] += `, ${text}`
+    else listed.push(text)
+  }
   // "100 g bacon or fried onions, soured cream": the choice is one piece's, not the line's.
   const choiceAt = listed.findIndex((piece) => /\s(?:or)\s/i.test(piece))
   const apart =
@@ -189,6 +198,12 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
       text: at === names.length - 1 ? text : `${text}, ${purpose[1]}`,
       told: '',
     }))
+  // "Egg + yoghurt to glaze, nigella": what is joined to it before, and what is strewn on it behind.
+  const at = names.findIndex((name) => ON_TOP.test(name))
+  if (at > 0) {
+    const of = ON_TOP.exec(names[at]!)![1]!
+    return names.map((text, n) => ({ text: n === at ? text : `${text}, ${of}`, told: '' }))
+  }
   // "Egg wash & black sesame" is on top altogether.
   if (/^(?:\p{L}+ )?(?:wash|glaze)$/iu.test(names[0]!))
     return names.map((text, at) => ({ text: at === 0 ? text : `${text}, to finish`, told: '' }))
@@ -215,6 +230,8 @@ const print = (measure: Measure, share: number) =>
 /** What a line says at its end that all of it is for: "egg yolk + splash of milk for brushing". */
 export const FOR_ALL =
   /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
+
+const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
 
 /** One amount for several foods: each gets an equal share, and it is said. */
 function shareOut(raw: string, names: readonly string[]): LinePart[] {

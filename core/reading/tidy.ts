@@ -127,6 +127,7 @@ export function tidy(text: string): Row[] {
   let blankBefore = false
   const state = { gramsColumn: -1 }
   let lastNumber: number | null = null
+  const indents: number[] = []
   const barred = text.slice(0, 20_000).match(/^.*\S\s*\|\s*\S.*$/gm)
   text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
     const raw = line.length > 4000 ? line : plainCharacters(line)
@@ -190,8 +191,21 @@ export function tidy(text: string): Row[] {
       own = own.trim()
       if (!own) continue
       rows.push({ at, text: own, blankBefore, bullet, number, marked })
+      indents.push(table.length === 1 ? raw.length - raw.trimStart().length : 0)
       blankBefore = false
     }
+  })
+  // A row that stands out over rows that are drawn in leads them: "Pickle" over its cucumber.
+  rows.forEach((row, at) => {
+    const leads =
+      at > 0 &&
+      indents[at] === 0 &&
+      (indents[at + 1] ?? 0) >= 2 &&
+      !row.bullet &&
+      row.number === null &&
+      row.text.length < 40 &&
+      !STARTS_WITH_AMOUNT.test(row.text)
+    if (leads) row.marked = true
   })
   return numberedBare(rows)
 }
