@@ -92,6 +92,7 @@ const TAKES_OUT =
 function eventsIn(clause: Clause): Event[] {
   const text = withoutUnitDots(withoutVents(clause.text))
     .replace(UNDER_STEAMER, ' ')
+    .replace(NOT_DONE, ' ')
     // Water that scalds flour boils no piece.
     .replace(SCALDS, ' ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
@@ -106,7 +107,7 @@ function eventsIn(clause: Clause): Event[] {
     )
     // "Gas 4 for 25".
     .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?!\d|\s*(?:-|min|m\b|h))/gi, '$1 for $2 min')
-  if (NOT_DONE.test(text) || TAKES_OUT.test(text) || isAside(clause.sentence)) return []
+  if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
   const found: { way: Seen; index: number; length: number }[] = []
   for (const [way, pattern] of SEEN) {
     // "Cook" beside a way that is named says nothing more.
