@@ -44,7 +44,7 @@ const DIVIDE = new RegExp(
 const BARE_DIVIDE = /\b(?:divide|portion|split)\b(?: (?:the )?dough)?:? (\d{1,3})(?=\s*(?:[.,;]|$))/i
 /** "Pat into 8 thick discs". */
 const INTO = new RegExp(
-  String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|minutes?|mins?|°|%)\b)`,
+  String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|in\.|minutes?|mins?|°|%)(?:\b|\s))(?!\s*["”])`,
   'giu',
 )
 const CUT_OUT = new RegExp(
@@ -88,7 +88,7 @@ const BARE_BALLS = new RegExp(
   'iu',
 )
 const HALVES =
-  /\b(?:cut|halve|divide|slice|split)\b[^.;]{0,30}\b(?:in|into) (?:half|halves|two|2)\b|\bhalve (?:each|them|the (?:rounds|ovals|balls|dis[ck]s))\b|\bcut (?:each|them) in (?:half|two)\b/i
+  /\b(?:cut|halve|divide|slice|split)\b[^.;]{0,30}\b(?:in|into) (?:half|halves|two|2)\b|\bhalve (?:each|them|the (?:rounds|ovals|balls|dis[ck]s))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i
 const BALL_GRAMS =
   /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
 
@@ -120,7 +120,9 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
       about !== null &&
       about !== 'pieces' &&
       about.kind !== 'shell' &&
-      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns)\b/i.test(text) &&
+      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|squares|rectangles|ovals)\b/i.test(
+        text,
+      ) &&
       !/^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
     )
       continue

@@ -58,7 +58,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
     /\b(?:before (?:serving|eating|slicing|cutting|biting)|let them stand|cool (?:slightly|a little|for))\b/i,
   ],
   ['cool-minutes', /\bcool\b/i],
-  ['rest-minutes', /\b(?:rest|relax|stand|keep|leave|set aside|cover)\b/i],
+  ['rest-minutes', /\b(?:(?<!\b(?:in|with|of|to) the )rest|relax|stand|keep|leave|set aside|cover)\b/i],
 ]
 
 /** The work that a time belongs to: the word nearest before it, or else the next behind it. */

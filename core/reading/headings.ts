@@ -119,11 +119,11 @@ const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PAT
 /** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
 const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
 const INLINE =
-  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s|\s(?:is )?made (?:with|from|of)\s(?=\d)|\s(?:is|has|takes|needs)\s(?=\d))(\S.*)$/
+  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s|\s(?:is )?made (?:with|from|of)\s(?=\d)|\s(?:is|has|takes|needs)\s(?=\d|(?:just |simply )?equal ))(\S.*)$/
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
-  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char(?! ?siu)|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|rise|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|braid|plait|stand (?:them|it|upright)|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
+  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char(?! ?siu)|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|rise|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|(?:on|onto|in|into|to) (?:each|every) |with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|braid|plait|stand (?:them|it|upright)|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
@@ -338,6 +338,8 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   const name = inline[1]!.trim()
   const rest = inline[2]!.trim()
   if (name.split(/\s+/).length > 7 || startsLikeStep(rest)) return null
+  // "On each wrapper: half a slice of cheese" is done with every one of them.
+  if (/^(?:on|onto|in|into|to|over) (?:each|every|one)\b/i.test(name)) return null
   const dash = !/[:：]/.test(text.slice(0, inline[1]!.length + 1))
   const kind = kindOf(name)
   if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
@@ -354,7 +356,7 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     return null
   const list =
     STARTS_WITH_NUMBER.test(rest) ||
-    /^(?:pinch|handful|knob|dash|some|salt|water|oil|egg)\b/i.test(rest) ||
+    /^(?:pinch|handful|knob|dash|some|salt|water|oil|egg|(?:just |simply )?equal (?:parts|amounts|weights?))\b/i.test(rest) ||
     /[,;]/.test(rest)
   if (kind === null) {
     // "Note: ...", "Serves: ..." say something; only a list makes an unknown word a part.

@@ -89,10 +89,11 @@ const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
-function eventsIn(clause: Clause): Event[] {
+function eventsIn(clause: Clause, aside = false): Event[] {
   const text = withoutUnitDots(withoutVents(clause.text))
     .replace(UNDER_STEAMER, ' ')
     .replace(NOT_DONE, ' ')
+    .replace(/^\W*from frozen\W+/i, '')
     // Water that scalds flour boils no piece.
     .replace(SCALDS, ' ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
@@ -107,7 +108,7 @@ function eventsIn(clause: Clause): Event[] {
     )
     // "Gas 4 for 25".
     .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?!\d|\s*(?:-|min|m\b|h))/gi, '$1 for $2 min')
-  if (TAKES_OUT.test(text) || isAside(clause.sentence)) return []
+  if (TAKES_OUT.test(text) || (!aside && isAside(clause.sentence))) return []
   const found: { way: Seen; index: number; length: number }[] = []
   for (const [way, pattern] of SEEN) {
     // "Cook" beside a way that is named says nothing more.
@@ -282,6 +283,14 @@ export function readCooking(context: HeatContext): CookingRead {
       if (event.minutes === null && time) event.minutes = middleMinutes(time)
       events.push(event)
     }
+  }
+  // "From frozen: 200 °C 25 min; fresh 20 min" is all that is said of the heat.
+  if (!events.length) {
+    const aside = clauses
+      .filter(({ sentence }) => isAside(sentence))
+      .flatMap((clause) => eventsIn(clause, true))
+    const told = aside.find(({ temperatureC, way }) => temperatureC !== null || way !== 'cook')
+    if (told) events.push(told)
   }
   // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.
   const bySide = events.length

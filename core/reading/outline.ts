@@ -325,7 +325,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
     if (nutrition === 'start') return is(row, 'left-out')
     const whole = timeOfWhole(text)
     if (whole?.isTold && out.sections.some((one) => one.items.length)) return step(row, text)
-    if (whole && mode !== 'method') {
+    if (whole && (mode !== 'method' || /^\W*(?:prep\w*|total|cook(?:ing)?)(?: time)?\s*:/i.test(text))) {
       if (whole.kind) out.times.push({ kind: whole.kind, minutes: whole.minutes, text })
       return is(row, 'left-out')
     }
@@ -449,7 +449,9 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
       }
     }
     if (mode === 'method') {
-      count(row, text)
+      // "Makes 8 parathas" below the steps is a count and no work.
+      const found = count(row, text)
+      if (found?.whole && !/\p{L}{2}/u.test(found.rest) && row.number === null) return
       return step(row, text)
     }
     if (mode === 'noise') return is(row, 'left-out')

@@ -4,7 +4,7 @@ import type { RecipeNote } from '../recipe/document'
 import { PART_KINDS, PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { fillWithTopping, placeBlocks, takeReadyShell } from './blocks'
 import { settleComponents } from './components'
-import { isFat, newDraft, type Draft, type Placed } from './drafts'
+import { isFat, isLiquid, leadsDough, newDraft, type Draft, type Placed } from './drafts'
 import type { HeadingKind } from './headings'
 import type { Outline, Section } from './outline'
 import { limit, readIngredients, type ReadIngredient } from './readIngredient'
@@ -39,6 +39,9 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
   if (purpose === 'dip') return kind === 'finish' || kind === 'pan' ? kind : 'dip'
   return kind
 }
+
+/** What goes in and into no dough: a row with any of it lists more than the dough. */
+const FILLS = ['flesh', 'plant-protein'] as const
 
 const PER_BREAD =
   /\b(?:per|for each|for every) (?:paratha|roti|naan|flat ?bread|bread|kulcha|pancake|pupusa|arepa|piece|side)s?\b/i
@@ -107,7 +110,21 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     let onTop = false
     for (const { text, blankBefore } of section.items) {
       if (!home && (blankBefore || !blocks.length)) blocks.push([])
-      for (const item of readIngredients(text, foods)) {
+      const items = readIngredients(text, foods)
+      // "500 g flour, 7 g yeast, 2 yolks, zest, 250 ml milk" on one row is a dough, and all of it.
+      const wholeDough =
+        !home &&
+        section.items.length > 1 &&
+        items.length >= 4 &&
+        items.some(leadsDough) &&
+        items.some(({ food }) => isLiquid(food)) &&
+        items.every(({ food }) => !food || !FILLS.some((trait) => foodIs(food, trait))) &&
+        !drafts.some(({ kind, lines }) => kind === 'shell' && lines.length)
+      if (wholeDough) {
+        draftOf('shell', PART_NAMES.shell).lines.push(...items)
+        continue
+      }
+      for (const item of items) {
         // "Egg wash one egg / sesame": seeds without an amount go on top of what is brushed on.
         if (onTop && !blankBefore && item.food?.group === 'seed' && !item.read.measures.length)
           item.read = { ...item.read, purpose: item.read.purpose ?? 'finish' }

@@ -27,7 +27,7 @@ const ALL =
   /\b(?:filling|stuffing|mixture|everything|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i
 /** Wrung out, mashed or chopped: it is out of its pot, and what follows is stirred in raw. */
 const OUT_OF_POT =
-  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*$|^\W*(?:mash|chop|blitz|pur[ée]e(?=\s*$|[.;]|\s+(?:it|them|the|until|till|with)\b))(?!\p{L})/iu
+  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*$|^\W*(?:mash|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu
 const ADDS =
   /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|with the|and the|whisk in|then)\b/i
 /** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
@@ -110,7 +110,7 @@ class Pot {
 }
 
 /** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
-const STANDS = /\b(?:marinate|rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final)\s+$/i
+const STANDS = /\b(?:marinate|(?<!the )rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final)\s+$/i
 
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
 const MIN_POURED_SHARE = 0.08

@@ -55,7 +55,8 @@ const CITRUS = new RegExp(
   String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))?(?: of)? (${NUMBER_PATTERN})\s+(lemon|lime|orange)s?`,
   'iu',
 )
-const TO_TASTE = /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like)\b/i
+const TO_TASTE =
+  /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like|swad(?:a?nusar| anusar))\b/i
 const BRACKETED_NEED = /\(\s*as (?:required|needed)\s*\)/i
 const AS_REQUIRED =
   /\b(?:as (?:required|needed|necessary|reqd)|if (?:required|needed)|(?:just )?enough(?: .*)? (?:to|for) .*|a little|some|to (?:bind|knead|mix|make (?:a|the|up)|form a|bring (?:it )?together)\b.*)/i
@@ -64,7 +65,7 @@ const OPTIONAL =
 
 const PURPOSES: readonly [RegExp, Purpose][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|tray|tin|boiling(?: water)?))\b/iu,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin)(?: and (?:the )?\p{L}+)?|boiling(?: water)?))\b/iu,
     'pan',
   ],
   [
@@ -94,7 +95,7 @@ const TRAILING_PREP = new RegExp(
 
 /** An amount at the end of the line: "Flour 500 g", "Salt: 1 tsp", "oil for frying, 1 litre". */
 const TRAILING = new RegExp(
-  String.raw`^(.*?\p{L}[^\d]*?)[\s:,–—-]+((?:(?:about|approx\.?|around|~)\s*)?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:heaped |level |scant |rounded )?(?:${UNIT_PATTERN})(?![\p{L}\d]).*)$`,
+  String.raw`^(.*?\p{L}[^\d]*?)[\s:,–—-]+((?:(?:about|approx\.?|around|~)\s*)?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:heaped |level |scant |rounded |good |generous |big |small )?(?:${UNIT_PATTERN})(?![\p{L}\d]).*)$`,
   'iu',
 )
 const TRAILING_COUNT = new RegExp(

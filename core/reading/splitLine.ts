@@ -68,7 +68,7 @@ function pieces(text: string): { text: string; joint: string }[] {
 }
 
 const PREPARATION = new RegExp(
-  String.raw`^(?:(?:not too|more or less)\s+)*(?:${PREP_WORDS}|hot|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional|ready|half )`,
+  String.raw`^(?:(?:not too|more or less)\s+)*(?:${PREP_WORDS}|hot|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|each |separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional|ready|half )`,
   'i',
 )
 
@@ -293,6 +293,16 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     matchFood(readLine(raw).name, foods)?.how !== 'exact'
   )
     return both([salted[1]!, ...(/pepper/i.test(salted[2]!) ? ['salt', 'black pepper'] : ['salt'])])
+  // "Equal parts flour and yogurt (200 g each)".
+  const equal =
+    /^(?:just |simply )?equal (?:parts|amounts|weights?|quantit\w+)(?: of)?:? (.+?) (?:and|&|\+) (.+?)\s*[(,–-]\s*(\d[\d.]*\s*\p{L}+) (?:of )?each\)?(?:\s*(?:\+|,|and|plus)\s*(.+))?$/iu.exec(
+      raw.trim(),
+    )
+  if (equal)
+    return [
+      ...both([`${equal[3]!} ${equal[1]!}`, `${equal[3]!} ${equal[2]!}`]),
+      ...(equal[4] ? splitLine(equal[4], foods) : []),
+    ]
   const ratio = RATIO.exec(raw)
   if (ratio) return both([ratio[1]!, ratio[2]!])
   if (/^salt (?:and |& )?(?:black )?pepper$/i.test(raw.trim())) return both(['salt', 'black pepper'])
