@@ -44,7 +44,7 @@ const DIVIDE = new RegExp(
 const BARE_DIVIDE = /\b(?:divide|portion|split)\b(?: (?:the )?dough)?:? (\d{1,3})(?=\s*(?:[.,;]|$))/i
 /** "Pat into 8 thick discs". */
 const INTO = new RegExp(
-  String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|in\.|minutes?|mins?|°|%)(?:\b|\s))(?!\s*["”])`,
+  String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice|score|mark)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|in\.|minutes?|mins?|°|%)(?:\b|\s))(?!\s*["”])`,
   'giu',
 )
 const CUT_OUT = new RegExp(
@@ -134,7 +134,10 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
       for (const match of text.matchAll(pattern)) {
         const subject = match[2] ?? ''
         if (NOT_PIECES.test(subject)) continue
-        const after = text.slice(match.index, match.index + match[0].length + 16)
+        // "Cut into 16 (50 g)": what each weighs is beside the point.
+        const after = text
+          .slice(match.index, match.index + match[0].length + 16)
+          .replace(/\s*\([^)]*\)?.*$/, '')
         if (
           /\b(?:cm|mm|inch|inches|min|minutes|g|ml|sides?|hours?|°|times|layers|thick)\b/i.test(
             after.slice(match[0].length - 1),

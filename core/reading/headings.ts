@@ -62,7 +62,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|accompaniments?|on the side|each bowl|alongside|^with)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
   ],
   [
     'finish',
@@ -71,7 +71,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
     'filling',
-    /^(?:the )?meat(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|mixture|centres?|centers?)\b/,
+    /^(?:the )?meat(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|mixture|centres?|centers?|custard(?: cream)?|cr[eè]me p[aâ]tissi[eè]re)\b/,
   ],
   [
     'pan',
@@ -338,6 +338,8 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   const name = inline[1]!.trim()
   const rest = inline[2]!.trim()
   if (name.split(/\s+/).length > 7 || startsLikeStep(rest)) return null
+  // "Roll pastry: one of 28 cm and one of 32" is done.
+  if (/^(?:roll|cut|shape|divide|stamp|knead|bake|fry|steam|boil)\s+\p{L}/iu.test(name)) return null
   // "On each wrapper: half a slice of cheese" is done with every one of them.
   if (/^(?:on|onto|in|into|to|over) (?:each|every|one)\b/i.test(name)) return null
   const dash = !/[:：]/.test(text.slice(0, inline[1]!.length + 1))
@@ -356,7 +358,9 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     return null
   const list =
     STARTS_WITH_NUMBER.test(rest) ||
-    /^(?:pinch|handful|knob|dash|some|salt|water|oil|egg|(?:just |simply )?equal (?:parts|amounts|weights?))\b/i.test(rest) ||
+    /^(?:pinch|handful|knob|dash|some|salt|water|oil|egg|(?:just |simply )?equal (?:parts|amounts|weights?))\b/i.test(
+      rest,
+    ) ||
     /[,;]/.test(rest)
   if (kind === null) {
     // "Note: ...", "Serves: ..." say something; only a list makes an unknown word a part.

@@ -225,7 +225,7 @@ export const times = (measure: Measure, by: { low: number; high: number }): Meas
 /** The measures inside brackets, or null when the brackets hold anything that is not an amount. */
 export function measuresIn(text: string): Measure[] | null {
   const found: Measure[] = []
-  for (const piece of text.replace(/\beach\b/gi, '').split(/\/|;|,(?=\s)|\bor\b/)) {
+  for (const piece of text.replace(/\beach\b|\?+\s*$/gi, '').split(/\/|;|,(?=\s)|\bor\b/)) {
     const read = readMeasure(piece.trim())
     if (
       !read ||

@@ -65,6 +65,8 @@ class Pot {
 
   /** The way it is cooking now; null when it is off the heat. */
   hot: PrecookingWay | null = null
+  /** The way it was cooked last, hot or not. */
+  last: PrecookingWay | null = null
   readonly ways = new Map<number, PrecookingWay>()
   /** Lines that are named while nothing cooks. */
   readonly raw = new Set<number>()
@@ -90,6 +92,7 @@ class Pot {
     const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
     // What was boiled or roasted by itself is taken out of its pot.
     this.hot = alone ? null : own
+    this.last = own
   }
 
   add(lines: readonly number[], text: string): void {
@@ -175,7 +178,10 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     ADDS_LIQUID.test(text) && named.some((at) => foodIs(draft.lines[at]!.food, 'pours'))
   for (const clause of clauses) {
     // A clause that says nothing of its own goes on with the pot that is hot.
-    const goesOn = clause.about === null && pot.hot !== null
+    const simmersOn =
+      pot.last === 'simmer' &&
+      /^\W*(?:and )?(?:then )?(?:simmer|boil|cook) (?:for |it |them )*(?:an?|\d|half)\b/i.test(clause.text)
+    const goesOn = clause.about === null && !clause.closed && (pot.hot !== null || simmersOn)
     if (clause.about !== draft && !goesOn) {
       if (clause.about === 'pieces') pot.hot = null
       continue

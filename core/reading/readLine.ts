@@ -65,11 +65,11 @@ const OPTIONAL =
 
 const PURPOSES: readonly [RegExp, Purpose][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin)(?: and (?:the )?\p{L}+)?|boiling(?: water)?))\b/iu,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|for (?:your |the )?hands|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin)(?: and (?:the )?\p{L}+)?|boiling(?: water)?))\b/iu,
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|paint(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|paint(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?|end)|for (?:after(?:wards)?|later)|(?:when|while|once) (?:hot|warm|baked|done|out)(?=\W*$)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
     'finish',
   ],
   [
@@ -134,6 +134,10 @@ function plainLine(raw: string): string {
     .replace(/\s*\((?:about |approx\.? |at )?\d{2,3}\s*°?\s?[CF]\)/g, '')
     .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
     .replace(/[;,]\s*$/, '')
+    // "LOTS white pepper".
+    .replace(/^(?:lots|loads|plenty|tons) (?!of\b)(?=\p{L})/iu, 'plenty of ')
+    // "Shortcrust (bought) 2 x 320 g sheets": so many of a weight behind the name.
+    .replace(/^(\p{L}[^\d]*?)\s+(\d{1,2}\s*x\s*\d{2,4}\s*(?:g|kg|ml|oz)\b)\s*(\p{L}+)?$/iu, '$2 $1')
     // "Cashews few, broken": the amount behind the name.
     // "Raisins, 2 per turnover": how many of it each has.
     .replace(

@@ -65,7 +65,7 @@ const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)(?:-?ish)?\)\s*$/i
 
 /** "Apple hand pies, 8", "Chicken momo 30 pieces", "Pork buns 12": how many, at the end of a title. */
 const atTitleEnd = new RegExp(
-  String.raw`^(.*\p{L}.*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|${PIECES}))?$`,
+  String.raw`^(.*\p{L}.*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|${PIECES}))?$`,
   'iu',
 )
 
@@ -203,6 +203,7 @@ export function withoutYields(title: string): string {
     .replace(/\s+(?:makes|serves|feeds|yields?)\s+\d{1,3}$/i, '')
     .replace(forSome, '')
     .replace(atTitleEnd, '$1')
+    .replace(/[\s,;(–-]+(?:approx\.?|about|around|roughly|makes|for)?\s*$/i, '')
     .trim()
   return cut.length > 2 ? cut : title
 }

@@ -190,6 +190,10 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     ) || new Set(matches.map((match) => match?.food.group)).size === 1
   if (alike && amounts[0] && !anyAmountLater && /\s(?:and|&|\+)\s/.test(read.name))
     return shareOut(raw, names)
+  // "Green chilli + ginger + garlic crushed 2 tbsp": the amount behind the last is for all.
+  const behindAll = !amounts.slice(0, -1).some(Boolean) && amounts.at(-1) && read.measures.length > 0
+  if (alike && behindAll && own.length >= 2 && /\s(?:\+|and|&)\s/.test(raw) && !/[,;]/.test(raw))
+    return shareOut(raw, names)
   const tail = read.unmeasured === 'to taste' ? ' to taste' : ''
   // "egg yolk + splash of milk for brushing": what the line says it is for holds for all of it.
   const purpose = FOR_ALL.exec(names.at(-1)!)
