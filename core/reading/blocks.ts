@@ -156,13 +156,22 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
   return block.slice(from, to + 1)
 }
 
+/** With less liquid than this share of its flour nothing becomes a dough. Our own choice. */
+const BORROWED_SHARE = 0.1
+
 /** A liquid behind the filling that the flour cannot do without. */
 function borrowLiquid(shell: Draft, blocks: ReadIngredient[][], notes: RecipeNote[]): void {
   const wet = ({ food, line }: ReadIngredient) =>
     !!food && (isLiquid(food) || /yogurt|egg|cheese|purée/.test(food.group)) && (line.grams ?? 1) > 0
   if (shell.lines.some(wet) || shell.lines.some(({ food }) => foodIs(food, 'bought-dough'))) return
+  // Half a spoon of vinegar makes no dough.
+  const flour = shell.lines.reduce(
+    (sum, { food, line }) => sum + (foodIs(food, 'flour') ? (line.grams ?? 0) : 0),
+    0,
+  )
+  const enough = ({ line }: ReadIngredient) => line.grams === null || line.grams >= BORROWED_SHARE * flour
   for (const block of blocks) {
-    const at = block.findIndex(({ food }) => isLiquid(food))
+    const at = block.findIndex((item) => isLiquid(item.food) && enough(item))
     if (at < 0) continue
     const [liquid] = block.splice(at, 1)
     shell.lines.push(liquid!)

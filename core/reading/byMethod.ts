@@ -87,6 +87,8 @@ const isToldWhole = (draft: Draft, clauses: readonly Clause[]) =>
 
 /** Nobody brushes more than two eggs or half a cup of fat on a batch. Common practice, no source. */
 const MOST_BRUSHED_GRAMS = 125
+/** Water or milk of at most this weight thins a wash. Common practice, no source. */
+const THINS_GRAMS = 30
 
 /**
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
@@ -100,6 +102,11 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
     ({ text, closed }) => BRUSHES.test(text) && (closed || (sheets && !MIXES.test(text))),
   )
   if (!brushing.length) return
+  const finished = new Set(
+    drafts
+      .filter(({ kind }) => kind === 'finish')
+      .flatMap(({ lines }) => lines.map(({ food }) => food?.group)),
+  )
   for (const draft of [...drafts]) {
     const dough = draft.kind === 'shell'
     if ((draft.kind !== 'filling' && !dough) || draft.into || draft.lines.length < 2) continue
@@ -134,14 +141,19 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         ({ about, text }) =>
           about === draft && word.test(text.replace(/\bboiled eggs?\b/gi, '')) && !BRUSHES.test(text),
       )
-      const there = drafts.some(
-        (one) => one.kind === 'finish' && one.lines.some((other) => other.food?.group === food.group),
-      )
+      const there = finished.has(food.group)
       if (used || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
-      draft.lines = draft.lines.filter((one) => one !== item)
+      // "1 egg yolk + 1 tsp water": what thins the wash goes with it.
+      const behind = draft.lines[draft.lines.indexOf(item) + 1]
+      const thins =
+        food.group.startsWith('egg') &&
+        /^(?:liquid|milk|plant-milk|cream)$/.test(behind?.food?.group ?? '') &&
+        (behind!.line.grams ?? 0) <= THINS_GRAMS
+      const moved = thins ? [item, behind!] : [item]
+      draft.lines = draft.lines.filter((one) => !moved.includes(one))
       const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
-      if (finish) finish.lines.push(item)
-      else drafts.push(newDraft('finish', { lines: [item] }))
+      if (finish) finish.lines.push(...moved)
+      else drafts.push(newDraft('finish', { lines: moved }))
     }
   }
 }
@@ -209,7 +221,8 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
 const BRUSHES =
   /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
 /** "Glaze.", and the list has one beaten egg. */
-const GLAZES = /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?\W*$/i
+const GLAZES =
+  /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i
 const MIXES = /\b(?:mix|beat|stir|combine|whisk|blend)\b/i
 
 /** "Salt the cabbage and squeeze it": what the method presses out. */

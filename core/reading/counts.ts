@@ -41,7 +41,8 @@ const DIVIDE = new RegExp(
   'giu',
 )
 /** "Divide 16.": the number stands bare. */
-const BARE_DIVIDE = /\b(?:divide|portion|split)\b(?: (?:the )?dough)?:? (\d{1,3})(?=\s*(?:[.,;]|$))/i
+const BARE_DIVIDE =
+  /\b(?:divide|portion|split)\b(?: (?:the )?dough)?:? (?:to |in |into )?(\d{1,3})(?=\s*(?:[.,;]|$))/i
 /** "Pat into 8 thick discs". */
 const INTO = new RegExp(
   String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice|score|mark)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|in\.|minutes?|mins?|°|%)(?:\b|\s))(?!\s*["”])`,
@@ -78,7 +79,8 @@ const TINS =
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
 const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
 /** A joint or a side of fish that is baked whole in its dough. */
-const WRAPPED_WHOLE = /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/iu
+const WRAPPED_WHOLE =
+  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|strudel|wreath|stromboli)\b(?! rolls| parcels)/iu
 const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan)\b/i
 /** Two rounds make one piece. */
 const PAIRS =
@@ -320,7 +322,10 @@ export function countPieces(
   let ball: { grams: number; says: string } | null = null
   for (const one of text) {
     const weighed = BALL_GRAMS.exec(one)
-    const match = weighed && /\b(?:filling|stuffing|mixture)\b/i.test(weighed[0]) ? null : weighed
+    const match =
+      weighed && /\b(?:filling|stuffing|mixture)\b|\b(?:in(?:to)?|on) (?:each|every)\b/i.test(weighed[0])
+        ? null
+        : weighed
     const word = /\b(?:of|with) (?:the )?(?:filling|stuffing|mixture)\b/i.test(one)
       ? undefined
       : BALL_WORDS.find(([pattern]) => pattern.test(one))

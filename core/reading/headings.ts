@@ -115,6 +115,11 @@ function findKind(name: string): HeadingKind | null {
 }
 
 const AMOUNT = new RegExp(`(?:^|[\\s(])(?:\\d[\\d.,/]*|[¼½¾⅓⅔⅛])\\s*(?:${UNIT_PATTERN})(?![\\p{L}\\d])`, 'iu')
+/** "Chicken mince 300 g", "onion 1 big". */
+const AMOUNT_BEHIND = new RegExp(
+  String.raw`^\p{L}[\p{L} '-]{2,30}\s(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:${UNIT_PATTERN}|big|small|large|medium)?\.?$`,
+  'iu',
+)
 const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'iu')
 /** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
 const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
@@ -347,11 +352,16 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
-  const amounts = rest.split(/,|;|\s[/+]\s/).filter((piece) => STARTS_WITH_NUMBER.test(piece.trim())).length
+  const amounts = rest
+    .split(/,|;|\s[/+]\s/)
+    .filter((piece) => STARTS_WITH_NUMBER.test(piece.trim()) || AMOUNT_BEHIND.test(piece.trim())).length
   if (
     round.foods &&
     !ALONE.test(name) &&
-    !(amounts >= 2 && (kind !== null || STARTS_WITH_NUMBER.test(rest))) &&
+    !(
+      amounts >= 2 &&
+      (kind !== null || STARTS_WITH_NUMBER.test(rest) || AMOUNT_BEHIND.test(rest.split(/[,;]/)[0]!))
+    ) &&
     matchFood(name, round.foods)?.how === 'exact' &&
     !/^for /i.test(name)
   )
@@ -367,6 +377,10 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     if (/^(?:also|plus|and|extra|then)$/i.test(name)) return { kind: 'same', name, rest, pieces: null }
     const own = amounts >= 2 && round.foods ? foodsOwn(name, rest, round.foods) : null
     if (own) return { kind: 'filling', name, rest: own, pieces: countIn(name) }
+    // "Keema: chicken mince 300 g, onion 1 big": what goes in, by what it is.
+    const food = amounts >= 2 && round.foods ? matchFood(name, round.foods) : null
+    if (food?.how === 'exact' && (foodIs(food.food, 'flesh') || foodIs(food.food, 'plant-protein')))
+      return { kind: 'filling', name, rest, pieces: countIn(name) }
     return amounts >= 2 && (!dash || (name.split(/\s+/).length <= 3 && !STARTS_WITH_NUMBER.test(name)))
       ? { kind: 'unknown', name, rest, pieces: countIn(name) }
       : null

@@ -51,7 +51,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['steam', /\bsteam(?:er|ed|ing)?\b/i],
   [
     'boil',
-    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
+    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:when|once) they(?:'ve)? (?:float|rise|come|surface)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
   ],
   [
     'bake',
@@ -93,6 +93,8 @@ function eventsIn(clause: Clause, aside = false): Event[] {
   const text = withoutUnitDots(withoutVents(clause.text))
     .replace(UNDER_STEAMER, ' ')
     .replace(NOT_DONE, ' ')
+    // Fried onions beside the dish are no second cooking of it.
+    .replace(/\b(?:serve|served|serving)\b[^.]{0,30}\bwith\b.*$/i, ' ')
     .replace(/^\W*from frozen\W+/i, '')
     // Water that scalds flour boils no piece.
     .replace(SCALDS, ' ')

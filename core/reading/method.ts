@@ -175,8 +175,10 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(\p{L}{3,})/iu.exec(
         text,
       )?.[1]
+    // "Fry beef in batches" before anything is closed is the filling's.
+    const inBatches = !closed && !label && /\bin batches\b/i.test(text)
     const object =
-      closed && cooked && !PIECE_WORDS.test(text.slice(0, 24))
+      (closed || inBatches) && cooked && !PIECE_WORDS.test(text.slice(0, inBatches ? 12 : 24))
         ? drafts.find(
             (draft) =>
               draft.kind !== 'pan' &&

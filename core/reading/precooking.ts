@@ -38,7 +38,7 @@ const INGREDIENT_STATES =
 /** A filling of which this much of its weight is in the pot is cooked as a whole. */
 const WHOLE_SHARE = 0.6
 
-function wayIn(text: string, hasFat: boolean, fatNamed: boolean): PrecookingWay | null {
+function wayIn(text: string, hasFat: boolean, fatNamed: boolean, isMeatOnly = false): PrecookingWay | null {
   for (const way of PRECOOKING_WAYS) {
     if (!PRECOOKING_TABLE[way].said.test(text)) continue
     // "Roast on a low flame" is done in a dry pan; nothing of an oven is meant.
@@ -55,7 +55,10 @@ function wayIn(text: string, hasFat: boolean, fatNamed: boolean): PrecookingWay 
   // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
   const pot = text.replace(DRY, ' ')
   if (/\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|frying pan|wok|kadai|tawa)\b/iu.test(pot)) return 'fry'
-  return hasFat && !/\b(?:saucepan|syrup|lid|thick|milk|stock|water)\b/i.test(pot) ? 'fry' : 'simmer'
+  // Mince that is cooked and nothing poured on it browns in its own fat.
+  return (hasFat || isMeatOnly) && !/\b(?:saucepan|syrup|lid|thick|milk|stock|water)\b/i.test(pot)
+    ? 'fry'
+    : 'simmer'
 }
 
 /** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
@@ -198,7 +201,12 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       const way =
         off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
           ? null
-          : wayIn(verbs, hasFat, /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs))
+          : wayIn(
+              verbs,
+              hasFat,
+              /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs),
+              !pot.wet && named.some((at) => draft.lines[at]!.food?.group === 'minced-meat'),
+            )
       // "Cook it down" in a pan that fries goes on frying.
       const inPan = way === 'simmer' && pot.hot === 'fry' && !pot.wet && !SIMMERS.test(verbs)
       const seasons = /\b(?:powders?|spices|masalas?)\b/i.test(stretch)

@@ -203,7 +203,11 @@ function namedBehind(read: ReadLine, foods: Foods) {
     )
       continue
     const match = matchFood(readLine(word).name, foods)
-    if (match?.how === 'exact') return match
+    // Salt and water stand beside what is not known, and are not it.
+    const beside = /^(?:salt|liquid|spice|leavening|seasoning|herb|oil|sweetener)$/.test(
+      match?.food.group ?? '',
+    )
+    if (match?.how === 'exact' && !beside) return match
   }
   return null
 }

@@ -99,7 +99,7 @@ const TRAILING = new RegExp(
   'iu',
 )
 const TRAILING_COUNT = new RegExp(
-  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*\p{L}.*|\s(?:${PREP_WORDS})(?![\p{L}]).*))?\s*$`,
+  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*\p{L}.*|\s(?:${PREP_WORDS}|dried|fresh|frozen|canned)(?![\p{L}]).*))?\s*$`,
   'iu',
 )
 
@@ -134,6 +134,7 @@ function plainLine(raw: string): string {
     .replace(/\s*\((?:about |approx\.? |at )?\d{2,3}\s*°?\s?[CF]\)/g, '')
     .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
     .replace(/[;,]\s*$/, '')
+    .replace(/^little (?=\p{L})/iu, 'a little ')
     // "LOTS white pepper".
     .replace(/^(?:lots|loads|plenty|tons) (?!of\b)(?=\p{L})/iu, 'plenty of ')
     // "Shortcrust (bought) 2 x 320 g sheets": so many of a weight behind the name.
@@ -277,7 +278,7 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
     // "Side of salmon".
     .replace(/^(?:side|joint|piece|block|slab|wedge|fillet) of (?=\p{L}{3})/iu, '')
     // "Soft butter for layering": what it is for, where that moves it nowhere.
-    .replace(/\s+for (?:the )?\p{L}+ing(?: .*)?$/iu, (use) => {
+    .replace(/\s+for (?:the )?(?:\p{L}+ing(?: .*)?|dough|pastry|crust|tadka|tempering)$/iu, (use) => {
       prep.push(use.trim())
       return ''
     })
@@ -404,8 +405,12 @@ function takeApart(raw: string): ReadLine {
   const rests = tail.map((piece) => piece.trim().replace(/\.$/, '')).filter(Boolean)
   // A dual amount may follow the name: "flour, 500 g / 4 cups" has been read; "butter, 100 g" is read here.
   for (const piece of rests) {
-    const read = measures.length || !/^\d/.test(piece) ? null : readMeasures(piece)
-    if (read?.measures.length && read.measures[0]![0]!.unitId) measures.push(...read.measures)
+    // "1 sweet potato, 250 g, in cubes": what it weighs stands behind how many there are.
+    const isCount = measures.length === 1 && measures[0]!.length === 1 && measures[0]![0]!.unitId === null
+    const read = (measures.length && !isCount) || !/^(?:about |~)?\d/.test(piece) ? null : readMeasures(piece)
+    const unit = read?.measures[0]?.[0]?.unitId
+    if (unit && (!isCount || (/^(?:g|kg|oz|lb)$/.test(unit) && !/\p{L}{3}/u.test(read!.rest))))
+      measures.push(...read!.measures)
     else prep.push(piece)
   }
 

@@ -51,6 +51,8 @@ function tellsToDo(text: string, foods: Foods): boolean {
     )
   )
     return true
+  if (/^(?:\d(?:st|nd|rd|th)|second|first|final) (?:proof|prove|proving|rise|rising|rest)\b/i.test(text))
+    return true
   if (WAS_COOKED.test(text) || WORK_LABEL.test(text)) return true
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (
@@ -92,7 +94,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
   // "Apples in a pan with butter 8 min": ingredients do not take minutes, unless they soak.
   if (
     words >= 3 &&
-    /\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?min(?:ute)?s?\b/i.test(text) &&
+    /\b\d{1,3}\s*(?:-\s*\d{1,3}\s*)?min(?:ute)?s?\b/i.test(text.replace(/\([^)]*\)/g, ' ')) &&
     !/\b(?:soak|rest|chill|drain|boiled|cooked)/i.test(text)
   )
     return true

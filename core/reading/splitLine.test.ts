@@ -4,7 +4,7 @@ import { splitLine } from './splitLine'
 
 describe('splitLine', () => {
   it.each([
-    ['1 egg beaten with 1 tbsp milk', ['1 egg', '1 tbsp milk']],
+    ['1 egg beaten with 1 tbsp milk', ['1 egg, beaten', '1 tbsp milk']],
     ['2 eggs plus 1 yolk', ['2 eggs', '1 yolk']],
     ['salt and pepper to taste', ['salt to taste', 'pepper to taste']],
     ['1 tsp each cumin and ground coriander', ['1 tsp cumin', '1 tsp ground coriander']],

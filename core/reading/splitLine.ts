@@ -354,6 +354,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     const number = readNumber(raw)
     const open = (left.match(/[([]/g)?.length ?? 0) > (left.match(/[)\]]/g)?.length ?? 0)
     const leftRead = readLine(left)
+    // "1 egg, beaten with a splash of milk": the egg is beaten, whatever with.
+    const beaten = /^,?\s+(?:beaten|whisked)\b/i.test(join[0])
     const fine =
       !open &&
       // "one and a half teaspoons" is one amount.
@@ -366,7 +368,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     if (fine) {
       // What the line says it is for ("to glaze") holds for both halves.
       const purpose = FOR_ALL.exec(right)
-      return [...splitLine(purpose ? `${left}, ${purpose[1]}` : left, foods), ...splitLine(right, foods)]
+      const own = beaten ? `${left.replace(/,\s*$/, '')}, beaten` : left
+      return [...splitLine(purpose ? `${own}, ${purpose[1]}` : own, foods), ...splitLine(right, foods)]
     }
   }
   if (raw.length <= 300) return runOn(raw, foods) ?? splitFoods(raw, foods) ?? [{ text: raw, told: '' }]

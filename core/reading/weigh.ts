@@ -300,7 +300,10 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
       note('squeezed', `Squeezing is taken to press out ${round(-weighed.waterChangeGrams)} g of water`),
     )
   }
-  if (/\b(?:soaked|rehydrated|soak|hydrated)\b/.test(words) && u.soaked && weighed.grams) {
+  const soaks =
+    /\b(?:soaked|rehydrated|soak|hydrated)\b/.test(words) ||
+    (food.group === 'textured-protein' && /\bboil(?:ed)?\b/.test(words))
+  if (soaks && u.soaked && weighed.grams) {
     weighed.waterChangeGrams = weighed.grams * (u.soaked - 1)
     weighed.notes.push(
       check(
