@@ -162,7 +162,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
   const words = wordsOfDraft(draft)
   const wordsOfLine = draft.lines.map((item) => {
     const name = item.food ? item.food.name.split(',')[0]! : ''
-    return normaliseName(`${item.read.name} ${name}`)
+    const called = item.food?.synonyms.filter((other) => !other.includes(' ')).join(' ') ?? ''
+    return normaliseName(`${item.read.name} ${name} ${called}`)
       .split(' ')
       .filter((word) => words.has(word))
   })

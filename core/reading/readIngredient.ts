@@ -185,7 +185,7 @@ function asWeighed(read: ReadLine, foods: Foods): ReadLine {
   if (!done || !weight) return read
   const bare = read.name.slice(done[0].length)
   const dry = matchFood(`dried ${bare}`, foods)?.how === 'exact' ? `dried ${bare}` : bare
-  const prep = [...read.prep.filter((word) => word !== weight), done[0].trim().toLowerCase(), 'soaked']
+  const prep = [...read.prep.filter((word) => word !== weight), 'soaked']
   return { ...read, name: dry, prep: [...new Set(prep)] }
 }
 
@@ -204,7 +204,7 @@ function namedBehind(read: ReadLine, foods: Foods) {
       continue
     const match = matchFood(readLine(word).name, foods)
     // Salt and water stand beside what is not known, and are not it.
-    const beside = /^(?:salt|liquid|spice|leavening|seasoning|herb|oil|sweetener)$/.test(
+    const beside = /^(?:salt|liquid|spice|leavening|seasoning)$/.test(
       match?.food.group ?? '',
     )
     if (match?.how === 'exact' && !beside) return match

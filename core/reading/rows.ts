@@ -57,7 +57,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (
     isHeatOrTime(text) ||
-    /^\W*(?:an? |\d[\d./ ]{0,6})(?:\s*-?\s*ish)?\s*(?:(?:big|heaped|level|heaping) )?(?:g|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:the )?(?:(?:dough|filling)\b(?! sauce)|stuffing\b(?=\s*(?:$|[,.;]|in|on|each|per|for|to)\b|[,.;]))/i.test(
+    /^\W*(?:an? |\d[\d./ ]{0,6})(?:\s*-?\s*ish)?\s*(?:(?:big|heaped|level|heaping) )?(?:g|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:the )?(?:(?:dough|filling)\b(?! sauce)|stuffing\b(?=\s+(?:in|on|each|per|for|to)\b))/i.test(
       text,
     )
   )
