@@ -166,6 +166,9 @@ const PRICE_COST = 4
 /** A stand-in less than `LIKE_ENOUGH` takes at most that share of its line. Our own choice. */
 const MAX_UNLIKE_SHARE = { usual: 0.4, further: 0.6 } as const
 
+/** So much of a filling's main food stays, or is something much like it. Our own choice. */
+const ITSELF_SHARE = { usual: 0.5, further: 0.35 } as const
+
 /** A swap below this share of its line is not worth a purchase. */
 const MIN_SHARE = 0.1
 /** Replacing more of a line than this makes a different filling. */
@@ -325,6 +328,35 @@ export function writeLine(
       [[keep, 1], ...options.map((own): [number, number] => [own.chosen, high * grams])],
       { max: high * grams },
     )
+  // What a filling is made of is there as itself: vegetables beside it make it lighter, and in its place another dish.
+  const share = shareOf(part, line) ?? 0
+  const main =
+    (craft === CRAFT_RANGE.main || (craft === CRAFT_RANGE.vegetable && share >= MAIN_SHARE)) &&
+    !mustGo &&
+    !purposes.has('keto')
+  const countsAsItself = (own: Option): number => {
+    const same = own.parts.filter((one) => one.food.kind === food.kind && own.parts.length > 1)
+    if (same.length) return same.reduce((sum, one) => sum + one.perGram, 0)
+    return own.likeness >= LIKE_ENOUGH ? 1 : 0
+  }
+  const itself = options.map((own) => [own.grams, countsAsItself(own)] as const)
+  if (main && low > 0 && itself.some(([, counted]) => counted < 1)) {
+    const least = ITSELF_SHARE[question.without.has(CRAFT) ? 'further' : 'usual']
+    const terms = itself.filter(([, counted]) => counted > 0).map((one): [number, number] => [...one])
+    builder.constrain(`itself ${line.id}`, [[keep, 1], ...terms], { min: least * grams })
+  }
+  // Nobody buys two minces: a leaner one of the same kind takes the whole line.
+  const twin = (own: Option) => own.parts.length === 1 && own.parts[0]!.food.kind === food.kind
+  for (const own of options)
+    if (twin(own))
+      builder.constrain(
+        `whole ${line.id} ${own.swap.id}`,
+        [
+          [keep, 1],
+          [own.chosen, high * grams],
+        ],
+        { max: high * grams },
+      )
   for (const own of options) {
     const between = (share: number): [number, number][] => [
       [own.grams, 1],
@@ -332,9 +364,11 @@ export function writeLine(
     ]
     // What a filling is made of stays so by itself, unless something much like it stands in.
     const partly = !mustGo && part.kind === 'filling' && !purposes.has('keto') && own.likeness < LIKE_ENOUGH
-    const most = partly
-      ? MAX_UNLIKE_SHARE[question.without.has(CRAFT) ? 'further' : 'usual']
-      : Math.min(high, MAX_SHARE)
+    const most = twin(own)
+      ? high
+      : partly
+        ? MAX_UNLIKE_SHARE[question.without.has(CRAFT) ? 'further' : 'usual']
+        : Math.min(high, MAX_SHARE)
     builder.constrain(`chosen ${line.id} ${own.swap.id}`, between(most), { max: 0 })
     builder.constrain(`enough ${line.id} ${own.swap.id}`, between(MIN_SHARE), { min: 0 })
   }
