@@ -77,6 +77,11 @@ export function withGrams(
   }
 }
 
+const withoutLine = (recipe: Recipe, lineId: string): Recipe => ({
+  ...recipe,
+  parts: recipe.parts.map((part) => ({ ...part, lines: part.lines.filter(({ id }) => id !== lineId) })),
+})
+
 function withNewLine(recipe: Recipe, food: Food, grams: number, why: string, code: string): Recipe {
   const used = new Set(recipe.parts.flatMap((part) => part.lines.map((line) => line.id)))
   let id = code
@@ -196,7 +201,15 @@ function restoreWater(target: number, recipe: Recipe, foods: Foods): Balanced {
     const take = Math.min(liquid.grams, left / perGram)
     left -= take * perGram
     const grams = liquid.grams - take
-    next = withGrams(next, liquid.line, grams, liquid.food, words, 'dough-water')
+    const swapId = liquid.line.cameFrom?.swapId
+    const others = next.parts
+      .flatMap(({ lines }) => lines)
+      .filter(({ cameFrom }) => cameFrom?.swapId === swapId)
+    // Of a stand-in of several foods the water goes whole: nobody reads a line of 0 g.
+    next =
+      grams < MIN_GRAMS / 10 && swapId && others.length > 1
+        ? withoutLine(next, liquid.line.id)
+        : withGrams(next, liquid.line, grams, liquid.food, words, 'dough-water')
     changes.push(change('water', liquid.line, liquid.food, liquid.grams, grams, words))
   }
   return { recipe: next, changes }
