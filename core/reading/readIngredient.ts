@@ -178,8 +178,17 @@ const DRY_WEIGHT =
   /^(?:weighed )?(?:dry|uncooked|raw)(?: (?:wt|weight|measure))?$|^(?:wt|weight|weighed) (?:dry|raw|uncooked)$/i
 const COOKED_BEFORE = /^(?:boiled|cooked|soaked|rehydrated|steamed)\s+/i
 
+const COOKED_WEIGHT = /^(boiled|cooked|roasted|roast|steamed)(?: (?:wt|weight))$/i
+
 /** A line whose amount is of the dry food though its name is the cooked one's. */
 function asWeighed(read: ReadLine, foods: Foods): ReadLine {
+  // "400 g potatoes (boiled weight)": it is the cooked food that was weighed.
+  const cooked = read.prep.find((word) => COOKED_WEIGHT.test(word.trim()))
+  if (cooked) {
+    const state = COOKED_WEIGHT.exec(cooked.trim())![1]!.toLowerCase()
+    if (matchFood(`${state} ${read.name}`, foods)?.how === 'exact')
+      return { ...read, name: `${state} ${read.name}`, prep: read.prep.filter((word) => word !== cooked) }
+  }
   const done = COOKED_BEFORE.exec(read.name)
   const weight = done && read.prep.find((word) => DRY_WEIGHT.test(word.trim()))
   if (!done || !weight) return read
@@ -191,7 +200,7 @@ function asWeighed(read: ReadLine, foods: Foods): ReadLine {
 
 /** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */
 const CHOOSES =
-  /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bplant[- ]based\b|\bskin[- ]on\b|\bwith skin\b/i
+  /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bplant[- ]based\b|\bskin[- ]on\b|\bwith skin\b|\ball[- ]butter\b/i
 
 /** "Koo chai (garlic chives)", "firm, waxy potato": where the name says nothing, what stands behind it may. */
 function namedBehind(read: ReadLine, foods: Foods) {
@@ -204,9 +213,7 @@ function namedBehind(read: ReadLine, foods: Foods) {
       continue
     const match = matchFood(readLine(word).name, foods)
     // Salt and water stand beside what is not known, and are not it.
-    const beside = /^(?:salt|liquid|spice|leavening|seasoning)$/.test(
-      match?.food.group ?? '',
-    )
+    const beside = /^(?:salt|liquid|spice|leavening|seasoning)$/.test(match?.food.group ?? '')
     if (match?.how === 'exact' && !beside) return match
   }
   return null
@@ -215,6 +222,11 @@ function namedBehind(read: ReadLine, foods: Foods) {
 /** "80 g dried lentils, cooked": weighed dry, and cooked afterwards. */
 const COOKED_HERE = /^(?:cooked|boiled|mashed|simmered|soaked and cooked)\b/i
 const WEIGHED_DRY = /\b(?:dried|dry|uncooked)\b/i
+
+const hasAllergen = (food: Food, one: Food['allergens'][number]) =>
+  food.allergens.includes(one) || food.possibleAllergens.includes(one)
+const hasOrigin = (food: Food, one: Food['origins'][number]) =>
+  food.origins.includes(one) || food.possibleOrigins.includes(one)
 
 function matchWithPrep(read: ReadLine, foods: Foods) {
   const dry = WEIGHED_DRY.test(read.name)
@@ -264,7 +276,12 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
     const keepsState = bare.fat === null && bare.fatG === null && !/^(?:grated|strained)$/i.test(state)
     const named =
       plain && keepsState ? matchFood(`${chosen} ${state} ${plain.food.name.split(',')[0]}`, foods) : null
-    if (named?.how === 'exact' && named.food.id !== plain?.food.id) return named
+    // "Gluten-free oats, ground" is no ground oats: a state brings no hazard that the name has ruled out.
+    const clean =
+      named &&
+      named.food.allergens.every((one) => hasAllergen(plain!.food, one)) &&
+      named.food.origins.every((one) => hasOrigin(plain!.food, one))
+    if (named?.how === 'exact' && clean && named.food.id !== plain?.food.id) return named
   }
   return plain
 }

@@ -139,6 +139,8 @@ function plainLine(raw: string): string {
     .replace(/^(?:lots|loads|plenty|tons) (?!of\b)(?=\p{L})/iu, 'plenty of ')
     // "Shortcrust (bought) 2 x 320 g sheets": so many of a weight behind the name.
     .replace(/^(\p{L}[^\d]*?)\s+(\d{1,2}\s*x\s*\d{2,4}\s*(?:g|kg|ml|oz)\b)\s*(\p{L}+)?$/iu, '$2 $1')
+    // Sold by the pound it is mince: the bun is called a bun.
+    .replace(/\bhamburger(?=\s*(?:$|[,(]))/i, 'hamburger meat')
     // "Cashews few, broken": the amount behind the name.
     // "Raisins, 2 per turnover": how many of it each has.
     .replace(
