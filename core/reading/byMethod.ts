@@ -5,7 +5,7 @@ import type { CookingWay } from '../recipe/vocabulary'
 import { isFat, newDraft, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
 import type { Clause } from './method'
-import type { Outline } from './outline'
+import type { Outline } from './outlineState'
 import { limit, type ReadIngredient } from './readIngredient'
 
 // What the method says of lines that the list says otherwise, or not at all.

@@ -1,7 +1,7 @@
 import type { PartKind } from '../recipe/vocabulary'
 import { wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
-import type { OutlineStep } from './outline'
+import type { OutlineStep } from './outlineState'
 import { withDigits } from './readNumber'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 

@@ -6,7 +6,7 @@ import { fillWithTopping, placeBlocks, takeReadyShell } from './blocks'
 import { settleComponents } from './components'
 import { isFat, isLiquid, leadsDough, newDraft, type Draft, type Placed } from './drafts'
 import type { HeadingKind } from './headings'
-import type { Outline, Section } from './outline'
+import type { Outline, Section } from './outlineState'
 import { limit, readIngredients, type ReadIngredient } from './readIngredient'
 
 const GENERIC =

@@ -1,0 +1,195 @@
+import { startsLikeStep, readHeading, type Heading } from './headings'
+import { matchFood } from './match'
+import type { OutlineState } from './outlineState'
+import { isAboutKeeping, saysNothing, timeOfWhole } from './page'
+import { readLine } from './readLine'
+import { doneBehind, inlineList, isStep, matchedIngredient, spokenPart, wordsOf } from './rows'
+import { readYields } from './servings'
+import type { Row } from './tidy'
+import { isHeatOrTime } from './time'
+
+const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
+const METHOD_WORDS =
+  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|what to do)$/i
+/** A part named in a sentence, with its list behind it in brackets. */
+const NAMED_LIST = /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing))\s*\(([^()]{12,200})\)/i
+/** "Serve with soured cream" in a list is what stands beside the dish. */
+const SERVED_WITH = /^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i
+/** Nothing but what a wash is of. */
+const WASH_ALONE =
+  /^(?:beaten )?(?:egg|yolk|egg yolk|milk)(?:\s*(?:\+|and|&|,)\s*(?:\d \p{L}+ )?(?:milk|cream|water|salt|sugar|oil|seeds|sesame|yolk))*\.?$/iu
+/** What a cook says between the lines and what buys nothing. */
+const AFTERTHOUGHT =
+  /^(?:that'?s (?:it|all)|that is all|easy|done|so good|yum(?:my)?|enjoy|you can'?t go wrong|nothing else|as simple as that)\W*$/i
+
+/** Begins what a heading leads, and reads what stands behind it on its row. */
+export function enter(state: OutlineState, row: Row, heading: Heading): void {
+  // "Pan: 1 T oil, flat side down 2 min, 80 ml water, lid on, 7 min" is work, whatever it lists.
+  if (heading.kind === 'pan' && heading.rest.split(/,\s+/).some((one) => /\d\s*min/i.test(one))) {
+    state.mode = 'method'
+    return state.step(row, `${heading.name}: ${heading.rest}`)
+  }
+  state.is(row, 'heading')
+  if (heading.kind === 'method') {
+    state.mode = 'method'
+    state.explicitMethod = true
+    state.emptyHeading()
+    state.under = METHOD_WORDS.test(heading.name) ? '' : heading.name
+    state.section = null
+    if (heading.rest) state.step(row, heading.rest)
+  } else if (heading.kind === 'remarks' || heading.kind === 'noise') {
+    state.mode = heading.kind
+    state.section = null
+    if (heading.rest && heading.kind === 'remarks') state.remark(row, row.text)
+    else if (heading.rest) state.is(row, 'left-out')
+  } else if (heading.kind === 'ingredients') {
+    state.mode = 'lines'
+    state.section = null
+    if (heading.pieces) state.count(row, `makes ${heading.pieces}`)
+    if (heading.rest) readText(state, row, heading.rest)
+  } else {
+    state.mode = 'lines'
+    state.section = state.open(heading)
+    if (heading.rest) readText(state, row, heading.rest)
+  }
+}
+
+/** One sentence or one line outside the method. */
+function readText(state: OutlineState, row: Row, text: string): void {
+  const { foods, out } = state
+  const bare = text
+    .replace(
+      /^(?:(?:so|well|okay|now|and|then),?\s+)*(?:(?:i|you|we)(?:'ll| will)? (?:use|take|need|want|add|have)\s+)?(?=\d|an? |about |half|some)/i,
+      '',
+    )
+    .replace(/^(?:and|then)\s+/i, '')
+    .replace(/(\p{L}{2})\.$/u, '$1')
+  const over =
+    /^(?:brush|glaze|gild|finish|top|sprinkle|dust|coat)(?: it| them)? with ((?:\d|an? |[¼½¾]).*)$/i.exec(
+      text,
+    )
+  // "Brush with 1 egg" in a list of ingredients is what to finish with.
+  if (over && state.mode !== 'method' && wordsOf(text) <= 9) {
+    return state.itemOf('finish', row, over[1]!)
+  }
+  const served = SERVED_WITH.exec(text)
+  if (
+    served &&
+    state.mode !== 'method' &&
+    state.mode !== 'start' &&
+    wordsOf(text) <= 9 &&
+    !startsLikeStep(served[1]!)
+  ) {
+    return state.itemOf('dip', row, served[1]!)
+  }
+  // "… Proof 20 min. Yolk + milk.": behind the work of a row it is what is brushed on.
+  if (state.mode !== 'method' && WASH_ALONE.test(text) && out.steps.at(-1)?.at === row.at) {
+    return state.itemOf('finish', row, text)
+  }
+  if (AFTERTHOUGHT.test(text)) return state.remark(row, text)
+  const found = readYields(text)
+  // "1 packet filo (270 g)" is bought, "12 buns" are made.
+  const bought =
+    /^\W*\d/.test(text) &&
+    !/^\W*\d+\s+(?:servings?|portions?|people)/i.test(text) &&
+    matchFood(readLine(text).name, foods)?.how === 'exact'
+  if (found?.whole && !bought) {
+    state.count(row, text)
+    // "12 pork buns" above everything is what the recipe is called.
+    const named = text.replace(COUNT_IN_FRONT, '')
+    if (named !== text && state.mode === 'start' && !out.title && !out.sections.length && wordsOf(named) >= 2)
+      out.title = named.charAt(0).toUpperCase() + named.slice(1)
+    if (/\p{L}{2}/u.test(found.rest)) {
+      if (wordsOf(found.rest) > 2 && isStep(found.rest, foods)) state.step(row, text)
+      else state.remark(row, text)
+    }
+    return
+  }
+  if (isAboutKeeping(text) || /^(?:no|without) \p{L}+(?: \p{L}+)?\W*$/iu.test(text))
+    return state.remark(row, text)
+  // "36 pcs, 7 cm, 14 g dough + 11 g filling each".
+  const each = /^\W*(\d{1,3})\s*(?:pcs|pieces|nos)\b.*\b(?:dough|filling|each)\b/i.exec(text)
+  if (each) {
+    out.counts.push({ pieces: Number(each[1]), servings: null, perServing: null, text })
+    return state.step(row, text)
+  }
+  if (saysNothing(text).nutrition === 'line' && !matchedIngredient(text, foods))
+    return state.is(row, 'left-out')
+  // "I take 3 glasses of flour, half a glass of oil": told, and a list all the same.
+  if (bare !== text && state.mode !== 'method' && /^(?:i|we|you)\b/i.test(text) && inlineList(bare, foods))
+    return state.item(row, bare)
+  // "Egg wash." said again among the steps is done, not bought twice.
+  if (
+    out.sections.some(({ items }) => items.some((one) => one.text.toLowerCase() === bare.toLowerCase())) &&
+    /\b(?:wash|glaze)\b/i.test(bare)
+  )
+    return state.step(row, text)
+  if (isStep(text, foods)) return state.step(row, text)
+  if (
+    found &&
+    !/\b(?:g|kg|cups?|tbsp|tsp|ml)\b/i.test(text) &&
+    matchFood(readLine(text).name, foods)?.how !== 'exact'
+  ) {
+    state.count(row, text)
+    return state.remark(row, text)
+  }
+  state.item(row, bare)
+}
+
+/** One sentence outside the method: a part's name with its list, a time, or what a line says. */
+export function readSentence(state: OutlineState, row: Row, sentence: string): void {
+  const { foods, out } = state
+  const behind = state.mode === 'method' ? null : doneBehind(sentence, foods)
+  if (behind) {
+    readSentence(state, row, behind.list)
+    return state.step(row, behind.done)
+  }
+  const whole = state.mode === 'method' ? null : timeOfWhole(sentence)
+  if (whole && !whole.isTold) {
+    if (whole.kind) out.times.push({ kind: whole.kind, minutes: whole.minutes, text: sentence })
+    return state.is(row, 'left-out')
+  }
+  // "I use my usual pizza dough (500g tipo 00, 325g water, 24h in the fridge)".
+  const bracketed = state.mode === 'method' ? null : NAMED_LIST.exec(sentence)
+  if (bracketed && inlineList(bracketed[2]!, foods)) {
+    const list = bracketed[2]!.split(/,\s+/)
+    state.count(row, sentence)
+    enter(state, row, {
+      kind: /filling|stuffing/i.test(bracketed[1]!) ? 'filling' : 'shell',
+      name: bracketed[1]!,
+      rest: list.filter((piece) => !isHeatOrTime(piece)).join(', '),
+      pieces: null,
+    })
+    state.section = null
+    return state.step(row, sentence)
+  }
+  const spoken = state.mode === 'method' ? null : spokenPart(sentence, foods)
+  if (spoken) return readSentence(state, row, spoken)
+  // "Paneer parcels: for the dough 2 cups atta …".
+  const leads =
+    !out.title && state.mode === 'start'
+      ? /^([^:.\d]{3,50}):\s+((?:for|the) (?:the )?(?:dough|pastry|filling)\b.+)$/iu.exec(sentence)
+      : null
+  if (leads) {
+    out.title = leads[1]!
+    return readSentence(state, row, leads[2]!)
+  }
+  const heading = readHeading(sentence, { foods, next: null })
+  // "Pierogi: dough 300 g flour, …": what the dish is called, and its parts behind it.
+  if (heading?.kind === 'unknown' && heading.rest && !out.title && state.mode === 'start') {
+    out.title = heading.name
+    return readSentence(state, row, heading.rest)
+  }
+  if (heading && heading.rest) {
+    // "The filling is 500 g mushrooms fried in butter" says what and how at once.
+    if (
+      /\b(?:fried|cooked|saut[eé]ed|simmered|boiled|roasted|stirred)\s+(?:in|with|until|till|for)\b/i.test(
+        heading.rest,
+      )
+    )
+      state.step(row, sentence)
+    return enter(state, row, heading)
+  }
+  if (heading && !startsLikeStep(sentence) && heading.kind !== 'unknown') return enter(state, row, heading)
+  readText(state, row, sentence)
+}

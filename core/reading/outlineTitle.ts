@@ -1,0 +1,60 @@
+import { readHeading } from './headings'
+import type { Foods } from '../food/food'
+import type { Outline, OutlineState } from './outlineState'
+import { inlineList, isStep, titleEnd, wordsOf } from './rows'
+import { PIECES, readYields } from './servings'
+import { sentencesOf, type Row } from './tidy'
+
+/** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
+const MACROS_BEHIND = /\s*[:(–—-]\s*(?:macros?|each|per (?:piece|serving|\p{L}+))\b[^:]*\d.*$/iu
+const FIGURES_BEHIND = /\s*[-–—,;(|]\s*\d+\s*(?:g (?:of )?(?:protein|fat|carbs?|fib(?:re|er))|k?cals?)\b.*$/i
+
+/** Where a title goes over to figures of what the dish holds; null for a title that does not. */
+export const boastIn = (text: string): RegExpExecArray | null =>
+  FIGURES_BEHIND.exec(text) ??
+  (/\b(?:k?cals?|protein|carbs?)\b/i.test(text) ? MACROS_BEHIND.exec(text) : null)
+
+/** The first sentence of a recipe told in one breath, when it is what the dish is called. */
+export function titleSentence({ out, mode, foods }: OutlineState, text: string): string | null {
+  if (out.title || mode !== 'start' || out.sections.length || text.length > 20_000) return null
+  const sentences = sentencesOf(text)
+  const [lead] = sentences
+  if (sentences.length < 2 || !lead || lead.length > 80 || wordsOf(lead) > 10) return null
+  // "Pasties? no, turnovers": a short row without a list is a name, whatever its marks.
+  if (
+    text.length < 70 &&
+    wordsOf(text) <= 10 &&
+    !/[.;]/.test(text.replace(/[.;]\s*$/, '')) &&
+    /[?!]/.test(text) &&
+    sentences.every((one) => !isStep(one, foods) && !inlineList(one, foods) && !readYields(one))
+  )
+    return null
+  const plain =
+    !isStep(lead, foods) &&
+    !inlineList(lead, foods) &&
+    !readHeading(lead, { foods }) &&
+    !readYields(lead)?.whole
+  return plain && titleEnd(lead) === lead.length && !/^(?:note|tip|serves|makes)\b/i.test(lead) ? lead : null
+}
+
+/** Names a recipe that no row of its own has named: by its first words, or by what is counted. */
+export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
+  // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
+  const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]!.replace(/[.:]$/, '')
+  const spoken = SPOKEN_TITLE.exec(rows[0]?.text.slice(0, 120) ?? '')?.[1]
+  if (!out.title && spoken) out.title = spoken.charAt(0).toUpperCase() + spoken.slice(1)
+  if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(first) && !isStep(first, foods))
+    out.title = first
+  // "Hand pies - 10 servings" below a table: what is counted is named, and nothing else has named the dish.
+  if (!out.title) {
+    const named = out.counts.map(
+      ({ text }) => /^(.{3,60}?)\s*[-–—:|(,]\s*(?=.*\d)/u.exec(text)?.[1]?.trim() ?? '',
+    )
+    out.title = named.find((name) => PIECE_NAME.test(name) && !/\d|makes|serves|yield/i.test(name)) ?? ''
+  }
+}
+
+/** "So for the empanadas i do three cups of flour …": what is made, said in passing. */
+const SPOKEN_TITLE =
+  /^(?:(?:so|okay|ok|right|well|and|now|um|hi|this is how i make|how i make|when i make),?\s+)*(?:for|to make|making) (?:the |my |these |our |some )?(?!dough\b|filling\b|pastry\b|(?:\p{L}+ )?(?:dough|filling|pastry)\b)(\p{L}+(?: \p{L}+){0,3}?)\s+(?:i|you|we)\b/iu
+const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
