@@ -131,7 +131,11 @@ function eventsIn(clause: Clause, aside = false): Event[] {
   if (!found.length && (isHeatLine(text) || text.split(/,\s+/).some((piece) => isHeatLine(piece))))
     found.push({ way: 'bake', index: 0, length: 1 })
   // Browned, watered and covered is one way; the pan it is done in is no other.
-  const browned = found.find((one) => one.way === 'brown-and-steam')
+  const last = found.find((one) => one.way === 'brown-and-steam')
+  const otherFirst = found.some(
+    (one) => last && one.index < last.index && /\bor\b/i.test(text.slice(one.index, last.index)),
+  )
+  const browned = otherFirst ? undefined : last
   if (browned) found.splice(0, found.length, { ...browned, index: 0 })
   found.sort((a, b) => a.index - b.index)
   // "Steam 8 minutes, or pan-fry" allows another way; it is no second one.

@@ -221,6 +221,8 @@ function namedBehind(read: ReadLine, foods: Foods) {
 
 /** "80 g dried lentils, cooked": weighed dry, and cooked afterwards. */
 const COOKED_HERE = /^(?:cooked|boiled|mashed|simmered|soaked and cooked)\b/i
+/** "Noodles (dry), boiled". */
+const SAID_DRY = /^(?:weighed )?(?:dry|dried|uncooked)(?: (?:wt|weight))?$/i
 const WEIGHED_DRY = /\b(?:dried|dry|uncooked)\b/i
 
 const hasAllergen = (food: Food, one: Food['allergens'][number]) =>
@@ -229,7 +231,7 @@ const hasOrigin = (food: Food, one: Food['origins'][number]) =>
   food.origins.includes(one) || food.possibleOrigins.includes(one)
 
 function matchWithPrep(read: ReadLine, foods: Foods) {
-  const dry = WEIGHED_DRY.test(read.name)
+  const dry = WEIGHED_DRY.test(read.name) || read.prep.some((word) => SAID_DRY.test(word.trim()))
   const prep = read.prep.filter((word) => word !== 'from a container' && !(dry && COOKED_HERE.test(word)))
   // "Minced beef, 30 % fat, raw" may be a name as a whole.
   const whole =

@@ -9,7 +9,7 @@ const lastIndex = (text: string, pattern: RegExp) =>
 
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
-  /\bline (?:the |a |an |each )?(?:\d+ )?(?:\p{L}+ )?(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
+  /\bline (?:the |a |an |each )?(?:\d+ )?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
 

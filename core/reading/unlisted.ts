@@ -4,6 +4,7 @@ import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood } from './match'
 import type { Clause } from './method'
 import { readLine } from './readLine'
+import { weighLine } from './weigh'
 
 /** What is brushed over a piece, and the fat that fries a filling's onions. Common practice, no source. */
 const BRUSHED_GRAMS_PER_PIECE = 3
@@ -24,6 +25,11 @@ const FRIED_IN = new RegExp(
   String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,40}?(?:\b(?:in|with)\s+)?((?:a )?(?:little|splash|drizzle|knob|bit|glug|spoon(?:ful)?)(?: of)? )${SOME}`,
   'iu',
 )
+/** "Fry the onion in 1 tbsp oil": the amount stands in the method alone. */
+const FRIED_IN_SO_MUCH = new RegExp(
+  String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,60}?\b(?:in|with)?\s*((?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz)) (?:of )?(?:the )?${SOME}`,
+  'iu',
+)
 /** The edges are wetted so that they stick: that is nearly nothing. */
 const ONLY_EDGES = /\b(?:edges?|rims?|borders?|seams?)\b/i
 
@@ -37,16 +43,20 @@ const named = (text: string, foods: Foods): Food | null => {
 const has = (drafts: readonly Draft[], wanted: (food: Food) => boolean) =>
   drafts.some(({ lines }) => lines.some(({ food }) => food !== null && wanted(food)))
 
-function add(draft: Draft, food: Food, grams: number, says: string): void {
+function add(draft: Draft, food: Food, grams: number, says: string, isTold = false): void {
   draft.lines.push({
     line: newLine({
       raw: '',
       name: food.name,
       foodId: food.id,
       grams,
-      gramsLow: grams / 2,
-      gramsHigh: grams * 2,
-      notes: [{ code: 'unlisted', level: 'check', text: `${says}; common practice, no source` }],
+      gramsLow: isTold ? grams : grams / 2,
+      gramsHigh: isTold ? grams : grams * 2,
+      notes: [
+        isTold
+          ? { code: 'unlisted', level: 'note', text: says }
+          : { code: 'unlisted', level: 'check', text: `${says}; common practice, no source` },
+      ],
     }),
     read: readLine(''),
     food,
@@ -106,8 +116,10 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       )
     }
     const filling = about !== null && about !== 'pieces' && about.kind === 'filling' ? about : null
-    const fried = !closed && filling ? FRIED_IN.exec(text) : null
+    const told = !closed && filling ? FRIED_IN_SO_MUCH.exec(text) : null
+    const fried = told ?? (!closed && filling ? FRIED_IN.exec(text) : null)
     const fat = fried ? named(fried[2]!, foods) : null
+    const toldGrams = told && fat ? weighLine(readLine(`${told[1]!} ${fat.name}`), fat).grams : null
     if (
       fat &&
       isFat(fat) &&
@@ -120,8 +132,11 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       add(
         filling!,
         fat,
-        FAT_FOR_FILLING_GRAMS,
-        `The method fries with ${fat.name}, which no line lists: a spoon, ${FAT_FOR_FILLING_GRAMS} g`,
+        toldGrams ?? FAT_FOR_FILLING_GRAMS,
+        toldGrams
+          ? `The method fries in ${told![1]!} of ${fat.name}, which no line lists`
+          : `The method fries with ${fat.name}, which no line lists: a spoon, ${FAT_FOR_FILLING_GRAMS} g`,
+        toldGrams !== null,
       )
   }
 }

@@ -302,7 +302,7 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
   }
   const soaks =
     /\b(?:soaked|rehydrated|soak|hydrated)\b/.test(words) ||
-    (food.group === 'textured-protein' && /\bboil(?:ed)?\b/.test(words))
+    (/^(?:textured-protein|noodle)$/.test(food.group) && /\b(?:boil(?:ed)?|cooked)\b/.test(words))
   if (soaks && u.soaked && weighed.grams) {
     weighed.waterChangeGrams = weighed.grams * (u.soaked - 1)
     weighed.notes.push(
