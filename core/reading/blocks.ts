@@ -197,6 +197,14 @@ export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
   }
 }
 
+/** "Marinade: 400 g chicken, 100 g yogurt" lists what goes in with what it lies in. */
+export function fillWithMarinated(drafts: readonly Draft[]): void {
+  const isFlesh = ({ food }: ReadIngredient) => foodIs(food, 'flesh') || foodIs(food, 'plant-protein')
+  if (drafts.some(({ kind, lines }) => kind === 'filling' && lines.some(isFlesh))) return
+  const marinade = drafts.find(({ kind, lines }) => kind === 'marinade' && lines.some(isFlesh))
+  if (marinade) marinade.kind = 'filling'
+}
+
 /** Part of the dough's weight from which a topping is what the piece is filled with. Our own choice. */
 const FILLS_SHARE = 0.3
 

@@ -81,12 +81,14 @@ const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
 /** A joint or a side of fish that is baked whole in its dough. */
 const WRAPPED_WHOLE =
   /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|strudel|wreath|stromboli)\b(?! rolls| parcels)/iu
+const LINES_TRAY =
+  /\bline (?:a|an|the|your) (?:\p{L}+ |\d+ ?x ?\d+ ?(?:cm )?)?(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu
 const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan)\b/i
 /** Two rounds make one piece. */
 const PAIRS =
   /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger)(?: (?:one|piece|sheet|rectangle|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
 const BARE_BALLS = new RegExp(
-  String.raw`^\W*${N}\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?${SIZE}(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)\b`,
+  String.raw`(?:^\W*|,\s+)${N}\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?${SIZE}(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)\b`,
   'iu',
 )
 const HALVES =
@@ -218,6 +220,8 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
   if (pieces === null) return null
   if (pieces % 2 === 0 && clauses.some(({ text }) => PAIRS.test(text))) pieces /= 2
   if (shape === 'lidded-pie' && pieces <= 3) return null
+  // "Divide in two … line a tray": the bottom and the lid of one.
+  if (pieces === 2 && clauses.some(({ text }) => LINES_TRAY.test(text))) return null
   return pieces < 2 ? null : { pieces, weight: 60, says }
 }
 

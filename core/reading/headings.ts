@@ -54,11 +54,11 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'ingredients',
-    /^(?:the )?(?:(?:other|remaining) (?:stuff|things|bits|ingredients|items)|ingredients?(?: list| needed| required)?|shopping list|you(?:'ll| will)? need|what (?:you|you'll|you will) need|things you need)$/,
+    /^(?:the )?(?:others?|extras?|(?:other|remaining) (?:stuff|things|bits|ingredients|items)|ingredients?(?: list| needed| required)?|shopping list|you(?:'ll| will)? need|what (?:you|you'll|you will) need|things you need)$/,
   ],
   [
     'same',
-    /^(?:the )?(?:dry|wet)(?: (?:ingredients?|mix|mixture|stuff|things))?$|^(?:dry|wet) ingredients? .*$|^(?:spices?|seasonings?|aromatics|flavourings?|flavorings?|vegetables?|veg|herbs|the rest|others?|also|plus|extras?)$/,
+    /^(?:the )?(?:dry|wet)(?: (?:ingredients?|mix|mixture|stuff|things))?$|^(?:dry|wet) ingredients? .*$|^(?:spices?|seasonings?|aromatics|flavourings?|flavorings?|vegetables?|veg|herbs|the rest|also|plus)$/,
   ],
   [
     'dip',

@@ -2,7 +2,7 @@ import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import type { RecipeNote } from '../recipe/document'
 import { PART_KINDS, PART_NAMES, type PartKind } from '../recipe/vocabulary'
-import { fillWithTopping, placeBlocks, takeReadyShell } from './blocks'
+import { fillWithMarinated, fillWithTopping, placeBlocks, takeReadyShell } from './blocks'
 import { settleComponents } from './components'
 import { isFat, isLiquid, leadsDough, newDraft, type Draft, type Placed } from './drafts'
 import type { HeadingKind } from './headings'
@@ -174,6 +174,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     notes,
   )
   takeReadyShell(drafts, notes)
+  fillWithMarinated(drafts)
   fillWithTopping(drafts, notes)
   const references = settleComponents(drafts.filter((draft) => draft.lines.length))
   return { drafts: drafts.filter((draft) => draft.lines.length), notes, references, moved }

@@ -85,11 +85,11 @@ const PER_BATCH =
   /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
 /** What is done to a food before it goes in: of these words a name is freed. */
 export const PREP_WORDS =
-  '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|at room temperature)'
+  '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|fine chop|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(
-  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred')})(?:\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked))*(?:\\s+(?:with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
+  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred')})(?:(?:\\s+(?:fine|finely|small|thin|thinly|roughly|well|up))?\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked|salted))*(?:\\s+(?:with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
   'iu',
 )
 
@@ -99,7 +99,7 @@ const TRAILING = new RegExp(
   'iu',
 )
 const TRAILING_COUNT = new RegExp(
-  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*\p{L}.*|\s(?:${PREP_WORDS}|dried|fresh|frozen|canned)(?![\p{L}]).*))?\s*$`,
+  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|half|quarter|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*\p{L}.*|\s(?:${PREP_WORDS}|dried|fresh|frozen|canned)(?![\p{L}]).*))?\s*$`,
   'iu',
 )
 
@@ -192,6 +192,11 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
       // "500 g cottage cheese drained overnight (~380 g)": what is left is what goes in.
       if (dual && /\b(?:drained|squeezed|strained|pressed)\b[^(]*$/i.test(text.slice(0, at)))
         measures.splice(0)
+      // "1 tin beans (240 g drained)": that much goes in.
+      if (dual && /\bdrained\b/i.test(piece)) {
+        measures.splice(0)
+        prep.push('drained weight')
+      }
       if (
         dual &&
         /\b(?:cooked|poached|shredded)\b/i.test(text.slice(0, at) + piece) &&

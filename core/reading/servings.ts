@@ -56,7 +56,9 @@ const ofPieces = new RegExp(
   'iu',
 )
 /** "Ravioli for 4": at the end of a title they are eaters. */
-const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?$/i
+const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?\)?$/i
+/** "One big pie". */
+const ONE_LARGE = /\b(?:one|1) (?:big|large|whole|huge|giant)\s+\p{L}+/iu
 /** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
 const aboutSo =
   /(?:^|[.!?,]\s+)(?:(?:so )?(?:about|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$/i
@@ -179,8 +181,9 @@ export function titleYields(title: string): Yields | null {
       : Number(eaters[1]) > MAX_EATERS
         ? { pieces: Number(eaters[1]), servings: null, perServing: null, whole: false, rest: '' }
         : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
-  const bare = found?.pieces ? null : (inTitle.exec(title)?.[1] ?? atTitleEnd.exec(title)?.[2])
-  if (!bare || found?.servings) return found
+  const whole = !found?.pieces && ONE_LARGE.test(title)
+  const bare = whole ? '1' : found?.pieces ? null : (inTitle.exec(title)?.[1] ?? atTitleEnd.exec(title)?.[2])
+  if (!bare || (found?.servings && !whole)) return found
   return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: count(bare) }
 }
 

@@ -16,7 +16,9 @@ const DRAWN_UP =
 /** The shape that the title, else the method, speaks of; null when neither does. */
 export function readShape(title: string, method: string): Shape | null {
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
-  const own = title.split(/\s+(?:with|in|from)\s+|\s*[(,:]|\s+-\s+/i)[0]!
+  const own = title.split(/\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+-\s+/i)[0]!
+  // "Samosa pie" is a pie, whatever it tastes of.
+  if (/(?<!\bhand )\bpie$/i.test(own.trim())) return 'lidded-pie'
   const named =
     SHAPE_ROWS.map(({ shape, called }) => ({ shape, at: lastIndex(own, called) }))
       .filter(({ at }) => at >= 0)

@@ -275,6 +275,13 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const slashed = raw.length < 120 && !/\d/.test(raw) ? raw.trim().split(/\s*\/\s*/) : []
   const strangers = slashed.filter((one) => matchFood(readLine(one).name, foods)?.how !== 'exact').length
   if (slashed.length > 2 && strangers <= 1) return both(slashed)
+  // "Salt pepper nutmeg": seasonings in a row, without a mark between.
+  const words = /^\p{L}+(?: \p{L}+){1,4}$/u.test(raw.trim()) ? raw.trim().split(' ') : []
+  const seasons = (word: string) => {
+    const match = matchFood(word, foods)
+    return match?.how === 'exact' && /^(?:salt|spice|seasoning|herb)$/.test(match.food.group)
+  }
+  if (words.length > 1 && words.every(seasons) && matchFood(raw, foods)?.how !== 'exact') return both(words)
   const citrus =
     /^((?:finely )?(?:grated )?)(?:zest (?:and|&|\+) juice|juice (?:and|&|\+) zest|rind (?:and|&|\+) juice) of (.+)$/i.exec(
       raw.trim(),

@@ -247,7 +247,7 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
   if (
     u.drained &&
     fromContainer &&
-    !/\bpouch|\bsachet|\bvac(?:uum)?[- ]?pack|\bpack(?:et)?s?\b|ready[- ]cooked|\bundrained|with (?:its|their) (?:juice|liquid)/i.test(
+    !/\bdrained weight|\bpouch|\bsachet|\bvac(?:uum)?[- ]?pack|\bpack(?:et)?s?\b|ready[- ]cooked|\bundrained|with (?:its|their) (?:juice|liquid)/i.test(
       `${words} ${read.raw}`,
     )
   ) {
