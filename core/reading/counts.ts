@@ -49,7 +49,7 @@ const INTO = new RegExp(
   'giu',
 )
 const CUT_OUT = new RegExp(
-  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}(?!\s*-?\s*(?:cm|mm|inch|in\b|"|corners|sides|edges|points))\s+(?:x\s*\d+(?:[./]\d+)?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
+  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}(?!\s*-?\s*(?:cm|mm|inch|in\b|"|corners|sides|edges|points))\s+(?:x?\s*\d+(?:[./]\d+)?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
   'iu',
 )
 /** "Take 6 lemon size balls", "slice 16 pieces": so many of them, of the dough. */
@@ -80,7 +80,7 @@ const TINS =
 const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
 /** A joint or a side of fish that is baked whole in its dough. */
 const WRAPPED_WHOLE =
-  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|strudel|wreath|stromboli)\b(?! rolls| parcels)/iu
+  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|strudel|wreath|stromboli|wellington)\b(?! rolls| parcels)/iu
 const LINES_TRAY =
   /\bline (?:a|an|the|your) (?:\p{L}+ |\d+ ?x ?\d+ ?(?:cm )?)?(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu
 const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan)\b/i

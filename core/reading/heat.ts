@@ -334,7 +334,13 @@ export function readCooking(context: HeatContext): CookingRead {
   steamedInThePan(stages)
   const [first, second] = stages
   const fromWords = first ? null : wayByWords(context)
-  const way = first?.way ?? fromWords
+  // "Medium-low with 2 tbsp oil, lid on, 4 min each side" names the pan by what is in it.
+  const inPan = bySide
+    ? /\b(?:oil|butter|ghee|lard)\b/i.test(bySide.text)
+      ? 'shallow-fry'
+      : 'griddle'
+    : null
+  const way = first?.way ?? fromWords ?? inPan
   const hot = way === 'bake' ? preheatC : oilC
   const other =
     /\b(?:or|alternatively,?(?: you can)?) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil))\b[^.]{0,60}/i.exec(

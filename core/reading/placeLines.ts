@@ -21,11 +21,15 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
   // "Icing sugar, to dust" is no flour for the board.
   // "1 tsp ghee per paratha" is what each is cooked with.
   const each = isFat(food) && PER_BREAD.test(line.raw)
+  // Wedges of lemon stand beside the dish.
+  const wedges = /\b(?:lemon|lime)s?\b.*\bwedges?\b/i.test(line.raw)
   const purpose = each
     ? 'pan'
-    : read.purpose === 'shell' && food && !foodIs(food, 'flour')
-      ? 'finish'
-      : read.purpose
+    : wedges
+      ? 'dip'
+      : read.purpose === 'shell' && food && !foodIs(food, 'flour')
+        ? 'finish'
+        : read.purpose
   if (!purpose || purpose === kind) return kind
   if (purpose === 'pan') {
     if (!isOfPan({ food, line })) return kind

@@ -206,7 +206,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
               verbs,
               hasFat,
               /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs),
-              !pot.wet && named.some((at) => draft.lines[at]!.food?.group === 'minced-meat'),
+              !pot.wet && draft.lines.some(({ food }) => food?.group === 'minced-meat'),
             )
       // "Cook it down" in a pan that fries goes on frying.
       const inPan = way === 'simmer' && pot.hot === 'fry' && !pot.wet && !SIMMERS.test(verbs)

@@ -20,6 +20,9 @@ const LEADING =
   /^(?:(?:finely|roughly|thinly|freshly|well)\s+)?(?:chopped|sliced|diced|grated|shredded|cubed|peeled)\s+/i
 /** "some nutmeg": no amount, and an ingredient all the same. */
 const SOME = /\b(?:some|a little|a bit of|plenty of)\s+(\p{L}+(?: \p{L}+)?)/giu
+/** "Pinch of salt" without its article. */
+const BARE_MEASURE =
+  /(?:^|[,;]\s*|\band\s+)((?:pinch|handful|splash|knob|dash|squeeze|thumb) of) (\p{L}+(?: \p{L}+)?)/giu
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CONTEXT: readonly [PartKind, RegExp][] = [
@@ -109,6 +112,12 @@ export function linesFromProse(
           !found.some((one) => one.food.id === food.food.id)
         )
           found.push({ text: `${own} as required`, food: food.food })
+      }
+      for (const match of stretch.matchAll(BARE_MEASURE)) {
+        const own = match[2]!.replace(STOP, '').trim()
+        const food = matchFood(own, foods)
+        if (food?.how === 'exact' && !found.some((one) => one.food.id === food.food.id))
+          found.push({ text: `${match[1]!} ${own}`, food: food.food })
       }
       // Where nobody says "filling", foods that no dough is made of begin it.
       const filling = found.some(({ food }) => !foodIs(food, 'of-dough') && !isPassed(food))

@@ -17,7 +17,7 @@ const ABOUT = String.raw`(?:about |maybe |abt\.? |approx(?:imately|\.)? |around 
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
-export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|piroz?s?h?ki|vareniki|gyoza|potstickers?|momos?|parathas?|kachoris?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|boats?|ovals?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b)`
+export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|piroz?s?h?ki|vareniki|gyoza|potstickers?|momos?|parathas?|paranthas?|kachoris?|kulchas?|puris?|ravioli|tortellini|pelmeni|mandu|crepes?|blintzes|pancakes?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|boats?|ovals?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(

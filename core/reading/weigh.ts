@@ -334,7 +334,9 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
   const tiny = (food.unitGrams.piece ?? 1) < 1 && A_FEW.test(read.raw)
   if (!made.length || tiny) return unstated(read, food)
 
-  const chosen = made.find((entry) => isMass(entry.measure)) ?? made[0]!
+  // "1/2 pt / 300 ml": a pint is not the same everywhere, a millilitre is.
+  const metric = made.find(({ measure }) => measure.every(({ unitId }) => unitId === 'ml' || unitId === 'l'))
+  const chosen = made.find((entry) => isMass(entry.measure)) ?? metric ?? made[0]!
   const notes = [...chosen.grams.notes]
   for (const other of made) {
     if (other === chosen) continue
