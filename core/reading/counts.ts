@@ -96,6 +96,9 @@ const HALVES =
 const BALL_GRAMS =
   /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
 
+/** "Net carbs about 5 g each" is a figure of the piece, not its weight. */
+const FIGURE_BEFORE = /\b(?:carb\w*|protein|fat|fib(?:re|er)|sugars?|salt|sodium)\b[^.;,\d]{0,12}$/i
+
 const NOT_PIECES =
   /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
 
@@ -327,7 +330,9 @@ export function countPieces(
   for (const one of text) {
     const weighed = BALL_GRAMS.exec(one)
     const match =
-      weighed && /\b(?:filling|stuffing|mixture)\b|\b(?:in(?:to)?|on) (?:each|every)\b/i.test(weighed[0])
+      weighed &&
+      (/\b(?:filling|stuffing|mixture)\b|\b(?:in(?:to)?|on) (?:each|every)\b/i.test(weighed[0]) ||
+        FIGURE_BEFORE.test(one.slice(0, weighed.index)))
         ? null
         : weighed
     const word = /\b(?:of|with) (?:the )?(?:filling|stuffing|mixture)\b/i.test(one)

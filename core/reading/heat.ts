@@ -280,7 +280,7 @@ export function readCooking(context: HeatContext): CookingRead {
           clause === clauses.at(-1) ||
           /\bbake|oven|steamer\b/i.test(clause.text),
       )
-      .flatMap(eventsIn)
+      .flatMap((clause) => eventsIn(clause))
     const event = last.at(-1)
     if (event) {
       // "Oven at 220. … Pinch shut. 12 to 15 min.": the time stands by itself at the end.

@@ -10,7 +10,7 @@ import { isHeatOrTime } from './time'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
 const METHOD_WORDS =
-  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|what to do)$/i
+  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i
 /** A part named in a sentence, with its list behind it in brackets. */
 const NAMED_LIST = /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing))\s*\(([^()]{12,200})\)/i
 /** "Serve with soured cream" in a list is what stands beside the dish. */

@@ -12,8 +12,13 @@ import { FRYING_POT_GRAMS, weighLine } from './weigh'
  * in; 4 to 5 g a piece on the griddle. Common practice, no source.
  */
 const SHALLOW_PAN_GRAMS = 120
+const LITTLE_OIL_GRAMS_PER_PIECE = 4.5
+const LEAST_LITTLE_OIL_GRAMS = 15
 const GRIDDLE_GRAMS_PER_PIECE = 4.5
 const BROWNING_GRAMS_PER_PIECE = 1.5
+
+const LITTLE_OIL =
+  /\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu
 
 const DRY =
   /\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu
@@ -64,6 +69,13 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
   return null
 }
 
+/** "Fry in a little oil" is a film of it, less than the usual pan. */
+function shallowGrams(clauses: readonly Clause[], pieces: number): number {
+  const little = clauses.some(({ text, about }) => about === 'pieces' && LITTLE_OIL.test(text))
+  const grams = Math.max(LEAST_LITTLE_OIL_GRAMS, Math.round(pieces * LITTLE_OIL_GRAMS_PER_PIECE))
+  return little ? Math.min(SHALLOW_PAN_GRAMS, grams) : SHALLOW_PAN_GRAMS
+}
+
 /**
  * Gives a recipe whose pieces are fried or griddled the fat it needs: what the pan's lines state, or else the usual,
  * marked, so that it is counted and can be put right. Never nothing in silence.
@@ -86,7 +98,7 @@ export function assumePanFat(
     way === 'deep-fry'
       ? FRYING_POT_GRAMS
       : way === 'shallow-fry'
-        ? SHALLOW_PAN_GRAMS
+        ? shallowGrams(clauses, pieces)
         : Math.round(pieces * (way === 'griddle' ? GRIDDLE_GRAMS_PER_PIECE : BROWNING_GRAMS_PER_PIECE))
   const open = oils.find(({ read }) => read.measures.length === 0)
   if (open) {

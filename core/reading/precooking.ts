@@ -138,6 +138,8 @@ const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ )?with\b/iu
 const isListing = (text: string): boolean =>
   (text.match(/(?:^|\s)(?:\d[\d./]*|[¼½¾⅓⅔]|an?|half)\s+\p{L}/giu)?.length ?? 0) >= 3
 
+const MIXES = /^\W*(?:then )?(?:mix|combine|toss|stir)\b/i
+
 const PREPARES =
   /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu
 
@@ -231,6 +233,9 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         /\bthe rest\b|\bremaining\b|\beverything else\b/i.test(stretch) &&
         (pot.hot === null || /\b(?:mix|combine|fold)\b/i.test(stretch))
       )
+        pot.setAside(every.filter((at) => !pot.ways.has(at)))
+      // "Mix everything for the filling" when the eggs have been scrambled: all else goes in raw.
+      else if (pot.hot === null && pot.ways.size && everything && MIXES.test(stretch))
         pot.setAside(every.filter((at) => !pot.ways.has(at)))
       if (pot.hot !== null && !way && OUT_OF_POT.test(stretch)) pot.setAside([])
       // What is poured on after it was dry is wet again.

@@ -26,8 +26,8 @@ export const foodsIn = (recipe: Recipe): Set<string> =>
 
 /** What some guests ask for together: no diet in it that another of its diets implies. */
 interface Asked {
-  diets: string[]
-  avoid: string[]
+  diets: readonly string[]
+  avoid: readonly string[]
   /** The largest plate among those for whom a serving counts: what is asked of a serving has to hold on it. */
   pieces: number
 }
