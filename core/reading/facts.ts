@@ -173,6 +173,8 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
         kind !== 'knead-minutes'
       )
         continue
+      // "190 °C 12-14 min" is the oven's, whatever was said before.
+      if (/\d{3}\s*(?:°\s*)?[cf]\b[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
       const part =
         about === 'pieces'
           ? null

@@ -128,8 +128,11 @@ function eventsIn(clause: Clause, aside = false): Event[] {
   const goesOn = !found.length && TURNS.test(text) && temperatureIn(text) !== null
   if (goesOn) found.push({ way: 'bake', index: 0, length: 1 })
   // "180 / 25 mins" names no way: heat alone is an oven's.
-  if (!found.length && (isHeatLine(text) || text.split(/,\s+/).some((piece) => isHeatLine(piece))))
-    found.push({ way: 'bake', index: 0, length: 1 })
+  if (!found.length && isHeatLine(text)) found.push({ way: 'bake', index: 0, length: 1 })
+  // "Proof 45 min, egg wash, 190 °C 12 min": the minutes beside the heat are meant.
+  const pieces = found.length ? [] : text.split(/,\s+/).filter((piece) => isHeatLine(piece))
+  const hot = pieces.find((piece) => temperatureIn(piece)) ?? pieces[0]
+  if (hot) found.push({ way: 'bake', index: text.indexOf(hot), length: 1 })
   // Browned, watered and covered is one way; the pan it is done in is no other.
   const last = found.find((one) => one.way === 'brown-and-steam')
   const otherFirst = found.some(

@@ -18,7 +18,7 @@ const GRIDDLE_GRAMS_PER_PIECE = 4.5
 const BROWNING_GRAMS_PER_PIECE = 1.5
 
 const LITTLE_OIL =
-  /\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu
+  /\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the \p{L}+ )?(?:well |lightly )?with) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu
 
 const DRY =
   /\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu

@@ -9,6 +9,9 @@ import type { HeadingKind } from './headings'
 import type { Outline, Section } from './outlineState'
 import { limit, readIngredients, type ReadIngredient } from './readIngredient'
 
+/** Seeds up to two spoons, listed behind what is brushed on, go on top of it. Common practice, no source. */
+const MOST_SEEDS_ON_TOP_GRAMS = 20
+
 const GENERIC =
   /^(?:for |to make |make )?(?:the )?(?:dough|pastry|filling|stuffing|crust|wrappers?|shell|outer|inside|dip|sauce|to serve|to finish)$/i
 
@@ -130,7 +133,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
       }
       for (const item of items) {
         // "Egg wash one egg / sesame": seeds without an amount go on top of what is brushed on.
-        if (onTop && !blankBefore && item.food?.group === 'seed' && !item.read.measures.length)
+        if (onTop && !blankBefore && item.food?.group === 'seed' && (item.line.grams ?? 0) <= MOST_SEEDS_ON_TOP_GRAMS)
           item.read = { ...item.read, purpose: item.read.purpose ?? 'finish' }
         onTop = item.read.purpose === 'finish'
         if (!place(item, home)) blocks.at(-1)!.push(item)

@@ -23,6 +23,18 @@ const SOME = /\b(?:some|a little|a bit of|plenty of)\s+(\p{L}+(?: \p{L}+)?)/giu
 /** "Pinch of salt" without its article. */
 const BARE_MEASURE =
   /(?:^|[,;]\s*|\band\s+)((?:pinch|handful|splash|knob|dash|squeeze|thumb) of) (\p{L}+(?: \p{L}+)?)/giu
+/** "Half a teaspoon each of turmeric, garam masala and chilli": the amount holds for all. */
+const EACH_OF = new RegExp(
+  String.raw`((?:about )?(?:${NUMBER_PATTERN})\s*(?:an? )?(?:${UNIT_PATTERN}))\s+(?:each(?: of)?|of each(?: of)?)[:,]?\s+((?:[\p{L}-]+(?: [\p{L}-]+){0,2},\s+){0,6}[\p{L}-]+(?: [\p{L}-]+){0,2},?\s+(?:and|&|plus)\s+[\p{L}-]+(?: [\p{L}-]+){0,2})`,
+  'giu',
+)
+const sharedOut = (text: string) =>
+  text.replace(EACH_OF, (_, amount: string, names: string) =>
+    names
+      .split(/,?\s+(?:and|&|plus)\s+|,\s+/)
+      .map((name) => `${amount} ${name}`)
+      .join(', '),
+  )
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CONTEXT: readonly [PartKind, RegExp][] = [
@@ -77,7 +89,7 @@ export function linesFromProse(
   let kind: PartKind | null = null
   for (const step of steps) {
     if (step.text.length > 8 * MAX_ROW_CHARACTERS) continue
-    for (const stretch of stretchesOf(step.text)) {
+    for (const stretch of stretchesOf(sharedOut(step.text))) {
       const said = CONTEXT.find(([, pattern]) => pattern.test(stretch))?.[0]
       const flour = /\b(?:flour|maida|atta)\b/i.test(stretch)
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.

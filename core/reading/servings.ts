@@ -36,7 +36,10 @@ const forBracket = new RegExp(
 const MAX_EATERS = 12
 const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
-const servingSize = new RegExp(String.raw`\bserving(?: size)?\s*[:=]\s*${N}(?!\s*(?:g|kg|ml|oz)\b)`, 'iu')
+const servingSize = new RegExp(
+  String.raw`\bserving(?: size)?\s*[:=]\s*${N}(?!\s*(?:g|kg|ml|oz)\b)|\bper (?:serving|portion) \(\s*(?:of )?(\d{1,2})(?:\s+${PIECES})?\s*\)`,
+  'iu',
+)
 const perPerson = new RegExp(
   String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|serve|head|portion)|each person|a head|each(?=\W*$))\b`,
   'iu',
@@ -129,7 +132,7 @@ function yieldsOf(line: string): Yields | null {
     return { pieces: count(eaters[1]!), servings: null, perServing: null, whole: true, rest: '' }
   const servings = made?.[2] ? count(made[1]!) : served ? count(served[1]!) : null
   const fed = each ? count(each[1]!) : null
-  const perServing = per ? (readNumber(per[1]!)?.low ?? null) : fed ? 1 / fed : null
+  const perServing = per ? (readNumber(per[1] ?? per[2]!)?.low ?? null) : fed ? 1 / fed : null
   // "12 dumpling wrappers" are bought, not made.
   const bare =
     pieces === null && servings === null && !/\b(?:wrappers?|skins?|sheets?|dis[ck]s|pastry)\b/i.test(plain)

@@ -99,12 +99,13 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length))
         ? named(wash[1]!, foods)
         : null
-    // "Brush with oil" takes the oil that is on the table.
-    const over =
+    // "Brush with oil" takes the oil that is on the table; "with more oil" the one that was brushed on before.
+    const anyOil =
       brushed?.group === 'oil' && wash && /^(?:an? |a little |a bit of |some |more )*oil$/i.test(wash[1]!)
-        ? (listedOil(drafts) ?? brushed)
-        : brushed
-    if (over && !isKeptFor(drafts, over)) {
+    const over = anyOil ? (listedOil(drafts) ?? brushed) : brushed
+    const isThere =
+      anyOil && drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(({ food }) => isFat(food)))
+    if (over && !isThere && !isKeptFor(drafts, over)) {
       let finish = drafts.find((draft) => draft.kind === 'finish' && !draft.into)
       if (!finish) drafts.push((finish = newDraft('finish')))
       const grams = BRUSHED_GRAMS_PER_PIECE * pieces
