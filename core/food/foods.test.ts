@@ -116,6 +116,7 @@ describe('the food table', () => {
     'quinoa-flour quinoa-dry',
     'chives garlic-chives',
     'salt kosher-salt',
+    'salt-pork back-fat',
   ]
   it('takes the minerals and vitamins of a row from the food of that row', () => {
     const alike = stated.flatMap((one, at) =>

@@ -67,7 +67,7 @@ const IN_BRACKETS =
   /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes )?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+of them)?\s*\)/i
 /** "Repeat = 18", "so 18 in all": what comes of it, said after the work. */
 const RESULT =
-  /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})/i
+  /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})|\bper (?:sheet|strip|roll|round|circle)\s*(?:=|→|makes?|so)\s*(\d{1,3})/i
 /** "Each sheet in 2 → 4 rectangles": what comes of it stands behind the arrow. */
 const ARROW = new RegExp(
   String.raw`(?:→|->|=>|=)\s*(?:about )?(\d{1,3})(?:\s+(?:\p{L}+ )?(?:rectangles?|strips?|${PIECES})|(?:\s*[-–]\s*\d{1,3})?\W*$)`,
@@ -186,7 +186,11 @@ function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | nu
       })
     const arrow = ARROW.exec(text) ?? RESULT.exec(text)
     if (arrow && !seen.length)
-      seen.push({ at: arrow.index + arrow[0].length, count: low((arrow[1] ?? arrow[2])!), each: false })
+      seen.push({
+        at: arrow.index + arrow[0].length,
+        count: low((arrow[1] ?? arrow[2] ?? arrow[3])!),
+        each: false,
+      })
     const behind = SO_MANY.exec(text) ?? IN_BRACKETS.exec(text) ?? TINS.exec(text)
     if (behind && !seen.length)
       seen.push({ at: behind.index + behind[0].length, count: low(behind[1]!), each: false })

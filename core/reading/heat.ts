@@ -128,11 +128,11 @@ function eventsIn(clause: Clause, aside = false): Event[] {
   const goesOn = !found.length && TURNS.test(text) && temperatureIn(text) !== null
   if (goesOn) found.push({ way: 'bake', index: 0, length: 1 })
   // "180 / 25 mins" names no way: heat alone is an oven's.
-  if (!found.length && isHeatLine(text)) found.push({ way: 'bake', index: 0, length: 1 })
-  // "Proof 45 min, egg wash, 190 °C 12 min": the minutes beside the heat are meant.
+  // "Proof 45 min, egg wash, 190 °C 12 min": of the times the one beside the heat is meant.
   const pieces = found.length ? [] : text.split(/,\s+/).filter((piece) => isHeatLine(piece))
   const hot = pieces.find((piece) => temperatureIn(piece)) ?? pieces[0]
-  if (hot) found.push({ way: 'bake', index: text.indexOf(hot), length: 1 })
+  if (hot || (!found.length && isHeatLine(text)))
+    found.push({ way: 'bake', index: hot ? text.indexOf(hot) : 0, length: 1 })
   // Browned, watered and covered is one way; the pan it is done in is no other.
   const last = found.find((one) => one.way === 'brown-and-steam')
   const otherFirst = found.some(
@@ -416,6 +416,8 @@ function wayOf(
   if (!inPan && /\b(?:in (?:medium |very )?hot oil|turning often|float|drop|slide|kadai|wok)\b/i.test(text))
     return { way: 'deep-fry', unclear: false }
   if (event.perSide || inPan) return { way: 'shallow-fry', unclear: false }
+  // Whoever takes the oil's temperature has a pot of it.
+  if (event.temperatureC !== null) return { way: 'deep-fry', unclear: false }
   if (/\b(?:hot oil|drain|batches|lower)\b/i.test(text)) return { way: 'deep-fry', unclear: false }
   return {
     way: context.panFatGrams > 0 || /\bin oil\b/i.test(text) ? 'deep-fry' : 'shallow-fry',

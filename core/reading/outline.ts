@@ -116,10 +116,15 @@ function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, t
       /calories|kcal/i.test(text) ||
       !STARTS_WITH_AMOUNT.test(text)) &&
     !matchedIngredient(text, foods) &&
-    !isAmongLines(state, rows, index) &&
-    // "Chicken dumplings - 38 kcal each" is what the dish is called.
-    !(!out.title && mode === 'start' && (boastIn(text)?.index ?? 0) > 8 && !/^\W*per\b/i.test(text))
-  if (noise || figures || nutrition === 'start') {
+    !isAmongLines(state, rows, index)
+  // "Chicken dumplings - 38 kcal each" is what the dish is called.
+  const isTitle =
+    nutrition !== null &&
+    !out.title &&
+    mode === 'start' &&
+    (boastIn(text)?.index ?? 0) > 8 &&
+    !/^\W*(?:per|nutrition|macros?)\b/i.test(text)
+  if (noise || (!isTitle && (figures || nutrition === 'start'))) {
     state.is(row, 'left-out')
     return true
   }

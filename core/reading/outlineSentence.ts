@@ -11,6 +11,8 @@ import { isHeatOrTime } from './time'
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
 const METHOD_WORDS =
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i
+const CUT_SO_MANY =
+  /^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i
 /** A part named in a sentence, with its list behind it in brackets. */
 const NAMED_LIST = /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing))\s*\(([^()]{12,200})\)/i
 /** "Serve with soured cream" in a list is what stands beside the dish. */
@@ -113,6 +115,8 @@ function readText(state: OutlineState, row: Row, text: string): void {
     out.counts.push({ pieces: Number(each[1]), servings: null, perServing: null, text })
     return state.step(row, text)
   }
+  // "6 x 22cm circles" is cut and not bought.
+  if (CUT_SO_MANY.test(text)) return state.step(row, text)
   if (saysNothing(text).nutrition === 'line' && !matchedIngredient(text, foods))
     return state.is(row, 'left-out')
   // "I take 3 glasses of flour, half a glass of oil": told, and a list all the same.

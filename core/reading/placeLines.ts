@@ -12,6 +12,17 @@ import { limit, readIngredients, type ReadIngredient } from './readIngredient'
 /** Seeds up to two spoons, listed behind what is brushed on, go on top of it. Common practice, no source. */
 const MOST_SEEDS_ON_TOP_GRAMS = 20
 
+/** Flour for dusting is no filling's: where the dough is bought it is the board's all the same. */
+function dustTheBoard(drafts: readonly Draft[]): void {
+  const shell = drafts.find(({ kind }) => kind === 'shell')
+  for (const draft of shell ? drafts : []) {
+    if (draft.kind !== 'filling') continue
+    const dust = draft.lines.filter(({ read, food }) => read.purpose === 'shell' && foodIs(food, 'flour'))
+    draft.lines = draft.lines.filter((item) => !dust.includes(item))
+    shell!.lines.push(...dust)
+  }
+}
+
 const GENERIC =
   /^(?:for |to make |make )?(?:the )?(?:dough|pastry|filling|stuffing|crust|wrappers?|shell|outer|inside|dip|sauce|to serve|to finish)$/i
 
@@ -133,7 +144,12 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
       }
       for (const item of items) {
         // "Egg wash one egg / sesame": seeds without an amount go on top of what is brushed on.
-        if (onTop && !blankBefore && item.food?.group === 'seed' && (item.line.grams ?? 0) <= MOST_SEEDS_ON_TOP_GRAMS)
+        if (
+          onTop &&
+          !blankBefore &&
+          item.food?.group === 'seed' &&
+          (item.line.grams ?? 0) <= MOST_SEEDS_ON_TOP_GRAMS
+        )
           item.read = { ...item.read, purpose: item.read.purpose ?? 'finish' }
         onTop = item.read.purpose === 'finish'
         if (!place(item, home)) blocks.at(-1)!.push(item)
@@ -183,6 +199,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   takeReadyShell(drafts, notes)
   fillWithMarinated(drafts)
   fillWithTopping(drafts, notes)
+  dustTheBoard(drafts)
   const references = settleComponents(drafts.filter((draft) => draft.lines.length))
   return { drafts: drafts.filter((draft) => draft.lines.length), notes, references, moved }
 }

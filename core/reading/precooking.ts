@@ -195,8 +195,12 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     // Heat and time by themselves are the oven's.
     if (isAside(clause.text) || (clause.about !== draft && isHeatLine(clause.text))) continue
     // Each stretch between commas and "and" names its own foods and its own verb.
+    let prepared: readonly number[] = []
     for (const stretch of clause.text.split(STRETCHES)) {
-      const named = namedIn(stretch)
+      const own = namedIn(stretch)
+      // "Chop the onion and fry in the oil": what was cut up goes into the pan.
+      const named = own.length ? own : prepared
+      prepared = PREPARES.test(stretch) ? own : []
       if (HEATS_WATER.test(stretch) && !named.length) continue
       const verbs = withoutVents(stretch).replace(INGREDIENT_STATES, ' ')
       const off = OFF.test(stretch)

@@ -63,7 +63,7 @@ const AS_REQUIRED =
 const OPTIONAL =
   /\(\s*optional[^)]*\)|,?\s*\b(?:optional(?:ly)?|if (?:you )?(?:like|want|wish|have it|desired|using|liked)|(?:is|are) nice|can be left out)\b/i
 
-const PURPOSES: readonly [RegExp, Purpose][] = [
+const PURPOSES: readonly [RegExp, Purpose | null][] = [
   [
     /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|for (?:your |the )?hands|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin)(?: and (?:the )?\p{L}+)?|boiling(?: water)?))\b/iu,
     'pan',
@@ -77,6 +77,7 @@ const PURPOSES: readonly [RegExp, Purpose][] = [
     'shell',
   ],
   [/\b(?:for (?:dipping|serving)|to (?:serve|dip))\b/i, 'dip'],
+  [/\b(?:for thickening|to thicken)(?: (?:it|up|the \p{L}+))?(?=\W*$)/iu, null],
 ]
 
 const IN_EACH =

@@ -227,10 +227,11 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
 }
 
 const SPOKEN_PART =
-  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?(dough|pastry|filling|stuffing|crust|inside|dip|sauce),?\s+(?:(?:is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/i
+  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:\p{L}+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/iu
 
 /** "For the masala 3 onions, 1 tbsp gram flour": with "for the" before it any word names a part. */
-const FOR_THE_PART = /^(?:and |now |then |so )*for (?:the |my |our )?(\p{L}+(?: \p{L}+)?)\s+((?:\d|[¼½¾⅓⅔]).+)$/iu
+const FOR_THE_PART =
+  /^(?:and |now |then |so )*for (?:the |my |our )?(\p{L}+(?: \p{L}+)?)\s+((?:\d|[¼½¾⅓⅔]).+)$/iu
 
 /** "Filling four potatoes, half a cup of peas": speech has no colon. The same with one, or null. */
 export function spokenPart(sentence: string, foods: Foods): string | null {

@@ -10,6 +10,11 @@ const lastIndex = (text: string, pattern: RegExp) =>
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
   /\bline (?:the |a |an |each )?(?:\d+ )?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
+const IN_DISHES =
+  /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
+/** Sheets below and above in a tray: one large pie, whatever it is called. */
+const IN_TRAY =
+  /\b(?:oil|grease|line|butter|brush) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:the )?(?:rest|remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves)/i
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
 
@@ -31,7 +36,10 @@ export function readShape(title: string, method: string): Shape | null {
   if (named?.shape === 'disc' && (made === 'half-moon' || made === 'cone') && /\bfold\b/i.test(method))
     return made
   // Hand pies are folded, and some are baked in tins under a lid. Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
-  if ((!named || named.shape === 'half-moon') && /\bpies\b/i.test(own) && IN_TINS.test(method))
+  if (
+    (!named || named.shape === 'half-moon') &&
+    ((/\bpies\b/i.test(own) && (IN_TINS.test(method) || IN_DISHES.test(method))) || IN_TRAY.test(method))
+  )
     return 'lidded-pie'
   if (named?.shape === 'half-moon' && /\bdumplings?\b/i.test(title) && DRAWN_UP.test(method)) return 'bun'
   if (named) return named.shape

@@ -5,7 +5,7 @@ import type { Measure } from './measures'
 import { PREP_WORDS, readLine } from './readLine'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
-import { unitById } from './units'
+import { unitById, UNIT_PATTERN } from './units'
 
 /** One ingredient of a line that names several. */
 export interface LinePart {
@@ -15,7 +15,7 @@ export interface LinePart {
 }
 
 const JOIN = new RegExp(
-  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed)\s+)?(?:\+|plus|and|with|to|&)|(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted) (?:in|with))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted) (?:in|with))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
@@ -29,6 +29,11 @@ const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:
 const EACH_BEHIND = /^(\p{L}.*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/iu
 const SEASONING =
   /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
+/** "50 g sugar, plus 1 tbsp for sprinkling": the same again, for something else. */
+const PLUS_FOR = new RegExp(
+  String.raw`^(.*?\p{L}.*?),?\s+(?:plus|and|\+)\s+((?:an? )?(?:extra |another )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))(?:\s+(?:of it|more|extra))?\s+((?:for|to) (?:the )?(?:sprinkl|brush|top|dust|glaz|serv|finish|coat|drizzl)\p{L}*.*)$`,
+  'iu',
+)
 const EVERY_COMMA = new RegExp(COMMA, 'giu')
 const EVERY_JOIN = new RegExp(JOIN, 'giu')
 /** So many places of one line are tried at which it may go on to another food. */
@@ -275,6 +280,12 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const slashed = raw.length < 120 && !/\d/.test(raw) ? raw.trim().split(/\s*\/\s*/) : []
   const strangers = slashed.filter((one) => matchFood(readLine(one).name, foods)?.how !== 'exact').length
   if (slashed.length > 2 && strangers <= 1) return both(slashed)
+  const again = raw.length < 200 ? PLUS_FOR.exec(raw.trim()) : null
+  if (again && readLine(again[1]!).measures.length) {
+    const { name } = readLine(again[1]!)
+    if (matchFood(name, foods)?.how === 'exact')
+      return both([again[1]!, `${again[2]!.replace(/\b(?:extra|another) /i, '')} ${name} ${again[3]!}`])
+  }
   // "Salt pepper nutmeg": seasonings in a row, without a mark between.
   const words = /^\p{L}+(?: \p{L}+){1,4}$/u.test(raw.trim()) ? raw.trim().split(' ') : []
   const seasons = (word: string) => {
