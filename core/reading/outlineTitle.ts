@@ -40,7 +40,7 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
 /** Names a recipe that no row of its own has named: by its first words, or by what is counted. */
 export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
-  const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]!.replace(/[.:]$/, '')
+  const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const spoken = SPOKEN_TITLE.exec(rows[0]?.text.slice(0, 120) ?? '')?.[1]
   if (!out.title && spoken) out.title = spoken.charAt(0).toUpperCase() + spoken.slice(1)
   if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(first) && !isStep(first, foods))

@@ -20,7 +20,7 @@ export const PRECOOKING_TABLE = {
     name: 'fried',
     heat: 'fat',
     cookedAlready: 0.95,
-    said: /\b(?:(?:stir[- ]|dry[- ]|pan[- ])?fr(?:y|ied|ying)|saut[eé](?:ed|ing)?|soften|sweat|brown(?:ed)?(?! (?:sugar|rice|lentils|bread|flour|sauce|onions))|(?<=\b(?:oil|ghee|butter),? )brown|wilt|toss on|scrambled?|temper|splutter|caramelis|caramelize|bhuno)\b|\bin (?:the |some |a little )?(?:butter|oil|ghee|lard)\b[^.]{0,30}\b\d+\s*min|\bcook\b[^.]{0,40}\b(?:oil|butter|ghee|lard|fat)\b/i,
+    said: /\b(?:(?:stir[- ]|dry[- ]|pan[- ])?fr(?:y|ied|ying)|saut[eé](?:ed|ing)?|(?<!\bto )soften|sweat|brown(?:ed)?(?! (?:sugar|rice|lentils|bread|flour|sauce|onions))|(?<=\b(?:oil|ghee|butter),? )brown|wilt|toss on|scrambled?|temper|splutter|caramelis|caramelize|bhuno)\b|\bin (?:the |some |a little )?(?:butter|oil|ghee|lard)\b[^.]{0,30}\b\d+\s*min|\bcook\b[^.]{0,40}\b(?:oil|butter|ghee|lard|fat)\b/i,
   },
   roast: {
     name: 'roasted',
