@@ -158,6 +158,8 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
   }
 }
 
+const OILED = /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu
+
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
 export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   if (drafts.some((draft) => draft.kind === 'pan')) return
@@ -170,8 +172,8 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
       const atPieces = clauses.some(
         ({ about, text }) =>
           about === 'pieces' &&
-          word.test(text) &&
-          /\bheat (?:the |\d|a )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu.test(text),
+          (OILED.test(text) || word.test(text)) &&
+          (OILED.test(text) || /\bheat (?:the |\d|a )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu.test(text)),
       )
       return atPieces && !clauses.some(({ about, text }) => about === draft && word.test(text))
     })

@@ -58,7 +58,10 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
     /\b(?:before (?:serving|eating|slicing|cutting|biting)|let them stand|cool (?:slightly|a little|for))\b/i,
   ],
   ['cool-minutes', /\bcool\b/i],
-  ['rest-minutes', /\b(?:(?<!\b(?:in|with|of|to) the )rest|relax|stand|keep|leave|set aside|cover)\b/i],
+  [
+    'rest-minutes',
+    /\b(?:(?<!\b(?:in|with|of|to) the )rest|relax|stand|(?:let (?:it|them|the \p{L}+) )sit|keep|leave|set aside|cover)\b/iu,
+  ],
 ]
 
 /** The work that a time belongs to: the word nearest before it, or else the next behind it. */

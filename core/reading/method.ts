@@ -86,11 +86,21 @@ function breathsOf(sentence: string): string[] {
   return breaths
 }
 
+const LONG_SENTENCE_WORDS = 45
+const LONG_SENTENCE_CUT =
+  /,\s+(?:and )?(?=(?:(?:knead|rest|divide|roll|fill|fold|fry|bake|boil|steam|cut|put|mix|let|cook|brush|cool)\s|for the (?:dough|pastry|filling|stuffing|dip|sauce)\b))/gi
+
 /** Cuts a sentence where the work goes on to the next thing. */
 function clausesOf(sentence: string): string[] {
   // Speech has no commas: a new verb begins a new clause.
   const spoken = sentence.split(' ').length > 22 && !sentence.includes(',')
-  const text = spoken ? sentence.replace(SPOKEN_VERB, ' ; ') : sentence
+  // All of a recipe in one sentence, with commas: it is cut before its verbs and its parts.
+  const long = sentence.split(' ').length > LONG_SENTENCE_WORDS
+  const text = spoken
+    ? sentence.replace(SPOKEN_VERB, ' ; ')
+    : long
+      ? sentence.replace(LONG_SENTENCE_CUT, ' ; ')
+      : sentence
   return text
     .split(
       /,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,

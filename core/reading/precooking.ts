@@ -138,6 +138,7 @@ const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ )?with\b/iu
 const isListing = (text: string): boolean =>
   (text.match(/(?:^|\s)(?:\d[\d./]*|[¼½¾⅓⅔]|an?|half)\s+\p{L}/giu)?.length ?? 0) >= 3
 
+const ROLLS = /\b(?:cut|roll|divide|portion)\b/i
 const MIXES = /^\W*(?:then )?(?:mix|combine|toss|stir)\b/i
 
 const PREPARES =
@@ -189,12 +190,15 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       /^\W*(?:and )?(?:then )?(?:simmer|boil|cook) (?:for |it |them )*(?:an?|\d|half)\b/i.test(clause.text)
     const goesOn = clause.about === null && !clause.closed && (pot.hot !== null || simmersOn)
     if (clause.about !== draft && !goesOn) {
-      if (clause.about === 'pieces') pot.hot = null
+      // While the dough is rolled and cut nothing goes on cooking.
+      if (clause.about === 'pieces' || (clause.about?.kind === 'shell' && ROLLS.test(clause.text)))
+        pot.hot = null
       continue
     }
     // Heat and time by themselves are the oven's.
     if (isAside(clause.text) || (clause.about !== draft && isHeatLine(clause.text))) continue
     // Each stretch between commas and "and" names its own foods and its own verb.
+    const listed = isListing(clause.text) && !/\b(?:until|till)\b/i.test(clause.text)
     let prepared: readonly number[] = []
     for (const stretch of clause.text.split(STRETCHES)) {
       const own = namedIn(stretch)
@@ -202,7 +206,9 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       const named = own.length ? own : prepared
       prepared = PREPARES.test(stretch) ? own : []
       if (HEATS_WATER.test(stretch) && !named.length) continue
-      const verbs = withoutVents(stretch).replace(INGREDIENT_STATES, ' ')
+      const said = withoutVents(stretch).replace(INGREDIENT_STATES, ' ')
+      // "A pound of potatoes boiled and mashed, one onion fried": how they are bought or made ready.
+      const verbs = listed ? said.replace(/\b(?:boiled|cooked|roasted|fried|steamed|toasted)\b/gi, ' ') : said
       const off = OFF.test(stretch)
       if (pot.hot !== null && POURS_ON.test(stretch)) pot.wet = true
       const way =
