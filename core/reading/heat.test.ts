@@ -98,6 +98,15 @@ describe('the way of cooking', () => {
     ).toMatchObject({ way: 'steam', minutes: 12, andThen: null })
   })
 
+  it('takes the minutes beside the heat, and a pot where the oil has a temperature', () => {
+    expect(cooking('Knead 12 min, fill and seal, proof 45 min, egg wash, 190 °C 12-14 min.')).toMatchObject({
+      way: 'bake',
+      temperatureC: 190,
+      minutes: 13,
+    })
+    expect(cooking('Fill. Fry at 170C for 4 minutes.')).toMatchObject({ way: 'deep-fry', temperatureC: 170 })
+  })
+
   it('counts the fat of a fried recipe that names none, and of a griddle', () => {
     const pan = (method: string) =>
       readRecipe(`${dough}\nMethod\n${method}`, foods).recipe.parts.find((part) => part.kind === 'pan')
@@ -108,6 +117,9 @@ describe('the way of cooking', () => {
     expect(pan('Fill. Cook on a griddle with a little butter, 3 minutes a side.')?.lines[0]?.foodId).toBe(
       'butter',
     )
+    const film = pan('Fill. Pan fry in a little oil, 3 minutes a side.')!.lines[0]!.grams!
+    const usual = pan('Fill. Shallow-fry, 3 minutes a side.')!.lines[0]!.grams!
+    expect(film).toBeLessThan(usual / 2)
     expect(pan('Fill. Cook in a dry pan on both sides.')).toBeUndefined()
     expect(pan('Fill. Bake.')).toBeUndefined()
   })

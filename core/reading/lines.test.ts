@@ -99,6 +99,17 @@ describe('amounts as cooks write them', () => {
     expect(codes('2 parts soy drink to 1 part maple syrup')).toEqual(['ratio', 'ratio'])
   })
 
+  it('shares out what a line needs twice, and keeps what is coloured with a spice', () => {
+    const grams = (raw: string) =>
+      readIngredients(raw, foods).map(({ line, read }) => [line.foodId, line.grams, read.purpose])
+    expect(grams('50 g caster sugar, plus 10 g for sprinkling')).toEqual([
+      ['sugar', 50, null],
+      ['sugar', 10, 'finish'],
+    ])
+    expect(grams('150 g lard, melted w/ 3 g achiote').map(([id]) => id)).toEqual(['lard', 'achiote'])
+    expect(grams('12 g cornflour to thicken')).toEqual([['cornstarch', 12, null]])
+  })
+
   it('takes what may be added for the upper end', () => {
     const [{ line }] = readIngredients('3 tbsp water + ½ tbsp more if needed', foods) as [
       ReturnType<typeof readIngredients>[0],

@@ -17,6 +17,15 @@ describe('how a filling is cooked', () => {
     expect(fillingOf(step)).toMatchObject({ cookedBy: 'fry', untilDry: true })
   })
 
+  it('what is scrambled or fried by itself leaves the rest raw', () => {
+    const filling = fillingOf(
+      'Chop the bacon and fry it in the butter, cool. Mix everything for the filling.',
+    )
+    expect(filling.cookedBy).toBeNull()
+    expect(filling.lines.map(({ foodId, cookedBy }) => [foodId, cookedBy])).toContainEqual(['bacon', 'fry'])
+    expect(filling.lines.find(({ foodId }) => foodId === 'cabbage')!.cookedBy).toBeNull()
+  })
+
   it('what is cooked in water simmers', () => {
     expect(
       fillingOf('Add the cabbage and bacon to 100 ml water and simmer 15 minutes, then cool.').cookedBy,
