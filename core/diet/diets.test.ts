@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import rows from '../../data/diets.csv'
 import { food, reference } from '../../test/helpers'
 import { referenceFromRows } from '../tables/referenceData'
-import { dietsFromRows, foodAgainstDiet, implies } from './diets'
+import { dietsFromRows, foodAgainstDiet, implies, withoutImplied, type Diet } from './diets'
 
 const vegan = reference.diets.find((diet) => diet.id === 'vegan')!
 const dairyFree = reference.diets.find((diet) => diet.id === 'dairy-free')!
@@ -73,7 +73,7 @@ describe('a food against a diet', () => {
 })
 
 describe('one diet within another', () => {
-  const foods = [...reference.foods.values()]
+  const { foods } = reference
   const diet = (id: string) => reference.diets.find((one) => one.id === id)!
 
   it.each([
@@ -88,9 +88,17 @@ describe('one diet within another', () => {
     expect(found.sort()).toEqual([...within].sort())
   })
 
+  it('of several says the fewest, and of two that come to the same the first', () => {
+    const fewest = (...some: Diet[]) => withoutImplied(some, foods).map(({ id }) => id)
+    expect(fewest(diet('vegetarian'), diet('vegan'), diet('gluten-free'))).toEqual(['vegan', 'gluten-free'])
+    const again = { ...dairyFree, id: 'again' }
+    expect(fewest(again, dairyFree)).toEqual(['again'])
+    expect(fewest(dairyFree, again)).toEqual(['dairy-free'])
+  })
+
   it('follows the foods: what holds milk and comes of no animal breaks it', () => {
     const odd = { ...food('olive-oil'), allergens: ['milk' as const] }
-    expect(implies(diet('vegan'), dairyFree, [...foods, odd])).toBe(false)
+    expect(implies(diet('vegan'), dairyFree, new Map(foods).set('odd', odd))).toBe(false)
     expect(implies(diet('vegan'), dairyFree, foods)).toBe(true)
   })
 })

@@ -1,4 +1,4 @@
-import { ORIGINS, EU_ALLERGENS, type Allergen, type Food, type Origin } from '../food/food'
+import { ORIGINS, EU_ALLERGENS, type Allergen, type Food, type Foods, type Origin } from '../food/food'
 import { parseTarget, type Target } from './target'
 
 export interface Diet {
@@ -140,32 +140,43 @@ function reasonsAgainst(food: Food, diet: Diet): AgainstDiet {
   return { breaks, may }
 }
 
-/** Found once for two diets and a table of foods. */
-const implied = new WeakMap<Diet, WeakMap<Diet, { foods: number; holds: boolean }>>()
+/** Found once for a table of foods and two diets. */
+const implied = new WeakMap<Foods, Map<Diet, Map<Diet, boolean>>>()
 
 /**
  * Whether whoever keeps the one diet keeps the other, by what the foods of a table are: each of them that breaks the
  * other breaks the one, and each that may break the other breaks the one or may. A diet that asks for figures is
  * implied where the same figures are asked for as strictly.
  */
-export function implies(one: Diet, other: Diet, foods: readonly Food[]): boolean {
+export function implies(one: Diet, other: Diet, foods: Foods): boolean {
   if (one === other) return false
-  let ofOne = implied.get(one)
-  if (!ofOne) implied.set(one, (ofOne = new WeakMap()))
+  let ofFoods = implied.get(foods)
+  if (!ofFoods) implied.set(foods, (ofFoods = new Map()))
+  let ofOne = ofFoods.get(one)
+  if (!ofOne) ofFoods.set(one, (ofOne = new Map()))
   const had = ofOne.get(other)
-  if (had?.foods === foods.length) return had.holds
+  if (had !== undefined) return had
   const [ofTheOne, ofTheOther] = [against(one), against(other)]
   const holds =
     other.targets.every((target) => one.targets.some((own) => asStrict(own, target))) &&
-    foods.every((food) => {
+    [...foods.values()].every((food) => {
       const strict = ofTheOne(food)
       const lax = ofTheOther(food)
       if (lax.breaks.length) return strict.breaks.length > 0
       return !lax.may.length || strict.breaks.length + strict.may.length > 0
     })
-  ofOne.set(other, { foods: foods.length, holds })
+  ofOne.set(other, holds)
   return holds
 }
+
+/** Some diets in the fewest words: none that another of them implies. Of two that imply each other the first stays. */
+export const withoutImplied = (diets: readonly Diet[], foods: Foods): Diet[] =>
+  diets.filter(
+    (one, at) =>
+      !diets.some(
+        (other, before) => implies(other, one, foods) && (before < at || !implies(one, other, foods)),
+      ),
+  )
 
 const asStrict = (own: Target, target: Target): boolean =>
   own.figure === target.figure &&

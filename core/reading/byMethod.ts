@@ -160,6 +160,8 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
 
 const OILED = /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu
 
+const HEATS_OR_IN = /\bheat (?:the |\d|a )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu
+
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
 export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   if (drafts.some((draft) => draft.kind === 'pan')) return
@@ -171,9 +173,7 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
       const word = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
       const atPieces = clauses.some(
         ({ about, text }) =>
-          about === 'pieces' &&
-          (OILED.test(text) || word.test(text)) &&
-          (OILED.test(text) || /\bheat (?:the |\d|a )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu.test(text)),
+          about === 'pieces' && (OILED.test(text) || (word.test(text) && HEATS_OR_IN.test(text))),
       )
       return atPieces && !clauses.some(({ about, text }) => about === draft && word.test(text))
     })

@@ -12,7 +12,6 @@ import { FRYING_POT_GRAMS, weighLine } from './weigh'
  * in; 4 to 5 g a piece on the griddle. Common practice, no source.
  */
 const SHALLOW_PAN_GRAMS = 120
-const LITTLE_OIL_GRAMS_PER_PIECE = 4.5
 const LEAST_LITTLE_OIL_GRAMS = 15
 const GRIDDLE_GRAMS_PER_PIECE = 4.5
 const BROWNING_GRAMS_PER_PIECE = 1.5
@@ -69,10 +68,10 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
   return null
 }
 
-/** "Fry in a little oil" is a film of it, less than the usual pan. */
+/** "Fry in a little oil" is a film of it, as on a griddle, and less than the usual pan. */
 function shallowGrams(clauses: readonly Clause[], pieces: number): number {
   const little = clauses.some(({ text, about }) => about === 'pieces' && LITTLE_OIL.test(text))
-  const grams = Math.max(LEAST_LITTLE_OIL_GRAMS, Math.round(pieces * LITTLE_OIL_GRAMS_PER_PIECE))
+  const grams = Math.max(LEAST_LITTLE_OIL_GRAMS, Math.round(pieces * GRIDDLE_GRAMS_PER_PIECE))
   return little ? Math.min(SHALLOW_PAN_GRAMS, grams) : SHALLOW_PAN_GRAMS
 }
 

@@ -142,12 +142,12 @@ function plainLine(raw: string): string {
     .replace(/^(\p{L}[^\d]*?)\s+(\d{1,2}\s*x\s*\d{2,4}\s*(?:g|kg|ml|oz)\b)\s*(\p{L}+)?$/iu, '$2 $1')
     // Sold by the pound it is mince: the bun is called a bun.
     .replace(/\bhamburger(?=\s*(?:$|[,(]))/i, 'hamburger meat')
-    // "Cashews few, broken": the amount behind the name.
     // "Raisins, 2 per turnover": how many of it each has.
     .replace(
       /^(\p{L}+(?: \p{L}+)?),? (\d{1,2}|an?|one|two|three|half) ((?:per|for each|in each|to each) \p{L}+|each)$/iu,
       '$2 $1 $3',
     )
+    // "Cashews few, broken": the amount behind the name.
     .replace(/^(\p{L}+(?: \p{L}+)?) (few|little|some)(?=\s*(?:,|\(|$))/iu, '$2 $1')
     .replace(/\bw\/?(?= (?:\p{L}))/u, 'with')
     // "Ground pork, not too lean" is the usual one.

@@ -1,5 +1,5 @@
 import { adapt, type Adaptation } from '../adaptation/adapt'
-import { asksOfServing, foodAgainstDiet, implies, type Diet } from '../diet/diets'
+import { asksOfServing, foodAgainstDiet, withoutImplied, type Diet } from '../diet/diets'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import { foodIs } from '../food/groups'
 import { adviceOn, withAdvice } from '../method/advice'
@@ -52,11 +52,10 @@ class Wishes {
 
   /** What some ask for together, in the fewest words. */
   together(some: readonly Asked[]): Asked {
-    const own = this.dietsOf(some.flatMap(({ diets }) => diets))
-    const foods = [...this.reference.foods.values()]
-    const diets = own.filter((one) => !own.some((other) => implies(other, one, foods)))
+    const { foods } = this.reference
+    const diets = withoutImplied(this.dietsOf(some.flatMap((one) => one.diets)), foods)
     const avoid = [...new Set(some.flatMap((one) => one.avoid))].filter(
-      (id) => !diets.some((diet) => foodAgainstDiet(this.reference.foods.get(id)!, diet).breaks.length),
+      (id) => !diets.some((diet) => foodAgainstDiet(foods.get(id)!, diet).breaks.length),
     )
     const served = some.filter((one) => this.aServing(one.diets))
     const plates = served.length ? served : some

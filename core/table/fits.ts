@@ -1,4 +1,4 @@
-import { asksOfServing, implies } from '../diet/diets'
+import { asksOfServing, withoutImplied } from '../diet/diets'
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import type { Recipe } from '../recipe/document'
 import type { ReferenceData } from '../tables/referenceData'
@@ -82,7 +82,6 @@ export class Fits {
       ),
     )
     const own = this.reference.diets.filter(({ id }) => ids.has(id))
-    const foods = [...this.reference.foods.values()]
-    return own.filter((one) => !own.some((other) => implies(other, one, foods))).map(({ id }) => id)
+    return withoutImplied(own, this.reference.foods).map(({ id }) => id)
   }
 }
