@@ -1,4 +1,5 @@
-import { mkdirSync, readFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ensureChromium } from './lib/chromium.mjs'
 import { throwawayDatabase } from './lib/postgres.mjs'
@@ -12,6 +13,8 @@ const { chromium } = await import('@playwright/test')
 const { cluster, url } = await throwawayDatabase()
 const folder = join(ROOT, 'docs', 'screenshots')
 mkdirSync(folder, { recursive: true })
+// Copies that an earlier run left would stand in the picture of the settings.
+const copies = mkdtempSync(join(tmpdir(), 'swap-pocket-pictures-'))
 
 /** A recipe as somebody writes it down with floury hands, with what such notes leave open. */
 const SCRIBBLED = readFileSync(join(ROOT, 'test', 'scribbled.txt'), 'utf8').trim()
@@ -22,7 +25,7 @@ try {
   server = await startServer({
     port: await freePort(),
     databaseUrl: url,
-    env: { SWAP_POCKET_NIGHTLY: '0', SWAP_POCKET_COPIES: '/tmp/swap-pocket-pictures' },
+    env: { SWAP_POCKET_NIGHTLY: '0', SWAP_POCKET_COPIES: copies },
   })
   browser = await chromium.launch({
     executablePath,
@@ -206,4 +209,5 @@ try {
   await browser?.close()
   server?.child.kill('SIGTERM')
   cluster.remove()
+  rmSync(copies, { recursive: true, force: true })
 }
