@@ -1,19 +1,11 @@
 import type { Foods } from '../food/food'
 import { foodIs } from '../food/groups'
-import type { PartKind } from '../recipe/vocabulary'
+import { kindOf, type HeadingKind } from './headingKinds'
 import { matchFood } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'
-import { remember } from './remember'
 import { UNIT_PATTERN } from './units'
 import { PIECES, readYields } from './servings'
-
-/**
- * What a heading opens. `same` goes on with the part that is open ("Dry ingredients", "Spices"); `component` is
- * made for another part ("For the gravy"); `unknown` has to be asked about.
- */
-export type HeadingKind =
-  PartKind | 'component' | 'unknown' | 'same' | 'method' | 'ingredients' | 'remarks' | 'noise'
 
 export interface Heading {
   kind: HeadingKind
@@ -34,85 +26,12 @@ export interface Surroundings {
   foods?: Foods
 }
 
-// The order matters: "egg wash for the pastry" finishes, it is no shell; "dipping sauce" is no filling.
-const KINDS: readonly [HeadingKind, RegExp][] = [
-  [
-    'noise',
-    /^(?:nutrition(?:al)?(?: facts| information| values?| data)?|per serving|comments?|reviews?|related(?: recipes)?|share(?: this)?|advertisement)\b/,
-  ],
-  [
-    'method',
-    /^(?:the )?(?:(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure)|preparation(?: method)?|how to(?: make| do| cook| prepare)?(?: (?:it|them|this))?|how i (?:make|do) (?:it|them)|making (?:it|them)|how|what (?:to|you|i|we) do|to do|assembly|assembling|to assemble(?: .*)?|shaping|to shape(?: .*)?|rolling out|putting (?:it|them) together|how to make .*)$/,
-  ],
-  [
-    'method',
-    /^(?:making|preparing|assembling|shaping|baking|frying|steaming|boiling|kneading) (?:the )?\w+(?: \w+)?$/,
-  ],
-  [
-    'remarks',
-    /^(?:(?:cook|chef|baker|recipe)'?s? )?(?:notes?|tips?|tricks?|storage|storing|freezing|variations?|equipment|to freeze|make ahead|substitutions?|good to know)$/,
-  ],
-  [
-    'ingredients',
-    /^(?:the )?(?:others?|extras?|(?:other|remaining) (?:stuff|things|bits|ingredients|items)|ingredients?(?: list| needed| required)?|shopping list|you(?:'ll| will)? need|what (?:you|you'll|you will) need|things you need)$/,
-  ],
-  [
-    'same',
-    /^(?:the )?(?:dry|wet)(?: (?:ingredients?|mix|mixture|stuff|things))?$|^(?:dry|wet) ingredients? .*$|^(?:spices?|seasonings?|aromatics|flavourings?|flavorings?|vegetables?|veg|herbs|the rest|also|plus)$/,
-  ],
-  [
-    'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
-  ],
-  [
-    'finish',
-    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration)\b|^top$/,
-  ],
-  ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
-  [
-    'filling',
-    /^(?:the )?meat(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|mixture|centres?|centers?|custard(?: cream)?|cr[eè]me p[aâ]tissi[eè]re)\b/,
-  ],
-  [
-    'pan',
-    /^(?:for )?(?:the )?(?:frying )?pan$|^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
-  ],
-  [
-    'component',
-    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tangzhong|water roux|sponge|starter|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix)\b/,
-  ],
-  [
-    'shell',
-    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
-  ],
-]
-
 /** "Dumplings" over a list says what is made of it; the lines say which part they are. */
 const OF_PIECES = new RegExp(String.raw`^(?:for )?(?:the )?${PIECES}$`, 'iu')
-const LEAD = /^(?:for|to make|make|prepare)\s+(?:the\s+|your\s+)?/
 const MAKES_TAIL = new RegExp(
   String.raw`\s*[-–—,]?\s*(?:\(|\[)?\s*(?:(?:enough )?(?:for|to fill)|makes?|x|×|fills?)\s*(?:about |approx\.? |~)?\d{1,3}(?:\s+(?:of them|of these|large|small|medium|\p{L}+ )?${PIECES})?\s*(?:\)|\])?\s*$`,
   'iu',
 )
-
-const kindOf = remember(findKind)
-
-function findKind(name: string): HeadingKind | null {
-  const plain = name
-    .toLowerCase()
-    .replace(/\([^)]*\)|\[[^\]]*\]/g, '')
-    .replace(/&/g, 'and')
-    .replace(/[:.\-–—]+\s*$/, '')
-    .replace(LEAD, (lead) => (/^for/.test(lead) ? 'for the ' : ''))
-    .replace(/\bingredients?(?: for)?(?: the)?\b/, (word, at: number) =>
-      at === 0 && /^ingredients?$/.test(name.trim().toLowerCase()) ? word : '',
-    )
-    .replace(/\s+/g, ' ')
-    .trim()
-  const bare = plain.replace(/^for the /, '')
-  for (const [kind, pattern] of KINDS) if (pattern.test(plain) || pattern.test(bare)) return kind
-  return null
-}
 
 const AMOUNT = new RegExp(`(?:^|[\\s(])(?:\\d[\\d.,/]*|[¼½¾⅓⅔⅛])\\s*(?:${UNIT_PATTERN})(?![\\p{L}\\d])`, 'iu')
 /** "Chicken mince 300 g", "onion 1 big". */

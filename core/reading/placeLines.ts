@@ -5,7 +5,7 @@ import { PART_KINDS, PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { fillWithMarinated, fillWithTopping, placeBlocks, takeReadyShell } from './blocks'
 import { settleComponents } from './components'
 import { isFat, isLiquid, leadsDough, newDraft, type Draft, type Placed } from './drafts'
-import type { HeadingKind } from './headings'
+import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
 import { limit, readIngredients, type ReadIngredient } from './readIngredient'
 
