@@ -192,7 +192,10 @@ try {
       await page.getByLabel('Name').nth(at).blur()
       if (diet) await page.getByLabel(`A diet for ${name}`).selectOption(diet)
     }
-    await page.getByRole('row', { name: /Coach/ }).waitFor()
+    await page
+      .getByRole('table', { name: /On each plate/ })
+      .getByRole('row', { name: /Coach/ })
+      .waitFor()
     await page.waitForTimeout(1500)
   })
   await shoot(

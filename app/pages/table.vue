@@ -106,7 +106,6 @@ usePlaceKeys([
             class="no-print"
             :options="seats.table.options"
             :choice="seats.wish.choice"
-            :now="seats.table.kinds.map((kind) => kind.madeFor)"
             :pieces="pieces"
             :name-of="nameOf"
             @choose="(choice) => (seats.wish = { ...seats.wish, choice })"

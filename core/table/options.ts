@@ -33,6 +33,8 @@ export interface TableOption {
   /** How far from the recipe what the guests eat is, added up over their pieces. */
   distance: number
   givesUp: GivenUp[]
+  /** The table is set this way. */
+  isSet: boolean
 }
 
 /** So many options are shown beside one another. */
@@ -76,10 +78,12 @@ export interface Weighed {
 /**
  * The choices beside one another: by doughs and fillings, those with least to set them off against first.
  *
+ * @param choice the way the table is set: it is among them, whatever sets it off
  * @param seated numbers of the guests that the covers are for, in their order
  */
 export function optionsOf(
   covers: readonly Cover[],
+  choice: Cover | null,
   seated: readonly number[],
   { made, work, doughCost, fillingCost, guests, against, fits }: Weighed,
   reference: ReferenceData,
@@ -138,8 +142,11 @@ export function optionsOf(
         })
         return foods.length ? [{ guestId: guests[seat]!.id, foods: [...new Set(foods)] }] : []
       }),
+      isSet: cover === choice,
     }
   })
+  const rank = (a: TableOption, b: TableOption) =>
+    a.kinds - b.kinds || a.doughs - b.doughs || a.fillings - b.fillings
   const least = Math.min(...found.map(({ handsMinutes }) => handsMinutes))
   // What is more work and further from the recipe than another is not worth a look.
   return found
@@ -153,9 +160,12 @@ export function optionsOf(
             (other.handsMinutes < one.handsMinutes ||
               other.distance < one.distance ||
               other.kinds < one.kinds),
-        ) || one.kinds === 1,
+        ) ||
+        one.kinds === 1 ||
+        one.isSet,
     )
     .map((one) => ({ ...one, extraMinutes: one.handsMinutes - least }))
-    .sort((a, b) => a.kinds - b.kinds || a.doughs - b.doughs || a.fillings - b.fillings)
+    .sort((a, b) => Number(b.isSet) - Number(a.isSet) || rank(a, b))
     .slice(0, MAX_OPTIONS)
+    .sort(rank)
 }

@@ -58,6 +58,16 @@ describe('a table', () => {
     expect(table.order).toHaveLength(table.kinds.length)
   })
 
+  it('says of one way that the table is set so, whatever it was asked to be', () => {
+    const guests = [guest('a', ['vegan']), guest('b', ['gluten-free']), guest('c', ['high-protein'])]
+    for (const asked of [undefined, { kinds: 1 }, { kinds: 2 }, { kinds: 3 }]) {
+      const { options, kinds } = setTable(buns, guests, asked)
+      const set = options.filter(({ isSet }) => isSet)
+      expect(set).toHaveLength(1)
+      expect(set[0]!.madeFor).toEqual(kinds.map(({ madeFor }) => madeFor))
+    }
+  })
+
   it('looks for every few of five wishes, and for none that another implies', () => {
     const five = [
       guest('a', ['vegan']),

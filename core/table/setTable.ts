@@ -251,7 +251,7 @@ export function setTable(
       inOrder.map((one) => ({ ...one, name: one.madeFor.join(', ') || 'as it is' })),
       recipe.title,
     ),
-    options: optionsOf(covers, seated, weighed, reference, times, options.prices),
+    options: optionsOf(covers, choice, seated, weighed, reference, times, options.prices),
     proven: complete && proven,
     remarks,
     conflict: without.length

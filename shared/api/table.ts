@@ -60,6 +60,7 @@ export const tableAnswer = z.strictObject({
       costUnknown: ids.describe('foods without a price: with any, the cost is "at least"'),
       distance: z.number().describe('from the recipe as it is, added up over all pieces'),
       givesUp: z.array(z.strictObject({ guestId: z.string(), foods: z.array(z.string()) })),
+      isSet: z.boolean().describe('the table is set this way'),
     }),
   ),
   proven: z.boolean(),

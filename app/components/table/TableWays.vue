@@ -4,11 +4,9 @@ import type { TableWish } from '~/stores/table'
 import { showMoney } from '~/logic/format'
 
 /** The choices beside one another: what is made, what it asks of hands and purse, and who eats otherwise for it. */
-const { options, choice, now, pieces, nameOf } = defineProps<{
+const { options, choice, pieces, nameOf } = defineProps<{
   options: TableAnswer['options']
   choice: TableWish['choice']
-  /** What the kinds on the table are made for. */
-  now: string[][]
   /** How many are made in all. */
   pieces: number
   nameOf: (guestId: string) => string
@@ -30,8 +28,6 @@ const costOf = ({ cost, costUnknown }: Option) =>
   cost === null ? '' : `${costUnknown.length ? 'at least ' : ''}${showMoney(cost, shelves.currency)}`
 const priced = computed(() => options.some(({ cost }) => cost !== null))
 const MOST_NAMED = 3
-/** The way that the table stands set now. */
-const isNow = (option: Option) => JSON.stringify(option.madeFor) === JSON.stringify(now)
 /** Who goes without the same is named together. */
 function gives({ givesUp }: Option) {
   const who = new Map<string, string[]>()
@@ -69,7 +65,7 @@ function gives({ givesUp }: Option) {
                 {{ count(option.kinds, 'kind') }}: {{ count(option.doughs, 'dough') }},
                 {{ count(option.fillings, 'filling') }}
               </button>
-              <span v-if="isNow(option)" class="small soft">as set now</span>
+              <span v-if="option.isSet" class="small soft">as set now</span>
             </th>
             <td class="text" data-label="Kinds">{{ made(option) }}</td>
             <td data-label="Hands">
