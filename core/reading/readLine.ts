@@ -1,3 +1,4 @@
+import { plainLine } from './plainLine'
 import { APPROXIMATE, measuresIn, readMeasure, readMeasures, times, type Measure } from './measures'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { remember } from './remember'
@@ -29,7 +30,6 @@ export interface ReadLine {
   wanted: string
 }
 
-const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 const EXTRA =
   /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more|(?=(?:for|to) (?:deep |shallow |pan )?(?:fry|brush|cook|dust|greas|roll|griddl|serv|glaz)))\b[^)]*)\)?\s*$/i
 /** "+ ½ tbsp more if needed", "plus 1-2 tablespoons extra": how much more it may become. */
@@ -116,63 +116,6 @@ const TRAILING_COUNT = new RegExp(
  * @example readLine('1 1/2 cups plain flour, sifted').name // 'plain flour'
  */
 export const readLine: (raw: string) => ReadLine = remember(takeApart)
-
-/** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
-function plainLine(raw: string): string {
-  let text = raw
-    .replace(BULLET, '')
-    .replace(/\*\*|__|`/g, '')
-    .replace(/[\u00a0\u2009\u202f]/g, ' ')
-    .replace(/[’‘]/g, "'")
-    .replace(/[“”″]/g, '"')
-    .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
-    .replace(/\bjust[- ]boiled\b/gi, 'boiling')
-    // A mixture named after its number: none of it is counted.
-    .replace(/^(?:7|seven)[- ]spices?\b/i, 'baharat')
-    .replace(/\bGF\b(?= ?\p{L})/gu, 'gluten-free')
-    .replace(/\s+more or less\b/gi, '')
-    // "Hot water (80C)": how hot it is, is no amount.
-    .replace(/\s*\((?:about |approx\.? |at )?\d{2,3}\s*°?\s?[CF]\)/g, '')
-    .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
-    .replace(/[;,]\s*$/, '')
-    .replace(/^little (?=\p{L})/iu, 'a little ')
-    // "LOTS white pepper".
-    .replace(/^(?:lots|loads|plenty|tons) (?!of\b)(?=\p{L})/iu, 'plenty of ')
-    // "Shortcrust (bought) 2 x 320 g sheets": so many of a weight behind the name.
-    .replace(/^(\p{L}[^\d]*?)\s+(\d{1,2}\s*x\s*\d{2,4}\s*(?:g|kg|ml|oz)\b)\s*(\p{L}+)?$/iu, '$2 $1')
-    // Sold by the pound it is mince: the bun is called a bun.
-    .replace(/\bhamburger(?=\s*(?:$|[,(]))/i, 'hamburger meat')
-    // "Raisins, 2 per turnover": how many of it each has.
-    .replace(
-      /^(\p{L}+(?: \p{L}+)?),? (\d{1,2}|an?|one|two|three|half) ((?:per|for each|in each|to each) \p{L}+|each)$/iu,
-      '$2 $1 $3',
-    )
-    // "Cashews few, broken": the amount behind the name.
-    .replace(/^(\p{L}+(?: \p{L}+)?) (few|little|some)(?=\s*(?:,|\(|$))/iu, '$2 $1')
-    .replace(/\bw\/?(?= (?:\p{L}))/u, 'with')
-    // "Ground pork, not too lean" is the usual one.
-    .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')
-    .replace(/\s+/g, ' ')
-    .trim()
-
-  // "Ginger, a thumb", "coriander handful": the unit stands behind.
-  const unitBehind =
-    /^(\p{L}[\p{L} ]{2,30}?),?\s+(?:an? )?(thumb|handful|pinch|bunch|knob|splash|squeeze|dash)$/iu.exec(text)
-  if (unitBehind) text = `a ${unitBehind[2]} of ${unitBehind[1]}`
-  // "A few thyme sprigs", "3 basil leaves": what is counted stands behind.
-  const counted =
-    /^(a few|a couple of|few|\d{1,2}(?:\s*-\s*\d{1,2})?|two|three|four)\s+((?:fresh\s+|dried\s+)?\p{L}+)\s+(sprigs?|stalks?|stems?)\b(.*)$/iu.exec(
-      text,
-    )
-  if (counted) text = `${counted[1]} ${counted[3]} of ${counted[2]}${counted[4]}`
-  // "1 egg wash" is an egg, to brush with.
-  text = text.replace(/^(\d{1,2}|an?|one)\s+eggs?\s+(?:wash|glaze)$/i, '$1 egg to glaze')
-  // "Egg wash one egg", "wash: 1 yolk".
-  text = text.replace(/^(?:egg )?wash[\s:–-]+(?=(?:one|two|an?|\d)\b)(.*?)(?: to glaze)?$/i, '$1 to glaze')
-  // "Milk wash" is milk, to brush with.
-  const wash = /^((?:\p{L}+ )?(?:milk|cream|egg|yolk|drink))\s+(?:wash|glaze)$/iu.exec(text)
-  return wash && !/^egg$/i.test(wash[1]!) ? `${wash[1]} to glaze` : text
-}
 
 /** Takes brackets out of a rest: amounts go to the measures, remarks to the preparation, alternatives stay. */
 function withoutBrackets(text: string, measures: Measure[], prep: string[]): string {
