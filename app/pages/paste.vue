@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced, useLocalStorage } from '@vueuse/core'
-import { MAX_TEXT_CHARACTERS } from '~~/core/reading/limits'
+import { tooLong } from '~~/core/reading/limits'
 import type { Recipe } from '~~/core/recipe/document'
 import { textOfPasted } from '~/logic/recipeFiles'
 
@@ -62,6 +62,7 @@ function clear() {
   forget()
 }
 
+const overLength = computed(() => tooLong(text.value))
 useHead({ title: 'Paste · Swap Pocket' })
 usePlaceKeys([{ key: 'mod+Enter', says: 'Put it on the bench', always: true, act: lay }])
 </script>
@@ -75,10 +76,7 @@ usePlaceKeys([{ key: 'mod+Enter', says: 'Put it on the bench', always: true, act
         question mark asks you to look.
       </p>
       <MarkedText v-model="text" v-model:lit="lit" :intake="intake" />
-      <p v-if="text.length > MAX_TEXT_CHARACTERS" role="alert" class="small">
-        <span class="sign stop">✕</span> {{ text.length.toLocaleString() }} characters are more than a recipe;
-        at most {{ MAX_TEXT_CHARACTERS.toLocaleString() }} are read.
-      </p>
+      <p v-if="overLength" role="alert" class="small"><span class="sign stop">✕</span> {{ overLength }}.</p>
       <p v-if="trouble" role="alert" class="small"><span class="sign stop">✕</span> {{ trouble }}</p>
       <p class="ways">
         <Button label="Put it on the bench" :disabled="!lineCount" @click="lay" />

@@ -4,10 +4,11 @@ import { demo } from '../../test/demo'
 import { foods, reference } from '../../test/helpers'
 import { evaluate } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
+import type { RecipeProblem } from '../recipe/problem'
 import { recipeSchema } from '../recipe/schema'
 import { EXPORT_FORMATS, exportRecipe } from './exportRecipe'
 import { isoMinutes, recipesOfHtml } from './htmlRecipe'
-import { ImportProblem, importRecipes } from './importRecipe'
+import { importRecipes, type ToImport } from './importRecipe'
 
 const LD = {
   '@context': 'https://schema.org',
@@ -171,18 +172,40 @@ describe('a page comes in', () => {
 
 describe('JSON-LD and our own document', () => {
   it('says what is wrong with it', () => {
-    const problem = (jsonld: string) => {
+    const problem = (given: ToImport) => {
       try {
-        importRecipes({ jsonld }, foods)
+        importRecipes(given, foods)
       } catch (error) {
-        return error
+        return (error as RecipeProblem).problems
       }
     }
-    expect(problem('{')).toBeInstanceOf(ImportProblem)
-    expect(problem('{"@type":"Person"}')).toMatchObject({
-      field: 'jsonld',
-      message: 'there is no object of type Recipe in it',
-    })
+    expect(problem({ jsonld: '{' })).toMatchObject([
+      { field: 'jsonld', message: expect.stringContaining('no JSON') },
+    ])
+    expect(problem({ jsonld: '{"@type":"Person"}' })).toEqual([
+      { field: 'jsonld', message: 'there is no object of type Recipe in it' },
+    ])
+    // A page of more lines than a recipe has is not read for minutes: it is named.
+    expect(problem({ html: '<p>a</p>'.repeat(5000) })).toMatchObject([
+      { field: 'html', message: expect.stringContaining('5,000 lines are more than a recipe') },
+    ])
+  })
+  it('reads the others where one of several is endless', () => {
+    const one = (name: string, recipeIngredient: string[]) => ({ '@type': 'Recipe', name, recipeIngredient })
+    const { recipes, report } = importRecipes(
+      {
+        jsonld: JSON.stringify([
+          one(
+            'Endless pies',
+            Array.from({ length: 4100 }, (_, at) => `${at} g flour`),
+          ),
+          one('Leek pies', ['200 g flour', '100 g butter']),
+        ]),
+      },
+      foods,
+    )
+    expect(recipes.map(({ recipe }) => recipe.title)).toEqual(['Leek pies'])
+    expect(report).toContainEqual(expect.stringMatching(/^"Endless pies" was not read: 4,1\d\d lines/))
   })
   // ISO 8601-1:2019, 5.5.2: durations.
   it.each([

@@ -1,6 +1,8 @@
 import type { Foods } from '../food/food'
+import { tooLong } from '../reading/limits'
 import { readRecipe, report as linesOf, type IntakeLine, type Unresolved } from '../reading/readRecipe'
 import { withIds, type Recipe } from '../recipe/document'
+import { RecipeProblem } from '../recipe/problem'
 import { recipeSchema } from '../recipe/schema'
 import { recipesOfHtml, recipesOfJsonLd, type PageRecipe } from './htmlRecipe'
 
@@ -18,16 +20,8 @@ export interface Imported {
   warnings: string[]
 }
 
-/** Thrown for what is none of the forms, with the field that is wrong. */
-export class ImportProblem extends Error {
-  constructor(
-    readonly field: keyof ToImport,
-    message: string,
-  ) {
-    super(message)
-    this.name = 'ImportProblem'
-  }
-}
+/** What was given is none of the forms, or holds nothing that can be read. */
+const wrong = (field: keyof ToImport, message: string) => new RecipeProblem([{ field, message }])
 
 /** "12" alone is how many it makes; "12 servings" says it itself. */
 const yieldLine = (text: string) =>
@@ -68,7 +62,7 @@ function timesOf({ minutes }: PageRecipe, recipe: Recipe): Recipe {
  * Reads recipes out of a page, a JSON-LD document or a text into documents. Nothing is stored and nothing is fetched.
  *
  * @param given one of the three; html before jsonld before text where several are there
- * @throws ImportProblem for a JSON-LD text that is no JSON, or has no recipe in it
+ * @throws RecipeProblem for a JSON-LD text that is no JSON or has no recipe in it, and where all is too long to be read
  */
 export function importRecipes(given: ToImport, foods: Foods): { recipes: Imported[]; report: string[] } {
   const report: string[] = []
@@ -82,7 +76,7 @@ export function importRecipes(given: ToImport, foods: Foods): { recipes: Importe
     try {
       value = JSON.parse(given.jsonld)
     } catch {
-      throw new ImportProblem('jsonld', 'this is no JSON: a JSON-LD document is expected')
+      throw wrong('jsonld', 'this is no JSON: a JSON-LD document is expected')
     }
     const own = recipeSchema.safeParse(value)
     if (own.success) {
@@ -93,21 +87,31 @@ export function importRecipes(given: ToImport, foods: Foods): { recipes: Importe
       }
     }
     pages = recipesOfJsonLd(given.jsonld)
-    if (!pages.length) throw new ImportProblem('jsonld', 'there is no object of type Recipe in it')
+    if (!pages.length) throw wrong('jsonld', 'there is no object of type Recipe in it')
   } else {
     const { recipe, lines, unresolved } = readRecipe(given.text ?? '', foods)
     return { recipes: [{ recipe, lines, unresolved, warnings: [] }], report: ['1 recipe read from the text'] }
   }
-  const recipes = pages.map((page): Imported => {
-    const { recipe, lines, unresolved } = readRecipe(textOf(page), foods)
+  const recipes: Imported[] = []
+  const endless: string[] = []
+  for (const page of pages) {
+    const text = textOf(page)
+    const trouble = tooLong(text)
+    if (trouble) {
+      endless.push(`"${page.title.slice(0, 80)}" was not read: ${trouble}`)
+      continue
+    }
+    const { recipe, lines, unresolved } = readRecipe(text, foods)
     const titled = page.title ? { ...recipe, title: page.title.slice(0, 200) } : recipe
-    return {
+    recipes.push({
       recipe: timesOf(page, titled),
       lines,
       unresolved,
       warnings: page.leftOut.length ? [`Not kept: ${page.leftOut.join(', ')}`] : [],
-    }
-  })
+    })
+  }
+  if (!recipes.length) throw wrong(given.html === undefined ? 'jsonld' : 'html', endless.join('; '))
+  report.push(...endless)
   const where = { 'json-ld': 'JSON-LD', microdata: 'microdata', text: 'the readable text' }[pages[0]!.from]
   report.unshift(`${recipes.length} ${recipes.length === 1 ? 'recipe' : 'recipes'} read from ${where}`)
   return { recipes, report }

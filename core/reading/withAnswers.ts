@@ -1,6 +1,6 @@
 import type { Foods } from '../food/food'
 import { setGrams } from '../recipe/edit'
-import { MAX_TEXT_CHARACTERS } from './limits'
+import { tooLong } from './limits'
 import { answerQuestion, questionsAbout, type Answer } from './questions'
 import { readRecipe, report, type Intake } from './readRecipe'
 
@@ -25,10 +25,10 @@ function sameWish(a: Answer, b: Answer): boolean {
  * Reads a text and lays the cook's answers over it. An answer stays as long as the text still gives rise to its
  * question.
  *
- * @returns null for a text that holds nothing, or is no recipe by its length
+ * @returns null for a text that holds nothing, or is too long for a recipe
  */
 export function readWithAnswers(text: string, given: readonly Given[], foods: Foods): Intake | null {
-  if (!text.trim() || text.length > MAX_TEXT_CHARACTERS) return null
+  if (!text.trim() || tooLong(text)) return null
   const intake = readRecipe(text, foods)
   let { recipe } = intake
   for (const one of given) {

@@ -1,5 +1,14 @@
 import { spawn } from 'node:child_process'
-import { chmodSync, cpSync, existsSync, mkdtempSync, readFileSync, rmSync, symlinkSync } from 'node:fs'
+import {
+  chmodSync,
+  cpSync,
+  existsSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { holderOf } from '../lib/owner.mjs'
@@ -35,6 +44,19 @@ export class Copy {
   /** The server's own process, as it says itself; null while it does not answer. */
   async serverPid() {
     return (await this.get('/api/live'))?.value?.pid ?? null
+  }
+
+  /**
+   * From here on: how many megabytes the server grew by at most. What it had taken before, for other work, does not
+   * count; writing 5 there begins the kernel's high-water mark anew.
+   */
+  async growth() {
+    const of = `/proc/${await this.serverPid()}`
+    const megabytes = (what) =>
+      Number(new RegExp(`${what}:\\s+(\\d+)`).exec(readFileSync(`${of}/status`, 'utf8'))[1]) / 1024
+    writeFileSync(`${of}/clear_refs`, '5')
+    const before = megabytes('VmRSS')
+    return () => megabytes('VmHWM') - before
   }
 
   async get(path, milliseconds = 5000) {

@@ -103,6 +103,9 @@ export async function besideSearches(copy, recipe, seconds) {
 
 const to = (length, text) => text.repeat(Math.ceil(length / text.length)).slice(0, length)
 
+/** No single request may cost the kitchen more than this; one text or table is a few hundred kilobytes as it is kept. */
+const MOST_GROWTH_MB = 400
+
 /** Texts that were made to be slow, as long as a text may be. */
 export async function worstTexts(copy) {
   const texts = [
@@ -121,9 +124,13 @@ export async function worstTexts(copy) {
     '\n',
     '🥟 ',
     '2 to 3 ',
-  ].map((text) => to(190_000, text))
+  ]
+    .map((text) => to(190_000, text))
+    // As many lines as a text may have.
+    .concat(['500 g flour\n', 'A: b\n', '| a | b |\n'].map((text) => text.repeat(3999)))
   const wrong = []
   let slowest = 0
+  const grown = await copy.growth()
   const { times } = await beside(copy, async () => {
     for (const text of texts) {
       const began = Date.now()
@@ -135,9 +142,11 @@ export async function worstTexts(copy) {
   })
   if (quantile(times, 0.95) >= 100)
     wrong.push(`health took ${quantile(times, 0.95).toFixed(0)} ms at the 95th percentile`)
+  const grownMb = grown()
+  if (grownMb > MOST_GROWTH_MB) wrong.push(`the server grew by ${grownMb.toFixed(0)} MB`)
   return {
-    name: `${texts.length} texts of 190 kB made to be slow`,
-    did: `slowest ${slowest} ms; ${health(times)}`,
+    name: `${texts.length} texts made to be slow, of up to 190 kB`,
+    did: `slowest ${slowest} ms; ${health(times)}; grew by ${grownMb.toFixed(0)} MB at most`,
     wrong,
   }
 }
@@ -183,7 +192,7 @@ export async function hugeSearches(copy, recipe, many) {
 export async function emptyRows(copy) {
   const wrong = []
   const made = await copy.ask('POST', '/api/imports', { source: 'faults', who: 'faults' })
-  const pid = await copy.serverPid()
+  const grown = await copy.growth()
   const answer = await copy.ask(
     'POST',
     `/api/imports/${made.value.id}/rows?file=food&offset=0`,
@@ -191,13 +200,12 @@ export async function emptyRows(copy) {
     { 'content-type': 'application/octet-stream' },
     30_000,
   )
-  const { readFileSync } = await import('node:fs')
-  const peakMb = Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024
+  const grownMb = grown()
   if (![200, 422].includes(answer?.status)) wrong.push(`answered ${answer?.status}`)
-  if (peakMb > 900) wrong.push(`the server grew to ${peakMb.toFixed(0)} MB`)
+  if (grownMb > MOST_GROWTH_MB) wrong.push(`the server grew by ${grownMb.toFixed(0)} MB`)
   return {
     name: '8 MB of line breaks as a table',
-    did: `answered ${answer?.status}, at most ${peakMb.toFixed(0)} MB`,
+    did: `answered ${answer?.status}, grew by ${grownMb.toFixed(0)} MB at most`,
     wrong,
   }
 }

@@ -1,4 +1,4 @@
-import { MAX_TEXT_CHARACTERS } from '../../core/reading/limits'
+import { MAX_TEXT_CHARACTERS, MAX_TEXT_LINES } from '../../core/reading/limits'
 import { describe, expect, it } from 'vitest'
 import { recipeOf } from '../../test/helpers'
 import { openApiDocument } from './openapi'
@@ -60,6 +60,9 @@ describe('the request schemas', () => {
     expect(issues(requests.intakeRequest, { text: ' \n ' })).toEqual(['text'])
     expect(issues(requests.intakeRequest, { text: '\u0000' })).toEqual(['text'])
     expect(issues(requests.intakeRequest, { text: 'x'.repeat(MAX_TEXT_CHARACTERS + 1) })).toEqual(['text'])
+    // Lines that are empty are no lines.
+    expect(issues(requests.intakeRequest, { text: 'a\n\r\n\n'.repeat(MAX_TEXT_LINES) })).toEqual([])
+    expect(issues(requests.intakeRequest, { text: 'a\n'.repeat(MAX_TEXT_LINES + 1) })).toEqual(['text'])
   })
 
   it('ask for at least one diet', () => {

@@ -27,6 +27,7 @@ const MAX_MILLISECONDS: Readonly<Record<Job['kind'], number>> = {
   table: 8000,
   evaluate: 4000,
   read: 4000,
+  import: 6000,
 }
 /** The search itself stops before that and takes what it has. */
 export const SEARCH_MILLISECONDS = 3000

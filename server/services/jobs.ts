@@ -2,6 +2,7 @@ import { adapt, type AdaptOptions } from '../../core/adaptation/adapt'
 import { OutOfTime } from '../../core/optimisation/solve'
 import type { Price } from '../../core/cost/costOf'
 import { evaluate } from '../../core/evaluation/evaluate'
+import { importRecipes, type ToImport } from '../../core/exchange/importRecipe'
 import type { Food } from '../../core/food/food'
 import type { TaughtName } from '../../core/tables/taughtNames'
 import { withFoods, withNames, withSwaps } from '../../core/tables/referenceData'
@@ -31,6 +32,7 @@ export type Job =
     }
   | { kind: 'evaluate'; recipe: Recipe; foods: Food[] }
   | { kind: 'read'; text: string; foods: Food[]; names: TaughtName[] }
+  | { kind: 'import'; given: ToImport; foods: Food[]; names: TaughtName[] }
   | {
       kind: 'table'
       recipe: Recipe
@@ -53,6 +55,9 @@ export interface JobAnswer {
   outOfTime?: true
   failure?: string
 }
+
+const larderOf = ({ foods, names }: { foods: Food[]; names: TaughtName[] }) =>
+  withNames(withFoods(reference, foods), names).foods
 
 function work(job: Job): unknown {
   switch (job.kind) {
@@ -80,7 +85,9 @@ function work(job: Job): unknown {
       })
     }
     case 'read':
-      return readRecipe(job.text, withNames(withFoods(reference, job.foods), job.names).foods)
+      return readRecipe(job.text, larderOf(job))
+    case 'import':
+      return importRecipes(job.given, larderOf(job))
   }
 }
 

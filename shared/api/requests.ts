@@ -14,20 +14,23 @@ import { COOKWARE_KINDS } from '../../core/tray/batches'
 import { MAKING_METHODS } from '../../core/tray/making'
 import { MAX_PIECES, PART_KINDS } from '../../core/recipe/vocabulary'
 import { PRECOOKING_WAYS } from '../../core/recipe/precookingWays'
-import { MAX_TEXT_CHARACTERS } from '../../core/reading/limits'
+import { tooLong } from '../../core/reading/limits'
 import { recipeSchema } from '../../core/recipe/schema'
-
-/** Longest recipe text that is read. */
 
 // eslint-disable-next-line no-control-regex
 const NUL = /\u0000/g
 
+function notTooLong(text: string, path: string[], context: z.core.$RefinementCtx): void {
+  const message = tooLong(text)
+  if (message) context.addIssue({ code: 'custom', path, message })
+}
+
 export const intakeRequest = z.object({
   text: z
     .string('the text of a recipe is expected')
-    .max(MAX_TEXT_CHARACTERS, `a recipe of at most ${MAX_TEXT_CHARACTERS} characters is expected`)
     .transform((text) => text.replace(NUL, '').toWellFormed())
-    .refine((text) => text.trim().length > 0, 'the text is empty; paste a recipe'),
+    .refine((text) => text.trim().length > 0, 'the text is empty; paste a recipe')
+    .superRefine((text, context) => notTooLong(text, [], context)),
 })
 
 export const evaluateRequest = z.object({ recipe: recipeSchema })
@@ -435,10 +438,7 @@ export const pageImportRequest = z
     (given) => [given.html, given.jsonld, given.text].some((one) => one !== undefined && one.trim() !== ''),
     { path: ['html'], message: 'html, jsonld or text is expected, and something in it' },
   )
-  .refine((given) => (given.text?.length ?? 0) <= MAX_TEXT_CHARACTERS, {
-    path: ['text'],
-    message: `a recipe of at most ${MAX_TEXT_CHARACTERS} characters is expected`,
-  })
+  .superRefine(({ text = '' }, context) => notTooLong(text, ['text'], context))
 
 const some = (what: string) =>
   z
