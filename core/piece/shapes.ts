@@ -104,7 +104,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     stretched: false,
     rolledMm: 2,
     round: true,
-    called: /\b(?:momos?|pleated(?: \p{L}+)?|modaks?|soup dumplings?|xiao ?long ?bao|khinkali)\b/iu,
+    called:
+      /\b(?:momos?|pleated(?: \p{L}+)?|modaks?|kozhukattai|soup dumplings?|xiao ?long ?bao|khinkali|har gow|buuz)\b/iu,
     closedBy:
       /\b(?:pleat(?:s|ed|ing)?\b(?! (?:the )?(?:edge|half))|twist(?:ed)? (?:shut|closed|the top)|like a (?:purse|pouch|money bag))\b/i,
   },
@@ -124,7 +125,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     stretched: false,
     rolledMm: 2,
     round: false,
-    called: /\b(?:cones?|samosas?|triangles?)\b/i,
+    called: /\b(?:cones?|samosas?|samsas?|sambusas?|sambuseks?|triangles?|fatayer|bourekas|briou?ats?)\b/i,
     closedBy: /\b(?:cones?|triangles?)\b/i,
   },
   'half-moon': {
@@ -144,7 +145,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 2.5,
     round: false,
     called:
-      /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|gyoza|potstickers?|jiaozi|pockets?|calzones?|crescents?|curry puffs?)\b/i,
+      /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|varenyky|pelmeni|gyoza|mandu|gujiyas?|karanjis?|chebureki|qutabs?|kutabs?|bolani|mezzelune|agnolotti|empanadillas?|salteñas?|panzerotti|rissoles|bridies|kibinai|karipap|jamaican patt(?:y|ies)|potstickers?|jiaozi|pockets?|calzones?|crescents?|curry puffs?)\b/i,
     closedBy:
       /\b(?:half[- ]moons?|fold (?:it |them |each |the dough |the pastry )?(?:over|in half|in two)|fold[^.]{0,30}(?:crimp|pinch|press the edges|fork)|fold,? (?:and |then )?(?:seal|twist|braid|plait|pleat)|(?:crimp|fork shut)|turnovers?|past(?:y|ies)|empanadas?)\b/i,
     hinted: /\b(?:dumplings?|pockets?|fold)\b/i,
@@ -165,7 +166,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     stretched: false,
     rolledMm: 2,
     round: false,
-    called: /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|burritos?|knishes)\b/i,
+    called:
+      /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|manty|burritos?|knishes|maultaschen|murtabaks?|martabaks?|mughlai parathas?|ravioli|breakfast tarts)\b/i,
     closedBy: /\b(?:envelopes?|packets?|parcels?|fold (?:in )?the (?:four )?(?:corners|sides))\b/i,
   },
   roll: {
@@ -184,7 +186,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     stretched: true,
     rolledMm: 1.5,
     round: false,
-    called: /\b(?:rolls?|strudel|roulade|egg rolls?|spring rolls?|cigars?)\b/i,
+    called:
+      /\b(?:rolls?|strudel|roulade|egg rolls?|spring rolls?|lumpias?|cigars?|flautas|taquitos|tamales)\b/i,
     closedBy: /\b(?:roll (?:up|it up|them up|into a (?:log|cigar))|tuck in the (?:sides|ends))\b/i,
   },
   disc: {
@@ -204,7 +207,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 5,
     round: true,
     called:
-      /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y(?! tins?)|ies)|kulchas?|kachoris?|pupusas?|arepas?|poli|rotis?|naans?|puris?|(?:potato|filled) cakes?|cakes)\b/i,
+      /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y(?! tins?)|ies)|kulchas?|kachoris?|pupusas?|gorditas?|arepas?|poli|holige|obbattu|rotis?|naans?|puris?|hotteok|xian ?bing|lihapiirakka|belyashi|peremech|(?:potato|filled) cakes?|cakes)\b/i,
     closedBy:
       /\b(?:flatten|patt(?:y(?! tins?)|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i,
   },
@@ -224,7 +227,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     stretched: false,
     rolledMm: 6,
     round: true,
-    called: /\b(?:buns?|bao|baozi|piroz?s?h?ki|rolls? \(round\)|balls?|bombs?)\b/i,
+    called:
+      /\b(?:buns?|bao|baozi|piroz?s?h?ki|kolaches?|runzas?|bierocks?|littis?|buchteln|daifuku|tangyuan|rolls? \(round\)|balls?|bombs?)\b/i,
     closedBy:
       /\b(?:buns?|seam[- ](?:side )?down|(?:gather|draw|bring|pull) (?:up|the (?:edges|sides|dough|pastry) (?:up|together|over|round)|(?:the )?(?:dough|pastry) up|edges)|gather the|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,
     hinted: /\b(?:rounds?|balls?)\b/i,

@@ -1,8 +1,10 @@
 import { foodIs } from '../food/groups'
 import type { RecipeNote } from '../recipe/document'
-import { MAX_PIECES, PART_NAMES, type Shape } from '../recipe/vocabulary'
+import { MAX_PIECES, PART_NAMES, type CookingWay, type Shape } from '../recipe/vocabulary'
 import { timesWeights } from '../recipe/scale'
+import { assumedDough } from './assumedPieces'
 import { byDividing, type Found } from './dividing'
+import type { FoundFact } from './facts'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
@@ -16,8 +18,6 @@ export interface Counted {
   servingsStated: boolean
 }
 
-/** Dough in one piece when nothing is said about the number: 45 g. Common practice, no source. */
-const ASSUMED_BALL_GRAMS = 45
 /** Balls that are named after things. Common practice, no source: a walnut of dough is 15 to 18 g. */
 const BALL_WORDS: readonly [RegExp, number][] = [
   [/\bwalnut[- ]siz/i, 17],
@@ -91,6 +91,8 @@ export function countPieces(
   clauses: readonly Clause[],
   drafts: readonly Draft[],
   shape: Shape | null,
+  way: CookingWay,
+  facts: readonly FoundFact[],
   notes: RecipeNote[],
 ): Counted {
   const found: Found[] = []
@@ -223,17 +225,23 @@ export function countPieces(
         level: 'note',
         text: `${pieces} pieces: ${Math.round(doughGrams)} g of dough in balls of ${Math.round(ball!.grams)} g`,
       })
-  } else if (shape === 'lidded-pie' || WRAPPED_WHOLE.test(outline.title)) {
+  } else if (
+    shape === 'lidded-pie' ||
+    WRAPPED_WHOLE.test(outline.title) ||
+    // "Roll up and coil into a 28 cm tin": there is one.
+    (shape === 'coil' && clauses.some(({ text: one }) => ONE_DISH.test(one)))
+  ) {
     pieces = 1
     onePie = ONE_PIE.test(outline.title) || clauses.some(({ text: one }) => ONE_DISH.test(one))
     if (!onePie)
       notes.push({ code: 'pieces-assumed', level: 'note', text: 'One pie: its number is not stated' })
   } else {
-    pieces = clamp(doughGrams / ASSUMED_BALL_GRAMS)
+    const assumed = assumedDough(shape, way, facts)
+    pieces = clamp(doughGrams / assumed.grams)
     notes.push({
       code: 'pieces-assumed',
       level: 'check',
-      text: `The number of pieces is not stated: ${pieces}, from ${Math.round(doughGrams)} g of dough at ${ASSUMED_BALL_GRAMS} g each`,
+      text: `The number of pieces is not stated: ${pieces}, from ${Math.round(doughGrams)} g of dough at ${assumed.says}`,
     })
   }
   const piecesStated = onePie || (best !== undefined && best.weight !== 30)

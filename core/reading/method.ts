@@ -179,7 +179,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     }
   })
 
-  function aboutOf(text: string, label: Draft | null): Draft | 'pieces' | null {
+  function aboutOf(said: string, label: Draft | null): Draft | 'pieces' | null {
+    // "Mix with everything except the pastry" speaks of no pastry.
+    const text = said.replace(EXCEPT, '')
     // "Fry the breadcrumbs in butter": what is cooked is named, and it is no piece.
     const cooked =
       /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(\p{L}{3,})/iu.exec(
@@ -189,7 +191,8 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     const inBatches = !closed && !label && /\bin batches\b/i.test(text)
     const object =
       (closed || inBatches) && cooked && !PIECE_WORDS.test(text.slice(0, inBatches ? 12 : 24))
-        ? drafts.find(
+        ? // "For the chutney boil the chillies": the part that is named comes first.
+          (label ? [label, ...drafts] : drafts).find(
             (draft) =>
               draft.kind !== 'pan' &&
               draft.kind !== 'shell' &&
@@ -259,9 +262,12 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   return clauses
 }
 
+/** What is left out of what a sentence speaks of. */
+const EXCEPT = /\b(?:except(?: for)?|apart from|but not|other than|bar) (?:the )?[^,.;]*/iu
+
 /** Sentences about keeping, reheating or serving say nothing of how the dish is made. */
 export const isAside = (text: string): boolean =>
-  /\b(?:freez\w*(?! (?:for )?(?:about )?\d+\s*min)(?! (?:the )?(?:filling|balls))|frozen (?:ones|pieces|pies|dumplings)|from frozen|reheat\w*|leftovers?|next day|keeps? (?:for|well|in)|store\w*|alternatively|instead of|if you (?:prefer|don't|do not|have)|or (?:deep|shallow|air)?[- ]?(?:fry|bake|steam|boil) (?:them|if))\b|^\W*(?:then )?(?:[\p{L}-]+\s){1,6}if you (?:like|want|wish)\W*$/iu.test(
+  /\b(?:freez\w*(?! (?:for )?(?:about )?\d+\s*min)(?! (?:the )?(?:filling|balls))|frozen (?:ones|pieces|pies|dumplings)|from frozen|reheat\w*|leftovers?|next day|keeps? (?:for|well|in)|store\w*|alternatively|instead of|if you (?:prefer|don't|do not|have)|or (?:deep|shallow|air)?[- ]?(?:fry|bake|steam|boil) (?:them|if))\b|^\W*or,? (?:you can |instead )?(?:deep|shallow|pan|air)?[- ]?(?:fry|bake|steam|boil|griddle|grill)\b|^\W*(?:then )?(?:[\p{L}-]+\s){1,6}if you (?:like|want|wish)\W*$/iu.test(
     text,
   )
 

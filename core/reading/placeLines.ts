@@ -61,6 +61,28 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
 /** What goes in and into no dough: a row with any of it lists more than the dough. */
 const FILLS = ['flesh', 'plant-protein'] as const
 
+/** Words of a kitchen in which wheat flour is atta, and white flour has a name of its own. */
+const OF_SUBCONTINENT =
+  /\b(?:maida|besan|ajwain|ajowan|hing|jeera|zeera|ghee|garam masala|jaggery|gur|dal|daal|amchur|paneer|methi|kasuri|curry leaves|haldi|rava|sooji|suji|poha)\b/i
+const WHEAT_FLOUR =
+  /(?<!(?:whole|white|plain|refined|strong)[- ])\bwheat flour\b(?! \(?(?:maida|plain|white|refined))/i
+
+/** "Wheat flour" beside maida, besan or jaggery. */
+function asAtta(text: string, foods: Foods): ReadIngredient[] {
+  const items = readIngredients(text.replace(WHEAT_FLOUR, 'whole wheat flour (atta)'), foods)
+  for (const { line, food } of items) {
+    if (food?.id !== 'atta') continue
+    line.raw = limit(text.trim(), 500)
+    line.prep = line.prep.filter((word) => word !== 'atta')
+    line.notes.push({
+      code: 'wheat-flour',
+      level: 'check',
+      text: 'Wheat flour is taken as atta, as kitchens use the word that say maida for white flour',
+    })
+  }
+  return items
+}
+
 const PER_BREAD =
   /\b(?:per|for each|for every) (?:paratha|roti|naan|flat ?bread|bread|kulcha|pancake|pupusa|arepa|piece|side)s?\b/i
 
@@ -124,11 +146,16 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     else return false
     return true
   }
+  const isOfSubcontinent = outline.sections.some(({ items }) =>
+    items.some(({ text }) => OF_SUBCONTINENT.test(text)),
+  )
+  const readLines = (text: string): ReadIngredient[] =>
+    isOfSubcontinent && WHEAT_FLOUR.test(text) ? asAtta(text, foods) : readIngredients(text, foods)
   const readSection = (section: Section, home: Draft | null) => {
     let onTop = false
     for (const { text, blankBefore } of section.items) {
       if (!home && (blankBefore || !blocks.length)) blocks.push([])
-      const items = readIngredients(text, foods)
+      const items = readLines(text)
       // "500 g flour, 7 g yeast, 2 yolks, zest, 250 ml milk" on one row is a dough, and all of it.
       const wholeDough =
         !home &&

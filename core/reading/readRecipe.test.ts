@@ -200,7 +200,7 @@ describe('readRecipe', () => {
 
   it('marks what it assumed of the number of pieces and servings', () => {
     const { recipe: read } = readRecipe('Pies\nDough\n450 g flour\n225 g water\nFilling\n2 leeks', foods)
-    expect(read.pieces).toBe(15)
+    expect(read.pieces).toBe(17)
     expect(read.notes.map((note) => note.code)).toEqual(
       expect.arrayContaining(['pieces-assumed', 'servings-assumed']),
     )

@@ -27,6 +27,7 @@ import { linesFromProse } from './prose'
 import { limit, type ReadIngredient } from './readIngredient'
 import { seasonToTaste } from './seasoning'
 import { readShape } from './shape'
+import { takeUpWater } from './takesUp'
 import { tidy } from './tidy'
 import { markScalded } from './scalding'
 import { fillToFeel } from './toFeel'
@@ -98,7 +99,9 @@ export function readRecipe(text: string, foods: Foods): Intake {
   )
   panFatByMethod(drafts, clauses)
   const cooking = cookingOf(outline, drafts, clauses, notes)
-  const counted = countPieces(outline, clauses, drafts, shape, notes)
+  const shell = drafts.find((draft) => draft.kind === 'shell') ?? null
+  const facts = readFacts(outline, clauses, shell)
+  const counted = countPieces(outline, clauses, drafts, shape, cooking.way, facts, notes)
   timesPieces(drafts, counted.pieces, notes)
   shareOutDivided(drafts, clauses, cooking.way)
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
@@ -111,13 +114,12 @@ export function readRecipe(text: string, foods: Foods): Intake {
   markScalded(drafts, clauses)
   for (const draft of drafts) {
     squeezeByMethod(draft, clauses)
+    takeUpWater(draft, clauses, foods)
     seasonToTaste(draft)
     handleChoices(draft, outline)
   }
 
   const made = partsOf(drafts, placed, clauses)
-  const shell = drafts.find((draft) => draft.kind === 'shell') ?? null
-  const facts = readFacts(outline, clauses, shell)
   const recipe = withIds({
     version: RECIPE_VERSION,
     title: limit(outline.title, 200) || 'Untitled recipe',

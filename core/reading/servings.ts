@@ -21,7 +21,7 @@ export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pie
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? get|(?:^|i )got|(?:i|we) (?:usually |always |normally )?get|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?:^|i )got|(?:i|we) (?:usually |always |normally )?get|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
   'iu',
 )
 const serves = new RegExp(
@@ -87,7 +87,7 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 
 /** Words without which a line counts nothing. */
 const COUNTS =
-  /\([^)]*\bfor|^\W*for\b|serv|mak|yield|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|came out|comes|eater|adult|head\b|\bx ?\d|×/i
+  /\([^)]*\bfor|^\W*for\b|serv|mak|yield|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
 
 function yieldsOf(line: string): Yields | null {
   if (line.length > 400) return null

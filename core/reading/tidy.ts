@@ -28,6 +28,17 @@ const BULLET = /^(?:[-→*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[
 const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=\p{L})/iu
 const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 
+/** "Prep 30 min | Cook 25 min": a row of figures, and no table. */
+const HEAD_LINE = /^\W*(?:prep|cook|total|time|serves|servings|makes|yields?|level|difficulty|calories)\b/i
+
+/** "Onion kachori | Crisp tea-time snack | Makes 12": what it is called first, with what counts; the rest is talk. */
+function titleOfStrokes(line: string): string[] {
+  const [name, count, ...more] = line
+    .split(/\s*\|\s*/)
+    .filter((cell, at) => cell && (at === 0 || /\d|\b(?:serves|makes|dozen)\b/i.test(cell)))
+  return [count ? `${name} – ${count}` : name!, ...more]
+}
+
 /** Characters that look alike are made one, and what cannot be seen goes. */
 function plainCharacters(line: string): string {
   return (
@@ -137,10 +148,7 @@ export function tidy(text: string): Row[] {
     }
     // "LAMB PIES | 24 pieces" above a text without a table is a title.
     const isTitle =
-      !rows.length &&
-      barred?.length === 1 &&
-      barred[0] === line &&
-      line.indexOf('|') === line.lastIndexOf('|')
+      !rows.length && barred?.[0] === line && barred.every((one) => one === line || HEAD_LINE.test(one))
     const dotted = raw.length <= 4 * MAX_ROW_CHARACTERS ? raw.trim().split(/\s+[·•∙]\s+/) : []
     const table =
       dotted.length > 2 && !/\|/.test(raw)
@@ -148,7 +156,9 @@ export function tidy(text: string): Row[] {
           dotted
         : !isTitle && raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw)
           ? rowsOfTable(raw, state)
-          : [isTitle ? raw.replace(/\s*\|\s*/, ' – ') : raw]
+          : isTitle
+            ? titleOfStrokes(raw)
+            : [raw]
     for (const cell of table) {
       let own = cell.trim().replace(/\s+/g, ' ')
       let marked = false

@@ -21,6 +21,16 @@ const ON_TOP =
   /(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter)) on top\b/i
 /** "Egg wash.": what it is of stands before it. */
 const WASHED = /\b(egg|milk|yolk)[ -]?wash\b/i
+/** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
+const STREWN = [
+  /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/iu,
+  /\b(?:sprinkl|scatter|strew)\w* (?:over |on )?([^.;]{3,40}?)(?= (?:on|over)\b|[.;,]|$)/iu,
+  /(?:^|[.;,]\s*)([^.;,]{3,40}?) on top\b/iu,
+  /\bwash(?:ed)?\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/iu,
+]
+/** What a piece is strewn with: seeds may be an allergen, and sugar is counted. Common practice, no source. */
+const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sugar: 1, cheese: 3 }
+
 const FRIED_IN = new RegExp(
   String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,40}?(?:\b(?:in|with)\s+)?((?:a )?(?:little|splash|drizzle|knob|bit|glug|spoon(?:ful)?)(?: of)? )${SOME}`,
   'iu',
@@ -71,6 +81,24 @@ const listedOil = (drafts: readonly Draft[]): Food | null => {
   return new Set(oils).size === 1 ? oils[0]! : null
 }
 
+const finishOf = (drafts: Draft[]): Draft => {
+  const own = drafts.find((draft) => draft.kind === 'finish' && !draft.into)
+  if (own) return own
+  const made = newDraft('finish')
+  drafts.push(made)
+  return made
+}
+
+function strewnIn(text: string, foods: Foods): Food[] {
+  const found = new Set<Food>()
+  for (const pattern of STREWN)
+    for (const word of pattern.exec(text)?.[1]?.split(/\s+(?:and|or|&|\+)\s+|,/i) ?? []) {
+      const food = named(word.replace(/^(?:the|a pinch of|plenty of|lots of|a few) /i, ''), foods)
+      if (food && food.group in STREWN_GRAMS_PER_PIECE) found.add(food)
+    }
+  return [...found]
+}
+
 /** Whether some of it is listed to be brushed on, or more of it than its own part needs. */
 const isKeptFor = (drafts: readonly Draft[], over: Food) =>
   drafts.some(({ kind, lines }) =>
@@ -106,16 +134,22 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     const isThere =
       anyOil && drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(({ food }) => isFat(food)))
     if (over && !isThere && !isKeptFor(drafts, over)) {
-      let finish = drafts.find((draft) => draft.kind === 'finish' && !draft.into)
-      if (!finish) drafts.push((finish = newDraft('finish')))
       const grams = BRUSHED_GRAMS_PER_PIECE * pieces
       add(
-        finish,
+        finishOf(drafts),
         over,
         grams,
         `The method brushes with ${over.name}, which no line lists: ${BRUSHED_GRAMS_PER_PIECE} g a piece is usual`,
       )
     }
+    if (closed)
+      for (const one of strewnIn(text, foods)) {
+        // "Scatter with the seeds" are those that are listed.
+        if (has(drafts, (food) => food.id === one.id || food.group === one.group)) continue
+        const grams = STREWN_GRAMS_PER_PIECE[one.group]! * pieces
+        const says = `The method strews ${one.name} over the pieces, which no line lists: ${STREWN_GRAMS_PER_PIECE[one.group]} g a piece is usual`
+        add(finishOf(drafts), one, grams, says)
+      }
     const filling = about !== null && about !== 'pieces' && about.kind === 'filling' ? about : null
     const told = !closed && filling ? FRIED_IN_SO_MUCH.exec(text) : null
     const fried = told ?? (!closed && filling ? FRIED_IN.exec(text) : null)
