@@ -54,17 +54,26 @@ const isMixedIn = (name: string, clauses: readonly Clause[]) => {
   )
 }
 
-/** Egg and milk in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
+/** "Brush with the oil mixture". */
+const BRUSHES_MIXTURE =
+  /\b(?:brush|spread|moisten|wet|drizzle)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid)\b(?! (?:of )?(?:filling|cheese))/i
+
+/** Egg, milk and seeds in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
 export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): void {
   for (const draft of [...drafts]) {
     const isSheet = draft.lines.some(({ food }) => foodIs(food, 'bought-dough'))
     if (draft.kind !== 'shell' || !isSheet || draft.lines.some(({ food }) => food?.group === 'flour'))
       continue
+    // "Whisk oil, milk and egg … brush each sheet with the mixture": it is mixed to be brushed on.
+    const forSheets = clauses.some(({ text }) => BRUSHES_MIXTURE.test(text))
     const wash = draft.lines.filter(
       ({ food, read }) =>
         food &&
-        /^(?:egg|egg-yolk|egg-white|milk|plant-milk)$/.test(food.group) &&
-        !isMixedIn(read.name, clauses),
+        (forSheets && (isFat(food) || /^(?:egg|egg-yolk|milk|plant-milk|fermented-dairy)$/.test(food.group))
+          ? true
+          : food.group === 'seed' ||
+            (/^(?:egg|egg-yolk|egg-white|milk|plant-milk)$/.test(food.group) &&
+              !isMixedIn(read.name, clauses))),
     )
     if (!wash.length) continue
     draft.lines = draft.lines.filter((item) => !wash.includes(item))
@@ -185,22 +194,28 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
 }
 
 /** "Beat the other egg … and brush": of several eggs one is for on top. */
-const OTHER_EGG = /\b(?:other|remaining|second|third|last|spare|reserved|extra) (?:beaten )?egg\b/i
+const OTHER_EGG =
+  /\b(?:other|remaining|second|third|last|spare|reserved|extra|rest of the) (?:beaten )?egg\b/i
 
 /** One of several eggs goes on top where the method says "the other egg", and the rest stay where they are. */
 export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
   const onTop = clauses.some(({ sentence }) => OTHER_EGG.test(sentence) && BRUSHES.test(sentence))
   if (!onTop || drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(isWholeEgg))) return
+  const onlyOne = drafts.flatMap(({ lines }) => lines).filter(isWholeEgg).length === 1
   for (const draft of drafts) {
-    const item = draft.lines.find((one) => isWholeEgg(one) && (eggsOf(one) ?? 0) >= 2)
+    const item = draft.lines.find(
+      (one) => isWholeEgg(one) && ((eggsOf(one) ?? 0) >= 2 || (onlyOne && eggsOf(one) === 1)),
+    )
     if (!item) continue
     const own = eggsOf(item)!
+    // "Half of the egg … the remaining egg": one is used twice.
+    const [share, says] = own === 1 ? [0.5, inHalves] : [1 / own, ofSeveral(1, own)]
     const top = {
       ...item,
-      line: newLine({ ...timesWeights(item.line, 1 / own), notes: [ofSeveral(1, own)] }),
+      line: newLine({ ...timesWeights(item.line, share), notes: [says] }),
     }
-    Object.assign(item.line, timesWeights(item.line, (own - 1) / own))
-    item.line.notes = [...item.line.notes, ofSeveral(own - 1, own)]
+    Object.assign(item.line, timesWeights(item.line, 1 - share))
+    item.line.notes = [...item.line.notes, own === 1 ? inHalves : ofSeveral(own - 1, own)]
     const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
     if (finish) finish.lines.unshift(top)
     else drafts.push(newDraft('finish', { lines: [top] }))
@@ -213,6 +228,11 @@ const isWholeEgg = ({ food }: ReadIngredient) => foodIs(food, 'whole-egg')
 const eggsOf = ({ read }: ReadIngredient): number | null => {
   const term = read.measures[0]?.[0]
   return term && term.unitId === null && Number.isInteger(term.low) ? term.low : null
+}
+const inHalves: RecipeNote = {
+  code: 'divided',
+  level: 'note',
+  text: 'Half of the egg: the method brushes with the rest of it',
 }
 const ofSeveral = (some: number, all: number): RecipeNote => ({
   code: 'divided',

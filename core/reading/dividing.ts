@@ -34,7 +34,7 @@ const TAKE = new RegExp(
 )
 /** "Cut 3 inch circles, about 50": the number stands behind. */
 const SO_MANY = new RegExp(
-  String.raw`\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|you(?:'ll| will| should)? get)\s*(?:about )?(\d{1,3})(?!\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))`,
+  String.raw`\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))`,
   'iu',
 )
 /** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */

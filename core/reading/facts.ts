@@ -68,6 +68,12 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
 function nearestKind(text: string, at: number): FactKind | null {
   if (/\bbefore (?:serving|eating|slicing|cutting|biting)\b/i.test(text.slice(at, at + 40)))
     return 'rest-before-eating-minutes'
+  // "1 hr rest", "40 min proof": the word right behind the time.
+  const noun =
+    /^(?:\d[^\s]*|an?|one|half an?)(?:\s*(?:-|–|to)\s*\d+)?\s*(?:m|mins?|minutes?|h|hrs?|hours?)\s+(rest(?:ing)?|rise|proof|prove|chill|soak)\b/i.exec(
+      text.slice(at, at + 40),
+    )
+  if (noun) return BY_WORD.find(([, pattern]) => pattern.test(noun[1]!.replace(/ing$/, '')))?.[0] ?? null
   const before = text.slice(Math.max(0, at - 60), at)
   let best: FactKind | null = null
   let bestAt = -1

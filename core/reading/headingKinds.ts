@@ -40,7 +40,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'finish',
-    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration)\b|^top$/,
+    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration)\b|^top$|^(?:the )?(?:\p{L}+ )?(?:crumble|streusel)$/u,
   ],
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [

@@ -211,6 +211,10 @@ function steamedInThePan(stages: { way: CookingWay; unclear: boolean; event: Hea
   })
 }
 
+/** Dishes that are fried afloat wherever they are fried. Common practice, no source. */
+const DEEP_DISH =
+  /\b(?:samosas?|sambusas?|kachoris?|ghughras?|gujiyas?|karanjis?|chebureki|curry puffs?|karipap|egg rolls?|lumpias?|coxinhas?|fritters?|doughnuts?|donuts?|beignets?|stuffed puris?)\b/i
+
 function wayOf(
   event: HeatEvent,
   context: HeatContext,
@@ -235,16 +239,19 @@ function wayOf(
   if (deepWords) return { way: 'deep-fry', unclear: false }
   if (shallowWords) return { way: 'shallow-fry', unclear: false }
   if (context.panFatGrams >= DEEP_POT_GRAMS) return { way: 'deep-fry', unclear: false }
+  const inPan = /\b(?:skillet|frying pan|little oil|butter)\b/i.test(text)
+  // Nobody says of these how deep the oil is.
+  if (context.panFatGrams === 0 && !inPan && !event.perSide && DEEP_DISH.test(context.title))
+    return { way: 'deep-fry', unclear: false }
   // "1 tbsp oil for frying" is a film; without its amount "for frying" may be a pot.
   const film = /\bfor frying\b/i.test(context.panText) ? 100 : 250
   if (context.panFatGrams > 0 && context.panFatGrams < film) return { way: 'shallow-fry', unclear: false }
-  const inPan = /\b(?:skillet|frying pan|little oil|butter)\b/i.test(text)
   if (!inPan && /\b(?:in (?:medium |very )?hot oil|turning often|float|drop|slide|kadai|wok)\b/i.test(text))
     return { way: 'deep-fry', unclear: false }
   if (event.perSide || inPan) return { way: 'shallow-fry', unclear: false }
   // Whoever takes the oil's temperature has a pot of it.
   if (event.temperatureC !== null) return { way: 'deep-fry', unclear: false }
-  if (/\b(?:hot oil|drain|batches|lower)\b/i.test(text)) return { way: 'deep-fry', unclear: false }
+  if (/\b(?:hot oil|drain|batch|batches|lower)\b/i.test(text)) return { way: 'deep-fry', unclear: false }
   return {
     way: context.panFatGrams > 0 || /\bin oil\b/i.test(text) ? 'deep-fry' : 'shallow-fry',
     unclear: true,

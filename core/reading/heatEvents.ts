@@ -117,6 +117,16 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
   const hot = pieces.find((piece) => temperatureIn(piece)) ?? pieces[0]
   if (hot || (!found.length && isHeatLine(text)))
     found.push({ way: 'bake', index: hot ? text.indexOf(hot) : 0, length: 1 })
+  // "Fry in a heavy skillet with a film of oil" is one way, and the pan is what it is done in.
+  const inPan = found.find(
+    (one) =>
+      one.way === 'griddle' &&
+      /\bfr(?:y|ied|ying)\b[^.,;\d]{0,24}\b(?:in|on) (?:an? |the )?(?:\p{L}+ )*$/iu.test(
+        text.slice(0, one.index),
+      ),
+  )
+  if (inPan && found.some(({ way }) => way === 'fry' || way === 'shallow-fry'))
+    found.splice(found.indexOf(inPan), 1)
   // Browned, watered and covered is one way; the pan it is done in is no other.
   const last = found.find((one) => one.way === 'brown-and-steam')
   const otherFirst = found.some(
@@ -126,7 +136,15 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
   if (browned) found.splice(0, found.length, { ...browned, index: 0 })
   found.sort((a, b) => a.index - b.index)
   // "Steam 8 minutes, or pan-fry" allows another way; it is no second one.
-  const either = found.findIndex((one, at) => at > 0 && /\bor (?:you can )?$/i.test(text.slice(0, one.index)))
+  const either = found.findIndex(
+    (one, at) =>
+      at > 0 &&
+      (/\bor (?:you can )?$/i.test(text.slice(0, one.index)) ||
+        // "Steam 10 min, or drop in the broth till they float".
+        /,\s*or (?!until|till|so\b|more|longer|a\b|an\b|two|\d)\p{L}+/iu.test(
+          text.slice(found[at - 1]!.index, one.index),
+        )),
+  )
   const until = either > 0 ? found[either]!.index : text.length
   if (either > 0) found.splice(either)
   const times = timesIn(text.slice(0, until))

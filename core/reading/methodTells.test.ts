@@ -116,6 +116,45 @@ describe('what the method tells', () => {
     const seeds = allLines(read(text)).filter(({ line }) => /seed/.test(line.foodId ?? ''))
     expect(seeds).toHaveLength(1)
   })
+  it('of one egg used twice: half goes in, half goes on', () => {
+    const text = PIES(
+      'Mix the mushrooms with half the egg. Fill and fold. Brush with the remaining egg. Bake 20 min.',
+    )
+    const eggs = read(text.replace('1 green chilli', '1 egg')).parts.flatMap(({ kind, lines }) =>
+      lines.filter(({ foodId }) => foodId === 'egg').map(({ grams }) => [kind, grams]),
+    )
+    expect(eggs).toEqual([
+      ['filling', 25],
+      ['finish', 25],
+    ])
+  })
+  it('of a mixture for the sheets: it is brushed on, with what is strewn', () => {
+    const own = read(`Leek coil
+400 g yufka
+100 ml olive oil
+100 ml milk
+1 egg
+nigella seeds
+
+Filling
+400 g leeks
+200 g feta
+
+Whisk oil, milk and egg. Brush each sheet with the oil mixture, fill and coil it into a round tin. Bake at 180 C for 35 min.`)
+    const of = (kind: string) =>
+      own.parts.find((part) => part.kind === kind)!.lines.map(({ foodId }) => foodId)
+    expect(of('shell')).toEqual(['yufka'])
+    expect(of('finish').sort()).toEqual(['egg', 'milk', 'nigella', 'olive-oil'])
+    expect(own.pieces).toBe(1)
+  })
+  it.each([
+    ['Steam 10 min, or drop in broth till they float.', 'steam', null],
+    ['Fry in a heavy skillet with a film of oil, 3 min per side.', 'shallow-fry', null],
+    ['Boil 3 min or until they float, then fry 2 min in butter.', 'boil', 'shallow-fry'],
+  ])('%s', (says, way, then) => {
+    const { cooking } = read(PIES(`Fill, fold and crimp. ${says}`))
+    expect([cooking.way, cooking.andThen?.way ?? null]).toEqual([way, then])
+  })
   it('of another way: it is no second cooking, and no pot of oil', () => {
     const own = read(PIES('Fill, fold and crimp. Bake at 200 C for 20 min. OR fry at 175 C for 4-5 min.'))
     expect(own.cooking).toMatchObject({ way: 'bake', temperatureC: 200, minutes: 20, andThen: null })

@@ -132,7 +132,7 @@ const STRETCHES =
   /,\s+(?=\p{L})|\.\s+|\s+and (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season)\b)/iu
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
-const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ )?with\b/iu
+const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ ){0,4}with\b/iu
 
 /** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */
 const isListing = (text: string): boolean =>

@@ -49,11 +49,7 @@ export function takeUpWater(draft: Draft, clauses: readonly Clause[], foods: Foo
       return words.some((word) => word.length > 2 && plain.includes(word))
     })
     const factor =
-      way !== null && WET_WAYS.has(way)
-        ? boiledPerGram(food, foods)
-        : soaked
-          ? (food.unitGrams.soaked ?? null)
-          : null
+      way !== null && WET_WAYS.has(way) ? boiledPerGram(food, foods) : soaked ? food.unitGrams.soaked : null
     if (!factor) continue
     const wanted = line.grams! * (factor - 1)
     const own = Math.min(wanted, listed)

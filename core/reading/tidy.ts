@@ -31,12 +31,13 @@ const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 /** "Prep 30 min | Cook 25 min": a row of figures, and no table. */
 const HEAD_LINE = /^\W*(?:prep|cook|total|time|serves|servings|makes|yields?|level|difficulty|calories)\b/i
 
-/** "Onion kachori | Crisp tea-time snack | Makes 12": what it is called first, with what counts; the rest is talk. */
+/** "Onion kachori | Crisp tea-time snack | Makes 12": what it is called first, with what counts; the rest is kept as a note. */
 function titleOfStrokes(line: string): string[] {
-  const [name, count, ...more] = line
-    .split(/\s*\|\s*/)
-    .filter((cell, at) => cell && (at === 0 || /\d|\b(?:serves|makes|dozen)\b/i.test(cell)))
-  return [count ? `${name} – ${count}` : name!, ...more]
+  const [name = '', ...cells] = line.split(/\s*\|\s*/).filter(Boolean)
+  const says = (cell: string) => /\d|\b(?:serves|makes|dozen)\b/i.test(cell)
+  const [count, ...more] = cells.filter(says)
+  const talk = cells.filter((cell) => !says(cell))
+  return [count ? `${name} – ${count}` : name, ...more, ...(talk.length ? [`Note: ${talk.join(', ')}`] : [])]
 }
 
 /** Characters that look alike are made one, and what cannot be seen goes. */
