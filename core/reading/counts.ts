@@ -28,6 +28,9 @@ const BALL_WORDS: readonly [RegExp, number][] = [
   [/\b(?:tangerine|tennis[- ]ball|orange)[- ]siz/i, 90],
 ]
 
+/** Bought pastry in one piece beyond which a sheet was a small one. Common practice, no source. */
+const MOST_SHEET_GRAMS = 130
+
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
 const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
 /** A joint or a side of fish that is baked whole in its dough. */
@@ -196,6 +199,14 @@ export function countPieces(
       says: wrapper.line.raw,
     })
 
+  // "2 tubes crescent dough (8 each)".
+  for (const { food, read, line } of shell) {
+    const inEach = /\(\D{0,12}(\d{1,2})\D{0,12} (?:each|per (?:tube|can|pack(?:et)?|box))\)/i.exec(line.raw)
+    const packs = read.measures[0]?.[0]?.low
+    if (inEach && packs && foodIs(food, 'bought-dough'))
+      found.push({ pieces: clamp(Number(inEach[1]) * packs), weight: 30, says: line.raw })
+  }
+
   found.sort((a, b) => b.weight - a.weight)
   const best = found[0]
   let onePie = false
@@ -244,6 +255,21 @@ export function countPieces(
       text: `The number of pieces is not stated: ${pieces}, from ${Math.round(doughGrams)} g of dough at ${assumed.says}`,
     })
   }
+  // A sheet of the shop's is a kitchen's guess: more of it than a hand holds is asked about.
+  for (const { line, food, read } of shell)
+    if (
+      pieces > 1 &&
+      line.grams &&
+      food?.group === 'pastry' &&
+      read.measures.length === 1 &&
+      read.measures[0]!.every(({ unitId }) => unitId === null || unitId === 'sheet') &&
+      line.grams / pieces > MOST_SHEET_GRAMS
+    )
+      line.notes.push({
+        code: 'sheet-size',
+        level: 'check',
+        text: `A sheet is taken as ${Math.round(food.unitGrams.sheet ?? line.grams)} g; small squares weigh 40 to 60 g each. Weigh one`,
+      })
   const piecesStated = onePie || (best !== undefined && best.weight !== 30)
   let servingsStated = true
   let eaters: number | null = servings

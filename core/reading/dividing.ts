@@ -40,6 +40,9 @@ const SO_MANY = new RegExp(
 /** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */
 const IN_BRACKETS =
   /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes )?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+of them)?\s*\)/i
+/** "Pipe 24 teaspoons of filling", "dot 30 blobs over the sheet": each is a piece's. */
+const MOUNDS =
+  /\b(?:pipe|place|put|dot|drop|dollop|spoon)\b[^.;\d]{0,20}(\d{2,3}) (?:(?:heaped|small|little|level|even) )*(?:tea)?(?:spoons?|tsps?|spoonfuls?|dollops|mounds|blobs|heaps|dots)\b(?! (?:of )?(?:water|oil|salt))/i
 /** "Repeat = 18", "so 18 in all": what comes of it, said after the work. */
 const RESULT =
   /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})|\bper (?:sheet|strip|roll|round|circle)\s*(?:=|→|makes?|so)\s*(\d{1,3})/i
@@ -82,6 +85,12 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
   let rounds = 0
   for (const { text, about } of clauses) {
     if (!/\d|half|halve|two|quarter/i.test(text)) continue
+    const mounds = MOUNDS.exec(text)
+    if (mounds && pieces === null) {
+      pieces = Number(mounds[1])
+      says = text
+      continue
+    }
     if (
       about !== null &&
       about !== 'pieces' &&

@@ -88,6 +88,8 @@ function nearestKind(text: string, at: number): FactKind | null {
   // "Knead 2 minutes, steam 40": what is cooked stands nearer. "220 fan for 25 min rest 10": these are the oven's.
   const cooked = [...before.matchAll(COOKED)].at(-1)
   if (best !== null && cooked && cooked.index > bestAt) return null
+  // A long clause has its verb far in front.
+  if (best === null && [...text.slice(0, at).matchAll(COOKED)].length) return null
   if (best === null && /\b\d{3}\s*(?:°?\s*[cf]?\b|fan|deg\w*)[^.\d]{0,12}$/i.test(before)) return null
   // "Brown 8 minutes, drain, cool": the minutes are of what stands before them.
   if (

@@ -22,7 +22,7 @@ export interface CookingRead {
 
 /** "2 minutes more": goes on with what went before. */
 const TIME_ALONE =
-  /^\W*(?:(?:it )?(?:will )?takes? |for |about )*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*))?\W*$/i
+  /^\W*(?:(?:it )?(?:will )?takes? |for |about )*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?\W*$/i
 
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b/i

@@ -39,6 +39,7 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
 
 /** Names a recipe that no row of its own has named: by its first words, or by what is counted. */
 export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
+  out.title = withoutTalk(out.title)
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
@@ -53,6 +54,16 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     )
     out.title = named.find((name) => PIECE_NAME.test(name) && !/\d|makes|serves|yield/i.test(name)) ?? ''
   }
+}
+
+/** "Hi friends, today we are making veg puff", "How to make pelmeni": what stands round the name. */
+const TALK_ROUND =
+  /^(?:(?:hi|hello|hey|namaste|welcome)(?: (?:friends|everyone|everybody|all|guys|there|folks))?[\s,.!-]+)?(?:today,? )?(?:(?:we|i)(?:'re| are|'m| am|'ll| will)?(?: be)? (?:making|going to make|gonna make|make|cooking|preparing|sharing)|let'?s make|how to make|this is how (?:i|we) make)\s+(?:the |some |my |our |a |an )?(?=\p{L}{3})/iu
+
+/** A title without the talk in front of it. */
+export function withoutTalk(title: string): string {
+  const name = title.replace(TALK_ROUND, '')
+  return name === title ? title : name.charAt(0).toUpperCase() + name.slice(1)
 }
 
 /** "So for the empanadas i do three cups of flour …": what is made, said in passing. */

@@ -15,10 +15,13 @@ const SHALLOW_PAN_GRAMS = 120
 const LEAST_LITTLE_OIL_GRAMS = 15
 const GRIDDLE_GRAMS_PER_PIECE = 4.5
 const BROWNING_GRAMS_PER_PIECE = 1.5
+/** Two seconds of a spray can. Common practice, no source. */
+const SPRAY_GRAMS_PER_PIECE = 0.5
 
 const LITTLE_OIL =
   /\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the \p{L}+ )?(?:well |lightly )?with) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu
 
+const SPRAYS = /\bspray(?:ed)?\b(?! (?:them |the tops? )?with water)/i
 const DRY =
   /\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu
 
@@ -93,12 +96,15 @@ export function assumePanFat(
   const pan = drafts.find((draft) => draft.kind === 'pan')
   const oils = pan?.lines.filter(({ food }) => isFat(food)) ?? []
   if (!way) return
+  const sprayed = clauses.some(({ text, about }) => about !== null && way !== 'deep-fry' && SPRAYS.test(text))
   const usual =
     way === 'deep-fry'
       ? FRYING_POT_GRAMS
-      : way === 'shallow-fry'
-        ? shallowGrams(clauses, pieces)
-        : Math.round(pieces * (way === 'griddle' ? GRIDDLE_GRAMS_PER_PIECE : BROWNING_GRAMS_PER_PIECE))
+      : sprayed
+        ? Math.max(1, Math.round(pieces * SPRAY_GRAMS_PER_PIECE))
+        : way === 'shallow-fry'
+          ? shallowGrams(clauses, pieces)
+          : Math.round(pieces * (way === 'griddle' ? GRIDDLE_GRAMS_PER_PIECE : BROWNING_GRAMS_PER_PIECE))
   const open = oils.find(({ read }) => read.measures.length === 0)
   if (open) {
     Object.assign(open.line, { grams: usual, gramsLow: usual / 2, gramsHigh: usual * 2 })

@@ -67,6 +67,18 @@ const OF_SUBCONTINENT =
 const WHEAT_FLOUR =
   /(?<!(?:whole|white|plain|refined|strong)[- ])\bwheat flour\b(?! \(?(?:maida|plain|white|refined))/i
 
+/** Words of a kitchen whose pint is 20 fluid ounces. */
+const OF_BRITAIN =
+  /\bgas(?: mark)? ?\d|\b(?:caster sugar|plain flour|self[- ]raising|tomato pur[eé]e|courgettes?|swede|aubergine|cling ?film|shortcrust|rapeseed oil|streaky|stock cube|mince\b|spring onions?|double cream|wholemeal)/i
+const BARE_PINT = /(?<!\b(?:imperial|us|american)\s)\b(?:pints?|pts?)\b/i
+
+/** "½ pint" beside gas marks and caster sugar. */
+function asImperial(text: string, foods: Foods): ReadIngredient[] {
+  const items = readIngredients(text.replace(BARE_PINT, 'imperial pint'), foods)
+  for (const { line } of items) line.raw = limit(text.trim(), 500)
+  return items
+}
+
 /** "Wheat flour" beside maida, besan or jaggery. */
 function asAtta(text: string, foods: Foods): ReadIngredient[] {
   const items = readIngredients(text.replace(WHEAT_FLOUR, 'whole wheat flour (atta)'), foods)
@@ -149,8 +161,15 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   const isOfSubcontinent = outline.sections.some(({ items }) =>
     items.some(({ text }) => OF_SUBCONTINENT.test(text)),
   )
+  const isBritish = [...outline.sections.flatMap(({ items }) => items), ...outline.steps].some(({ text }) =>
+    OF_BRITAIN.test(text),
+  )
   const readLines = (text: string): ReadIngredient[] =>
-    isOfSubcontinent && WHEAT_FLOUR.test(text) ? asAtta(text, foods) : readIngredients(text, foods)
+    isOfSubcontinent && WHEAT_FLOUR.test(text)
+      ? asAtta(text, foods)
+      : isBritish && BARE_PINT.test(text)
+        ? asImperial(text, foods)
+        : readIngredients(text, foods)
   const readSection = (section: Section, home: Draft | null) => {
     let onTop = false
     for (const { text, blankBefore } of section.items) {

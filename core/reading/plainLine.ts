@@ -10,6 +10,18 @@ export function plainLine(raw: string): string {
     .replace(/[“”″]/g, '"')
     .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
+    // "Poppyseeds" are two words, and brackets that weigh a box weigh all that is in it.
+    .replace(/\b(poppy|sesame|sunflower|pumpkin|caraway|fennel|cumin|nigella)(seeds?)\b/gi, '$1 $2')
+    .replace(
+      /\((\d[\d.]*[\s-]?(?:oz|ounces?|g|grams?|lb))\.?\s+(?:box|pack|package|packet|pkg|carton)\)/gi,
+      '($1)',
+    )
+    // "Potato 2 boiled": the number stands between the food and its state.
+    .replace(
+      /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) (boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped)$/iu,
+      '$2 $1, $3',
+    )
+    .replace(/\bslices? (?:of )?swiss\b(?! c)/gi, 'slices swiss cheese')
     // A mixture named after its number: none of it is counted.
     .replace(/^(?:7|seven)[- ]spices?\b/i, 'baharat')
     .replace(/\bGF\b(?= ?\p{L})/gu, 'gluten-free')

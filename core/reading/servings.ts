@@ -89,8 +89,12 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 const COUNTS =
   /\([^)]*\bfor|^\W*for\b|serv|mak|yield|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
 
+/** "2 tubes crescent dough (8 each)" are bought. */
+const BOUGHT_SO =
+  /^\W*(?:\d{1,2}|an?|one|two) (?:tubes?|cans?|tins?|packs?|packets?|packages?|pkgs?|boxe?s?|bags?|jars?)\b/i
+
 function yieldsOf(line: string): Yields | null {
-  if (line.length > 400) return null
+  if (line.length > 400 || BOUGHT_SO.test(line)) return null
   const alone = aboutSo.exec(line)
   if (alone) return { pieces: Number(alone[1]), servings: null, perServing: null, whole: false, rest: '' }
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null

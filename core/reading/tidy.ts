@@ -199,7 +199,11 @@ export function tidy(text: string): Row[] {
         own = own.slice(numbered[0].length)
         lastNumber = number
       }
-      own = own.trim()
+      own = own
+        // "Dip of soy, vinegar and oil", "Ingredients are: …".
+        .replace(/^(?:a |the |with a )?(dip|dipping sauce|dressing|egg ?wash) of (?=\p{L}|\d)/iu, '$1: ')
+        .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')
+        .trim()
       if (!own) continue
       rows.push({ at, text: own, blankBefore, bullet, number, marked })
       indents.push(table.length === 1 ? raw.length - raw.trimStart().length : 0)

@@ -151,6 +151,7 @@ export const UNITS: readonly Unit[] = [
   { id: 'stick', kind: 'count', factor: 1, names: ['stick', 'sticks'] },
   { id: 'stalk', kind: 'count', factor: 1, names: ['stalk', 'stalks', 'rib', 'ribs'] },
   { id: 'can', kind: 'count', factor: 1, names: ['can', 'cans', 'tin', 'tins'] },
+  { id: 'tube', kind: 'count', factor: 1, names: ['tube', 'tubes'] },
   { id: 'jar', kind: 'count', factor: 1, names: ['jar', 'jars'] },
   { id: 'bottle', kind: 'count', factor: 1, names: ['bottle', 'bottles'] },
   {

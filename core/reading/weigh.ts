@@ -75,6 +75,7 @@ const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   egg: 25,
   sweetener: 5,
   flour: 10,
+  starch: 10,
   seed: 5,
   sauce: 15,
   liquid: 15,
