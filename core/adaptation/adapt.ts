@@ -8,6 +8,7 @@ import { RecipeProblem, type FieldProblem } from '../recipe/problem'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
 import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
+import { takeWritten } from '../substitution/takeWritten'
 import { substitute, allergensIn, swapUnweighed } from '../substitution/substitute'
 import type { Change } from '../substitution/applySwap'
 import { adviceOn, withAdvice } from '../method/advice'
@@ -148,13 +149,14 @@ export function adapt(
   const unknown = unweighedLiquid(recipe, reference)
   if (unknown) throw new RecipeProblem([unknown])
   const before = evaluate(recipe, reference)
-  if (!needsSearch(wishes)) return byCatalogue(recipe, before, wishes, dietIds, reference)
+  const { lineIds, refused } = wishes.locks
+  const written = takeWritten(recipe, diets, reference.foods, { locked: lineIds, refused })
+  if (!needsSearch(wishes)) return byCatalogue(written, before, wishes, dietIds, reference)
 
   const kept = keptDiets({ before, reference, wishes })
-  const { lineIds, refused } = wishes.locks
   const offered = reference.swaps.filter((swap) => !refused.includes(swap.id))
   const open = swapUnweighed(
-    recipe,
+    written.recipe,
     { diets, kept, had: allergensIn(recipe, reference.foods) },
     offered,
     reference.foods,
@@ -164,18 +166,19 @@ export function adapt(
     const made = finished(one.recipe, one.evaluation, before, dietIds, reference)
     return {
       recipe: made,
-      changes: [...open.changes, ...one.changes],
+      changes: [...written.changes, ...open.changes, ...one.changes],
       evaluation: evaluationWith(made, one.evaluation, reference),
       distance: one.distance,
       terms: one.terms,
     }
   }
   // Evaluated once: only where something unweighed was swapped is it another recipe that is searched from.
-  const found = open.changes.length
-    ? search(open.recipe, wishes, reference, options)
-    : search(recipe, wishes, reference, { ...options, before })
+  const found =
+    open.changes.length || written.changes.length
+      ? search(open.recipe, wishes, reference, options)
+      : search(recipe, wishes, reference, { ...options, before })
   if (!found.best) {
-    const swapped = byCatalogue(recipe, before, wishes, dietIds, reference)
+    const swapped = byCatalogue(written, before, wishes, dietIds, reference)
     return {
       ...swapped,
       conflict: found.conflict,
@@ -228,7 +231,7 @@ function finished(
 }
 
 function byCatalogue(
-  recipe: Recipe,
+  written: { recipe: Recipe; changes: Change[] },
   before: Evaluation,
   wishes: Wishes,
   dietIds: readonly string[],
@@ -238,9 +241,10 @@ function byCatalogue(
   const kept = keptDiets({ before, reference, wishes })
   const {
     recipe: swapped,
-    changes,
+    changes: others,
     unmet,
-  } = substitute(recipe, diets, reference.swaps, reference.foods, kept)
+  } = substitute(written.recipe, diets, reference.swaps, reference.foods, kept)
+  const changes = [...written.changes, ...others]
   const first = evaluate(swapped, reference, before)
   // What the cook was told before stays while nothing is changed: a packet to check changes no line.
   const made = changes.some((change) => change.kind !== 'check')

@@ -75,7 +75,15 @@ const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
   CRAFT_RANGE.top,
   CRAFT_RANGE.wrapper,
   CRAFT_RANGE.sheets,
+  CRAFT_RANGE.sweet,
 ])
+
+/** A shell may be made this much lighter, and the filling heavier by as much. Common practice, no source. */
+export const MIN_SHELL = 0.72
+/** The same where a cook goes further than most. */
+export const THINNEST_SHELL = 0.6
+/** A bought pastry where a cook goes further than most: below that nothing can be lined and covered with it. */
+const THINNEST_PASTRY = [THINNEST_SHELL, 1.1] as const
 
 const SEASONING_FOODS = new Set(
   'onion red-onion shallot spring-onion garlic ginger ginger-garlic-paste green-chilli celery chives lemon-juice lime-juice vinegar black-vinegar mustard tomato-puree tomato-paste'.split(
@@ -102,6 +110,9 @@ function thickens(food: Food, grams: number, { lines }: Part, foods: Foods): boo
   return liquid >= LIQUID_PER_STARCH * grams
 }
 
+/** Sugar that is this much of what finishes a piece is a glaze. Our own choice. */
+const GLAZE_SHARE = 0.3
+
 function craftRange(
   { part, line, food, grams }: AskedLine,
   { purposes, family, reference }: Question,
@@ -116,7 +127,9 @@ function craftRange(
       return CRAFT_RANGE.grease
     case 'finish':
       if (food.softeningFat) return family === 'stretched' ? CRAFT_RANGE.between : CRAFT_RANGE.top
-      if (keto && foodIs(food, 'sugar')) return CRAFT_RANGE.starchOut
+      // A glaze without its sugar is a puddle of milk; what is strewn on goes.
+      if (keto && foodIs(food, 'sugar'))
+        return (shareOf(part, line) ?? 0) > GLAZE_SHARE ? CRAFT_RANGE.sweet : CRAFT_RANGE.starchOut
       return foodIs(food, 'wash') ? CRAFT_RANGE.wash : CRAFT_RANGE.top
     case 'marinade':
       return CRAFT_RANGE.sauce
@@ -221,11 +234,6 @@ export interface Shared {
   lose: (kind: 'diet' | 'allergen', id: string, chosen: number) => void
 }
 
-/** A shell may be made this much lighter, and the filling heavier by as much. Common practice, no source. */
-export const MIN_SHELL = 0.72
-/** The same where a cook goes further than most. */
-export const THINNEST_SHELL = 0.6
-
 /** What a gram of starch or sugar that stays in a filling counts for beside a gram that is moved. Our own choice. */
 const STARCH_STAYS = 2.5
 
@@ -262,7 +270,9 @@ export function writeLine(
   // Where no figure is asked for, what keeps the diets keeps its amount; the dough alone is put right.
   const still = !targets.length && part.kind !== 'shell' && !question.without.has(CRAFT)
   const craft = foodIs(food, 'fixed') ? null : craftRange(one, question)
-  const byCraft = craft && (!question.without.has(CRAFT) || ALWAYS.has(craft)) ? craft : null
+  const further = question.without.has(CRAFT)
+  const byCraft =
+    craft && (!further || ALWAYS.has(craft)) ? craft : craft === CRAFT_RANGE.pastry ? THINNEST_PASTRY : null
   const formed = part.kind === 'shell' && formulaIdOf(line.cameFrom?.swapId) !== null
   const usual = formed || still ? RANGE.fixed! : (byCraft ?? rangeOf(part, food, lessSalt))
   // What does not change by itself follows the shell when that is made thinner.

@@ -1,6 +1,6 @@
 import { foodAgainstDiet } from '../diet/diets'
 import { limitOf } from '../diet/target'
-import { isFlour } from '../food/groups'
+import { foodIs, isFlour } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { scaldedOf } from '../food/scalded'
 import {
@@ -149,7 +149,10 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
     question
   const { weights, locks } = wishes
   const broken = breaks(food, question)
-  const canHelp = targets.length > 0 && grams >= MIN_LINE_SHARE * totalGrams && part.kind !== 'pan'
+  // A spoon of sugar is little by weight, and all of a strict limit of carbohydrate.
+  const counts = purposes.has('keto') && foodIs(food, 'sugar')
+  const canHelp =
+    targets.length > 0 && (counts || grams >= MIN_LINE_SHARE * totalGrams) && part.kind !== 'pan'
   // What a formula made is one dough: it changes as a whole.
   const formed = part.kind === 'shell' && formulaIdOf(line.cameFrom?.swapId) !== null
   if (locked.has(line.id) || (!broken && (!canHelp || formed))) return []

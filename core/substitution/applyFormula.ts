@@ -33,6 +33,8 @@ const USUAL: Readonly<Record<string, readonly string[]>> = {
   'yogurt:own': ['yogurt', 'soy-yogurt', 'oat-yogurt', 'coconut-yogurt'],
   'yogurt:strained': ['greek-yogurt', 'soy-yogurt'],
 }
+/** Salt of a dough that is made where one was bought, in % of its flours. Common practice, no source. */
+const SALT_PCT = 1.5
 const holdsGluten = (food: Food | undefined) => food?.allergens.includes('gluten') ?? false
 const isOwn: Readonly<Record<string, (food: Food) => boolean>> = {
   'flour:own': isFlour,
@@ -199,12 +201,12 @@ function reform(
     // A little fat that nothing stands for is left out; a flour is not.
     if (!food && share.low === 0) continue
     if (!food) return null
-    const wanted =
+    const pct =
       main && share.of.startsWith('fat')
         ? clamp((100 * own.reduce((sum, { grams }) => sum + grams, 0)) / flourGrams, share)
         : share.pct
-    if (wanted <= 0) continue
-    entries.push({ share, food, pct: wanted, from: main })
+    if (pct <= 0) continue
+    entries.push({ share, food, pct, from: main })
   }
   const replaces = (line: DoughLine) => entries.some(({ from }) => from === line)
   const kept = dough.filter(
@@ -288,6 +290,13 @@ function reform(
   const lines = used.map(({ food, pct, from }) => lineFor(food, pct * scale, from))
   const waterGrams = waterPct * scale
   if (water && waterGrams >= 0.5) lines.push(lineFor(water, waterGrams, waterLine))
+  // What was bought was salted; what is made in its place is not, unless it is.
+  const ready = flours.some(({ food }) => foodIs(food, 'bought-dough'))
+  const salt = ready ? foods.get('salt') : undefined
+  const salted = kept.some(({ food }) => food.group === 'salt')
+  const saltGrams =
+    (SALT_PCT / 100) * scale * used.reduce((sum, one) => sum + (isFlour(one.food) ? one.pct : 0), 0)
+  if (salt && !salted && fits(salt) && saltGrams >= 0.5) lines.push(lineFor(salt, saltGrams, null))
   const unweighed = part.lines.filter((line) => !dough.some((one) => one.line === line))
   return [...lines, ...kept.map(({ line }) => line), ...unweighed]
 }
