@@ -21,6 +21,11 @@ export function plainLine(raw: string): string {
       /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) (boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped)$/iu,
       '$2 $1, $3',
     )
+    // "Egg replacer for 1 egg": a powder, of which a spoon stands for each.
+    .replace(
+      /^egg replacer (?:for|equal to|equivalent to) (\d|one|two|three) eggs?$/i,
+      '$1 tbsp egg replacer',
+    )
     .replace(/\bslices? (?:of )?swiss\b(?! c)/gi, 'slices swiss cheese')
     // A mixture named after its number: none of it is counted.
     .replace(/^(?:7|seven)[- ]spices?\b/i, 'baharat')

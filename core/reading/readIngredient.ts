@@ -200,7 +200,7 @@ function asWeighed(read: ReadLine, foods: Foods): ReadLine {
 
 /** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */
 const CHOOSES =
-  /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bplant[- ]based\b|\bskin[- ]on\b|\bwith skin\b|\ball[- ]butter\b/i
+  /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bvegetarian\b|\bplant[- ]based\b|\bskin[- ]on\b|\bwith skin\b|\ball[- ]butter\b/i
 
 /** "Koo chai (garlic chives)", "firm, waxy potato": where the name says nothing, what stands behind it may. */
 function namedBehind(read: ReadLine, foods: Foods) {

@@ -366,7 +366,9 @@ function takeApart(raw: string): ReadLine {
   }
 
   const { name, alternative } = nameApart((head ?? '').trim(), prep)
-  if (container && !prep.some((word) => /can|tin/i.test(word))) prep.push('from a container')
+  // What is sold in bags and punnets is as fresh as it was.
+  const isLoose = /\b(?:bags?|punnets?|nets?)\b/i.test(raw)
+  if (container && !isLoose && !prep.some((word) => /can|tin/i.test(word))) prep.push('from a container')
 
   if (batch && !batch[1] && !batch[2]) prep.push('for each batch')
   if (batches > 1) measures = measures.map((measure) => times(measure, { low: batches, high: batches }))

@@ -90,7 +90,9 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   const read = readLine(raw)
   const prepares = (piece: string) =>
     // "½ tsp salt, for the cabbage": what it is for is nothing to buy.
-    /^(?:for (?:the |your )|(?:some |a little )?(?:more|extra) (?:for|to)\b)/i.test(piece) ||
+    /^(?:for (?:the |your )|no (?:added |extra )?|without |all[- ]butter$|(?:some |a little )?(?:more|extra) (?:for|to)\b)/i.test(
+      piece,
+    ) ||
     (PREPARATION.test(piece) &&
       matchFood(readLine(piece).name, foods)?.how !== 'exact' &&
       matchFood(piece.replace(/^(?:shredded|grated|crumbled|sliced|chopped|diced)\s+/i, ''), foods)?.how !==
