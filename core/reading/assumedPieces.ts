@@ -19,6 +19,10 @@ const USUAL_DOUGH_GRAMS: Readonly<Record<Shape, { wet: number; dry: number }>> =
   'lidded-pie': { wet: 60, dry: 60 },
 }
 
+/** Pieces that are a meal each, by their name. Common practice, no source. */
+const LARGE = /\bpast(?:y|ies)\b(?! (?:sheet|dough|case))|\bcalzones?\b/i
+const LARGE_DOUGH_GRAMS = 110
+
 /** Rounds are rolled out of trimmings as well, and the last of these stay over. Common practice, no source. */
 const CUT_SHARE = 0.97
 
@@ -32,6 +36,7 @@ export function assumedDough(
   shape: Shape | null,
   way: CookingWay,
   facts: readonly FoundFact[],
+  title = '',
 ): { grams: number; says: string } {
   const row = SHAPE_TABLE[shape ?? 'half-moon']
   const of = (kind: FoundFact['kind']) => facts.find((fact) => fact.kind === kind)
@@ -49,6 +54,8 @@ export function assumedDough(
         says: `${Math.round(grams)} g each, a round of ${Number(centimetres.toFixed(1))} cm rolled to ${Number(millimetres.toFixed(1))} mm`,
       }
   }
+  if (LARGE.test(title) && !/\b(?:mini|small|cocktail|bite)/i.test(title))
+    return { grams: LARGE_DOUGH_GRAMS, says: `${LARGE_DOUGH_GRAMS} g each, as is usual` }
   const wet = way === 'boil' || way === 'steam' || way === 'brown-and-steam'
   const grams = USUAL_DOUGH_GRAMS[shape ?? 'bun'][wet ? 'wet' : 'dry']
   return { grams, says: `${grams} g each, as is usual` }

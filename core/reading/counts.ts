@@ -203,6 +203,10 @@ export function countPieces(
   for (const { food, read, line } of shell) {
     const inEach = /\(\D{0,12}(\d{1,2})\D{0,12} (?:each|per (?:tube|can|pack(?:et)?|box))\)/i.exec(line.raw)
     const packs = read.measures[0]?.[0]?.low
+    // "1 pack croissant dough - 6 triangles".
+    const cutAs = /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|rounds|dis[ck]s|squares|portions)\b/i.exec(line.raw)
+    if (cutAs && foodIs(food, 'bought-dough'))
+      found.push({ pieces: clamp(Number(cutAs[1])), weight: 30, says: line.raw })
     if (inEach && packs && foodIs(food, 'bought-dough'))
       found.push({ pieces: clamp(Number(inEach[1]) * packs), weight: 30, says: line.raw })
   }
@@ -247,7 +251,7 @@ export function countPieces(
     if (!onePie)
       notes.push({ code: 'pieces-assumed', level: 'note', text: 'One pie: its number is not stated' })
   } else {
-    const assumed = assumedDough(shape, way, facts)
+    const assumed = assumedDough(shape, way, facts, outline.title)
     pieces = clamp(doughGrams / assumed.grams)
     notes.push({
       code: 'pieces-assumed',

@@ -114,7 +114,7 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
           .slice(match.index, match.index + match[0].length + 16)
           .replace(/\s*\([^)]*\)?.*$/, '')
         if (
-          /\b(?:cm|mm|inch|inches|min|minutes|g|ml|sides?|hours?|°|times|layers|thick)\b/i.test(
+          /\b(?:cm|mm|inch|inches|min|minutes|g|ml|sides?|hours?|°|times|goes|turns|batches|layers|thick)\b/i.test(
             after.slice(match[0].length - 1),
           ) &&
           !/\b(?:circles|rounds|dis[ck]s|balls)\b/i.test(match[0]) &&

@@ -76,7 +76,10 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   const bare = text.replace(COLON_END, '').trim()
   // "Pork filling (24)": a bare number in brackets counts where a filling is named.
   const makes =
-    MAKES_TAIL.exec(bare) ?? (/filling|stuffing/i.test(bare) ? /\s*\((\d{1,3})\)\s*$/.exec(bare) : null)
+    MAKES_TAIL.exec(bare) ??
+    (/filling|stuffing/i.test(bare)
+      ? /\s*\((\d{1,3})(?: (?:big|large|small|mini))?(?: (?:ones|uns))?\)\s*$/.exec(bare)
+      : null)
   const yields = makes ? countIn(makes[0]) : null
   const name = (yields !== null ? bare.slice(0, makes!.index) : bare).replace(/[\s:–—-]+$/, '').trim()
   if (!name || !/\p{L}{2}/u.test(name)) return null

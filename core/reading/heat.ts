@@ -3,7 +3,7 @@ import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { eventsIn, type HeatEvent } from './heatEvents'
 import { isAside, type Clause } from './method'
 import { heatIn, temperatureIn } from './temperature'
-import { middleMinutes, timesIn } from './time'
+import { isHeatLine, middleMinutes, timesIn } from './time'
 
 /** How the pieces are cooked, as far as the text says. */
 export interface CookingRead {
@@ -52,6 +52,8 @@ export function readCooking(context: HeatContext): CookingRead {
   let preheatFan = false
   let oilC: number | null = null
   const anyClosed = clauses.some((clause) => clause.closed)
+  /** The sentence that last spoke of heat for the pieces. */
+  let lastHeated: string | null = null
   for (const clause of clauses) {
     if (PREHEATS.test(clause.text) && !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))) {
       const temperature = temperatureIn(clause.text)
@@ -94,10 +96,17 @@ export function readCooking(context: HeatContext): CookingRead {
     }
     const { about } = clause
     const kind = about === null || about === 'pieces' ? about : about.kind
-    if (kind === 'pieces' || (!anyClosed && (kind === null || kind === 'pan' || kind === 'finish')))
+    // "Griddle 5 min a side, then oven 180 °C 10 min": the sentence goes on with what it began with.
+    const goesOn =
+      kind === null &&
+      clause.sentence === lastHeated &&
+      isHeatLine(clause.text.replace(/^\W*(?:in (?:the )?)?oven\W*/i, ''))
+    const had = events.length
+    if (kind === 'pieces' || goesOn || (!anyClosed && (kind === null || kind === 'pan' || kind === 'finish')))
       events.push(...eventsIn(clause))
     // A method in one breath: "knead, rest 1h ... boil till they float".
     else if (!anyClosed && kind === 'shell') events.push(...eventsIn(clause))
+    if (events.length > had) lastHeated = clause.sentence
   }
   if (!events.length) {
     // Nothing speaks of closed pieces: the last clause that cooks anything does.

@@ -20,7 +20,7 @@ const HEATS_FAT =
   /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i
 const COOK = /\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu
 const DRY =
-  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b/i
+  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b/i
 const OFF =
   /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|off the heat|from the heat|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
 const ALL =
@@ -151,6 +151,9 @@ const CALLED = [
   ['meat', 'flesh'],
   ['egg', 'egg'],
   ['eggs', 'egg'],
+  ['veg', 'vegetable'],
+  ['veggy', 'vegetable'],
+  ['vegetable', 'vegetable'],
 ] as const
 
 /** Follows the clauses that speak of a part through its pot. */

@@ -225,6 +225,10 @@ const COOKED_HERE = /^(?:cooked|boiled|mashed|simmered|soaked and cooked)\b/i
 const SAID_DRY = /^(?:weighed )?(?:dry|dried|uncooked)(?: (?:wt|weight))?$/i
 const WEIGHED_DRY = /\b(?:dried|dry|uncooked)\b/i
 
+/** Words that say which kind of a food it is, and nothing of what is done with it. */
+const OF_KIND =
+  /^(?:strong|strong white|plain|self[- ]rais(?:ing|ed)|bread|wholemeal|wholegrain|whole ?wheat|white|brown|caster|icing|demerara|double|single|whipping|natural|greek|smoked|unsalted|black|red|green)$/i
+
 const hasAllergen = (food: Food, one: Food['allergens'][number]) =>
   food.allergens.includes(one) || food.possibleAllergens.includes(one)
 const hasOrigin = (food: Food, one: Food['origins'][number]) =>
@@ -257,6 +261,11 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
   // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
   const canned = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
   if (canned?.how === 'exact') return canned
+  // "450 g flour (strong)": what kind of it stands behind.
+  for (const word of read.prep) {
+    const kind = OF_KIND.test(word) ? matchFood(`${word} ${read.name}`, foods) : null
+    if (kind?.how === 'exact' && kind.food.group === plain?.food.group) return kind
+  }
   // "whole wheat flour (atta)": the bracket names the same kind of food more closely.
   for (const word of read.prep) {
     const closer = plain && /^\p{L}+(?: \p{L}+)?$/u.test(word) ? matchFood(word, foods) : null

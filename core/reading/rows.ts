@@ -40,7 +40,7 @@ const WAS_COOKED =
   /^(?:boiled|baked|fried|steamed|simmered|griddled)\s[^,]{0,40}?\d[\d\s/–-]*(?:\+ )?(?:m\b|min|h\b|hours?|hrs?|sec|°|c\b|f\b|deg)/i
 /** "Kneading: everything together till soft": the label says that it is work. */
 const WORK_LABEL =
-  /^(?:kneading|mixing|rolling(?: out)?|shaping|forming|folding|assembling|assembly|frying|steaming|boiling|griddling|resting|proving|proofing)\s*:\s*\p{L}/iu
+  /^(?:dough|pizza dough|knead(?:ing)?) (?:cycle|programme|program|setting)\W*$|^(?:kneading|mixing|rolling(?: out)?|shaping|forming|folding|assembling|assembly|frying|steaming|boiling|griddling|resting|proving|proofing)\s*:\s*\p{L}/iu
 /** "Each sheet in 2": what is done with every one of them. */
 const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
 
