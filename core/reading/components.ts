@@ -19,6 +19,8 @@ const STARTERS = /\b(?:starter|sponge|tangzhong|roux|poolish|levain|preferment|p
 /** Whether a line means the component of that name: "the gravy", "200 g seitan, diced", "masala from above". */
 function refersTo(item: ReadIngredient, name: string): boolean {
   const own = coreName(item.read.name)
+  // "50 g butter" is butter, though another part is egg butter.
+  if (item.food && item.read.measures.length && own !== name && !own.endsWith(` ${name}`)) return false
   return own !== '' && (own === name || own.endsWith(` ${name}`) || name.endsWith(` ${own}`))
 }
 

@@ -321,7 +321,7 @@ export function timesPieces(drafts: readonly Draft[], pieces: number, notes: Rec
 /** "1 tsp ghee per paratha", "a small knob of butter each"; not "2 onions, 100 g each", nor "½ tsp each salt and pepper". */
 const IN_ALL = /\b(?:in all|in total|altogether|for all)\b/i
 const LINE_PER_PIECE = new RegExp(
-  String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
+  String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|\((?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per \p{L}+)\)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
   'iu',
 )
 const PER_PIECE = new RegExp(

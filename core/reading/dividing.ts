@@ -95,7 +95,7 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
       about !== null &&
       about !== 'pieces' &&
       about.kind !== 'shell' &&
-      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|squares|rectangles|ovals)\b/i.test(
+      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals)\b/i.test(
         text,
       ) &&
       !/^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)

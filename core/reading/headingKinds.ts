@@ -73,7 +73,15 @@ function findKind(name: string): HeadingKind | null {
     .replace(/[:.\-–—]+\s*$/, '')
     .replace(LEAD, (lead) => (/^for/.test(lead) ? 'for the ' : ''))
     .replace(/\bingredients?(?: for)?(?: the)?\b/, (word, at: number) =>
-      at === 0 && /^ingredients?$/.test(name.trim().toLowerCase()) ? word : '',
+      at === 0 &&
+      /^ingredients?$/.test(
+        name
+          .replace(/\([^)]*\)|\[[^\]]*\]/g, '')
+          .trim()
+          .toLowerCase(),
+      )
+        ? word
+        : '',
     )
     .replace(/\s+/g, ' ')
     .trim()

@@ -47,7 +47,9 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
   } else if (heading.kind === 'ingredients') {
     state.mode = 'lines'
     state.section = null
-    if (heading.pieces) state.count(row, `makes ${heading.pieces}`)
+    // "Ingredients (10 buns)" counts as "for 10 buns" does.
+    const pieces = heading.pieces ?? readYields(heading.name)?.pieces
+    if (pieces) state.count(row, `makes ${pieces}`)
     if (heading.rest) readText(state, row, heading.rest)
   } else {
     state.mode = 'lines'

@@ -43,7 +43,7 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
-  const spoken = (SPOKEN_TITLE.exec(opening) ?? THESE_ARE.exec(opening))?.[1]
+  const spoken = (HOW_I_MAKE.exec(opening) ?? SPOKEN_TITLE.exec(opening) ?? THESE_ARE.exec(opening))?.[1]
   if (!out.title && spoken) out.title = spoken.charAt(0).toUpperCase() + spoken.slice(1)
   if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(first) && !isStep(first, foods))
     out.title = first
@@ -69,6 +69,9 @@ export function withoutTalk(title: string): string {
 /** "So for the empanadas i do three cups of flour …": what is made, said in passing. */
 const SPOKEN_TITLE =
   /^(?:(?:so|okay|ok|right|well|and|now|um|hi|this is how i make|how i make|when i make),?\s+)*(?:for|to make|making) (?:the |my |these |our |some )?(?!dough\b|filling\b|pastry\b|(?:\p{L}+ )?(?:dough|filling|pastry)\b)(\p{L}+(?: \p{L}+){0,3}?)\s+(?:i|you|we)\b/iu
+/** "Okay guys so this is how I make my chicken empanadas." */
+const HOW_I_MAKE =
+  /\bthis is how (?:i|we) (?:make|do|cook) (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,5}?)(?=[,.:;!]|\s+(?:i|you|we|with)\b)/iu
 /** "Okay so these are my vegan pierogi, you need …". */
 const THESE_ARE =
   /^(?:(?:so|okay|ok|right|well|and|now|um|hi),?\s+)*(?:these are|this is|here (?:is|are)|here's) (?!how\b)(?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,4}?)(?=[,.:;]|\s+(?:and|you|i|we)\b)/iu

@@ -21,6 +21,11 @@ export function plainLine(raw: string): string {
       /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) (boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped)$/iu,
       '$2 $1, $3',
     )
+    // "(2 tbsp melted with a clove of garlic)": the amount that leads is its own.
+    .replace(
+      /\((\d[\d./ ]*\s*(?:tbsp|tsp|tablespoons?|teaspoons?|g|ml|cups?)) ((?:melted|softened|mixed|beaten|whisked|warmed|infused) with) an? (\p{L}[^()\d]*)\)/iu,
+      '($1), $2 $3',
+    )
     // "Egg replacer for 1 egg": a powder, of which a spoon stands for each.
     .replace(
       /^egg replacer (?:for|equal to|equivalent to) (\d|one|two|three) eggs?$/i,

@@ -44,7 +44,16 @@ const WORK_LABEL =
 /** "Each sheet in 2": what is done with every one of them. */
 const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
 
+/** "Oil – for shallow frying (about 1 tsp each)" is bought, whatever is done with it. */
+const FAT_FOR_PAN =
+  /^\W*(?:\p{L}+ ){0,2}(?:oil|ghee|butter|lard)\s*(?:[-–—:]\s*)?(?:for|to) (?:the )?(?:deep|shallow|pan)?[- ]?(?:fr|cook|griddl|roast)/iu
+/** "Couple tablespoons of filling, fold, fork". */
+const SPOONS_OF_FILLING =
+  /^\W*(?:a )?(?:couple|few) (?:of )?(?:tablespoons?|teaspoons?|spoons?|spoonfuls?|tbsps?|tsps?) (?:of )?(?:the )?(?:filling|stuffing)\b/i
+
 function tellsToDo(text: string, foods: Foods): boolean {
+  if (FAT_FOR_PAN.test(text)) return false
+  if (SPOONS_OF_FILLING.test(text)) return true
   if (
     /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
       text,

@@ -13,7 +13,7 @@ export interface Yields {
   rest: string
 }
 
-const ABOUT = String.raw`(?:about |maybe |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
+const ABOUT = String.raw`(?:about |maybe |like |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
@@ -21,7 +21,7 @@ export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pie
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?:^|i )got|(?:i|we) (?:usually |always |normally )?get|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?:^|i )got|(?:i|we) (?:usually |always |normally )?get|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
   'iu',
 )
 const serves = new RegExp(

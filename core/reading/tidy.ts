@@ -16,7 +16,7 @@ export interface Row {
 
 /** "A teaspoon and a half of yeast" is one and a half teaspoons. */
 const AND_A_HALF =
-  /\b(an?|one|two|three|four|\d) (cups?|teaspoons?|tablespoons?|tsp|tbsp|kilos?|litres?|liters?|pints?|ounces?|pounds?|handfuls?) and an? (half|quarter)\b/gi
+  /\b(an?|one|two|three|four|\d) (cups?|teaspoons?|tablespoons?|tsp|tbsp|kilos?|litres?|liters?|pints?|ounces?|pounds?|handfuls?|sticks?) and an? (half|quarter)\b/gi
 
 /** A longer row is never searched for amounts as a whole: it is taken apart into sentences first. */
 export const MAX_ROW_CHARACTERS = 500
@@ -202,6 +202,11 @@ export function tidy(text: string): Row[] {
       own = own
         // "Dip of soy, vinegar and oil", "Ingredients are: …".
         .replace(/^(?:a |the |with a )?(dip|dipping sauce|dressing|egg ?wash) of (?=\p{L}|\d)/iu, '$1: ')
+        // "Filling wise, two cups of …".
+        .replace(
+          /(?<=^|[.!?]\s)(?:the )?(dough|pastry|filling|sauce|topping)[- ]wise,?\s+(?=\p{L}|\d)/giu,
+          '$1: ',
+        )
         .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')
         .trim()
       if (!own) continue

@@ -89,8 +89,16 @@ const HEAT_LINE = new RegExp(
 const TIME_LINE =
   /^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:mins?|minutes|hours?|hrs?|h)\b(?!\s+(?:steak|rice|noodles))/i
 
+/** "Four hundred degrees, twenty minutes". */
+const SPOKEN_HEAT = /\bhundred\b[^.]{0,20}\bdegrees\b/i
+
 /** "180 / 25 mins", "200C 15 min", "air fryer 180, 12 mins": heat and time without a verb. */
-export const isHeatLine = (text: string): boolean => HEAT_LINE.test(text.replace(ISH, '$1'))
+export const isHeatLine = (text: string): boolean =>
+  HEAT_LINE.test(
+    (SPOKEN_HEAT.test(text) ? withDigits(text) : text)
+      .replace(/(\d) to (?=\d{1,3} ?m)/gi, '$1-')
+      .replace(ISH, '$1'),
+  )
 
 /** A line that is nothing but heat or time. */
 export const isHeatOrTime = (text: string): boolean =>
