@@ -46,6 +46,8 @@ export const CRAFT_RANGE = {
   doughFat: [0.5, 1.25],
   doughSweet: [0.4, 1.2],
   doughRest: [0.6, 1.2],
+  // Melted cheese, nut flour and egg hold each other: with half of one it is no dough.
+  cheeseDough: [0.75, 1.25],
   // Brushed on thinly with a soft brush, sheets still come apart.
   between: [0.75, 1.2],
   top: [0.35, 1.1],
@@ -76,6 +78,7 @@ const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
   CRAFT_RANGE.wrapper,
   CRAFT_RANGE.sheets,
   CRAFT_RANGE.sweet,
+  CRAFT_RANGE.cheeseDough,
 ])
 
 /** A shell may be made this much lighter, and the filling heavier by as much. Common practice, no source. */
@@ -113,6 +116,21 @@ function thickens(food: Food, grams: number, { lines }: Part, foods: Foods): boo
 /** Sugar that is this much of what finishes a piece is a glaze. Our own choice. */
 const GLAZE_SHARE = 0.3
 
+/** Cheese of at least this much of the weight of its flours makes a dough one of cheese. Our own choice. */
+const CHEESE_DOUGH_SHARE = 0.8
+
+/** A dough that melted cheese holds together. */
+function isCheeseDough({ lines }: Part, foods: Foods): boolean {
+  let cheese = 0
+  let flour = 0
+  for (const line of lines) {
+    const food = foodOf(line, foods)
+    if (food?.group === 'melting-cheese') cheese += line.grams ?? 0
+    else if (food && foodIs(food, 'flour')) flour += line.grams ?? 0
+  }
+  return cheese > 0 && cheese >= CHEESE_DOUGH_SHARE * flour
+}
+
 function craftRange(
   { part, line, food, grams }: AskedLine,
   { purposes, family, reference }: Question,
@@ -134,6 +152,7 @@ function craftRange(
     case 'marinade':
       return CRAFT_RANGE.sauce
     case 'shell':
+      if (food.id !== 'water' && isCheeseDough(part, reference.foods)) return CRAFT_RANGE.cheeseDough
       if (food.id === 'water' || foodIs(food, 'flour')) return null
       if (foodIs(food, 'bought-dough'))
         return food.group === 'wrapper'
@@ -355,8 +374,11 @@ export function writeLine(
     const terms = itself.filter(([, counted]) => counted > 0).map((one): [number, number] => [...one])
     builder.constrain(`itself ${line.id}`, [[keep, 1], ...terms], { min: least * grams })
   }
-  // Nobody buys two minces: a leaner one of the same kind takes the whole line.
-  const twin = (own: Option) => own.parts.length === 1 && own.parts[0]!.food.kind === food.kind
+  // Nobody buys two minces: a leaner one takes the whole line, of whatever animal.
+  const twin = (own: Option) =>
+    own.parts.length === 1 &&
+    (own.parts[0]!.food.kind === food.kind ||
+      (food.group === 'minced-meat' && own.parts[0]!.food.group === 'minced-meat'))
   for (const own of options)
     if (twin(own))
       builder.constrain(
