@@ -41,7 +41,7 @@ const BALL_GRAMS =
   /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
 
 /** "Net carbs about 5 g each" is a figure of the piece, not its weight. */
-const FIGURE_BEFORE = /\b(?:carb\w*|protein|fat|fib(?:re|er)|sugars?|salt|sodium)\b[^.;,\d]{0,12}$/i
+const FIGURE_BEFORE = /\b(?:carb\w*|nc|net|protein|fat|fib(?:re|er)|sugars?|salt|sodium)\b[^.;,\d]{0,12}$/i
 
 /** How many a line counts, without a unit: "10 wrappers", "1 packet of discs (10)". */
 const countOf = (read: ReadLine): number | null =>

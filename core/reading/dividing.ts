@@ -39,7 +39,7 @@ const SO_MANY = new RegExp(
 )
 /** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */
 const IN_BRACKETS =
-  /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes )?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+of them)?\s*\)/i
+  /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+of them)?\s*\)/i
 /** "Pipe 24 teaspoons of filling", "dot 30 blobs over the sheet": each is a piece's. */
 const MOUNDS =
   /\b(?:pipe|place|put|dot|drop|dollop|spoon)\b[^.;\d]{0,20}(\d{2,3}) (?:(?:heaped|small|little|level|even) )*(?:tea)?(?:spoons?|tsps?|spoonfuls?|dollops|mounds|blobs|heaps|dots)\b(?! (?:of )?(?:water|oil|salt))/i

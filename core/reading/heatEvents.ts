@@ -32,7 +32,10 @@ const SEEN: readonly [Seen, RegExp][] = [
     'griddle',
     /\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: frying)?[- ]pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone)\b/i,
   ],
-  ['steam', /\bsteam(?:er|ed|ing)?\b/i],
+  [
+    'steam',
+    /\bsteam(?:er|ed|ing)?\b|\bput in (?:the )?(?:dumplings|buns|pieces|noodles)\b[^.]{0,20}\blid on\b/i,
+  ],
   [
     'boil',
     /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:when|once) they(?:'ve)? (?:float|rise|come|surface)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,

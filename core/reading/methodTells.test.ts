@@ -222,3 +222,74 @@ describe('how much dough a piece has where nobody counts', () => {
     expect(assumedDough('disc', 'griddle', [fact('cutter-cm', 20)]).says).toContain('usual')
   })
 })
+
+describe('kitchens that mean another thing by the same word', () => {
+  const stew = (more: string) => `Lamb pies
+Makes 6
+Pastry
+500 g pie crust
+Filling
+400 g ground lamb
+1 pint lamb stock
+${more}
+Simmer the filling 30 min. Fill, put the lids on. Bake 30 min.`
+  // Weights and Measures Act 1985, Schedule 1: 0.568 261 25 dm³; NIST Handbook 44: 473.176 ml.
+  it.each([
+    ['1 tbsp tomato puree', 568.26],
+    ['1 tbsp ketchup', 473.18],
+  ])('a pint beside %s is %d ml', (more, ml) => {
+    const stock = lineOf(stew(more), 'beef-stock')!
+    // Stock weighs a gram a millilitre.
+    expect(stock.grams).toBeCloseTo(ml, 0)
+    expect(stock.raw).toBe('1 pint lamb stock')
+  })
+  it('a spray is no pan of oil', () => {
+    const text = (says: string) => `Flat breads
+Makes 4
+Dough
+200 g self-raising flour
+200 g yogurt
+Filling
+100 g feta
+Fill, fold and press the edges. ${says} Cook on medium 4 min per side.`
+    const fat = (says: string) => read(text(says)).parts.find(({ kind }) => kind === 'pan')!.lines[0]!.grams!
+    expect(fat('Spray the pan with oil.')).toBeLessThan(4)
+    expect(fat('Heat a skillet.')).toBeGreaterThan(10)
+  })
+  it('lines of a dough that look like figures of a serving are its lines', () => {
+    const own = read(
+      'Milk buns\nDough\n250 g bread flour\nSugar 30g\nSalt 4g\nFat 20g butter\n140 g milk\n\nBake 12 min.',
+    )
+    expect(own.parts[0]!.lines.map(({ foodId }) => foodId)).toEqual(
+      expect.arrayContaining(['strong-flour', 'sugar', 'salt', 'milk']),
+    )
+  })
+})
+
+describe('how many there are', () => {
+  const count = (dough: string, steps: string, title = 'Turnovers') =>
+    read(`${title}\n\nDough\n${dough}\n\nFilling\n300 g leeks\n\n${steps}`)
+  it.each([
+    ['300 g plain flour\n2 eggs', 'Roll out. Pipe 24 teaspoons of filling, cover, cut. Boil 3 min.', 24],
+    ['2 tubes crescent roll dough (8 each)', 'Roll up. Bake 13 min.', 16],
+    ['350 g croissant dough - 6 triangles', 'Roll up. Bake 15 min.', 6],
+    [
+      '400 g puff pastry',
+      "Cut 7 cm discs (you'll need 60). Fill half, top with the other 30. Bake 15 min.",
+      30,
+    ],
+  ])('%s / %s', (dough, steps, pieces) => {
+    expect(count(dough, steps).pieces).toBe(pieces)
+  })
+  it('one large one, by its title', () => {
+    expect(
+      count('500 g bread flour\n250 g water', 'Fill, fold and seal. Bake 40 min.', 'Tuna pie (one big)')
+        .pieces,
+    ).toBe(1)
+  })
+  it('asks after sheets that would be more than a hand holds', () => {
+    const line = count('4 sheets puff pastry', 'Cut each sheet in 2, fill, fold and press. Bake 20 min.')
+      .parts[0]!.lines[0]!
+    expect(line.notes).toContainEqual(expect.objectContaining({ code: 'sheet-size', level: 'check' }))
+  })
+})

@@ -3,7 +3,15 @@ import { matchFood } from './match'
 import type { OutlineState } from './outlineState'
 import { isAboutKeeping, saysNothing, timeOfWhole } from './page'
 import { readLine } from './readLine'
-import { doneBehind, inlineList, isStep, matchedIngredient, spokenPart, wordsOf } from './rows'
+import {
+  doneBehind,
+  inlineList,
+  isStep,
+  matchedIngredient,
+  spokenPart,
+  wordsOf,
+  STARTS_WITH_AMOUNT,
+} from './rows'
 import { readYields } from './servings'
 import type { Row } from './tidy'
 import { isHeatOrTime } from './time'
@@ -119,7 +127,12 @@ function readText(state: OutlineState, row: Row, text: string): void {
   }
   // "6 x 22cm circles" is cut and not bought.
   if (CUT_SO_MANY.test(text)) return state.step(row, text)
-  if (saysNothing(text).nutrition === 'line' && !matchedIngredient(text, foods))
+  // "Sugar 30g" among the lines of a dough goes into the bowl.
+  const among =
+    state.mode === 'lines' &&
+    state.section?.items.length &&
+    matchFood(readLine(text).name, foods)?.how === 'exact'
+  if (saysNothing(text).nutrition === 'line' && !among && !matchedIngredient(text, foods))
     return state.is(row, 'left-out')
   // "I take 3 glasses of flour, half a glass of oil": told, and a list all the same.
   if (bare !== text && state.mode !== 'method' && /^(?:i|we|you)\b/i.test(text) && inlineList(bare, foods))
@@ -156,7 +169,8 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
     return state.is(row, 'left-out')
   }
   // "I use my usual pizza dough (500g tipo 00, 325g water, 24h in the fridge)".
-  const bracketed = state.mode === 'method' ? null : NAMED_LIST.exec(sentence)
+  const bracketed =
+    state.mode === 'method' ? null : STARTS_WITH_AMOUNT.test(sentence) ? null : NAMED_LIST.exec(sentence)
   if (bracketed && inlineList(bracketed[2]!, foods)) {
     const list = bracketed[2]!.split(/,\s+/)
     state.count(row, sentence)

@@ -26,6 +26,7 @@ export function plainLine(raw: string): string {
       /\((\d[\d./ ]*\s*(?:tbsp|tsp|tablespoons?|teaspoons?|g|ml|cups?)) ((?:melted|softened|mixed|beaten|whisked|warmed|infused) with) an? (\p{L}[^()\d]*)\)/iu,
       '($1), $2 $3',
     )
+    .replace(/^(\d{1,2}) sugar (?:cubes?|lumps?)$/i, '$1 cubes sugar')
     // "Egg replacer for 1 egg": a powder, of which a spoon stands for each.
     .replace(
       /^egg replacer (?:for|equal to|equivalent to) (\d|one|two|three) eggs?$/i,

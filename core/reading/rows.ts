@@ -46,7 +46,7 @@ const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|squar
 
 /** "Oil – for shallow frying (about 1 tsp each)" is bought, whatever is done with it. */
 const FAT_FOR_PAN =
-  /^\W*(?:\p{L}+ ){0,2}(?:oil|ghee|butter|lard)\s*(?:[-–—:]\s*)?(?:for|to) (?:the )?(?:deep|shallow|pan)?[- ]?(?:fr|cook|griddl|roast)/iu
+  /^\W*(?:\p{L}+ ){0,2}(?:oil|ghee|butter|lard)\s*(?:[-–—:,]\s*)?(?:for|to) (?:the )?(?:deep|shallow|pan)?[- ]?(?:fr|cook|griddl|roast)/iu
 /** "Couple tablespoons of filling, fold, fork". */
 const SPOONS_OF_FILLING =
   /^\W*(?:a )?(?:couple|few) (?:of )?(?:tablespoons?|teaspoons?|spoons?|spoonfuls?|tbsps?|tsps?) (?:of )?(?:the )?(?:filling|stuffing)\b/i

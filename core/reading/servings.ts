@@ -61,7 +61,7 @@ const ofPieces = new RegExp(
 /** "Ravioli for 4": at the end of a title they are eaters. */
 const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?\)?$/i
 /** "One big pie". */
-const ONE_LARGE = /\b(?:one|1) (?:big|large|whole|huge|giant)\s+\p{L}+/iu
+const ONE_LARGE = /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+\p{L}+|\s*\)?\W*$)/iu
 /** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
 const aboutSo =
   /(?:^|[.!?,]\s+)(?:(?:so )?(?:about|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$/i

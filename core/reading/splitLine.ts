@@ -195,6 +195,11 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     matches.every(
       (match) => !match || !/^(?:liquid|salt|spice|herb|leavening|seasoning)$/.test(match.food.group),
     ) || new Set(matches.map((match) => match?.food.group)).size === 1
+  // "1 egg to brush + sesame seeds": nor are seeds counted as eggs are.
+  const strewn =
+    matches.slice(1).some((match) => match?.food.group === 'seed') && matches[0]?.food.group !== 'seed'
+  if (strewn && FOR_TOP.test(names[0] ?? ''))
+    return names.map((text, at) => ({ text: at === 0 ? text : `${text}, to finish`, told: '' }))
   if (alike && amounts[0] && !anyAmountLater && /\s(?:and|&|\+)\s/.test(read.name))
     return shareOut(raw, names)
   // "Green chilli + ginger + garlic crushed 2 tbsp": the amount behind the last is for all.
@@ -418,6 +423,19 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
     }
     return [{ text: left, told: '' }, ...splitLine(right, foods)]
   }
+  // "Salt pepper dill": seasonings without a comma.
+  const words = raw.trim().split(/\s+/)
+  if (
+    words.length >= 2 &&
+    words.length <= 4 &&
+    words.every((word) => /^\p{L}{3,}$/u.test(word)) &&
+    matchFood(raw, foods)?.how !== 'exact' &&
+    words.every((word) => {
+      const match = matchFood(word, foods)
+      return match?.how === 'exact' && /^(?:salt|spice|herb|seasoning)$/.test(match.food.group)
+    })
+  )
+    return both(words)
   // "1 tbsp oil salt water to make a medium dough": what nobody measures follows bare.
   const bare = BARE_TAIL.exec(raw)
   if (!bare || !readLine(bare[1]!).measures.length || matchFood(readLine(raw).name, foods)?.how === 'exact')
@@ -425,6 +443,9 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
   const names = bare[2]!.split(/\s+/)
   return both([bare[1]!, ...names.slice(0, -1), `${names.at(-1)!}${bare[3] ?? ' as required'}`])
 }
+
+/** "… to brush + sesame seeds". */
+const FOR_TOP = /\b(?:to|for) (?:brush|glaz|finish|the top|wash)/i
 
 const BARE_TAIL =
   /^(.*\b(?:oil|butter|ghee|flour|atta|maida|yeast|sugar))\s+((?:salt|pepper|water)(?:\s+(?:salt|pepper|water))*)(\s+(?:to|as|for|enough)\b.*)?$/i

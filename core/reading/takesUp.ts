@@ -29,7 +29,11 @@ export function takeUpWater(draft: Draft, clauses: readonly Clause[], foods: Foo
   if (draft.kind === 'shell' || draft.kind === 'pan') return
   const dry = draft.lines.filter(
     ({ food, line }) =>
-      food?.state === 'dry' && TAKES_UP.has(food.group) && line.grams && line.waterChangeGrams === 0,
+      food &&
+      ((food.state === 'dry' && TAKES_UP.has(food.group)) ||
+        (food.state === 'dried' && food.unitGrams.soaked)) &&
+      line.grams &&
+      line.waterChangeGrams === 0,
   )
   if (!dry.length) return
   const { cookedBy, byLine } = readPrecooking(draft, clauses)
@@ -49,7 +53,11 @@ export function takeUpWater(draft: Draft, clauses: readonly Clause[], foods: Foo
       return words.some((word) => word.length > 2 && plain.includes(word))
     })
     const factor =
-      way !== null && WET_WAYS.has(way) ? boiledPerGram(food, foods) : soaked ? food.unitGrams.soaked : null
+      food.state === 'dry' && way !== null && WET_WAYS.has(way)
+        ? boiledPerGram(food, foods)
+        : soaked
+          ? food.unitGrams.soaked
+          : null
     if (!factor) continue
     const wanted = line.grams! * (factor - 1)
     const own = Math.min(wanted, listed)
