@@ -75,7 +75,14 @@ const BARE_PINT = /(?<!\b(?:imperial|us|american)\s)\b(?:pints?|pts?)\b/i
 /** "½ pint" beside gas marks and caster sugar. */
 function asImperial(text: string, foods: Foods): ReadIngredient[] {
   const items = readIngredients(text.replace(BARE_PINT, 'imperial pint'), foods)
-  for (const { line } of items) line.raw = limit(text.trim(), 500)
+  for (const { line } of items) {
+    line.raw = limit(text.trim(), 500)
+    line.notes.push({
+      code: 'imperial',
+      level: 'note',
+      text: 'A pint of 568 ml, as kitchens measure that speak like this recipe',
+    })
+  }
   return items
 }
 
