@@ -69,7 +69,8 @@ export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): vo
     const wash = draft.lines.filter(
       ({ food, read }) =>
         food &&
-        (forSheets && (isFat(food) || /^(?:egg|egg-yolk|milk|plant-milk|fermented-dairy)$/.test(food.group))
+        (forSheets &&
+        (isFat(food) || /^(?:egg|egg-yolk|milk|plant-milk|yogurt|plant-yogurt)$/.test(food.group))
           ? true
           : food.group === 'seed' ||
             (/^(?:egg|egg-yolk|egg-white|milk|plant-milk)$/.test(food.group) &&

@@ -134,17 +134,18 @@ describe('what the method tells', () => {
 100 ml olive oil
 100 ml milk
 1 egg
+50 g yogurt
 nigella seeds
 
 Filling
 400 g leeks
 200 g feta
 
-Whisk oil, milk and egg. Brush each sheet with the oil mixture, fill and coil it into a round tin. Bake at 180 C for 35 min.`)
+Whisk oil, milk, yogurt and egg. Brush each sheet with the oil mixture, fill and coil it into a round tin. Bake at 180 C for 35 min.`)
     const of = (kind: string) =>
       own.parts.find((part) => part.kind === kind)!.lines.map(({ foodId }) => foodId)
     expect(of('shell')).toEqual(['yufka'])
-    expect(of('finish').sort()).toEqual(['egg', 'milk', 'nigella', 'olive-oil'])
+    expect(of('finish').sort()).toEqual(['egg', 'milk', 'nigella', 'olive-oil', 'yogurt'])
     expect(own.pieces).toBe(1)
   })
   it.each([
