@@ -294,3 +294,15 @@ describe('how many there are', () => {
     expect(line.notes).toContainEqual(expect.objectContaining({ code: 'sheet-size', level: 'check' }))
   })
 })
+
+describe('what became of a row', () => {
+  it('is its own lines, though another row names the same food', () => {
+    const text =
+      'Momos\n\nDough\n250 g flour\n½ tsp salt\n\nFilling\n300 g leeks\n\nChutney\n3 tomatoes\nSalt, 1 tsp sugar, 1 tsp vinegar\n\nSteam 10 min.'
+    const { recipe, rows } = readRecipe(text, foods)
+    const at = text.split('\n').indexOf('Salt, 1 tsp sugar, 1 tsp vinegar')
+    const row = rows.find((one) => one.row === at)!
+    const kinds = row.lineIds.map((id) => allLines(recipe).find(({ line }) => line.id === id)!.part.kind)
+    expect(kinds).toEqual(['dip', 'dip', 'dip'])
+  })
+})

@@ -294,12 +294,17 @@ function rowsOf(text: string, outline: Outline, recipe: Recipe): IntakeRow[] {
   const byText = new Map<string, string[]>()
   for (const { line } of allLines(recipe)) byText.set(line.raw, [...(byText.get(line.raw) ?? []), line.id])
   const ids = new Map<number, string[]>()
+  // A line that is a row by itself came out of no other.
+  const whole = new Set(outline.sections.flatMap(({ items }) => items.map(({ text: row }) => row)))
   for (const section of outline.sections) {
     for (const item of section.items) {
       const own =
         byText.get(item.text) ??
         [...byText]
-          .filter(([raw]) => raw.length > 2 && (item.text.includes(raw) || partOf(raw, item.text)))
+          .filter(
+            ([raw]) =>
+              raw.length > 2 && !whole.has(raw) && (item.text.includes(raw) || partOf(raw, item.text)),
+          )
           .flatMap(([, found]) => found)
       ids.set(item.at, [...(ids.get(item.at) ?? []), ...own])
     }
