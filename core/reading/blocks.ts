@@ -1,6 +1,6 @@
 import { foodIs } from '../food/groups'
 import type { RecipeNote } from '../recipe/document'
-import type { PartKind } from '../recipe/vocabulary'
+import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { isFat, isLiquid, isWash, leadsDough, newDraft, isPassed, READY_WORDS, type Draft } from './drafts'
 import { limit, type ReadIngredient } from './readIngredient'
 
@@ -191,7 +191,12 @@ export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
     const ready = draft.lines.filter(({ food }) => foodIs(food, 'bought-dough'))
     if (!ready.length) continue
     draft.lines = draft.lines.filter((item) => !ready.includes(item))
-    drafts.push(newDraft('shell', { name: 'Wrappers', lines: ready }))
+    drafts.push(
+      newDraft('shell', {
+        name: ready.some(({ food }) => food?.group === 'wrapper') ? 'Wrappers' : PART_NAMES.shell,
+        lines: ready,
+      }),
+    )
     notes.push({ code: 'ready-shell', level: 'note', text: 'The bought wrappers were taken as the dough' })
     return
   }

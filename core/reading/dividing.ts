@@ -138,9 +138,9 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
           count,
           // "Cut each in half so 12 triangles": twelve is what comes of it.
           each:
-            (/\beach\b/i.test(subject) &&
+            (/\b(?:each|every)\b/i.test(subject) &&
               !/\b(?:half|two)\b.*\b(?:so|makes?|giving|for|gives?)\s*$/i.test(subject)) ||
-            /\beach (?:half|piece|part|portion|sheet)\b/i.test(match[0]),
+            /\b(?:each|every) (?:half|piece|part|portion|sheet)\b/i.test(match[0]),
         })
       }
     }
