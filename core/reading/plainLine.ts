@@ -21,11 +21,6 @@ export function plainLine(raw: string): string {
       /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) (boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped)$/iu,
       '$2 $1, $3',
     )
-    // "(2 tbsp melted with a clove of garlic)": the amount that leads is its own.
-    .replace(
-      /\((\d[\d./ ]*\s*(?:tbsp|tsp|tablespoons?|teaspoons?|g|ml|cups?)) ((?:melted|softened|mixed|beaten|whisked|warmed|infused) with) an? (\p{L}[^()\d]*)\)/iu,
-      '($1), $2 $3',
-    )
     .replace(/^(\d{1,2}) sugar (?:cubes?|lumps?)$/i, '$1 cubes sugar')
     // "Egg replacer for 1 egg": a powder, of which a spoon stands for each.
     .replace(

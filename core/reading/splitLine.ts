@@ -278,7 +278,29 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   )
 })
 
+/** "Salt pepper nutmeg": seasonings in a row, without a mark between. */
+function seasoningsInRow(raw: string, foods: Foods): LinePart[] | null {
+  const words = /^\p{L}+(?: \p{L}+){1,4}$/u.test(raw.trim()) ? raw.trim().split(' ') : []
+  const seasons = (word: string) => {
+    const match = matchFood(word, foods)
+    return match?.how === 'exact' && /^(?:salt|spice|seasoning|herb)$/.test(match.food.group)
+  }
+  return words.length > 1 && words.every(seasons) && matchFood(raw, foods)?.how !== 'exact'
+    ? both(words)
+    : null
+}
+
+/** "Butter, to brush (2 tbsp melted with a clove of garlic)": what is in it is used as it is. */
+const WITH_INSIDE =
+  /^(.*\S)\s*\((\d[^()]*?)\s+(?:melted|softened|mixed|beaten|whisked|warmed|infused) with (an? [^()\d]+)\)\s*$/i
+
 function takeApart(raw: string, foods: Foods): readonly LinePart[] {
+  const inside = raw.length < 200 ? WITH_INSIDE.exec(raw) : null
+  if (inside && readLine(`${inside[2]!} x`).measures.length)
+    return both([
+      `${inside[1]!} (${inside[2]!})`,
+      FOR_TOP.test(inside[1]!) ? `${inside[3]!}, to finish` : inside[3]!,
+    ])
   // "flour 3 cup / yogurt 1 cup / oil half cup": amounts behind, and a stroke between.
   const strokes = raw.length <= MAX_ROW_CHARACTERS ? raw.split(/\s+\/\s+/) : []
   if (strokes.length > 2 && strokes.filter((piece) => readLine(piece).measures.length).length > 1)
@@ -293,13 +315,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     if (matchFood(name, foods)?.how === 'exact')
       return both([again[1]!, `${again[2]!.replace(/\b(?:extra|another) /i, '')} ${name} ${again[3]!}`])
   }
-  // "Salt pepper nutmeg": seasonings in a row, without a mark between.
-  const words = /^\p{L}+(?: \p{L}+){1,4}$/u.test(raw.trim()) ? raw.trim().split(' ') : []
-  const seasons = (word: string) => {
-    const match = matchFood(word, foods)
-    return match?.how === 'exact' && /^(?:salt|spice|seasoning|herb)$/.test(match.food.group)
-  }
-  if (words.length > 1 && words.every(seasons) && matchFood(raw, foods)?.how !== 'exact') return both(words)
+  const seasonings = seasoningsInRow(raw, foods)
+  if (seasonings) return seasonings
   const citrus =
     /^((?:finely )?(?:grated )?)(?:zest (?:and|&|\+) juice|juice (?:and|&|\+) zest|rind (?:and|&|\+) juice) of (.+)$/i.exec(
       raw.trim(),
@@ -423,19 +440,8 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
     }
     return [{ text: left, told: '' }, ...splitLine(right, foods)]
   }
-  // "Salt pepper dill": seasonings without a comma.
-  const words = raw.trim().split(/\s+/)
-  if (
-    words.length >= 2 &&
-    words.length <= 4 &&
-    words.every((word) => /^\p{L}{3,}$/u.test(word)) &&
-    matchFood(raw, foods)?.how !== 'exact' &&
-    words.every((word) => {
-      const match = matchFood(word, foods)
-      return match?.how === 'exact' && /^(?:salt|spice|herb|seasoning)$/.test(match.food.group)
-    })
-  )
-    return both(words)
+  const seasonings = seasoningsInRow(raw, foods)
+  if (seasonings) return seasonings
   // "1 tbsp oil salt water to make a medium dough": what nobody measures follows bare.
   const bare = BARE_TAIL.exec(raw)
   if (!bare || !readLine(bare[1]!).measures.length || matchFood(readLine(raw).name, foods)?.how === 'exact')
