@@ -2,7 +2,7 @@ import { foodIs } from '../food/groups'
 import { newLine, type RecipeNote, type Stage } from '../recipe/document'
 import { timesWeights } from '../recipe/scale'
 import type { CookingWay } from '../recipe/vocabulary'
-import { isFat, newDraft, type Draft, type Placed } from './drafts'
+import { finishOf, isFat, newDraft, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
@@ -66,21 +66,18 @@ export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): vo
       continue
     // "Whisk oil, milk and egg … brush each sheet with the mixture": it is mixed to be brushed on.
     const forSheets = clauses.some(({ text }) => BRUSHES_MIXTURE.test(text))
-    const wash = draft.lines.filter(
-      ({ food, read }) =>
-        food &&
-        (forSheets &&
-        (isFat(food) || /^(?:egg|egg-yolk|milk|plant-milk|yogurt|plant-yogurt)$/.test(food.group))
-          ? true
-          : food.group === 'seed' ||
-            (/^(?:egg|egg-yolk|egg-white|milk|plant-milk)$/.test(food.group) &&
-              !isMixedIn(read.name, clauses))),
-    )
+    const wash = draft.lines.filter(({ food, read }) => {
+      if (!food) return false
+      if (food.group === 'seed') return true
+      if (forSheets && (isFat(food) || /^(?:yogurt|plant-yogurt)$/.test(food.group))) return true
+      return (
+        /^(?:egg|egg-yolk|egg-white|milk|plant-milk)$/.test(food.group) &&
+        (forSheets || !isMixedIn(read.name, clauses))
+      )
+    })
     if (!wash.length) continue
     draft.lines = draft.lines.filter((item) => !wash.includes(item))
-    const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
-    if (finish) finish.lines.push(...wash)
-    else drafts.push(newDraft('finish', { lines: wash }))
+    finishOf(drafts).lines.push(...wash)
   }
 }
 
@@ -161,9 +158,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         (behind!.line.grams ?? 0) <= THINS_GRAMS
       const moved = thins ? [item, behind!] : [item]
       draft.lines = draft.lines.filter((one) => !moved.includes(one))
-      const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
-      if (finish) finish.lines.push(...moved)
-      else drafts.push(newDraft('finish', { lines: moved }))
+      finishOf(drafts).lines.push(...moved)
     }
   }
 }
@@ -217,9 +212,7 @@ export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
     }
     Object.assign(item.line, timesWeights(item.line, 1 - share))
     item.line.notes = [...item.line.notes, own === 1 ? inHalves : ofSeveral(own - 1, own)]
-    const finish = drafts.find((one) => one.kind === 'finish' && !one.into)
-    if (finish) finish.lines.unshift(top)
-    else drafts.push(newDraft('finish', { lines: [top] }))
+    finishOf(drafts).lines.unshift(top)
     return
   }
 }

@@ -190,7 +190,7 @@ export function countPieces(
   if (
     wrapper &&
     wrapperGrams &&
-    (wrapper.food!.group === 'wrapper' || wrapper.food!.unitGrams.disc) &&
+    (wrapper.food!.group === 'wrapper' || wrapper.food!.unitGrams.disc || wrapperGrams <= MOST_SHEET_GRAMS) &&
     wrapper.line.grams
   )
     found.push({
@@ -199,16 +199,11 @@ export function countPieces(
       says: wrapper.line.raw,
     })
 
-  // "2 tubes crescent dough (8 each)".
-  for (const { food, read, line } of shell) {
-    const inEach = /\(\D{0,12}(\d{1,2})\D{0,12} (?:each|per (?:tube|can|pack(?:et)?|box))\)/i.exec(line.raw)
-    const packs = read.measures[0]?.[0]?.low
-    // "1 pack croissant dough - 6 triangles".
+  // "1 pack croissant dough - 6 triangles".
+  for (const { food, line } of shell) {
     const cutAs = /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|rounds|dis[ck]s|squares|portions)\b/i.exec(line.raw)
     if (cutAs && foodIs(food, 'bought-dough'))
       found.push({ pieces: clamp(Number(cutAs[1])), weight: 30, says: line.raw })
-    if (inEach && packs && foodIs(food, 'bought-dough'))
-      found.push({ pieces: clamp(Number(inEach[1]) * packs), weight: 30, says: line.raw })
   }
 
   found.sort((a, b) => b.weight - a.weight)
@@ -259,21 +254,6 @@ export function countPieces(
       text: `The number of pieces is not stated: ${pieces}, from ${Math.round(doughGrams)} g of dough at ${assumed.says}`,
     })
   }
-  // A sheet of the shop's is a kitchen's guess: more of it than a hand holds is asked about.
-  for (const { line, food, read } of shell)
-    if (
-      pieces > 1 &&
-      line.grams &&
-      food?.group === 'pastry' &&
-      read.measures.length === 1 &&
-      read.measures[0]!.every(({ unitId }) => unitId === null || unitId === 'sheet') &&
-      line.grams / pieces > MOST_SHEET_GRAMS
-    )
-      line.notes.push({
-        code: 'sheet-size',
-        level: 'check',
-        text: `A sheet is taken as ${Math.round(food.unitGrams.sheet ?? line.grams)} g; small squares weigh 40 to 60 g each. Weigh one`,
-      })
   const piecesStated = onePie || (best !== undefined && best.weight !== 30)
   let servingsStated = true
   let eaters: number | null = servings
@@ -289,6 +269,27 @@ export function countPieces(
     })
   }
   return { pieces, servings: Math.min(MAX_PIECES, Math.max(1, eaters)), piecesStated, servingsStated }
+}
+
+/** A sheet of the shop's is a kitchen's guess: where a piece would hold more of it than a hand does, it is asked about. */
+export function askAboutSheets(drafts: readonly Draft[], pieces: number): void {
+  for (const { line, food, read } of drafts.flatMap((draft) => (draft.kind === 'shell' ? draft.lines : []))) {
+    const counted =
+      read.measures.length === 1 &&
+      read.measures[0]!.every(({ unitId }) => unitId === null || unitId === 'sheet')
+    if (
+      pieces < 2 ||
+      !counted ||
+      food?.group !== 'pastry' ||
+      !((line.grams ?? 0) / pieces > MOST_SHEET_GRAMS)
+    )
+      continue
+    line.notes.push({
+      code: 'sheet-size',
+      level: 'check',
+      text: `A sheet is taken as ${Math.round(food.unitGrams.sheet ?? line.grams!)} g; small squares weigh 40 to 60 g each. Weigh one`,
+    })
+  }
 }
 
 /** "Filling per bun: 30 g cheese" is for one piece: the batch takes as many times that. */

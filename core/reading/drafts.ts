@@ -54,6 +54,15 @@ export const newDraft = (kind: PartKind, fields: Partial<Draft> = {}): Draft => 
   name: limit(fields.name ?? PART_NAMES[kind], 120),
 })
 
+/** The part that finishes the pieces: the one there is, or a new one beside the others. */
+export function finishOf(drafts: Draft[]): Draft {
+  const own = drafts.find((draft) => draft.kind === 'finish' && !draft.into)
+  if (own) return own
+  const made = newDraft('finish')
+  drafts.push(made)
+  return made
+}
+
 /** The drafts of a recipe, and the notes that placing its lines gave rise to. */
 export interface Placed {
   drafts: Draft[]

@@ -128,7 +128,7 @@ const CONTAINERS = new RegExp(
 )
 
 const CONTAINER_WORD =
-  /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|pouch(?:es)?)\b/i
+  /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?)\b/i
 
 /** "1 x 375 g puff pastry", "3 × 50 g balls": so many of a stated weight. */
 const SO_MANY_OF = /^(\d{1,2})\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ml|lb)\b(?!\s*[x×/])/iu

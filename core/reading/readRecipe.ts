@@ -13,7 +13,7 @@ import {
   washBesideSheet,
 } from './byMethod'
 import { addUnlisted } from './unlisted'
-import { countPieces, timesPieces } from './counts'
+import { askAboutSheets, countPieces, timesPieces } from './counts'
 import { isDoughBase, isFat, type Draft, type Placed } from './drafts'
 import { readFacts } from './facts'
 import { readCooking } from './heat'
@@ -103,6 +103,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   const facts = readFacts(outline, clauses, shell)
   const counted = countPieces(outline, clauses, drafts, shape, cooking.way, facts, notes)
   timesPieces(drafts, counted.pieces, notes)
+  askAboutSheets(drafts, counted.pieces)
   shareOutDivided(drafts, clauses, cooking.way)
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)

@@ -1,6 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { newLine } from '../recipe/document'
-import { isFat, newDraft, type Draft } from './drafts'
+import { finishOf, isFat, type Draft } from './drafts'
 import { matchFood } from './match'
 import type { Clause } from './method'
 import { readLine } from './readLine'
@@ -79,14 +79,6 @@ const listedOil = (drafts: readonly Draft[]): Food | null => {
     .filter(({ kind }) => kind !== 'pan' && kind !== 'dip')
     .flatMap(({ lines }) => lines.flatMap(({ food }) => (food?.group === 'oil' ? [food] : [])))
   return new Set(oils).size === 1 ? oils[0]! : null
-}
-
-const finishOf = (drafts: Draft[]): Draft => {
-  const own = drafts.find((draft) => draft.kind === 'finish' && !draft.into)
-  if (own) return own
-  const made = newDraft('finish')
-  drafts.push(made)
-  return made
 }
 
 function strewnIn(text: string, foods: Foods): Food[] {
