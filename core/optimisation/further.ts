@@ -3,7 +3,7 @@ import type { Food } from '../food/food'
 import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
-import { CRAFT_RANGE, MIN_SHELL } from './lineModel'
+import { CRAFT_RANGE, MIN_SHELL } from './craft'
 import { MAX_CONCENTRATE } from './limits'
 import { likenessOf } from '../substitution/likeness'
 

@@ -1,3 +1,4 @@
+import { MIN_SHELL, THINNEST_SHELL } from './craft'
 import { formulaIdOf, type Purpose } from '../substitution/formulas'
 import {
   keepFigures,
@@ -9,15 +10,7 @@ import {
   type Wish,
   type Written,
 } from './limits'
-import {
-  MIN_SHELL,
-  THINNEST_SHELL,
-  percentMoved,
-  WATER_FACTOR,
-  writeLine,
-  type LineModel,
-  type Shared,
-} from './lineModel'
+import { percentMoved, WATER_FACTOR, writeLine, type LineModel, type Shared } from './lineModel'
 import { BROUGHT_COST, LOST_COST } from './options'
 import { ProgramBuilder, type Program } from './program'
 import { CRAFT, questionOf, type ModelInput, type Question } from './question'
