@@ -7,7 +7,8 @@ import { settleComponents } from './components'
 import { isFat, isLiquid, leadsDough, newDraft, type Draft, type Placed } from './drafts'
 import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
-import { limit, readIngredients, type ReadIngredient } from './readIngredient'
+import { readerFor } from './kitchens'
+import { limit, type ReadIngredient } from './readIngredient'
 
 /** Seeds up to two spoons, listed behind what is brushed on, go on top of it. Common practice, no source. */
 const MOST_SEEDS_ON_TOP_GRAMS = 20
@@ -60,47 +61,6 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
 
 /** What goes in and into no dough: a row with any of it lists more than the dough. */
 const FILLS = ['flesh', 'plant-protein'] as const
-
-/** Words of a kitchen in which wheat flour is atta, and white flour has a name of its own. */
-const OF_SUBCONTINENT =
-  /\b(?:maida|besan|ajwain|ajowan|hing|jeera|zeera|ghee|garam masala|jaggery|gur|dal|daal|amchur|paneer|methi|kasuri|curry leaves|haldi|rava|sooji|suji|poha)\b/i
-const WHEAT_FLOUR =
-  /(?<!(?:whole|white|plain|refined|strong)[- ])\bwheat flour\b(?! \(?(?:maida|plain|white|refined))/i
-
-/** Words of a kitchen whose pint is 20 fluid ounces. */
-const OF_BRITAIN =
-  /\bgas(?: mark)? ?\d|\b(?:caster sugar|plain flour|self[- ]raising|tomato pur[eé]e|courgettes?|swede|aubergine|cling ?film|shortcrust|rapeseed oil|streaky|stock cube|mince\b|spring onions?|double cream|wholemeal)/i
-const BARE_PINT = /(?<!\b(?:imperial|us|american)\s)\b(?:pints?|pts?)\b/i
-
-/** "½ pint" beside gas marks and caster sugar. */
-function asImperial(text: string, foods: Foods): ReadIngredient[] {
-  const items = readIngredients(text.replace(BARE_PINT, 'imperial pint'), foods)
-  for (const { line } of items) {
-    line.raw = limit(text.trim(), 500)
-    line.notes.push({
-      code: 'imperial',
-      level: 'note',
-      text: 'A pint of 568 ml, as kitchens measure that speak like this recipe',
-    })
-  }
-  return items
-}
-
-/** "Wheat flour" beside maida, besan or jaggery. */
-function asAtta(text: string, foods: Foods): ReadIngredient[] {
-  const items = readIngredients(text.replace(WHEAT_FLOUR, 'whole wheat flour (atta)'), foods)
-  for (const { line, food } of items) {
-    if (food?.id !== 'atta') continue
-    line.raw = limit(text.trim(), 500)
-    line.prep = line.prep.filter((word) => word !== 'atta')
-    line.notes.push({
-      code: 'wheat-flour',
-      level: 'check',
-      text: 'Wheat flour is taken as atta, as kitchens use the word that say maida for white flour',
-    })
-  }
-  return items
-}
 
 const PER_BREAD =
   /\b(?:per|for each|for every) (?:paratha|roti|naan|flat ?bread|bread|kulcha|pancake|pupusa|arepa|piece|side)s?\b/i
@@ -165,18 +125,10 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     else return false
     return true
   }
-  const isOfSubcontinent = outline.sections.some(({ items }) =>
-    items.some(({ text }) => OF_SUBCONTINENT.test(text)),
+  const readLines = readerFor(
+    [...outline.sections.flatMap(({ items }) => items), ...outline.steps].map(({ text }) => text),
+    foods,
   )
-  const isBritish = [...outline.sections.flatMap(({ items }) => items), ...outline.steps].some(({ text }) =>
-    OF_BRITAIN.test(text),
-  )
-  const readLines = (text: string): ReadIngredient[] =>
-    isOfSubcontinent && WHEAT_FLOUR.test(text)
-      ? asAtta(text, foods)
-      : isBritish && BARE_PINT.test(text)
-        ? asImperial(text, foods)
-        : readIngredients(text, foods)
   const readSection = (section: Section, home: Draft | null) => {
     let onTop = false
     for (const { text, blankBefore } of section.items) {

@@ -52,12 +52,8 @@ export function takeUpWater(draft: Draft, clauses: readonly Clause[], foods: Foo
       const plain = normaliseName(text).split(' ')
       return words.some((word) => word.length > 2 && plain.includes(word))
     })
-    const factor =
-      food.state === 'dry' && way !== null && WET_WAYS.has(way)
-        ? boiledPerGram(food, foods)
-        : soaked
-          ? food.unitGrams.soaked
-          : null
+    const boiled = food.state === 'dry' && way !== null && WET_WAYS.has(way)
+    const factor = boiled ? boiledPerGram(food, foods) : soaked ? food.unitGrams.soaked : null
     if (!factor) continue
     const wanted = line.grams! * (factor - 1)
     const own = Math.min(wanted, listed)
@@ -67,7 +63,7 @@ export function takeUpWater(draft: Draft, clauses: readonly Clause[], foods: Foo
     line.notes.push({
       code: 'soaked',
       level: 'note',
-      text: `Weighed dry: ${soaked && !(way !== null && WET_WAYS.has(way)) ? 'soaked' : 'boiled'} by the method it takes up about ${Math.round(line.waterChangeGrams)} g of water`,
+      text: `Weighed dry: ${boiled ? 'boiled' : 'soaked'} by the method it takes up about ${Math.round(line.waterChangeGrams)} g of water`,
     })
   }
 }
