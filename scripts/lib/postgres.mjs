@@ -132,8 +132,10 @@ export class Cluster {
   create() {
     mkdirSync(this.home, { recursive: true, mode: 0o700 })
     if (isRoot) chownSync(this.home, this.user.uid, this.user.gid)
+    // A start that was killed may have left its initdb at work for some seconds more: it is waited for.
     for (const name of readdirSync(this.home))
-      if (name.startsWith('data.making')) rmSync(join(this.home, name), { recursive: true, force: true })
+      if (name.startsWith('data.making'))
+        rmSync(join(this.home, name), { recursive: true, force: true, maxRetries: 20, retryDelay: 50 })
     if (existsSync(join(this.data, 'PG_VERSION')) && existsSync(join(this.data, 'global', 'pg_control')))
       return
     if (existsSync(this.data)) {
