@@ -43,7 +43,7 @@ const GROUPS = {
   gum: ['of-dough', 'fixed'],
   leavening: ['of-dough', 'fixed'],
   wrapper: ['bought-dough', 'of-dough'],
-  pastry: ['bought-dough', 'of-dough'],
+  pastry: ['bought-dough', 'of-dough', 'sold-by-fat'],
   bread: ['starchy'],
   noodle: ['starchy'],
   'solid-fat': ['of-dough', 'sold-by-fat'],

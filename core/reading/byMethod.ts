@@ -2,7 +2,7 @@ import { foodIs } from '../food/groups'
 import { newLine, type RecipeNote, type Stage } from '../recipe/document'
 import { timesWeights } from '../recipe/scale'
 import type { CookingWay } from '../recipe/vocabulary'
-import { finishOf, isFat, newDraft, type Draft, type Placed } from './drafts'
+import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, newDraft, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
@@ -94,8 +94,38 @@ const isToldWhole = (draft: Draft, clauses: readonly Clause[]) =>
 
 /** Nobody brushes more than two eggs or half a cup of fat on a batch. Common practice, no source. */
 const MOST_BRUSHED_GRAMS = 125
+/** One egg, whatever its size. */
+const ONE_EGG_GRAMS = 60
 /** Water or milk of at most this weight thins a wash. Common practice, no source. */
 const THINS_GRAMS = 30
+
+const EGG_WORDS: Readonly<Record<string, string>> = {
+  egg: '\\beggs?\\b',
+  'egg-yolk': '\\byolks?\\b',
+  'egg-white': '\\bwhites?\\b',
+}
+
+/** The few seeds that follow a line. */
+function seedsBehind(draft: Draft, item: ReadIngredient): ReadIngredient[] {
+  const after = draft.lines.slice(draft.lines.indexOf(item) + 1)
+  const end = after.findIndex(
+    ({ food, line }) => food?.group !== 'seed' || (line.grams ?? 0) > MOST_SEEDS_ON_TOP_GRAMS,
+  )
+  return end < 0 ? after : after.slice(0, end)
+}
+
+/** Clauses that brush; where one names nothing ("brush each sheet"), with the clause before that mixed it. */
+const brushingsOf = (clauses: readonly Clause[]): (Clause & { mixed: string })[] =>
+  clauses.flatMap((clause, at) => {
+    const brushes = BRUSHES.exec(clause.text)
+    if (!brushes) return []
+    const before = clauses[at - 1]
+    const bare = BRUSHES_SHEET.test(clause.text.slice(brushes.index)) && before && MIXES.test(before.text)
+    return [{ ...clause, mixed: bare ? before.text : '' }]
+  })
+/** "Brush each sheet, lay the filling on": with what stands before it. */
+const BRUSHES_SHEET =
+  /^(?:brush|moisten|wet|drizzle)\w*(?: (?:well|generously|lightly))? (?:each|every|the|a|one|all|both|between) (?:\p{L}+ ){0,2}?(?:sheets?|layers?|yufka|filo|phyllo|leaf|leaves|strips?)\b(?! with\b)/iu
 
 /**
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
@@ -105,7 +135,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
     (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'pastry'),
   )
   // Inside a dough that is rolled up, oil is part of the layers; on thin sheets it is brushed as one goes.
-  const brushing = clauses.filter(
+  const brushing = brushingsOf(clauses).filter(
     ({ text, closed }) => BRUSHES.test(text) && (closed || (sheets && !MIXES.test(text))),
   )
   if (!brushing.length) return
@@ -117,38 +147,67 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
   for (const draft of [...drafts]) {
     const dough = draft.kind === 'shell'
     if ((draft.kind !== 'filling' && !dough) || draft.into || draft.lines.length < 2) continue
-    if (dough && !isToldWhole(draft, clauses)) continue
+    const whole = !dough || isToldWhole(draft, clauses)
     for (const item of [...draft.lines]) {
       const { food, read } = item
+      // "Beaten egg", last in a dough's list and without a number, waits for the wash.
+      const waits =
+        item === draft.lines.at(-1) &&
+        !read.measures.length &&
+        read.prep.some((one) => /beaten/i.test(one)) &&
+        clauses.some(({ text, closed }) => closed && WASHES.test(text))
+      if (!whole && !waits) continue
       const fat = isFat(food)
       if (
+        !draft.lines.includes(item) ||
         !food ||
         // Six eggs are what is eaten; of them a little is brushed on.
         (item.line.grams ?? 0) > MOST_BRUSHED_GRAMS ||
         (dough && food.group !== 'egg') ||
-        !(fat || /^(?:egg|egg-yolk|egg-white|milk|plant-milk|seed|sweetener)$/.test(food.group)) ||
+        !(
+          fat ||
+          /^(?:egg|egg-yolk|egg-white|milk|plant-milk|seed|sweetener)$/.test(food.group) ||
+          (food.group === 'nut' && !read.measures.length)
+        ) ||
         draft.lines.length < 2
       )
         continue
+      // The yolk is used where a yolk is named, not where an egg is.
+      const own = new RegExp(EGG_WORDS[food.group] ?? '', 'i')
       const word = new RegExp(
-        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : food.group === 'seed' ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : food.group === 'seed' || food.group === 'nut' ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       // The yolk that is listed is the one that is meant.
       const yolks = drafts.some(({ lines }) => lines.some((one) => one.food?.group === 'egg-yolk'))
       const beaten = food.group === 'egg' && read.prep.some((one) => /beaten/i.test(one))
-      const named = brushing.some(({ text }) => {
-        const at = BRUSHES.exec(text)!.index
-        const near = text.slice(at, at + 60)
-        if (yolks && food.group === 'egg' && !/\beggs?\b(?! yolk)/i.test(near)) return false
-        return word.test(near) || (beaten && GLAZES.test(text))
-      })
+      const named =
+        waits ||
+        brushing.some(({ text, mixed }) => {
+          const at = BRUSHES.exec(text)!.index
+          const near = mixed || text.slice(at, at + 60)
+          if (yolks && food.group === 'egg' && !/\beggs?\b(?! yolk)/i.test(near)) return false
+          // "Brush.", and one egg or yolk of the list waits for it.
+          const waitsAlone = !dough && food.group.startsWith('egg') && (item.line.grams ?? 0) <= ONE_EGG_GRAMS
+          return word.test(near) || ((beaten || waitsAlone) && GLAZES.test(text))
+        })
       if (!named) continue
       const used = clauses.some(
         ({ about, text }) =>
-          about === draft && word.test(text.replace(/\bboiled eggs?\b/gi, '')) && !BRUSHES.test(text),
+          about === draft &&
+          word.test(text.replace(/\bboiled eggs?\b/gi, '')) &&
+          own.test(text) &&
+          !BRUSHES.test(text) &&
+          !brushing.some(({ mixed }) => mixed === text),
       )
-      const there = finished.has(food.group)
+      // The one fat of a filling that is fried is what it is fried in; "brush with a little oil" takes other oil.
+      const fries =
+        fat &&
+        draft.kind === 'filling' &&
+        draft.lines.filter((one) => isFat(one.food)).length === 1 &&
+        clauses.some(({ about, text }) => about === draft && FRIES.test(text)) &&
+        brushing.every(({ text }) => !word.test(text) || SOME_FAT.test(text))
+      const there = fries || finished.has(food.group)
       if (used || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
       // "1 egg yolk + 1 tsp water": what thins the wash goes with it.
       const behind = draft.lines[draft.lines.indexOf(item) + 1]
@@ -156,16 +215,21 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         food.group.startsWith('egg') &&
         /^(?:liquid|milk|plant-milk|cream)$/.test(behind?.food?.group ?? '') &&
         (behind!.line.grams ?? 0) <= THINS_GRAMS
-      const moved = thins ? [item, behind!] : [item]
+      // "1 yolk / sesame, nigella": seeds listed behind what is brushed on are strewn on it.
+      const strewn = food.group.startsWith('egg') ? seedsBehind(draft, item) : []
+      const moved = thins ? [item, behind!] : [item, ...strewn]
       draft.lines = draft.lines.filter((one) => !moved.includes(one))
       finishOf(drafts).lines.push(...moved)
     }
   }
 }
 
+/** Of the fat in a list that is fried with, whichever of its names the method says. */
+const fatWord = (name: string) => new RegExp(`\\b${normaliseName(name).split(' ').at(-1)}\\b`, 'i')
 const OILED = /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu
 
-const HEATS_OR_IN = /\bheat (?:the |\d|a )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu
+const HEATS_OR_IN =
+  /\bheat (?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu
 
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
 export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
@@ -175,12 +239,13 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
     // Listed last, behind everything that is mixed.
     const item = draft.lines.slice(-1).find(({ food, read }) => {
       if (!isFat(food) || !read.measures.length) return false
-      const word = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
+      const word = fatWord(read.name)
       const atPieces = clauses.some(
         ({ about, text }) =>
           about === 'pieces' && (OILED.test(text) || (word.test(text) && HEATS_OR_IN.test(text))),
       )
-      return atPieces && !clauses.some(({ about, text }) => about === draft && word.test(text))
+      const own = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
+      return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))
     })
     if (!item) continue
     draft.lines = draft.lines.filter((one) => one !== item)
@@ -195,7 +260,9 @@ const OTHER_EGG =
 
 /** One of several eggs goes on top where the method says "the other egg", and the rest stay where they are. */
 export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
-  const onTop = clauses.some(({ sentence }) => OTHER_EGG.test(sentence) && BRUSHES.test(sentence))
+  const onTop =
+    clauses.some(({ sentence }) => OTHER_EGG.test(sentence) && BRUSHES.test(sentence)) ||
+    brushingsOf(clauses).some(({ mixed }) => OTHER_EGG.test(mixed))
   if (!onTop || drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(isWholeEgg))) return
   const onlyOne = drafts.flatMap(({ lines }) => lines).filter(isWholeEgg).length === 1
   for (const draft of drafts) {
@@ -239,6 +306,9 @@ const BRUSHES =
 /** "Glaze.", and the list has one beaten egg. */
 const GLAZES =
   /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i
+const WASHES = /\begg[ -]?wash\b|\b(?:brush|glaze)\b/i
+const FRIES = /\b(?:fry|saut[eé]|brown|sweat|soften)\b/i
+const SOME_FAT = /\b(?:a little|a bit of|some|more|extra)\b[^.;]{0,20}\b(?:oil|butter|ghee)\b/i
 const MIXES = /\b(?:mix|beat|stir|combine|whisk|blend)\b/i
 
 /** "Salt the cabbage and squeeze it": what the method presses out. */

@@ -24,6 +24,22 @@ function refersTo(item: ReadIngredient, name: string): boolean {
   return own !== '' && (own === name || own.endsWith(` ${name}`) || name.endsWith(` ${own}`))
 }
 
+/** "Toss in sage butter", "serve with the salsa": what the pieces meet once they are cooked. */
+const MEETS = /\b(?:toss|serve|drizzle|spoon|pour|top|coat|dress|eat)\b[^.;]*/gi
+
+/** A part of which nobody knows what it is goes over the pieces where the steps say so by its name. */
+export function tossedIn(drafts: readonly Draft[], steps: readonly { text: string }[]): void {
+  for (const draft of drafts) {
+    if (!draft.unsure) continue
+    const name = coreName(draft.name)
+    const meets = steps
+      .flatMap(({ text }) => text.match(MEETS) ?? [])
+      .some((said) => name && ` ${normaliseName(said)} `.includes(` ${name} `))
+    if (!meets) continue
+    Object.assign(draft, { kind: 'dip', into: null, unsure: false })
+  }
+}
+
 /** Finds for every component the part that uses it, and the line that stands for it there. */
 export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
   const references = new Map<ReadIngredient, Draft>()

@@ -293,8 +293,22 @@ export function askAboutSheets(drafts: readonly Draft[], pieces: number): void {
 }
 
 /** "Filling per bun: 30 g cheese" is for one piece: the batch takes as many times that. */
-export function timesPieces(drafts: readonly Draft[], pieces: number, notes: RecipeNote[]): void {
+export function timesPieces(
+  drafts: readonly Draft[],
+  { pieces, servings }: Pick<Counted, 'pieces' | 'servings'>,
+  notes: RecipeNote[],
+): void {
   for (const draft of drafts) {
+    if (draft.kind === 'dip' && PER_BOWL.test(draft.name) && servings > 1) {
+      for (const { line } of draft.lines) Object.assign(line, timesWeights(line, servings))
+      notes.push({
+        code: 'per-piece',
+        level: 'check',
+        text: `${draft.name}: the amounts were taken for one, and ${servings} times that for all`,
+      })
+      draft.name = draft.name.replace(PER_BOWL, '').trim() || 'For the bowls'
+      continue
+    }
     if (draft.kind !== 'shell' && pieces > 1)
       for (const { line } of draft.lines) {
         if (line.grams === null || !LINE_PER_PIECE.test(line.raw)) continue
@@ -325,6 +339,8 @@ const LINE_PER_PIECE = new RegExp(
   String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|\((?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per \p{L}+)\)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
   'iu',
 )
+/** "For each bowl": once for everybody who eats. */
+const PER_BOWL = /\b(?:per|for each|in each|for every|each) (?:bowl|plate|person|serving|portion)\b/i
 const PER_PIECE = new RegExp(
   String.raw`\b(?:per|for each|for one|in each) (?:one|piece|${PIECES})\b|\beach\W*$`,
   'iu',

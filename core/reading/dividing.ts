@@ -113,6 +113,7 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
         const after = text
           .slice(match.index, match.index + match[0].length + 16)
           .replace(/\s*\([^)]*\)?.*$/, '')
+          .replace(/(?<=\d)[,;.]\s.*$/, '')
         if (
           /\b(?:cm|mm|inch|inches|min|minutes|g|ml|sides?|hours?|°|times|goes|turns|batches|layers|thick)\b/i.test(
             after.slice(match[0].length - 1),
@@ -127,6 +128,7 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
         if (count < 2 || count > 400) continue
         if (
           /^(?:make|get|yield)$/i.test(match[1]!) &&
+          !/\b(?:divide|split|cut|portion)\b/i.test(subject) &&
           !new RegExp(`${PIECES}|balls`, 'i').test(match[0]) &&
           !/\binto\b/.test(match[0])
         )

@@ -63,6 +63,9 @@ export function finishOf(drafts: Draft[]): Draft {
   return made
 }
 
+/** Seeds up to two spoons, listed behind what is brushed on, go on top of it. Common practice, no source. */
+export const MOST_SEEDS_ON_TOP_GRAMS = 20
+
 /** The drafts of a recipe, and the notes that placing its lines gave rise to. */
 export interface Placed {
   drafts: Draft[]
@@ -78,6 +81,8 @@ export function wordsOfDraft(draft: Draft): Set<string> {
   const words = new Set<string>()
   const add = (text: string) => {
     const own = normaliseName(text).split(' ')
+    // "Onion powder" is named whole: the onion is another food.
+    if (own.length > 1 && own.at(-1) === 'powder' && own.some((word) => ROOTS.test(word))) return
     // "Greens" alone names a food; "green pepper" is named by its last word.
     for (const word of own)
       if (word.length > 2 && !COMMON.has(word) && (own.length === 1 || !DESCRIBES.has(word))) words.add(word)
@@ -91,6 +96,7 @@ export function wordsOfDraft(draft: Draft): Set<string> {
   return words
 }
 
+const ROOTS = /^(?:onion|garlic|ginger|tomato|mushroom)$/
 const COMMON = new Set(
   'water oil butter ghee lard margarine salt pepper flour the for and with can fat'.split(' '),
 )

@@ -50,7 +50,7 @@ const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 
 const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
-  ['knead-minutes', /\bknead/i],
+  ['knead-minutes', /\bknead|\bstand mixer\b|\bdough hook\b/i],
   ['rise-minutes', /\b(?:rise|rises|prove|proof|double|doubled|ferment)\b/i],
   ['chill-minutes', /\b(?:chill|fridge|refrigerat|freezer)\b/i],
   [
@@ -60,7 +60,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of|to) the )rest|relax|stand|(?:let (?:it|them|the \p{L}+) )sit|keep|leave|set aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of|to) the )rest|relax|stand(?! mixer)|(?:let (?:it|them|the \p{L}+) )sit|keep|leave|set aside|cover)\b/iu,
   ],
 ]
 

@@ -38,6 +38,10 @@ export interface HeatContext {
   cookMinutes: number | null
 }
 
+/** "Cook lightly on a tawa, a few seconds a side": so that sheets come apart and hold together. */
+const HALF_COOKED =
+  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\bsec(?:ond)?s?\b/i
+
 /** Oil of this weight and more is a pot to deep-fry in. Common practice, no source. */
 const DEEP_POT_GRAMS = 400
 
@@ -94,6 +98,8 @@ export function readCooking(context: HeatContext): CookingRead {
       if (time) events.at(-1)!.minutes = middleMinutes(time)
       continue
     }
+    // The skins of samosas see the griddle for some seconds before they are filled.
+    if (anyClosed && !clause.closed && HALF_COOKED.test(clause.text)) continue
     const { about } = clause
     const kind = about === null || about === 'pieces' ? about : about.kind
     // "Griddle 5 min a side, then oven 180 °C 10 min": the sentence goes on with what it began with.
@@ -143,6 +149,10 @@ export function readCooking(context: HeatContext): CookingRead {
   // "Cook on a hot tawa, 2 minutes a side": a plain "cook" says nothing beside a way that is named.
   const named = events.filter((event) => event.way !== 'cook')
   const lead = named.length ? named : events
+  // "Heat a finger of oil. … Cook 1 min, flip, 2 more": the way is named first, and its minutes behind.
+  const timed = events.find((event) => event.way === 'cook' && event.minutes !== null)
+  if (named.length && timed && named.every(({ minutes }) => minutes === null))
+    named.findLast((event) => events.indexOf(event) < events.indexOf(timed))!.minutes = timed.minutes
 
   const stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[] = []
   for (const event of lead) {

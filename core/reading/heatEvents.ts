@@ -8,7 +8,7 @@ type Seen = CookingWay | 'fry' | 'cook'
 
 /** "Pour boiling water on half the flour". */
 const SCALDS =
-  /\bboil (?:the )?(?:\p{L}+ ){0,2}?(?:water|milk)\b(?=[^;]{0,80}\b(?:flour|starch|atta|maida|masa)\b)|\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/iu
+  /\bboil (?:the )?(?:\p{L}+ ){0,2}?(?:water|milk)\b(?=[^;]{0,80}\b(?:flours?|starch(?:es)?|atta|maida|masa)\b)|\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/iu
 /** "Fry nothing", "do not bake yet". */
 const NOT_DONE =
   /\b(?:do not|don'?t|never|no need to) (?:pre-?)?(?:fry|bake|boil|steam|cook|brown)\b|\b(?:fry|cook|bake) nothing\b/i
@@ -17,7 +17,7 @@ const UNDER_STEAMER = /\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:boiling|simmerin
 const SEEN: readonly [Seen, RegExp][] = [
   [
     'deep-fry',
-    /\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b/i,
+    /\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b|(?<![\d/.])(?:[4-9]|1\d) ?cm (?:of )?(?:hot )?(?:\p{L}+ )?oil\b|(?<![\d/.])[2-6] ?(?:inch(?:es)?\b|") (?:of )?(?:hot )?(?:\p{L}+ )?oil\b/iu,
   ],
   [
     'brown-and-steam',
@@ -26,7 +26,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
     'shallow-fry',
-    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\bin (?:about |\d)[^.]{0,10}cm of (?:hot )?oil\b/i,
+    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\b(?:in|heat) (?:about |around )?(?:\d|half an?|an?)[^.]{0,8}(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)? (?:hot )?(?:\p{L}+ )?oil\b/iu,
   ],
   [
     'griddle',
@@ -38,7 +38,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'boil',
-    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:when|once) they(?:'ve)? (?:float|rise|come|surface)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
+    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:when|once) they(?:'ve)? (?:float|rise|come|surface)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
   ],
   [
     'bake',
@@ -124,7 +124,7 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
   const inPan = found.find(
     (one) =>
       one.way === 'griddle' &&
-      /\bfr(?:y|ied|ying)\b[^.,;\d]{0,24}\b(?:in|on) (?:an? |the )?(?:\p{L}+ )*$/iu.test(
+      /\b(?:fr(?:y|ied|ying)|oil)\b[^.,;\d]{0,24}\b(?:in|on) (?:an? |the )?(?:\p{L}+ )*$/iu.test(
         text.slice(0, one.index),
       ),
   )

@@ -24,7 +24,7 @@ const PIECE_WORDS =
 const CLOSING =
   /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|wrap(?=\s*[.;]|\s*$)|wrap (?:the (?:dough|paste|filling)|round|around|it|each|\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]\s*(?:fork|crimp|seal|pinch|press))|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/iu
 /** These roll a dough as well as close a piece: where something is filled later, they do not close. */
-const WEAK_CLOSING = /^(?:roll|fold|twist|shape into|make balls|wrap$)/i
+const WEAK_CLOSING = /^(?:roll|fold|twist|shape into|make (?:\d{1,3} )?balls|wrap$)/i
 const FILLS =
   /\b(?:fill|stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i
 const SHAPING =

@@ -11,6 +11,8 @@ import {
   isProse,
   isStep,
   looksLike,
+  amountBehind,
+  BALLS_ALONE,
   matchedIngredient,
   STARTS_WITH_AMOUNT,
   titleEnd,
@@ -247,6 +249,14 @@ function leadsLines(
   amount: Row | null,
 ): boolean {
   if (explicitMethod && row.number !== null) return false
+  // "Serve: sour cream 150 g, vinegar, butter": what stands beside the dish, and each is a food.
+  const beside = heading.kind === 'dip' && heading.rest ? heading.rest.replace(/\.$/, '').split(/,\s+/) : []
+  if (
+    beside.length &&
+    readLine(beside[0]!).measures.length &&
+    beside.every((one) => matchFood(readLine(one).name, foods)?.how === 'exact')
+  )
+    return true
   if (heading.rest) return inlineList(heading.rest, foods)
   return amount !== null && !isStep(amount.text, foods)
 }
@@ -283,6 +293,7 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   const { foods, out, mode } = state
   const row = rows[index]!
   const isCountAlone = (said: string) => {
+    if (BALLS_ALONE.test(said)) return false
     const found = state.count(row, said)
     return Boolean(found?.whole) && !/\p{L}{2}/u.test(found!.rest)
   }
@@ -316,7 +327,7 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   if (out.sections.length && steps.some(Boolean) && !lists)
     return state.step(row, sentences.filter((sentence) => !isCountAlone(sentence)).join(' '))
   if (steps.every(Boolean) || (steps[0] && !sentences.some((sentence) => inlineList(sentence, foods)))) {
-    for (const sentence of sentences) state.count(row, sentence)
+    for (const sentence of sentences) if (!BALLS_ALONE.test(sentence)) state.count(row, sentence)
     return state.step(row, text)
   }
   for (const sentence of sentences) readSentence(state, row, sentence)
@@ -331,6 +342,7 @@ function worksOn(state: OutlineState, rows: readonly Row[], index: number, text:
   const below =
     !row.blankBefore &&
     !STARTS_WITH_AMOUNT.test(text) &&
+    !amountBehind(text, foods) &&
     section !== null &&
     !readYields(text)?.whole &&
     before !== undefined &&

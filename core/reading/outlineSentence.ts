@@ -4,6 +4,7 @@ import type { OutlineState } from './outlineState'
 import { isAboutKeeping, saysNothing, timeOfWhole } from './page'
 import { readLine } from './readLine'
 import {
+  amountBehind,
   doneBehind,
   inlineList,
   isStep,
@@ -22,7 +23,8 @@ const METHOD_WORDS =
 const CUT_SO_MANY =
   /^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i
 /** A part named in a sentence, with its list behind it in brackets. */
-const NAMED_LIST = /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing))\s*\(([^()]{12,200})\)/i
+const NAMED_LIST =
+  /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing)|(?:flour |sealing )?paste|egg wash|glaze)\s*\(([^()]{12,200})\)/i
 /** "Serve with soured cream" in a list is what stands beside the dish. */
 const SERVED_WITH = /^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i
 /** Nothing but what a wash is of. */
@@ -105,7 +107,8 @@ function readText(state: OutlineState, row: Row, text: string): void {
     /^\W*\d/.test(text) &&
     !/^\W*\d+\s+(?:servings?|portions?|people)/i.test(text) &&
     matchFood(readLine(text).name, foods)?.how === 'exact'
-  if (found?.whole && !bought) {
+  // "Dumpling skins: 40 bought ones" are bought as well.
+  if (found?.whole && !bought && !amountBehind(text, foods)) {
     state.count(row, text)
     // "12 pork buns" above everything is what the recipe is called.
     const named = text.replace(COUNT_IN_FRONT, '')
@@ -132,7 +135,7 @@ function readText(state: OutlineState, row: Row, text: string): void {
     state.mode === 'lines' &&
     state.section?.items.length &&
     matchFood(readLine(text).name, foods)?.how === 'exact'
-  if (saysNothing(text).nutrition === 'line' && !among && !matchedIngredient(text, foods))
+  if (saysNothing(text).nutrition !== null && !among && !matchedIngredient(text, foods))
     return state.is(row, 'left-out')
   // "I take 3 glasses of flour, half a glass of oil": told, and a list all the same.
   if (bare !== text && state.mode !== 'method' && /^(?:i|we|you)\b/i.test(text) && inlineList(bare, foods))
@@ -175,7 +178,11 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
     const list = bracketed[2]!.split(/,\s+/)
     state.count(row, sentence)
     enter(state, row, {
-      kind: /filling|stuffing/i.test(bracketed[1]!) ? 'filling' : 'shell',
+      kind: /filling|stuffing/i.test(bracketed[1]!)
+        ? 'filling'
+        : /paste|wash|glaze/i.test(bracketed[1]!)
+          ? 'finish'
+          : 'shell',
       name: bracketed[1]!,
       rest: list.filter((piece) => !isHeatOrTime(piece)).join(', '),
       pieces: null,

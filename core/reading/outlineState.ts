@@ -52,6 +52,10 @@ export type Mode = 'start' | 'lines' | 'method' | 'remarks' | 'noise'
 /** A step is cut where it is longer than this. */
 const MAX_STEP_CHARACTERS = 2000
 
+/** One egg or yolk that is beaten, alone or with what thins it. */
+const BEATEN_EGG =
+  /^(?:an? |1 |one )?(?:(?:beaten|small|medium|large) )*(?:egg|egg yolk|yolk)s?(?:,? (?:lightly )?beaten)(?:\W*$|\s+(?:with|w\.?\/?|\+|and) )/i
+
 /** What has been found of a text so far, and where the reading stands. */
 export class OutlineState {
   readonly out: Outline = {
@@ -138,6 +142,7 @@ export class OutlineState {
   }
 
   item(row: Row, text: string): void {
+    if (this.isWashBehindList(row, text)) return this.itemOf('finish', row, text)
     if (this.isBehindDough(row, text)) this.section = null
     this.section ??= this.open(null)
     this.section.items.push({ text: text.replace(/\s*;$/, ''), at: row.at, blankBefore: row.blankBefore })
@@ -157,6 +162,18 @@ export class OutlineState {
   remark(row: Row, text: string): void {
     this.out.remarks.push({ text, at: row.at })
     this.is(row, 'remark')
+  }
+
+  /** "Filling: 3 apples, sugar" is whole on its row: "1 egg, beaten with milk" on the next is brushed on. */
+  private isWashBehindList(row: Row, text: string): boolean {
+    const { section } = this
+    return (
+      section?.heading?.kind === 'filling' &&
+      Boolean(section.heading.rest) &&
+      section.items.length > 1 &&
+      section.items[0]!.at !== row.at &&
+      BEATEN_EGG.test(text)
+    )
   }
 
   /** "Shortcrust: 500 g flour, 250 g lard, water" is whole on its row: beef on the next is not of it. */

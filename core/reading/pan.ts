@@ -21,9 +21,12 @@ const SPRAY_GRAMS_PER_PIECE = 0.5
 const LITTLE_OIL =
   /\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the \p{L}+ )?(?:well |lightly )?with) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu
 
+/** A griddle that is only wiped with oil. */
+const LIGHTLY_OILED = /\blight(?:ly)?[- ](?:oiled|greased)\b/i
+
 const SPRAYS = /\bspray(?:ed)?\b(?! (?:them |the tops? )?with water)/i
 const DRY =
-  /\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu
+  /\bdry[- ]fr(?:y|ied|ying)\b|\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu
 
 /** The fat that the sentences about cooking the pieces name: "fry in butter". */
 function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
@@ -104,7 +107,12 @@ export function assumePanFat(
         ? Math.max(1, Math.round(pieces * SPRAY_GRAMS_PER_PIECE))
         : way === 'shallow-fry'
           ? shallowGrams(clauses, pieces)
-          : Math.round(pieces * (way === 'griddle' ? GRIDDLE_GRAMS_PER_PIECE : BROWNING_GRAMS_PER_PIECE))
+          : Math.round(
+              pieces *
+                (way === 'griddle' && !clauses.some(({ text }) => LIGHTLY_OILED.test(text))
+                  ? GRIDDLE_GRAMS_PER_PIECE
+                  : BROWNING_GRAMS_PER_PIECE),
+            )
   const open = oils.find(({ read }) => read.measures.length === 0)
   if (open) {
     Object.assign(open.line, { grams: usual, gramsLow: usual / 2, gramsHigh: usual * 2 })
@@ -122,6 +130,16 @@ export function assumePanFat(
   if (pan?.lines.some(({ line }) => /spray/i.test(line.raw))) return
   if (way === 'griddle' && clauses.some((clause) => clause.about === 'pieces' && DRY.test(clause.text)))
     return
+  // "Then pan-fry in the butter with the onions": the pieces share what their topping is fried in.
+  const withTopping = clauses.some(
+    ({ text, about }) =>
+      about !== null &&
+      about !== 'pieces' &&
+      about.kind === 'finish' &&
+      /\bfr(?:y|ied)\b/i.test(text) &&
+      about.lines.some(({ food, line }) => isFat(food) && line.grams),
+  )
+  if (withTopping && cooking.andThen) return
   const food = fatNamed(clauses, foods) ?? foods.get('sunflower-oil')
   if (!food) return
   const told = fatWeighed(clauses, food, pieces)

@@ -4,14 +4,19 @@ import type { RecipeNote } from '../recipe/document'
 import { PART_KINDS, PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { fillWithMarinated, fillWithTopping, placeBlocks, takeReadyShell } from './blocks'
 import { settleComponents } from './components'
-import { isFat, isLiquid, leadsDough, newDraft, type Draft, type Placed } from './drafts'
+import {
+  isFat,
+  isLiquid,
+  leadsDough,
+  MOST_SEEDS_ON_TOP_GRAMS,
+  newDraft,
+  type Draft,
+  type Placed,
+} from './drafts'
 import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
 import { readerFor } from './kitchens'
 import { limit, type ReadIngredient } from './readIngredient'
-
-/** Seeds up to two spoons, listed behind what is brushed on, go on top of it. Common practice, no source. */
-const MOST_SEEDS_ON_TOP_GRAMS = 20
 
 /** Flour for dusting is no filling's: where the dough is bought it is the board's all the same. */
 function dustTheBoard(drafts: readonly Draft[]): void {
@@ -27,6 +32,9 @@ function dustTheBoard(drafts: readonly Draft[]): void {
 const GENERIC =
   /^(?:for |to make |make )?(?:the )?(?:dough|pastry|filling|stuffing|crust|wrappers?|shell|outer|inside|dip|sauce|to serve|to finish)$/i
 
+/** Wedges of lemon stand beside the dish. */
+const WEDGES = /\b(?:lemon|lime)s?\b.*\bwedges?\b/i
+
 /** Fat and spray are the pan's; water only where the line says so: "for steaming". */
 const isOfPan = ({ food, line }: Pick<ReadIngredient, 'food' | 'line'>) =>
   isFat(food) || /spray|\b(?:for|to) (?:the )?(?:steam|boil)/i.test(line.raw)
@@ -36,8 +44,7 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
   // "Icing sugar, to dust" is no flour for the board.
   // "1 tsp ghee per paratha" is what each is cooked with.
   const each = isFat(food) && PER_BREAD.test(line.raw)
-  // Wedges of lemon stand beside the dish.
-  const wedges = /\b(?:lemon|lime)s?\b.*\bwedges?\b/i.test(line.raw)
+  const wedges = WEDGES.test(line.raw)
   const purpose = each
     ? 'pan'
     : wedges
@@ -108,13 +115,16 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     const wash = said ? 'finish' : null
     if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length)
       item.read = { ...item.read, purpose: item.read.purpose ?? wash }
+    const wedges = !home && WEDGES.test(item.line.raw) ? 'dip' : null
     const target = home
       ? movedTo(home.kind, item, item.food)
-      : item.read.purpose === 'shell'
-        ? item.food && !foodIs(item.food, 'flour')
-          ? 'finish'
-          : null
-        : item.read.purpose
+      : wedges
+        ? wedges
+        : item.read.purpose === 'shell'
+          ? item.food && !foodIs(item.food, 'flour')
+            ? 'finish'
+            : null
+          : item.read.purpose
     if (home && (!target || target === home.kind)) {
       home.lines.push(item)
       return true

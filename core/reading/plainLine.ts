@@ -1,3 +1,9 @@
+import { UNIT_PATTERN } from './units'
+
+const NAME_AND_COUNT = new RegExp(
+  String.raw`^(\p{L}[\p{L} -]{2,40}?):\s*(?:about )?(\d{1,3})\s+(?!(?:${UNIT_PATTERN}|(?:extra )?(?:small|medium|large|big)|x|nos?|pcs?|or|to|and)\b)(\p{L}.*)$`,
+  'iu',
+)
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
@@ -9,6 +15,7 @@ export function plainLine(raw: string): string {
     .replace(/[’‘]/g, "'")
     .replace(/[“”″]/g, '"')
     .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
+    .replace(/\b(stock|bouillon) (?:pots?|gels?|melts?)\b/gi, '$1 cube')
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
     // "Poppyseeds" are two words, and brackets that weigh a box weigh all that is in it.
     .replace(/\b(poppy|sesame|sunflower|pumpkin|caraway|fennel|cumin|nigella)(seeds?)\b/gi, '$1 $2')
@@ -32,6 +39,8 @@ export function plainLine(raw: string): string {
     .replace(/^(?:7|seven)[- ]spices?\b/i, 'baharat')
     .replace(/\bGF\b(?= ?\p{L})/gu, 'gluten-free')
     .replace(/\s+more or less\b/gi, '')
+    // "Dumpling skins: 40 shop bought": how many of what stands before the colon.
+    .replace(NAME_AND_COUNT, '$2 $1, $3')
     // "Hot water (80C)": how hot it is, is no amount.
     .replace(/\s*\((?:about |approx\.? |at )?\d{2,3}\s*°?\s?[CF]\)/g, '')
     .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
@@ -49,7 +58,9 @@ export function plainLine(raw: string): string {
       '$2 $1 $3',
     )
     // "Cashews few, broken": the amount behind the name.
-    .replace(/^(\p{L}+(?: \p{L}+)?) (few|little|some)(?=\s*(?:,|\(|$))/iu, '$2 $1')
+    .replace(/^(\p{L}+(?: \p{L}+)?) (few|little|some)(?=\s*(?:,|\(|$))/iu, (_, food: string, some: string) =>
+      /^little$/i.test(some) ? `a little ${food}` : `${some} ${food}`,
+    )
     .replace(/\bw\/?(?= (?:\p{L}))/u, 'with')
     // "Ground pork, not too lean" is the usual one.
     .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')

@@ -56,7 +56,8 @@ function wayIn(text: string, hasFat: boolean, fatNamed: boolean, isMeatOnly = fa
   const pot = text.replace(DRY, ' ')
   if (/\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|frying pan|wok|kadai|tawa)\b/iu.test(pot)) return 'fry'
   // Mince that is cooked and nothing poured on it browns in its own fat.
-  return (hasFat || isMeatOnly) && !/\b(?:saucepan|syrup|lid|thick|milk|stock|water)\b/i.test(pot)
+  return (hasFat || isMeatOnly) &&
+    !/\b(?:saucepan|syrup|lid|thick|milk|stock|water|oven|slow cooker)\b/i.test(pot)
     ? 'fry'
     : 'simmer'
 }

@@ -2,6 +2,7 @@ import { waterIn } from '../food/amount'
 import type { Food, Foods } from '../food/food'
 import { newLine, type Choice, type Line } from '../recipe/document'
 import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
+import { boiledPerGram, isBoiledSoft } from './boiledWeight'
 import { carries, hazardsOfWord } from '../food/hazards'
 import { otherLanguage } from './language'
 import { matchFood, normaliseName } from './match'
@@ -82,7 +83,7 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     })
     return { line, read, food: null }
   }
-  const { food } = spiceOf(read, match.food, foods) ?? match
+  const { food } = spiceOf(read, match.food, foods) ?? vegetableOf(read, match.food, foods) ?? match
   line.foodId = food.id
   const notes: Note[] = []
   if (food.figuresOf !== null)
@@ -109,7 +110,10 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
       level: 'check',
       text: `${Math.round(weighed.grams / 1000)} kg cannot be right for one line. Type the grams`,
     })
-  } else Object.assign(line, weightsOf(weighed, food))
+  } else {
+    boilHere(read, food, weighed, foods)
+    Object.assign(line, weightsOf(weighed, food))
+  }
   line.notes = notes.map((note) => ({ ...note, text: limit(note.text, 600) })).slice(0, 30)
   return { line, read, food }
 }
@@ -131,6 +135,17 @@ function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   }
   return null
 }
+
+/** "1 pepper, diced" is no peppercorn: what is counted out and has no pieces is the vegetable of that name. */
+function vegetableOf(read: ReadLine, food: Food, foods: Foods) {
+  const term = read.measures[0]?.[0]
+  if (food.group !== 'spice' || !term || term.unitId !== null || term.low > MOST_VEGETABLES) return null
+  if (Object.keys(food.unitGrams).some((unit) => /^(?:piece|small|medium|large|pod)$/.test(unit))) return null
+  const vegetable = matchFood(`bell ${read.name}`, foods)
+  return vegetable?.how === 'exact' && vegetable.food.group === 'vegetable' ? vegetable : null
+}
+/** Nobody fills a batch with more peppers than this. Common practice, no source. */
+const MOST_VEGETABLES = 12
 
 /** Weights of a line within what a line may hold; nulls when they are not known. */
 function weightsOf(weighed: Weighed, food: Food) {
@@ -178,6 +193,9 @@ const DRY_WEIGHT =
   /^(?:weighed )?(?:dry|uncooked|raw)(?: (?:wt|weight|measure))?$|^(?:wt|weight|weighed) (?:dry|raw|uncooked)$/i
 const COOKED_BEFORE = /^(?:boiled|cooked|soaked|rehydrated|steamed)\s+/i
 
+const SOAKED_FIRST =
+  /^soaked\b.*\b(?:boiled|cooked|simmered)\b|^soaked(?: and boiled)? (?:overnight|for \d+ h)/i
+
 const COOKED_WEIGHT = /^(boiled|cooked|roasted|roast|steamed)(?: (?:wt|weight))$/i
 
 /** A line whose amount is of the dry food though its name is the cooked one's. */
@@ -189,6 +207,12 @@ function asWeighed(read: ReadLine, foods: Foods): ReadLine {
     if (matchFood(`${state} ${read.name}`, foods)?.how === 'exact')
       return { ...read, name: `${state} ${read.name}`, prep: read.prep.filter((word) => word !== cooked) }
   }
+  // "200 g chickpeas, soaked overnight and boiled": nobody soaks what comes boiled.
+  const soaked = read.prep.some((word) => SOAKED_FIRST.test(word))
+    ? matchFood(`dry ${read.name}`, foods)
+    : null
+  if (soaked?.how === 'exact' && isBoiledSoft(soaked.food) && soaked.food.group === 'pulse')
+    return { ...read, name: `dry ${read.name}`, prep: [...read.prep, 'cooked'] }
   const done = COOKED_BEFORE.exec(read.name)
   const weight = done && read.prep.find((word) => DRY_WEIGHT.test(word.trim()))
   if (!done || !weight) return read
@@ -225,6 +249,21 @@ const COOKED_HERE = /^(?:cooked|boiled|mashed|simmered|soaked and cooked)\b/i
 const SAID_DRY = /^(?:weighed )?(?:dry|dried|uncooked)(?: (?:wt|weight))?$/i
 const WEIGHED_DRY = /\b(?:dried|dry|uncooked)\b/i
 
+/** "1 cup dry lentils, cooked": they go in with the water that they have taken up, and are weighed without it. */
+function boilHere(read: ReadLine, food: Food, weighed: Weighed, foods: Foods): void {
+  if (!isBoiledSoft(food) || weighed.grams === null || weighed.waterChangeGrams !== 0) return
+  const isGrain = food.group === 'starch'
+  if (!read.prep.some((word) => COOKED_HERE.test(word) || (isGrain && /^soaked/i.test(word)))) return
+  const factor = boiledPerGram(food, foods)
+  if (factor === null) return
+  weighed.waterChangeGrams = weighed.grams * (factor - 1)
+  weighed.notes.push({
+    code: 'soaked',
+    level: 'note',
+    text: `Weighed dry: boiled it takes up about ${Math.round(weighed.waterChangeGrams)} g of water`,
+  })
+}
+
 /** Words that say which kind of a food it is, and nothing of what is done with it. */
 const OF_KIND =
   /^(?:strong|strong white|plain|self[- ]rais(?:ing|ed)|bread|wholemeal|wholegrain|whole ?wheat|white|brown|caster|icing|demerara|double|single|whipping|natural|greek|smoked|unsalted|black|red|green)$/i
@@ -249,6 +288,10 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
   if (cube?.how === 'exact') return cube
   const chosen = prep.filter((word) => CHOOSES.test(word)).join(' ')
   const plain = matchFood(`${chosen} ${read.name}`.trim(), foods)
+  // "Veg oyster sauce", "veggie mince": the vegetarian one, where the larder has it.
+  const veg = plain?.how === 'part' ? /^veg(?:gie|an)?\s+(.+)$/i.exec(read.name)?.[1] : undefined
+  const vegetarian = veg ? matchFood(`vegetarian ${veg}`, foods) : null
+  if (vegetarian?.how === 'exact') return vegetarian
   // "Vegetable oil (groundnut)", "cream (soya)": what holds something is named behind as well as in front.
   for (const word of prep) {
     const named = /^\p{L}+(?: \p{L}+)?$/u.test(word) ? matchFood(word, foods) : null
@@ -272,14 +315,20 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
     if (closer?.how === 'exact' && closer.food.group === plain!.food.group) return closer
   }
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
+  const before = normaliseName(read.raw)
   for (const word of prep) {
+    const isOven = /^(?:roasted|baked|steamed|grilled|poached)$/i.test(word)
+    if (isOven && !before.includes(`${normaliseName(word)} ${normaliseName(read.name)}`)) continue
     if (
+      !isOven &&
       !/^(?:dried|dry|canned|tinned|jarred|cooked|leftover|hard[- ]boiled|boiled|mashed|frozen|minced|ground|smoked|pickled|strained|grated|unsalted|raw|fresh)\b/i.test(
         word,
       )
     )
       continue
-    const state = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
+    const said = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
+    // Nobody mashes a raw root.
+    const state = plain?.food.group === 'vegetable' && /^mashed/i.test(said) ? 'cooked' : said
     const turned = matchFood(`${chosen} ${state} ${read.name}`.trim(), foods)
     if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
     // "spuds, boiled": the state with the food's own name, where the words say nothing of fat that it would lose.

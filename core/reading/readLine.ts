@@ -59,7 +59,7 @@ const TO_TASTE =
   /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like|swad(?:a?nusar| anusar))\b/i
 const BRACKETED_NEED = /\(\s*as (?:required|needed)\s*\)/i
 const AS_REQUIRED =
-  /\b(?:as (?:required|needed|necessary|reqd)|if (?:required|needed)|(?:just )?enough(?: .*)? (?:to|for) .*|a little|some|to (?:bind|knead|mix|make (?:a|the|up)|form a|bring (?:it )?together)\b.*)/i
+  /\b(?:(?:only|just) (?:if|as) (?:required|needed|necessary)|as (?:required|needed|necessary|reqd)|if (?:required|needed)|(?:just )?enough(?: .*)? (?:to|for) .*|a little|some|to (?:bind|knead|mix|make (?:a|the|up)|form a|bring (?:it )?together)\b.*)/i
 const OPTIONAL =
   /\(\s*optional[^)]*\)|,?\s*\b(?:optional(?:ly)?|if (?:you )?(?:like|want|wish|have it|desired|using|liked)|(?:is|are) nice|can be left out)\b/i
 
@@ -77,6 +77,7 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
     'shell',
   ],
   [/\b(?:for (?:dipping|serving)|to (?:serve|dip))\b/i, 'dip'],
+  [/\b(?:to make|for) (?:an? |the )?(?:(?:thick|sealing) )?(?:paste|slurry|glue)(?=\W*$)/iu, null],
   [/\b(?:for thickening|to thicken)(?: (?:it|up|the \p{L}+))?(?=\W*$)/iu, null],
 ]
 
@@ -85,6 +86,9 @@ const IN_EACH =
 const PER_BATCH =
   /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
 /** What is done to a food before it goes in: of these words a name is freed. */
+/** "Turnip, tiny dice", "beef in small cubes": cut to a size, said with a noun. */
+const CUT_TO_SIZE =
+  /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits))\s*$/iu
 export const PREP_WORDS =
   '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|fine chop|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
@@ -332,6 +336,11 @@ function takeApart(raw: string): ReadLine {
 
   const prep: string[] = extra ? [extra[1]!.trim()] : []
   rest = withoutBrackets(rest, measures, prep)
+  const cut = CUT_TO_SIZE.exec(rest)
+  if (cut && cut.index > 2) {
+    prep.push(cut[1]!)
+    rest = rest.slice(0, cut.index)
+  }
 
   // "lard, butter or ghee" allows any of three.
   rest = rest.replace(

@@ -1,7 +1,8 @@
 import type { Foods } from '../food/food'
 import { newPart, withIds, type Part, type Recipe, type RecipeNote } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
-import { PART_KINDS, RECIPE_VERSION, type PartKind } from '../recipe/vocabulary'
+import { PRECOOKING_TABLE, PRECOOKING_WAYS } from '../recipe/precookingWays'
+import { PART_KINDS, RECIPE_VERSION, type LinePrecooking, type PartKind } from '../recipe/vocabulary'
 import { questionsAbout, type Question } from './questions'
 import {
   brushByMethod,
@@ -13,6 +14,7 @@ import {
   washBesideSheet,
 } from './byMethod'
 import { addUnlisted } from './unlisted'
+import { tossedIn } from './components'
 import { askAboutSheets, countPieces, timesPieces } from './counts'
 import { isDoughBase, isFat, type Draft, type Placed } from './drafts'
 import { readFacts } from './facts'
@@ -87,6 +89,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   for (const { text: remark } of outline.remarks)
     notes.push({ code: 'kept-text', level: 'note', text: limit(remark, 600) })
 
+  tossedIn(drafts, outline.steps)
   const clauses = clausesOfMethod(outline.steps, drafts)
   const method = outline.steps.map((step) =>
     step.under && !step.text.includes(step.under) ? `${step.under}: ${step.text}` : step.text,
@@ -102,7 +105,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   const shell = drafts.find((draft) => draft.kind === 'shell') ?? null
   const facts = readFacts(outline, clauses, shell)
   const counted = countPieces(outline, clauses, drafts, shape, cooking.way, facts, notes)
-  timesPieces(drafts, counted.pieces, notes)
+  timesPieces(drafts, counted, notes)
   askAboutSheets(drafts, counted.pieces)
   shareOutDivided(drafts, clauses, cooking.way)
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
@@ -272,7 +275,9 @@ function partsOf(
     const lineOf = (item: ReadIngredient) => {
       const component = placed.references.get(item)
       const componentId = component ? (ids.get(component) ?? null) : null
-      return { ...item.line, componentId, cookedBy: cooked?.byLine.get(item) ?? null }
+      // What the line says of it holds where the method says nothing: "1 onion, fried".
+      const said = cooked && !cooked.cookedBy ? preparedBy(item) : null
+      return { ...item.line, componentId, cookedBy: cooked?.byLine.get(item) ?? said }
     }
     const part = newPart({
       id: ids.get(draft)!,
@@ -289,6 +294,16 @@ function partsOf(
     })
     return { draft, part }
   })
+}
+
+const COOKED_FIRST =
+  /^(?:(?:lightly|gently|well|deep|stir)[- ])?(?:fried|saut[eé]ed|browned|softened|roasted|charred|grilled|steamed|boiled|blanched)\b/i
+
+/** How a raw food is cooked before it goes in, by what its line says behind its name; null where it says nothing. */
+function preparedBy({ read, food, line }: ReadIngredient): LinePrecooking | null {
+  if (food?.state !== 'raw' || line.waterChangeGrams !== 0) return null
+  const word = read.prep.find((one) => COOKED_FIRST.test(one.replace(/^.*?,\s*/, '')))
+  return word ? (PRECOOKING_WAYS.find((way) => PRECOOKING_TABLE[way].said.test(word)) ?? null) : null
 }
 
 function rowsOf(text: string, outline: Outline, recipe: Recipe): IntakeRow[] {

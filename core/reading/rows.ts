@@ -33,6 +33,9 @@ export const isStep: (text: string, foods: Foods) => boolean = rememberWith(tell
 const listsMany = (text: string): boolean =>
   text.split(/,\s+/).filter((piece) => STARTS_WITH_AMOUNT.test(piece) && !isHeatOrTime(piece)).length >= 3
 
+/** "8 balls.": a stage of the work. */
+export const BALLS_ALONE = /^\W*(?:about )?\d{1,3} (?:equal |even )?(?:balls|rounds|dis[ck]s|circles)\W*$/i
+
 /** "Balls of about 40 g, flatten, fill". */
 const BALLS_OF = /^(?:balls|pieces|rounds|portions) of (?:about |around |roughly )?[\d¼½¾⅓⅔]/i
 /** "Boiled 3 min.": told of what was done. */
@@ -53,7 +56,7 @@ const SPOONS_OF_FILLING =
 
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
-  if (SPOONS_OF_FILLING.test(text)) return true
+  if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
     /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
       text,
@@ -144,6 +147,21 @@ function amountsBehind(parts: readonly string[], foods: Foods): number {
     return read.measures.length > 0 && matchFood(read.name, foods)?.how === 'exact'
   }).length
 }
+
+/** "Onion - 3 nos chopped", "curry leaves: 2 sprigs": a name, a mark and an amount. */
+export const amountBehind = (text: string, foods: Foods): boolean => {
+  const name = NAME_MARK_AMOUNT.exec(text)?.[1]
+  return (
+    name !== undefined &&
+    !startsLikeStep(text) &&
+    readLine(text).measures.length > 0 &&
+    matchFood(name, foods) !== null
+  )
+}
+const NAME_MARK_AMOUNT = new RegExp(
+  String.raw`^(\p{L}[\p{L} ,()]{2,40}?)\s*[-–—:=]\s*(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})(?=[\s\d]|${UNIT_PATTERN})`,
+  'iu',
+)
 
 function listsAmounts(text: string, foods: Foods): boolean {
   if (text.length > MAX_ROW_CHARACTERS) return false

@@ -17,7 +17,7 @@ const ABOUT = String.raw`(?:about |maybe |like |abt\.? |approx(?:imately|\.)? |a
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
-export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|piroz?s?h?ki|vareniki|gyoza|potstickers?|momos?|parathas?|paranthas?|kachoris?|kulchas?|puris?|ravioli|tortellini|pelmeni|mandu|crepes?|blintzes|pancakes?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|boats?|ovals?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|in all\b|altogether|in total|ones\b|uns\b)`
+export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|coils?|balls?|samosas?|empanadas?|pierogi(?:es)?|piroz?s?h?ki|vareniki|gyoza|potstickers?|momos?|parathas?|paranthas?|kachoris?|kulchas?|puris?|ravioli|tortellini|pelmeni|mandu|crepes?|blintzes|pancakes?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|boats?|ovals?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|snails|spirals|envelopes|purses|pinwheels|in all\b|altogether|in total|ones\b|uns\b)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
@@ -34,7 +34,7 @@ const forBracket = new RegExp(
 )
 /** "For 8": a few are eaters, many are pieces. */
 const MAX_EATERS = 12
-const forBare = new RegExp(String.raw`^\W*for\s+${N}\W*$`, 'iu')
+const forBare = new RegExp(String.raw`^\W*(?:enough )?for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const servingSize = new RegExp(
   String.raw`\bserving(?: size)?\s*[:=]\s*${N}(?!\s*(?:g|kg|ml|oz)\b)|\bper (?:serving|portion) \(\s*(?:of )?(\d{1,2})(?:\s+${PIECES})?\s*\)`,
@@ -55,7 +55,7 @@ const anyPieces = new RegExp(
 const forSome = new RegExp(String.raw`\bfor\s+${N}\s+${QUALITY}${PIECES}(?![\p{L}])`, 'iu')
 const times = new RegExp(String.raw`[(]\s*[x×]\s*(\d{1,3})\s*[)]|\s[x×]\s?(\d{1,3})$`, 'iu')
 const ofPieces = new RegExp(
-  String.raw`^\W*${N}\s+${QUALITY}(?:(?!(?:${UNIT_PATTERN})(?![\p{L}\d]))\p{L}+\s+)?${PIECES}(?![\p{L}])`,
+  String.raw`^\W*${N}\s+${QUALITY}(?:(?!(?:${UNIT_PATTERN})(?![\p{L}\d])|(?:fillings?|ways?|kinds?|types?|doughs?|versions?)\b)\p{L}+\s+)?${PIECES}(?![\p{L}])`,
   'iu',
 )
 /** "Ravioli for 4": at the end of a title they are eaters. */
@@ -87,7 +87,7 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 
 /** Words without which a line counts nothing. */
 const COUNTS =
-  /\([^)]*\bfor|^\W*for\b|serv|mak|yield|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
+  /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
 
 /** "2 tubes crescent dough (8 each)" are bought. */
 const BOUGHT_SO =

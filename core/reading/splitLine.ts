@@ -1,5 +1,5 @@
 import type { Foods } from '../food/food'
-import { matchFood } from './match'
+import { matchFood, normaliseName } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import type { Measure } from './measures'
 import { PREP_WORDS, readLine } from './readLine'
@@ -15,7 +15,7 @@ export interface LinePart {
 }
 
 const JOIN = new RegExp(
-  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted) (?:in|with))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted|made up|crumbled) (?:in|into|with)|(?<=\b(?:cubes?|pots?|powder|granules) )in))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
@@ -294,6 +294,14 @@ function seasoningsInRow(raw: string, foods: Foods): LinePart[] | null {
 const WITH_INSIDE =
   /^(.*\S)\s*\((\d[^()]*?)\s+(?:melted|softened|mixed|beaten|whisked|warmed|infused) with (an? [^()\d]+)\)\s*$/i
 
+/** "1 cup lentils, cooked in 3 cups broth until soft, drained": what they were boiled in is poured away. */
+const BOILED_AND_DRAINED =
+  /^(.+?),?\s+(?:boiled|cooked|simmered) (?:\p{L}+ )?in (?:plenty of |lots of |salted |\d[^,]*?|[¼½¾][^,]*?)?(?:water|stock|broth)\b(?:[^,]*),?\s*(?:and |then )?(?:drained|strained)\b.*$/iu
+
+/** "50 g bulgur, soaked in hot water": as much as it takes up. */
+const SOAKED_IN_WATER =
+  /^(.+?),?\s+(?:soaked|rehydrated) in (?:some |a little |enough )?(?:(?:hot|boiling|warm|cold|tepid) )?water\b(?! *\d).*$/i
+
 function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const inside = raw.length < 200 ? WITH_INSIDE.exec(raw) : null
   if (inside && readLine(`${inside[2]!} x`).measures.length)
@@ -315,6 +323,13 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     if (matchFood(name, foods)?.how === 'exact')
       return both([again[1]!, `${again[2]!.replace(/\b(?:extra|another) /i, '')} ${name} ${again[3]!}`])
   }
+  const boiled = raw.length < 200 ? BOILED_AND_DRAINED.exec(raw.trim()) : null
+  if (boiled && readLine(boiled[1]!).measures.length) {
+    const dry = /\b(?:dry|dried|uncooked)\b/i.test(boiled[1]!) ? '' : 'dry, '
+    return both([`${boiled[1]!}, ${dry}boiled and drained`])
+  }
+  const soaked = raw.length < 200 ? SOAKED_IN_WATER.exec(raw.trim()) : null
+  if (soaked && readLine(soaked[1]!).measures.length) return both([`${soaked[1]!}, soaked`])
   const seasonings = seasoningsInRow(raw, foods)
   if (seasonings) return seasonings
   const citrus =
@@ -443,11 +458,37 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
   const seasonings = seasoningsInRow(raw, foods)
   if (seasonings) return seasonings
   // "1 tbsp oil salt water to make a medium dough": what nobody measures follows bare.
+  const row = aromaticsInRow(raw, foods)
+  if (row) return row
   const bare = BARE_TAIL.exec(raw)
   if (!bare || !readLine(bare[1]!).measures.length || matchFood(readLine(raw).name, foods)?.how === 'exact')
     return null
   const names = bare[2]!.split(/\s+/)
   return both([bare[1]!, ...names.slice(0, -1), `${names.at(-1)!}${bare[3] ?? ' as required'}`])
+}
+
+/** "Ginger garlic green chilli crushed 2 tbsp": aromatics in a row share one amount. */
+function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
+  const read = readLine(raw)
+  const words = read.name.split(' ')
+  if (read.measures.length !== 1 || words.length < 2 || words.length > 6) return null
+  if (matchFood(read.name, foods)?.how === 'exact') return null
+  const names: string[] = []
+  for (let at = 0; at < words.length;) {
+    const length = [3, 2, 1].find((many) => {
+      const name = words.slice(at, at + many).join(' ')
+      const match = at + many <= words.length ? matchFood(name, foods) : null
+      return (
+        match?.how === 'exact' &&
+        match.found === normaliseName(name) &&
+        /^(?:spice|herb|vegetable|seasoning)$/.test(match.food.group)
+      )
+    })
+    if (!length) return null
+    names.push(words.slice(at, at + length).join(' '))
+    at += length
+  }
+  return names.length > 1 ? shareOut(raw, names) : null
 }
 
 /** "… to brush + sesame seeds". */

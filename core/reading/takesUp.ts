@@ -1,24 +1,12 @@
 import { foodIs } from '../food/groups'
-import type { Food, Foods } from '../food/food'
+import type { Foods } from '../food/food'
+import { boiledPerGram, isBoiledSoft } from './boiledWeight'
 import type { Draft } from './drafts'
-import { matchFood, normaliseName } from './match'
+import { normaliseName } from './match'
 import type { Clause } from './method'
 import { readPrecooking } from './precooking'
 
-/** Dry foods that are boiled soft in water which nobody lists. */
-const TAKES_UP: ReadonlySet<string> = new Set(['pulse', 'starch', 'noodle', 'textured-protein'])
 const WET_WAYS: ReadonlySet<string> = new Set(['boil', 'simmer', 'steam'])
-const solids = (food: Food) => 100 - food.per100g.waterG
-
-/** Grams that one gram of a dry food weighs once it is boiled: its solids against those of the boiled food. */
-function boiledPerGram(food: Food, foods: Foods): number | null {
-  const boiled = matchFood(`cooked ${food.name.split(',')[0]!}`, foods)
-  if (boiled?.how !== 'exact' || boiled.food.state !== 'cooked' || boiled.food.group !== food.group)
-    return null
-  const factor = solids(food) / solids(boiled.food)
-  return factor > 1.2 ? factor : null
-}
-
 const SOAKS = /\b(?:soak|hydrat|rehydrat)/i
 
 /**
@@ -30,8 +18,7 @@ export function takeUpWater(draft: Draft, clauses: readonly Clause[], foods: Foo
   const dry = draft.lines.filter(
     ({ food, line }) =>
       food &&
-      ((food.state === 'dry' && TAKES_UP.has(food.group)) ||
-        (food.state === 'dried' && food.unitGrams.soaked)) &&
+      (isBoiledSoft(food) || (food.state === 'dried' && food.unitGrams.soaked)) &&
       line.grams &&
       line.waterChangeGrams === 0,
   )

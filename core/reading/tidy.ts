@@ -201,6 +201,10 @@ export function tidy(text: string): Row[] {
       }
       own = own
         // "Dip of soy, vinegar and oil", "Ingredients are: …".
+        .replace(
+          /^((?:for|to make)(?: the)? (?:pastry|dough|filling|crust|stuffing|sauce|dip))\s*;\s/i,
+          '$1: ',
+        )
         .replace(/^(?:a |the |with a )?(dip|dipping sauce|dressing|egg ?wash) of (?=\p{L}|\d)/iu, '$1: ')
         // "Filling wise, two cups of …".
         .replace(

@@ -38,8 +38,9 @@ const SIDE =
 export const timesIn: (text: string) => readonly TimeRead[] = remember(findTimes)
 
 function findTimes(stated: string): TimeRead[] {
-  if (!/min|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(stated)) return []
-  const text = withDigits(stated).replace(ISH, '$1')
+  const spoken = stated.replace(BARE_MINUTES, '$& min')
+  if (!/min|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(spoken)) return []
+  const text = withDigits(spoken).replace(ISH, '$1')
   const found: TimeRead[] = []
   const taken: [number, number][] = []
   for (const [pattern, lowMinutes, highMinutes] of WORDS) {
@@ -78,12 +79,16 @@ const perSide = (text: string, end: number) => SIDE.test(text.slice(end, end + 2
 export const middleMinutes = (time: TimeRead): number =>
   Math.round(((time.lowMinutes + time.highMinutes) / 2) * (time.perSide ? 2 : 1))
 
+/** "Bake 375° for 18-20 until brown", "fry for 3-4 or so": minutes that nobody calls minutes. */
+const BARE_MINUTES =
+  /(\b(?:bake|baked|cook|steam|fry|boil|simmer|roast)\b[^.;]{0,40}\bfor (?:about )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)|(\b(?:simmer|bake|steam|boil|fry) \d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*[.;]|\s*$)(?![.]\d)/gi
+
 /** "20ish min". */
 const ISH = /(\d)\s?-?ish\b/gi
 
 const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![\p{L}\d])(?:\s+fan\b)?`
 const HEAT_LINE = new RegExp(
-  String.raw`^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+(?:for )?\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+(?:at\b|@|in a\b).{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
+  String.raw`^\W*${HEAT}\s*(?:top\s*(?:\/|and|&|\+|-)\s*bottom(?: heat)?|convection|fan)\b(?:[^.;]|\b(?:approx|ca|abt)\.){0,24}?\d{1,3}\s*(?:m|mins?|minutes)\b|^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+(?:for )?\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+(?:at\b|@|in a\b).{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|mins?|minutes)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
   'iu',
 )
 const TIME_LINE =

@@ -1,5 +1,5 @@
 import { lessSure, type MeasuredBy } from '../recipe/vocabulary'
-import { isFlour } from '../food/groups'
+import { foodIs, isFlour } from '../food/groups'
 import { isMass, type Heap, type Measure, type Term } from './measures'
 import type { ReadLine } from './readLine'
 import { FALLBACK_UNIT_GRAMS, unitById } from './units'
@@ -61,6 +61,7 @@ const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
   water: 30,
   egg: 50,
   'egg-yolk': 17,
+  'spring-onion': 10,
   'egg-white': 33,
 }
 const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
@@ -96,6 +97,9 @@ const UNPEELED = /\b(?:unpeeled|with skin|skin on|before peeling|untrimmed)\b/
 /** Oil in a frying pot when the line says only "for deep frying". Common practice, no source. */
 export const FRYING_POT_GRAMS = 1000
 
+/** A dash of milk is poured, a dash of pepper shaken. Common practice, no source. */
+const DASH_POURED_GRAMS = 5
+
 const METRIC_VOLUMES = new Set(['ml', 'cl', 'dl', 'l'])
 const round = (grams: number) => (grams >= 100 ? Math.round(grams) : Math.round(grams * 10) / 10)
 const note = (code: string, text: string): Note => ({ code, level: 'note', text })
@@ -119,6 +123,7 @@ function unitGramsOf(term: Term, food: Food, standInUnit: string | null): TermGr
     (id === 'piece' || id === 'head' || id === 'stalk' ? sized : undefined) ??
     own ??
     bare ??
+    (id === 'dash' && (foodIs(food, 'pours') || /cream$/.test(food.group)) ? DASH_POURED_GRAMS : undefined) ??
     FALLBACK_UNIT_GRAMS[id]
   if (each === undefined) {
     // A stick of celery is a stalk; a stick of butter has its own weight.
@@ -235,7 +240,15 @@ const describe = (measure: Measure) =>
     })
     .join(' ')
 
-function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boolean): void {
+/** A cup of a mashed root: USDA SR Legacy has 210 g for potato to 245 g for pumpkin, from memory. */
+const MASHED_CUP_GRAMS = 220
+/** A cup of it that weighs less than this is a cup of pieces. */
+const CUP_OF_PIECES_GRAMS = 200
+const MASHED_GROUPS = /^(?:vegetable|starch)$/
+
+function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measure): void {
+  const byWeight = isMass(measure)
+  const isByVolume = measure.every(({ unitId }) => unitId !== null && unitById(unitId).kind === 'volume')
   const words = [...read.prep, read.name].join(' ').toLowerCase()
   const scale = (ratio: number) => {
     weighed.grams = weighed.grams! * ratio
@@ -289,6 +302,13 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, byWeight: boole
         'peeled',
         `Taken as weighed after peeling. Weighed before, it would be about ${round(weighed.grams! * u.edible)} g`,
       ),
+    )
+  }
+  const mashedCup = /\b(?:mashed|pur[eé]ed)\b/.test(words) && MASHED_GROUPS.test(food.group) && !byWeight
+  if (mashedCup && (u.cup ?? 0) > 100 && u.cup! < CUP_OF_PIECES_GRAMS && isByVolume) {
+    scale(MASHED_CUP_GRAMS / u.cup!)
+    weighed.notes.push(
+      note('packed', `Mashed: a cup of it is taken as ${MASHED_CUP_GRAMS} g, ${round(weighed.grams!)} g`),
     )
   }
   if (/\bpacked\b/.test(words) && !byWeight && u.packed) {
@@ -372,7 +392,7 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
   }
   if (chosen.measure.some((term) => term.unitId === 'part'))
     notes.push(check('ratio', 'Given in parts: one part is taken as a tablespoon. Type the grams'))
-  applyPrep(read, food, weighed, isMass(chosen.measure))
+  applyPrep(read, food, weighed, chosen.measure)
   return weighed
 }
 
