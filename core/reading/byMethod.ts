@@ -175,7 +175,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       // The yolk is used where a yolk is named, not where an egg is.
       const own = new RegExp(EGG_WORDS[food.group] ?? '', 'i')
       const word = new RegExp(
-        `\\b${food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : food.group === 'seed' || food.group === 'nut' ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : food.group === 'seed' || food.group === 'nut' ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       // The yolk that is listed is the one that is meant.
@@ -186,9 +186,19 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         brushing.some(({ text, mixed }) => {
           const at = BRUSHES.exec(text)!.index
           const near = mixed || text.slice(at, at + 60)
-          if (yolks && food.group === 'egg' && !/\beggs?\b(?! yolk)/i.test(near)) return false
+          if (
+            yolks &&
+            food.group !== 'egg-yolk' &&
+            food.group.startsWith('egg') &&
+            !/\beggs?\b(?! yolk)/i.test(near)
+          )
+            return false
           // "Brush.", and one egg or yolk of the list waits for it.
-          const waitsAlone = !dough && food.group.startsWith('egg') && (item.line.grams ?? 0) <= ONE_EGG_GRAMS
+          const waitsAlone =
+            !dough &&
+            food.group.startsWith('egg') &&
+            ![...finished].some((group) => group?.startsWith('egg')) &&
+            (item.line.grams ?? 0) <= ONE_EGG_GRAMS
           return word.test(near) || ((beaten || waitsAlone) && GLAZES.test(text))
         })
       if (!named) continue

@@ -1,4 +1,4 @@
-import { leadsDough, type Draft } from './drafts'
+import { leadsDough, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import type { ReadIngredient } from './readIngredient'
 
@@ -94,6 +94,15 @@ export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
       // No part calls itself a filling: this is what goes inside.
       component.into = null
       component.kind = !shell && component.lines.some(leadsDough) ? 'shell' : 'filling'
+      // "Rice porridge" over its rice is no riddle.
+      const words = wordsOfDraft(component)
+      if (
+        orphans.length === 1 &&
+        coreName(component.name)
+          .split(' ')
+          .some((word) => words.has(word))
+      )
+        component.unsure = false
     }
   }
   return references

@@ -17,7 +17,7 @@ const DIVIDE = new RegExp(
 )
 /** "Divide 16.": the number stands bare. */
 const BARE_DIVIDE =
-  /\b(?:divide|portion|split)\b(?: (?:the )?dough)?:? (?:to |in |into )?(\d{1,3})(?=\s*(?:[.,;]|$))/i
+  /\b(?:divide|portion|split)\b(?: (?:the )?dough)?:? (?:to |in |into )?(\d{1,3})(?=\s*(?:[.,;]|$))|\bcut (?:(?:it|them|the \w+) )?to (\d{1,3})(?=\s*(?:[.,;]|$))/i
 /** "Pat into 8 thick discs". */
 const INTO = new RegExp(
   String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice|score|mark)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|in\.|minutes?|mins?|°|%)(?:\b|\s))(?!\s*["”])`,
@@ -169,7 +169,11 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
       seen.push({ at: weighed.index + weighed[0].length, count: low(weighed[1]!), each: false })
     const bareCount = BARE_DIVIDE.exec(text)
     if (bareCount && !seen.length)
-      seen.push({ at: bareCount.index + bareCount[0].length, count: low(bareCount[1]!), each: false })
+      seen.push({
+        at: bareCount.index + bareCount[0].length,
+        count: low((bareCount[1] ?? bareCount[2])!),
+        each: false,
+      })
     const take = TAKE.exec(text)
     if (take && !seen.length)
       seen.push({ at: take.index + take[0].length, count: low(take[1]!), each: false })

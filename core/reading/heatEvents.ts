@@ -88,11 +88,16 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
     .replace(/,?\s+but (?:you|one|i) (?:can|could|may) (?:also )?(?:do|bake|fry|steam|cook|make)\b.*$/i, '')
     .replace(/(?<=\d{3}[^.;]{0,30})\s(?:\/|or)\s(?:in (?:an? |the )?)?air[- ]?fryer\b.*$/i, '')
+    // "Gas 7 – 15 min": the mark and the minutes, no range.
+    .replace(
+      /\b(gas(?: mark)?\s*\d{1,2})\s*[-–]\s*(?:a |for )?(?:further |another )?(\d{1,3})\s*(?=m(?:in|\b))/gi,
+      '$1, $2 ',
+    )
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
     .replace(/\bfor (?:a|an|the) (?:further|final|last|additional) (?=\d)|\bfor another (?=\d)/gi, 'for ')
     // "200C 18-20": the second pair is minutes.
     .replace(
-      /(\d{3}\s*(?:°\s*)?[cf]?(?: fan)?)\s+(?:for )?(\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\W*$)/i,
+      /(\d{3}\s*(?:°\s*)?[cf]?(?: fan)?),?\s+(?:for )?(\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\W*$)/i,
       '$1 $2 min',
     )
     // "Gas 4 for 25".

@@ -103,7 +103,7 @@ function clausesOf(sentence: string): string[] {
       : sentence
   return text
     .split(
-      /,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
+      /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
     )
     .map((clause) => clause.trim())
     .filter(Boolean)
@@ -136,7 +136,10 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   // Steps that stand among the lines of a part are its own, unless they go on to close the pieces.
   const goesOn = new Set(
     steps
-      .filter(({ text, within }) => within && (CLOSING.test(text) || SHAPES_PIECES.test(text)))
+      .filter(
+        ({ text, within }) =>
+          within && (CLOSING.test(text) || SHAPES_PIECES.test(text) || /\bthey float\b/i.test(text)),
+      )
       .map(({ within }) => within),
   )
   steps.forEach((step, index) => {

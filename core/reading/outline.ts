@@ -201,6 +201,10 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
   return true
 }
 
+/** "Crimp the edges. Bake 15 min": the pieces are done. */
+const CLOSES_AND_COOKS =
+  /\b(?:crimp|seal|pinch|stuff|fold|fill|close)\w*\b[^]*\b(?:bake|fry|steam|boil)\b|^\W*(?:bake|fry|steam|boil)\b[^]*\d/i
+
 /** A row that leads a part, the method or what is kept: by its words, its marks and what follows. */
 function leadsPart(
   state: OutlineState,
@@ -236,8 +240,13 @@ function leadsPart(
     !heading.rest &&
     next !== 'amount' &&
     (matchFood(text, foods)?.how === 'exact' || /^(?:\p{L}+ ){1,2}wash$/iu.test(text))
+  // "Egg butter: 2 boiled eggs, 50 g butter" below the whole of the work stands beside the dish.
+  const beside =
+    mode === 'method' &&
+    heading.kind === 'unknown' &&
+    state.out.steps.some(({ text: step }) => CLOSES_AND_COOKS.test(step))
   if (washes) state.item(row, text)
-  else enter(state, row, heading)
+  else enter(state, row, beside ? { ...heading, kind: 'dip' } : heading)
   return true
 }
 

@@ -69,7 +69,9 @@ export function plainLine(raw: string): string {
 
   // "Ginger, a thumb", "coriander handful": the unit stands behind.
   const unitBehind =
-    /^(\p{L}[\p{L} ]{2,30}?),?\s+(?:an? )?(thumb|handful|pinch|bunch|knob|splash|squeeze|dash)$/iu.exec(text)
+    /^(\p{L}[\p{L} ]{2,30}?),?\s+(?:an? )?(thumb|handful|pinch|bunch|knob|splash|squeeze|dash|clove)$/iu.exec(
+      text,
+    )
   if (unitBehind) text = `a ${unitBehind[2]} of ${unitBehind[1]}`
   // "A few thyme sprigs", "3 basil leaves": what is counted stands behind.
   const counted =

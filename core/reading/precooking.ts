@@ -124,7 +124,7 @@ const MIN_POURED_SHARE = 0.08
 
 const SIMMERS = /\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i
 const POURS_ON =
-  /(?:\b(?:add|pour|splash|plus|cover)\b|\+)[^.]{0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
+  /(?:\b(?:add|pour|splash|plus|cover)\b|\+)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
 
 const ADDS_LIQUID = /\b(?:add|pour|stir in|whisk in|with the)\b/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i

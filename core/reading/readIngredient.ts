@@ -268,6 +268,9 @@ function boilHere(read: ReadLine, food: Food, weighed: Weighed, foods: Foods): v
 const OF_KIND =
   /^(?:strong|strong white|plain|self[- ]rais(?:ing|ed)|bread|wholemeal|wholegrain|whole ?wheat|white|brown|caster|icing|demerara|double|single|whipping|natural|greek|smoked|unsalted|black|red|green)$/i
 
+/** "X for the Y", "X from the Y". */
+const FOR_WHAT = /^(\p{L}[\p{L} -]+?) (?:for|from) (?:the |your |a )\p{L}+(?: \p{L}+)?$/iu
+
 const hasAllergen = (food: Food, one: Food['allergens'][number]) =>
   food.allergens.includes(one) || food.possibleAllergens.includes(one)
 const hasOrigin = (food: Food, one: Food['origins'][number]) =>
@@ -288,6 +291,11 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
   if (cube?.how === 'exact') return cube
   const chosen = prep.filter((word) => CHOOSES.test(word)).join(' ')
   const plain = matchFood(`${chosen} ${read.name}`.trim(), foods)
+  // "Olive oil for the sofrito", "cheese from the deli": what it is for is not its name.
+  const forWhat =
+    plain?.how === 'exact' && plain.found === normaliseName(read.name) ? null : FOR_WHAT.exec(read.name)?.[1]
+  const bareName = forWhat ? matchFood(`${chosen} ${forWhat}`.trim(), foods) : null
+  if (bareName?.how === 'exact') return bareName
   // "Veg oyster sauce", "veggie mince": the vegetarian one, where the larder has it.
   const veg = plain?.how === 'part' ? /^veg(?:gie|an)?\s+(.+)$/i.exec(read.name)?.[1] : undefined
   const vegetarian = veg ? matchFood(`vegetarian ${veg}`, foods) : null

@@ -54,8 +54,17 @@ const FAT_FOR_PAN =
 const SPOONS_OF_FILLING =
   /^\W*(?:a )?(?:couple|few) (?:of )?(?:tablespoons?|teaspoons?|spoons?|spoonfuls?|tbsps?|tsps?) (?:of )?(?:the )?(?:filling|stuffing)\b/i
 
+/** "Pinch 4 corners and sides". */
+const PINCHES = /^\W*pinch (?:the |all |both )?(?:\d |four |two )?(?:corners|edges|sides|seams?|ends)\b/i
+/** "Half to line a tray": what becomes of half of the dough. */
+const HALF_GOES = /^\W*half (?:of (?:it|the (?:dough|pastry)) )?(?:to line|goes|on|in|into|rolled)\b/i
+/** "1 heaped tbsp each". */
+const SPOON_EACH =
+  /^\W*(?:about )?(?:\d|[¼½¾]|an? )[\d./ -]*(?:(?:heaped|heaping|level|small|large|good) )?(?:tbsp|tsp|tablespoons?|teaspoons?|spoons?) (?:in |on |for )?each\W*$/i
+
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
+  if (PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
   if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
     /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(

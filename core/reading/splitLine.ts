@@ -302,6 +302,11 @@ const BOILED_AND_DRAINED =
 const SOAKED_IN_WATER =
   /^(.+?),?\s+(?:soaked|rehydrated) in (?:some |a little |enough )?(?:(?:hot|boiling|warm|cold|tepid) )?water\b(?! *\d).*$/i
 
+const UNIT_STOP = new RegExp(
+  String.raw`^(\p{L}[^.;]{2,60}\d[^.;]{0,8}?(?:${UNIT_PATTERN}))\.\s+(\p{Lu}\p{L}+.*)$`,
+  'u',
+)
+
 function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const inside = raw.length < 200 ? WITH_INSIDE.exec(raw) : null
   if (inside && readLine(`${inside[2]!} x`).measures.length)
@@ -342,8 +347,16 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     /^(?:usual |all |plenty of |good )*seasoning(?: to taste)?()$/i.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
   // "Half a stick of butter, S & P": the seasoning behind the last comma.
-  const seasoned = /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p)\.?$/i.exec(raw.trim())
-  if (seasoned) return [...splitLine(seasoned[1]!, foods), ...both(['salt', 'pepper'])]
+  const seasoned = /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p|salt)\.?$/i.exec(raw.trim())
+  if (seasoned && (!/^salt/i.test(seasoned[2]!) || readLine(seasoned[1]!).measures.length))
+    return [
+      ...splitLine(seasoned[1]!, foods),
+      ...both(/^salt/i.test(seasoned[2]!) ? ['salt'] : ['salt', 'pepper']),
+    ]
+  // "Oil 4-5 tbsp. Salt": the full stop belongs to the spoon and to the sentence.
+  const stopped = UNIT_STOP.exec(raw.trim())
+  if (stopped && readLine(stopped[1]!).measures.length)
+    return [...splitLine(stopped[1]!, foods), ...splitLine(stopped[2]!, foods)]
   // "Half a cup of pine nuts salt": told in a row, and seasoned at the end.
   const salted = /^(.+\p{L})\s+(salt(?:\s*(?:and|&|\+)?\s*(?:black )?pepper)?)$/iu.exec(raw.trim())
   if (
@@ -426,7 +439,10 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       // What the line says it is for ("to glaze") holds for both halves.
       const purpose = FOR_ALL.exec(right)
       const own = beaten ? `${left.replace(/,\s*$/, '')}, beaten` : left
-      return [...splitLine(purpose ? `${own}, ${purpose[1]}` : own, foods), ...splitLine(right, foods)]
+      // "Butter for brushing 50 g + 1 dl hot milk": what the first is for goes for what is stirred into it.
+      const brushes = /[+&]|\bwith\b|\bw\//i.test(join[0]) && leftRead.purpose === 'finish'
+      const goesWith = brushes && !readLine(right).purpose ? `${right}, to finish` : right
+      return [...splitLine(purpose ? `${own}, ${purpose[1]}` : own, foods), ...splitLine(goesWith, foods)]
     }
   }
   if (raw.length <= 300) return runOn(raw, foods) ?? splitFoods(raw, foods) ?? [{ text: raw, told: '' }]

@@ -62,6 +62,10 @@ function plainCharacters(line: string): string {
       .replace(/(saut)é/gi, '$1e')
       .replace(/\b(\d[\d./]*\s?-?\s?)(oz|lbs?|ml|pt|qt)\.(?=\s+\p{Ll})/gu, '$1$2')
       .replace(/\bpkgs?\b\.?/gi, 'packet')
+      .replace(
+        /\bgr(?:n?d)?\.\s+(?=beef|pork|turkey|chicken|lamb|meat|veal|chuck|cumin|cinnamon|ginger|pepper)/gi,
+        'ground ',
+      )
       .replace(/\bAF(?=\s*(?:at\s)?\d{3})/g, 'air fryer')
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')

@@ -416,18 +416,22 @@ function withGrams(read: ReadLine, food: Food): ReadLine {
 
 /** "A few" of what nobody counts, raisins or seeds, in grams. Common practice, no source. */
 const A_FEW_GRAMS = 10
+/** "A few strands of saffron". */
+const A_FEW_SPICE_GRAMS = 0.3
 const A_FEW = /^\W*(?:a )?few\b|\bfew\W*(?:,|\(|$)/i
 
 function unstated(read: ReadLine, food: Food): Weighed {
-  if (read.measures.length && A_FEW.test(read.raw))
+  if (read.measures.length && A_FEW.test(read.raw)) {
+    const few = food.group === 'spice' ? A_FEW_SPICE_GRAMS : A_FEW_GRAMS
     return {
-      grams: A_FEW_GRAMS,
-      gramsLow: A_FEW_GRAMS / 2,
-      gramsHigh: A_FEW_GRAMS * 2,
+      grams: few,
+      gramsLow: few / 2,
+      gramsHigh: few * 2,
       waterChangeGrams: 0,
       measuredBy: 'about',
-      notes: [check('no-amount', `"A few": ${A_FEW_GRAMS} g of ${food.name} is assumed`)],
+      notes: [check('no-amount', `"A few": ${few} g of ${food.name} is assumed`)],
     }
+  }
   if (read.measures.length) {
     const words = read.measures.map(describe).join(' / ')
     return {
