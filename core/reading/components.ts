@@ -28,10 +28,21 @@ function refersTo(item: ReadIngredient, name: string): boolean {
 const MEETS = /\b(?:toss|serve|drizzle|spoon|pour|top|coat|dress|eat)\b[^.;]*/gi
 
 /** A part of which nobody knows what it is goes over the pieces where the steps say so by its name. */
-export function tossedIn(drafts: readonly Draft[], steps: readonly { text: string }[]): void {
+export function tossedIn(drafts: readonly Draft[], steps: readonly { text: string }[], title: string): void {
+  const fillings = drafts.filter(({ kind, into }) => kind === 'filling' && !into)
   for (const draft of drafts) {
     if (!draft.unsure) continue
     const name = coreName(draft.name)
+    // "Siopao asado", and nothing but the asado to go in.
+    if (
+      fillings.length === 1 &&
+      draft === fillings[0] &&
+      name &&
+      ` ${normaliseName(title)} `.includes(` ${name} `)
+    ) {
+      draft.unsure = false
+      continue
+    }
     const meets = steps
       .flatMap(({ text }) => text.match(MEETS) ?? [])
       .some((said) => name && ` ${normaliseName(said)} `.includes(` ${name} `))

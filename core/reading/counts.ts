@@ -37,7 +37,8 @@ const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
 /** A joint or a side of fish that is baked whole in its dough. */
 const WRAPPED_WHOLE =
   /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|strudel|wreath|stromboli|wellington)\b(?! rolls| parcels)/iu
-const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i
+const ONE_DISH =
+  /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b|\b(?:lay|put|place) (?:one|half|the first)\b[^.;]{0,40}\b(?:tray|tin|dish|pan)\b/i
 const BALL_GRAMS =
   /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
 
@@ -107,7 +108,7 @@ export function countPieces(
     // What is told in one breath says at its end how many there are.
     const step = text.length < 500 ? text : text.slice(-LAST_WORDS)
     // "Serve with fried onions. ~ 35 pcs": how many stands by itself behind the work.
-    const last = sentencesOf(step).at(-1)!
+    const last = sentencesOf(step).at(-1) ?? step
     const alone = last !== step && last.split(' ').length <= 4 ? readYields(last) : null
     const yields = readYields(step) ?? (alone?.pieces && alone.whole ? alone : null)
     if (yields) said.push({ ...yields, text: step })

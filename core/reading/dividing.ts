@@ -7,7 +7,7 @@ import { PIECES } from './servings'
 const N = String.raw`(?:about |approx\.? |around |roughly |~ ?)?(?!\d+\s*[x×]\s*\d+\s*(?:(?:cm|mm|inch|in\b|")\s*)?(?:rectangle|square|sheet|oblong|slab)\b)(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s+dozen)?)`
 /** "Divide the dough 10 x 52 g": so many of that weight. */
 const TIMES_GRAMS =
-  /\b(?:divide|split|cut|portion|scale|shape|form|make|weigh)\b[^.;\d]{0,30}?(\d{1,3})\s*[x×]\s*(\d{1,3})\s*(?:g|gm|grams?)\b/i
+  /\b(?:divide|split|cut|portion|scale|shape|form|make|weigh)\b[^.;\d]{0,30}?(\d{1,3})\s*[x×]\s*(\d{1,3})\s*(?:g|gm|grams?)\b|(?:^|[.;,]\s*)(\d{1,3}) (?:pcs|pieces|balls|portions),? (?:of )?(?:about )?\d{1,3} ?g(?:rams)?\b/i
 const SIZE = String.raw`(?:(?:equal|even|equal-sized|small|medium|large|little|thin|smooth|same-sized|dough|\p{L}+[- ]sized?)\s+)*`
 const THING = String.raw`(?:${PIECES}|portions?|parts?|bits|equal|discs|lumps|sections|(?=[,.;]|$| and\b| of\b| then\b))`
 /** "divide into 12", "cut each into 8", "make 10 balls", "fill 12 rounds", "roll and cut 14 rounds". */
@@ -27,6 +27,9 @@ const CUT_OUT = new RegExp(
   String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}(?!\s*-?\s*(?:cm|mm|inch|in\b|"|corners|sides|edges|points))\s+(?:x?\s*\d+(?:[./]\d+)?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
   'iu',
 )
+/** "Cut 12 x 9 cm + 12 x 6 cm lids": as many of one size as of the other. */
+const TWO_SIZES =
+  /\bcut(?: out)? (\d{1,2}) ?[x×] ?\d+(?:[.,]\d)? ?cm (?:\p{L}+ )?(?:\+|and|&) \1 ?[x×] ?\d+/iu
 /** "Take 6 lemon size balls", "slice 16 pieces": so many of them, of the dough. */
 const TAKE = new RegExp(
   String.raw`\b(?:take|make|pull off|break off|slice|get)\s+${N}\s+${SIZE}(?:balls|pieces|portions|rounds|dis[ck]s|lumps)\b`,
@@ -56,6 +59,9 @@ const TINS =
   /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
 const LINES_TRAY =
   /\bline (?:a|an|the|your) (?:\p{L}+ |\d+ ?x ?\d+ ?(?:cm )?)?(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu
+/** "Lay one sheet in an oiled pan": the other covers it. */
+export const LAYS_IN_TRAY =
+  /\b(?:lay|put|place) (?:one|1|half|a|the first)(?: (?:sheet|half|piece|layer))? [^.;]{0,6}\b(?:in|into|on) [^.;]{0,30}\b(?:tray|tin|dish|pan)\b/i
 /** Two rounds make one piece. */
 const PAIRS =
   /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger)(?: (?:one|piece|sheet|rectangle|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
@@ -166,7 +172,11 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
       seen.push({ at: behind.index + behind[0].length, count: low(behind[1]!), each: false })
     const weighed = TIMES_GRAMS.exec(text)
     if (weighed && !seen.length)
-      seen.push({ at: weighed.index + weighed[0].length, count: low(weighed[1]!), each: false })
+      seen.push({
+        at: weighed.index + weighed[0].length,
+        count: low((weighed[1] ?? weighed[3])!),
+        each: false,
+      })
     const bareCount = BARE_DIVIDE.exec(text)
     if (bareCount && !seen.length)
       seen.push({
@@ -174,6 +184,9 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
         count: low((bareCount[1] ?? bareCount[2])!),
         each: false,
       })
+    const sizes = TWO_SIZES.exec(text)
+    if (sizes && !seen.length)
+      seen.push({ at: sizes.index + sizes[0].length, count: low(sizes[1]!), each: false })
     const take = TAKE.exec(text)
     if (take && !seen.length)
       seen.push({ at: take.index + take[0].length, count: low(take[1]!), each: false })
@@ -202,6 +215,7 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
   if (pieces % 2 === 0 && clauses.some(({ text }) => PAIRS.test(text))) pieces /= 2
   if (shape === 'lidded-pie' && pieces <= 3) return null
   // "Divide in two … line a tray": the bottom and the lid of one.
-  if (pieces === 2 && clauses.some(({ text }) => LINES_TRAY.test(text))) return null
+  if (pieces === 2 && clauses.some(({ text }) => LINES_TRAY.test(text) || LAYS_IN_TRAY.test(text)))
+    return null
   return pieces < 2 ? null : { pieces, weight: 60, says }
 }

@@ -34,7 +34,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'steam',
-    /\bsteam(?:er|ed|ing)?\b|\bput in (?:the )?(?:dumplings|buns|pieces|noodles)\b[^.]{0,20}\blid on\b/i,
+    /\bsteam(?:er|ed|ing)?\b|\b(?:add|pour(?: in)?|splash)\b[^.]{0,30}\bwater\b[^.]{0,40}\b(?:lid|cover)|\bput in (?:the )?(?:dumplings|buns|pieces|noodles)\b[^.]{0,20}\blid on\b/i,
   ],
   [
     'boil',
@@ -42,7 +42,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'bake',
-    /\b(?:bake|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
+    /\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
   ],
   [
     'fry',
@@ -135,6 +135,18 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
   )
   if (inPan && found.some(({ way }) => way === 'fry' || way === 'shallow-fry'))
     found.splice(found.indexOf(inPan), 1)
+  // "Spray a non-stick pan with oil, fry the bottoms": the pan is where it is fried.
+  const panFirst = found.find(
+    (one) =>
+      one.way === 'griddle' &&
+      found.some(
+        ({ way, index }) =>
+          (way === 'fry' || way === 'shallow-fry') &&
+          index > one.index &&
+          !/\d ?min|\bthen\b/i.test(text.slice(one.index, index)),
+      ),
+  )
+  if (panFirst) found.splice(found.indexOf(panFirst), 1)
   // Browned, watered and covered is one way; the pan it is done in is no other.
   const last = found.find((one) => one.way === 'brown-and-steam')
   const otherFirst = found.some(

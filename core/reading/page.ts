@@ -23,6 +23,8 @@ const NOISE = new RegExp(
   ].join('|')})\W*$`,
   'i',
 )
+/** "By Anna Bell": who wrote it. */
+const BYLINE = /^\W*(?:[Rr]ecipe )?[Bb]y \p{Lu}\p{L}*(?: \p{Lu}\p{L}+){0,2}\W*$/u
 const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
 
 const NUTRITION_LINE =
@@ -38,7 +40,7 @@ const NUTRITION_START =
  * A `line` of nutrients may also be an ingredient ("protein 30 g", "salt 5 g"); a `start` is none.
  */
 export const saysNothing = remember((text: string) => ({
-  noise: NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text)),
+  noise: BYLINE.test(text) || (NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text))),
   nutrition:
     NUTRITION_LINE.test(text) || FIGURES_EACH.test(text)
       ? ('line' as const)

@@ -296,6 +296,9 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
     plain?.how === 'exact' && plain.found === normaliseName(read.name) ? null : FOR_WHAT.exec(read.name)?.[1]
   const bareName = forWhat ? matchFood(`${chosen} ${forWhat}`.trim(), foods) : null
   if (bareName?.how === 'exact') return bareName
+  // "1 Zing cube": whatever it is called, a cube is of stock.
+  const cubeOf = !plain && / cubes?$/i.test(read.name) ? matchFood('stock cube', foods) : null
+  if (cubeOf) return { ...cubeOf, how: 'part' as const, leftOver: [read.name.split(' ')[0]!] }
   // "Veg oyster sauce", "veggie mince": the vegetarian one, where the larder has it.
   const veg = plain?.how === 'part' ? /^veg(?:gie|an)?\s+(.+)$/i.exec(read.name)?.[1] : undefined
   const vegetarian = veg ? matchFood(`vegetarian ${veg}`, foods) : null

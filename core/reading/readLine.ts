@@ -69,7 +69,7 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|paint(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?|end)|for (?:after(?:wards)?|later)|(?:when|while|once) (?:hot|warm|baked|done|out)(?=\W*$)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|paint(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|after(?:wards)?|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?|end)|for (?:after(?:wards)?|later)|(?:when|while|once) (?:hot|warm|baked|done|out)(?=\W*$)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
     'finish',
   ],
   [
@@ -88,7 +88,7 @@ const PER_BATCH =
 /** What is done to a food before it goes in: of these words a name is freed. */
 /** "Turnip, tiny dice", "beef in small cubes": cut to a size, said with a noun. */
 const CUT_TO_SIZE =
-  /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits))\s*$/iu
+  /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits))(?=\s*(?:,|$))/iu
 export const PREP_WORDS =
   '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|fine chop|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
@@ -339,7 +339,7 @@ function takeApart(raw: string): ReadLine {
   const cut = CUT_TO_SIZE.exec(rest)
   if (cut && cut.index > 2) {
     prep.push(cut[1]!)
-    rest = rest.slice(0, cut.index)
+    rest = rest.slice(0, cut.index) + rest.slice(cut.index + cut[0].length)
   }
 
   // "lard, butter or ghee" allows any of three.

@@ -89,7 +89,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   for (const { text: remark } of outline.remarks)
     notes.push({ code: 'kept-text', level: 'note', text: limit(remark, 600) })
 
-  tossedIn(drafts, outline.steps)
+  tossedIn(drafts, outline.steps, outline.title)
   const clauses = clausesOfMethod(outline.steps, drafts)
   const method = outline.steps.map((step) =>
     step.under && !step.text.includes(step.under) ? `${step.under}: ${step.text}` : step.text,

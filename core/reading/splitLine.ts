@@ -15,7 +15,7 @@ export interface LinePart {
 }
 
 const JOIN = new RegExp(
-  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted|made up|crumbled) (?:in|into|with)|(?<=\b(?:cubes?|pots?|powder|granules) )in))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted|made up|crumbled)(?: (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)? (?:in|into|with)|(?<=\b(?:cubes?|pots?|powder|granules) )in))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
@@ -23,6 +23,7 @@ const COMMA = new RegExp(
   String.raw`(?:,|;|\s\/)\s+(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!(?:finely |roughly )?(?:chopped|sliced|minced|peeled)\b|cm\b|inch(?:es)?\b(?!\s+(?:piece|knob|of\b|fresh|ginger|galangal|turmeric|cinnamon|root|adrak))|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|(?:extra )?(?:large|medium|small|big)\b\W*(?:,|$|\)|peeled|chopped|diced|sliced|grated|ones)|%)\p{L})`,
   'iu',
 )
+const FRIED_IN = /\b(fried|browned|softened|saut[eé]ed|wilted)\b.*\bin\b/i
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
 const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:\s+of)?\s*:?\s+(.+)$/i
 /** "cumin, coriander and turmeric, 1/2 tsp each". */
@@ -438,7 +439,9 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     if (fine) {
       // What the line says it is for ("to glaze") holds for both halves.
       const purpose = FOR_ALL.exec(right)
-      const own = beaten ? `${left.replace(/,\s*$/, '')}, beaten` : left
+      // "2 leeks fried in 10 g butter": they are fried, and the butter is a line of its own.
+      const done = beaten ? 'beaten' : FRIED_IN.exec(join[0])?.[1]
+      const own = done ? `${left.replace(/[,+&]\s*$/, '').trim()}, ${done}` : left
       // "Butter for brushing 50 g + 1 dl hot milk": what the first is for goes for what is stirred into it.
       const brushes = /[+&]|\bwith\b|\bw\//i.test(join[0]) && leftRead.purpose === 'finish'
       const goesWith = brushes && !readLine(right).purpose ? `${right}, to finish` : right

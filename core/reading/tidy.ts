@@ -281,6 +281,15 @@ export const withoutUnitDots = (text: string) =>
 /** The sentences of a row. An abbreviation ("2 tbsp. oil", "approx. 20") does not end one. */
 export const sentencesOf: (text: string) => readonly string[] = remember(cutSentences)
 
+/** So far on at most a bracket closes that is one remark. */
+const MAX_BRACKET = 80
+const inBracket = (text: string, start: number, at: number): boolean => {
+  const opened = text.lastIndexOf('(', at)
+  if (opened < start || text.lastIndexOf(')', at) > opened) return false
+  const closes = text.indexOf(')', at)
+  return closes > 0 && closes - opened < MAX_BRACKET && !text.slice(opened + 1, closes).includes('(')
+}
+
 function cutSentences(text: string): string[] {
   const found: string[] = []
   let start = 0
@@ -289,6 +298,8 @@ function cutSentences(text: string): string[] {
     // Dots that trail off end nothing.
     if (mark === '.' && (text[at - 1] === '.' || text[at + 1] === '.')) continue
     if (mark !== '.' && mark !== '!' && mark !== '?' && mark !== ';') continue
+    // "Beef (not minced! finely cut) 500 g": what is called out in brackets ends nothing.
+    if (inBracket(text, start, at)) continue
     // "Whey isolate?? (worked but tough), 1 egg": a doubt, and no end.
     if (mark === '?' && /^\?*\s*\(/.test(text.slice(at + 1, at + 5))) continue
     const next = text[at + 1]

@@ -81,7 +81,7 @@ export const middleMinutes = (time: TimeRead): number =>
 
 /** "Bake 375° for 18-20 until brown", "fry for 3-4 or so": minutes that nobody calls minutes. */
 const BARE_MINUTES =
-  /(\b(?:bake|baked|cook|steam|fry|boil|simmer|roast)\b[^.;]{0,40}\bfor (?:about )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)|(\b(?:simmer|bake|steam|boil|fry) \d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*[.;]|\s*$)(?![.]\d)/gi
+  /(\b(?:bake|baked|cook|steam|fry|boil|simmer|roast|oven)\b[^.;]{0,40}\bfor (?:about )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)|(\b(?:simmer|bake|steam|boil|fry) \d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*[.;]|\s*$)(?![.]\d)/gi
 
 /** "20ish min". */
 const ISH = /(\d)\s?-?ish\b/gi

@@ -20,7 +20,7 @@ const BRUSHED = new RegExp(
 const ON_TOP =
   /(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter)) on top\b/i
 /** "Egg wash.": what it is of stands before it. */
-const WASHED = /\b(egg|milk|yolk)[ -]?wash\b/i
+const WASHED = /\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing)\b/i
 /** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
 const STREWN = [
   /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/iu,
