@@ -113,7 +113,7 @@ describe('a noun behind a name that says only of which kind it is', () => {
 
 describe('a claim in other words', () => {
   it.each([
-    ['dairy-free parmesan', 'nutritional-yeast'],
+    ['dairy-free parmesan', 'plant-hard-cheese'],
     ['plant-based cheddar', 'plant-cheese'],
     ['vegan mozzarella cheese', 'plant-cheese'],
     ['vegan fish sauce alternative', 'vegan-fish-sauce'],
