@@ -37,8 +37,11 @@ const MAX_UNLIKE_SHARE = { usual: 0.4, further: 0.6 } as const
 /** So much of a filling's main food stays, or is something much like it. Our own choice. */
 const ITSELF_SHARE = { usual: 0.5, further: 0.35 } as const
 
-/** A swap below this share of its line is not worth a purchase. */
-const MIN_SHARE = 0.1
+/**
+ * A swap below this share of its line is not worth a purchase; in a filling nobody stirs in a spoon of something else
+ * for less than a quarter of what it is of. Our own choice.
+ */
+const MIN_SHARE = { dough: 0.1, filling: 0.25 } as const
 /** Replacing more of a line than this makes a different filling. */
 const MAX_SHARE = 1.3
 /** A swap that may stand for a line, as variables. */
@@ -224,7 +227,13 @@ export function writeLine(
         ? MAX_UNLIKE_SHARE[question.without.has(CRAFT) ? 'further' : 'usual']
         : Math.min(high, MAX_SHARE)
     builder.constrain(`chosen ${line.id} ${own.swap.id}`, between(most), { max: 0 })
-    builder.constrain(`enough ${line.id} ${own.swap.id}`, between(MIN_SHARE), { min: 0 })
+    builder.constrain(
+      `enough ${line.id} ${own.swap.id}`,
+      between(MIN_SHARE[part.kind === 'filling' ? 'filling' : 'dough']),
+      {
+        min: 0,
+      },
+    )
   }
   // A line that has to go needs one of them, which spares the search the halves of two.
   if (mustGo || options.length > 1)

@@ -170,7 +170,7 @@ export class OutlineState {
     return (
       section?.heading?.kind === 'filling' &&
       Boolean(section.heading.rest) &&
-      section.items.length > 1 &&
+      section.items.length > 0 &&
       section.items[0]!.at !== row.at &&
       BEATEN_EGG.test(text)
     )

@@ -47,15 +47,21 @@ export function shareOf(part: Pick<Part, 'lines'>, line: Pick<Line, 'grams'>): n
   return total > 0 ? line.grams / total : null
 }
 
-/** Whether a part is sweet. */
+/** Whether a part is sweet: by its sugar, or by fruit that any sugar is stirred into. */
 export function isSweet(part: Pick<Part, 'lines'>, foods: Foods): boolean {
-  return (
-    part.lines.reduce((sum, line) => {
-      const food = foodOf(line, foods)
-      return sum + (foodIs(food, 'sugar') || foodIs(food, 'sweetener') ? (shareOf(part, line) ?? 0) : 0)
-    }, 0) >= SWEET_SHARE
-  )
+  let sugar = 0
+  let fruit = 0
+  for (const line of part.lines) {
+    const food = foodOf(line, foods)
+    const share = shareOf(part, line) ?? 0
+    if (foodIs(food, 'sugar') || foodIs(food, 'sweetener')) sugar += share
+    if (food && FRUITS.test(food.group)) fruit += share
+  }
+  return sugar >= SWEET_SHARE || (sugar > 0 && fruit >= FRUIT_SHARE)
 }
+const FRUITS = /^(?:fruit|berries|dried-fruit)$/
+/** Fruit that is this much of a filling makes it one of fruit. Our own choice. */
+const FRUIT_SHARE = 0.5
 
 /**
  * What a line is by its part.
