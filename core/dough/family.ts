@@ -66,8 +66,19 @@ export function familyOf(
 /** Sheets that are stretched as thin as paper: what is brushed between them keeps them apart. */
 const THIN_SHEETS = /^(?:filo|yufka)$/
 
+/** Bought doughs that are not layered. */
+const BOUGHT_FAMILY: Readonly<Record<string, DoughFamily>> = {
+  'pizza-dough': 'yeast',
+  'shortcrust-pastry': 'short',
+  'shortcrust-pastry-butter': 'short',
+  'lard-pastry': 'short',
+  'gf-shortcrust': 'short',
+  'empanada-disc': 'short',
+}
+
 /** The family that a bought dough would be of, were it made: of the foods of its part. Common practice, no source. */
 export function boughtFamily(foods: readonly { id: string; group: string }[]): DoughFamily {
   if (foods.some(({ id }) => THIN_SHEETS.test(id))) return 'stretched'
-  return foods.some(({ group }) => group === 'pastry') ? 'flaky' : 'firm'
+  const own = foods.map(({ id }) => BOUGHT_FAMILY[id]).find(Boolean)
+  return own ?? (foods.some(({ group }) => group === 'pastry') ? 'flaky' : 'firm')
 }

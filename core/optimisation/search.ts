@@ -64,6 +64,15 @@ function otherwise(program: Program, solution: Solution) {
   return { terms, max: made - differencesOf(made) }
 }
 
+/** Whether a dough stays that breaks what is asked, because nothing in the catalogue stands in for it. */
+const leavesDough = ({ found }: Nearest): boolean =>
+  found.model.lines.some(({ unmet, part }) => unmet && part.kind === 'shell')
+
+const byNearness = (a: Nearest, b: Nearest): number =>
+  Number(leavesDough(a)) - Number(leavesDough(b)) ||
+  a.tier - b.tier ||
+  a.found.candidate.distance - b.found.candidate.distance
+
 /**
  * Searches for the nearest recipe that keeps the diets and reaches the targets, with dough and pieces as they
  * are; for clearly different ones beside it; for the limits that stand in the way; and, when there is none, for
@@ -87,10 +96,12 @@ export function search(
   progress(0.25, 'looking at another way of cooking')
   const otherwiseCooked = inTime(() => cookedNearest(context, asWritten), null)
   progress(0.35, 'looking at other doughs')
-  const doughs = inTime(() => withOtherDoughs(context, [asWritten, otherwiseCooked]), [])
+  // A dough that nothing stands in for is no answer that another would have to beat.
+  const answers = [asWritten, otherwiseCooked].map((one) => (one && leavesDough(one) ? null : one))
+  const doughs = inTime(() => withOtherDoughs(context, answers), [])
   const [best, ...runnersUp] = [asWritten, otherwiseCooked, ...doughs]
     .filter((one) => one !== null)
-    .sort((a, b) => a.tier - b.tier || a.found.candidate.distance - b.found.candidate.distance)
+    .sort(byNearness)
   if (!best) {
     progress(0.5, 'looking for what contradicts')
     // What cooks would do is no wish of anybody's: it stands in nobody's way.
@@ -145,9 +156,7 @@ export function search(
   }
   progress(0.75, 'looking at what stands in the way')
   // In the time given, another way may have turned out nearer than the first.
-  const [nearestOne, ...alternatives] = [best, ...others].sort(
-    (one, other) => one.tier - other.tier || one.found.candidate.distance - other.found.candidate.distance,
-  )
+  const [nearestOne, ...alternatives] = [best, ...others].sort(byNearness)
   const { found, context: own, compromise } = nearestOne!
   const binding = inTime(() => bindingOf(own, found), [])
   progress(1, 'done')

@@ -159,6 +159,11 @@ export function applyFormula(
   }
 }
 
+/** Bought doughs that yeast has raised. */
+const YEASTED: ReadonlySet<string> = new Set(['pizza-dough'])
+/** Instant yeast of a dough that is made in place of one, of its flour. Common practice, no source. */
+const YEAST_PCT = 1.5
+
 const weightOf = (lines: readonly Line[]) =>
   lines.reduce((sum, line) => sum + (line.grams ?? 0) + line.waterChangeGrams, 0)
 
@@ -290,6 +295,11 @@ function reform(
   const lines = used.map(({ food, pct, from }) => lineFor(food, pct * scale, from))
   const waterGrams = waterPct * scale
   if (water && waterGrams >= 0.5) lines.push(lineFor(water, waterGrams, waterLine))
+  // What was bought had risen by yeast; so does what is made in its place.
+  const rises = formula.leaven && flours.some(({ food }) => YEASTED.has(food.id))
+  const yeast = foods.get('instant-yeast')
+  if (rises && yeast && fits(yeast) && !used.some(({ food }) => food.group === 'leavening'))
+    lines.push(lineFor(yeast, (YEAST_PCT / 100) * scale * 100, null))
   // What was bought was salted; what is made in its place is not, unless it is.
   const ready = flours.some(({ food }) => foodIs(food, 'bought-dough'))
   const salt = ready ? foods.get('salt') : undefined
