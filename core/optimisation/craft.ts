@@ -68,6 +68,8 @@ const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
   CRAFT_RANGE.wrapper,
   CRAFT_RANGE.sheets,
   CRAFT_RANGE.sweet,
+  CRAFT_RANGE.fillingFat,
+  CRAFT_RANGE.doughSweet,
   CRAFT_RANGE.cheeseDough,
 ])
 

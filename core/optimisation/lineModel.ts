@@ -35,7 +35,7 @@ const PRICE_COST = 4
 const MAX_UNLIKE_SHARE = { usual: 0.4, further: 0.6 } as const
 
 /** So much of a filling's main food stays, or is something much like it. Our own choice. */
-const ITSELF_SHARE = { usual: 0.5, further: 0.35 } as const
+const ITSELF_SHARE = { usual: 0.5, further: 0.45 } as const
 
 /**
  * A swap below this share of its line is not worth a purchase; in a filling nobody stirs in a spoon of something else
