@@ -36,7 +36,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with|^serve$)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
   ],
   [
     'finish',

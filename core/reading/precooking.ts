@@ -214,7 +214,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       // "A pound of potatoes boiled and mashed, one onion fried": how they are bought or made ready.
       const verbs = listed ? said.replace(/\b(?:boiled|cooked|roasted|fried|steamed|toasted)\b/gi, ' ') : said
       const off = OFF.test(stretch)
-      if (pot.hot !== null && POURS_ON.test(stretch)) pot.wet = true
+      if ((pot.hot !== null || pot.ways.size > 0) && POURS_ON.test(stretch)) pot.wet = true
       const way =
         off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
           ? null
