@@ -312,7 +312,7 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
 })
 
 const BRUSHES =
-  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
+  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
 /** "Glaze.", and the list has one beaten egg. */
 const GLAZES =
   /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i

@@ -25,7 +25,7 @@ function refersTo(item: ReadIngredient, name: string): boolean {
 }
 
 /** "Toss in sage butter", "serve with the salsa": what the pieces meet once they are cooked. */
-const MEETS = /\b(?:toss|serve|drizzle|spoon|pour|top|coat|dress|eat)\b[^.;]*/gi
+const MEETS = /\b(?:brush|toss|serve|drizzle|spoon|pour|top|coat|dress|eat)\b[^.;]*/gi
 
 /** A part of which nobody knows what it is goes over the pieces where the steps say so by its name. */
 export function tossedIn(drafts: readonly Draft[], steps: readonly { text: string }[], title: string): void {
@@ -45,25 +45,38 @@ export function tossedIn(drafts: readonly Draft[], steps: readonly { text: strin
     }
     const meets = steps
       .flatMap(({ text }) => text.match(MEETS) ?? [])
-      .some((said) => name && ` ${normaliseName(said)} `.includes(` ${name} `))
+      .find((said) => name && ` ${normaliseName(said)} `.includes(` ${name} `))
     if (!meets) continue
-    Object.assign(draft, { kind: 'dip', into: null, unsure: false })
+    Object.assign(draft, { kind: /^brush/i.test(meets) ? 'finish' : 'dip', into: null, unsure: false })
   }
 }
+
+const GENERIC_FILLING = /^(?:for |the )*(?:filling|stuffing)s?\b/i
 
 /** Finds for every component the part that uses it, and the line that stands for it there. */
 export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
   const references = new Map<ReadIngredient, Draft>()
+  const isFilling = (draft: Draft) => draft.kind === 'filling' && draft.into === null
   const waiting = drafts.filter(
-    (draft) => draft.into === draft || (draft.kind === 'dip' && draft.lines.length > 0),
+    (draft) =>
+      draft.into === draft ||
+      (draft.kind === 'dip' && draft.lines.length > 0) ||
+      // "The ricotta" in the filling, and a part above that is called so.
+      (isFilling(draft) && !GENERIC_FILLING.test(draft.name)),
   )
   for (const component of waiting) {
-    const isDip = component.into !== component
+    const isDip = component.into !== component && component.kind === 'dip'
+    const own = component.into !== component && !isDip
     const name = coreName(component.name)
     for (const host of drafts) {
       if (host === component || !name) continue
       const reference = host.lines.find((item) => refersTo(item, name))
       if (!reference) continue
+      if (
+        own &&
+        (host.kind !== 'filling' || reference.read.measures.length || !/\bthe\b/i.test(reference.line.raw))
+      )
+        continue
       if (isDip && (!/\bthe\b|above|below/i.test(reference.line.raw) || host.kind !== 'filling')) continue
       component.into = host
       component.kind = host.kind

@@ -21,7 +21,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'brown-and-steam',
-    /\b(?:fry|brown|flat side|cook (?:for )?\d+ min\w*)\b[^.]{0,90}(?<!boiling |salted )\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i,
+    /\b(?:fry|brown|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b[^.]{0,90}(?<!boiling |salted )\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i,
   ],
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
@@ -30,7 +30,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'griddle',
-    /\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: frying)?[- ]pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone)\b/i,
+    /\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone)\b/i,
   ],
   [
     'steam',
@@ -46,7 +46,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'fry',
-    /\bfr(?:y|ied|ying)\b|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b|\bsaut[eé]|\bhot oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
+    /\bfr(?:y|ied|ying)\b(?! ?pan)|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b|\bsaut[eé]|\bhot oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
   ],
   ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots|lid|turn)\b/i],
 ]

@@ -242,8 +242,7 @@ function leadsPart(
     (matchFood(text, foods)?.how === 'exact' || /^(?:\p{L}+ ){1,2}wash$/iu.test(text))
   // "Egg butter: 2 boiled eggs, 50 g butter" below the whole of the work stands beside the dish.
   const beside =
-    heading.kind === 'unknown' &&
-    state.out.steps.some(({ text: step }) => CLOSES_AND_COOKS.test(step))
+    heading.kind === 'unknown' && state.out.steps.some(({ text: step }) => CLOSES_AND_COOKS.test(step))
   if (washes) state.item(row, text)
   else enter(state, row, beside ? { ...heading, kind: 'dip' } : heading)
   return true

@@ -2,7 +2,7 @@ import type { Food, Foods } from '../food/food'
 import { newLine, type Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
 import { isFat, newDraft, type Draft } from './drafts'
-import { matchFood } from './match'
+import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
 import { readLine } from './readLine'
 import { FRYING_POT_GRAMS, weighLine } from './weigh'
@@ -131,15 +131,22 @@ export function assumePanFat(
   if (way === 'griddle' && clauses.some((clause) => clause.about === 'pieces' && DRY.test(clause.text)))
     return
   // "Then pan-fry in the butter with the onions": the pieces share what their topping is fried in.
-  const withTopping = clauses.some(
-    ({ text, about }) =>
-      about !== null &&
-      about !== 'pieces' &&
-      about.kind === 'finish' &&
-      /\bfr(?:y|ied)\b/i.test(text) &&
-      about.lines.some(({ food, line }) => isFat(food) && line.grams),
+  const toppings = drafts.filter(
+    ({ kind, lines }) => kind === 'finish' && lines.some(({ food: fat, line }) => isFat(fat) && line.grams),
   )
-  if (withTopping && cooking.andThen) return
+  const withTopping = clauses.some(
+    ({ text, closed }) =>
+      closed &&
+      /\b(?:fry|fried|brown)\b/i.test(text) &&
+      toppings.some(({ lines }) =>
+        lines.some(
+          ({ food: own, read }) =>
+            !isFat(own) &&
+            normaliseName(text).split(' ').includes(normaliseName(read.name).split(' ').at(-1)!),
+        ),
+      ),
+  )
+  if (withTopping && way !== 'deep-fry') return
   const food = fatNamed(clauses, foods) ?? foods.get('sunflower-oil')
   if (!food) return
   const told = fatWeighed(clauses, food, pieces)

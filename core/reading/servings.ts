@@ -64,7 +64,7 @@ const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?\)?$/i
 const ONE_LARGE = /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+\p{L}+|\s*\)?\W*$)/iu
 /** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
 const aboutSo =
-  /(?:^\(?|[.!?,]\s+)(?:(?:so )?(?:about|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$/i
+  /(?:^\(?|[.!?,]\s+)(?:(?:so )?(?:about|abt\.?|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$/i
 /** "Milk buns (12)": only a title counts so. */
 const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)(?:-?ish)?\)\s*$/i
 

@@ -55,7 +55,7 @@ function plainCharacters(line: string): string {
           `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
       )
       .replace(/\bw\/o\b/gi, 'without')
-      .replace(/\bw(?:\/|\.)\s?(?=\p{L})|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
+      .replace(/\bw(?:\/|\.)\s?(?=[\p{L}½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(/º/g, '°')
       // No word ends behind an accent as patterns see it.
