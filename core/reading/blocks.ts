@@ -145,6 +145,8 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
   let from = flourAt
   while (kindAt(from - 1) === 'dough' || (kindAt(from - 1) === 'passed' && kindAt(from - 2) === 'dough'))
     from--
+  // Melted cheese above flour of nuts is what holds such a dough together.
+  if (isLean(block[flourAt]!)) while (melts(block[from - 1])) from--
   let to = flourAt
   for (let at = flourAt + 1; at < block.length; at++) {
     const kind = kindAt(at)
@@ -155,6 +157,15 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
   if (!alone && block.every((_, at) => kindAt(at) !== 'other')) return [...block]
   return block.slice(from, to + 1)
 }
+
+/** Flour with less starch than this holds no dough together, in g of carbohydrate without fibre in 100 g. Our own choice. */
+const LEAN_CARBOHYDRATE_G = 30
+const isLean = ({ food }: ReadIngredient): boolean =>
+  food?.group !== undefined &&
+  foodIs(food, 'flour') &&
+  food.per100g.carbohydrateG - food.per100g.fibreG < LEAN_CARBOHYDRATE_G
+const melts = (item: ReadIngredient | undefined): boolean =>
+  item?.food?.group === 'melting-cheese' || /cream-cheese$/.test(item?.food?.kind ?? '')
 
 /** With less liquid than this share of its flour nothing becomes a dough. Our own choice. */
 const BORROWED_SHARE = 0.1

@@ -119,10 +119,15 @@ const brushingsOf = (clauses: readonly Clause[]): (Clause & { mixed: string })[]
   clauses.flatMap((clause, at) => {
     const brushes = BRUSHES.exec(clause.text)
     if (!brushes) return []
+    // "Mix the butter and garlic and brush over the rolls": with what stands in front.
+    const front = clause.text.slice(0, brushes.index)
+    if (MIXES.test(front) && BRUSHES_OVER.test(clause.text.slice(brushes.index)))
+      return [{ ...clause, mixed: front }]
     const before = clauses[at - 1]
     const bare = BRUSHES_SHEET.test(clause.text.slice(brushes.index)) && before && MIXES.test(before.text)
     return [{ ...clause, mixed: bare ? before.text : '' }]
   })
+const BRUSHES_OVER = /^brush\w*(?: (?:it|this))? (?:over|on|onto)\b(?!.*\bwith\b)/i
 /** "Brush each sheet, lay the filling on": with what stands before it. */
 const BRUSHES_SHEET =
   /^(?:brush|moisten|wet|drizzle)\w*(?: (?:well|generously|lightly))? (?:each|every|the|a|one|all|both|between) (?:\p{L}+ ){0,2}?(?:sheets?|layers?|yufka|filo|phyllo|leaf|leaves|strips?)\b(?! with\b)/iu
@@ -167,7 +172,8 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         !(
           fat ||
           /^(?:egg|egg-yolk|egg-white|milk|plant-milk|seed|sweetener)$/.test(food.group) ||
-          (food.group === 'nut' && !read.measures.length)
+          (food.group === 'nut' && !read.measures.length) ||
+          (/^(?:spice|herb)$/.test(food.group) && brushing.some(({ mixed }) => mixed))
         ) ||
         draft.lines.length < 2
       )
@@ -175,7 +181,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       // The yolk is used where a yolk is named, not where an egg is.
       const own = new RegExp(EGG_WORDS[food.group] ?? '', 'i')
       const word = new RegExp(
-        `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : food.group === 'seed' || food.group === 'nut' ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       // The yolk that is listed is the one that is meant.

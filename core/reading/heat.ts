@@ -161,6 +161,9 @@ export function readCooking(context: HeatContext): CookingRead {
       event.goesOn && before
         ? { way: before.way, unclear: false }
         : wayOf(event, context, before?.way ?? null)
+    // "Oven at 200. Bake 20 min, then reduce to 170 for 25": the first is as hot as the oven was made.
+    if (before?.way === 'bake' && event.goesOn && before.event.temperatureC === null && before.event.minutes)
+      before.event.temperatureC = preheatC
     const cooler =
       before &&
       before.way === way &&

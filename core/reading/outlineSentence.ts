@@ -19,7 +19,7 @@ import { isHeatOrTime } from './time'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
 const METHOD_WORDS =
-  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook) (?:it|them))?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i
+  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook)(?: (?:it|them))?)?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i
 const CUT_SO_MANY =
   /^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i
 /** A part named in a sentence, with its list behind it in brackets. */

@@ -237,7 +237,12 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
               ? named
               : every
         pot.cook(inPan ? 'fry' : way, lines, stretch)
-      } else if (pot.hot !== null && COMBINES.test(stretch)) pot.setAside(named)
+      } else if (pot.hot !== null && COMBINES.test(stretch))
+        pot.setAside(
+          /\beverything\b|\bthe rest\b/i.test(stretch) ? every.filter((at) => !pot.ways.has(at)) : named,
+        )
+      // "Peel and slice the apples" beside a hot pan is done on the board.
+      else if (pot.hot !== null && PREPARES.test(stretch) && !ADDS.test(stretch) && named.length) continue
       else if (pot.hot !== null && !off)
         pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
       // "Grind the dal", "slice the onions" before anything is hot decide nothing.

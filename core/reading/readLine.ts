@@ -50,6 +50,11 @@ const SOME =
 const WANTED =
   /\b(?:(?:just )?enough(?: (?!water|milk|liquid|stock|yogurt|yoghurt|curd|buttermilk)\p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough|an? (?:\p{L}+[ -]){0,2}dough|(?:firm|stiff|soft|smooth|medium|semi|tight|pliable)[\p{L} -]* dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
 
+const WANTED_AMOUNT = new RegExp(
+  String.raw`[,–-]\s*((?:about |approx\.? |around |roughly |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})\b.{0,20})$`,
+  'iu',
+)
+
 /** "juice of half a lemon" is an amount of lemon juice. */
 const CITRUS = new RegExp(
   String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))?(?: of)? (${NUMBER_PATTERN})\s+(lemon|lime|orange)s?`,
@@ -295,9 +300,11 @@ function takeApart(raw: string): ReadLine {
   text = text.replace(BARE_UNIT, 'a $&')
   const wanted = WANTED.exec(text)?.[0] ?? ''
   if (wanted && !readNumber(text)) {
-    unmeasured ??= 'as required'
+    // "Water to knead, about 1/2 cup": how much it is stands behind what it is for.
+    const behind = WANTED_AMOUNT.exec(wanted)?.[1]
+    if (!behind) unmeasured ??= 'as required'
     text = text
-      .replace(WANTED, '')
+      .replace(WANTED, behind ? `, ${behind}` : '')
       .trim()
       .replace(/^(?:just )?(?:enough|some)\s+(?=\p{L})/iu, '')
   }

@@ -89,11 +89,16 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 const COUNTS =
   /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
 
+const INTO_PORTIONS =
+  /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
+
 /** "2 tubes crescent dough (8 each)" are bought. */
 const BOUGHT_SO =
   /^\W*(?:\d{1,2}|an?|one|two) (?:tubes?|cans?|tins?|packs?|packets?|packages?|pkgs?|boxe?s?|bags?|jars?)\b/i
 
-function yieldsOf(line: string): Yields | null {
+function yieldsOf(stated: string): Yields | null {
+  // "Divide the dough into 6 portions": they are pieces of dough.
+  const line = stated.replace(INTO_PORTIONS, '$1$2 pieces')
   if (line.length > 400 || BOUGHT_SO.test(line)) return null
   const alone = aboutSo.exec(line)
   if (alone) return { pieces: Number(alone[1]), servings: null, perServing: null, whole: false, rest: '' }

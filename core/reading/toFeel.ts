@@ -201,7 +201,7 @@ export function fillToFeel(
       food &&
       (line.grams ?? 0) > 15 &&
       (isLiquid(food) ||
-        /yogurt|egg|fresh-cheese|cream|vegetable|melting-cheese/.test(food.group) ||
+        /yogurt|egg|fresh-cheese|cream|vegetable|leafy|melting-cheese/.test(food.group) ||
         (food.freeWater > 0.4 && food.per100g.waterG > 50)),
   )
   const water = foods.get('water')
