@@ -124,7 +124,9 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
           /\b(?:cm|mm|inch|inches|min|minutes|g|ml|sides?|hours?|°|times|goes|turns|batches|layers|thick)\b/i.test(
             after.slice(match[0].length - 1),
           ) &&
-          !/\b(?:circles|rounds|dis[ck]s|balls)\b/i.test(match[0]) &&
+          !/\d \D*\b(?:circles|rounds|dis[ck]s|balls|patties|buns|cakes|breads|rolls|pies|squares|parcels|ovals)\b/i.test(
+            match[0],
+          ) &&
           !/^\s*(?:thick|thin|flat) (?:circles|rounds|dis[ck]s)\b/i.test(
             text.slice(match.index + match[0].length),
           )

@@ -77,7 +77,7 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   // "Pork filling (24)": a bare number in brackets counts where a filling is named.
   const makes =
     MAKES_TAIL.exec(bare) ??
-    (/filling|stuffing/i.test(bare)
+    (/filling|stuffing|\b(?:crepes|pancakes|wrappers|skins|buns|rounds|dis[ck]s)\b/i.test(bare)
       ? /\s*\((\d{1,3})(?: (?:big|large|small|mini))?(?: (?:ones|uns))?\)\s*$/.exec(bare)
       : null)
   const yields = makes ? countIn(makes[0]) : null
@@ -336,7 +336,8 @@ function foodsOwn(name: string, rest: string, foods: Foods): string | null {
 }
 
 function countIn(text: string): number | null {
-  const yields = readYields(text)?.pieces ?? Number(/^\s*\((\d{1,3})\)\s*$/.exec(text)?.[1] ?? 0)
+  const yields =
+    readYields(text)?.pieces ?? Number(/(?:^\s*|\p{L}\s*)\((\d{1,3})\)\s*:?\s*$/u.exec(text)?.[1] ?? 0)
   if (yields) return yields
   const bare =
     /(?:for|makes?|fills?|x|×)\s*(?:about |approx\.? |~)?(\d{1,3})\b(?!\s*(?:g|kg|ml|oz|lb|cups?|people|persons?|servings?|min|hours?|%))/i.exec(

@@ -40,7 +40,7 @@ export interface HeatContext {
 
 /** "Cook lightly on a tawa, a few seconds a side": so that sheets come apart and hold together. */
 const HALF_COOKED =
-  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\bsec(?:ond)?s?\b/i
+  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\bsec(?:ond)?s?\b|\bcook\w* (?:\p{L}+ )?(?:crepes?|crêpes?|pancakes?)\b/iu
 
 /** Oil of this weight and more is a pot to deep-fry in. Common practice, no source. */
 const DEEP_POT_GRAMS = 400
@@ -106,7 +106,8 @@ export function readCooking(context: HeatContext): CookingRead {
     const goesOn =
       kind === null &&
       clause.sentence === lastHeated &&
-      isHeatLine(clause.text.replace(/^\W*(?:in (?:the )?)?oven\W*/i, ''))
+      (isHeatLine(clause.text.replace(/^\W*(?:in (?:the )?)?oven\W*/i, '')) ||
+        /^\W*(?:bake|finish|grill|steam)\b[^.]*\d/i.test(clause.text))
     const had = events.length
     if (kind === 'pieces' || goesOn || (!anyClosed && (kind === null || kind === 'pan' || kind === 'finish')))
       events.push(...eventsIn(clause))

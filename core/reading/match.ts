@@ -31,7 +31,7 @@ const PLAIN = new Set(
    wing wings tail tails rib ribs flank portion portions bits slice slices rashers goujons escalope tender tenders
    superfine sharp mild mature strong aged vintage king tiger jumbo halal kosher barista blend mix drops drop steak steaks lardons
    style type kind log wedge wedges ball balls tub wheel slab granules unflavoured unflavored cocktail
-   stoneground active bubbly fed deli super low-moisture part-skim hydration fermented loaf strand thread bone long
+   stoneground active bubbly fed deli super low-moisture part-skim hydration fermented loaf strand thread bone long old shelled
    sheet sheets block roll pack leaves leaf seeds seed clove cloves stalk stalks stick sticks sprig sprigs bunch florets flesh kernels`
     .split(/\s+/)
     .filter(Boolean)

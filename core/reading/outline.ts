@@ -19,7 +19,7 @@ import {
   usualHeading,
 } from './rows'
 import { readYields, titleYields, withoutYields } from './servings'
-import { FOR_ALL } from './splitLine'
+import { FOR_ALL, splitLine } from './splitLine'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
 
 /** A text without a break that is longer is not told sentence by sentence. */
@@ -201,6 +201,11 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
   return true
 }
 
+/** "Nigella and coriander for topping": foods, and what they are for. */
+const isForTopping = (text: string, foods: Foods): boolean =>
+  /\bfor (?:the )?(?:topping|garnish|sprinkling)\W*$/i.test(text) &&
+  splitLine(text, foods).every((one) => matchFood(readLine(one.text).name, foods)?.how === 'exact')
+
 /** "Crimp the edges. Bake 15 min": the pieces are done. */
 const CLOSES_AND_COOKS =
   /\b(?:crimp|seal|pinch|stuff|fold|fill|close)\w*\b[^]*\b(?:bake|fry|steam|boil)\b|^\W*(?:bake|fry|steam|boil)\b[^]*\d/i
@@ -239,7 +244,9 @@ function leadsPart(
     heading.kind === 'finish' &&
     !heading.rest &&
     next !== 'amount' &&
-    (matchFood(text, foods)?.how === 'exact' || /^(?:\p{L}+ ){1,2}wash$/iu.test(text))
+    (matchFood(text, foods)?.how === 'exact' ||
+      /^(?:\p{L}+ ){1,2}wash$/iu.test(text) ||
+      isForTopping(text, foods))
   // "Egg butter: 2 boiled eggs, 50 g butter" below the whole of the work stands beside the dish.
   const beside =
     heading.kind === 'unknown' && state.out.steps.some(({ text: step }) => CLOSES_AND_COOKS.test(step))

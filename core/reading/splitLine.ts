@@ -246,7 +246,7 @@ const print = (measure: Measure, share: number) =>
 
 /** What a line says at its end that all of it is for: "egg yolk + splash of milk for brushing". */
 export const FOR_ALL =
-  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
+  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
 
 const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
 
