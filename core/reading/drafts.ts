@@ -89,6 +89,8 @@ export function wordsOfDraft(draft: Draft): Set<string> {
   }
   for (const { food, read } of draft.lines) {
     add(read.name)
+    // "1 pepper" that is a vegetable is named so; the spice never is.
+    if (foodIs(food, 'vegetable') && /\bpeppers?$/i.test(read.name)) words.add('pepper')
     if (food) add(food.name.split(',')[0]!)
     // "Spuds", "keema": what cooks call it as well.
     for (const other of food?.synonyms ?? []) if (!other.includes(' ')) add(other)

@@ -162,7 +162,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
         const closing = closingIn(text, index, sentences.slice(at + 1).join(' '))
         const shaping = SHAPING.test(text)
         const aboutFilling =
-          /\b(?:fold|stir|mix) (?:in|into|through)\b(?! (?:the |both )?(?:sides|ends|corners)\b)/i.test(text) && !PIECE_WORDS.test(text)
+          /\b(?:fold|stir|mix) (?:in|into|through)\b(?! (?:the |both )?(?:sides|ends|corners)\b)/i.test(
+            text,
+          ) && !PIECE_WORDS.test(text)
         if (closing && !aboutFilling) {
           const before = text.slice(0, closing.index).trim()
           if (before)
@@ -223,6 +225,13 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
         name.length > 2 &&
         !/^(?:filling|dough)$/.test(name) &&
         ` ${normaliseName(text)} `.includes(` ${name} `)
+      )
+        score += 1.5
+      // "Grind the achar things": the last word of "Jhol achar" calls it.
+      else if (
+        draft.kind === 'dip' &&
+        (name.split(' ').at(-1) ?? '').length > 3 &&
+        plain.has(name.split(' ').at(-1)!)
       )
         score += 1.5
       // What is brushed on or fried in is named beside the piece and does not decide.

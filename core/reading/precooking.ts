@@ -139,6 +139,9 @@ const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ ){0,4}with\b/iu
 const isListing = (text: string): boolean =>
   (text.match(/(?:^|\s)(?:\d[\d./]*|[¼½¾⅓⅔]|an?|half)\s+\p{L}/giu)?.length ?? 0) >= 3
 
+/** What is laid on dough by itself. */
+const ASSEMBLES = /\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b/i
+const MARINATES = /^\W*(?:marinate|coat|rub|toss)\b/i
 const ROLLS = /\b(?:cut|roll|divide|portion)\b/i
 const MIXES = /^\W*(?:then )?(?:mix|combine|toss|stir)\b/i
 
@@ -187,6 +190,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
   }
   const poursIn = (text: string, named: readonly number[]) =>
     ADDS_LIQUID.test(text) && named.some((at) => foodIs(draft.lines[at]!.food, 'pours'))
+  // "Marinate the chicken in the paste. Grill 12 min": what lay in it is grilled, and nothing else.
+  let marinated: readonly number[] = []
   for (const clause of clauses) {
     // A clause that says nothing of its own goes on with the pot that is hot.
     const simmersOn =
@@ -195,8 +200,11 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     const goesOn = clause.about === null && !clause.closed && (pot.hot !== null || simmersOn)
     if (clause.about !== draft && !goesOn) {
       // While the dough is rolled and cut nothing goes on cooking.
-      if (clause.about === 'pieces' || (clause.about?.kind === 'shell' && ROLLS.test(clause.text)))
+      if (clause.about === 'pieces' || (clause.about?.kind === 'shell' && ROLLS.test(clause.text))) {
         pot.hot = null
+        // "Spread the passata, top with chicken and cheese": what first goes in when the pieces are closed is raw.
+        if (pot.ways.size && ASSEMBLES.test(clause.text)) pot.setAside(namedIn(clause.text))
+      }
       continue
     }
     // Heat and time by themselves are the oven's.
@@ -204,6 +212,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     // Each stretch between commas and "and" names its own foods and its own verb.
     const listed = isListing(clause.text) && !/\b(?:until|till)\b/i.test(clause.text)
     let prepared: readonly number[] = []
+    if (MARINATES.test(clause.text)) marinated = namedIn(clause.text)
     for (const stretch of clause.text.split(STRETCHES)) {
       const own = namedIn(stretch)
       // "Chop the onion and fry in the oil": what was cut up goes into the pan.
@@ -235,7 +244,9 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
             ? every
             : named.length || pot.ways.size
               ? named
-              : every
+              : marinated.length
+                ? marinated
+                : every
         pot.cook(inPan ? 'fry' : way, lines, stretch)
       } else if (pot.hot !== null && COMBINES.test(stretch))
         pot.setAside(
