@@ -47,7 +47,10 @@ const FIGURE_BEFORE = /\b(?:carb\w*|nc|net|protein|fat|fib(?:re|er)|sugars?|salt
 
 /** How many a line counts, without a unit: "10 wrappers", "1 packet of discs (10)". */
 const countOf = (read: ReadLine): number | null =>
-  read.measures.find((measure) => measure[0]?.unitId === null)?.[0]?.low ?? null
+  read.measures.find((measure) => measure[0]?.unitId === null || measure[0]?.unitId === 'sheet')?.[0]?.low ??
+  null
+
+const SHEETS_EACH = /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i
 
 const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
 
@@ -202,6 +205,16 @@ export function countPieces(
       pieces: clamp(countOf(wrapper.read) ?? wrapper.line.grams / wrapperGrams),
       weight: 30,
       says: wrapper.line.raw,
+    })
+
+  // "Brush 2 sheets, … wrap. Repeat": so many sheets are one piece.
+  const sheets = clauses.map(({ text: one }) => SHEETS_EACH.exec(one)).find(Boolean)
+  const stacked = shell.find(({ food, read }) => food?.group === 'pastry' && countOf(read) !== null)
+  if (sheets && stacked && clauses.some(({ text: one }) => /\brepeat\b/i.test(one)))
+    found.push({
+      pieces: clamp(countOf(stacked.read)! / (/^(?:2|two)$/i.test(sheets[1]!) ? 2 : 3)),
+      weight: 35,
+      says: sheets[0],
     })
 
   // "1 pack croissant dough - 6 triangles".

@@ -244,8 +244,20 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     /^(?:with |about )?[\d¼½¾/. ]+\s*(?:heaped |heaping |level )?(?:tsp|tbsp|teaspoons?|tablespoons?|T|t)\b/.test(
       run[2]!,
     )
+  // "Dip 2 sheets at a time in water" as well.
+  const dips =
+    run !== null &&
+    /^dip$/i.test(run[1]!) &&
+    /^(?:\d|two|each|one)\D{0,12}\b(?:sheets?|wrappers?|papers?|rounds?)\b/i.test(run[2]!)
   const enough = !isPlain || (run![2]!.match(new RegExp(AMOUNT.source, 'giu'))?.length ?? 0) >= 2
-  if (run && enough && !isDone && AMOUNT.test(run[2]!) && !/^[\d./\s¼½¾⅓⅔⅛]+\p{L}{0,3}\.?$/u.test(run[2]!))
+  if (
+    run &&
+    enough &&
+    !isDone &&
+    !dips &&
+    AMOUNT.test(run[2]!) &&
+    !/^[\d./\s¼½¾⅓⅔⅛]+\p{L}{0,3}\.?$/u.test(run[2]!)
+  )
     return {
       kind: isPlain ? 'filling' : (kindOf(run[1]!) ?? 'unknown'),
       name: run[1]!,

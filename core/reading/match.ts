@@ -53,7 +53,7 @@ function normalise(text: string): string {
       .replace(/\p{M}/gu, '')
       .replace(/['’`]s\b/g, 's')
       // Five spellings of one pod.
-      .replace(/\bchil(?:l?y|l?ie?|le?)s?\b|\bchill?ies\b/g, 'chilli')
+      .replace(/\bchil(?:l?y|l?ie?|l?e)s?\b|\bchill?ies\b/g, 'chilli')
       .replace(/\byoghurt(s?)\b/g, 'yogurt$1')
       .replace(/[^\p{L}\d%.]+|\.(?!\d)|(?<!\d)\./gu, ' ')
       .trim()
@@ -371,6 +371,11 @@ function findFood(name: string, index: NameIndex): FoodMatch | null {
   const turned = words.length <= 4 && NOUN_FIRST.test(words[0]) ? [...words.slice(1), words[0]].join(' ') : ''
   const kind = direct ? undefined : index.names.get(turned)
   if (kind) return { food: kind, found: turned, lacking: '', how: 'exact', leftOver: [] }
+  // "Ajwain seeds": what is sold as seeds is named with or without them.
+  const seeds =
+    words.at(-1) === 'seed' && words.length > 1 ? index.names.get(words.slice(0, -1).join(' ')) : undefined
+  if (seeds && /^(?:spice|seed)$/.test(seeds.group))
+    return { food: seeds, found: words.join(' '), lacking: '', how: 'exact', leftOver: [] }
   let changed = false
   const corrected = words.map((word) => {
     const better = correctSpelling(index, word)

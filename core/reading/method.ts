@@ -267,7 +267,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     return closed
       ? 'pieces'
       : (label ??
-          (/^(?:cover|rest|leave|knead|let|cool|season|drain|squeeze|add|mix|stir)\b/i.test(text)
+          (/^(?:cover|rest|leave|knead|let|cool|season|drain|squeeze|add|mix|stir|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/i.test(
+            text,
+          )
             ? last
             : null))
   }

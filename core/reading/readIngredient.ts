@@ -268,6 +268,8 @@ function boilHere(read: ReadLine, food: Food, weighed: Weighed, foods: Foods): v
 const OF_KIND =
   /^(?:strong|strong white|plain|self[- ]rais(?:ing|ed)|bread|wholemeal|wholegrain|whole ?wheat|white|brown|caster|icing|demerara|double|single|whipping|natural|greek|smoked|unsalted|black|red|green)$/i
 
+/** "Peeled and boiled": that it was peeled changes no state. */
+const PEELED_FIRST = /^(?:peeled|skinned|scrubbed|washed)\s+(?:and|&|then)\s+/i
 /** "X for the Y", "X from the Y". */
 const FOR_WHAT = /^(\p{L}[\p{L} -]+?) (?:for|from) (?:the |your |a )\p{L}+(?: \p{L}+)?$/iu
 
@@ -327,7 +329,8 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
   }
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
   const before = normaliseName(read.raw)
-  for (const word of prep) {
+  for (const own of prep) {
+    const word = own.replace(PEELED_FIRST, '')
     const isOven = /^(?:roasted|baked|steamed|grilled|poached)$/i.test(word)
     if (isOven && !before.includes(`${normaliseName(word)} ${normaliseName(read.name)}`)) continue
     if (

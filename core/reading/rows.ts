@@ -54,6 +54,9 @@ const FAT_FOR_PAN =
 const SPOONS_OF_FILLING =
   /^\W*(?:a )?(?:couple|few) (?:of )?(?:tablespoons?|teaspoons?|spoons?|spoonfuls?|tbsps?|tsps?) (?:of )?(?:the )?(?:filling|stuffing)\b/i
 
+/** "Dip 2 sheets at a time in water". */
+const DIPS =
+  /^\W*dip (?:\d|one|two|each|every|the|a)\b[^,.]{0,16}\b(?:sheets?|wrappers?|papers?|rounds?|pieces?)\b/i
 /** "Pinch 4 corners and sides". */
 const PINCHES = /^\W*pinch (?:the |all |both )?(?:\d |four |two )?(?:corners|edges|sides|seams?|ends)\b/i
 /** "Half to line a tray": what becomes of half of the dough. */
@@ -64,7 +67,7 @@ const SPOON_EACH =
 
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
-  if (PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
+  if (DIPS.test(text) || PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
   if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
     /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
