@@ -160,27 +160,35 @@ function solveAndAim(context: Context, cuts: readonly Cut[] = []): Found | null 
 /** A dough that stays itself is at most this much softer or firmer than it was, rounding and all. */
 const MAX_SOFTER = 0.03
 
-/** Aimed at with this much to spare, in shares of what is asked, a recipe can be weighed in whole grams. */
-const ROOM_TO_WEIGH = 0.006
-/** What amounts that can be weighed may be farther away. */
-const WEIGHING_COSTS = 1.5
+/**
+ * Aimed at with so much to spare, in shares of what is asked, a recipe can be weighed in whole grams; and how much
+ * farther away it may be for that. Our own choice.
+ */
+const ROOMS_TO_WEIGH = [
+  { room: 0.003, costs: 1.5 },
+  { room: 0.006, costs: 3 },
+  { room: 0.015, costs: 3 },
+] as const
 
 /** As found, in amounts that a kitchen weighs; where what is asked leaves no room for that, aimed a little beyond it. */
 function weighed(context: Context, found: Found, margins: readonly number[], cuts: readonly Cut[]): Found {
   const rounded = weighable(context, found)
   if (rounded || !targetsOf(context.wishes).length) return rounded ?? found
-  const beyond = targetsOf(context.wishes).map((_, at) => (margins[at] ?? 0) + ROOM_TO_WEIGH)
-  const model = modelWith(context, beyond, cuts)
-  const solution = solveProgram(model.program, {
-    ...context.options,
-    timeoutMilliseconds: AGAIN_MILLISECONDS,
-  })
-  if (solution.status === 'infeasible' || solution.distance > found.solution.distance + WEIGHING_COSTS)
-    return found
-  const made = { model, solution, candidate: candidateFrom(context, model, solution) }
-  if (misses(made.candidate.evaluation, context).some((share) => share > 0)) return found
-  made.candidate.proven = found.candidate.proven
-  return weighable(context, tidied(context, made) ?? made) ?? found
+  for (const { room, costs } of ROOMS_TO_WEIGH) {
+    const beyond = targetsOf(context.wishes).map((_, at) => (margins[at] ?? 0) + room)
+    const model = modelWith(context, beyond, cuts)
+    const solution = solveProgram(model.program, {
+      ...context.options,
+      timeoutMilliseconds: AGAIN_MILLISECONDS,
+    })
+    if (solution.status === 'infeasible' || solution.distance > found.solution.distance + costs) break
+    const made = { model, solution, candidate: candidateFrom(context, model, solution) }
+    if (misses(made.candidate.evaluation, context).some((share) => share > 0)) continue
+    made.candidate.proven = found.candidate.proven
+    const rounder = weighable(context, tidied(context, made) ?? made)
+    if (rounder) return rounder
+  }
+  return found
 }
 
 /**

@@ -5,6 +5,7 @@ import { newLine, type Recipe } from '../recipe/document'
 import { takeChoice } from '../recipe/edit'
 import { allLines, foodOf } from '../recipe/lines'
 import { allergensAdded, type Change } from './applySwap'
+import { rebalanceDough } from './rebalance'
 
 /** The mark in a line's `cameFrom` of an alternative that the recipe itself names. */
 const writtenMark = (foodId: string): string => `written:${foodId}`
@@ -79,5 +80,9 @@ export function takeWritten(
       source: 'the recipe as written',
     })
   }
-  return { recipe: next, changes }
+  // Butter holds water that shortening lacks: what is kneaded is as soft as it was.
+  const balanced = changes.some(({ part }) => part === 'shell')
+    ? rebalanceDough(recipe, next, foods)
+    : { recipe: next, changes: [] }
+  return { recipe: balanced.recipe, changes: [...changes, ...balanced.changes] }
 }
