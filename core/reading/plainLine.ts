@@ -39,6 +39,11 @@ export function plainLine(raw: string): string {
     .replace(/^(?:7|seven)[- ]spices?\b/i, 'baharat')
     .replace(/\bGF\b(?= ?\p{L})/gu, 'gluten-free')
     .replace(/\s+more or less\b/gi, '')
+    // "Milk 3.5% 200 ml": how fat it is stands between.
+    .replace(
+      /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
+      '$3 $1, $2',
+    )
     // "Dumpling skins: 40 shop bought": how many of what stands before the colon.
     .replace(NAME_AND_COUNT, '$2 $1, $3')
     // "Hot water (80C)": how hot it is, is no amount.

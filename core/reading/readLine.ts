@@ -248,7 +248,10 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
     .replace(/\s+(?:per|for each|for every) \p{L}+$/iu, '')
     .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')
     // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
-    .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}\s?%(?: (?:fat|lean))?)$/i, '')
+    .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}(?:[.,]\d)?\s?%(?: (?:fat|lean))?)$/i, (fat) => {
+      prep.push(fat.trim())
+      return ''
+    })
     .replace(/[.:!,]+$/, '')
     .trim()
   return { name, alternative }
