@@ -5,7 +5,8 @@ import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
 import { readLine } from './readLine'
-import { FRYING_POT_GRAMS, weighLine } from './weigh'
+import { FRYING_POT_GRAMS } from './unstated'
+import { weighLine } from './weigh'
 
 /**
  * Fat that a way of cooking usually takes when the text names none, in grams: a pot to deep-fry in; a pan to fry

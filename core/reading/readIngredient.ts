@@ -9,7 +9,8 @@ import { matchFood, normaliseName } from './match'
 import { qualifiersIn } from './qualifiers'
 import { readLine, type ReadLine } from './readLine'
 import { splitLine } from './splitLine'
-import { weighLine, type Note, type Weighed } from './weigh'
+import type { Note, Weighed } from './unstated'
+import { weighLine } from './weigh'
 
 /** Text no longer than a field holds. */
 export const limit = (text: string, max: number) => (text.length > max ? text.slice(0, max) : text)

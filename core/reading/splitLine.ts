@@ -1,18 +1,11 @@
 import type { Foods } from '../food/food'
-import { matchFood, normaliseName } from './match'
+import { aromaticsInRow, both, pieces, seasoningsInRow, shareOut, type LinePart } from './lineParts'
+import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
-import type { Measure } from './measures'
 import { PREP_WORDS, readLine } from './readLine'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
-import { unitById, UNIT_PATTERN } from './units'
-
-/** One ingredient of a line that names several. */
-export interface LinePart {
-  text: string
-  /** How it came out of the line, when that has to be told; '' otherwise. */
-  told: string
-}
+import { UNIT_PATTERN } from './units'
 
 const JOIN = new RegExp(
   String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted|made up|crumbled)(?: (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)? (?:in|into|with)|(?<=\b(?:cubes?|pots?|powder|granules) )in))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
@@ -46,32 +39,6 @@ const RATIO = /^(.*?\bparts?\s+.+?)\s+to\s+((?:\d|one|two|half).*?\bparts?\s+.+)
 /** "150 g butter 1 egg 2 tbsp water": amounts follow one another without a mark. */
 const RUN_ON =
   /\s+(?=(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:g|gm|gms|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp|c|T|t)\b\.?\s*\p{L}{3}|\d{1,2}\s+\p{L}{3}|(?:half|quarter|an?|one|two|three|four|five|six)\s+(?:an?\s+)?(?:cups?|tsp|teaspoons?|tbsp|tablespoons?|pinch|handful)\s+(?:of\s+)?\p{L}{3})/giu
-
-const both = (texts: readonly string[]): LinePart[] => texts.map((text) => ({ text, told: '' }))
-
-/** Cuts at commas, slashes and "and", but never inside brackets. */
-function pieces(text: string): { text: string; joint: string }[] {
-  const found: { text: string; joint: string }[] = []
-  let depth = 0
-  let start = 0
-  let before = ''
-  const joint =
-    /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with|n|'n'?)\s+|\s*[,;](?=\p{L})|\s+\/\s+)/iu
-  for (let at = 0; at < text.length; at++) {
-    const mark = text[at]!
-    if (mark === '(' || mark === '[') depth++
-    else if (mark === ')' || mark === ']') depth = Math.max(0, depth - 1)
-    if (depth || !/[\s,;]/.test(mark)) continue
-    const found1 = joint.exec(text.slice(at, at + 12))
-    if (!found1) continue
-    found.push({ text: text.slice(start, at).trim(), joint: before })
-    before = found1[0]
-    at += found1[0].length - 1
-    start = at + 1
-  }
-  found.push({ text: text.slice(start).trim(), joint: before })
-  return found.filter((piece) => piece.text)
-}
 
 const PREPARATION = new RegExp(
   String.raw`^(?:(?:not too|more or less)\s+)*(?:${PREP_WORDS}|hot|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|each |separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional|ready|half )`,
@@ -233,34 +200,11 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   }))
 }
 
-const print = (measure: Measure, share: number) =>
-  measure
-    .map((term) => {
-      const number = (value: number) => String(Math.round(value * share * 1000) / 1000)
-      const amount = term.low === term.high ? number(term.low) : `${number(term.low)}-${number(term.high)}`
-      return [amount, term.heap, term.size, term.unitId && unitById(term.unitId).names[0]]
-        .filter(Boolean)
-        .join(' ')
-    })
-    .join(' + ')
-
 /** What a line says at its end that all of it is for: "egg yolk + splash of milk for brushing". */
 export const FOR_ALL =
   /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
 
 const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
-
-/** One amount for several foods: each gets an equal share, and it is said. */
-function shareOut(raw: string, names: readonly string[]): LinePart[] {
-  const read = readLine(raw)
-  const measure = read.measures[0]!
-  const told = `An equal share of "${raw.trim()}": the line does not say how much of each`
-  return names.map((name) => {
-    const plain = readLine(name)
-    const bare = [plain.name, ...plain.prep].join(', ')
-    return { text: `${print(measure, 1 / names.length)} ${bare}`, told }
-  })
-}
 
 /**
  * Separates a line that names several ingredients: "1 egg beaten with 1 tbsp milk", "2 eggs plus 1 yolk",
@@ -278,18 +222,6 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],
   )
 })
-
-/** "Salt pepper nutmeg": seasonings in a row, without a mark between. */
-function seasoningsInRow(raw: string, foods: Foods): LinePart[] | null {
-  const words = /^\p{L}+(?: \p{L}+){1,4}$/u.test(raw.trim()) ? raw.trim().split(' ') : []
-  const seasons = (word: string) => {
-    const match = matchFood(word, foods)
-    return match?.how === 'exact' && /^(?:salt|spice|seasoning|herb)$/.test(match.food.group)
-  }
-  return words.length > 1 && words.every(seasons) && matchFood(raw, foods)?.how !== 'exact'
-    ? both(words)
-    : null
-}
 
 /** "Butter, to brush (2 tbsp melted with a clove of garlic)": what is in it is used as it is. */
 const WITH_INSIDE =
@@ -484,30 +416,6 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
     return null
   const names = bare[2]!.split(/\s+/)
   return both([bare[1]!, ...names.slice(0, -1), `${names.at(-1)!}${bare[3] ?? ' as required'}`])
-}
-
-/** "Ginger garlic green chilli crushed 2 tbsp": aromatics in a row share one amount. */
-function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
-  const read = readLine(raw)
-  const words = read.name.split(' ')
-  if (read.measures.length !== 1 || words.length < 2 || words.length > 6) return null
-  if (matchFood(read.name, foods)?.how === 'exact') return null
-  const names: string[] = []
-  for (let at = 0; at < words.length;) {
-    const length = [3, 2, 1].find((many) => {
-      const name = words.slice(at, at + many).join(' ')
-      const match = at + many <= words.length ? matchFood(name, foods) : null
-      return (
-        match?.how === 'exact' &&
-        match.found === normaliseName(name) &&
-        /^(?:spice|herb|vegetable|seasoning)$/.test(match.food.group)
-      )
-    })
-    if (!length) return null
-    names.push(words.slice(at, at + length).join(' '))
-    at += length
-  }
-  return names.length > 1 ? shareOut(raw, names) : null
 }
 
 /** "… to brush + sesame seeds". */

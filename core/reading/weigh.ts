@@ -4,25 +4,7 @@ import { isMass, type Heap, type Measure, type Term } from './measures'
 import type { ReadLine } from './readLine'
 import { FALLBACK_UNIT_GRAMS, unitById } from './units'
 import type { Food } from '../food/food'
-
-/** How far a reading can be trusted: a note says what was assumed, a check asks the cook to look. */
-export type NoteLevel = 'note' | 'check'
-export interface Note {
-  code: string
-  level: NoteLevel
-  text: string
-}
-
-export interface Weighed {
-  /** Best estimate; null when the line states no amount that can be weighed. */
-  grams: number | null
-  gramsLow: number | null
-  gramsHigh: number | null
-  /** Water taken up (soaking) or lost (squeezing) before it goes in; the nutrients stay. */
-  waterChangeGrams: number
-  measuredBy: MeasuredBy
-  notes: Note[]
-}
+import { A_FEW, check, describe, round, unstated, type Note, type Weighed } from './unstated'
 
 /**
  * What heaping does to a spoon or cup. Common practice, no source.
@@ -43,67 +25,15 @@ const FLOUR_CUP_SPREAD = { low: 0.96, high: 1.16 }
 /** Dual amounts that differ by more than this are reported. */
 const DUAL_TOLERANCE = 0.15
 
-/**
- * Weights assumed when a line states none, in grams: "to taste" is never nothing. Common practice, no source.
- */
-const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
-  salt: 4,
-  'black-pepper': 1,
-  'oil-spray': 4,
-  'sunflower-oil': 15,
-  'tomato-puree': 15,
-  'lemon-juice': 15,
-  'lemon-zest': 3,
-  ginger: 10,
-  garlic: 10,
-  'green-chilli': 5,
-  'ginger-garlic-paste': 15,
-  water: 30,
-  egg: 50,
-  'egg-yolk': 17,
-  'spring-onion': 10,
-  'egg-white': 33,
-}
-const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
-  spice: 1,
-  salt: 4,
-  seasoning: 2,
-  herb: 5,
-  oil: 15,
-  'solid-fat': 15,
-  milk: 15,
-  'plant-milk': 15,
-  egg: 25,
-  sweetener: 5,
-  flour: 10,
-  starch: 10,
-  seed: 5,
-  sauce: 15,
-  liquid: 15,
-  alcohol: 15,
-  cream: 15,
-  'plant-cream': 15,
-  yogurt: 15,
-  'plant-yogurt': 15,
-  'melting-cheese': 30,
-  'hard-cheese': 10,
-  nut: 10,
-  'dried-fruit': 10,
-}
 const IN_SHELL_OR_ON_BONE =
   /\b(?:in (?:the |their )?shells?|shell[- ]on|bone[- ]in|on the bone|with (?:the |its )?bones?)\b/
 const UNPEELED = /\b(?:unpeeled|with skin|skin on|before peeling|untrimmed)\b/
-
-/** Oil in a frying pot when the line says only "for deep frying". Common practice, no source. */
-export const FRYING_POT_GRAMS = 1000
 
 /** A dash of milk is poured, a dash of pepper shaken. Common practice, no source. */
 const DASH_POURED_GRAMS = 5
 
 const METRIC_VOLUMES = new Set(['ml', 'cl', 'dl', 'l'])
-const round = (grams: number) => (grams >= 100 ? Math.round(grams) : Math.round(grams * 10) / 10)
 const note = (code: string, text: string): Note => ({ code, level: 'note', text })
-const check = (code: string, text: string): Note => ({ code, level: 'check', text })
 
 interface TermGrams {
   low: number
@@ -231,14 +161,6 @@ function measureGrams(measure: Measure, food: Food): MeasureGrams | null {
   }
   return { low, high, grams, measuredBy, notes }
 }
-
-const describe = (measure: Measure) =>
-  measure
-    .map((term) => {
-      const amount = term.low === term.high ? `${round(term.low)}` : `${round(term.low)}–${round(term.high)}`
-      return `${amount}${term.unitId ? ` ${term.unitId}` : ''}`
-    })
-    .join(' ')
 
 /** A cup of a mashed root: USDA SR Legacy has 210 g for potato to 245 g for pumpkin, from memory. */
 const MASHED_CUP_GRAMS = 220
@@ -412,63 +334,4 @@ function withGrams(read: ReadLine, food: Food): ReadLine {
   const counted =
     each !== undefined && (term.high <= MAX_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
   return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
-}
-
-/** "A few" of what nobody counts, raisins or seeds, in grams. Common practice, no source. */
-const A_FEW_GRAMS = 10
-/** "A few strands of saffron". */
-const A_FEW_SPICE_GRAMS = 0.3
-const A_FEW = /^\W*(?:a )?few\b|\bfew\W*(?:,|\(|$)/i
-
-function unstated(read: ReadLine, food: Food): Weighed {
-  if (read.measures.length && A_FEW.test(read.raw)) {
-    const few = food.group === 'spice' ? A_FEW_SPICE_GRAMS : A_FEW_GRAMS
-    return {
-      grams: few,
-      gramsLow: few / 2,
-      gramsHigh: few * 2,
-      waterChangeGrams: 0,
-      measuredBy: 'about',
-      notes: [check('no-amount', `"A few": ${few} g of ${food.name} is assumed`)],
-    }
-  }
-  if (read.measures.length) {
-    const words = read.measures.map(describe).join(' / ')
-    return {
-      grams: null,
-      gramsLow: null,
-      gramsHigh: null,
-      waterChangeGrams: 0,
-      measuredBy: 'scale',
-      notes: [
-        check('no-unit-weight', `How heavy "${words}" of ${food.name} is, is not known here. Type the grams`),
-      ],
-    }
-  }
-  const frying = read.purpose === 'pan' && food.softeningFat !== null && /deep/i.test(read.raw)
-  const grams = frying ? FRYING_POT_GRAMS : (UNSTATED_GRAMS[food.id] ?? UNSTATED_BY_GROUP[food.group] ?? null)
-  if (grams === null) {
-    return {
-      grams: null,
-      gramsLow: null,
-      gramsHigh: null,
-      waterChangeGrams: 0,
-      measuredBy: 'scale',
-      notes: [check('no-amount', `No amount is given for ${food.name}. Type the grams`)],
-    }
-  }
-  const why = read.unmeasured ?? 'no amount is given'
-  return {
-    grams,
-    gramsLow: grams / 2,
-    gramsHigh: grams * 2,
-    waterChangeGrams: 0,
-    measuredBy: 'scale',
-    notes: [
-      check(
-        read.unmeasured ? read.unmeasured.replace(' ', '-') : 'no-amount',
-        `${why[0]!.toUpperCase()}${why.slice(1)}: ${grams} g of ${food.name} is assumed`,
-      ),
-    ],
-  }
 }

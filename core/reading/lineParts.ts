@@ -1,0 +1,100 @@
+import type { Foods } from '../food/food'
+import { matchFood, normaliseName } from './match'
+import type { Measure } from './measures'
+import { readLine } from './readLine'
+import { unitById } from './units'
+
+// What a line that names several foods is made of, and foods that stand in a row without a mark between.
+
+/** One ingredient of a line that names several. */
+export interface LinePart {
+  text: string
+  /** How it came out of the line, when that has to be told; '' otherwise. */
+  told: string
+}
+
+/** Parts that came out of the line as they stand. */
+export const both = (texts: readonly string[]): LinePart[] => texts.map((text) => ({ text, told: '' }))
+
+/** Cuts at commas, slashes and "and", but never inside brackets. */
+export function pieces(text: string): { text: string; joint: string }[] {
+  const found: { text: string; joint: string }[] = []
+  let depth = 0
+  let start = 0
+  let before = ''
+  const joint =
+    /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with|n|'n'?)\s+|\s*[,;](?=\p{L})|\s+\/\s+)/iu
+  for (let at = 0; at < text.length; at++) {
+    const mark = text[at]!
+    if (mark === '(' || mark === '[') depth++
+    else if (mark === ')' || mark === ']') depth = Math.max(0, depth - 1)
+    if (depth || !/[\s,;]/.test(mark)) continue
+    const found1 = joint.exec(text.slice(at, at + 12))
+    if (!found1) continue
+    found.push({ text: text.slice(start, at).trim(), joint: before })
+    before = found1[0]
+    at += found1[0].length - 1
+    start = at + 1
+  }
+  found.push({ text: text.slice(start).trim(), joint: before })
+  return found.filter((piece) => piece.text)
+}
+
+const print = (measure: Measure, share: number) =>
+  measure
+    .map((term) => {
+      const number = (value: number) => String(Math.round(value * share * 1000) / 1000)
+      const amount = term.low === term.high ? number(term.low) : `${number(term.low)}-${number(term.high)}`
+      return [amount, term.heap, term.size, term.unitId && unitById(term.unitId).names[0]]
+        .filter(Boolean)
+        .join(' ')
+    })
+    .join(' + ')
+
+/** One amount for several foods: each gets an equal share, and it is said. */
+export function shareOut(raw: string, names: readonly string[]): LinePart[] {
+  const read = readLine(raw)
+  const measure = read.measures[0]!
+  const told = `An equal share of "${raw.trim()}": the line does not say how much of each`
+  return names.map((name) => {
+    const plain = readLine(name)
+    const bare = [plain.name, ...plain.prep].join(', ')
+    return { text: `${print(measure, 1 / names.length)} ${bare}`, told }
+  })
+}
+
+/** "Salt pepper nutmeg": seasonings in a row, without a mark between. */
+export function seasoningsInRow(raw: string, foods: Foods): LinePart[] | null {
+  const words = /^\p{L}+(?: \p{L}+){1,4}$/u.test(raw.trim()) ? raw.trim().split(' ') : []
+  const seasons = (word: string) => {
+    const match = matchFood(word, foods)
+    return match?.how === 'exact' && /^(?:salt|spice|seasoning|herb)$/.test(match.food.group)
+  }
+  return words.length > 1 && words.every(seasons) && matchFood(raw, foods)?.how !== 'exact'
+    ? both(words)
+    : null
+}
+
+/** "Ginger garlic green chilli crushed 2 tbsp": aromatics in a row share one amount. */
+export function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
+  const read = readLine(raw)
+  const words = read.name.split(' ')
+  if (read.measures.length !== 1 || words.length < 2 || words.length > 6) return null
+  if (matchFood(read.name, foods)?.how === 'exact') return null
+  const names: string[] = []
+  for (let at = 0; at < words.length;) {
+    const length = [3, 2, 1].find((many) => {
+      const name = words.slice(at, at + many).join(' ')
+      const match = at + many <= words.length ? matchFood(name, foods) : null
+      return (
+        match?.how === 'exact' &&
+        match.found === normaliseName(name) &&
+        /^(?:spice|herb|vegetable|seasoning)$/.test(match.food.group)
+      )
+    })
+    if (!length) return null
+    names.push(words.slice(at, at + length).join(' '))
+    at += length
+  }
+  return names.length > 1 ? shareOut(raw, names) : null
+}
