@@ -75,11 +75,13 @@ export function seasoningsInRow(raw: string, foods: Foods): LinePart[] | null {
     : null
 }
 
+/** Two words are one name more often than two foods: "daikon radish". */
+const MIN_ROW_WORDS = 3
 /** "Ginger garlic green chilli crushed 2 tbsp": aromatics in a row share one amount. */
 export function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
   const read = readLine(raw)
   const words = read.name.split(' ')
-  if (read.measures.length !== 1 || words.length < 2 || words.length > 6) return null
+  if (read.measures.length !== 1 || words.length < MIN_ROW_WORDS || words.length > 6) return null
   if (matchFood(read.name, foods)?.how === 'exact') return null
   const names: string[] = []
   for (let at = 0; at < words.length;) {

@@ -293,7 +293,13 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
   const cube = isCube ? matchFood(`${read.name} cube`, foods) : null
   if (cube?.how === 'exact') return cube
   const chosen = prep.filter((word) => CHOOSES.test(word)).join(' ')
-  const plain = matchFood(`${chosen} ${read.name}`.trim(), foods)
+  const written = matchFood(`${chosen} ${read.name}`.trim(), foods)
+  // "Frozen puff pastry, all butter": that it is frozen stands between the two words of one name.
+  const thawed =
+    chosen && written?.how === 'part'
+      ? matchFood(`${chosen} ${read.name.replace(/^(?:frozen|fresh|chilled)\s+/i, '')}`, foods)
+      : null
+  const plain = thawed?.how === 'exact' ? thawed : written
   // "Olive oil for the sofrito", "cheese from the deli": what it is for is not its name.
   const forWhat =
     plain?.how === 'exact' && plain.found === normaliseName(read.name) ? null : FOR_WHAT.exec(read.name)?.[1]
