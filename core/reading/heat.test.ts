@@ -32,6 +32,21 @@ describe('the way of cooking', () => {
     expect(way(text)).toBe(expected)
   })
 
+  it.each([
+    ['Fill and seal. Cook on both sides for 3 minutes. Then bake until golden.', 'bake', null],
+    ['Fill. Heat 1/4" of oil in a skillet. Cook 1 min, flip, 2 more min.', 'shallow-fry', 3],
+    ['Oven to 200C. Fill. Bake for 20 mins, then reduce to 170C for 25 mins.', 'bake', 20],
+    [
+      'Fill. Spray a non-stick pan with oil, fry the bottoms 2 min. Add water, lid on, 5 min.',
+      'brown-and-steam',
+      7,
+    ],
+    ['Fill. Bake 375° for 18-20 until brown.', 'bake', 19],
+    ['Fill, seal. Simmer 4 min.', 'boil', 4],
+  ])('reads how long "%s" takes', (text, expected, minutes) => {
+    expect(cooking(text)).toMatchObject({ way: expected, minutes })
+  })
+
   it('is baking, marked, when the text does not say', () => {
     const { recipe } = readRecipe(`${dough}\nMethod\nFill and serve warm.`, foods)
     expect(recipe.cooking.way).toBe('bake')

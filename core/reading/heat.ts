@@ -152,8 +152,8 @@ export function readCooking(context: HeatContext): CookingRead {
   const lead = named.length ? named : events
   // "Heat a finger of oil. … Cook 1 min, flip, 2 more": the way is named first, and its minutes behind.
   const timed = events.find((event) => event.way === 'cook' && event.minutes !== null)
-  if (named.length && timed && named.every(({ minutes }) => minutes === null))
-    named.findLast((event) => events.indexOf(event) < events.indexOf(timed))!.minutes = timed.minutes
+  const ahead = timed && named.findLast((event) => events.indexOf(event) < events.indexOf(timed))
+  if (ahead && named.every(({ minutes }) => minutes === null)) ahead.minutes = timed.minutes
 
   const stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[] = []
   for (const event of lead) {

@@ -242,6 +242,29 @@ describe('whatever is done to a text', () => {
     },
   )
 
+  it(
+    'reads rows of one recipe among those of another, whatever they say there',
+    { timeout: 3_600_000 },
+    () => {
+      const rows = texts.flatMap((text) => text.split('\n')).filter((row) => row.trim().length > 3)
+      const one = fc.record({ row: fc.nat(rows.length - 1), at: fc.nat(60), instead: fc.boolean() })
+      fc.assert(
+        fc.property(
+          fc.nat(texts.length - 1),
+          fc.array(one, { minLength: 1, maxLength: 6 }),
+          (text, others) => {
+            const mixed = texts[text]!.split('\n')
+            for (const { row, at, instead } of others)
+              mixed.splice(at % (mixed.length + 1), instead ? 1 : 0, rows[row]!)
+            const { recipe } = readRecipe(mixed.join('\n'), foods)
+            expect(recipeSchema.safeParse(recipe).success).toBe(true)
+          },
+        ),
+        { numRuns: FUZZ_RUNS },
+      )
+    },
+  )
+
   it('loses no word that is put in', { timeout: 3_600_000 }, () => {
     fc.assert(
       fc.property(
