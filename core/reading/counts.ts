@@ -3,7 +3,7 @@ import type { RecipeNote } from '../recipe/document'
 import { MAX_PIECES, PART_NAMES, type CookingWay, type Shape } from '../recipe/vocabulary'
 import { timesWeights } from '../recipe/scale'
 import { assumedDough } from './assumedPieces'
-import { byDividing, type Found } from './dividing'
+import { byDividing, LAYS_IN_TRAY, type Found } from './dividing'
 import type { FoundFact } from './facts'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'
@@ -37,8 +37,7 @@ const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
 /** A joint or a side of fish that is baked whole in its dough. */
 const WRAPPED_WHOLE =
   /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|strudel|wreath|stromboli|wellington)\b(?! rolls| parcels)/iu
-const ONE_DISH =
-  /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b|\b(?:lay|put|place) (?:one|half|the first)\b[^.;]{0,40}\b(?:tray|tin|dish|pan)\b/i
+const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i
 const BALL_GRAMS =
   /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
 
@@ -257,10 +256,12 @@ export function countPieces(
     shape === 'lidded-pie' ||
     WRAPPED_WHOLE.test(outline.title) ||
     // "Roll up and coil into a 28 cm tin": there is one.
-    (shape === 'coil' && clauses.some(({ text: one }) => ONE_DISH.test(one)))
+    (shape === 'coil' && clauses.some(({ text: one }) => ONE_DISH.test(one) || LAYS_IN_TRAY.test(one)))
   ) {
     pieces = 1
-    onePie = ONE_PIE.test(outline.title) || clauses.some(({ text: one }) => ONE_DISH.test(one))
+    onePie =
+      ONE_PIE.test(outline.title) ||
+      clauses.some(({ text: one }) => ONE_DISH.test(one) || LAYS_IN_TRAY.test(one))
     if (!onePie)
       notes.push({ code: 'pieces-assumed', level: 'note', text: 'One pie: its number is not stated' })
   } else {

@@ -40,7 +40,7 @@ export interface HeatContext {
 
 /** "Cook lightly on a tawa, a few seconds a side": so that sheets come apart and hold together. */
 const HALF_COOKED =
-  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\bsec(?:ond)?s?\b|\bcook\w* (?:\p{L}+ )?(?:crepes?|crêpes?|pancakes?)\b/iu
+  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:\p{L}+ )?(?:crepes?|crêpes?|pancakes?)\b/iu
 
 /** Oil of this weight and more is a pot to deep-fry in. Common practice, no source. */
 const DEEP_POT_GRAMS = 400

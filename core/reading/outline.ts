@@ -206,9 +206,13 @@ const isForTopping = (text: string, foods: Foods): boolean =>
   /\bfor (?:the )?(?:topping|garnish|sprinkling)\W*$/i.test(text) &&
   splitLine(text, foods).every((one) => matchFood(readLine(one.text).name, foods)?.how === 'exact')
 
-/** "Crimp the edges. Bake 15 min": the pieces are done. */
-const CLOSES_AND_COOKS =
-  /\b(?:crimp|seal|pinch|stuff|fold|fill|close)\w*\b[^]*\b(?:bake|fry|steam|boil)\b|^\W*(?:bake|fry|steam|boil)\b[^]*\d/i
+/** The pieces have been closed in one step and cooked in it or in a later one: what comes then stands beside them. */
+function isCooked(steps: readonly { text: string }[]): boolean {
+  const closed = steps.findIndex(({ text }) =>
+    /\b(?:crimp|seal|pinch|stuff|fold|fill|close|wrap)/i.test(text),
+  )
+  return closed >= 0 && steps.slice(closed).some(({ text }) => /\b(?:bake|fry|steam|boil)/i.test(text))
+}
 
 /** A row that leads a part, the method or what is kept: by its words, its marks and what follows. */
 function leadsPart(
@@ -248,8 +252,7 @@ function leadsPart(
       /^(?:\p{L}+ ){1,2}wash$/iu.test(text) ||
       isForTopping(text, foods))
   // "Egg butter: 2 boiled eggs, 50 g butter" below the whole of the work stands beside the dish.
-  const beside =
-    heading.kind === 'unknown' && state.out.steps.some(({ text: step }) => CLOSES_AND_COOKS.test(step))
+  const beside = heading.kind === 'unknown' && isCooked(state.out.steps)
   if (washes) state.item(row, text)
   else enter(state, row, beside ? { ...heading, kind: 'dip' } : heading)
   return true

@@ -54,7 +54,7 @@ const MAX_STEP_CHARACTERS = 2000
 
 /** One egg or yolk that is beaten, alone or with what thins it. */
 const BEATEN_EGG =
-  /^(?:an? |1 |one )?(?:(?:beaten|small|medium|large) )*(?:egg|egg yolk|yolk)s?(?:,? (?:lightly )?beaten)(?:\W*$|\s+(?:with|w\.?\/?|\+|and) )/i
+  /^(?:an? |1 |one )?(?:(?:beaten|small|medium|large) )*(?:egg|egg yolk|yolk)s?(?:,? (?:lightly )?beaten)(?:\W*$|\s+(?:with|\+|and) )/i
 
 /** What has been found of a text so far, and where the reading stands. */
 export class OutlineState {

@@ -195,7 +195,7 @@ const DRY_WEIGHT =
 const COOKED_BEFORE = /^(?:boiled|cooked|soaked|rehydrated|steamed)\s+/i
 
 const SOAKED_FIRST =
-  /^soaked\b.*\b(?:boiled|cooked|simmered)\b|^soaked(?: and boiled)? (?:overnight|for \d+ h)/i
+  /^soaked\b.*\b(?:boiled|cooked|simmered)\b|^soaked(?: and boiled)? (?:overnight|for \d+ h)|^(?:boiled|cooked|simmered)\b.* in\b.*\b(?:water|stock|broth)\b/i
 
 const COOKED_WEIGHT = /^(boiled|cooked|roasted|roast|steamed)(?: (?:wt|weight))$/i
 
@@ -208,7 +208,7 @@ function asWeighed(read: ReadLine, foods: Foods): ReadLine {
     if (matchFood(`${state} ${read.name}`, foods)?.how === 'exact')
       return { ...read, name: `${state} ${read.name}`, prep: read.prep.filter((word) => word !== cooked) }
   }
-  // "200 g chickpeas, soaked overnight and boiled": nobody soaks what comes boiled.
+  // "200 g chickpeas, soaked overnight and boiled": nobody soaks or boils in stock what comes boiled.
   const soaked = read.prep.some((word) => SOAKED_FIRST.test(word))
     ? matchFood(`dry ${read.name}`, foods)
     : null

@@ -1,5 +1,6 @@
 import { SHAPE_ROWS } from '../piece/shapes'
 import type { Shape } from '../recipe/vocabulary'
+import { LAYS_IN_TRAY } from './dividing'
 
 const lastIndex = (text: string, pattern: RegExp) =>
   [...text.matchAll(new RegExp(pattern.source, 'giu'))].reduce(
@@ -14,7 +15,11 @@ const IN_DISHES =
   /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
 /** Sheets below and above in a tray: one large pie, whatever it is called. */
 const IN_TRAY =
-  /\b(?:oil|grease|line|butter|brush) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))|\b(?:lay|put|place) (?:one|1|half|a|the first)(?: (?:sheet|half|piece|layer))? [^.;]{0,6}\b(?:in|into|on) [^.;]{0,30}\b(?:tray|tin|dish|pan)\b[^]{0,200}\b(?:cover|top)(?: it)? with (?:the )?(?:2nd|second|other|rest|remaining)\b/i
+  /\b(?:oil|grease|line|butter|brush) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))/i
+const COVERED = /\b(?:cover|top)(?: it)? with (?:the )?(?:2nd|second|other|rest|remaining)\b/i
+/** A sheet below and one above, in a tray. */
+const isInTray = (method: string): boolean =>
+  IN_TRAY.test(method) || (LAYS_IN_TRAY.test(method) && COVERED.test(method))
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
 
@@ -37,8 +42,8 @@ export function readShape(title: string, method: string): Shape | null {
     return made
   // Hand pies are folded, and some are baked in tins under a lid. Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
   if (
-    (!named || named.shape === 'half-moon' || (named.shape === 'disc' && IN_TRAY.test(method))) &&
-    ((/\bpies\b/i.test(own) && (IN_TINS.test(method) || IN_DISHES.test(method))) || IN_TRAY.test(method))
+    (!named || named.shape === 'half-moon' || (named.shape === 'disc' && isInTray(method))) &&
+    ((/\bpies\b/i.test(own) && (IN_TINS.test(method) || IN_DISHES.test(method))) || isInTray(method))
   )
     return 'lidded-pie'
   if (named?.shape === 'half-moon' && /\bdumplings?\b/i.test(title) && DRAWN_UP.test(method)) return 'bun'

@@ -261,13 +261,10 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     if (matchFood(name, foods)?.how === 'exact')
       return both([again[1]!, `${again[2]!.replace(/\b(?:extra|another) /i, '')} ${name} ${again[3]!}`])
   }
-  const boiled = raw.length < 200 ? BOILED_AND_DRAINED.exec(raw.trim()) : null
-  if (boiled && readLine(boiled[1]!).measures.length) {
-    const dry = /\b(?:dry|dried|uncooked)\b/i.test(boiled[1]!) ? '' : 'dry, '
-    return both([`${boiled[1]!}, ${dry}boiled and drained`])
-  }
-  const soaked = raw.length < 200 ? SOAKED_IN_WATER.exec(raw.trim()) : null
-  if (soaked && readLine(soaked[1]!).measures.length) return both([`${soaked[1]!}, soaked`])
+  // What it was boiled or soaked in is no line of its own: it is poured away, or taken up.
+  const wet =
+    raw.length < 200 ? (BOILED_AND_DRAINED.exec(raw.trim()) ?? SOAKED_IN_WATER.exec(raw.trim())) : null
+  if (wet && readLine(wet[1]!).measures.length) return both([raw])
   const seasonings = seasoningsInRow(raw, foods)
   if (seasonings) return seasonings
   const citrus =

@@ -95,6 +95,25 @@ const A_FEW_SPICE_GRAMS = 0.3
 /** "A few", before or behind the name. */
 export const A_FEW = /^\W*(?:a )?few\b|\bfew\W*(?:,|\(|$)/i
 
+/** Nobody can say how heavy it is. */
+const unknown = (note: Note): Weighed => ({
+  grams: null,
+  gramsLow: null,
+  gramsHigh: null,
+  waterChangeGrams: 0,
+  measuredBy: 'scale',
+  notes: [note],
+})
+/** A usual weight, between half of it and twice as much. */
+const assumed = (grams: number, measuredBy: MeasuredBy, note: Note): Weighed => ({
+  grams,
+  gramsLow: grams / 2,
+  gramsHigh: grams * 2,
+  waterChangeGrams: 0,
+  measuredBy,
+  notes: [note],
+})
+
 /**
  * The usual weight of what has no amount: "to taste", "as required", "a few"; null grams where none is usual.
  *
@@ -103,52 +122,25 @@ export const A_FEW = /^\W*(?:a )?few\b|\bfew\W*(?:,|\(|$)/i
 export function unstated(read: ReadLine, food: Food): Weighed {
   if (read.measures.length && A_FEW.test(read.raw)) {
     const few = food.group === 'spice' ? A_FEW_SPICE_GRAMS : A_FEW_GRAMS
-    return {
-      grams: few,
-      gramsLow: few / 2,
-      gramsHigh: few * 2,
-      waterChangeGrams: 0,
-      measuredBy: 'about',
-      notes: [check('no-amount', `"A few": ${few} g of ${food.name} is assumed`)],
-    }
+    return assumed(few, 'about', check('no-amount', `"A few": ${few} g of ${food.name} is assumed`))
   }
   if (read.measures.length) {
     const words = read.measures.map(describe).join(' / ')
-    return {
-      grams: null,
-      gramsLow: null,
-      gramsHigh: null,
-      waterChangeGrams: 0,
-      measuredBy: 'scale',
-      notes: [
-        check('no-unit-weight', `How heavy "${words}" of ${food.name} is, is not known here. Type the grams`),
-      ],
-    }
+    return unknown(
+      check('no-unit-weight', `How heavy "${words}" of ${food.name} is, is not known here. Type the grams`),
+    )
   }
   const frying = read.purpose === 'pan' && food.softeningFat !== null && /deep/i.test(read.raw)
   const grams = frying ? FRYING_POT_GRAMS : (UNSTATED_GRAMS[food.id] ?? UNSTATED_BY_GROUP[food.group] ?? null)
-  if (grams === null) {
-    return {
-      grams: null,
-      gramsLow: null,
-      gramsHigh: null,
-      waterChangeGrams: 0,
-      measuredBy: 'scale',
-      notes: [check('no-amount', `No amount is given for ${food.name}. Type the grams`)],
-    }
-  }
+  if (grams === null)
+    return unknown(check('no-amount', `No amount is given for ${food.name}. Type the grams`))
   const why = read.unmeasured ?? 'no amount is given'
-  return {
+  return assumed(
     grams,
-    gramsLow: grams / 2,
-    gramsHigh: grams * 2,
-    waterChangeGrams: 0,
-    measuredBy: 'scale',
-    notes: [
-      check(
-        read.unmeasured ? read.unmeasured.replace(' ', '-') : 'no-amount',
-        `${why[0]!.toUpperCase()}${why.slice(1)}: ${grams} g of ${food.name} is assumed`,
-      ),
-    ],
-  }
+    'scale',
+    check(
+      read.unmeasured ? read.unmeasured.replace(' ', '-') : 'no-amount',
+      `${why[0]!.toUpperCase()}${why.slice(1)}: ${grams} g of ${food.name} is assumed`,
+    ),
+  )
 }
