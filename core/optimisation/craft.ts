@@ -41,6 +41,8 @@ export const CRAFT_RANGE = {
   // Brushed on thinly with a soft brush, sheets still come apart.
   between: [0.75, 1.2],
   top: [0.35, 1.1],
+  // Butter poured over what is served goes first where it is to be lighter, and not for any other wish.
+  poured: [0.7, 1.1],
   grease: [0.4, 1],
   wash: [1, 1],
   binder: [1, 1],
@@ -65,6 +67,7 @@ const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
   CRAFT_RANGE.dip,
   CRAFT_RANGE.grease,
   CRAFT_RANGE.top,
+  CRAFT_RANGE.poured,
   CRAFT_RANGE.wrapper,
   CRAFT_RANGE.sheets,
   CRAFT_RANGE.sweet,
@@ -77,6 +80,8 @@ const ALWAYS: ReadonlySet<readonly [number, number]> = new Set([
 export const MIN_SHELL = 0.72
 /** The same where a cook goes further than most. */
 export const THINNEST_SHELL = 0.6
+/** What a filling is made of where a cook goes further than most: with less it is another filling. Our own choice. */
+const LEAST_MAIN = [0.45, 2] as const
 /** A bought pastry where a cook goes further than most: below that nothing can be lined and covered with it. */
 const THINNEST_PASTRY = [THINNEST_SHELL, 1.1] as const
 
@@ -92,14 +97,26 @@ const SEASONING_OILS = /sesame-oil|chilli-oil|truffle|walnut-oil/
 /** A starch thickens what is at least so many times its weight of liquid. Common practice, no source. */
 const LIQUID_PER_STARCH = 4
 
+/** What a starch can thicken. */
+const isLiquid = (food: Food) => foodIs(food, 'pours') || food.group === 'cream'
+
 /** Whether a starch or flour of a filling is there to thicken its liquid. */
 function thickens(food: Food, grams: number, { lines }: Part, foods: Foods): boolean {
   if (!/^(?:starch|flour)$/.test(food.group)) return false
   const liquid = lines.reduce((sum, line) => {
     const own = foodOf(line, foods)
-    return sum + (own && (foodIs(own, 'pours') || own.group === 'cream') ? (line.grams ?? 0) : 0)
+    return sum + (own && isLiquid(own) ? (line.grams ?? 0) : 0)
   }, 0)
   return liquid >= LIQUID_PER_STARCH * grams
+}
+
+/** Whether a liquid of a filling is a sauce that a starch thickens: more of it alone would be soup. */
+function isThickened(food: Food, part: Part, foods: Foods): boolean {
+  if (!isLiquid(food)) return false
+  return part.lines.some((line) => {
+    const own = foodOf(line, foods)
+    return own !== null && thickens(own, line.grams ?? 0, part, foods)
+  })
 }
 
 /** Sugar that is this much of what finishes a piece is a glaze. Our own choice. */
@@ -130,7 +147,8 @@ export function craftRange(
   switch (part.kind) {
     case 'dip':
       // Butter melted over the pieces is no dip.
-      return isFat(food) ? CRAFT_RANGE.top : CRAFT_RANGE.dip
+      if (!isFat(food)) return CRAFT_RANGE.dip
+      return purposes.has('lighter') ? CRAFT_RANGE.top : CRAFT_RANGE.poured
     case 'pan':
       return CRAFT_RANGE.grease
     case 'finish':
@@ -163,7 +181,8 @@ export function craftRange(
       // What is sweet stays sweet, and what is thick stays thick, by what stands in for sugar and starch.
       if (keto && foodIs(food, 'sugar') && foodIs(food, 'sweetener') && isSweet(part, reference.foods))
         return CRAFT_RANGE.sweet
-      if (keto && thickens(food, grams, part, reference.foods)) return CRAFT_RANGE.thickener
+      if (thickens(food, grams, part, reference.foods)) return CRAFT_RANGE.thickener
+      if (isThickened(food, part, reference.foods)) return CRAFT_RANGE.sauce
       if (keto && (foodIs(food, 'starchy') || foodIs(food, 'sugar'))) return CRAFT_RANGE.starchOut
       if (foodIs(food, 'sugar')) return CRAFT_RANGE.sweet
       return foodIs(food, 'vegetable') ? CRAFT_RANGE.vegetable : CRAFT_RANGE.main
@@ -178,7 +197,7 @@ export function heldByCraft(
   further: boolean,
 ): readonly [number, number] | null {
   if (!craft || !further || ALWAYS.has(craft)) return craft
-  return craft === CRAFT_RANGE.pastry ? THINNEST_PASTRY : null
+  return craft === CRAFT_RANGE.pastry ? THINNEST_PASTRY : craft === CRAFT_RANGE.main ? LEAST_MAIN : null
 }
 
 /** How far a line may shrink and grow where craft says nothing. */

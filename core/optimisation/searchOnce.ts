@@ -222,8 +222,8 @@ const FIDDLY_CHANGE = 0.05
 const FIDDLY_REST = 0.15
 /** What a line is cut to less than this share of goes out. */
 const FIDDLY_LEFT = 0.25
-/** What a recipe with fewer changes may be farther away. */
-const TIDY_COSTS = 1
+/** What a recipe with fewer changes may be farther away; one without a rest of a flour or filling that nobody weighs. */
+const TIDY_COSTS = { any: 1, rest: 6 } as const
 
 /**
  * The same choices with fewer fiddly amounts: 2 g more of this and a rest of 6 g of that are not what a cook
@@ -295,7 +295,8 @@ function tidiedBy(context: Context, found: Found, gone: readonly Fiddly[]): Foun
     ],
   }
   const solution = solveProgram(relaxed, { ...context.options, timeoutMilliseconds: AGAIN_MILLISECONDS })
-  if (solution.status === 'infeasible' || solution.distance > found.solution.distance + TIDY_COSTS)
+  const costs = TIDY_COSTS[gone.every(({ why }) => why === 'rest') ? 'rest' : 'any']
+  if (solution.status === 'infeasible' || solution.distance > found.solution.distance + costs)
     return null
   const made = candidateFrom(context, found.model, solution)
   if (misses(made.evaluation, context).some((share) => share > 0)) return null

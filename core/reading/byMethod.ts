@@ -155,10 +155,11 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
     const whole = !dough || isToldWhole(draft, clauses)
     for (const item of [...draft.lines]) {
       const { food, read } = item
-      // "Beaten egg", last in a dough's list and without a number, waits for the wash.
+      // "Beaten egg", last in a dough's list and without a number or behind its water, waits for the wash.
+      const wetted = draft.lines.some((one) => one !== item && one.food && foodIs(one.food, 'pours'))
       const waits =
         item === draft.lines.at(-1) &&
-        !read.measures.length &&
+        (!read.measures.length || (dough && wetted && (item.line.grams ?? 0) <= ONE_EGG_GRAMS)) &&
         read.prep.some((one) => /beaten/i.test(one)) &&
         clauses.some(({ text, closed }) => closed && WASHES.test(text))
       if (!whole && !waits) continue

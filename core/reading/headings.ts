@@ -21,6 +21,8 @@ export interface Heading {
 export interface Surroundings {
   marked?: boolean
   blankBefore?: boolean
+  /** Below the title and its remarks: nothing is open yet. */
+  opens?: boolean
   /** What the next line looks like. */
   next?: 'amount' | 'step' | 'other' | null
   foods?: Foods
@@ -190,8 +192,8 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
     ? matchFood(name, round.foods)?.how === 'exact'
     : /^(?:dumpling|gyoza|wonton|spring roll|rice paper|puff|filo|phyllo) /i.test(name)
   // "Shortcrust" over its flour and fat names the dough.
-  if (known && words === 1 && round.next === 'amount' && round.blankBefore && ALONE.test(name))
-    return made(kind)
+  const apart = round.blankBefore || round.opens
+  if (known && words === 1 && round.next === 'amount' && apart && ALONE.test(name)) return made(kind)
   // "Shortcrust pastry" may be bought; a blank line above and amounts below make it a heading.
   if (known && !ALONE.test(name)) return round.blankBefore && round.next === 'amount' ? made(kind) : null
   // "Pasta" over its flour and eggs is the dough of what is filled.

@@ -231,7 +231,13 @@ function leadsPart(
   const heading =
     first && !/:\s*-?$/.test(text)
       ? usualHeading(row, next, foods)
-      : readHeading(text, { ...row, marked: row.marked || overBullets, next, foods })
+      : readHeading(text, {
+          ...row,
+          marked: row.marked || overBullets,
+          opens: mode === 'start',
+          next,
+          foods,
+        })
   if (!heading) return false
   if (mode === 'method' && !['method', 'remarks', 'noise', 'ingredients'].includes(heading.kind)) {
     // Inside the method a part's name leads its steps, unless lines with amounts follow.

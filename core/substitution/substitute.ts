@@ -29,7 +29,8 @@ interface Place {
 
 /**
  * The swaps for a line whose every substitute keeps to the diets: those first that lose none of the diets the recipe
- * keeps besides, then those that bring no new allergen, then in the order of the catalogue.
+ * keeps besides, then those that bring no new allergen, then the same food made otherwise, then in the order of the
+ * catalogue.
  *
  * @param kept diets that the recipe keeps and nobody asked for
  * @param had allergens that the recipe holds already; null where they are no matter
@@ -50,6 +51,8 @@ export function fittingSwaps(
       ? 0
       : new Set(swap.to.flatMap(({ foodId }) => foods.get(foodId)!.allergens.filter((one) => !had.has(one))))
           .size
+  // The same food made otherwise: beer cleared without fish, yogurt whose lactose is split.
+  const isKin = ({ to }: Swap) => to.length === 1 && foods.get(to[0]!.foodId)!.figuresOf === food.id
   return (
     candidatesFor(food, part, madeAs(recipe), swaps, standings)
       .filter(
@@ -59,7 +62,10 @@ export function fittingSwaps(
       // What the cook thought of comes before what the table knows.
       .sort(
         (a, b) =>
-          Number(b.swap.rank < 0) - Number(a.swap.rank < 0) || a.lost - b.lost || a.brought - b.brought,
+          Number(b.swap.rank < 0) - Number(a.swap.rank < 0) ||
+          a.lost - b.lost ||
+          a.brought - b.brought ||
+          Number(isKin(b.swap)) - Number(isKin(a.swap)),
       )
       .map(({ swap }) => swap)
   )
@@ -140,8 +146,11 @@ function exchange(
     const may = mayBreak(food, diets)
     const broken = breaks(food, diets)
     if (!broken && !may.length) continue
-    // What only a packet can tell is no reason to turn a recipe over: a usual stand-in, or a word to check.
-    const offered = broken ? swaps : usual
+    // What only a packet can tell is no reason to turn a recipe over: a usual stand-in that leaves nothing to read for,
+    // or a word to check.
+    const offered = broken
+      ? swaps
+      : usual.filter((swap) => swap.to.every((target) => !mayBreak(foods.get(target.foodId)!, diets).length))
     const swapped = bestSwap(
       line,
       { food, part: part.kind, standings: standingsOf(part, line, foods) },
