@@ -110,15 +110,6 @@ function thickens(food: Food, grams: number, { lines }: Part, foods: Foods): boo
   return liquid >= LIQUID_PER_STARCH * grams
 }
 
-/** Whether a liquid of a filling is a sauce that a starch thickens: more of it alone would be soup. */
-function isThickened(food: Food, part: Part, foods: Foods): boolean {
-  if (!isLiquid(food)) return false
-  return part.lines.some((line) => {
-    const own = foodOf(line, foods)
-    return own !== null && thickens(own, line.grams ?? 0, part, foods)
-  })
-}
-
 /** Sugar that is this much of what finishes a piece is a glaze. Our own choice. */
 const GLAZE_SHARE = 0.3
 
@@ -182,7 +173,8 @@ export function craftRange(
       if (keto && foodIs(food, 'sugar') && foodIs(food, 'sweetener') && isSweet(part, reference.foods))
         return CRAFT_RANGE.sweet
       if (thickens(food, grams, part, reference.foods)) return CRAFT_RANGE.thickener
-      if (isThickened(food, part, reference.foods)) return CRAFT_RANGE.sauce
+      // More of a liquid alone would be soup.
+      if (isLiquid(food)) return CRAFT_RANGE.sauce
       if (keto && (foodIs(food, 'starchy') || foodIs(food, 'sugar'))) return CRAFT_RANGE.starchOut
       if (foodIs(food, 'sugar')) return CRAFT_RANGE.sweet
       return foodIs(food, 'vegetable') ? CRAFT_RANGE.vegetable : CRAFT_RANGE.main

@@ -150,7 +150,8 @@ export function writeLine(
     const price = parts.reduce((sum, own) => sum + own.perGram * priceOf(own.food.id), 0)
     // What is taken out and what comes in are each half of what is moved: as far as the one is unlike the other.
     const swapped = 2 * percent * counts.swapped * (1 - likeness) * lever(own)
-    const term = `${name.toLowerCase()} changed to ${parts[0]?.food.name.toLowerCase() ?? 'something else'}`
+    const other = parts.find((own) => own.food.id !== food.id)
+    const term = `${name.toLowerCase()} changed to ${other?.food.name.toLowerCase() ?? 'something else'}`
     const chosen = builder.variable(`chosen ${line.id} ${swap.id}`, {
       binary: true,
       cost: fixedCost + (mustGo ? grams * swapped : 0),

@@ -1,5 +1,5 @@
 import { foodIs, isFat, isFlour } from '../food/groups'
-import { softnessOf, sumSoftness, waterToReach } from '../dough/softness'
+import { softnessOf, softnessTerms, sumSoftness, waterToReach } from '../dough/softness'
 import type { FoodAmount } from '../food/amount'
 import type { Food, Foods } from '../food/food'
 import { inDough, SCALDED } from '../food/scalded'
@@ -83,8 +83,8 @@ const clamp = (value: number, { low, high }: FormulaShare) => Math.min(high, Mat
 
 /**
  * The recipe with its dough made by a formula: as heavy as it was, as soft as the formula's range of water allows it
- * to be like the old one, with the recipe's own salt, spices and, where the formula asks for them, its own flour,
- * fat, yogurt and leavening. Where a formula only changes the flours, everything else stays and the water follows.
+ * to be like the old one, with the recipe's own salt, spices and milk and, where the formula asks for them, its own
+ * flour, fat, yogurt and leavening. Where a formula only changes the flours, everything else stays and the water follows.
  *
  * @param fits whether a food may come in
  * @param target softness of the dough as it was; null leaves the formula's usual water
@@ -174,6 +174,20 @@ function doughOf(part: Part, foods: Foods): DoughLine[] {
   })
 }
 
+/**
+ * The milk or plant drink that a dough was made with: what wets the new one first, so that an enriched dough stays one.
+ * Not where flour is scalded, which takes boiling water. Common practice, no source.
+ */
+function milkOf(dough: readonly DoughLine[], fits: (food: Food) => boolean) {
+  const [line] = dough
+    .filter(({ food }) => (food.group === 'milk' || food.group === 'plant-milk') && fits(food))
+    .sort((a, b) => b.grams - a.grams)
+  if (!line) return null
+  const waterPerGram = softnessTerms({ food: line.food, grams: 1, waterChangeGrams: 0 }).freeWaterGrams
+  // Condensed milk is no liquid to knead with.
+  return waterPerGram > 0.75 ? { line, waterPerGram } : null
+}
+
 interface Entry {
   share: FormulaShare
   food: Food
@@ -241,6 +255,9 @@ function reform(
   const total = weightOf(dough.map(({ line }) => line))
   const water = foods.get('water')
   const waterLine = dough.find(({ food }) => food.id === 'water') ?? null
+  const milk = formula.water && sweet && !formula.scald?.length ? milkOf(dough, fits) : null
+  const milkPctOf = (waterPct: number, scale: number) =>
+    milk ? Math.min(milk.line.grams / scale, waterPct / milk.waterPerGram) : 0
   // What stays has its weight; what is made anew takes the rest. How much water that is hangs on how much flour.
   let scale = flourGrams / 100
   let waterPct = formula.water?.pct ?? 0
@@ -254,7 +271,8 @@ function reform(
         for (const one of used)
           if (foodIs(one.food, 'moist-dough')) one.pct = Math.max(one.share.low, one.pct * LESS_WET)
     }
-    const pct = used.reduce((sum, one) => sum + one.pct, 0) + waterPct
+    const solids = milk ? milkPctOf(waterPct, scale) * (1 - milk.waterPerGram) : 0
+    const pct = used.reduce((sum, one) => sum + one.pct, 0) + waterPct + solids
     scale = (total - weightOf(kept.map(({ line }) => line))) / pct
     if (!(scale > 0)) return null
     for (const one of used) one.pct = inWholeEggs(one, scale)
@@ -293,7 +311,9 @@ function reform(
     return line
   }
   const lines = used.map(({ food, pct, from }) => lineFor(food, pct * scale, from))
-  const waterGrams = waterPct * scale
+  const milkGrams = milkPctOf(waterPct, scale) * scale
+  if (milk && milkGrams >= 0.5) lines.push(lineFor(milk.line.food, milkGrams, milk.line))
+  const waterGrams = waterPct * scale - milkGrams * (milk?.waterPerGram ?? 0)
   if (water && waterGrams >= 0.5) lines.push(lineFor(water, waterGrams, waterLine))
   // What was bought had risen by yeast; so does what is made in its place.
   const rises = formula.leaven && flours.some(({ food }) => YEASTED.has(food.id))

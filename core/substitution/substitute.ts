@@ -29,8 +29,8 @@ interface Place {
 
 /**
  * The swaps for a line whose every substitute keeps to the diets: those first that lose none of the diets the recipe
- * keeps besides, then those that bring no new allergen, then the same food made otherwise, then in the order of the
- * catalogue.
+ * keeps besides, then those that bring no new allergen, then the same food made otherwise, then what comes of an animal as it
+ * does, then in the order of the catalogue.
  *
  * @param kept diets that the recipe keeps and nobody asked for
  * @param had allergens that the recipe holds already; null where they are no matter
@@ -53,6 +53,10 @@ export function fittingSwaps(
           .size
   // The same food made otherwise: beer cleared without fish, yogurt whose lactose is split.
   const isKin = ({ to }: Swap) => to.length === 1 && foods.get(to[0]!.foodId)!.figuresOf === food.id
+  // Who leaves out pork eats meat: beef or fowl before what is made to be like it.
+  const isAlike = ({ to }: Swap) =>
+    diets.length > 0 &&
+    food.origins.some((origin) => to.some(({ foodId }) => foods.get(foodId)!.origins.includes(origin)))
   return (
     candidatesFor(food, part, madeAs(recipe), swaps, standings)
       .filter(
@@ -65,7 +69,8 @@ export function fittingSwaps(
           Number(b.swap.rank < 0) - Number(a.swap.rank < 0) ||
           a.lost - b.lost ||
           a.brought - b.brought ||
-          Number(isKin(b.swap)) - Number(isKin(a.swap)),
+          Number(isKin(b.swap)) - Number(isKin(a.swap)) ||
+          Number(isAlike(b.swap)) - Number(isAlike(a.swap)),
       )
       .map(({ swap }) => swap)
   )
