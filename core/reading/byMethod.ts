@@ -181,6 +181,9 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         continue
       // The yolk is used where a yolk is named, not where an egg is.
       const own = new RegExp(EGG_WORDS[food.group] ?? '', 'i')
+      // The egg that is listed for the brush is the one that is meant, unless a yolk or white is named.
+      const isListed = food.group.startsWith('egg') && [...finished].some((group) => group?.startsWith('egg'))
+      if (isListed && !brushing.some(({ text }) => own.test(text))) continue
       const word = new RegExp(
         `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',

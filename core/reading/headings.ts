@@ -191,9 +191,9 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
   const known = round.foods
     ? matchFood(name, round.foods)?.how === 'exact'
     : /^(?:dumpling|gyoza|wonton|spring roll|rice paper|puff|filo|phyllo) /i.test(name)
-  // "Shortcrust" over its flour and fat names the dough.
+  // "Shortcrust" or "Rough puff" over its flour and fat names the dough.
   const apart = round.blankBefore || round.opens
-  if (known && words === 1 && round.next === 'amount' && apart && ALONE.test(name)) return made(kind)
+  if (known && words <= 3 && round.next === 'amount' && apart && ALONE.test(name)) return made(kind)
   // "Shortcrust pastry" may be bought; a blank line above and amounts below make it a heading.
   if (known && !ALONE.test(name)) return round.blankBefore && round.next === 'amount' ? made(kind) : null
   // "Pasta" over its flour and eggs is the dough of what is filled.

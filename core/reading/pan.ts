@@ -1,7 +1,7 @@
 import type { Food, Foods } from '../food/food'
 import { newLine, type Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
-import { isFat, newDraft, type Draft } from './drafts'
+import { isFat, newDraft, type Draft, type Placed } from './drafts'
 import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
 import { readLine } from './readLine'
@@ -174,6 +174,25 @@ export function assumePanFat(
   if (!pan) drafts.push(home)
 }
 
+const BRUSHES = /\b(?:brush|drizzle|top)/i
+/** "Cook the onion in 2 tbsp of the oil": a part of what is listed. */
+const PART_OF_IT =
+  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s? of|half(?: of)?) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu
+
+/** Whether the method takes a part of the one fat of its word that is listed. */
+function isTakenInParts({ line, food }: Placed, drafts: readonly Draft[], clauses: readonly Clause[]): boolean {
+  const word = food?.group === 'oil' ? 'oil' : food?.name.toLowerCase()
+  const alike = drafts.flatMap(({ lines }) => lines).filter((one) => isFat(one.food) && one.food?.group === food?.group)
+  return (
+    alike.length === 1 &&
+    clauses.some(({ text }) => {
+      const said = PART_OF_IT.exec(text)
+      const grams = said && food ? gramsOf(said[0].replace(/\bof the\b.*/i, ''), food) : null
+      return said !== null && (word?.includes(said[1]!.toLowerCase()) ?? false) && (grams ?? 0) < (line.grams ?? 0)
+    })
+  )
+}
+
 /**
  * Oil "divided" is shared out by the method: what the steps say by amount, the rest to the pan where the pieces are
  * fried and else kept.
@@ -181,7 +200,8 @@ export function assumePanFat(
 export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way: CookingWay): void {
   for (const draft of [...drafts]) {
     for (const item of draft.lines) {
-      if (!item.read.divided || !item.food || !isFat(item.food) || !item.line.grams) continue
+      if (!item.food || !isFat(item.food) || !item.line.grams) continue
+      if (!item.read.divided && !isTakenInParts(item, drafts, clauses)) continue
       const total = item.line.grams
       const uses = new Map<Draft | 'pieces', number | null>()
       // "Brush with the remaining oil": that of the pieces is on top of them.
@@ -192,9 +212,11 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
           'iu',
         ).exec(text)
         if (!used || about === null) continue
-        if (about === 'pieces' && /\b(?:brush|drizzle|top)/i.test(text)) brushed = true
+        if (about === 'pieces' && BRUSHES.test(text)) brushed = true
         const grams = used[1] ? gramsOf(used[1], item.food) : null
-        uses.set(about, (uses.get(about) ?? 0) || (grams === null ? null : Math.min(grams, total)))
+        // What is listed to be brushed on is brushed on, whatever it lies on then.
+        const home = draft.kind === 'finish' && BRUSHES.test(text) ? draft : about
+        uses.set(home, (uses.get(home) ?? 0) || (grams === null ? null : Math.min(grams, total)))
       }
       const others = [...uses].filter(
         ([about]) =>
@@ -215,7 +237,7 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
       const said = (grams: number) => ({
         code: 'divided',
         level: 'check' as const,
-        text: `${Math.round(grams)} g of the ${Math.round(total)} g that the line calls divided, as the method shares it out`,
+        text: `${Math.round(grams)} g of the ${Math.round(total)} g of the line, as the method shares it out`,
       })
       for (const [about, grams] of others) {
         const part = grams ?? each
