@@ -44,6 +44,15 @@ export function plainLine(raw: string): string {
       /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
       '$3 $1, $2',
     )
+    // "2% cottage cheese, 1 cup": the same in front, and the amount behind.
+    .replace(
+      /^(\d{1,2}(?:[.,]\d)?\s?%(?: fat)?) (\p{L}[\p{L} ]{2,30}?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
+      '$3 $2, $1',
+    )
+    // "1 ball mozzarella": a ball is of the fresh kind.
+    .replace(/\bballs? (?:of )?(?:fresh |buffalo )?mozzarella\b/i, 'mozzarella balls')
+    // "Raspberry jam, no added sugar": what sweetens it is not sugar.
+    .replace(/\b((?:\p{L}+ )?jam)\b[,( ]+(?:with )?no (?:added )?sugar\b\)?/iu, 'sugar-free $1')
     // "Dumpling skins: 40 shop bought": how many of what stands before the colon.
     .replace(NAME_AND_COUNT, '$2 $1, $3')
     // "Hot water (80C)": how hot it is, is no amount.
