@@ -296,8 +296,7 @@ function tidiedBy(context: Context, found: Found, gone: readonly Fiddly[]): Foun
   }
   const solution = solveProgram(relaxed, { ...context.options, timeoutMilliseconds: AGAIN_MILLISECONDS })
   const costs = TIDY_COSTS[gone.every(({ why }) => why === 'rest') ? 'rest' : 'any']
-  if (solution.status === 'infeasible' || solution.distance > found.solution.distance + costs)
-    return null
+  if (solution.status === 'infeasible' || solution.distance > found.solution.distance + costs) return null
   const made = candidateFrom(context, found.model, solution)
   if (misses(made.evaluation, context).some((share) => share > 0)) return null
   return { model: found.model, solution, candidate: { ...made, proven: found.candidate.proven } }

@@ -26,7 +26,7 @@ describe('matchFood', () => {
     ['egg-free mayonnaise', 'plant-mayonnaise'],
     ['leaves of spinach', 'spinach'],
     ['potatoes', 'potato'],
-    ['cherry tomatoes', 'tomato'],
+    ['cherry tomatoes', 'cherry-tomato'],
   ])('finds "%s"', (name, id) => {
     expect(idOf(name)).toBe(id)
   })

@@ -1,9 +1,10 @@
 import type { Food, Foods } from '../food/food'
 import { newLine, type Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
-import { isFat, newDraft, type Draft, type Placed } from './drafts'
+import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
+import type { ReadIngredient } from './readIngredient'
 import { readLine } from './readLine'
 import { FRYING_POT_GRAMS } from './unstated'
 import { weighLine } from './weigh'
@@ -180,15 +181,23 @@ const PART_OF_IT =
   /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s? of|half(?: of)?) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu
 
 /** Whether the method takes a part of the one fat of its word that is listed. */
-function isTakenInParts({ line, food }: Placed, drafts: readonly Draft[], clauses: readonly Clause[]): boolean {
+function isTakenInParts(
+  { line, food }: ReadIngredient,
+  drafts: readonly Draft[],
+  clauses: readonly Clause[],
+): boolean {
   const word = food?.group === 'oil' ? 'oil' : food?.name.toLowerCase()
-  const alike = drafts.flatMap(({ lines }) => lines).filter((one) => isFat(one.food) && one.food?.group === food?.group)
+  const alike = drafts
+    .flatMap(({ lines }) => lines)
+    .filter((one) => isFat(one.food) && one.food?.group === food?.group)
   return (
     alike.length === 1 &&
     clauses.some(({ text }) => {
       const said = PART_OF_IT.exec(text)
       const grams = said && food ? gramsOf(said[0].replace(/\bof the\b.*/i, ''), food) : null
-      return said !== null && (word?.includes(said[1]!.toLowerCase()) ?? false) && (grams ?? 0) < (line.grams ?? 0)
+      return (
+        said !== null && (word?.includes(said[1]!.toLowerCase()) ?? false) && (grams ?? 0) < (line.grams ?? 0)
+      )
     })
   )
 }

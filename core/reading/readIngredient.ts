@@ -6,9 +6,11 @@ import { boiledPerGram, isBoiledSoft } from './boiledWeight'
 import { carries, hazardsOfWord } from '../food/hazards'
 import { otherLanguage } from './language'
 import { matchFood, normaliseName } from './match'
+import { packetClaims } from './packetClaims'
 import { qualifiersIn } from './qualifiers'
 import { readLine, type ReadLine } from './readLine'
 import { splitLine } from './splitLine'
+import { turnedRound } from './turnedRound'
 import type { Note, Weighed } from './unstated'
 import { weighLine } from './weigh'
 
@@ -39,6 +41,12 @@ export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
       text: `A line of ${raw.length} characters is too long to be one ingredient. Write it as several lines`,
     })
     return [{ line, read: readLine(''), food: null }]
+  }
+  const turned = turnedRound(raw, foods)
+  if (turned) {
+    const made = readIngredient(turned, foods)
+    made.line.raw = limit(raw.trim(), 500)
+    return [made]
   }
   return splitLine(raw, foods).map(({ text, told }) => {
     const made = readIngredient(text, foods)
@@ -99,6 +107,7 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
       text: `Read as ${food.name}; "${match.leftOver.join(' ')}" was not understood`,
     })
   }
+  notes.push(...packetClaims(read.prep, food))
   line.choices = choicesOf(read, food, foods)
   if (read.alternative)
     notes.push({ code: 'alternative', level: 'note', text: `The line also allows ${read.alternative}` })
@@ -163,8 +172,11 @@ function weightsOf(weighed: Weighed, food: Food) {
     gramsLow: weighed.gramsLow,
     gramsHigh: Math.min(weighed.gramsHigh ?? weighed.grams, MAX_LINE_GRAMS),
     measuredBy: weighed.measuredBy,
-    // No food can lose more water than it holds.
-    waterChangeGrams: Math.max(weighed.waterChangeGrams, -waterIn(food, weighed.grams)),
+    // No food can lose more water than it holds, nor a line take up more than a line may weigh.
+    waterChangeGrams: Math.min(
+      Math.max(weighed.waterChangeGrams, -waterIn(food, weighed.grams)),
+      MAX_LINE_GRAMS,
+    ),
   }
 }
 
@@ -231,7 +243,7 @@ const CHOOSES =
 function namedBehind(read: ReadLine, foods: Foods) {
   for (const word of read.prep) {
     if (
-      !/^(?!(?:with|without|not|no|or|and|from|for|in|of|plus|contains?)\b)\p{L}+(?:[ -]\p{L}+){0,3}$/iu.test(
+      !/^(?!(?:with|without|not|no|or|and|from|for|in|of|plus|contains?)\b)(?!.*\bfree$)\p{L}+(?:[ -]\p{L}+){0,3}$/iu.test(
         word,
       )
     )
@@ -331,7 +343,8 @@ function matchWithPrep(read: ReadLine, foods: Foods) {
   }
   // "whole wheat flour (atta)": the bracket names the same kind of food more closely.
   for (const word of read.prep) {
-    const closer = plain && /^\p{L}+(?: \p{L}+)?$/u.test(word) ? matchFood(word, foods) : null
+    const names = /^\p{L}+(?: \p{L}+)?$/u.test(word) && !/\bfree$/i.test(word)
+    const closer = plain && names ? matchFood(word, foods) : null
     if (closer?.how === 'exact' && closer.food.group === plain!.food.group) return closer
   }
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.

@@ -1,3 +1,4 @@
+import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
 import { foodIs } from '../food/groups'
 import type { Foods } from '../food/food'
 import { boiledPerGram, isBoiledSoft } from './boiledWeight'
@@ -46,7 +47,7 @@ export function takeUpWater(draft: Draft, clauses: readonly Clause[], foods: Foo
     const own = Math.min(wanted, listed)
     listed -= own
     if (wanted - own < 1) continue
-    line.waterChangeGrams = wanted - own
+    line.waterChangeGrams = Math.min(wanted - own, MAX_LINE_GRAMS)
     line.notes.push({
       code: 'soaked',
       level: 'note',

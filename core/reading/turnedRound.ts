@@ -1,0 +1,29 @@
+import type { Foods } from '../food/food'
+import { matchFood, normaliseName } from './match'
+import { readLine } from './readLine'
+
+/** "Flour, rice", "soy sauce (reduced salt)": what it is by name, and of which kind. */
+const NAME_AND_KIND = /^([^,()]{3,60}?)\s*(?:,\s*|\()(\p{L}[\p{L}' -]{2,24}?)\s*\)?$/u
+/** What is done with it here names no kind: "onions, fried" are bought raw. */
+const DONE_HERE =
+  /^(?:\p{L}+ly )?(?:fried|stewed|browned|wilted|blanched|saut[eé]ed|roast(?:ed)?|grilled|braised|baked|boiled|mashed|poached|steamed|cooked|crushed|creamed|melted|toasted|caramelised|caramelized|softened|chopped|diced|sliced|cubed|shredded|crumbled|peeled|pressed|squeezed|cut|torn|soaked|drained|beaten|whisked|warm(?:ed)?|cold)\b/iu
+
+/**
+ * A line whose kind stands behind its name, turned round: "2 tbsp oil, sesame" is sesame oil. Null where the two
+ * together are no food of their own.
+ */
+export function turnedRound(raw: string, foods: Foods): string | null {
+  const [, front, kind] = NAME_AND_KIND.exec(raw.trim()) ?? []
+  if (!front || !kind || DONE_HERE.test(kind) || /\b(?:and|or)\b/i.test(kind)) return null
+  if (kind.split(' ').length > 3) return null
+  const { name, alternative } = readLine(front)
+  if (!name || alternative || !front.includes(name)) return null
+  const plain = matchFood(name, foods)
+  const whole = matchFood(`${kind} ${name}`, foods)
+  if (whole?.how !== 'exact' || whole.lacking) return null
+  // "1 stock cube, beef" is one thing, though beef is another.
+  const isOneName =
+    whole.found === normaliseName(`${kind} ${name}`) && matchFood(kind, foods)?.how === 'exact'
+  if (whole.food.id === plain?.food.id && !isOneName) return null
+  return front.replace(name, `${kind} ${name}`)
+}
