@@ -204,7 +204,9 @@ export function readMeasures(text: string): { measures: Measure[]; rest: string;
       if (!found) break
       // "1 can (400 g)", "2 cans (400 g each)": the weight is of one container, so it is multiplied.
       const outer = measures[0]![0]!
-      const each = /\beach\b/i.test(bracket[1]!) || (isContainer(outer) && outer.low !== 1)
+      // "1/2 block (200 g)" is what goes in; of a can the bracket says how large it is.
+      const isPart = outer.low < 1 && outer.unitId !== 'can'
+      const each = /\beach\b/i.test(bracket[1]!) || (isContainer(outer) && outer.low !== 1 && !isPart)
       measures.push(...found.map((measure) => (each ? times(measure, outer) : measure)))
       rest = rest.slice(bracket[0].length)
       continue
@@ -217,7 +219,7 @@ export function readMeasures(text: string): { measures: Measure[]; rest: string;
 /** "1 pack (2 x 320 g sheets)": so many of a weight, all of them in it. */
 const MANY_INSIDE = /^\(?\s*(\d{1,2})\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|kg|oz|ml|lb)\b[^)]*/i
 
-const isContainer = (term: Term) => /^(can|jar|packet|block|ball|bottle)$/.test(term.unitId ?? '')
+const isContainer = (term: Term) => /^(can|jar|packet|tub|block|ball|bottle)$/.test(term.unitId ?? '')
 /** The measure as many times. */
 export const times = (measure: Measure, by: { low: number; high: number }): Measure =>
   measure.map((term) => ({ ...term, low: term.low * by.low, high: term.high * by.high }))

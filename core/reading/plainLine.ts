@@ -44,6 +44,21 @@ export function plainLine(raw: string): string {
       /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
       '$3 $1, $2',
     )
+    // "Approx 200 g", "ca. 200 g", and what is so much "in total".
+    .replace(/(?<=^|[\s,(])(?:approx(?:imately)?|circa|ca)\b\.?\s*(?=\d)/gi, 'about ')
+    .replace(/(\d\s?(?:g|kg|ml|oz|lb))\s+(?:in total|in all|total|altogether)(?=\)|$)/i, '$1')
+    .replace(/\b(?:extra[- ]large|jumbo|very large) (?=eggs?\b)/i, 'XL ')
+    .replace(
+      /\b((?:loosely |lightly |tightly |firmly |well )?packed)\s+(cups?|tbsp|tablespoons?)\b/i,
+      '$2 $1',
+    )
+    .replace(/(?<=\p{L})\s+in (?:the |their )?shells?\b/iu, ', in shell')
+    // "4 cloves, minced" are of garlic; "4 cloves" beside cardamom are the spice.
+    .replace(
+      /^(\d[\d -]*) cloves?,? (?=(?:finely |roughly )?(?:minced|crushed|chopped|sliced|grated|peeled|smashed))/i,
+      '$1 cloves garlic, ',
+    )
+    .replace(/^((?:\d[\d -]*|a few|few|some)) cloves?(?=$|,)/i, '$1 whole cloves')
     // "2% cottage cheese, 1 cup": the same in front, and the amount behind.
     .replace(
       /^(\d{1,2}(?:[.,]\d)?\s?%(?: fat)?) (\p{L}[\p{L} ]{2,30}?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,

@@ -160,6 +160,7 @@ export const UNITS: readonly Unit[] = [
     factor: 1,
     names: ['packet', 'packets', 'pack', 'packs', 'package', 'packages', 'pkt', 'pkg', 'bag', 'bags'],
   },
+  { id: 'tub', kind: 'count', factor: 1, names: ['tub', 'tubs', 'carton', 'cartons'] },
   {
     id: 'sachet',
     kind: 'count',
