@@ -53,6 +53,14 @@ export function plainLine(raw: string): string {
       '$2 $1',
     )
     .replace(/(?<=\p{L})\s+in (?:the |their )?shells?\b/iu, ', in shell')
+    // "4 medium size aloo boiled n mashed".
+    .replace(/\b(small|medium|large|big)[- ]size[d]? /gi, '$1 ')
+    .replace(
+      /(?<=\p{L}) n (?=(?:mashed|chopped|peeled|grated|diced|sliced|deseeded|crushed|drained|cooled)\b)/giu,
+      ' and ',
+    )
+    // How strong a flour is, is no part of its name.
+    .replace(/\s*[,(]?\s*\d{1,2}(?:[.,]\d)?\s?% protein\)?/i, '')
     // "4 cloves, minced" are of garlic; "4 cloves" beside cardamom are the spice.
     .replace(
       /^(\d[\d -]*) cloves?,? (?=(?:finely |roughly )?(?:minced|crushed|chopped|sliced|grated|peeled|smashed))/i,
