@@ -117,6 +117,9 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
       /^(?:making|preparing) (?:the )?(?:dough|pastry|filling|stuffing)/i.test(name)
     )
       return made(/filling|stuffing/i.test(name) ? 'filling' : 'shell')
+    // "To assemble" over sheets and butter lists them; over steps it leads these.
+    if (kind === 'method' && round.next === 'amount' && /\b(?:assembl|shap)/i.test(name))
+      return made('ingredients')
     return told || words <= 5 ? made(kind) : null
   }
   // "Make the dough", "To cook": a step when it leads steps, a part when it leads lines.

@@ -1,7 +1,13 @@
+import { NUMBER_PATTERN } from './readNumber'
 import { UNIT_PATTERN } from './units'
 
 const NAME_AND_COUNT = new RegExp(
   String.raw`^(\p{L}[\p{L} -]{2,40}?):\s*(?:about )?(\d{1,3})\s+(?!(?:${UNIT_PATTERN}|(?:extra )?(?:small|medium|large|big)|x|nos?|pcs?|or|to|and)\b)(\p{L}.*)$`,
+  'iu',
+)
+/** "Water to knead (about 3/4 cup)": what is left to feel, and how much it comes to. */
+const NEED_AND_AMOUNT = new RegExp(
+  String.raw`^((?:\p{L}+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee|stock|juice))\b,?\s*([^()\d]*?)\s*\(\s*((?:about )?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:${UNIT_PATTERN}))(?:,? (?:or )?(?:so|as (?:needed|required)|more or less|if needed))?\s*\)$`,
   'iu',
 )
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
@@ -76,6 +82,10 @@ export function plainLine(raw: string): string {
     .replace(/\bballs? (?:of )?(?:fresh |buffalo )?mozzarella\b/i, 'mozzarella balls')
     // "Raspberry jam, no added sugar": what sweetens it is not sugar.
     .replace(/\b((?:\p{L}+ )?jam)\b[,( ]+(?:with )?no (?:added )?sugar\b\)?/iu, 'sugar-free $1')
+    .replace(
+      NEED_AND_AMOUNT,
+      (_, liquid: string, need: string, amount: string) => `${amount} ${liquid}${need ? `, ${need}` : ''}`,
+    )
     // "Dumpling skins: 40 shop bought": how many of what stands before the colon.
     .replace(NAME_AND_COUNT, '$2 $1, $3')
     // "Hot water (80C)": how hot it is, is no amount.

@@ -244,7 +244,8 @@ export function titleEnd(text: string): number | null {
   const amount =
     !readYields(text) &&
     !titleYields(text) &&
-    read.measures.some((measure) => measure.some((term) => term.unitId))
+    // "(9-inch)" says how large the dish is.
+    read.measures.some((measure) => measure.some(({ unitId }) => unitId && !/^(?:inch|cm)$/.test(unitId)))
   if (amount) return null
   if (leading && wordsOf(text) <= 4 && !/^(?:two|three|four|five)\b/i.test(text)) return null
   return text.length

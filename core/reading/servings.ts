@@ -92,6 +92,9 @@ const COUNTS =
 const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
 
+/** "Roll into ropes, 12 pieces each": of a rope, and not of a person. */
+const OF_ROPES =
+  /\b(?:cut|divide|roll|make|shape|split)\b[^.]*\b(?:ropes?|logs?|sausages?|quarters|halves|strips?|snakes?)\b/i
 /** "2 tubes crescent dough (8 each)" are bought. */
 const BOUGHT_SO =
   /^\W*(?:\d{1,2}|an?|one|two) (?:tubes?|cans?|tins?|packs?|packets?|packages?|pkgs?|boxe?s?|bags?|jars?)\b/i
@@ -105,7 +108,7 @@ function yieldsOf(stated: string): Yields | null {
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
   const text = withDigits(line.replace(/[*_#]/g, '').trim())
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
-  const per = perPerson.exec(text) ?? servingSize.exec(text)
+  const per = OF_ROPES.test(text) ? null : (perPerson.exec(text) ?? servingSize.exec(text))
   // "Each serves one", "each feeds 2".
   const each = eachServes.exec(text)
   const plain = per ? text.replace(per[0], ' ') : each ? text.replace(eachServes, ' ') : text
