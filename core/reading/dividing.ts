@@ -70,7 +70,7 @@ const BARE_BALLS = new RegExp(
   'iu',
 )
 const HALVES =
-  /\b(?:cut|halve|divide|slice|split)\b[^.;]{0,30}\b(?:in|into) (?:half|halves|two|2)\b|\bhalve (?:each|them|the (?:rounds|ovals|balls|dis[ck]s))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i
+  /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|the (?:rounds|ovals|balls|dis[ck]s))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i
 const NOT_PIECES =
   /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
 
