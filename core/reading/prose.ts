@@ -52,7 +52,7 @@ function stretchesOf(text: string): string[] {
       sentence.length < 160 && sentences.length > 1
         ? [sentence]
         : sentence.split(
-            /\s+(?=(?:for the|now (?:for )?the|to make the|make the|and then|then|so (?:now|then)|next|after that|okay|right)\b)/i,
+            /\s+(?=(?:for the|now (?:for )?the|to make the|make the|and then|then|so (?:now|then)|next|after that|okay|right|(?:divide|split|portion|roll(?: out)?|take|knead) (?:out )?(?:the |your )dough)\b)/i,
           ),
     )
     .filter((piece) => piece.trim() && piece.length <= MAX_ROW_CHARACTERS)

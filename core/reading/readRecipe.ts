@@ -13,6 +13,7 @@ import {
   squeezeByMethod,
   washBesideSheet,
 } from './byMethod'
+import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
 import { tossedIn } from './components'
 import { askAboutSheets, countPieces, timesPieces } from './counts'
@@ -114,6 +115,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   oneEggOnTop(drafts, clauses)
   brushByMethod(drafts, clauses)
   addUnlisted(drafts, clauses, counted.pieces, foods)
+  tellUnlistedSeasoning(drafts, clauses, foods, notes)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)
   markScalded(drafts, clauses)
   for (const draft of drafts) {
