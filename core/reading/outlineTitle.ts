@@ -24,7 +24,6 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
   if (
     text.length < 70 &&
     wordsOf(text) <= 10 &&
-    !/[.;]/.test(text.replace(/[.;]\s*$/, '')) &&
     /[?!]/.test(text) &&
     sentences.every((one) => !isStep(one, foods) && !inlineList(one, foods) && !readYields(one))
   )

@@ -73,6 +73,11 @@ export function plainLine(raw: string): string {
       '$1 cloves garlic, ',
     )
     .replace(/^((?:\d[\d -]*|a few|few|some)) cloves?(?=$|,)/i, '$1 whole cloves')
+    // "1 egg white (half)": half of it goes in.
+    .replace(
+      /^(?:1|one|an?) (\p{L}[\p{L} ]{2,30}?),? \(?(?:use |only )?(half|a quarter)(?: of it| only)?\)?$/iu,
+      '$2 $1',
+    )
     // "2% cottage cheese, 1 cup": the same in front, and the amount behind.
     .replace(
       /^(\d{1,2}(?:[.,]\d)?\s?%(?: fat)?) (\p{L}[\p{L} ]{2,30}?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,

@@ -96,7 +96,8 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
   drafts.some(({ kind, lines }) =>
     lines.some(
       ({ food, line }) =>
-        food?.group === over.group &&
+        // "Brush with milk" takes the plant milk that is listed.
+        (food?.group === over.group || (over.group === 'milk' && food?.group === 'plant-milk')) &&
         (kind === 'finish' ||
           kind === 'pan' ||
           /\b(?:plus|extra|more|divided|brush|glaze)\b/i.test(line.raw)),
@@ -151,9 +152,11 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       fat &&
       isFat(fat) &&
       !has(fillings, isFat) &&
-      !has(
-        drafts.filter(({ kind }) => kind === 'pan'),
-        isFat,
+      // "Ghee for roasting", without an amount, is not the spoon that the method tells of.
+      !drafts.some(
+        ({ kind, lines }) =>
+          kind === 'pan' &&
+          lines.some(({ food, read }) => isFat(food) && (toldGrams === null || read.measures.length > 0)),
       )
     )
       add(
