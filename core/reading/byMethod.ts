@@ -127,7 +127,9 @@ const brushingsOf = (clauses: readonly Clause[]): (Clause & { mixed: string })[]
     const bare = BRUSHES_SHEET.test(clause.text.slice(brushes.index)) && before && MIXES.test(before.text)
     return [{ ...clause, mixed: bare ? before.text : '' }]
   })
-const BRUSHES_OVER = /^brush\w*(?: (?:it|this))? (?:over|on|onto)\b(?!.*\bwith\b)/i
+const BRUSHES_OVER =
+  /^brush\w*(?: (?:it|this))? (?:over|on|onto|(?:the |all )?(?:edges?|rims?|borders?))\b(?!.*\bwith\b)/i
+const EDGES = /\b(?:edges?|rims?|borders?)\b/i
 /** "Brush each sheet, lay the filling on": with what stands before it. */
 const BRUSHES_SHEET =
   /^(?:brush|moisten|wet|drizzle)\w*(?: (?:well|generously|lightly))? (?:each|every|the|a|one|all|both|between) (?:\p{L}+ ){0,2}?(?:sheets?|layers?|yufka|filo|phyllo|leaf|leaves|strips?)\b(?! with\b)/iu
@@ -141,7 +143,9 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
   )
   // Inside a dough that is rolled up, oil is part of the layers; on thin sheets it is brushed as one goes.
   const brushing = brushingsOf(clauses).filter(
-    ({ text, closed }) => BRUSHES.test(text) && (closed || (sheets && !MIXES.test(text))),
+    // "Beat egg with water and brush edges" comes before the pieces are closed.
+    ({ text, closed, mixed }) =>
+      BRUSHES.test(text) && (closed || (sheets && !MIXES.test(text)) || (mixed && EDGES.test(text))),
   )
   if (!brushing.length) return
   const finished = new Set(
@@ -322,7 +326,7 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
 })
 
 const BRUSHES =
-  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
+  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
 /** "Glaze.", and the list has one beaten egg. */
 const GLAZES =
   /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i

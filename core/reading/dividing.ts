@@ -65,6 +65,9 @@ export const LAYS_IN_TRAY =
 /** Two rounds make one piece. */
 const PAIRS =
   /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger)(?: (?:one|piece|sheet|rectangle|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
+/** "Filling on 4, lids on": the other four cover them. */
+const FILLS_SOME =
+  /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other))/i
 const BARE_BALLS = new RegExp(
   String.raw`(?:^\W*|,\s+)${N}\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?${SIZE}(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)\b`,
   'iu',
@@ -214,7 +217,12 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
     }
   }
   if (pieces === null) return null
-  if (pieces % 2 === 0 && clauses.some(({ text }) => PAIRS.test(text))) pieces /= 2
+  const half = pieces / 2
+  const isLidded = clauses.some(({ text }) => {
+    const on = FILLS_SOME.exec(text)?.[1]
+    return on !== undefined && (/^half/i.test(on) || low(on) === half)
+  })
+  if (pieces % 2 === 0 && (isLidded || clauses.some(({ text }) => PAIRS.test(text)))) pieces = half
   if (shape === 'lidded-pie' && pieces <= 3) return null
   // "Divide in two … line a tray": the bottom and the lid of one.
   if (pieces === 2 && clauses.some(({ text }) => LINES_TRAY.test(text) || LAYS_IN_TRAY.test(text)))

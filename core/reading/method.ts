@@ -206,6 +206,10 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
           )
         : undefined
     if (object) return object
+    // "Fry 6 min each side, chop": what is chopped behind it is no piece.
+    const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
+    if (!closed && willClose && !label && fillings.length === 1 && CUT_UP_AFTER.test(text))
+      return fillings[0]!
     if (
       PIECE_WORDS.test(text) &&
       (closed || /\b(?:bake|fry|steam|boil|cook|griddle|toast)\b/i.test(text)) &&
@@ -249,7 +253,6 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       return 'pieces'
     if (best) return best
     // "Steam the roots 10 minutes" before anything is closed: something that goes in.
-    const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
     if (
       !closed &&
       willClose &&
@@ -276,6 +279,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   return clauses
 }
 
+/** Cooked, and cut up afterwards. */
+const CUT_UP_AFTER =
+  /\b(?:fry|grill|roast|sear|bake|poach)\b[^.;]*\b(?:then|,|and)\s*(?:chop|shred|slice|dice|flake)\b/i
 /** What is left out of what a sentence speaks of. */
 const EXCEPT = /\b(?:except(?: for)?|apart from|but not|other than|bar) (?:the )?[^,.;]*/iu
 

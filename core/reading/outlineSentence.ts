@@ -29,7 +29,7 @@ const NAMED_LIST =
 const SERVED_WITH = /^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i
 /** Nothing but what a wash is of. */
 const WASH_ALONE =
-  /^(?:beaten )?(?:egg|yolk|egg yolk|milk)(?:\s*(?:\+|and|&|,)\s*(?:\d \p{L}+ )?(?:milk|cream|water|salt|sugar|oil|seeds|sesame|yolk))*\.?$/iu
+  /^(?:beaten )?(?:egg|yolk|egg yolk|milk)(?: ?wash)?(?:\s*(?:\+|and|&|,)\s*(?:\d \p{L}+ )?(?:milk|cream|water|salt|sugar|oil|seeds|sesame|yolk))*\.?$/iu
 /** What a cook says between the lines and what buys nothing. */
 const AFTERTHOUGHT =
   /^(?:that'?s (?:it|all)|that is all|easy|done|so good|yum(?:my)?|enjoy|you can'?t go wrong|nothing else|as simple as that)\W*$/i
@@ -98,7 +98,12 @@ function readText(state: OutlineState, row: Row, text: string): void {
   }
   // "… Proof 20 min. Yolk + milk.": behind the work of a row it is what is brushed on.
   if (state.mode !== 'method' && WASH_ALONE.test(text) && out.steps.at(-1)?.at === row.at) {
-    return state.itemOf('finish', row, text)
+    // What is listed already is brushed on; what is not is said here for the first time.
+    const word = /\b(?:egg|yolk|milk)\b/i.exec(text)?.[0] ?? ''
+    const listed = out.sections.some(({ items }) =>
+      items.some((item) => new RegExp(`\\b${word}s?\\b`, 'i').test(item.text)),
+    )
+    return word && listed ? state.step(row, text) : state.itemOf('finish', row, text)
   }
   if (AFTERTHOUGHT.test(text)) return state.remark(row, text)
   const found = readYields(text)
@@ -217,6 +222,9 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
       state.step(row, sentence)
     return enter(state, row, heading)
   }
-  if (heading && !startsLikeStep(sentence) && heading.kind !== 'unknown') return enter(state, row, heading)
+  // "… crimp. Egg wash. Bake": behind the work of its row it leads nothing.
+  const washes = heading?.kind === 'finish' && WASH_ALONE.test(sentence) && out.steps.at(-1)?.at === row.at
+  if (heading && !washes && !startsLikeStep(sentence) && heading.kind !== 'unknown')
+    return enter(state, row, heading)
   readText(state, row, sentence)
 }

@@ -78,6 +78,11 @@ export function plainLine(raw: string): string {
       /^(?:1|one|an?) (\p{L}[\p{L} ]{2,30}?),? \(?(?:use |only )?(half|a quarter)(?: of it| only)?\)?$/iu,
       '$2 $1',
     )
+    // "Turnover discs (1 pack of 14)": how many there are.
+    .replace(
+      /^(\p{L}[^()\d]*?)\s*\((?:1 |an? )?(?:pack|packet|package|bag|tray)s? of (\d{1,3})\)$/iu,
+      '$2 $1',
+    )
     // "2% cottage cheese, 1 cup": the same in front, and the amount behind.
     .replace(
       /^(\d{1,2}(?:[.,]\d)?\s?%(?: fat)?) (\p{L}[\p{L} ]{2,30}?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
