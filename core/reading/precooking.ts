@@ -126,6 +126,7 @@ const SIMMERS = /\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i
 const POURS_ON =
   /(?:\b(?:add|pour|splash|plus|cover)\b|\+)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
 
+const LONG = /\b(?:hours?|hrs?|[3-9]\d ?min)/i
 const ADDS_LIQUID = /\b(?:add|pour|stir in|whisk in|with the)\b/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 const WHOLE_POT = /\b(?:everything|all|filling|stuffing|mixture)\b/i
@@ -224,8 +225,11 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       const verbs = listed ? said.replace(/\b(?:boiled|cooked|roasted|fried|steamed|toasted)\b/gi, ' ') : said
       const off = OFF.test(stretch)
       if ((pot.hot !== null || pot.ways.size > 0) && POURS_ON.test(stretch)) pot.wet = true
-      const way =
-        off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
+      // "Lid on, low heat, 2 hours": a pot with liquid in it simmers, whatever it was browned in.
+      const isCovered = pot.wet && pot.hot !== null && /\blid on\b/i.test(verbs) && LONG.test(clause.text)
+      const way = isCovered
+        ? 'simmer'
+        : off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
           ? null
           : wayIn(
               verbs,

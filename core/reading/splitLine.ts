@@ -215,13 +215,26 @@ const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
  * @returns one part for each ingredient; together they hold every word of the original
  */
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
-  const parts = takeApart(raw, foods)
+  const parts = takeApart(withCommas(raw), foods)
   if (parts.length < 2) return parts
   // What stands between two commas may run on as well.
   return parts.flatMap(
     (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],
   )
 })
+
+/** "2 oz lard pinch salt water to mix", "salt pepper": what no list parts by a comma and nobody takes for one thing. */
+const withCommas = (raw: string): string =>
+  raw
+    .replace(
+      /(?<=\p{L}{3})(?<!\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|cold|ice|iced|just)) (?=(?:an? )?(?:good |big |small )?pinch (?:of )?(?:salt|sugar|pepper)\b)/giu,
+      ', ',
+    )
+    .replace(
+      /(?<=\p{L}{3})(?<!\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|cold|ice|iced|just)) (?=(?:(?:cold|warm|hot|iced?) )?water (?:to (?:mix|bind|knead)|as needed)\b)/giu,
+      ', ',
+    )
+    .replace(/^salt pepper\b/i, 'salt, pepper')
 
 /** "Butter, to brush (2 tbsp melted with a clove of garlic)": what is in it is used as it is. */
 const WITH_INSIDE =
