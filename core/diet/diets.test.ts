@@ -49,6 +49,30 @@ describe('milk whose lactose is split', () => {
   })
 })
 
+describe('a food that bears the figures of another', () => {
+  it('is decided on where the diet names that other: left out, doubted or kept', () => {
+    const undecided = reference.diets.flatMap((diet) =>
+      [...reference.foods.values()]
+        .filter(({ id, figuresOf }) => {
+          const named = [...diet.excludesFoods, ...diet.mayExcludeFoods].includes(figuresOf ?? '')
+          return named && !diet.keepsFoods.includes(id)
+        })
+        .filter((one) => {
+          const { breaks, may } = foodAgainstDiet(one, diet)
+          return !breaks.length && !may.length
+        })
+        .map(({ id }) => `${diet.id}: ${id}`),
+    )
+    expect(undecided).toEqual([])
+  })
+
+  it('does not get past a diet that its like does not: mozzarella by its rennet holds lactose as any other', () => {
+    const lactoseFree = reference.diets.find((diet) => diet.id === 'lactose-free')!
+    expect(foodAgainstDiet(food('veg-mozzarella'), lactoseFree).may).not.toEqual([])
+    expect(foodAgainstDiet(food('lactose-free-mozzarella'), lactoseFree)).toEqual({ breaks: [], may: [] })
+  })
+})
+
 describe('a food against a diet', () => {
   it.each([
     ['butter', ['milk']],

@@ -42,12 +42,7 @@ export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
     })
     return [{ line, read: readLine(''), food: null }]
   }
-  const turned = turnedRound(raw, foods)
-  if (turned) {
-    const made = readIngredient(turned, foods)
-    made.line.raw = limit(raw.trim(), 500)
-    return [made]
-  }
+  if (turnedRound(raw, foods)) return [readIngredient(raw, foods)]
   return splitLine(raw, foods).map(({ text, told }) => {
     const made = readIngredient(text, foods)
     if (told) made.line.notes.unshift({ code: 'shared-amount', level: 'check', text: limit(told, 600) })
@@ -62,7 +57,7 @@ export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
  * @returns a line; its `foodId` is null when no food fits, its `grams` null when no weight can be told
  */
 export function readIngredient(raw: string, foods: Foods): ReadIngredient {
-  const read = asWeighed(readLine(limit(raw, MAX_READ_CHARACTERS)), foods)
+  const read = asWeighed(readLine(limit(turnedRound(raw, foods) ?? raw, MAX_READ_CHARACTERS)), foods)
   const found =
     matchWithPrep(read, foods) ??
     namedBehind(read, foods) ??

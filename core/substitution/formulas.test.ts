@@ -270,3 +270,33 @@ describe('a dough made by a formula', () => {
     expect(scalded).toEqual(['rice-flour'])
   })
 })
+
+describe('a dough that was made with milk', () => {
+  const enriched = recipeOf(
+    {
+      shell: [
+        ['strong-flour', 500],
+        ['milk', 260],
+        ['butter', 60],
+        ['instant-yeast', 7],
+        ['salt', 8],
+      ],
+    },
+    { way: 'bake' },
+  )
+  const bun = reference.formulas.find(({ id }) => id === 'gf-bun-baked')!
+  const made = (fits: (food: Food) => boolean) =>
+    applyFormula(enriched, bun, foods, { fits, target: null, sweet: true })!.recipe.parts[0]!.lines
+  const gramsOf = (lines: readonly { foodId: string | null; grams: number | null }[], id: string) =>
+    lines.find(({ foodId }) => foodId === id)?.grams ?? 0
+
+  it('is wetted by it first, as heavy as it was, and with water where milk does not fit', () => {
+    const own = made(() => true)
+    const other = made((food) => food.id !== 'milk')
+    expect(gramsOf(own, 'milk')).toBe(260)
+    expect(gramsOf(other, 'milk')).toBe(0)
+    expect(gramsOf(other, 'water')).toBeGreaterThan(gramsOf(own, 'water') + 200)
+    for (const lines of [own, other])
+      expect(lines.reduce((sum, { grams }) => sum + grams!, 0) / 835).toBeCloseTo(1, 1)
+  })
+})

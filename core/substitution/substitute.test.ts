@@ -309,6 +309,30 @@ describe('the catalogue', () => {
   })
 })
 
+describe('what stands in first', () => {
+  const changed = (lines: [string, number][], diet: string) =>
+    adapt(
+      recipeOf({ shell: [['plain-flour', 300]], filling: lines }),
+      [diet],
+      reference,
+    ).recipe.parts[1]!.lines.map(({ foodId }) => foodId)
+
+  it('is the same food made otherwise', () => {
+    expect(changed([['ricotta', 250]], 'lactose-free')).toEqual(['lactose-free-curd'])
+    expect(changed([['beer', 300]], 'vegetarian')).toEqual(['vegan-beer'])
+  })
+
+  it('is meat for meat where only pork is left out', () => {
+    expect(changed([['char-siu', 300]], 'no-pork')[0]).toMatch(/chicken/)
+    expect(changed([['minced-pork', 300]], 'no-pork')).toEqual(['minced-beef'])
+  })
+
+  it('leaves nothing to read a packet for where a packet was the doubt', () => {
+    // A cheese that may be made with rennet is not changed for one that may hold something else.
+    expect(changed([['mozzarella', 200]], 'lactose-free')).toEqual(['lactose-free-mozzarella'])
+  })
+})
+
 describe('one swap by hand', () => {
   it('puts the dough right when it is in the dough', () => {
     const swap = reference.swaps.find((one) => one.id === 'honey-maple')!
