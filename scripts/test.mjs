@@ -79,14 +79,21 @@ try {
   rmSync(RESULTS, { recursive: true, force: true })
   ensurePackages()
   await check('Preparing types', bin('nuxt'), ['prepare', '--logLevel', 'silent'])
-  await check('Format', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
-  await check('Lint', bin('eslint'), ['.'])
-  await check('Types of the core', bin('tsc'), ['-p', 'core/tsconfig.json'])
-  await check('Types of the application', bin('nuxt'), ['typecheck'])
-  await unitTests()
+  // Each of the two lanes waits for a processor of its own, and neither for what the other writes.
+  await Promise.all([
+    (async () => {
+      await check('Format', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
+      await check('Lint', bin('eslint'), ['.'])
+    })(),
+    (async () => {
+      await check('Types of the core', bin('tsc'), ['-p', 'core/tsconfig.json'])
+      await check('Types of the application', bin('nuxt'), ['typecheck'])
+    })(),
+  ])
   ensureBuild()
   passed++
-  await browserTests()
+  // The browser waits for pages half of its time: the unit tests run meanwhile.
+  await Promise.all([unitTests(), browserTests()])
   // What goes wrong on purpose, in short; the whole of it is `npm run faults`.
   await check('Faults', process.execPath, [join(ROOT, 'scripts', 'faults.mjs'), '--short'])
 } catch (error) {
