@@ -20,7 +20,7 @@ const USUAL_DOUGH_GRAMS: Readonly<Record<Shape, { wet: number; dry: number }>> =
 }
 
 /** Pieces that are a meal each, by their name. Common practice, no source. */
-const LARGE = /\bpast(?:y|ies)\b(?! (?:sheet|dough|case))|\bcalzones?\b/i
+const LARGE = /\bpast(?:y|ies)\b(?! (?:sheet|dough|case))|\bcalzon(?:es?|i)\b/i
 const LARGE_DOUGH_GRAMS = 110
 
 /** Rounds are rolled out of trimmings as well, and the last of these stay over. Common practice, no source. */

@@ -51,6 +51,9 @@ const countOf = (read: ReadLine): number | null =>
 
 const SHEETS_EACH = /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i
 
+const FROM_EACH_SHEET =
+  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll) (?:in|into) (\d{1,2})\b/i
+
 const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
 
 /**
@@ -214,6 +217,18 @@ export function countPieces(
       pieces: clamp(countOf(stacked.read)! / (/^(?:2|two)$/i.test(sheets[1]!) ? 2 : 3)),
       weight: 35,
       says: sheets[0],
+    })
+
+  // "2 sheets shortcrust … cut 3 circles from each sheet".
+  const fromEach = clauses.map(({ text: one }) => FROM_EACH_SHEET.exec(one)).find(Boolean)
+  const sheetLine = shell.find(
+    ({ food, read }) => food?.group === 'pastry' && food.id !== 'filo' && (countOf(read) ?? 0) > 1,
+  )
+  if (fromEach && sheetLine)
+    found.push({
+      pieces: clamp(Number(fromEach[1] ?? fromEach[2]) * countOf(sheetLine.read)!),
+      weight: 62,
+      says: fromEach[0],
     })
 
   // "1 pack croissant dough - 6 triangles".

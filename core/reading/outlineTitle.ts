@@ -22,10 +22,13 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
   if (sentences.length < 2 || !lead || lead.length > 80 || wordsOf(lead) > 10) return null
   // "Pasties? no, turnovers": a short row without a list is a name, whatever its marks.
   if (
-    text.length < 70 &&
-    wordsOf(text) <= 10 &&
+    text.length < 90 &&
+    wordsOf(text) <= 14 &&
     /[?!]/.test(text) &&
-    sentences.every((one) => !isStep(one, foods) && !inlineList(one, foods) && !readYields(one))
+    sentences.every(
+      (one) =>
+        !isStep(one, foods) && !inlineList(one, foods) && !/^\W*(?:makes?|serves|yields?)\b/i.test(one),
+    )
   )
     return null
   const plain =

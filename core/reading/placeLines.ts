@@ -29,6 +29,33 @@ function dustTheBoard(drafts: readonly Draft[]): void {
   }
 }
 
+/** So much oil goes into no dough and no filling. Our own choice. */
+const POT_OF_OIL_GRAMS = 400
+
+/** "1 l oil" behind the filling, without a word of frying, is the pot's. */
+function pourIntoPot(drafts: Draft[]): void {
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' && draft.kind !== 'shell') continue
+    const rest = draft.lines.reduce(
+      (sum, { food, line }) => sum + (food?.group === 'oil' ? 0 : (line.grams ?? 0)),
+      0,
+    )
+    const oil = draft.lines.filter(
+      ({ food, line, read }) =>
+        food?.group === 'oil' &&
+        (line.grams ?? 0) >= POT_OF_OIL_GRAMS &&
+        (line.grams ?? 0) > rest / 2 &&
+        // Who weighs oil into a bowl writes grams.
+        /^(?:l|ml|cup|pint|quart)$/.test(read.measures[0]?.[0]?.unitId ?? ''),
+    )
+    if (!oil.length) continue
+    draft.lines = draft.lines.filter((item) => !oil.includes(item))
+    const pan = drafts.find(({ kind }) => kind === 'pan')
+    if (pan) pan.lines.push(...oil)
+    else drafts.push(newDraft('pan', { lines: oil }))
+  }
+}
+
 const GENERIC =
   /^(?:for |to make |make )?(?:the )?(?:dough|pastry|filling|stuffing|crust|wrappers?|shell|outer|inside|dip|sauce|to serve|to finish)$/i
 
@@ -215,6 +242,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   fillWithMarinated(drafts)
   fillWithTopping(drafts, notes)
   dustTheBoard(drafts)
+  pourIntoPot(drafts)
   const references = settleComponents(drafts.filter((draft) => draft.lines.length))
   return { drafts: drafts.filter((draft) => draft.lines.length), notes, references, moved }
 }

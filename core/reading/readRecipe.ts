@@ -100,6 +100,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   const shape = readShape(
     outline.title || said.join(', '),
     method.filter((step) => step.length < 2000).join('\n'),
+    said.join(', '),
   )
   panFatByMethod(drafts, clauses)
   const cooking = cookingOf(outline, drafts, clauses, notes)

@@ -70,7 +70,7 @@ const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)(?:-?ish)?\)\s*$/i
 
 /** "Apple hand pies, 8", "Chicken momo 30 pieces", "Pork buns 12": how many, at the end of a title. */
 const atTitleEnd = new RegExp(
-  String.raw`^(.*\p{L}.*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|${PIECES}))?$`,
+  String.raw`^(.*\p{L}.*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|of them|${PIECES}))?\W*$`,
   'iu',
 )
 
@@ -101,7 +101,10 @@ const BOUGHT_SO =
 
 function yieldsOf(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
-  const line = stated.replace(INTO_PORTIONS, '$1$2 pieces')
+  const line = stated
+    .replace(INTO_PORTIONS, '$1$2 pieces')
+    // "Makes 4 big or 8 small (I did 8)": the cook's own number is the one the rest speaks of.
+    .replace(/\bmakes?\b[^.]*\b(?:i|we) (?:did|made) (\d{1,3})\b[^.]*/i, 'makes $1')
   if (line.length > 400 || BOUGHT_SO.test(line)) return null
   const alone = aboutSo.exec(line)
   if (alone) return { pieces: Number(alone[1]), servings: null, perServing: null, whole: false, rest: '' }

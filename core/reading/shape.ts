@@ -23,8 +23,12 @@ const isInTray = (method: string): boolean =>
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
 
-/** The shape that the title, else the method, speaks of; null when neither does. */
-export function readShape(title: string, method: string): Shape | null {
+/**
+ * The shape that the title, else the method, speaks of; null when neither does.
+ *
+ * @param said what is counted ("12 buns")
+ */
+export function readShape(title: string, method: string, said = ''): Shape | null {
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
   const own = title.split(/\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+-\s+/i)[0]!
   // "Samosa pie" is a pie, whatever it tastes of.
@@ -48,6 +52,12 @@ export function readShape(title: string, method: string): Shape | null {
     return 'lidded-pie'
   if (named?.shape === 'half-moon' && /\bdumplings?\b/i.test(title) && DRAWN_UP.test(method)) return 'bun'
   if (named) return named.shape
+  // "Yield: 12 buns" names the piece as a title does, where the method only flattens it; balls are of dough.
+  const counted =
+    made && made !== 'disc'
+      ? undefined
+      : SHAPE_ROWS.find(({ called }) => called.test(said.replace(/\bballs?\b/gi, '')))
+  if (counted) return counted.shape
   if (made) return made
   // One pie has a lid; pies are closed in the hand.
   if (/\bpie\b/i.test(title)) return 'lidded-pie'

@@ -18,6 +18,9 @@ export function turnedRound(raw: string, foods: Foods): string | null {
   if (kind.split(' ').length > 3) return null
   const { name, alternative } = readLine(front)
   if (!name || alternative || !front.includes(name)) return null
+  // "Mushrooms, dried" may be a name of its own as it stands.
+  const asWritten = matchFood(`${name} ${kind}`, foods)
+  if (asWritten?.how === 'exact' && asWritten.found === normaliseName(`${name} ${kind}`)) return null
   const plain = matchFood(name, foods)
   const whole = matchFood(`${kind} ${name}`, foods)
   if (whole?.how !== 'exact' || whole.lacking) return null
