@@ -196,20 +196,11 @@ export function optionsFor({ part, line, food, grams }: AskedLine, question: Que
       { part: part.kind, family },
       reference.likeness,
     )
-    return [
-      {
-        swap,
-        parts,
-        gain,
-        fixedCost,
-        likeness,
-        lever,
-        ...unasked(
-          parts.map((own) => own.food),
-          question,
-        ),
-      },
-    ]
+    const { loses, brings } = unasked(
+      parts.map((own) => own.food),
+      question,
+    )
+    return [{ swap, parts, gain, fixedCost, likeness, lever, loses, brings }]
   })
   // What a dough is made of decides whether it holds: there every stand-in is tried.
   const most = part.kind === 'shell' && isFlour(food) ? MAX_FLOURS : MAX_OPTIONS + 1

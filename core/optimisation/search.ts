@@ -1,6 +1,7 @@
 import { evaluate, type Evaluation } from '../evaluation/evaluate'
 import type { ReferenceData } from '../tables/referenceData'
 import type { Recipe } from '../recipe/document'
+import type { Diet } from '../diet/diets'
 import { bindingOf, type Binding } from './binding'
 import { closestOf, conflictOf, nearerOf, type Closest } from './conflict'
 import type { Wish } from './limits'
@@ -16,7 +17,7 @@ import {
   withOtherDoughs,
   type Nearest,
 } from './nearest'
-import { CRAFT } from './question'
+import { CRAFT, keptDiets } from './question'
 import type { Program, Solution } from './program'
 import { otherDoughs } from './otherDough'
 import { inputOf, misses, searchOnce, type Context, type Cut, type Candidate } from './searchOnce'
@@ -68,10 +69,21 @@ function otherwise(program: Program, solution: Solution) {
 const leavesDough = ({ found }: Nearest): boolean =>
   found.model.lines.some(({ unmet, part }) => unmet && part.kind === 'shell')
 
-const byNearness = (a: Nearest, b: Nearest): number =>
-  Number(leavesDough(a)) - Number(leavesDough(b)) ||
-  a.tier - b.tier ||
-  a.found.candidate.distance - b.found.candidate.distance
+/** Whether a diet is lost that the recipe keeps and nobody asked to give up. */
+const losesOf =
+  (kept: readonly Diet[]) =>
+  ({ found }: Nearest): boolean =>
+    kept.some(({ id }) => found.candidate.evaluation.diets.some(({ diet, fits }) => diet === id && !fits))
+
+const byNearness = (kept: readonly Diet[]) => {
+  const loses = losesOf(kept)
+  return (a: Nearest, b: Nearest): number =>
+    Number(leavesDough(a)) - Number(leavesDough(b)) ||
+    // What keeps every diet comes first, though a cook would go less far without.
+    Number(loses(a)) - Number(loses(b)) ||
+    a.tier - b.tier ||
+    a.found.candidate.distance - b.found.candidate.distance
+}
 
 /**
  * Searches for the nearest recipe that keeps the diets and reaches the targets, with dough and pieces as they
@@ -90,6 +102,7 @@ export function search(
 ): Search {
   const before = options.before ?? evaluate(recipe, reference)
   const context: Context = { recipe, reference, base: before, before, wishes, options, without: new Set() }
+  const nearer = byNearness(keptDiets(context))
   const progress = options.progress ?? (() => undefined)
   progress(0, 'looking for the nearest recipe')
   const asWritten = nearest(context)
@@ -101,7 +114,7 @@ export function search(
   const doughs = inTime(() => withOtherDoughs(context, answers), [])
   const [best, ...runnersUp] = [asWritten, otherwiseCooked, ...doughs]
     .filter((one) => one !== null)
-    .sort(byNearness)
+    .sort(nearer)
   if (!best) {
     progress(0.5, 'looking for what contradicts')
     // What cooks would do is no wish of anybody's: it stands in nobody's way.
@@ -156,7 +169,7 @@ export function search(
   }
   progress(0.75, 'looking at what stands in the way')
   // In the time given, another way may have turned out nearer than the first.
-  const [nearestOne, ...alternatives] = [best, ...others].sort(byNearness)
+  const [nearestOne, ...alternatives] = [best, ...others].sort(nearer)
   const { found, context: own, compromise } = nearestOne!
   const binding = inTime(() => bindingOf(own, found), [])
   progress(1, 'done')
