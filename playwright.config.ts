@@ -9,6 +9,8 @@ export default defineConfig({
   outputDir: 'test-results',
   // One database for all: a story that stops it must not run beside another.
   workers: 1,
+  // A machine that stalls can lose a click; a story that fails twice has failed. The runner names what it took again.
+  retries: 1,
   // A story proves what is so, not how fast: a machine that stalls for some seconds is no failure.
   timeout: 120_000,
   expect: { timeout: 30_000 },
