@@ -43,7 +43,7 @@ const HALF_COOKED =
   /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:\p{L}+ )?(?:crepes?|crêpes?|pancakes?)\b/iu
 
 /** Oil of this weight and more is a pot to deep-fry in. Common practice, no source. */
-const DEEP_POT_GRAMS = 400
+export const DEEP_POT_GRAMS = 400
 
 /**
  * How the pieces are cooked: the ways that the method names once they are closed, in order, with temperature and

@@ -100,3 +100,22 @@ export function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
   }
   return names.length > 1 ? shareOut(raw, names) : null
 }
+
+/** Words in front of "pinch" and "water" that belong to them. */
+const NOT_APART =
+  '(?<=\\p{L}{3})(?<!\\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|cold|ice|iced|just)) '
+const PINCH = new RegExp(
+  String.raw`${NOT_APART}(?=(?:an? )?(?:good |big |small )?pinch (?:of )?(?:salt|sugar|pepper)\b)`,
+  'giu',
+)
+const WATER = new RegExp(
+  String.raw`${NOT_APART}(?=(?:(?:cold|warm|hot|iced?) )?water (?:to (?:mix|bind|knead)|as needed)\b)`,
+  'giu',
+)
+
+/** "2 oz lard pinch salt water to mix", "salt pepper": commas where a list runs on and nobody takes it for one thing. */
+export const withCommas = (raw: string): string =>
+  raw
+    .replace(PINCH, ', ')
+    .replace(WATER, ', ')
+    .replace(/^salt pepper\b/i, 'salt, pepper')

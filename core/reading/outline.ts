@@ -260,11 +260,7 @@ function leadsPart(
   // "Egg butter: 2 boiled eggs, 50 g butter" below the whole of the work stands beside the dish.
   const beside = heading.kind === 'unknown' && isCooked(state.out.steps)
   // "Ingredients (serves 4)" counts as well.
-  const yields = heading.kind === 'ingredients' ? readYields(text) : null
-  if (yields) {
-    const { pieces, servings, perServing } = yields
-    state.out.counts.push({ pieces, servings, perServing, text })
-  }
+  if (heading.kind === 'ingredients') state.count(row, text)
   if (washes) state.item(row, text)
   else enter(state, row, beside ? { ...heading, kind: 'dip' } : heading)
   return true

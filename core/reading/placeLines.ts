@@ -13,6 +13,7 @@ import {
   type Draft,
   type Placed,
 } from './drafts'
+import { DEEP_POT_GRAMS } from './heat'
 import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
 import { readerFor } from './kitchens'
@@ -29,9 +30,6 @@ function dustTheBoard(drafts: readonly Draft[]): void {
   }
 }
 
-/** So much oil goes into no dough and no filling. Our own choice. */
-const POT_OF_OIL_GRAMS = 400
-
 /** "1 l oil" behind the filling, without a word of frying, is the pot's. */
 function pourIntoPot(drafts: Draft[]): void {
   for (const draft of [...drafts]) {
@@ -43,7 +41,7 @@ function pourIntoPot(drafts: Draft[]): void {
     const oil = draft.lines.filter(
       ({ food, line, read }) =>
         food?.group === 'oil' &&
-        (line.grams ?? 0) >= POT_OF_OIL_GRAMS &&
+        (line.grams ?? 0) >= DEEP_POT_GRAMS &&
         (line.grams ?? 0) > rest / 2 &&
         // Who weighs oil into a bowl writes grams.
         /^(?:l|ml|cup|pint|quart)$/.test(read.measures[0]?.[0]?.unitId ?? ''),

@@ -1,5 +1,13 @@
 import type { Foods } from '../food/food'
-import { aromaticsInRow, both, pieces, seasoningsInRow, shareOut, type LinePart } from './lineParts'
+import {
+  aromaticsInRow,
+  both,
+  pieces,
+  seasoningsInRow,
+  shareOut,
+  withCommas,
+  type LinePart,
+} from './lineParts'
 import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PREP_WORDS, readLine } from './readLine'
@@ -222,19 +230,6 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],
   )
 })
-
-/** "2 oz lard pinch salt water to mix", "salt pepper": what no list parts by a comma and nobody takes for one thing. */
-const withCommas = (raw: string): string =>
-  raw
-    .replace(
-      /(?<=\p{L}{3})(?<!\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|cold|ice|iced|just)) (?=(?:an? )?(?:good |big |small )?pinch (?:of )?(?:salt|sugar|pepper)\b)/giu,
-      ', ',
-    )
-    .replace(
-      /(?<=\p{L}{3})(?<!\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|cold|ice|iced|just)) (?=(?:(?:cold|warm|hot|iced?) )?water (?:to (?:mix|bind|knead)|as needed)\b)/giu,
-      ', ',
-    )
-    .replace(/^salt pepper\b/i, 'salt, pepper')
 
 /** "Butter, to brush (2 tbsp melted with a clove of garlic)": what is in it is used as it is. */
 const WITH_INSIDE =

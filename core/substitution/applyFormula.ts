@@ -255,7 +255,7 @@ function reform(
   const total = weightOf(dough.map(({ line }) => line))
   const water = foods.get('water')
   const waterLine = dough.find(({ food }) => food.id === 'water') ?? null
-  const milk = formula.water && sweet && !formula.scald?.length ? milkOf(dough, fits) : null
+  const milk = formula.water && sweet && formula.scald?.length === 0 ? milkOf(dough, fits) : null
   const milkPctOf = (waterPct: number, scale: number) =>
     milk ? Math.min(milk.line.grams / scale, waterPct / milk.waterPerGram) : 0
   // What stays has its weight; what is made anew takes the rest. How much water that is hangs on how much flour.
