@@ -299,4 +299,13 @@ describe('a dough that was made with milk', () => {
     for (const lines of [own, other])
       expect(Math.abs(lines.reduce((sum, { grams }) => sum + grams!, 0) / 835 - 1)).toBeLessThan(0.02)
   })
+
+  it('is scalded with water alone: milk is no boiling water', () => {
+    const scalding = reference.formulas.filter(({ scald, water }) => scald?.length !== 0 && water !== null)
+    expect(scalding.length).toBeGreaterThan(0)
+    for (const formula of scalding) {
+      const reformed = applyFormula(enriched, formula, foods, { fits: () => true, target: null, sweet: true })
+      if (reformed) expect(gramsOf(reformed.recipe.parts[0]!.lines, 'milk'), formula.id).toBe(0)
+    }
+  })
 })
