@@ -323,16 +323,14 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
     return Boolean(found?.whole) && !/\p{L}{2}/u.test(found!.rest)
   }
   if (mode === 'method') {
-    // "Makes 8 parathas" below the steps is a count and no work.
+    // "Makes 8 parathas" below the steps is a count and no work; "… crimp. Makes 16." counts as well.
+    if (sentencesOf(text).length > 1) return countedStep(state, row, text)
     if (!isCountAlone(text) || row.number !== null) state.step(row, text)
     return
   }
   if (mode === 'noise') return state.is(row, 'left-out')
   if (mode === 'remarks') return state.remark(row, text)
-  if (worksOn(state, rows, index, text)) {
-    state.count(row, text)
-    return state.step(row, text)
-  }
+  if (worksOn(state, rows, index, text)) return countedStep(state, row, text)
   const counted = /^\d{1,2}\s+(\p{Lu}.*)$/u.exec(text)?.[1]
   if (counted && startsLikeStep(counted) && counted.split(' ').length > 2) return state.step(row, counted)
   if (out.sections.length === 0 && !state.explicitMethod && isProse(text, foods)) {
@@ -352,10 +350,15 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   if (out.sections.length && steps.some(Boolean) && !lists)
     return state.step(row, sentences.filter((sentence) => !isCountAlone(sentence)).join(' '))
   if (steps.every(Boolean) || (steps[0] && !sentences.some((sentence) => inlineList(sentence, foods)))) {
-    for (const sentence of sentences) if (!BALLS_ALONE.test(sentence)) state.count(row, sentence)
-    return state.step(row, text)
+    return countedStep(state, row, text)
   }
   for (const sentence of sentences) readSentence(state, row, sentence)
+}
+
+/** A step, with what its sentences count: "… crimp. Makes 16." */
+function countedStep(state: OutlineState, row: Row, text: string): void {
+  for (const sentence of sentencesOf(text)) if (!BALLS_ALONE.test(sentence)) state.count(row, sentence)
+  state.step(row, text)
 }
 
 /** Whether a row goes on with the work: right below a step, or numbered behind numbered steps. */

@@ -134,7 +134,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
 export function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step' | 'other' | null {
   if (!row) return null
   const text = row.text.slice(0, MAX_ROW_CHARACTERS)
-  if (isHeatOrTime(text)) return 'step'
+  if (isHeatOrTime(text) || /^step \d{1,2}\W*$/i.test(text)) return 'step'
   if (STARTS_WITH_AMOUNT.test(text)) return 'amount'
   if (isStep(text, foods)) return 'step'
   const read = readLine(text)

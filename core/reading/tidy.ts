@@ -1,3 +1,4 @@
+import { pastedLines } from './pasted'
 import { remember } from './remember'
 
 /** One row of a pasted text, cleaned of marks that carry no words. */
@@ -14,16 +15,9 @@ export interface Row {
   marked: boolean
 }
 
-/** "A teaspoon and a half of yeast" is one and a half teaspoons. */
-const AND_A_HALF =
-  /\b(an?|one|two|three|four|\d) (cups?|teaspoons?|tablespoons?|tsp|tbsp|kilos?|litres?|liters?|pints?|ounces?|pounds?|handfuls?|sticks?) and an? (half|quarter)\b/gi
-
 /** A longer row is never searched for amounts as a whole: it is taken apart into sentences first. */
 export const MAX_ROW_CHARACTERS = 500
 
-const PICTURES = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\ufe0f|\u200d|\u20e3/gu
-const KEPT_PICTURES = /[©®™↔↕#*\d]/u
-const RULE = /^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2})$/
 const BULLET = /^(?:[-→*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
 const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=\p{L})/iu
 const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
@@ -38,44 +32,6 @@ function titleOfStrokes(line: string): string[] {
   const [count, ...more] = cells.filter(says)
   const talk = cells.filter((cell) => !says(cell))
   return [count ? `${name} – ${count}` : name, ...more, ...(talk.length ? [`Note: ${talk.join(', ')}`] : [])]
-}
-
-/** Characters that look alike are made one, and what cannot be seen goes. */
-function plainCharacters(line: string): string {
-  return (
-    line
-      .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
-      .replace(/[\u200b-\u200f\u2060\ufeff]/g, '')
-      .replace(/[’‘ʼ`´]/g, "'")
-      .replace(/[“”″„]/g, '"')
-      .replace(/[‐‑‒−]/g, '-')
-      .replace(
-        AND_A_HALF,
-        (_, count: string, unit: string, part: string) =>
-          `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
-      )
-      .replace(/\bw\/o\b/gi, 'without')
-      .replace(/\bw(?:\/|\.)\s?(?=[\p{L}½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
-      .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
-      .replace(/º/g, '°')
-      // No word ends behind an accent as patterns see it.
-      .replace(/(saut)é/gi, '$1e')
-      .replace(/\b(\d[\d./]*\s?-?\s?)(oz|lbs?|ml|pt|qt)\.(?=\s+\p{Ll})/gu, '$1$2')
-      .replace(/\bpkgs?\b\.?/gi, 'packet')
-      .replace(
-        /\bgr(?:n?d)?\.\s+(?=beef|pork|turkey|chicken|lamb|meat|veal|chuck|cumin|cinnamon|ginger|pepper)/gi,
-        'ground ',
-      )
-      .replace(/\bAF(?=\s*(?:at\s)?\d{3})/g, 'air fryer')
-      .replace(/&amp;/g, '&')
-      .replace(/&nbsp;/g, ' ')
-      // "Ingredients 1x 2x 3x": buttons of a page.
-      .replace(/(?:(?:^|\s+)\d{1,2}\s?[x×](?![\p{L}\d])(?!\s*\d+\s*(?:g|ml|cm)))+\s*$/iu, (all) =>
-        all.match(/[x×]/gi)!.length > 1 ? '' : all,
-      )
-      .replace(/<\/?[a-z][^<>]{0,80}>/gi, ' ')
-      .replace(PICTURES, (one) => (KEPT_PICTURES.test(one) ? one : ' '))
-  )
 }
 
 const STARTS_WITH_AMOUNT =
@@ -140,20 +96,15 @@ function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
  */
 export function tidy(text: string): Row[] {
   const rows: Row[] = []
-  let blankBefore = false
   const state = { gramsColumn: -1 }
   let lastNumber: number | null = null
   const indents: number[] = []
   const barred = text.slice(0, 20_000).match(/^.*\S\s*\|\s*\S.*$/gm)
-  text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
-    const raw = line.length > 4000 ? line : plainCharacters(line)
-    if (!raw.trim() || RULE.test(raw.trim().slice(0, 400))) {
-      blankBefore = true
-      return
-    }
+  for (const { at, text: raw, apart } of pastedLines(text)) {
+    let blankBefore = apart
     // "LAMB PIES | 24 pieces" above a text without a table is a title.
     const isTitle =
-      !rows.length && barred?.[0] === line && barred.every((one) => one === line || HEAD_LINE.test(one))
+      !rows.length && barred?.[0] === raw && barred.every((one) => one === raw || HEAD_LINE.test(one))
     const dotted = raw.length <= 4 * MAX_ROW_CHARACTERS ? raw.trim().split(/\s+[·•∙]\s+/) : []
     const table =
       dotted.length > 2 && !/\|/.test(raw)
@@ -191,6 +142,12 @@ export function tidy(text: string): Row[] {
         marked = true
         own = `${bold[1]}${bold[2]}`
       }
+      // "[Dough]", "[ HOW TO MAKE ]": what stands between brackets by itself.
+      const bracketed = /^\[\s*(\p{L}[^[\]]{1,40}?)\s*\](\s*:?)$/u.exec(own)
+      if (bracketed) {
+        marked = true
+        own = `${bracketed[1]}${bracketed[2]}`
+      }
       // "1. *Make the crust.* Pulse flour": what is set off within a line.
       own = own.replace(/(?<=^|\s)[*_](\p{L}[^*_]{1,60}?[.:]?)[*_](?=\s|$)/gu, '$1')
       own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
@@ -222,7 +179,7 @@ export function tidy(text: string): Row[] {
       indents.push(table.length === 1 ? raw.length - raw.trimStart().length : 0)
       blankBefore = false
     }
-  })
+  }
   // A row that stands out over rows that are drawn in leads them: "Pickle" over its cucumber.
   rows.forEach((row, at) => {
     const leads =

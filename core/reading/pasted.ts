@@ -1,0 +1,154 @@
+import { DIGIT_NUMBER } from './readNumber'
+import { plainSpelling } from './spellings'
+import { UNIT_PATTERN } from './units'
+
+/** A line of a pasted text that says something. */
+export interface PastedLine {
+  /** Where it stands in the text, from 0. */
+  at: number
+  text: string
+  /** It stands apart from what is above it: by an empty line or a rule. */
+  apart: boolean
+}
+
+/** A longer line is no line of a recipe, and its spelling is left as it is. */
+const MAX_LINE_CHARACTERS = 4000
+
+const RULE = /^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2})$/
+
+/** From so many lines on it can be told that a page puts an empty line below each of its lines. */
+const MIN_SPREAD_LINES = 8
+const SPREAD_SHARE = 0.85
+/** Paragraphs are longer than what a list holds. */
+const LIST_CHARACTERS = 70
+/** What stands below a lone "1" and is as long is told: a step. */
+const TOLD_CHARACTERS = 36
+
+/** So much of a text is in capitals before it is read as if it were in small letters. */
+const CAPITALS_SHARE = 0.9
+const MIN_LETTERS = 48
+const MIN_AMOUNTS = 3
+
+const AMOUNT_LINE = /^\W*(?:about |approx\.? )?(?:\d|[¼½¾⅓⅔⅛]|one |two |three |half )/iu
+
+const AMOUNT_ALONE = new RegExp(String.raw`^\W*${DIGIT_NUMBER}\s*(?:${UNIT_PATTERN})?\W*$`, 'iu')
+
+/**
+ * The lines of a pasted text that say something, in the usual spelling: a text in capitals is in small letters, a
+ * number that stands on a line of its own leads the next, and an empty line below every line says nothing.
+ * Linear in the length of the text.
+ *
+ * @param text as pasted, any line endings
+ */
+export function pastedLines(text: string): PastedLine[] {
+  const found: (PastedLine & { blanks: number; ruled: boolean })[] = []
+  let blanks = 0
+  let ruled = false
+  text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
+    const own = line.length > MAX_LINE_CHARACTERS ? line : plainSpelling(line)
+    if (!own.trim() || RULE.test(own.trim().slice(0, 400))) {
+      if (own.trim()) ruled = true
+      else blanks++
+      return
+    }
+    found.push({ at, text: own, apart: blanks > 0 || ruled, blanks, ruled })
+    blanks = 0
+    ruled = false
+  })
+  if (isSpread(found)) for (const line of found) line.apart = line.ruled || line.blanks > 1
+  inSmallLetters(found)
+  return amountsJoined(numbersJoined(found))
+}
+
+/** Whether an empty line stands below nearly every line, most of which are short. */
+function isSpread(lines: readonly { text: string; blanks: number }[]): boolean {
+  const gaps = lines.slice(1)
+  return (
+    lines.length >= MIN_SPREAD_LINES &&
+    gaps.filter(({ blanks }) => blanks > 0).length >= SPREAD_SHARE * gaps.length &&
+    lines.filter(({ text }) => text.length <= LIST_CHARACTERS).length >= 0.6 * lines.length
+  )
+}
+
+const letters = (text: string) => text.match(/\p{L}/gu)?.length ?? 0
+const isInCapitals = (text: string): boolean => {
+  const all = letters(text)
+  return all > 0 && (text.match(/\p{Lu}/gu)?.length ?? 0) >= CAPITALS_SHARE * all
+}
+/** "100 G BUTTER. RUB IN" as a sentence is written; "2 T" stays a tablespoon. */
+const asSentences = (text: string): string =>
+  text
+    .replace(/\p{Lu}+/gu, (word, at: number) =>
+      word === 'T' && /[\d¼½¾⅓⅔]\s?$/.test(text.slice(Math.max(0, at - 3), at)) ? word : word.toLowerCase(),
+    )
+    .replace(
+      /(^\W*|[.!?]\s+)(\p{Ll})/gu,
+      (_, before: string, letter: string) => before + letter.toUpperCase(),
+    )
+
+function inSmallLetters(lines: PastedLine[]): void {
+  const all = lines
+    .map(({ text }) => text)
+    .join(' ')
+    .slice(0, 4000)
+  const amounts = lines.filter(({ text }) => AMOUNT_LINE.test(text) && letters(text) >= 3)
+  const inCapitals = amounts.filter(({ text }) => isInCapitals(text))
+  // Where the amounts are in capitals, what has none ("SALT TO TASTE") is no heading for being so.
+  const whole =
+    (letters(all) >= MIN_LETTERS && isInCapitals(all)) ||
+    (inCapitals.length >= MIN_AMOUNTS && inCapitals.length >= SPREAD_SHARE * amounts.length)
+  for (const line of whole ? lines.filter(({ text }) => isInCapitals(text)) : inCapitals)
+    line.text = asSentences(line.text)
+}
+
+/** "1." by itself above "Mix the flour …": the numbers of steps on lines of their own, counted up from one. */
+function numbersJoined(lines: readonly PastedLine[]): PastedLine[] {
+  const numbers = lines.flatMap(({ text }, at) => {
+    const alone = /^\W*(\d{1,2})\s*[.):]?\s*$/.exec(text)
+    const next = lines[at + 1]?.text ?? ''
+    return alone && /^\W*\p{L}.{14}/u.test(next) ? [{ at, number: Number(alone[1]), next }] : []
+  })
+  const areCounted = numbers.every(({ number }, index) => number === index + 1)
+  if (!areCounted || (numbers.length < 2 && (numbers[0]?.next.length ?? 0) < TOLD_CHARACTERS))
+    return [...lines]
+  const led = new Map(numbers.map(({ at, number }) => [at + 1, number]))
+  return lines.flatMap((line, at) => {
+    const number = led.get(at)
+    if (number !== undefined)
+      return [{ ...line, text: `${number}. ${line.text.trim()}`, apart: lines[at - 1]!.apart }]
+    return led.has(at + 1) ? [] : [line]
+  })
+}
+
+const HEAD =
+  /^\W*(?:for (?:the )?)?(?:ingredients?|dough|pastry|filling|stuffing|crust|topping|to finish|wash|glaze|sauce|dip)\b|:\s*$/i
+
+/**
+ * "250 g" by itself above "plain flour", or below it: amounts on lines of their own belong to the name that
+ * follows where the list begins with an amount, else to the one before.
+ */
+function amountsJoined(lines: readonly PastedLine[]): PastedLine[] {
+  const isName = (line: PastedLine | undefined) =>
+    line !== undefined && /^\W*\p{L}/u.test(line.text) && line.text.length <= LIST_CHARACTERS
+  const alone = lines.flatMap(({ text }, at) => (AMOUNT_ALONE.test(text) ? [at] : []))
+  const measured = alone.filter((at) => /\p{L}/u.test(lines[at]!.text))
+  if (measured.length < MIN_AMOUNTS) return [...lines]
+  const leads = alone.filter(
+    (at) => lines[at]!.apart || at < 2 || HEAD.test(lines[at - 1]!.text) || !isName(lines[at - 1]),
+  ).length
+  const follows = alone.filter((at) => {
+    const next = lines[at + 1]
+    return !next || next.apart || HEAD.test(next.text) || !isName(next)
+  }).length
+  const before = leads >= follows
+  const amounts = new Set(alone)
+  const taken = new Set<number>()
+  return lines.flatMap((line, at) => {
+    if (taken.has(at)) return []
+    const pair = before ? amounts.has(at) && isName(lines[at + 1]) : isName(line) && amounts.has(at + 1)
+    if (!pair) return [line]
+    taken.add(at + 1)
+    const [amount, name] = before ? [line, lines[at + 1]!] : [lines[at + 1]!, line]
+    return [{ ...line, at: name.at, text: `${amount.text.trim()} ${name.text.trim()}` }]
+  })
+}

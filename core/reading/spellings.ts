@@ -1,0 +1,59 @@
+// Characters and spellings that say the same are made one before anything is read.
+
+/** "A teaspoon and a half of yeast" is one and a half teaspoons. */
+const AND_A_HALF =
+  /\b(an?|one|two|three|four|\d) (cups?|teaspoons?|tablespoons?|tsp|tbsp|kilos?|litres?|liters?|pints?|ounces?|pounds?|handfuls?|sticks?) and an? (half|quarter)\b/gi
+
+const PICTURES = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\ufe0f|\u200d|\u20e3/gu
+const KEPT_PICTURES = /[©®™↔↕#*\d]/u
+
+/** "250 gms", "250 gm.", "250 grams": one unit. */
+const GRAMS =
+  /([\d¼½¾⅓⅔⅛])\s*(?:(?:g|gms?|grms?|grams?|grammes?)\.(?=\s+[\p{Ll}(]|\s*[,)|]|\s*$)|(?:gms?|grms?|grams?|grammes?)\b)/gu
+/** "250 g. Plain flour": at the head of a line the dot ends the unit and no sentence. */
+const GRAMS_AT_HEAD = /^(\W*\d+(?:[.,]\d+)? g)\.(?=\s+\p{Lu})/u
+/** "180 degrees Celsius", "350 deg. fahrenheit". */
+const DEGREES = /(\d{2,3})\s*(?:°|degrees?|deg\.?)?\s*(celsius|centigrade|fahrenheit)\b/gi
+
+/** A line with characters that look alike made one, without what cannot be seen, in the usual spellings. */
+export function plainSpelling(line: string): string {
+  return (
+    line
+      .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
+      .replace(/[\u200b-\u200f\u2060\ufeff]/g, '')
+      .replace(/[’‘ʼ`´]/g, "'")
+      .replace(/[“”″„]/g, '"')
+      .replace(/[‐‑‒−]/g, '-')
+      .replace(
+        AND_A_HALF,
+        (_, count: string, unit: string, part: string) =>
+          `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
+      )
+      .replace(/\bw\/o\b/gi, 'without')
+      .replace(/\bw(?:\/|\.)\s?(?=[\p{L}½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
+      .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
+      .replace(/º/g, '°')
+      .replace(DEGREES, (_, value: string, scale: string) => `${value} °${/^f/i.test(scale) ? 'F' : 'C'}`)
+      .replace(GRAMS, '$1 g')
+      .replace(GRAMS_AT_HEAD, '$1')
+      // "A 20-minute simmer".
+      .replace(/(\d)-(min(?:ute)?s?|hours?|hrs?)\b/gi, '$1 $2')
+      // No word ends behind an accent as patterns see it.
+      .replace(/(saut)é/gi, '$1e')
+      .replace(/\b(\d[\d./]*\s?-?\s?)(oz|lbs?|ml|pt|qt)\.(?=\s+\p{Ll}|\s*[,)])/gu, '$1$2')
+      .replace(/\bpkgs?\b\.?/gi, 'packet')
+      .replace(
+        /\bgr(?:n?d)?\.\s+(?=beef|pork|turkey|chicken|lamb|meat|veal|chuck|cumin|cinnamon|ginger|pepper)/gi,
+        'ground ',
+      )
+      .replace(/\bAF(?=\s*(?:at\s)?\d{3})/g, 'air fryer')
+      .replace(/&amp;/g, '&')
+      .replace(/&nbsp;/g, ' ')
+      // "Ingredients 1x 2x 3x": buttons of a page.
+      .replace(/(?:(?:^|\s+)\d{1,2}\s?[x×](?![\p{L}\d])(?!\s*\d+\s*(?:g|ml|cm)))+\s*$/iu, (all) =>
+        all.match(/[x×]/gi)!.length > 1 ? '' : all,
+      )
+      .replace(/<\/?[a-z][^<>]{0,80}>/gi, ' ')
+      .replace(PICTURES, (one) => (KEPT_PICTURES.test(one) ? one : ' '))
+  )
+}
