@@ -12,7 +12,7 @@ export type HeadingKind =
 const KINDS: readonly [HeadingKind, RegExp][] = [
   [
     'noise',
-    /^(?:nutrition(?:al)?(?: facts| information| values?| data)?|per serving|comments?|reviews?|related(?: recipes)?|share(?: this)?|advertisement)\b/,
+    /^(?:nutrition(?:al)?(?: facts| information| values?| data)?|per serving|comments?|reviews?|related(?: recipes)?|share(?: this)?|advertisement|\d+ (?:comments?|replies|reviews)|responses|replies|leave a (?:comment|reply|review)|(?:reader|user|customer) (?:comments?|reviews?)|(?:more|other|similar) recipes|you (?:may|might) also (?:like|enjoy))\b/,
   ],
   [
     'method',
@@ -24,7 +24,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'remarks',
-    /^(?:(?:cook|chef|baker|recipe)'?s? )?(?:notes?|tips?|tricks?|storage|storing|freezing|variations?|equipment|to freeze|make ahead|substitutions?|good to know)$/,
+    /^(?:(?:(?:(?:some|my|our|a few|more|extra|top|pro|expert|helpful|final) )?(?:(?:cook|chef|baker|recipe|ingredient|baking|cooking|kitchen|serving|storage)'?s? )?(?:notes?|tips?|tricks?|hints?)|storage|storing|freezing|reheating|variations?|(?:special )?equipment|make[- ]ahead|substitutions?|swaps|good to know|leftovers|troubleshooting|faqs?|serving (?:suggestions?|ideas)|frequently asked(?: questions)?|common questions|questions)(?:(?:,| and|,? \/| &) (?:\p{L}+[- ]?){1,3})*|to (?:freeze|store|reheat|make ahead)|how to (?:freeze|store|reheat|serve|keep)(?: .*)?|(?:what|how) to serve (?:it|them|with|these).*|why (?:you'll|you will|we|i) love .*|about (?:this|these|the) (?:recipe|dish)|tips (?:for|and) .*|notes on .*)$/u,
   ],
   [
     'ingredients',

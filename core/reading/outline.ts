@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { kindOf } from './headingKinds'
 import { readHeading, startsLikeStep, type Heading } from './headings'
 import { matchFood } from './match'
 import { enter, readSentence } from './outlineSentence'
@@ -45,6 +46,7 @@ function readRow(state: OutlineState, rows: readonly Row[], index: number): void
   if (text === null) return
   if (text.length > MAX_ROW_CHARACTERS) return readLong(state, row, text)
   if (saysOfWhole(state, rows, index, text)) return
+  if (asksBehind(state, row, text)) return
   if (leadsSentences(state, row, text)) return
   const first = !state.out.title && state.isAtStart
   if (leadsPart(state, rows, index, text, first)) return
@@ -79,6 +81,17 @@ function behindTitle(state: OutlineState, row: Row): string | null {
   state.is(row, 'title')
   return text.slice(text.indexOf(lead) + lead.length).trim()
 }
+
+/** "Can I freeze them?" below the work: what is asked and answered there is no part of the dish. */
+function asksBehind(state: OutlineState, row: Row, text: string): boolean {
+  if (!state.out.steps.length || state.mode === 'noise' || !QUESTION.test(text)) return false
+  state.mode = 'remarks'
+  state.section = null
+  state.remark(row, text)
+  return true
+}
+const QUESTION =
+  /^\W*(?:q\s*[:.]\s*)?(?:can|could|do|does|how|what|why|should|is|are|will|when|where|which|must|have|my)\b[^.!]{6,100}\?\W*$/i
 
 /** A row too long to be one line: a method, or a recipe in one breath. */
 function readLong(state: OutlineState, row: Row, text: string): void {
@@ -127,6 +140,11 @@ function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, t
     (boastIn(text)?.index ?? 0) > 8 &&
     !/^\W*(?:per|nutrition|macros?)\b/i.test(text)
   if (noise || (!isTitle && (figures || nutrition === 'start'))) {
+    // "12 comments" below the work: what follows is what others say of it.
+    if (noise && state.out.steps.length && kindOf(text) === 'noise') {
+      state.mode = 'noise'
+      state.section = null
+    }
     state.is(row, 'left-out')
     return true
   }
@@ -190,7 +208,7 @@ function countsWhole(state: OutlineState, row: Row, text: string): boolean {
 /** "Filling: … . Brush with …": sentences of which one leads a list are read one by one. */
 function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
   const { foods } = state
-  const several = state.mode === 'method' ? [text] : sentencesOf(text)
+  const several = /method|remarks|noise/.test(state.mode) ? [text] : sentencesOf(text)
   const leads = (sentence: string) => readHeading(sentence, { foods, next: null })?.rest
   const lists =
     several.length > 1 &&
@@ -239,6 +257,14 @@ function leadsPart(
           foods,
         })
   if (!heading) return false
+  // "Maggie says: made these with 200 g lamb" among what is said behind the work leads no part.
+  const isBehind = (mode === 'noise' || mode === 'remarks') && state.out.steps.length > 0
+  if (
+    isBehind &&
+    (heading.rest || next !== 'amount') &&
+    !['method', 'remarks', 'noise'].includes(heading.kind)
+  )
+    return false
   if (mode === 'method' && !['method', 'remarks', 'noise', 'ingredients'].includes(heading.kind)) {
     // Inside the method a part's name leads its steps, unless lines with amounts follow.
     if (!leadsLines(state, row, heading, next === 'amount' ? rows[index + 1]! : null)) {

@@ -19,6 +19,7 @@ const NOISE = new RegExp(
     // "Cuisine: …": how the page files it.
     '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\\s*:.*',
     '(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick|easy|medium|hard)',
+    String.raw`(?:(?:us|uk|metric|imperial|cups?|grams?|ounces?|weight|volume)\b[\s|/·•&-]*(?:or )?)+`,
     String.raw`us customary.*|metric.{0,20}|copyright.*|https?:\S*|www\.\S*`,
   ].join('|')})\W*$`,
   'i',

@@ -57,6 +57,7 @@ export function pastedLines(text: string): PastedLine[] {
   })
   if (isSpread(found)) for (const line of found) line.apart = line.ruled || line.blanks > 1
   inSmallLetters(found)
+  withoutListMarks(found)
   return amountsJoined(numbersJoined(found))
 }
 
@@ -100,6 +101,26 @@ function inSmallLetters(lines: PastedLine[]): void {
   for (const line of whole ? lines.filter(({ text }) => isInCapitals(text)) : inCapitals)
     line.text = asSentences(line.text)
 }
+
+/** Commas that end the lines of a list, and full stops where all of its amounts end with one. */
+function withoutListMarks(lines: PastedLine[]): void {
+  for (const line of lines)
+    if (line.text.length <= LIST_CHARACTERS) line.text = line.text.replace(/(?<=[\p{L}\d)])\s*,\s*$/u, '')
+  const isAmount = ({ text }: PastedLine) => AMOUNT_LINE.test(text) && text.length <= LIST_CHARACTERS
+  const amounts = lines.filter(isAmount)
+  const stopped = amounts.filter(({ text }) => ONE_STOP.test(text))
+  if (stopped.length < MIN_AMOUNTS || stopped.length < SPREAD_SHARE * amounts.length) return
+  const first = lines.findIndex(isAmount)
+  const last = lines.findLastIndex(isAmount)
+  // What follows the last amount without an empty line between ("Salt.") is of the list as well.
+  const end = lines.findIndex((line, at) => at > last && (line.apart || line.text.length > SHORT_CHARACTERS))
+  for (const line of lines.slice(first, end < 0 ? lines.length : end))
+    if (line.text.length <= LIST_CHARACTERS && ONE_STOP.test(line.text))
+      line.text = line.text.replace(/\.\s*$/, '')
+}
+/** A line that is one sentence, or part of one. */
+const ONE_STOP = /^(?:[^.]|\.(?=\d)|(?<=\b\p{L}{1,4})\.(?= ))*[\p{L})]\.\s*$/u
+const SHORT_CHARACTERS = 30
 
 /** "1." by itself above "Mix the flour …": the numbers of steps on lines of their own, counted up from one. */
 function numbersJoined(lines: readonly PastedLine[]): PastedLine[] {

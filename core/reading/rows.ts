@@ -171,7 +171,7 @@ export const amountBehind = (text: string, foods: Foods): boolean => {
   )
 }
 const NAME_MARK_AMOUNT = new RegExp(
-  String.raw`^(\p{L}[\p{L} ,()]{2,40}?)\s*[-–—:=]\s*(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})(?=[\s\d]|${UNIT_PATTERN})`,
+  String.raw`^(\p{L}[\p{L}' ,()-]{2,40}?)\s*[-–—:=(]\s*(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})(?=[\s\d]|${UNIT_PATTERN})`,
   'iu',
 )
 

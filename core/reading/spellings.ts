@@ -33,6 +33,8 @@ export function plainSpelling(line: string): string {
       .replace(/\bw(?:\/|\.)\s?(?=[\p{L}½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(/º/g, '°')
+      // "2 – 3", "18 to 20": a range.
+      .replace(/(\d)\s*[–—]\s*(?=\d)/g, '$1-')
       .replace(DEGREES, (_, value: string, scale: string) => `${value} °${/^f/i.test(scale) ? 'F' : 'C'}`)
       .replace(GRAMS, '$1 g')
       .replace(GRAMS_AT_HEAD, '$1')

@@ -99,6 +99,7 @@ export function tidy(text: string): Row[] {
   const state = { gramsColumn: -1 }
   let lastNumber: number | null = null
   const indents: number[] = []
+  const isCounted = /^\W*1[.)]\s+\S/m.test(text) && /^\W*2[.)]\s+\S/m.test(text)
   const barred = text.slice(0, 20_000).match(/^.*\S\s*\|\s*\S.*$/gm)
   for (const { at, text: raw, apart } of pastedLines(text)) {
     let blankBefore = apart
@@ -153,7 +154,12 @@ export function tidy(text: string): Row[] {
       own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
       // "3. 8 balls, fill": a step that begins with a number is seen by the count that goes on.
       const next = /^(\d{1,2})[.)]\s+(?=\S)/.exec(own)
-      const goesOn = next && lastNumber !== null && Number(next[1]) === lastNumber + 1
+      const goesOn =
+        next &&
+        (lastNumber !== null
+          ? Number(next[1]) === lastNumber + 1
+          : // "1) 500 g flour" above "2) 300 g water" is the first of a list.
+            next[1] === '1' && isCounted)
       const numbered = goesOn ? next : (NUMBERED.exec(own) ?? STEP_WORD.exec(own))
       if (numbered && numbered[0].length < own.length) {
         number = Number(numbered[1])
