@@ -45,6 +45,10 @@ const NAME_AND_AMOUNT = new RegExp(
   String.raw`^(\p{L}[\p{L} ,'-]{2,50}?)\s*\(\s*(?:about |approx\.? |~)?(?:\d[\d.,/]*|[¼½¾⅓⅔⅛])\s*(?:${UNIT_PATTERN})(?![\p{L}\d])[^()]*\)\s*$`,
   'iu',
 )
+const ALSO_NAMED = new RegExp(
+  String.raw`[,;]\s+\p{L}[\p{L} ()'-]{2,40}?\s*[-–—:=]\s*(?:(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})|to taste|as )`,
+  'iu',
+)
 const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'iu')
 /** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
 const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
@@ -53,7 +57,7 @@ const INLINE =
 
 /** Words with which an instruction begins; "Dough: mix the flour" is a step. */
 export const VERB =
-  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream(?! cheese| of)|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char(?! ?siu)|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|rise|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|(?:on|onto|in|into|to) (?:each|every) |with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|braid|plait|stand (?:them|it|upright)|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
+  /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream(?! cheese| of)|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char(?! ?siu)|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|rise|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|(?:on|onto|in|into|to) (?:each|every) |with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|toss|wilt|thicken|sear|baste|deglaze|reduce|marinate|dredge|crack|scoop|nestle|rinse|smash|pound|garnish with|enclose|join|moisten|dampen|wet (?:the|your)|paint|spritz|spray (?:the|with|them|it|a|both|tops?|pan|tray)|slide|ease|invert|shake|rotate|increase|continue|proceed|finish (?:with|by|off)|top (?:with|each|it|them|the)|coat (?:the|with|each|them|it|in)|fork the|shred (?:the|it|them)|flake (?:the|it|them)|insert|position|run (?:a|your|the)|discard|adjust|refrigerate|stack|portion (?:the|it|into|out)|pipe|poke|pierce|re-?roll|sandwich (?:the|them|two)|swirl|tilt|unwrap|uncover|unfold|bubble|braid|plait|stand (?:them|it|upright)|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
@@ -317,6 +321,15 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     ) &&
     matchFood(name, round.foods)?.how === 'exact' &&
     !/^for /i.test(name)
+  )
+    return null
+  // "Flour - 500 g, egg - 1 pc": every piece has its name in front, and the first is none of the others' heading.
+  if (
+    ALSO_NAMED.test(rest) &&
+    STARTS_WITH_NUMBER.test(rest) &&
+    round.foods &&
+    !ALONE.test(name) &&
+    matchFood(name, round.foods)?.how === 'exact'
   )
     return null
   const list =

@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { FOR_ALL } from './forAll'
 import { kindOf } from './headingKinds'
 import { readHeading, startsLikeStep, type Heading } from './headings'
 import { matchFood } from './match'
@@ -20,7 +21,7 @@ import {
   usualHeading,
 } from './rows'
 import { readYields, titleYields, withoutYields } from './servings'
-import { FOR_ALL, splitLine } from './splitLine'
+import { splitLine } from './splitLine'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
 
 /** A text without a break that is longer is not told sentence by sentence. */

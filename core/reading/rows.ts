@@ -70,7 +70,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
   if (DIPS.test(text) || PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
   if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
-    /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
+    /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|join|tuck|gather|close (?:it|them|up|well|tight)|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
       text,
     )
   )
@@ -81,7 +81,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (
     isHeatOrTime(text) ||
-    /^\W*(?:an? |\d[\d./ ]{0,6})(?:\s*-?\s*ish)?\s*(?:(?:big|heaped|level|heaping) )?(?:g|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:the )?(?:(?:dough|filling)\b(?! sauce)|stuffing\b(?=\s+(?:in|on|each|per|for|to)\b))/i.test(
+    /^\W*(?:an? |\d[\d./ ]{0,6})(?:\s*-?\s*ish)?\s*(?:(?:big|heaped|level|heaping) )?(?:g|cups?|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:the )?(?:(?:dough|filling)\b(?! sauce)|stuffing\b(?=\s+(?:in|on|each|per|for|to)\b))/i.test(
       text,
     )
   )
@@ -113,7 +113,9 @@ function tellsToDo(text: string, foods: Foods): boolean {
       )
     )
       return true
-    return matchFood(readLine(text).name, foods)?.how !== 'exact'
+    // "Brown meat and onion, drain": what is done goes on.
+    const then = text.split(/,\s+/).slice(1)
+    return then.some(startsLikeStep) || matchFood(readLine(text).name, foods)?.how !== 'exact'
   }
   // "Apples in a pan with butter 8 min": ingredients do not take minutes, unless they soak.
   if (

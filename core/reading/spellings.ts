@@ -12,6 +12,8 @@ const GRAMS =
   /([\d¼½¾⅓⅔⅛])\s*(?:(?:g|gms?|grms?|grams?|grammes?)\.(?=\s+[\p{Ll}(]|\s*[,)|]|\s*$)|(?:gms?|grms?|grams?|grammes?)\b)/gu
 /** "250 g. Plain flour": at the head of a line the dot ends the unit and no sentence. */
 const GRAMS_AT_HEAD = /^(\W*\d+(?:[.,]\d+)? g)\.(?=\s+\p{Lu})/u
+/** Whole numbers on both sides: "1 to 1 1/2" and "from 200 to 220" are left. */
+const TO_RANGE = /(?<![\d./]|from )(?<!\d )(\d{1,3}) to (\d{1,3})(?![\d./¼½¾⅓⅔%]| \d\/)/g
 /** "180 degrees Celsius", "350 deg. fahrenheit". */
 const DEGREES = /(\d{2,3})\s*(?:°|degrees?|deg\.?)?\s*(celsius|centigrade|fahrenheit)\b/gi
 
@@ -35,6 +37,9 @@ export function plainSpelling(line: string): string {
       .replace(/º/g, '°')
       // "2 – 3", "18 to 20": a range.
       .replace(/(\d)\s*[–—]\s*(?=\d)/g, '$1-')
+      .replace(TO_RANGE, (all, low: string, high: string) =>
+        Number(low) < Number(high) ? `${low}-${high}` : all,
+      )
       .replace(DEGREES, (_, value: string, scale: string) => `${value} °${/^f/i.test(scale) ? 'F' : 'C'}`)
       .replace(GRAMS, '$1 g')
       .replace(GRAMS_AT_HEAD, '$1')

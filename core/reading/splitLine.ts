@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { FOR_ALL, holdsBefore, withPurpose } from './forAll'
 import {
   aromaticsInRow,
   both,
@@ -74,11 +75,15 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
       matchFood(piece.replace(/^(?:shredded|grated|crumbled|sliced|chopped|diced)\s+/i, ''), foods)?.how !==
         'exact')
   const listed: string[] = []
-  for (const { text } of pieces(raw)) {
+  const joints: string[] = []
+  for (const { text, joint } of pieces(raw)) {
     // "…, to serve" is what all of it is for, and no piece.
     if (listed.length && FOR_ALL.test(`, ${text}`) && !/\p{L}/u.test(readLine(text).name))
       listed[listed.length - 1] += `, ${text}`
-    else listed.push(text)
+    else {
+      listed.push(text)
+      joints.push(joint)
+    }
   }
   // "100 g bacon or fried onions, soured cream": the choice is one piece's, not the line's.
   const choiceAt = listed.findIndex((piece) => /\s(?:or)\s/i.test(piece))
@@ -103,9 +108,13 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   if (/\s(?:and|&)\s/.test(read.name) && whole?.how === 'exact') return null
   // What prepares a piece belongs to the piece before it.
   const own: string[] = []
-  for (const piece of listed) {
+  const ownJoints: string[] = []
+  for (const [at, piece] of listed.entries()) {
     if (own.length && prepares(piece)) own[own.length - 1] += `, ${piece}`
-    else own.push(piece)
+    else {
+      own.push(piece)
+      ownJoints.push(joints[at]!)
+    }
   }
   if (own.length < 2) return null
   const last = own.at(-1)!
@@ -186,10 +195,12 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   // "egg yolk + splash of milk for brushing": what the line says it is for holds for all of it.
   const purpose = FOR_ALL.exec(names.at(-1)!)
   if (purpose)
-    return names.map((text, at) => ({
-      text: at === names.length - 1 ? text : `${text}, ${purpose[1]}`,
-      told: '',
-    }))
+    return both(
+      withPurpose(
+        names.map((text, at) => ({ text, joint: ownJoints[at]!, match: matches[at] ?? null })),
+        purpose[1]!,
+      ),
+    )
   // "Egg + yoghurt to glaze, nigella": what is joined to it before, and what is strewn on it behind.
   const at = names.findIndex((name) => ON_TOP.test(name))
   if (at > 0) {
@@ -207,10 +218,6 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     told: '',
   }))
 }
-
-/** What a line says at its end that all of it is for: "egg yolk + splash of milk for brushing". */
-export const FOR_ALL =
-  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
 
 const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
 
@@ -322,14 +329,14 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const behindSeasoning = seasoning?.[3]!.replace(/^\s*,\s*/, '').trim() ?? ''
   if (seasoning && !/[,;]|\band\b|&/.test(behindSeasoning)) {
     const tail = behindSeasoning
-    const amount = readLine(seasoning[1]!).measures.length > 0
     // "½ tsp each salt and pepper" gives both; "1 tsp salt and pepper" leaves the pepper open.
     const each = /^(.*?)\s+each(?:\s+of)?\s+salt$/i.exec(seasoning[1]!.trim())
     const before = each ? each[1]! : ''
     const head = each ? `${before} salt` : seasoning[1]!.trim()
     const behind = each ? `${before} ${seasoning[2]!}` : seasoning[2]!
-    const list = /^(.*?)[,;]\s+(\S.*\bsalt)$/i.exec(head)
-    const heads = list && !amount ? splitLine(list[1]!, foods).map((part) => part.text) : []
+    // "1 onion, diced, 1 tbsp oil, salt & pepper": what stands before the last comma is a list of its own.
+    const list = each ? null : /^(.*\p{L}.*)[,;]\s+([^,;]*\bsalt)$/iu.exec(head)
+    const heads = list ? splitLine(list[1]!, foods).map((part) => part.text) : []
     const own = list && heads.length ? list[2]! : head
     return both([...heads, `${own}${tail ? ` ${tail}` : ''}`, `${behind}${tail ? ` ${tail}` : ''}`])
   }
@@ -374,15 +381,19 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       /\p{L}{2}/u.test(readLine(right).name) &&
       !/^(?:more|extra|other|hours?|minutes?)\b/i.test(readLine(right).name)
     if (fine) {
-      // What the line says it is for ("to glaze") holds for both halves.
-      const purpose = FOR_ALL.exec(right)
       // "2 leeks fried in 10 g butter": they are fried, and the butter is a line of its own.
       const done = beaten ? 'beaten' : FRIED_IN.exec(join[0])?.[1]
       const own = done ? `${left.replace(/[,+&]\s*$/, '').trim()}, ${done}` : left
       // "Butter for brushing 50 g + 1 dl hot milk": what the first is for goes for what is stirred into it.
       const brushes = /[+&]|\bwith\b|\bw\//i.test(join[0]) && leftRead.purpose === 'finish'
       const goesWith = brushes && !readLine(right).purpose ? `${right}, to finish` : right
-      return [...splitLine(purpose ? `${own}, ${purpose[1]}` : own, foods), ...splitLine(goesWith, foods)]
+      // What the line says it is for ("to glaze") may hold for what stands before.
+      const behind = splitLine(goesWith, foods)
+      const purpose = FOR_ALL.exec(behind[0]!.text)?.[1]
+      const one = { text: own, joint: '', match: matchFood(leftRead.name, foods) }
+      const next = { text: behind[0]!.text, joint: join[0], match: null }
+      const holds = purpose !== undefined && holdsBefore(one, next, purpose)
+      return [...splitLine(holds ? `${own}, ${purpose}` : own, foods), ...behind]
     }
   }
   if (raw.length <= 300) return runOn(raw, foods) ?? splitFoods(raw, foods) ?? [{ text: raw, told: '' }]

@@ -88,11 +88,11 @@ const ISH = /(\d)\s?-?ish\b/gi
 
 const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![\p{L}\d])(?:\s+fan\b)?`
 const HEAT_LINE = new RegExp(
-  String.raw`^\W*${HEAT}\s*(?:top\s*(?:\/|and|&|\+|-)\s*bottom(?: heat)?|convection|fan)\b(?:[^.;]|\b(?:approx|ca|abt)\.){0,24}?\d{1,3}\s*(?:m|min(?:ute)?s?)\b|^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+(?:for )?\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}\b|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+(?:at\b|@|in a\b).{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
+  String.raw`^\W*${HEAT}\s*(?:top\s*(?:\/|and|&|\+|-)\s*bottom(?: heat)?|convection|fan)\b(?:[^.;]|\b(?:approx|ca|abt)\.){0,24}?\d{1,3}\s*(?:m|min(?:ute)?s?)\b|^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|\s+for\s+\d{1,2}\W*$)|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+(?:for )?\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}(?!\d)|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+(?:at\b|@|in a\b).{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
   'iu',
 )
 const TIME_LINE =
-  /^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:min(?:ute)?s?|hours?|hrs?|h)\b(?!\s+(?:steak|rice|noodles))/i
+  /^\W*(?:(?:about|around|roughly|another|for) )?(?:\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:min(?:ute)?s?|hours?|hrs?|h)|(?:half )?an hour)\b(?!\s+(?:steak|rice|noodles))/i
 
 /** "Four hundred degrees, twenty minutes". */
 const SPOKEN_HEAT = /\bhundred\b[^.]{0,20}\bdegrees\b/i
