@@ -8,6 +8,10 @@ import { readLine } from './readLine'
 export const FOR_ALL =
   /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
 
+/** Whether anything of the kind is said anywhere in a line. */
+export const FOR_SOME =
+  /\b(?:for|to) (?:the )?(?:brush|glaz|sprinkl|seal|finish|top|serv|dip|garnish|decorat|edge)|\bon top\b/i
+
 const SERVES = /\b(?:serv|dip)/i
 /** What is brushed or strewn on a piece. Common practice, no source. */
 const ON_A_PIECE = new Set<FoodGroup>([
@@ -33,27 +37,52 @@ const ON_A_PIECE = new Set<FoodGroup>([
 /** A food of a list, with what joins it to the one before. */
 export interface Listed {
   text: string
-  /** ", " or " and "; '' for the first. */
-  joint: string
+  /** ", " or " and "; '' for the first, null where it is not known. */
+  joint: string | null
   match: FoodMatch | null
 }
 
+/** Whether it is a food that is brushed or strewn on. */
+export const isOnAPiece = ({ match }: Listed): boolean =>
+  match !== null && ON_A_PIECE.has(match.food.group as FoodGroup)
+const isEgg = ({ match }: Listed): boolean => /^(?:egg|egg-yolk|egg-white)$/.test(match?.food.group ?? '')
+
 /**
  * Whether what is said behind `next` holds for `one` before it as well: joined by "and" it does; behind a comma only
- * what is brushed or strewn on ("1 egg, 1 tbsp milk to glaze"), and not a filling's thyme in front of "milk to brush".
+ * where all of the list is brushed or strewn on, and for an egg in front of its milk ("1 egg, 1 tbsp milk to glaze").
  */
-export function holdsBefore(one: Listed, next: Listed, purpose: string): boolean {
-  // "2 eggs, for brushing": behind its own comma the purpose is the whole line's.
+function holdsBefore(one: Listed, next: Listed, purpose: string, isAllOn: boolean): boolean {
+  // "1 tbsp oil + extra for brushing": the rest of the line is not.
+  if (next.joint === null || /\b(?:extra|more)\b/i.test(next.text)) return false
   if (!/^\s*[,;/]/.test(next.joint)) return true
   if (SERVES.test(purpose))
     return !readLine(one.text).measures.length || readLine(next.text).measures.length > 0
-  return one.match !== null && ON_A_PIECE.has(one.match.food.group as FoodGroup)
+  if (!isAllOn) return isEgg(one) && /milk|cream/.test(next.match?.food.group ?? '')
+  // A spoonful of water thins a wash; 100 ml of it went into the pot.
+  const { measures } = readLine(one.text)
+  return (
+    one.match!.food.group !== 'liquid' ||
+    !measures.some((sum) => sum.some(({ unitId }) => POURED.test(unitId ?? '')))
+  )
 }
+const POURED = /^(?:ml|cl|dl|l|cup|metric-cup|fl-oz|pint|g|oz)$/
 
-/** The texts of a list with what its last says it is for on each that it holds for; the same list without it. */
-export function withPurpose(list: readonly Listed[], purpose: string): string[] {
+/** The texts of a list, with what one of them says it is for on each before it that it holds for. */
+export function withPurposes(list: readonly Listed[]): string[] {
   const said = list.map(({ text }) => text)
-  for (let at = list.length - 2; at >= 0 && holdsBefore(list[at]!, list[at + 1]!, purpose); at--)
-    said[at] = `${list[at]!.text}, ${purpose}`
+  const isAllOn = list.every(isOnAPiece)
+  for (let at = list.length - 1; at > 0; at--) {
+    const purpose = FOR_ALL.exec(list[at]!.text)?.[1]
+    if (!purpose) continue
+    const isLast = at === list.length - 1
+    for (let before = at - 1; before >= 0; before--) {
+      const next = list[before + 1]!
+      const holds = isLast
+        ? holdsBefore(list[before]!, next, purpose, isAllOn)
+        : next.joint !== null && !/^\s*[,;/]/.test(next.joint) && !/\b(?:extra|more)\b/i.test(next.text)
+      if (!holds) break
+      if (!FOR_ALL.test(said[before]!)) said[before] = `${list[before]!.text}, ${purpose}`
+    }
+  }
   return said
 }

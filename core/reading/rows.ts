@@ -86,7 +86,13 @@ function tellsToDo(text: string, foods: Foods): boolean {
     )
   )
     return true
-  if (text.length <= MAX_ROW_CHARACTERS && amountsBehind(text.split(/,|;|\s\/\s/), foods) >= 2) return false
+  if (text.length <= MAX_ROW_CHARACTERS) {
+    const parts = text.split(/,|;|\s\/\s/)
+    const behind = amountsBehind(parts, foods)
+    // "Atta 2 cups, water to make a soft dough, pinch salt, 1 tsp ghee": a list, whatever its water is for.
+    const inFront = parts.filter((part) => matchedIngredient(part.trim(), foods)).length
+    if (behind >= 2 || (behind === 1 && inFront > 0 && !startsLikeStep(text))) return false
+  }
   const words = wordsOf(text)
   if (
     STARTS_WITH_AMOUNT.test(text) &&
@@ -156,7 +162,7 @@ export const inlineList: (text: string, foods: Foods) => boolean = rememberWith(
 function amountsBehind(parts: readonly string[], foods: Foods): number {
   return parts.filter((part) => {
     const own = part.trim()
-    if (!/^\p{L}/u.test(own) || wordsOf(own) > 5 || startsLikeStep(own) || isHeatOrTime(own)) return false
+    if (!/^\p{L}/u.test(own) || wordsOf(own) > 8 || startsLikeStep(own) || isHeatOrTime(own)) return false
     const read = readLine(own)
     return read.measures.length > 0 && matchFood(read.name, foods)?.how === 'exact'
   }).length
@@ -278,6 +284,14 @@ const FOR_THE_PART =
 /** "Filling four potatoes, half a cup of peas": speech has no colon. The same with one, or null. */
 export function spokenPart(sentence: string, foods: Foods): string | null {
   const part = SPOKEN_PART.exec(sentence) ?? FOR_THE_PART.exec(sentence)
+  // "Oyster sauce 1 tbsp, sesame oil 1 tbsp" lists what it names.
+  const named = part && / /.test(part[1]!) ? matchFood(part[1]!, foods) : null
+  if (
+    named?.how === 'exact' &&
+    !/^(?:the|my|our) |:/i.test(sentence) &&
+    readLine(part![2]!.split(/[,;]/)[0]!).name === ''
+  )
+    return null
   return part && STARTS_WITH_AMOUNT.test(part[2]!) && inlineList(part[2]!, foods)
     ? `${part[1]!}: ${part[2]!}`
     : null

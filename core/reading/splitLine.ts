@@ -1,5 +1,5 @@
 import type { Foods } from '../food/food'
-import { FOR_ALL, holdsBefore, withPurpose } from './forAll'
+import { FOR_ALL, FOR_SOME, isOnAPiece, withPurposes } from './forAll'
 import {
   aromaticsInRow,
   both,
@@ -39,6 +39,8 @@ const PLUS_FOR = new RegExp(
 )
 const EVERY_COMMA = new RegExp(COMMA, 'giu')
 const EVERY_JOIN = new RegExp(JOIN, 'giu')
+/** So many foods are listed on one line. */
+const MAX_LISTED = 24
 /** So many places of one line are tried at which it may go on to another food. */
 const MAX_JOINS = 12
 const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
@@ -54,10 +56,13 @@ const PREPARATION = new RegExp(
   'i',
 )
 
+const ALL_SEASONING = /^(?:usual |all |plenty of |good )*seasoning(?: to taste)?()$/i
+const OF_CITRUS = /^(?:zest|rind|juice) of (.+)$/i
+
 /** A food that the larder knows by its name, or several of them in a row: "salt pepper". */
 const isKnown = (piece: string, foods: Foods): boolean =>
   matchFood(readLine(piece).name, foods)?.how === 'exact' ||
-  (piece.length < 60 && splitLine(piece, foods).length > 1)
+  (piece.length < 60 && split(piece, foods).length > 1)
 
 /**
  * A list of foods behind one amount or none: "salt, pepper and chilli powder", "100 g ham and cheese",
@@ -81,8 +86,12 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     if (listed.length && FOR_ALL.test(`, ${text}`) && !/\p{L}/u.test(readLine(text).name))
       listed[listed.length - 1] += `, ${text}`
     else {
-      listed.push(text)
-      joints.push(joint)
+      // "Zest & juice of 1 lemon" in a list is of one lemon.
+      const of = /^(?:zest|rind|juice)$/i.test(listed.at(-1) ?? '') ? OF_CITRUS.exec(text)?.[1] : undefined
+      if (of) listed[listed.length - 1] += ` of ${of}`
+      const both = ALL_SEASONING.test(text) ? ['salt', 'pepper'] : [text]
+      listed.push(...both)
+      joints.push(...both.map(() => joint))
     }
   }
   // "100 g bacon or fried onions, soured cream": the choice is one piece's, not the line's.
@@ -91,11 +100,11 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     choiceAt >= 0 &&
     choiceAt < listed.length - 1 &&
     listed.every((piece, at) => at === choiceAt || isKnown(piece, foods))
-  if (apart) return listed.flatMap((piece, at) => (at === choiceAt ? both([piece]) : splitLine(piece, foods)))
+  if (apart) return listed.flatMap((piece, at) => (at === choiceAt ? both([piece]) : split(piece, foods)))
   if (read.alternative) return null
   if (
     listed.length < 2 ||
-    listed.length > 12 ||
+    listed.length > MAX_LISTED ||
     listed.slice(1).some((piece) => /^\d+(?:[.,]\d+)?\s*(?:cm|mm|inch|%|percent|\/\s*\d\d$)/i.test(piece)) ||
     listed.some(
       (piece) => !/\p{L}{2}/u.test(readLine(piece).name) || readNumber(piece)?.length === piece.length,
@@ -164,7 +173,9 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   )
     return null
   const distinct = new Set(matches.map((match) => match?.food.id)).size
-  if (distinct < 2) return null
+  // "2 tbsp oil, oil for deep frying" is the same food twice.
+  const isAgain = amounts[0] && own.slice(1).every((piece) => readLine(piece).purpose !== null)
+  if (distinct < 2 && !isAgain) return null
   // "150 g cheese, cheddar": the second names the first more closely.
   if (
     amounts[0] &&
@@ -183,7 +194,7 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   // "1 egg to brush + sesame seeds": nor are seeds counted as eggs are.
   const strewn =
     matches.slice(1).some((match) => match?.food.group === 'seed') && matches[0]?.food.group !== 'seed'
-  if (strewn && FOR_TOP.test(names[0] ?? ''))
+  if (strewn && FOR_TOP.test(names[0] ?? '') && !/\b(?:extra|more)\b/i.test(names[0]!))
     return names.map((text, at) => ({ text: at === 0 ? text : `${text}, to finish`, told: '' }))
   if (alike && amounts[0] && !anyAmountLater && /\s(?:and|&|\+)\s/.test(read.name))
     return shareOut(raw, names)
@@ -194,18 +205,13 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   const tail = read.unmeasured === 'to taste' ? ' to taste' : ''
   // "egg yolk + splash of milk for brushing": what the line says it is for holds for all of it.
   const purpose = FOR_ALL.exec(names.at(-1)!)
-  if (purpose)
-    return both(
-      withPurpose(
-        names.map((text, at) => ({ text, joint: ownJoints[at]!, match: matches[at] ?? null })),
-        purpose[1]!,
-      ),
-    )
+  const list = names.map((text, at) => ({ text, joint: ownJoints[at]!, match: matches[at] ?? null }))
+  if (purpose) return both(names)
   // "Egg + yoghurt to glaze, nigella": what is joined to it before, and what is strewn on it behind.
   const at = names.findIndex((name) => ON_TOP.test(name))
   if (at > 0) {
     const of = ON_TOP.exec(names[at]!)![1]!
-    return names.map((text, n) => ({ text: n === at ? text : `${text}, ${of}`, told: '' }))
+    return both(names.map((text, n) => (n > at && isOnAPiece(list[n]!) ? `${text}, ${of}` : text)))
   }
   // "Egg wash & black sesame" is on top altogether.
   if (/^(?:\p{L}+ )?(?:wash|glaze)$/iu.test(names[0]!))
@@ -230,6 +236,21 @@ const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
  * @returns one part for each ingredient; together they hold every word of the original
  */
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
+  const parts = split(raw, foods)
+  if (parts.length < 2 || parts.some(({ told }) => told) || !FOR_SOME.test(raw)) return parts
+  // What the line says of one ("milk to glaze") may hold for what stands before.
+  let from = 0
+  const list = parts.map(({ text }) => {
+    const at = raw.indexOf(text, from)
+    const joint = at < 0 ? null : raw.slice(from, at)
+    if (at >= 0) from = at + text.length
+    return { text, joint, match: matchFood(readLine(text).name, foods) }
+  })
+  return both(withPurposes(list))
+})
+
+/** The same without what its end says of all of it. */
+const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
   const parts = takeApart(withCommas(raw), foods)
   if (parts.length < 2) return parts
   // What stands between two commas may run on as well.
@@ -244,7 +265,7 @@ const WITH_INSIDE =
 
 /** "1 cup lentils, cooked in 3 cups broth until soft, drained": what they were boiled in is poured away. */
 const BOILED_AND_DRAINED =
-  /^(.+?),?\s+(?:boiled|cooked|simmered) (?:\p{L}+ )?in (?:plenty of |lots of |salted |\d[^,]*?|[¼½¾][^,]*?)?(?:water|stock|broth)\b(?:[^,]*),?\s*(?:and |then )?(?:drained|strained)\b.*$/iu
+  /^(.+?),?\s+(?:boiled|cooked|simmered) (?:\p{L}+ )?in (?:plenty of |lots of |salted |\d[^,]*?|[¼½¾][^,]*?)?(?:water|stock|broth)\b(?:[^,]*),?\s*(?:and |then )?(?:drained|strained)\b[^,]*(?:,\s+(\S.*))?$/iu
 
 /** "50 g bulgur, soaked in hot water": as much as it takes up. */
 const SOAKED_IN_WATER =
@@ -265,7 +286,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   // "flour 3 cup / yogurt 1 cup / oil half cup": amounts behind, and a stroke between.
   const strokes = raw.length <= MAX_ROW_CHARACTERS ? raw.split(/\s+\/\s+/) : []
   if (strokes.length > 2 && strokes.filter((piece) => readLine(piece).measures.length).length > 1)
-    return strokes.flatMap((piece) => splitLine(piece, foods))
+    return strokes.flatMap((piece) => split(piece, foods))
   // "Soy/rice vinegar/chilli oil": three and more behind strokes are a list, two are a choice.
   const slashed = raw.length < 120 && !/\d/.test(raw) ? raw.trim().split(/\s*\/\s*/) : []
   const strangers = slashed.filter((one) => matchFood(readLine(one).name, foods)?.how !== 'exact').length
@@ -278,8 +299,16 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   }
   // What it was boiled or soaked in is no line of its own: it is poured away, or taken up.
   const wet =
-    raw.length < 200 ? (BOILED_AND_DRAINED.exec(raw.trim()) ?? SOAKED_IN_WATER.exec(raw.trim())) : null
-  if (wet && readLine(wet[1]!).measures.length) return both([raw])
+    raw.length <= MAX_ROW_CHARACTERS
+      ? (BOILED_AND_DRAINED.exec(raw.trim()) ?? SOAKED_IN_WATER.exec(raw.trim()))
+      : null
+  if (wet && readLine(wet[1]!).measures.length) {
+    // "… drained, 1 large onion": the list goes on.
+    const more = wet[2] && isKnown(wet[2].split(/,\s/)[0]!, foods) ? wet[2] : null
+    return more
+      ? [...both([raw.trim().slice(0, -more.length).replace(/,\s*$/, '')]), ...split(more, foods)]
+      : both([raw])
+  }
   const seasonings = seasoningsInRow(raw, foods)
   if (seasonings) return seasonings
   const citrus =
@@ -287,21 +316,19 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       raw.trim(),
     )
   if (citrus) return both([`${citrus[1]}zest of ${citrus[2]}`, `juice of ${citrus[2]}`])
-  const short =
-    SHORT_SEASONING.exec(raw.trim()) ??
-    /^(?:usual |all |plenty of |good )*seasoning(?: to taste)?()$/i.exec(raw.trim())
+  const short = SHORT_SEASONING.exec(raw.trim()) ?? ALL_SEASONING.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
   // "Half a stick of butter, S & P": the seasoning behind the last comma.
   const seasoned = /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p|salt)\.?$/i.exec(raw.trim())
   if (seasoned && (!/^salt/i.test(seasoned[2]!) || readLine(seasoned[1]!).measures.length))
     return [
-      ...splitLine(seasoned[1]!, foods),
+      ...split(seasoned[1]!, foods),
       ...both(/^salt/i.test(seasoned[2]!) ? ['salt'] : ['salt', 'pepper']),
     ]
   // "Oil 4-5 tbsp. Salt": the full stop belongs to the spoon and to the sentence.
   const stopped = UNIT_STOP.exec(raw.trim())
   if (stopped && readLine(stopped[1]!).measures.length)
-    return [...splitLine(stopped[1]!, foods), ...splitLine(stopped[2]!, foods)]
+    return [...split(stopped[1]!, foods), ...split(stopped[2]!, foods)]
   // "Half a cup of pine nuts salt": told in a row, and seasoned at the end.
   const salted = /^(.+\p{L})\s+(salt(?:\s*(?:and|&|\+)?\s*(?:black )?pepper)?)$/iu.exec(raw.trim())
   if (
@@ -320,7 +347,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   if (equal)
     return [
       ...both([`${equal[3]!} ${equal[1]!}`, `${equal[3]!} ${equal[2]!}`]),
-      ...(equal[4] ? splitLine(equal[4], foods) : []),
+      ...(equal[4] ? split(equal[4], foods) : []),
     ]
   const ratio = RATIO.exec(raw)
   if (ratio) return both([ratio[1]!, ratio[2]!])
@@ -328,7 +355,12 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const seasoning = SEASONING.exec(raw)
   const behindSeasoning = seasoning?.[3]!.replace(/^\s*,\s*/, '').trim() ?? ''
   if (seasoning && !/[,;]|\band\b|&/.test(behindSeasoning)) {
-    const tail = behindSeasoning
+    // "… salt & pepper, milk to brush": what follows behind a comma is another food.
+    const another =
+      /^\s*[,;]/.test(seasoning[3]!) &&
+      behindSeasoning !== '' &&
+      matchFood(readLine(behindSeasoning).name, foods)?.how === 'exact'
+    const tail = another ? '' : behindSeasoning
     // "½ tsp each salt and pepper" gives both; "1 tsp salt and pepper" leaves the pepper open.
     const each = /^(.*?)\s+each(?:\s+of)?\s+salt$/i.exec(seasoning[1]!.trim())
     const before = each ? each[1]! : ''
@@ -336,9 +368,14 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     const behind = each ? `${before} ${seasoning[2]!}` : seasoning[2]!
     // "1 onion, diced, 1 tbsp oil, salt & pepper": what stands before the last comma is a list of its own.
     const list = each ? null : /^(.*\p{L}.*)[,;]\s+([^,;]*\bsalt)$/iu.exec(head)
-    const heads = list ? splitLine(list[1]!, foods).map((part) => part.text) : []
+    const heads = list ? split(list[1]!, foods).map((part) => part.text) : []
     const own = list && heads.length ? list[2]! : head
-    return both([...heads, `${own}${tail ? ` ${tail}` : ''}`, `${behind}${tail ? ` ${tail}` : ''}`])
+    return both([
+      ...heads,
+      `${own}${tail ? ` ${tail}` : ''}`,
+      `${behind}${tail ? ` ${tail}` : ''}`,
+      ...(another ? [behindSeasoning] : []),
+    ])
   }
   const each = EACH.exec(raw)
   const inBracket = each && (each[1]!.match(/[([]/g)?.length ?? 0) > (each[1]!.match(/[)\]]/g)?.length ?? 0)
@@ -351,9 +388,14 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     if (names.length > 1)
       return [
         ...both(names.map(({ text }) => (readNumber(text) ? text : `${each[1]} ${text}`))),
-        ...(rest.length ? splitLine(rest.map(({ text }) => text).join(', '), foods) : []),
+        ...(rest.length ? split(rest.map(({ text }) => text).join(', '), foods) : []),
       ]
   }
+  // "Cumin, coriander 1 tsp each, garam masala 1/2 tsp": the list goes on behind its "each".
+  const eachGoesOn = /^(\p{L}[^\d]*\d[^,]*\beach),\s+(\p{L}.*)$/iu.exec(raw.trim())
+  const shared = eachGoesOn && EACH_BEHIND.exec(eachGoesOn[1]!)
+  if (shared && pieces(shared[1]!).length > 1 && readLine(`${shared[2]} salt`).measures.length)
+    return [...split(eachGoesOn[1]!, foods), ...split(eachGoesOn[2]!, foods)]
   const behind = /\beach\b/i.test(raw) ? EACH_BEHIND.exec(raw) : null
   if (behind && readLine(`${behind[2]} salt`).measures.length) {
     const names = pieces(behind[1]!)
@@ -387,16 +429,11 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       // "Butter for brushing 50 g + 1 dl hot milk": what the first is for goes for what is stirred into it.
       const brushes = /[+&]|\bwith\b|\bw\//i.test(join[0]) && leftRead.purpose === 'finish'
       const goesWith = brushes && !readLine(right).purpose ? `${right}, to finish` : right
-      // What the line says it is for ("to glaze") may hold for what stands before.
-      const behind = splitLine(goesWith, foods)
-      const purpose = FOR_ALL.exec(behind[0]!.text)?.[1]
-      const one = { text: own, joint: '', match: matchFood(leftRead.name, foods) }
-      const next = { text: behind[0]!.text, joint: join[0], match: null }
-      const holds = purpose !== undefined && holdsBefore(one, next, purpose)
-      return [...splitLine(holds ? `${own}, ${purpose}` : own, foods), ...behind]
+      return [...split(own, foods), ...split(goesWith, foods)]
     }
   }
-  if (raw.length <= 300) return runOn(raw, foods) ?? splitFoods(raw, foods) ?? [{ text: raw, told: '' }]
+  if (raw.length <= MAX_ROW_CHARACTERS)
+    return runOn(raw, foods) ?? splitFoods(raw, foods) ?? [{ text: raw, told: '' }]
   return [{ text: raw, told: '' }]
 }
 
@@ -420,7 +457,7 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
     if (!known?.leftOver.every((word) => PREPARATION.test(word)) || !matchFood(behind.name, foods)) {
       if (!told) continue
     }
-    return [{ text: left, told: '' }, ...splitLine(right, foods)]
+    return [{ text: left, told: '' }, ...split(right, foods)]
   }
   const seasonings = seasoningsInRow(raw, foods)
   if (seasonings) return seasonings
