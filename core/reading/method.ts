@@ -90,6 +90,34 @@ const LONG_SENTENCE_WORDS = 45
 const LONG_SENTENCE_CUT =
   /,\s+(?:and )?(?=(?:(?:knead|rest|divide|roll|fill|fold|fry|bake|boil|steam|cut|put|mix|let|cook|brush|cool)\s|for the (?:dough|pastry|filling|stuffing|dip|sauce)\b))/gi
 
+/** What a cook goes on to do; words that are as often no verb ("heat", "oil", "flour") are left out. */
+const GOES_ON =
+  'add|mash|chop|mix|stir|simmer|cook|fry|bake|boil|steam|roast|knead|rest|prove|proof|chill|cool|fold|seal|crimp|pleat|pinch|press|brush|sprinkle|cut|divide|roll|fill|stuff|close|flatten|shape|drain|squeeze|season|pour|cover|uncover|let|leave|put|place|turn|reduce|lower|raise|grind|blend|serve|dip|wrap|glaze|slash|scatter|stretch|wilt|toss|peel|slice|grate|dust|thicken|coil|twist|gather|beat|whisk|strain|rinse|line|spoon|spread|top'
+/** Words behind which such a word is no new work: "until cool", "stir fry", "the rest", "let it rise". */
+const NO_PAUSE =
+  "and|or|to|then|the|a|an|of|in|on|at|by|for|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|\\p{L}+n't|keep|medium|low|high|med|big|small|large|final|first|second"
+/** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
+const HEAT_AHEAD = String.raw`\d{3} ?(?:°|fan\b|[CF]\b|\/ ?\d{1,2} ?min)`
+const PAUSE = new RegExp(
+  String.raw`(?<!^|\b(?:${NO_PAUSE})|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
+  'giu',
+)
+const MIN_PAUSED_WORDS = 4
+
+/** "Soften the onions 15 min cool add cheese": commas where nobody wrote one. */
+const withPauses = (sentence: string): string =>
+  sentence.includes(',') || sentence.split(' ').length < MIN_PAUSED_WORDS
+    ? sentence
+    : sentence.replace(PAUSE, ', ')
+
+/** A step that is longer and has commas but no full stop is cut where a verb follows without a comma. */
+const MIN_STOPPED_WORDS = 14
+/** "Roast the squash, mash, cool make the pasta, rest 30 min": full stops where nobody wrote one. */
+const withStops = (step: string): string =>
+  /[.;!:]\s|\n/.test(step) || !step.includes(',') || step.split(' ').length < MIN_STOPPED_WORDS
+    ? step
+    : step.replace(PAUSE, '. ')
+
 /** Cuts a sentence where the work goes on to the next thing. */
 function clausesOf(sentence: string): string[] {
   // Speech has no commas: a new verb begins a new clause.
@@ -105,7 +133,7 @@ function clausesOf(sentence: string): string[] {
     .split(
       /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
     )
-    .map((clause) => clause.trim())
+    .map((clause) => (sentence.includes(',') ? clause.trim() : withPauses(clause.trim())))
     .filter(Boolean)
 }
 
@@ -150,7 +178,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     const sentences =
       step.text.length > 4 * MAX_ROW_CHARACTERS
         ? []
-        : sentencesOf(withDigits(withLongSpoons(step.text.replace(/@/g, ' at ')))).flatMap(breathsOf)
+        : sentencesOf(withStops(withDigits(withLongSpoons(step.text.replace(/@/g, ' at '))))).flatMap(
+            breathsOf,
+          )
     for (const [at, sentence] of sentences.entries()) {
       if (sentence.length > MAX_ROW_CHARACTERS) continue
       const named = LABEL.exec(sentence)

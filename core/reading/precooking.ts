@@ -126,6 +126,9 @@ const SIMMERS = /\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i
 const POURS_ON =
   /(?:\b(?:add|pour|splash|plus|cover)\b|\+)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
 
+/** "Add the peas and 1/4 cup water, cover, cook 10 min": it stews. */
+const COVERED = /\b(?:cover|lid on)\b/i
+
 const LONG = /\b(?:hours?|hrs?|[3-9]\d ?min)/i
 const ADDS_LIQUID = /\b(?:add|pour|stir in|whisk in|with the)\b/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
@@ -213,6 +216,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     // Each stretch between commas and "and" names its own foods and its own verb.
     const listed = isListing(clause.text) && !/\b(?:until|till)\b/i.test(clause.text)
     let prepared: readonly number[] = []
+    let isPoured = false
     if (MARINATES.test(clause.text)) marinated = namedIn(clause.text)
     for (const stretch of clause.text.split(STRETCHES)) {
       const own = namedIn(stretch)
@@ -227,16 +231,19 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       if ((pot.hot !== null || pot.ways.size > 0) && POURS_ON.test(stretch)) pot.wet = true
       // "Lid on, low heat, 2 hours": a pot with liquid in it simmers, whatever it was browned in.
       const isCovered = pot.wet && pot.hot !== null && /\blid on\b/i.test(verbs) && LONG.test(clause.text)
-      const way = isCovered
-        ? 'simmer'
-        : off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
-          ? null
-          : wayIn(
-              verbs,
-              hasFat,
-              /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs),
-              !pot.wet && draft.lines.some(({ food }) => food?.group === 'minced-meat'),
-            )
+      const isStewed = isPoured && COVERED.test(clause.text) && /^\W*cook\b/i.test(verbs)
+      isPoured ||= POURS_ON.test(stretch)
+      const way =
+        isCovered || isStewed
+          ? 'simmer'
+          : off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
+            ? null
+            : wayIn(
+                verbs,
+                hasFat,
+                /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs),
+                !pot.wet && draft.lines.some(({ food }) => food?.group === 'minced-meat'),
+              )
       // "Cook it down" in a pan that fries goes on frying.
       const inPan = way === 'simmer' && pot.hot === 'fry' && !pot.wet && !SIMMERS.test(verbs)
       const seasons = /\b(?:powders?|spices|masalas?)\b/i.test(stretch)
