@@ -4,6 +4,7 @@ import { normaliseName } from './match'
 import type { OutlineStep } from './outlineState'
 import { withDigits } from './readNumber'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
+import { GOES_ON } from './verbs'
 
 /** A clause of the method, with what it speaks of. */
 export interface Clause {
@@ -90,14 +91,11 @@ const LONG_SENTENCE_WORDS = 45
 const LONG_SENTENCE_CUT =
   /,\s+(?:and )?(?=(?:(?:knead|rest|divide|roll|fill|fold|fry|bake|boil|steam|cut|put|mix|let|cook|brush|cool)\s|for the (?:dough|pastry|filling|stuffing|dip|sauce)\b))/gi
 
-/** What a cook goes on to do; words that are as often no verb ("heat", "oil", "flour") are left out. */
-const GOES_ON =
-  'add|mash|chop|mix|stir|simmer|cook|fry|bake|boil|steam|roast|knead|rest|prove|proof|chill|cool|fold|seal|crimp|pleat|pinch|press|brush|sprinkle|cut|divide|roll|fill|stuff|close|flatten|shape|drain|squeeze|season|pour|cover|uncover|let|leave|put|place|turn|reduce|lower|raise|grind|blend|serve|dip|wrap|glaze|slash|scatter|stretch|wilt|toss|peel|slice|grate|dust|thicken|coil|twist|gather|beat|whisk|strain|rinse|line|spoon|spread|top'
 /** Words behind which such a word is no new work: "until cool", "stir fry", "the rest", "let it rise". */
 const NO_PAUSE =
   "and|or|to|then|the|a|an|of|in|on|at|by|for|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|\\p{L}+n't|keep|medium|low|high|med|big|small|large|final|first|second"
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
-const HEAT_AHEAD = String.raw`\d{3} ?(?:°|fan\b|[CF]\b|\/ ?\d{1,2} ?min)`
+const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for \d|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(
   String.raw`(?<!^|\b(?:${NO_PAUSE})|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
   'giu',

@@ -1,5 +1,6 @@
 import { pastedLines } from './pasted'
 import { remember } from './remember'
+import { GOES_ON } from './verbs'
 
 /** One row of a pasted text, cleaned of marks that carry no words. */
 export interface Row {
@@ -204,11 +205,15 @@ export function tidy(text: string): Row[] {
 /** Fewer than this in a row are amounts: "1 onion", "2 carrots". */
 const MIN_NUMBERED = 3
 
+/** In small letters only in front of work: "1 rub the butter in", not "1 large onion". */
+const NUMBER_BARE = new RegExp(
+  String.raw`^(\d{1,2}) (?=\p{Lu}|\d{2,3}\s*°|(?:${GOES_ON}|rub|make|heat|preheat|unroll|scramble)\b)`,
+  'u',
+)
+
 /** "1 Unroll the pastry", "2 Mix …": numbers without a mark, one after the other, before what reads as told. */
 function numberedBare(rows: Row[]): Row[] {
-  const bare = rows.map((row) =>
-    row.number === null ? /^(\d{1,2}) (?=\p{Lu}|\d{2,3}\s*°)/u.exec(row.text) : null,
-  )
+  const bare = rows.map((row) => (row.number === null ? NUMBER_BARE.exec(row.text) : null))
   for (let from = 0; from < rows.length; from++) {
     if (Number(bare[from]?.[1]) !== 1) continue
     let end = from
