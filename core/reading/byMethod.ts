@@ -7,6 +7,7 @@ import { normaliseName } from './match'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import { limit, type ReadIngredient } from './readIngredient'
+import { KEPT_BACK } from './readLine'
 
 // What the method says of lines that the list says otherwise, or not at all.
 
@@ -183,13 +184,19 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         draft.lines.length < 2
       )
         continue
+      // "2 tbsp caster sugar … granulated sugar": the second, without an amount, is not the one that was used.
+      const spare =
+        !read.measures.length &&
+        draft.lines.some(
+          (one) => one !== item && one.food?.group === food.group && one.read.measures.length > 0,
+        )
       // The yolk is used where a yolk is named, not where an egg is.
       const own = new RegExp(EGG_WORDS[food.group] ?? '', 'i')
       // The egg that is listed for the brush is the one that is meant, unless a yolk or white is named.
       const isListed = food.group.startsWith('egg') && [...finished].some((group) => group?.startsWith('egg'))
       if (isListed && !brushing.some(({ text }) => own.test(text))) continue
       const word = new RegExp(
-        `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? normaliseName(read.name).split(' ')[0] : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? (spare ? [...new Set(normaliseName(read.name).split(' '))].join('|') : normaliseName(read.name).split(' ')[0]) : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       // The yolk that is listed is the one that is meant.
@@ -232,7 +239,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         clauses.some(({ about, text }) => about === draft && FRIES.test(text)) &&
         brushing.every(({ text }) => !word.test(text) || SOME_FAT.test(text))
       const there = fries || finished.has(food.group)
-      if (used || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
+      if ((used && !spare) || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
       // "1 egg yolk + 1 tsp water": what thins the wash goes with it.
       const behind = draft.lines[draft.lines.indexOf(item) + 1]
       const thins =
@@ -284,7 +291,11 @@ const OTHER_EGG =
 
 /** One of several eggs goes on top where the method says "the other egg", and the rest stay where they are. */
 export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
+  const isKept = drafts.some(({ lines }) =>
+    lines.some((item) => isWholeEgg(item) && KEPT_BACK.test(item.line.raw)),
+  )
   const onTop =
+    isKept ||
     clauses.some(({ sentence }) => OTHER_EGG.test(sentence) && BRUSHES.test(sentence)) ||
     brushingsOf(clauses).some(({ mixed }) => OTHER_EGG.test(mixed))
   if (!onTop || drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(isWholeEgg))) return
@@ -296,13 +307,18 @@ export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
     if (!item) continue
     const own = eggsOf(item)!
     // "Half of the egg … the remaining egg": one is used twice.
-    const [share, says] = own === 1 ? [0.5, inHalves] : [1 / own, ofSeveral(1, own)]
+    const [share, says] =
+      own === 1
+        ? SOME_KEPT.test(item.line.raw)
+          ? [0.25, aLittle]
+          : [0.5, inHalves]
+        : [1 / own, ofSeveral(1, own)]
     const top = {
       ...item,
       line: newLine({ ...timesWeights(item.line, share), notes: [says] }),
     }
     Object.assign(item.line, timesWeights(item.line, 1 - share))
-    item.line.notes = [...item.line.notes, own === 1 ? inHalves : ofSeveral(own - 1, own)]
+    item.line.notes = [...item.line.notes, own === 1 ? says : ofSeveral(own - 1, own)]
     finishOf(drafts).lines.unshift(top)
     return
   }
@@ -313,6 +329,13 @@ const isWholeEgg = ({ food }: ReadIngredient) => foodIs(food, 'whole-egg')
 const eggsOf = ({ read }: ReadIngredient): number | null => {
   const term = read.measures[0]?.[0]
   return term && term.unitId === null && Number.isInteger(term.low) ? term.low : null
+}
+const SOME_KEPT = /\b(?:a little|a bit|some|a spoonful|a tablespoon|a tbsp)\b/i
+/** Of an egg, where a little of it is kept for the tops. Common practice, no source. */
+const aLittle: RecipeNote = {
+  code: 'divided',
+  level: 'note',
+  text: 'A little of the egg is kept for the tops: a quarter is taken; common practice, no source',
 }
 const inHalves: RecipeNote = {
   code: 'divided',

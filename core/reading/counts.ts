@@ -54,6 +54,12 @@ const SHEETS_EACH = /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|thre
 const FROM_EACH_SHEET =
   /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll) (?:in|into) (\d{1,2})\b/i
 
+const TIN = /\b(?:oil|grease|butter|line)\b[^.;]{0,24}\b(?:tin|dish|tray|pan)\b/i
+const HALF_OF_SHEETS =
+  /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other half)\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i
+const CUT_INTO =
+  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b/i
+
 const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
 
 /**
@@ -197,7 +203,12 @@ export function countPieces(
       weight: 65,
       says: unknownWrapper.line.raw,
     })
+  // "Oil a tin, lay half of the filo, cover with the rest": all of the sheets are one pie.
+  const isInTin =
+    clauses.some(({ text: one }) => TIN.test(one)) &&
+    clauses.some(({ text: one }) => HALF_OF_SHEETS.test(one))
   if (
+    !isInTin &&
     wrapper &&
     wrapperGrams &&
     (wrapper.food!.group === 'wrapper' || wrapper.food!.unitGrams.disc || wrapperGrams <= MOST_SHEET_GRAMS) &&
@@ -290,7 +301,9 @@ export function countPieces(
   }
   const piecesStated = onePie || (best !== undefined && best.weight !== 30)
   let servingsStated = true
-  let eaters: number | null = servings
+  // "Score into 8 pieces": what one pie is cut into.
+  const scored = pieces === 1 ? clauses.map(({ text: one }) => CUT_INTO.exec(one)).find(Boolean) : null
+  let eaters: number | null = servings ?? (scored ? Number(scored[1]) : null)
   if (eaters === null && perServing) eaters = Math.max(1, pieces / perServing)
   if (eaters === null) {
     servingsStated = false

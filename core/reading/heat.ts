@@ -259,6 +259,8 @@ function wayOf(
   const deepWords = /\bdeep\b/i.test(`${context.panText} ${context.headings.join(' ')} ${context.title}`)
   const shallowWords = /\b(?:shallow|pan[- ]?fr)/i.test(`${context.panText} ${context.headings.join(' ')}`)
   if (before === 'boil' || before === 'steam') return { way: 'shallow-fry', unclear: false }
+  // "Heat 2 inches of oil. Fry 2 minutes a side" is done in that oil.
+  if (before === 'deep-fry') return { way: 'deep-fry', unclear: false }
   if (deepWords) return { way: 'deep-fry', unclear: false }
   if (shallowWords) return { way: 'shallow-fry', unclear: false }
   if (context.panFatGrams >= DEEP_POT_GRAMS) return { way: 'deep-fry', unclear: false }

@@ -127,12 +127,16 @@ function clausesOf(sentence: string): string[] {
     : long
       ? sentence.replace(LONG_SENTENCE_CUT, ' ; ')
       : sentence
-  return text
-    .split(
-      /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
-    )
-    .map((clause) => (sentence.includes(',') ? clause.trim() : withPauses(clause.trim())))
-    .filter(Boolean)
+  return (
+    text
+      // "… flat side down 2 minutes, then add 80 ml water, lid on" is one way to cook.
+      .replace(/,?\s+then (?=(?:add|pour|splash)\b[^.;]{0,40}\bwater\b[^.;]{0,40}\b(?:lid|cover))/gi, ' and ')
+      .split(
+        /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
+      )
+      .map((clause) => (sentence.includes(',') ? clause.trim() : withPauses(clause.trim())))
+      .filter(Boolean)
+  )
 }
 
 /**

@@ -6,7 +6,7 @@ import { matchFood } from './match'
 import { enter, readSentence } from './outlineSentence'
 import { OutlineState, type Outline } from './outlineState'
 import { boastIn, nameByTheRest, titleSentence } from './outlineTitle'
-import { boastOf, saysNothing, timeOfWhole } from './page'
+import { boastOf, saysNothing, saysWhose, timeOfWhole } from './page'
 import { readLine } from './readLine'
 import {
   inlineList,
@@ -147,6 +147,10 @@ function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, t
       state.section = null
     }
     state.is(row, 'left-out')
+    return true
+  }
+  if (out.title && state.isAtStart && saysWhose(text)) {
+    state.remark(row, text)
     return true
   }
   const whole = timeOfWhole(text)

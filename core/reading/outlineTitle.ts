@@ -45,7 +45,10 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
-  const spoken = (HOW_I_MAKE.exec(opening) ?? SPOKEN_TITLE.exec(opening) ?? THESE_ARE.exec(opening))?.[1]
+  const spoken = (RECIPE_FOR.exec(opening) ??
+    HOW_I_MAKE.exec(opening) ??
+    SPOKEN_TITLE.exec(opening) ??
+    THESE_ARE.exec(opening))?.[1]
   if (!out.title && spoken) out.title = spoken.charAt(0).toUpperCase() + spoken.slice(1)
   if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(first) && !isStep(first, foods))
     out.title = first
@@ -77,4 +80,7 @@ const HOW_I_MAKE =
 /** "Okay so these are my vegan pierogi, you need …". */
 const THESE_ARE =
   /^(?:(?:so|okay|ok|right|well|and|now|um|hi),?\s+)*(?:these are|this is|here (?:is|are)|here's) (?!how\b)(?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,4}?)(?=[,.:;]|\s+(?:and|you|i|we)\b)/iu
+/** "So this is my recipe for pork dumplings, it's from my flatmate." */
+const RECIPE_FOR =
+  /\b(?:this is|here(?:'s| is)) (?:my|our|the|a) (?:\p{L}+ )?recipe for (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,6}?)(?=[,.:;!]|\s+(?:it'?s|i|you|we|from|which|that|for)\b)/iu
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')

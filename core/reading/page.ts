@@ -26,13 +26,18 @@ const NOISE = new RegExp(
 )
 /** "By Anna Bell": who wrote it. */
 const BYLINE = /^\W*(?:[Rr]ecipe )?[Bb]y \p{Lu}\p{L}*(?: \p{Lu}\p{L}+){0,2}\W*$/u
+/** "From my grandmother's notebook", "adapted from a magazine": whose it is, below the title. */
+export const saysWhose = (text: string): boolean =>
+  /^[\W_]*(?:from|by|via|courtesy of|adapted from|based on|inspired by|recipe (?:from|by|courtesy)|credit(?: to)?:?|source:?|as (?:taught|made|told) by)\s+(?:\p{L}[\p{L}'.&-]*\s*){1,8}\W*$/iu.test(
+    text,
+  )
 const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
 
 const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•.-]*)+(?:(?:each|apiece|per (?:piece|serving|pocket|bun|\p{L}+))\W*)?$/iu
 /** "18 g protein each": figures of a piece, said with the number in front. */
 const FIGURES_EACH =
-  /^\W*(?:\d[\d.]*\s*(?:g (?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:each|apiece|per \p{L}+)\W*$/iu
+  /^\W*(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per \p{L}+)\W*$/iu
 const NUTRITION_START =
   /^\W*(?:nutrition|macros?\b|k?cals?\W*\d|(?:[pcf]\s?\d+\s*g?\b[\s,|/]*){3}$|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
 

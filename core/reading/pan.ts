@@ -202,11 +202,23 @@ function isTakenInParts(
   )
 }
 
+const BRUSHES_WITH_IT = /\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|this|the mix(?:ture)?)\b/i
+/** "2 tbsp of the oil", "the remaining butter": fat that a clause uses, with its amount. */
+const FAT_USED =
+  /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/giu
+const lastWord = ({ read }: ReadIngredient) => normaliseName(read.name).split(' ').at(-1)!
+const sharesWord = (one: ReadIngredient, other: ReadIngredient) => lastWord(one) === lastWord(other)
+
 /**
  * Oil "divided" is shared out by the method: what the steps say by amount, the rest to the pan where the pieces are
  * fried and else kept.
  */
-export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way: CookingWay): void {
+export function shareOutDivided(
+  drafts: Draft[],
+  clauses: readonly Clause[],
+  ways: readonly CookingWay[],
+): void {
+  const fats = drafts.flatMap(({ lines }) => lines.filter(({ food }) => isFat(food)))
   for (const draft of [...drafts]) {
     for (const item of draft.lines) {
       if (!item.food || !isFat(item.food) || !item.line.grams) continue
@@ -215,11 +227,21 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
       const uses = new Map<Draft | 'pieces', number | null>()
       // "Brush with the remaining oil": that of the pieces is on top of them.
       let brushed = false
-      for (const { text, about } of clauses) {
-        const used = new RegExp(
-          String.raw`((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b`,
-          'iu',
-        ).exec(text)
+      for (const [at, { text, about: own }] of clauses.entries()) {
+        // "Add oil and hot water" takes the oil, where the butter is what was divided.
+        const used = [...text.matchAll(FAT_USED)].find(
+          ([said]) =>
+            !fats.some(
+              (one) => !sharesWord(one, item) && normaliseName(said).split(' ').includes(lastWord(one)),
+            ),
+        )
+        // "Mix the remaining oil with the butter. Brush a sheet with it": it is brushed on.
+        const isMixedForTop =
+          used !== undefined &&
+          /\bremaining\b|\brest of\b/i.test(used[0]) &&
+          BRUSHES_WITH_IT.test(clauses[at + 1]?.text ?? '')
+        const about = isMixedForTop ? 'pieces' : own
+        if (isMixedForTop) brushed = true
         if (!used || about === null) continue
         if (about === 'pieces' && BRUSHES.test(text)) brushed = true
         const grams = used[1] ? gramsOf(used[1], item.food) : null
@@ -232,9 +254,7 @@ export function shareOutDivided(drafts: Draft[], clauses: readonly Clause[], way
           about !== draft &&
           (about !== 'pieces' ||
             brushed ||
-            way === 'shallow-fry' ||
-            way === 'griddle' ||
-            way === 'brown-and-steam'),
+            ways.some((way) => way === 'shallow-fry' || way === 'griddle' || way === 'brown-and-steam')),
       )
       if (!others.length) continue
       const stated = others.reduce((sum, [, grams]) => sum + (grams ?? 0), 0)

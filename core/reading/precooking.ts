@@ -30,6 +30,8 @@ const OUT_OF_POT =
   /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*$|^\W*(?:mash|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu
 const ADDS =
   /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|with the|and the|whisk in|then)\b/i
+const ADDED_TO =
+  /\b(?:add|stir|tip|put)\b (?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu
 /** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
 const HEATS_WATER = /\b(?:bring|boil) (?:a (?:large |big )?(?:pot|pan) of |the |some )?(?:salted )?water\b/i
 const INGREDIENT_STATES =
@@ -224,6 +226,13 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       const named = own.length ? own : prepared
       prepared = PREPARES.test(stretch) ? own : []
       if (HEATS_WATER.test(stretch) && !named.length) continue
+      // "Fry the onions, add to the spinach with the feta": what they are added to is in no pot.
+      const to = ADDED_TO.exec(stretch)?.[1]
+      const into = to ? namedIn(to) : []
+      if (into.length && pot.hot !== null && into.every((at) => !pot.ways.has(at))) {
+        pot.setAside(named.filter((at) => !pot.ways.has(at)))
+        continue
+      }
       const said = withoutVents(stretch).replace(INGREDIENT_STATES, ' ')
       // "A pound of potatoes boiled and mashed, one onion fried": how they are bought or made ready.
       const verbs = listed ? said.replace(/\b(?:boiled|cooked|roasted|fried|steamed|toasted)\b/gi, ' ') : said

@@ -40,6 +40,11 @@ const sharedOut = (text: string) =>
       )
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
+const PAN_OF_PIECES =
+  /\bheat\b[^.;]{0,50}\b(?:pan|skillet|wok)\b[^.;]{0,30}\b(?:put|place|lay|arrange) (?:them|the (?:dumplings|pieces|buns|gyoza|potstickers))\b|\bflat side down\b/i
+
+const WATER_UNDER_LID = /\bwater\b[^.;]{0,30}\b(?:lid|cover)\b[^.;]{0,30}\b(?:steam|min)/i
+
 const CONTEXT: readonly [PartKind, RegExp][] = [
   ['dip', /\b(?:dip|dipping sauce|for the sauce|chutney|serve with|to serve)\b/i],
   ['finish', /\b(?:brush|glaze|egg ?wash|sprinkle)\b/i],
@@ -138,7 +143,12 @@ export function linesFromProse(
       const filling = found.some(({ food }) => !foodIs(food, 'of-dough') && !isPassed(food))
       if (!said && !flour && filling && sections.has('shell')) kind = 'filling'
       const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
-      for (const { text } of found) put(here, text, step.at)
+      // "Heat a tablespoon of oil in a pan, put them in, add 80 ml of water, lid on" cooks what is closed.
+      const inPan = PAN_OF_PIECES.test(stretch)
+      for (const { text, food } of found) {
+        if (food.id === 'water' && (inPan || WATER_UNDER_LID.test(stretch))) continue
+        put(inPan && food.softeningFat !== null ? 'pan' : here, text, step.at)
+      }
       const any = found.length > 0
       if (!any && !flour) continue
       for (const bare of stretch.matchAll(BARE)) {

@@ -86,6 +86,9 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
   [/\b(?:for thickening|to thicken)(?: (?:it|up|the \p{L}+))?(?=\W*$)/iu, null],
 ]
 
+/** What a line keeps back of itself: "save a little for the tops". */
+export const KEPT_BACK =
+  /\b(?:save|keep|reserve|saving|keeping|reserving|hold back|set aside)\b[^()]{0,30}\b(?:for|to)\b[^()]{0,20}\b(?:tops?|brush|glaz|wash|finish|seal)\p{L}*[^()]*/iu
 const IN_EACH =
   /^(?:about )?(\d{1,3})\s+(?:\p{L}+\s+)?(?:in (?:each|a|every)|per|to (?:a|each)|each)(?:\s+(?:pack(?:et|age)?|box|bag|one))?$/iu
 const PER_BATCH =
@@ -316,8 +319,10 @@ function takeApart(raw: string): ReadLine {
     text = text.replace(SOME, '')
   }
   let purpose: Purpose | null = null
+  // "1 egg, beaten (save a little for the tops)": most of it is not for them.
+  const kept = KEPT_BACK.exec(text)?.[0] ?? ''
   for (const [pattern, of] of PURPOSES) {
-    if (!pattern.test(text)) continue
+    if (!pattern.test(kept ? text.replace(kept, ' ') : text)) continue
     purpose ??= of
     text = text.replace(pattern, '').replace(/\(\s*\)/, '')
   }

@@ -109,7 +109,11 @@ export function readRecipe(text: string, foods: Foods): Intake {
   const counted = countPieces(outline, clauses, drafts, shape, cooking.way, facts, notes)
   timesPieces(drafts, counted, notes)
   askAboutSheets(drafts, counted.pieces)
-  shareOutDivided(drafts, clauses, cooking.way)
+  shareOutDivided(
+    drafts,
+    clauses,
+    [cooking.way, cooking.andThen?.way].flatMap((way) => way ?? []),
+  )
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)
   washBesideSheet(drafts, clauses)

@@ -40,7 +40,9 @@ export const timesIn: (text: string) => readonly TimeRead[] = remember(findTimes
 function findTimes(stated: string): TimeRead[] {
   const spoken = stated.replace(BARE_MINUTES, '$& min')
   if (!/min|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(spoken)) return []
-  const text = withDigits(spoken).replace(ISH, '$1')
+  const text = withDigits(spoken)
+    .replace(ISH, '$1')
+    .replace(TO_AN_HOUR, (_, low: string) => `${low}-60 min`)
   const found: TimeRead[] = []
   const taken: [number, number][] = []
   for (const [pattern, lowMinutes, highMinutes] of WORDS) {
@@ -82,6 +84,9 @@ export const middleMinutes = (time: TimeRead): number =>
 /** "Bake 375° for 18-20 until brown", "fry for 3-4 or so": minutes that nobody calls minutes. */
 const BARE_MINUTES =
   /(\b(?:bake|baked|cook|steam|fry|boil|simmer|roast|oven)\b[^.;]{0,40}\bfor (?:about )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)|(\b(?:simmer|bake|steam|boil|fry) \d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*[.;]|\s*$)(?![.]\d)/gi
+
+/** "45 min - 1 hour", "50 minutes to an hour". */
+const TO_AN_HOUR = /(\d{1,2}) ?min(?:ute)?s? ?(?:-|–|to) ?(?:1|an) ?(?:hours?|hrs?|h)\b/gi
 
 /** "20ish min". */
 const ISH = /(\d)\s?-?ish\b/gi
