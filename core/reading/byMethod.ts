@@ -125,11 +125,17 @@ const brushingsOf = (clauses: readonly Clause[]): (Clause & { mixed: string })[]
     if (MIXES.test(front) && BRUSHES_OVER.test(clause.text.slice(brushes.index)))
       return [{ ...clause, mixed: front }]
     const before = clauses[at - 1]
-    const bare = BRUSHES_SHEET.test(clause.text.slice(brushes.index)) && before && MIXES.test(before.text)
+    const bare =
+      (BRUSHES_SHEET.test(clause.text.slice(brushes.index)) || BRUSHES_BARE.test(clause.text)) &&
+      before &&
+      MIXES.test(before.text)
     return [{ ...clause, mixed: bare ? before.text : '' }]
   })
 const BRUSHES_OVER =
   /^brush\w*(?: (?:it|this))? (?:over|on|onto|(?:the |all )?(?:edges?|rims?|borders?))\b(?!.*\bwith\b)/i
+/** "Whisk egg and water; brush edges": with what has just been mixed. */
+const BRUSHES_BARE =
+  /^\W*brush(?: (?:it|this))?(?: (?:over|on|onto))?(?: (?:the|all))? (?:edges?|rims?|borders?|tops?)\b(?!.*\bwith\b)/i
 const EDGES = /\b(?:edges?|rims?|borders?)\b/i
 /** "Brush each sheet, lay the filling on": with what stands before it. */
 const BRUSHES_SHEET =

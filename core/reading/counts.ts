@@ -36,7 +36,7 @@ const MOST_SHEET_GRAMS = 130
 const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
 /** A joint or a side of fish that is baked whole in its dough. */
 const WRAPPED_WHOLE =
-  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|stromboli|wellington)\b(?! rolls| parcels)/iu
+  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels)/iu
 const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i
 const BALL_GRAMS =
   /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
@@ -205,8 +205,9 @@ export function countPieces(
     })
   // "Oil a tin, lay half of the filo, cover with the rest": all of the sheets are one pie.
   const isInTin =
-    clauses.some(({ text: one }) => TIN.test(one)) &&
-    clauses.some(({ text: one }) => HALF_OF_SHEETS.test(one))
+    WRAPPED_WHOLE.test(outline.title) ||
+    (clauses.some(({ text: one }) => TIN.test(one)) &&
+      clauses.some(({ text: one }) => HALF_OF_SHEETS.test(one)))
   if (
     !isInTin &&
     wrapper &&

@@ -100,7 +100,7 @@ function nearestKind(text: string, at: number): FactKind | null {
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 
-const COOKED = /\b(?:brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast)\b/gi
+const COOKED = /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast)\b/gi
 
 const cm = (value: number, unit: string) =>
   /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54

@@ -6,11 +6,11 @@ import { readLine } from './readLine'
 
 /** What a line says at its end that all of it may be for. */
 export const FOR_ALL =
-  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
+  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|(?:egg ?)?wash(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
 
 /** Whether anything of the kind is said anywhere in a line. */
 export const FOR_SOME =
-  /\b(?:for|to) (?:the )?(?:brush|glaz|sprinkl|seal|finish|top|serv|dip|garnish|decorat|edge)|\bon top\b/i
+  /\b(?:for|to) (?:the )?(?:brush|glaz|sprinkl|seal|egg ?wash|wash|finish|top|serv|dip|garnish|decorat|edge)|\bon top\b/i
 
 const SERVES = /\b(?:serv|dip)/i
 /** What is brushed or strewn on a piece. Common practice, no source. */

@@ -83,6 +83,11 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
     // Fried onions beside the dish are no second cooking of it.
     .replace(/\b(?:serve|served|serving)\b[^.]{0,30}\bwith\b.*$/i, ' ')
     .replace(/^\W*from frozen\W+/i, '')
+    // "Steam 12 minutes after it boils": the water does.
+    .replace(
+      /\b(?:after|once|when|from)(?: (?:it|the water))? (?:starts? )?(?:boil(?:ing|s)|to boil|comes? to (?:the|a) boil)\b/gi,
+      ' ',
+    )
     // Water that scalds flour boils no piece.
     .replace(SCALDS, ' ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.

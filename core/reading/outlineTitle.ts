@@ -63,11 +63,13 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
 
 /** "Hi friends, today we are making veg puff", "How to make pelmeni": what stands round the name. */
 const TALK_ROUND =
-  /^(?:(?:hi|hello|hey|namaste|welcome)(?: (?:friends|everyone|everybody|all|guys|there|folks))?[\s,.!-]+)?(?:today,? )?(?:(?:we|i)(?:'re| are|'m| am|'ll| will)?(?: be)? (?:making|going to make|gonna make|make|cooking|preparing|sharing)|let'?s make|how to make|this is how (?:i|we) make)\s+(?:the |some |my |our |a |an )?(?=\p{L}{3})/iu
+  /^(?:(?:hi|hello|hey|namaste|welcome)(?: (?:friends|everyone|everybody|all|guys|there|folks))?[\s,.!-]+)?(?:today,? )?(?:(?:we|i)(?:'re| are|'m| am|'ll| will)?(?: be)? (?:making|going to make|gonna make|make|cooking|preparing|sharing)|let'?s make|how to make|this is how (?:i|we) make|here(?:'s| is| are)(?! how)|this is(?! how))\s+(?:the |some |my |our |a |an )?(?=\p{L}{3})/iu
 
 /** A title without the talk in front of it. */
 export function withoutTalk(title: string): string {
-  const name = title.replace(TALK_ROUND, '')
+  // "Hi! Here's the steamed bun recipe": the talk goes, and what it is called stays.
+  const bare = title.replace(TALK_ROUND, '')
+  const name = bare === title ? title : bare.replace(/(?<=\p{L}{3}) recipe$/iu, '')
   return name === title ? title : name.charAt(0).toUpperCase() + name.slice(1)
 }
 

@@ -41,6 +41,8 @@ const INGREDIENT_STATES =
 const WHOLE_SHARE = 0.6
 
 function wayIn(text: string, hasFat: boolean, fatNamed: boolean, isMeatOnly = false): PrecookingWay | null {
+  // "Roast the veg in the oil at 220 °C" is done in the oven, whatever it is turned in.
+  if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)/i.test(text)) return 'roast'
   for (const way of PRECOOKING_WAYS) {
     if (!PRECOOKING_TABLE[way].said.test(text)) continue
     // "Roast on a low flame" is done in a dry pan; nothing of an oven is meant.
@@ -239,7 +241,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       const off = OFF.test(stretch)
       if ((pot.hot !== null || pot.ways.size > 0) && POURS_ON.test(stretch)) pot.wet = true
       // "Lid on, low heat, 2 hours": a pot with liquid in it simmers, whatever it was browned in.
-      const isCovered = pot.wet && pot.hot !== null && /\blid on\b/i.test(verbs) && LONG.test(clause.text)
+      const isCovered =
+        pot.wet && pot.hot !== null && /\b(?:lid on|cover(?:ed)?)\b/i.test(verbs) && LONG.test(clause.text)
       const isStewed = isPoured && COVERED.test(clause.text) && /^\W*cook\b/i.test(verbs)
       isPoured ||= POURS_ON.test(stretch)
       const way =

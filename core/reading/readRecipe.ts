@@ -13,6 +13,7 @@ import {
   squeezeByMethod,
   washBesideSheet,
 } from './byMethod'
+import { standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
 import { tossedIn } from './components'
@@ -119,6 +120,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   washBesideSheet(drafts, clauses)
   oneEggOnTop(drafts, clauses)
   brushByMethod(drafts, clauses)
+  standsBeside(drafts, clauses)
   addUnlisted(drafts, clauses, counted.pieces, foods)
   tellUnlistedSeasoning(drafts, clauses, foods, notes)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)

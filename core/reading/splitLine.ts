@@ -83,7 +83,8 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   const joints: string[] = []
   for (const { text, joint } of pieces(raw)) {
     // "…, to serve" is what all of it is for, and no piece.
-    if (listed.length && FOR_ALL.test(`, ${text}`) && !/\p{L}/u.test(readLine(text).name))
+    const isPurpose = FOR_ALL.exec(`, ${text}`)?.[1] === text && text.split(' ').length <= 3
+    if (listed.length && (isPurpose || (FOR_ALL.test(`, ${text}`) && !/\p{L}/u.test(readLine(text).name))))
       listed[listed.length - 1] += `, ${text}`
     else {
       // "Zest & juice of 1 lemon" in a list is of one lemon.
