@@ -15,9 +15,9 @@ const DIVIDE = new RegExp(
   String.raw`\b(divide|split|cut|portion|shape|form|make|roll|pinch off|break|separate|stamp(?: out)?|fill|get|assemble|yield)\b([^.;]{0,46}?)\b(?:in|into|to|out)?\s*${N}\s+${SIZE}${THING}`,
   'giu',
 )
-/** "Divide 16.": the number stands bare. */
+/** "Divide 16.", "split the dough 10 ways": the number stands bare. */
 const BARE_DIVIDE =
-  /\b(?:divide|portion|split)\b(?: (?:the )?dough)?:? (?:to |in |into )?(\d{1,3})(?=\s*(?:[.,;]|$))|\bcut (?:(?:it|them|the \w+) )?to (\d{1,3})(?=\s*(?:[.,;]|$))/i
+  /\b(?:divide|portion|split|cut)\b(?: (?:it|(?:the )?(?:dough|pastry)))?:? (?:to |in |into )?(\d{1,3})(?=\s*(?:[.,;]|$)| ways\b)|\bcut (?:(?:it|them|the \w+) )?to (\d{1,3})(?=\s*(?:[.,;]|$))/i
 /** "Pat into 8 thick discs". */
 const INTO = new RegExp(
   String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice|score|mark)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|in\.|minutes?|mins?|°|%)(?:\b|\s))(?!\s*["”])`,

@@ -17,6 +17,65 @@ const TO_RANGE = /(?<![\d./]|from )(?<!\d )(\d{1,3}) to (\d{1,3})(?![\d./¼½¾�
 /** "180 degrees Celsius", "350 deg. fahrenheit". */
 const DEGREES = /(\d{2,3})\s*(?:°|degrees?|deg\.?)?\s*(celsius|centigrade|fahrenheit)\b/gi
 
+/**
+ * Words that hurried hands misspell, with what is meant. The larder corrects names of foods as well; amounts, times
+ * and the words that a line is split at have to be read before. Common practice, no source.
+ */
+const MISSPELT: Readonly<Record<string, string>> = {
+  minutes: 'minuets minuts mintues minites minuites munites mintutes minues',
+  minute: 'minuet mintue minuite miniute',
+  hours: 'huors houres horus',
+  hour: 'huor houre',
+  degrees: 'degress degreees degres digrees',
+  tablespoon: 'tablesoon tablspoon tabelspoon tablepoon tablespon tablesppon',
+  tablespoons: 'tablesoons tablspoons tabelspoons tablepoons tablespons',
+  teaspoon: 'teaspon teapoon teaspooon teasoon teasppon',
+  teaspoons: 'teaspons teapoons teaspooons teasoons',
+  filling: 'fillling fillng filing',
+  dough: 'dought dogh',
+  pastry: 'pastery pastrey pasrty',
+  flour: 'fluor flouer flur',
+  yeast: 'yest yeats yeest',
+  sugar: 'suger sugur suggar',
+  butter: 'buttter buter buttr',
+  pepper: 'peper peppar',
+  peppers: 'pepers peppars',
+  onion: 'onoin onon oinion onoion',
+  onions: 'onoins onons oinions onoions',
+  garlic: 'garlick galic garilc',
+  coriander: 'corriander corrainder coriandor',
+  cinnamon: 'cinammon cinamon cinnamin',
+  cheese: 'chesse cheeze cheesse',
+  chicken: 'chiken chickin chikcen',
+  potatoes: 'potatos pototoes poatoes',
+  tomatoes: 'tomatos tomotoes tamatoes',
+  carrots: 'carrotts carots carrets',
+  carrot: 'carrott carot',
+  cabbage: 'cabage cabbige',
+  mozzarella: 'mozarella mozzerella mozzarela mozerella',
+  turmeric: 'tumeric turmeic',
+  vegetable: 'vegatable vegtable vegitable',
+  vegetables: 'vegatables vegtables vegitables',
+}
+const MEANT = new Map(
+  Object.entries(MISSPELT).flatMap(([meant, wrong]) =>
+    wrong.split(' ').map((word) => [word, meant] as const),
+  ),
+)
+const WRONG = new RegExp(String.raw`\b(?:${[...MEANT.keys()].join('|')})\b`, 'gi')
+/** "2 cups plain flower"; orange flower water is none. */
+const FLOWER =
+  /(?<=\b(?:plain|corn|strong|white|wheat|bread|cups?|g|of|raising|purpose) )flower\b(?! water)/gi
+const SELF_RAISING = /\bself[- ](?:rasing|raisng|raiseing|risen)\b/gi
+
+/** As `word` is written: "Fluor" is "Flour", "PEPER" is "PEPPER". */
+const inItsCase = (meant: string, word: string): string =>
+  word === word.toUpperCase()
+    ? meant.toUpperCase()
+    : /^\p{Lu}/u.test(word)
+      ? meant.charAt(0).toUpperCase() + meant.slice(1)
+      : meant
+
 /** A line with characters that look alike made one, without what cannot be seen, in the usual spellings. */
 export function plainSpelling(line: string): string {
   return (
@@ -34,6 +93,9 @@ export function plainSpelling(line: string): string {
       .replace(/\bw\/o\b/gi, 'without')
       .replace(/\bw(?:\/|\.)\s?(?=[\p{L}½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
+      .replace(WRONG, (word) => inItsCase(MEANT.get(word.toLowerCase())!, word))
+      .replace(FLOWER, 'flour')
+      .replace(SELF_RAISING, 'self-raising')
       .replace(/º/g, '°')
       // "2 – 3", "18 to 20": a range.
       .replace(/(\d)\s*[–—]\s*(?=\d)/g, '$1-')

@@ -107,6 +107,8 @@ export const isHeatLine = (text: string): boolean =>
   HEAT_LINE.test(
     (SPOKEN_HEAT.test(text) ? withDigits(text) : text)
       .replace(/(\d) to (?=\d{1,3} ?m)/gi, '$1-')
+      .replace(/\bfor (?:about|around|roughly|approx\.?|a good|another|at least) (?=\d)/gi, 'for ')
+      .replace(/(min\w*) or so\b/gi, '$1')
       .replace(ISH, '$1'),
   )
 
