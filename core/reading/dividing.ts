@@ -27,6 +27,9 @@ const CUT_OUT = new RegExp(
   String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}(?!\s*-?\s*(?:cm|mm|inch|in\b|"|corners|sides|edges|points))\s+(?:x?\s*\d+(?:[./]\d+)?\s*-?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
   'iu',
 )
+/** "Cut 6 using a tea plate": round what is in the kitchen. */
+const CUT_ROUND =
+  /\b(?:cut|stamp)(?: out)? (\d{1,2})(?: of them)? (?:using|with|round|around) (?:an? |the |your )?(?:\p{L}+ )?(?:plate|saucer|bowl|cutter|glass|mug|cup|lid|tin)\b/iu
 /** "Cut 12 x 9 cm + 12 x 6 cm lids": as many of one size as of the other. */
 const TWO_SIZES =
   /\bcut(?: out)? (\d{1,2}) ?[x×] ?\d+(?:[.,]\d)? ?cm (?:\p{L}+ )?(?:\+|and|&) \1 ?[x×] ?\d+/iu
@@ -195,7 +198,7 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
     const take = TAKE.exec(text)
     if (take && !seen.length)
       seen.push({ at: take.index + take[0].length, count: low(take[1]!), each: false })
-    const out = CUT_OUT.exec(text)
+    const out = CUT_OUT.exec(text) ?? CUT_ROUND.exec(text)
     if (out && !seen.length) seen.push({ at: out.index + out[0].length, count: low(out[1]!), each: false })
     const halves = HALVES.exec(text)
     if (

@@ -42,7 +42,8 @@ const WHOLE_SHARE = 0.6
 
 function wayIn(text: string, hasFat: boolean, fatNamed: boolean, isMeatOnly = false): PrecookingWay | null {
   // "Roast the veg in the oil at 220 °C" is done in the oven, whatever it is turned in.
-  if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)/i.test(text)) return 'roast'
+  if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)/i.test(text))
+    return 'roast'
   for (const way of PRECOOKING_WAYS) {
     if (!PRECOOKING_TABLE[way].said.test(text)) continue
     // "Roast on a low flame" is done in a dry pan; nothing of an oven is meant.

@@ -112,7 +112,7 @@ const TRAILING = new RegExp(
   'iu',
 )
 const TRAILING_COUNT = new RegExp(
-  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|half|quarter|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*\p{L}.*|\s(?:${PREP_WORDS}|dried|fresh|frozen|canned)(?![\p{L}]).*))?\s*$`,
+  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|half|quarter|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*\p{L}.*|\s[-–—]\s\p{L}.*|\s(?:${PREP_WORDS}|dried|fresh|frozen|canned)(?![\p{L}]).*))?\s*$`,
   'iu',
 )
 

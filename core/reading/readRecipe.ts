@@ -13,6 +13,7 @@ import {
   squeezeByMethod,
   washBesideSheet,
 } from './byMethod'
+import { fillWithScrambled } from './scrambled'
 import { standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
@@ -92,6 +93,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
     notes.push({ code: 'kept-text', level: 'note', text: limit(remark, 600) })
 
   tossedIn(drafts, outline.steps, outline.title)
+  fillWithScrambled(drafts, outline.steps)
   const clauses = clausesOfMethod(outline.steps, drafts)
   const method = outline.steps.map((step) =>
     step.under && !step.text.includes(step.under) ? `${step.under}: ${step.text}` : step.text,

@@ -115,6 +115,9 @@ export function plainSpelling(line: string): string {
         /\bgr(?:n?d)?\.\s+(?=beef|pork|turkey|chicken|lamb|meat|veal|chuck|cumin|cinnamon|ginger|pepper)/gi,
         'ground ',
       )
+      .replace(/\bS\.\s?R\.?(?=\s?flour)/gi, 'self-raising')
+      .replace(/\bA\.\s?P\.?(?=\s?flour)/gi, 'all-purpose')
+      .replace(/\bair(fr(?:y|yer|ied|ying))\b/gi, 'air $1')
       .replace(/\bAF(?=\s*(?:at\s)?\d{3})/g, 'air fryer')
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')

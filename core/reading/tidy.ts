@@ -296,6 +296,15 @@ function cutSentences(text: string): string[] {
       !/^\s+[A-Z][a-z]/.test(text.slice(at + 1, at + 6))
     )
       continue
+    // "2 min. per side" goes on.
+    if (
+      mark === '.' &&
+      /\d ?mins?$/i.test(text.slice(Math.max(0, at - 8), at)) &&
+      /^\s+(?:per|a side|each|on each|or until|or so|more|until|till|longer|total)\b/.test(
+        text.slice(at + 1, at + 14),
+      )
+    )
+      continue
     const sentence = text.slice(start, at + 1).trim()
     if (sentence.length > 1) found.push(sentence)
     start = at + 1
