@@ -13,7 +13,7 @@ const GRAMS =
 /** "250 g. Plain flour": at the head of a line the dot ends the unit and no sentence. */
 const GRAMS_AT_HEAD = /^(\W*\d+(?:[.,]\d+)? g)\.(?=\s+\p{Lu})/u
 /** Whole numbers on both sides: "1 to 1 1/2" and "from 200 to 220" are left. */
-const TO_RANGE = /(?<![\d./]|from )(?<!\d )(\d{1,3}) to (\d{1,3})(?![\d./¼½¾⅓⅔%]| \d\/)/g
+const TO_RANGE = /(?<![\d./]|from )(?<!\d )(\d{1,3}) to (\d{1,3})(?![\d./¼½¾⅓⅔%]| \d\/)/gi
 /** "180 degrees Celsius", "350 deg. fahrenheit". */
 const DEGREES = /(\d{2,3})\s*(?:°|degrees?|deg\.?)?\s*(celsius|centigrade|fahrenheit)\b/gi
 

@@ -1,0 +1,169 @@
+import type { Became } from '../core/reading/outlineState'
+
+/** A text with what each of its rows became: what a hand may change of it. */
+export interface Written {
+  rows: readonly string[]
+  became: (row: number) => Became
+}
+
+const rowsThat = (what: Became, change: (row: string) => string) => (text: Written) =>
+  text.rows.map((row, at) => (text.became(at) === what ? change(row) : row))
+const lines = (change: (row: string) => string) => rowsThat('ingredient', change)
+const steps = (change: (row: string) => string) => rowsThat('step', change)
+const all =
+  (change: (text: string) => string) =>
+  ({ rows }: Written) =>
+    change(rows.join('\n')).split('\n')
+const inFront = (more: readonly string[]) => (text: Written) => [
+  text.rows[0]!,
+  ...more,
+  ...text.rows.slice(1),
+]
+const behind = (more: readonly string[]) => (text: Written) => [...text.rows, '', ...more]
+
+/** "250 g plain flour" in another order: `$1` the mark in front, `$2` the amount, `$3` the name. */
+const reordered = (to: string) => lines((row) => row.replace(/^(\W*)(\d+ ?(?:g|kg|ml)) ([a-zA-Z' ]+)$/, to))
+
+const numbered = (mark: (number: number) => string) => (text: Written) => {
+  let number = 0
+  return text.rows.map((row, at) =>
+    text.became(at) === 'step' && !/^\s*(?:\d|step|[-•*])/i.test(row) ? `${mark(++number)}${row}` : row,
+  )
+}
+
+/** Lines of one list that have no comma of their own, on one row. */
+function joined({ rows, became }: Written): string[] {
+  const out: { row: string; what: Became }[] = []
+  rows.forEach((row, at) => {
+    const what = became(at)
+    const last = out.at(-1)
+    const isPlain = (one: string) => !/[:.|\t]|^\s*[-•*▢●]/.test(one)
+    if (
+      what === 'ingredient' &&
+      last?.what === 'ingredient' &&
+      isPlain(last.row + row) &&
+      !/,| and | or /.test(`${last.row.split(', ').at(-1)}${row}`)
+    )
+      last.row += `, ${row}`
+    else out.push({ row, what })
+  })
+  return out.map(({ row }) => row)
+}
+
+/**
+ * What another hand, another page or another keyboard makes of a recipe that says the same. How many of a hundred
+ * texts may be read otherwise stands beside it; that number may only fall. Common practice, no source.
+ */
+export const HANDS: readonly { name: string; write: (text: Written) => string[]; percent: number }[] = [
+  { name: 'all in capitals', write: all((text) => text.toUpperCase()), percent: 5 },
+  { name: 'lines in capitals', write: lines((row) => row.toUpperCase()), percent: 8 },
+  {
+    name: 'an empty line below every line',
+    write: all((text) => text.replace(/\n(?!\n)/g, '\n\n')),
+    percent: 2,
+  },
+  { name: 'steps that are numbered', write: numbered((number) => `${number}. `), percent: 3 },
+  {
+    name: 'numbers of steps on lines of their own',
+    write: numbered((number) => `${number}\n`),
+    percent: 4,
+  },
+  { name: '"Step 1" above each step', write: numbered((number) => `Step ${number}\n`), percent: 3 },
+  {
+    name: 'a line for each sentence',
+    write: steps((row) => row.replace(/(?<=[a-z)]|\d\d)\. (?=[A-Z])/g, '.\n')),
+    percent: 4,
+  },
+  { name: 'a method without commas', write: steps((row) => row.replace(/[,;]/g, '')), percent: 8 },
+  { name: 'gms', write: lines((row) => row.replace(/(\d) ?g\b/g, '$1 gms')), percent: 3 },
+  { name: '250 g.', write: lines((row) => row.replace(/(\d) ?g\b/g, '$1 g.')), percent: 3 },
+  {
+    name: 'teaspoons in full',
+    write: lines((row) => row.replace(/\btsps?\b/gi, 'teaspoon').replace(/\btbsps?\b/gi, 'tablespoons')),
+    percent: 3,
+  },
+  {
+    name: 'spoons misspelt',
+    write: lines((row) => row.replace(/\btsps?\b/gi, 'teasp').replace(/\btbsps?\b/gi, 'tbls')),
+    percent: 3,
+  },
+  { name: 'the name in front', write: reordered('$1$3 $2'), percent: 3 },
+  { name: 'the amount in brackets', write: reordered('$1$3 ($2)'), percent: 3 },
+  { name: 'the amount behind dots', write: reordered('$1$3 ..... $2'), percent: 3 },
+  { name: 'lines of a list on one row', write: joined, percent: 9 },
+  {
+    name: 'lines that end in commas',
+    write: lines((row) => (/[,.:;]$/.test(row) ? row : `${row},`)),
+    percent: 3,
+  },
+  {
+    name: 'lines that end in full stops',
+    write: lines((row) => (/[,.:;]$/.test(row) ? row : `${row}.`)),
+    percent: 4,
+  },
+  {
+    name: 'degrees celsius',
+    write: all((text) => text.replace(/(\d{2,3}) ?°? ?C\b/g, '$1 celsius')),
+    percent: 3,
+  },
+  {
+    name: 'a 20-minute bake',
+    write: all((text) => text.replace(/(\d+) ?(?:minutes?|mins?)\b/gi, '$1-minute')),
+    percent: 3,
+  },
+  {
+    name: 'ranges with "to"',
+    write: all((text) => text.replace(/(\d)\s?[-–]\s?(\d)/g, '$1 to $2')),
+    percent: 3,
+  },
+  {
+    name: 'a page round it',
+    write: inFront([
+      'Jump to Recipe · Print Recipe',
+      '★★★★★ 4.8 from 231 votes',
+      'Metric | US cups',
+      'Prep Time: 30 minutes',
+      'Calories: 230kcal',
+    ]),
+    percent: 3,
+  },
+  {
+    name: 'a story above it',
+    write: inFront([
+      '',
+      'I have been making these since my grandmother taught me on a rainy Sunday. They never last long in our house, and the smell brings everybody to the kitchen.',
+      '',
+    ]),
+    percent: 3,
+  },
+  {
+    name: 'notes below it',
+    write: behind([
+      'Notes',
+      '- These keep for 3 days and freeze well for up to 2 months.',
+      '- You can swap the filling for spinach and feta if you like.',
+      '- Reheat in a 180C oven for 8 minutes.',
+    ]),
+    percent: 3,
+  },
+  {
+    name: 'questions below it',
+    write: behind([
+      'Can I freeze them?',
+      'Yes, freeze them raw on a tray and bake from frozen for 35 minutes.',
+      '',
+      'Can I use shop-bought dough?',
+      'You can, use about 500 g.',
+    ]),
+    percent: 3,
+  },
+  {
+    name: 'what others say below it',
+    write: behind([
+      'Comments',
+      'A reader says: made these with 200g lamb, lovely!',
+      'Another says: I baked mine for 40 minutes at 160, needed more salt.',
+    ]),
+    percent: 3,
+  },
+]
