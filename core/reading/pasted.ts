@@ -1,4 +1,5 @@
 import { DIGIT_NUMBER } from './readNumber'
+import { remember } from './remember'
 import { plainSpelling } from './spellings'
 import { UNIT_PATTERN } from './units'
 
@@ -27,6 +28,7 @@ const TOLD_CHARACTERS = 36
 /** So much of a text is in capitals before it is read as if it were in small letters. */
 const CAPITALS_SHARE = 0.9
 const MIN_LETTERS = 48
+const ENOUGH_LETTERS = 3000
 const MIN_AMOUNTS = 3
 
 const AMOUNT_LINE = /^\W*(?:about |approx\.? )?(?:\d|[¼½¾⅓⅔⅛]|one |two |three |half )/iu
@@ -71,10 +73,14 @@ function isSpread(lines: readonly { text: string; blanks: number }[]): boolean {
   )
 }
 
-const letters = (text: string) => text.match(/\p{L}/gu)?.length ?? 0
+/** How many letters a line has, and how many of them are capitals. */
+const lettersOf = remember((text: string) => ({
+  all: text.match(/\p{L}/gu)?.length ?? 0,
+  capitals: text.match(/\p{Lu}/gu)?.length ?? 0,
+}))
 const isInCapitals = (text: string): boolean => {
-  const all = letters(text)
-  return all > 0 && (text.match(/\p{Lu}/gu)?.length ?? 0) >= CAPITALS_SHARE * all
+  const { all, capitals } = lettersOf(text)
+  return all > 0 && capitals >= CAPITALS_SHARE * all
 }
 /** "100 G BUTTER. RUB IN" as a sentence is written; "2 T" stays a tablespoon. */
 const asSentences = (text: string): string =>
@@ -88,15 +94,19 @@ const asSentences = (text: string): string =>
     )
 
 function inSmallLetters(lines: PastedLine[]): void {
-  const all = lines
-    .map(({ text }) => text)
-    .join(' ')
-    .slice(0, 4000)
-  const amounts = lines.filter(({ text }) => AMOUNT_LINE.test(text) && letters(text) >= 3)
+  let all = 0
+  let capitals = 0
+  for (const { text } of lines) {
+    if (all > ENOUGH_LETTERS) break
+    const own = lettersOf(text)
+    all += own.all
+    capitals += own.capitals
+  }
+  const amounts = lines.filter(({ text }) => AMOUNT_LINE.test(text) && lettersOf(text).all >= 3)
   const inCapitals = amounts.filter(({ text }) => isInCapitals(text))
   // Where the amounts are in capitals, what has none ("SALT TO TASTE") is no heading for being so.
   const whole =
-    (letters(all) >= MIN_LETTERS && isInCapitals(all)) ||
+    (all >= MIN_LETTERS && capitals >= CAPITALS_SHARE * all) ||
     (inCapitals.length >= MIN_AMOUNTS && inCapitals.length >= SPREAD_SHARE * amounts.length)
   for (const line of whole ? lines.filter(({ text }) => isInCapitals(text)) : inCapitals)
     line.text = asSentences(line.text)

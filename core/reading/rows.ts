@@ -140,8 +140,9 @@ function tellsToDo(text: string, foods: Foods): boolean {
 
 /** What a following row looks like, as far as a heading asks. */
 export function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step' | 'other' | null {
-  if (!row) return null
-  const text = row.text.slice(0, MAX_ROW_CHARACTERS)
+  return row ? looks(row.text.slice(0, MAX_ROW_CHARACTERS), foods) : null
+}
+const looks: (text: string, foods: Foods) => 'amount' | 'step' | 'other' = rememberWith((text, foods) => {
   if (isHeatOrTime(text) || /^step \d{1,2}\W*$/i.test(text)) return 'step'
   if (STARTS_WITH_AMOUNT.test(text)) return 'amount'
   if (isStep(text, foods)) return 'step'
@@ -149,7 +150,7 @@ export function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step'
   return read.measures.length || read.unmeasured || matchFood(read.name, foods)?.how === 'exact'
     ? 'amount'
     : 'other'
-}
+})
 
 /** Whether a row is an amount of a food and nothing else. */
 export const matchedIngredient = (text: string, foods: Foods) =>

@@ -1,3 +1,5 @@
+import { remember } from './remember'
+
 // Characters and spellings that say the same are made one before anything is read.
 
 /** "A teaspoon and a half of yeast" is one and a half teaspoons. */
@@ -77,7 +79,9 @@ const inItsCase = (meant: string, word: string): string =>
       : meant
 
 /** A line with characters that look alike made one, without what cannot be seen, in the usual spellings. */
-export function plainSpelling(line: string): string {
+export const plainSpelling: (line: string) => string = remember(spelled)
+
+function spelled(line: string): string {
   return (
     line
       .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
