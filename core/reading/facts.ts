@@ -60,7 +60,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of|to) the )rest|relax|stand(?! mixer)|(?:let (?:it|them|the \p{L}+) )sit|keep|leave|set aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of|to) the )rest|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|keep|leave|set aside|cover)\b/iu,
   ],
 ]
 

@@ -57,7 +57,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'shell',
-    /\b(?:dough|doughs|pastry|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
+    /\b(?:dough|doughs|pastry|wraps?|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
   ],
 ]
 

@@ -25,7 +25,7 @@ const TIME_ALONE =
   /^\W*(?:(?:it )?(?:will )?takes? |for |about )*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?\W*$/i
 
 const PREHEATS =
-  /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b/i
+  /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
 /** What is known besides the method. */
 export interface HeatContext {
   title: string

@@ -19,6 +19,7 @@ import {
   STARTS_WITH_AMOUNT,
   titleEnd,
   usualHeading,
+  wordsOf,
 } from './rows'
 import { readYields, titleYields, withoutYields } from './servings'
 import { splitLine } from './splitLine'
@@ -261,6 +262,16 @@ function leadsPart(
           next,
           foods,
         })
+  if (
+    !heading &&
+    mode === 'lines' &&
+    row.blankBefore &&
+    next === 'amount' &&
+    namesNext(text, rows[index + 1]!, foods)
+  ) {
+    enter(state, row, { kind: 'filling', name: text, rest: '', pieces: null })
+    return true
+  }
   if (!heading) return false
   // "Maggie says: made these with 200 g lamb" among what is said behind the work leads no part.
   const isBehind = (mode === 'noise' || mode === 'remarks') && state.out.steps.length > 0
@@ -295,6 +306,14 @@ function leadsPart(
   if (washes) state.item(row, text)
   else enter(state, row, beside ? { ...heading, kind: 'dip' } : heading)
   return true
+}
+
+/** "Rhubarb" over "300 g rhubarb, cut up": it names what is listed. */
+function namesNext(text: string, next: Row, foods: Foods): boolean {
+  if (wordsOf(text) > 3 || /\d/.test(text)) return false
+  const named = matchFood(text, foods)
+  const listed = matchFood(readLine(next.text).name, foods)
+  return named?.how === 'exact' && listed?.food.id === named.food.id && matchedIngredient(next.text, foods)
 }
 
 /** Whether a part's name inside the method leads lines. A numbered step is a step, whatever it lists. */

@@ -176,7 +176,15 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     (sum, { line, food }) => sum + (foodIs(food, 'pours') ? (line.grams ?? 0) : 0),
     0,
   )
-  const pot = new Pot(poured > MIN_POURED_SHARE * grams)
+  // Chopped tomatoes simmer in their own juice.
+  const juicy = draft.lines.reduce(
+    (sum, { line, food }) => sum + (/^tomato(?!-puree)/.test(food?.id ?? '') ? (line.grams ?? 0) : 0),
+    0,
+  )
+  const simmers = clauses.some(
+    ({ about, closed, text }) => !closed && (about === draft || about === null) && /\bsimmer/i.test(text),
+  )
+  const pot = new Pot(poured + (simmers ? juicy : 0) > MIN_POURED_SHARE * grams)
   let untilDry = false
   const words = wordsOfDraft(draft)
   const wordsOfLine = draft.lines.map((item) => {

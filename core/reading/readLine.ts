@@ -83,6 +83,7 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
   ],
   [/\b(?:for (?:dipping|serving)|to (?:serve|dip))\b/i, 'dip'],
   [/\b(?:to make|for) (?:an? |the )?(?:(?:thick|sealing) )?(?:paste|slurry|glue)(?=\W*$)/iu, null],
+  [/\b(?:to|for) (?:moisten|loosen)(?:ing)?(?: (?:it|them|the \p{L}+))?(?=\W*$)/iu, null],
   [/\b(?:for thickening|to thicken)(?: (?:it|up|the \p{L}+))?(?=\W*$)/iu, null],
 ]
 
@@ -139,7 +140,16 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
     // "(450 g, 12 sheets or so)", "(2 large, peeled)": amounts and remarks in one bracket.
     for (const piece of measures.length ? inside.split(/[,;]\s+/) : [inside]) {
       const dual = measures.length
-        ? measuresIn(piece.replace(APPROXIMATE, '').replace(/ or so\W*$/i, ''))
+        ? measuresIn(
+            piece
+              .replace(APPROXIMATE, '')
+              .replace(/ or so\W*$/i, '')
+              // "1 pack puff pastry (500 g block)".
+              .replace(
+                /(?<=\d ?(?:g|kg|oz|lb|ml)) (?:blocks?|packs?|packets?|sheets?|tins?|cans?|jars?|tubs?|bags?|pouch|balls?)$/i,
+                '',
+              ),
+          )
         : null
       const outer = measures[0]?.[0]
       // "2 sheets pastry (each 320 g)": the weight is of one.

@@ -65,6 +65,9 @@ const HALF_GOES = /^\W*half (?:of (?:it|the (?:dough|pastry)) )?(?:to line|goes|
 const SPOON_EACH =
   /^\W*(?:about )?(?:\d|[¼½¾]|an? )[\d./ -]*(?:(?:heaped|heaping|level|small|large|good) )?(?:tbsp|tsp|tablespoons?|teaspoons?|spoons?) (?:in |on |for )?each\W*$/i
 
+/** "Rough puff - rub butter into the flour"; "water - to knead" is poured. */
+const DASHED_WORK = /^[^:\d]{3,30}?\s[-–—]\s+((?!to\b)\S+(?: \S+){3,})$/
+
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
   if (DIPS.test(text) || PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
@@ -107,7 +110,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
         (DOING.test(text.slice(text.indexOf(',') + 1)) ||
           /->|crimp|pinch|pleat|press|sandwich|min/i.test(text)))
     )
-  const labelled = /^[^:]{3,30}:\s*(.+)$/.exec(text)?.[1]
+  const labelled = (/^[^:]{3,30}:\s*(.+)$/.exec(text) ?? DASHED_WORK.exec(text))?.[1]
   if (labelled && startsLikeStep(labelled)) return true
   if (startsLikeStep(text)) {
     // "Flour 500 g", "Oil, 2 tbsp" begin with words that are verbs as well.

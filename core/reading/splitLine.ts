@@ -182,6 +182,7 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     amounts[0] &&
     !anyAmountLater &&
     own.length === 2 &&
+    !isAgain &&
     matches[0]?.food.group === matches[1]?.food.group &&
     !/^(?:sauce|spice|herb|seasoning)$/.test(matches[0]?.food.group ?? '') &&
     !/\s(?:and|&|\+|plus)\s/.test(raw)
