@@ -78,6 +78,8 @@ describe('one spelling', () => {
     ['350 deg. fahrenheit', '350 °F'],
     ['a 20-minute simmer', 'a 20 minute simmer'],
     ['for 18 to 20 minutes', 'for 18-20 minutes'],
+    ['2 – 3 onions', '2-3 onions'],
+    ['bake 180 – 25 minutes', 'bake 180 – 25 minutes'],
     ['from 220 to 240', 'from 220 to 240'],
     ['1 to 1 1/2 cups', '1 to 1 1/2 cups'],
     ['2 cups plain flower', '2 cups plain flour'],

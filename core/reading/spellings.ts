@@ -14,6 +14,8 @@ const GRAMS =
   /([\d¼½¾⅓⅔⅛])\s*(?:(?:g|gms?|grms?|grams?|grammes?)\.(?=\s+[\p{Ll}(]|\s*[,)|]|\s*$)|(?:gms?|grms?|grams?|grammes?)\b)/gu
 /** "250 g. Plain flour": at the head of a line the dot ends the unit and no sentence. */
 const GRAMS_AT_HEAD = /^(\W*\d+(?:[.,]\d+)? g)\.(?=\s+\p{Lu})/u
+/** "2 – 3" is a range; "180 – 25 minutes" says two things. */
+const DASHED = /(\d+)(\s*[–—]\s*)(\d+)/g
 /** Whole numbers on both sides: "1 to 1 1/2" and "from 200 to 220" are left. */
 const TO_RANGE = /(?<![\d./]|from )(?<!\d )(\d{1,3}) to (\d{1,3})(?![\d./¼½¾⅓⅔%]| \d\/)/gi
 /** "180 degrees Celsius", "350 deg. fahrenheit". */
@@ -102,7 +104,9 @@ function spelled(line: string): string {
       .replace(SELF_RAISING, 'self-raising')
       .replace(/º/g, '°')
       // "2 – 3", "18 to 20": a range.
-      .replace(/(\d)\s*[–—]\s*(?=\d)/g, '$1-')
+      .replace(DASHED, (all, low: string, dash: string, high: string) =>
+        dash.trim() === dash || Number(low) < Number(high) ? `${low}-${high}` : all,
+      )
       .replace(TO_RANGE, (all, low: string, high: string) =>
         Number(low) < Number(high) ? `${low}-${high}` : all,
       )
