@@ -155,13 +155,13 @@ export function tidy(text: string): Row[] {
       own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
       // "3. 8 balls, fill": a step that begins with a number is seen by the count that goes on.
       const next = /^(\d{1,2})[.)]\s+(?=\S)/.exec(own)
-      const goesOn =
-        next &&
+      const goesOn: boolean =
+        next !== null &&
         (lastNumber !== null
           ? Number(next[1]) === lastNumber + 1
           : // "1) 500 g flour" above "2) 300 g water" is the first of a list.
             next[1] === '1' && isCounted)
-      const numbered = goesOn ? next : (NUMBERED.exec(own) ?? STEP_WORD.exec(own))
+      const numbered: RegExpExecArray | null = goesOn ? next : (NUMBERED.exec(own) ?? STEP_WORD.exec(own))
       if (numbered && numbered[0].length < own.length) {
         number = Number(numbered[1])
         own = own.slice(numbered[0].length)
