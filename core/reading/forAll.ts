@@ -8,10 +8,6 @@ import { readLine } from './readLine'
 export const FOR_ALL =
   /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|(?:egg ?)?wash(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|(?:scattered |sprinkled )?on top)$/i
 
-/** Whether anything of the kind is said anywhere in a line. */
-export const FOR_SOME =
-  /\b(?:for|to) (?:the )?(?:brush|glaz|sprinkl|seal|egg ?wash|wash|finish|top|serv|dip|garnish|decorat|edge)|\bon top\b/i
-
 const SERVES = /\b(?:serv|dip)/i
 /** What is brushed or strewn on a piece. Common practice, no source. */
 const ON_A_PIECE = new Set<FoodGroup>([
@@ -43,8 +39,8 @@ export interface Listed {
 }
 
 /** Whether it is a food that is brushed or strewn on. */
-export const isOnAPiece = ({ match }: Listed): boolean =>
-  match !== null && ON_A_PIECE.has(match.food.group as FoodGroup)
+export const isOnAPiece = (match: FoodMatch | null | undefined): boolean =>
+  Boolean(match && ON_A_PIECE.has(match.food.group as FoodGroup))
 const isEgg = ({ match }: Listed): boolean => /^(?:egg|egg-yolk|egg-white)$/.test(match?.food.group ?? '')
 
 /**
@@ -70,7 +66,7 @@ const POURED = /^(?:ml|cl|dl|l|cup|metric-cup|fl-oz|pint|g|oz)$/
 /** The texts of a list, with what one of them says it is for on each before it that it holds for. */
 export function withPurposes(list: readonly Listed[]): string[] {
   const said = list.map(({ text }) => text)
-  const isAllOn = list.every(isOnAPiece)
+  const isAllOn = list.every(({ match }) => isOnAPiece(match))
   for (let at = list.length - 1; at > 0; at--) {
     const purpose = FOR_ALL.exec(list[at]!.text)?.[1]
     if (!purpose) continue

@@ -3,7 +3,6 @@ import { foodIs } from '../food/groups'
 import { kindOf, type HeadingKind } from './headingKinds'
 import { matchFood } from './match'
 import { readLine } from './readLine'
-import { remember, rememberWith } from './remember'
 import { NUMBER_PATTERN } from './readNumber'
 import { UNIT_PATTERN } from './units'
 import { PIECES, readYields } from './servings'
@@ -76,36 +75,7 @@ export const startsLikeStep = (text: string): boolean => VERB.test(text) && !NOU
  * @param line without its bullet
  * @param round what stands round it; without it the words alone decide
  */
-export function readHeading(line: string, round: Surroundings = {}): Readonly<Heading> | null {
-  const { marked, blankBefore, opens, next = null, foods } = round
-  const key = `${marked ? 1 : 0}${blankBefore ? 1 : 0}${opens ? 1 : 0}${next}|${line}`
-  return foods ? headingWith(key, foods) : headingAlone(key)
-}
-
-/** What stands round a line and the line, as one text by which the answer is remembered. */
-function unpacked(key: string): { line: string; round: Surroundings } {
-  const bar = key.indexOf('|')
-  const next = key.slice(3, bar)
-  return {
-    line: key.slice(bar + 1),
-    round: {
-      marked: key[0] === '1',
-      blankBefore: key[1] === '1',
-      opens: key[2] === '1',
-      next: next === 'null' ? null : (next as NonNullable<Surroundings['next']>),
-    },
-  }
-}
-const headingAlone = remember((key) => {
-  const { line, round } = unpacked(key)
-  return headingOf(line, round)
-})
-const headingWith = rememberWith((key, foods: Foods) => {
-  const { line, round } = unpacked(key)
-  return headingOf(line, { ...round, foods })
-})
-
-function headingOf(line: string, round: Surroundings): Heading | null {
+export function readHeading(line: string, round: Surroundings = {}): Heading | null {
   const text = line.trim()
   if (!text || text.length > 400) return null
   // "Plain flour (300 g)", "boiling water (180 ml)": a food and its amount.

@@ -1,5 +1,5 @@
 import type { Foods } from '../food/food'
-import { FOR_ALL, FOR_SOME, isOnAPiece, withPurposes } from './forAll'
+import { FOR_ALL, isOnAPiece, withPurposes } from './forAll'
 import {
   aromaticsInRow,
   both,
@@ -80,8 +80,7 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
       matchFood(piece.replace(/^(?:shredded|grated|crumbled|sliced|chopped|diced)\s+/i, ''), foods)?.how !==
         'exact')
   const listed: string[] = []
-  const joints: string[] = []
-  for (const { text, joint } of pieces(raw)) {
+  for (const { text } of pieces(raw)) {
     // "…, to serve" is what all of it is for, and no piece.
     const isPurpose = FOR_ALL.exec(`, ${text}`)?.[1] === text && text.split(' ').length <= 3
     if (listed.length && (isPurpose || (FOR_ALL.test(`, ${text}`) && !/\p{L}/u.test(readLine(text).name))))
@@ -90,9 +89,7 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
       // "Zest & juice of 1 lemon" in a list is of one lemon.
       const of = /^(?:zest|rind|juice)$/i.test(listed.at(-1) ?? '') ? OF_CITRUS.exec(text)?.[1] : undefined
       if (of) listed[listed.length - 1] += ` of ${of}`
-      const both = ALL_SEASONING.test(text) ? ['salt', 'pepper'] : [text]
-      listed.push(...both)
-      joints.push(...both.map(() => joint))
+      listed.push(...(ALL_SEASONING.test(text) ? ['salt', 'pepper'] : [text]))
     }
   }
   // "100 g bacon or fried onions, soured cream": the choice is one piece's, not the line's.
@@ -118,13 +115,9 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   if (/\s(?:and|&)\s/.test(read.name) && whole?.how === 'exact') return null
   // What prepares a piece belongs to the piece before it.
   const own: string[] = []
-  const ownJoints: string[] = []
-  for (const [at, piece] of listed.entries()) {
+  for (const piece of listed) {
     if (own.length && prepares(piece)) own[own.length - 1] += `, ${piece}`
-    else {
-      own.push(piece)
-      ownJoints.push(joints[at]!)
-    }
+    else own.push(piece)
   }
   if (own.length < 2) return null
   const last = own.at(-1)!
@@ -207,13 +200,12 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   const tail = read.unmeasured === 'to taste' ? ' to taste' : ''
   // "egg yolk + splash of milk for brushing": what the line says it is for holds for all of it.
   const purpose = FOR_ALL.exec(names.at(-1)!)
-  const list = names.map((text, at) => ({ text, joint: ownJoints[at]!, match: matches[at] ?? null }))
   if (purpose) return both(names)
   // "Egg + yoghurt to glaze, nigella": what is joined to it before, and what is strewn on it behind.
   const at = names.findIndex((name) => ON_TOP.test(name))
   if (at > 0) {
     const of = ON_TOP.exec(names[at]!)![1]!
-    return both(names.map((text, n) => (n > at && isOnAPiece(list[n]!) ? `${text}, ${of}` : text)))
+    return both(names.map((text, n) => (n > at && isOnAPiece(matches[n]) ? `${text}, ${of}` : text)))
   }
   // "Egg wash & black sesame" is on top altogether.
   if (/^(?:\p{L}+ )?(?:wash|glaze)$/iu.test(names[0]!))
@@ -239,7 +231,8 @@ const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
  */
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
   const parts = split(raw, foods)
-  if (parts.length < 2 || parts.some(({ told }) => told) || !FOR_SOME.test(raw)) return parts
+  if (parts.length < 2 || parts.some(({ told }) => told) || !parts.some(({ text }) => FOR_ALL.test(text)))
+    return parts
   // What the line says of one ("milk to glaze") may hold for what stands before.
   let from = 0
   const list = parts.map(({ text }) => {

@@ -101,12 +101,15 @@ export function tidy(text: string): Row[] {
   let lastNumber: number | null = null
   const indents: number[] = []
   const isCounted = /^\W*1[.)]\s+\S/m.test(text) && /^\W*2[.)]\s+\S/m.test(text)
-  const barred = text.slice(0, 20_000).match(/^.*\S\s*\|\s*\S.*$/gm)
-  for (const { at, text: raw, apart } of pastedLines(text)) {
+  const lines = pastedLines(text)
+  const barred = lines.flatMap((line) =>
+    /\S\s*\|\s*\S/.test(line.text.slice(0, MAX_ROW_CHARACTERS)) ? [line.text] : [],
+  )
+  for (const { at, text: raw, apart } of lines) {
     let blankBefore = apart
     // "LAMB PIES | 24 pieces" above a text without a table is a title.
     const isTitle =
-      !rows.length && barred?.[0] === raw && barred.every((one) => one === raw || HEAD_LINE.test(one))
+      !rows.length && barred[0] === raw && barred.every((one) => one === raw || HEAD_LINE.test(one))
     const dotted = raw.length <= 4 * MAX_ROW_CHARACTERS ? raw.trim().split(/\s+[·•∙]\s+/) : []
     const table =
       dotted.length > 2 && !/\|/.test(raw)
