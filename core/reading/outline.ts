@@ -6,7 +6,7 @@ import { matchFood } from './match'
 import { enter, readSentence } from './outlineSentence'
 import { OutlineState, type Outline } from './outlineState'
 import { boastIn, nameByTheRest, titleSentence } from './outlineTitle'
-import { boastOf, saysNothing, saysWhose, timeOfWhole } from './page'
+import { boastOf, isQuestion, saysNothing, saysWhose, timeOfWhole } from './page'
 import { readLine } from './readLine'
 import {
   inlineList,
@@ -86,15 +86,12 @@ function behindTitle(state: OutlineState, row: Row): string | null {
 
 /** "Can I freeze them?" below the work: what is asked and answered there is no part of the dish. */
 function asksBehind(state: OutlineState, row: Row, text: string): boolean {
-  if (!state.out.steps.length || state.mode === 'noise' || !QUESTION.test(text)) return false
+  if (!state.out.steps.length || state.mode === 'noise' || !isQuestion(text)) return false
   state.mode = 'remarks'
   state.section = null
   state.remark(row, text)
   return true
 }
-const QUESTION =
-  /^\W*(?:q\s*[:.]\s*)?(?:can|could|do|does|how|what|why|should|is|are|will|when|where|which|must|have|my)\b[^.!]{6,100}\?\W*$/i
-
 /** A row too long to be one line: a method, or a recipe in one breath. */
 function readLong(state: OutlineState, row: Row, text: string): void {
   if (state.mode === 'method') return state.step(row, text)

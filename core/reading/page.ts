@@ -88,6 +88,12 @@ export function timeOfWhole(text: string): TimeOfWhole | null {
   }
 }
 
+/** "Can I freeze them?": what a page asks and answers below a recipe. */
+export const isQuestion = (text: string): boolean =>
+  /^\W*(?:q\s*[:.]\s*)?(?:can|could|do|does|how|what|why|should|is|are|will|when|where|which|must|have|my)\b[^.!]{6,100}\?\W*$/i.test(
+    text,
+  )
+
 const KEEPING =
   /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable|takes (?:about |around |roughly )?(?:an?|\d+|one|two|half)\b)/i
 

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
 import { pastedLines } from './pasted'
+import { readRecipe } from './readRecipe'
 import { plainSpelling } from './spellings'
 
 const textsOf = (text: string) => pastedLines(text).map((line) => line.text)
@@ -68,6 +70,12 @@ describe('the lines of a pasted text', () => {
     ])
     expect(textsOf('250 g flour,\n125 g butter')[0]).toBe('250 g flour')
   })
+})
+
+it('knows a title of strokes in any spelling', () => {
+  const text =
+    'PYAAZ KACHORI | CRISPY TEA TIME SNACK | MAKES 12\n\nDOUGH\n250 G FLOUR\n60 G GHEE\n90 ML WATER\n\nFRY 12 MINUTES.'
+  expect(readRecipe(text, foods).recipe).toMatchObject({ title: 'Pyaaz kachori', pieces: 12 })
 })
 
 describe('one spelling', () => {
