@@ -1,48 +1,187 @@
 import type { Shape } from '../recipe/vocabulary'
 import type { Clause } from './method'
-import { DIGIT_NUMBER, readNumber } from './readNumber'
+import { readNumber } from './readNumber'
 import { PIECES } from './servings'
 
-// "12 x 16 rectangle" is a size.
-const N = String.raw`(?:about |approx\.? |around |roughly |~ ?)?(?!\d+\s*[x×]\s*\d+\s*(?:(?:cm|mm|inch|in\b|")\s*)?(?:rectangle|square|sheet|oblong|slab)\b)(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s+dozen)?)`
-/** "Divide the dough 10 x 52 g": so many of that weight. */
-const TIMES_GRAMS =
-  /\b(?:divide|split|cut|portion|scale|shape|form|make|weigh)\b[^.;\d]{0,30}?(\d{1,3})\s*[x×]\s*(\d{1,3})\s*(?:g|gm|grams?)\b|(?:^|[.;,]\s*)(\d{1,3}) (?:pcs|pieces|balls|portions),? (?:of )?(?:about )?\d{1,3} ?g(?:rams)?\b/i
-const SIZE = String.raw`(?:(?:equal|even|equal-sized|small|medium|large|little|thin|smooth|same-sized|dough|\p{L}+[- ]sized?)\s+)*`
-const THING = String.raw`(?:${PIECES}|portions?|parts?|bits|equal|discs|lumps|sections|(?=[,.;]|$| and\b| of\b| then\b))`
-/** "divide into 12", "cut each into 8", "make 10 balls", "fill 12 rounds", "roll and cut 14 rounds". */
-const DIVIDE = new RegExp(
-  String.raw`\b(divide|split|cut|portion|shape|form|make|roll|pinch off|break|separate|stamp(?: out)?|fill|get|assemble|yield)\b([^.;]{0,46}?)\b(?:in|into|to|out)?\s*${N}\s+${SIZE}${THING}`,
-  'giu',
-)
-/** "Divide 16.", "split the dough 10 ways": the number stands bare. */
-const BARE_DIVIDE =
-  /\b(?:divide|portion|split|cut)\b(?: (?:it|(?:the )?(?:dough|pastry)))?:? (?:to |in |into )?(\d{1,3})(?=\s*(?:[.,;]|$)| ways\b)|\bcut (?:(?:it|them|the \w+) )?to (\d{1,3})(?=\s*(?:[.,;]|$))/i
-/** "Pat into 8 thick discs". */
-const INTO = new RegExp(
-  String.raw`\b(divide|split|cut|portion|shape|form|roll|pat|press|separate|make|serve|slice|score|mark)\b([^.;]{0,46}?)\b(?:in|into)\s+${N}(?!\s*(?:g|kg|ml|cm|mm|inch|in\.|minutes?|mins?|°|%)(?:\b|\s))(?!\s*["”])`,
-  'giu',
-)
-const CUT_OUT = new RegExp(
-  String.raw`\b(?:cut|stamp|roll)\b[^.;\d]{0,30}?${N}(?!\s*-?\s*(?:cm|mm|inch|in\b|"|corners|sides|edges|points))\s+(?:x?\s*\d+(?:[./]\d+)?\s*-?\s*(?:cm|mm|inch|in\b|")[- ]*)?(?:[\p{L}-]+\s+){0,4}(?:circles|rounds|dis[ck]s|squares|ovals|lids|rectangles)\b`,
+/** Verbs that make many of one, and verbs that say what comes of it. */
+const SPLITS =
+  'divide|split|cut|cutting|portion|separate|break|tear|chop|slice|stamp|pinch|pull|nip|weigh|scale|score|(?<!gas )mark'
+const SHAPES =
+  'shape|form|make|roll|pat|press|take|fill|get|gets|got|assemble|yields?|gives?|giving|makes|making|manage|have|having|serve|portioned|divided'
+const VERB = new RegExp(String.raw`\b(${SPLITS}|${SHAPES})\b`, 'giu')
+const SPLIT_VERB = new RegExp(`^(?:${SPLITS}|portioned|divided)$`, 'iu')
+/** "Get 10": a number behind these is a number of pieces only where pieces are named. */
+const NAMES_PIECES = /^(?:make|get|gets|got|take|have|having|fill|gives?|yields?|makes|manage|assemble)$/iu
+const MOST_PIECES = 400
+const NUMBER =
+  /(?<![\d.,/½¼¾⅓⅔]|\d\s?[x×]\s?)(\d{1,3})(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?![\d%°½¼¾]|\s*\/\s*\d|[.,]\d)/gu
+/** What is measured, and no count: "10 cm", "3 minutes", "2 layers". */
+const MEASURE =
+  /^\s*[-–]?\s*(?:(?:g|gms?|grams?|kg|ml|l|oz|lbs?|cm|mm|inch|inches|min\w*|hours?|hrs?|secs?|seconds|deg\w*|[cf](?=\W|$)|tsp|tbsp|teaspoons?|tablespoons?|cups?|spoons?|spoonfuls?|times?|sides?|layers?|batches|goes|turns|corners|edges|points|slits?|steps?|days?|people|servings?)(?![\p{L}])|in\b(?=\s*(?:\.|thick|wide|long|across|diameter|square|round|circle|disc))|["”″'’°%])/iu
+/** "12 x 16 rectangle", "30 x 40 cm": a size. */
+const SIZE_AFTER =
+  /^\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:(?:cm|mm|inch(?:es)?|in\b|["”″])[^.;]{0,12}?)?(?=\W*(?:$|[.,;)]|rectangle|square\b|sheet|oblong|slab|tin\b|tray|and\b))/iu
+/** "12 x 50 g", "16 x 9 cm rounds": so many, each of that size. */
+const OF_SIZE = String.raw`(?:[x×]\s*)?\d+(?:[.,/]\d+)?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b|["”″])[- ]*`
+const BITS = String.raw`(?:${PIECES}|portions?|parts?|bits?|equal|lumps?|lids|sections?|lengths?|chunks?|knobs?|nuggets?|wedges?|strips?|logs?|ropes?|sausages?|snakes?|halves|quarters|diamonds?|rectangles?|squares?|cases)`
+const BETWEEN_STOPS =
+  'mm|kg|ml|of|and|with|the|then|in|into|to|on|onto|for|from|or|at|each|every|until|till|by|per|using|over|min|mins|minutes|cm|inch|g'
+/** The things that are counted, behind their number: "thin even circles", "10 cm rounds". */
+const THINGS = new RegExp(
+  String.raw`^\s+(?:x\s+)?(?:${OF_SIZE})?(?:(?!(?:${BETWEEN_STOPS})\b)[\p{L}’'-]+\s+){0,4}?${BITS}(?![\p{L}-])`,
   'iu',
 )
-/** "Cut 6 using a tea plate": round what is in the kitchen. */
-const CUT_ROUND =
-  /\b(?:cut|stamp)(?: out)? (\d{1,2})(?: of them)? (?:using|with|round|around) (?:an? |the |your )?(?:\p{L}+ )?(?:plate|saucer|bowl|cutter|glass|mug|cup|lid|tin)\b/iu
+const WEIGHED_EACH = /^\s*[x×]\s*\d{1,3}\s*(?:g|gm|grams?)\b/iu
+/** Behind a bare number the phrase is at its end: "divide into 8, roll", "cut 6 using a plate". */
+const ENDS =
+  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|then|or so|ways?|using|with|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|x\s*\d+ ?g)\b)/iu
+const INTO = /\b(?:in|into|to|by|out)\s+(?:about |approx\.? |around |roughly |maybe |another |some |~ ?)*$/iu
+/** What is shared out once more: each of what there is. */
+const EACH =
+  /\b(?:each|every|both|apiece|those|all) (?:of )?(?:the |them |these |those )?[^.;,]{0,20}$|\b(?:each|every)\b[^.;,]{0,32}$|\b(?:halves|quarters|strips|ropes|logs|sausages)\b[^.;,]{0,12}\binto\s*$/iu
+const FROM_EACH =
+  /^[^.;]{0,40}?\b(?:from|out of|off|in|per) (?:each|every)(?! \d)\b|^[^.;]{0,24}?\b(?:a|per) (?:rope|log|strip|half|quarter|sheet|batch|sausage)\b/iu
+/** "Cut each in half so 12 triangles": twelve is what comes of it. */
+const COMES_OF_IT =
+  /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
+const IN_ALL = /^\s*(?:[\p{L}-]+\s+){0,3}?\(?(?:in all|in total|altogether|all told|total)\b/iu
+/** "5 strips lengthwise and 2 across": the one times the other. */
+const CROSSWISE =
+  /^\s*(?:strips |columns |rows |cuts )?(?:across|crosswise|widthways|the other way|down|columns)\b/iu
+const GRID =
+  /\b(?:cut|slice|divide|score|mark)\b[^.;\d]{0,24}(\d)\s*(?:by|x|×)\s*(\d)(?=\W*(?:$|[.,;)]|grid))(?!\s*(?:cm|mm|inch|in\b|"))/iu
+/** "Cut like a pizza into 8" is a number; "roll half the dough, cut 8, repeat with the other half" is twice that. */
+const A_SHARE =
+  /\b(?:(?<whole>half|a third|a quarter|(?:1\/|0\.)\d+) (?:of )?(?:the |your )?(?:dough|pastry)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on))\b/iu
+const AGAIN = /\b(?:repeat|do the same|same again|likewise)\b(?![^.;]{0,30}\b(?:fold|turn|process until)\b)/iu
+const IN_BATCHES = /\bin (\d|half|halves) (?:batches|lots|goes|halves)\b/iu
+/** "Roll into a rope 30 cm long … cut into 3 cm pieces": the one goes so often into the other. */
+const ROPE =
+  /\b(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]?(?:long )?(?:log|rope|sausage|roll|cylinder|snake)\b|\b(?:log|rope|sausage|roll|cylinder|snake)\b[^.;,\d]{0,14}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])\s*(?:long\b|in length)/iu
+const LENGTHS =
+  /\b(?:cut|slice)\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]*(?:long |thick |wide )?(?:pieces|lengths|slices|rounds|chunks|bits)/iu
+
+/** ", 6 balls": what becomes of the dough stands in the row of work without a verb. */
+const LISTED = /[,–-]\s+(?:about |~)*$/u
+const ROUND_THINGS = /\b(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)$/iu
+
+/** "Each half should give you 7": of each, though it is what comes of it. */
+const EACH_GIVES =
+  /\b(?:each|every) (?:\p{L}+ )?(?:(?:will|should|can|may) )?(?:makes?|gives?|yields?)(?: you| me)? (?:about |around |roughly |~ ?)*$/iu
+/** "Roll each half to a rectangle and cut into 6": each of them is cut. */
+const EACH_IN_TURN =
+  /\b(?:roll|take|pat|stretch|flatten|shape|press)\b(?: out)?\s(?:out )?(?:each|every|one at a time)\b[^.;]*\b(?:and|then|,)\s+(?:cut|slice|divide|stamp)\b[^.;,]*$/iu
+const MOST_SHARES = 6
+/** "Re-roll the scraps for 2 more". */
+const MORE_OF_SCRAPS =
+  /\b(?:re-?roll\w*|scraps|trimmings|offcuts)\b[^.;\d]*?(?:\b(?:another|extra)\s+(\d{1,2})\b|\b(\d{1,2}) (?:more|extra)\b)/iu
+
+/** A number of pieces in a clause: said once for all, or of each of what was there. */
+interface Mention {
+  at: number
+  count: number
+  each: boolean
+  /** It is what comes of the work, and no step of it. */
+  result: boolean
+}
+
+const MOST_MENTIONS = 8
+
+const DOZENS: readonly [RegExp, (many: string) => string][] = [
+  [/\b(?:a|one|1) dozen and a half\b|\b1\.5 dozen\b|\b1 ?½ dozen\b/gi, () => '18'],
+  [/\bhalf a dozen\b|\b(?:0\.5|½|1\/2) (?:a )?dozen\b/gi, () => '6'],
+  [/\b(?:a )?baker['’]s dozen\b/gi, () => '13'],
+  [/\b(\d)(?:\.0)? ?doz(?:en|\.)?\b/gi, (many) => String(12 * Number(many))],
+  [/\b(?:a |one )?dozen\b/gi, () => '12'],
+]
+/** Dozens as numbers, and "30ish" as the number it is about. */
+const inNumbers = (text: string): string =>
+  DOZENS.reduce(
+    (one, [pattern, made]) =>
+      /doz/i.test(one) ? one.replace(pattern, (_, many: string) => made(many)) : one,
+    text.replace(/(\d) ?-?ish\b/gi, '$1'),
+  )
+
+/** "25 x 12 cm ovals", "12 x 12 cm squares" are sizes; "16 x 9 cm rounds", "12 x 8 cm squares" so many. */
+function isSize(first: string, after: string): boolean {
+  const found =
+    /^\s*[x×]\s*(\d+(?:[.,]\d)?)\s*(?:cm|mm|inch(?:es)?|in\b|["”″])?[- ]*(squares?|rectangles?|ovals?|oblongs?|sheets?|strips?)\b/iu.exec(
+      after,
+    )
+  return found !== null && (!/^square/i.test(found[2]!) || found[1] === first)
+}
+
+/** The last verb before a place, and what stands between the two. */
+function verbBefore(text: string, at: number): { verb: string; between: string } | null {
+  const from = Math.max(0, at - 70)
+  const before = text.slice(from, at)
+  let found: RegExpExecArray | null = null
+  for (const one of before.matchAll(VERB)) found = one
+  if (!found) return null
+  const between = before.slice(found.index + found[0].length)
+  return /[.;]\s/.test(between) ? null : { verb: found[1]!, between }
+}
+
+/** The numbers of a clause that count pieces, in order. */
+function mentionsIn(text: string, ahead: string): Mention[] {
+  const found: Mention[] = []
+  for (const match of text.matchAll(NUMBER)) {
+    const at = match.index
+    const end = at + match[0].length
+    const before = text.slice(0, at)
+    const after = text.slice(end)
+    const count = Number(match[1])
+    if (count < 2 || count > MOST_PIECES) continue
+    const things = THINGS.exec(after)
+    const weighed = WEIGHED_EACH.test(after)
+    if (!weighed && (MEASURE.test(after) || isSize(match[1]!, after) || (!things && SIZE_AFTER.test(after))))
+      continue
+    if (/[x×]\s*$/.test(before)) continue
+    const led = verbBefore(text, at)
+    if (led && NOT_PIECES.test(led.between)) continue
+    if (things && NOT_PIECES.test(things[0])) continue
+    const ofEach = EACH_GIVES.test(before)
+    const result = !ofEach && (COMES_OF_IT.test(before) || IN_ALL.test(after))
+    const splits = led !== null && SPLIT_VERB.test(led.verb)
+    const bare = ENDS.test(after)
+    const counts =
+      (led !== null &&
+        (things !== null || weighed) &&
+        (splits ||
+          INTO.test(before) ||
+          NAMES_PIECES.test(led.verb) ||
+          /^(?:shape|form|roll|pat|press|making)$/iu.test(led.verb))) ||
+      (led !== null && INTO.test(before) && bare && !NAMES_PIECES.test(led.verb)) ||
+      (splits &&
+        bare &&
+        /^\s*(?:the |it |them |dough |pastry |out |off |into |in |to |:|about |up )*$/iu.test(led.between)) ||
+      (things !== null && /^\W*(?:about |makes |~)*$/iu.test(before)) ||
+      (things !== null && LISTED.test(before) && ROUND_THINGS.test(things[0])) ||
+      (INTO.test(before) && bare && EACH.test(before)) ||
+      (result && (things !== null || bare || IN_ALL.test(after)))
+    if (!counts) continue
+    const own = (at < 16 ? `${ahead} ` : '').slice(-30) + text.slice(Math.max(0, at - 40), at)
+    found.push({
+      at,
+      count,
+      result,
+      each: !result && (ofEach || EACH.test(own) || FROM_EACH.test(after)),
+    })
+  }
+  return found
+}
+
 /** "Cut 12 x 9 cm + 12 x 6 cm lids": as many of one size as of the other. */
 const TWO_SIZES =
   /\bcut(?: out)? (\d{1,2}) ?[x×] ?\d+(?:[.,]\d)? ?cm (?:\p{L}+ )?(?:\+|and|&) \1 ?[x×] ?\d+/iu
-/** "Take 6 lemon size balls", "slice 16 pieces": so many of them, of the dough. */
-const TAKE = new RegExp(
-  String.raw`\b(?:take|make|pull off|break off|slice|get)\s+${N}\s+${SIZE}(?:balls|pieces|portions|rounds|dis[ck]s|lumps)\b`,
-  'iu',
-)
 /** "Cut 3 inch circles, about 50": the number stands behind. */
 const SO_MANY = new RegExp(
-  String.raw`\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))`,
+  String.raw`\b${PIECES}\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))|\b${PIECES}\s*[,(–-]\s*(\d{1,3})(?: or so\b|(?=\s*\)?\W*$))|[,(–-]\s*(?:about|around|roughly|approx\.?|~)\s*(\d{1,3})(?: or so)?\)?\W*$`,
   'iu',
 )
+/** "6 for bases, 6 for lids": as many as there are bases. */
+const BASES =
+  /\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/iu
 /** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */
 const IN_BRACKETS =
   /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+of them)?\s*\)/i
@@ -71,12 +210,12 @@ const PAIRS =
 /** "Filling on 4, lids on": the other four cover them. */
 const FILLS_SOME =
   /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other))/i
-const BARE_BALLS = new RegExp(
-  String.raw`(?:^\W*|,\s+)${N}\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?${SIZE}(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)\b`,
-  'iu',
-)
+/** "Fill half, cover with another". */
+const FILLS_HALF = /\bfill half\b[^.]*\b(?:lids?|cover|top) /iu
+/** "12 for the tops". */
+const FOR_TOPS = /\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:tops?|lids?)\b/iu
 const HALVES =
-  /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|the (?:rounds|ovals|balls|dis[ck]s))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i
+  /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d))|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i
 const NOT_PIECES =
   /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
 
@@ -88,147 +227,155 @@ export interface Found {
   says: string
 }
 
-const low = (text: string) => Math.floor(readNumber(text)?.low ?? 0)
+/** How many there are by what is said in passing: in brackets, behind an arrow, by tins. */
+function saidInPassing(text: string): { at: number; count: number } | null {
+  for (const pattern of [BASES, ARROW, RESULT, SO_MANY, IN_BRACKETS, TINS, TWO_SIZES]) {
+    const match = pattern.exec(text)
+    const stated = match?.slice(1).find((group) => group !== undefined)
+    if (match && stated) return { at: match.index + match[0].length, count: Number(stated) }
+  }
+  return null
+}
+
+/** Where a clause cuts things in half or in four, without a number. */
+function partings(text: string, seen: readonly Mention[]): Mention[] {
+  const found: Mention[] = []
+  const quarters = /\bquarter (?:the dough|the pastry|(each|it|them))\b/i.exec(text)
+  if (quarters)
+    found.push({
+      at: quarters.index,
+      count: 4,
+      each: /each|them/i.test(quarters[1] ?? ''),
+      result: false,
+    })
+  const parted =
+    /\b(?:divide|split|cut|separate)\b[^.;]{0,30}\binto (thirds|quarters|fourths|halves)\b/i.exec(text)
+  if (parted)
+    found.push({
+      at: parted.index,
+      count: /third/i.test(parted[1]!) ? 3 : /hal/i.test(parted[1]!) ? 2 : 4,
+      each: /\b(?:each|them)\b/i.test(parted[0]),
+      result: false,
+    })
+  const halves = parted ? null : HALVES.exec(text)
+  const end = halves ? halves.index + halves[0].length : 0
+  if (
+    halves &&
+    !NOT_PIECES.test(halves[0]) &&
+    // "Cut into 2 strips" has been read as a number.
+    !seen.some(({ at }) => at >= halves.index && at <= end)
+  )
+    found.push({
+      at: halves.index,
+      count: 2,
+      each: !/\b(?:dough|pastry)\b|\bhalve it\b/i.test(halves[0]),
+      result: false,
+    })
+  return found
+}
+
+/** How often the length of a piece goes into the rope that it is cut from. */
+function fromRope(text: string, ropeCm: number | null): { ropeCm: number | null; pieces: number | null } {
+  const cm = (value: string, unit: string) => Number(value) * (/cm/i.test(unit) ? 1 : 2.54)
+  const rope = ROPE.exec(text)
+  const own = rope ? cm((rope[1] ?? rope[3])!, (rope[2] ?? rope[4])!) : ropeCm
+  const lengths = own === null ? null : LENGTHS.exec(text)
+  const pieces = lengths && own !== null ? Math.round(own / cm(lengths[1]!, lengths[2]!)) : null
+  return { ropeCm: own, pieces: pieces !== null && pieces >= 2 && pieces <= MOST_PIECES ? pieces : null }
+}
+
+/** Whether a clause may speak of the dough or of what becomes of it. */
+const mayCount = ({ text, about }: Clause): boolean =>
+  about === null ||
+  about === 'pieces' ||
+  about.kind === 'shell' ||
+  /\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals)\b/i.test(
+    text,
+  ) ||
+  /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
 
 /** Pieces by dividing: "divide into 7 balls, … cut each in half" makes 14. */
 export function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | null {
   let pieces: number | null = null
   let says = ''
+  /** Into how many the dough was parted of which one is worked at a time. */
+  let shares = 1
+  let ropeCm: number | null = null
+  let sentence = ''
+  let tail = ''
   let rounds = 0
-  for (const { text, about } of clauses) {
-    if (!/\d|half|halve|two|quarter/i.test(text)) continue
+  for (const clause of clauses) {
+    const text = inNumbers(clause.text)
+    const ahead = clause.sentence === sentence ? tail : ''
+    sentence = clause.sentence
+    tail = text
+    if (!/\d|half|halve|third|fourth|two|quarter|repeat|same|rest/i.test(text)) continue
     const mounds = MOUNDS.exec(text)
     if (mounds && pieces === null) {
       pieces = Number(mounds[1])
       says = text
       continue
     }
-    if (
-      about !== null &&
-      about !== 'pieces' &&
-      about.kind !== 'shell' &&
-      !/\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals)\b/i.test(
-        text,
-      ) &&
-      !/^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
-    )
-      continue
-    const seen: { at: number; count: number; each: boolean }[] = []
-    // "8 balls, roll, halve each" says how many without a verb.
-    const bare = BARE_BALLS.exec(text)
-    if (bare) seen.push({ at: bare[0].length, count: low(bare[1]!), each: false })
-    for (const pattern of [DIVIDE, INTO]) {
-      for (const match of text.matchAll(pattern)) {
-        const subject = match[2] ?? ''
-        if (NOT_PIECES.test(subject)) continue
-        // "Cut into 16 (50 g)": what each weighs is beside the point.
-        const after = text
-          .slice(match.index, match.index + match[0].length + 16)
-          .replace(/\s*\([^)]*\)?.*$/, '')
-          .replace(/(?<=\d)[,;.]\s.*$/, '')
-        if (
-          /\b(?:cm|mm|inch|inches|min|minutes|g|ml|sides?|hours?|°|times|goes|turns|batches|layers|thick)\b/i.test(
-            after.slice(match[0].length - 1),
-          ) &&
-          !/\d \D*\b(?:circles|rounds|dis[ck]s|balls|patties|buns|cakes|breads|rolls|pies|squares|parcels|ovals)\b/i.test(
-            match[0],
-          ) &&
-          !/^\s*(?:thick|thin|flat) (?:circles|rounds|dis[ck]s)\b/i.test(
-            text.slice(match.index + match[0].length),
-          )
-        )
-          continue
-        const count = low(match[3]!)
-        if (count < 2 || count > 400) continue
-        if (
-          /^(?:make|get|yield)$/i.test(match[1]!) &&
-          !/\b(?:divide|split|cut|portion)\b/i.test(subject) &&
-          !new RegExp(`${PIECES}|balls`, 'i').test(match[0]) &&
-          !/\binto\b/.test(match[0])
-        )
-          continue
-        const at = match.index + match[0].length
-        if (seen.some((one) => Math.abs(one.at - at) < 14)) continue
-        seen.push({
-          at,
-          count,
-          // "Cut each in half so 12 triangles": twelve is what comes of it.
-          each:
-            (/\b(?:each|every)\b/i.test(subject) &&
-              !/\b(?:half|two)\b.*\b(?:so|makes?|giving|for|gives?)\s*$/i.test(subject)) ||
-            /\b(?:each|every) (?:half|piece|part|portion|sheet)\b/i.test(match[0]),
-        })
-      }
+    if (!mayCount(clause)) continue
+    const share = A_SHARE.exec(text)?.groups
+    if (share) shares = share.whole || share.one === 'half' ? 2 : pieces !== null && pieces <= 4 ? pieces : 1
+    const seen = mentionsIn(text, ahead)
+    const batches = seen.some(({ each }) => each) ? IN_BATCHES.exec(text) : null
+    if (batches) pieces ??= Number(batches[1]) || 2
+    const grid = GRID.exec(text)
+    if (grid)
+      seen.splice(0, seen.length, {
+        at: grid.index,
+        count: Number(grid[1]) * Number(grid[2]),
+        each: false,
+        result: false,
+      })
+    seen.push(...partings(text, seen))
+    if (!seen.length || BASES.test(text)) {
+      const passing = saidInPassing(text)
+      if (passing) seen.splice(0, seen.length, { ...passing, each: false, result: true })
     }
-    // "Cut out 6 side plate sized circles": what they are like stands between.
-    const quarters = /\bquarter (the dough|the pastry|each|it|them)\b/i.exec(text)
-    if (quarters)
-      seen.push({
-        at: quarters.index + quarters[0].length,
-        count: 4,
-        each: /each|them/i.test(quarters[1]!),
-      })
-    const arrow = ARROW.exec(text) ?? RESULT.exec(text)
-    if (arrow && !seen.length)
-      seen.push({
-        at: arrow.index + arrow[0].length,
-        count: low((arrow[1] ?? arrow[2] ?? arrow[3])!),
-        each: false,
-      })
-    const behind = SO_MANY.exec(text) ?? IN_BRACKETS.exec(text) ?? TINS.exec(text)
-    if (behind && !seen.length)
-      seen.push({ at: behind.index + behind[0].length, count: low(behind[1]!), each: false })
-    const weighed = TIMES_GRAMS.exec(text)
-    if (weighed && !seen.length)
-      seen.push({
-        at: weighed.index + weighed[0].length,
-        count: low((weighed[1] ?? weighed[3])!),
-        each: false,
-      })
-    const bareCount = BARE_DIVIDE.exec(text)
-    if (bareCount && !seen.length)
-      seen.push({
-        at: bareCount.index + bareCount[0].length,
-        count: low((bareCount[1] ?? bareCount[2])!),
-        each: false,
-      })
-    const sizes = TWO_SIZES.exec(text)
-    if (sizes && !seen.length)
-      seen.push({ at: sizes.index + sizes[0].length, count: low(sizes[1]!), each: false })
-    const take = TAKE.exec(text)
-    if (take && !seen.length)
-      seen.push({ at: take.index + take[0].length, count: low(take[1]!), each: false })
-    const out = CUT_OUT.exec(text) ?? CUT_ROUND.exec(text)
-    if (out && !seen.length) seen.push({ at: out.index + out[0].length, count: low(out[1]!), each: false })
-    const halves = HALVES.exec(text)
-    if (
-      halves &&
-      !NOT_PIECES.test(halves[0]) &&
-      // "Cut into 2 strips" has been read as a number.
-      !seen.some((one) => one.at >= halves.index && one.at <= halves.index + halves[0].length + 10)
-    )
-      seen.push({ at: halves.index + halves[0].length, count: 2, each: true })
+    const rope = fromRope(text, ropeCm)
+    ropeCm = rope.ropeCm
+    if (rope.pieces !== null && !seen.some(({ result }) => result))
+      seen.push({ at: text.length, count: rope.pieces * (pieces ?? 1), each: false, result: false })
     seen.sort((a, b) => a.at - b.at)
-    for (const { count, each } of seen) {
-      if (each && pieces !== null) pieces *= count
-      else if (pieces === null) pieces = count
-      // "Divide in two; cut 12 rounds": the rounds are counted. "Divide into 12; fill 12" says the same twice.
-      else if (count > pieces) pieces = count
+    const more = MORE_OF_SCRAPS.exec(text)
+    if (more && pieces !== null) {
+      pieces += Number(more[1] ?? more[2])
+      continue
+    }
+    for (const { at, count, each, result } of seen) {
+      const inTurn = !clause.closed && EACH_IN_TURN.test(text.slice(0, at))
+      const crosswise = CROSSWISE.test(text.slice(at).replace(/^\d+/, ''))
+      if (result) pieces = count
+      else if ((each || crosswise) && pieces !== null) pieces *= count
+      else if (inTurn && pieces !== null && pieces <= MOST_SHARES) pieces *= count
+      // "Cut each half into 6" where nobody said that it was cut in two.
+      else if (each && /\beach half\b/i.test(text)) pieces = 2 * count
+      else if (pieces === null || count > pieces) pieces = count
       rounds++
       says ||= text
-      if (rounds > 6) break
+      if (rounds > MOST_MENTIONS) break
+    }
+    const again = AGAIN.exec(text)
+    if (again && shares > 1 && pieces !== null && !seen.some(({ at }) => at > again.index)) {
+      pieces *= shares
+      shares = 1
     }
   }
   if (pieces === null) return null
   const half = pieces / 2
   const isLidded = clauses.some(({ text }) => {
     const on = FILLS_SOME.exec(text)?.[1]
-    return on !== undefined && (/^half/i.test(on) || low(on) === half)
+    const tops = FOR_TOPS.exec(text)?.[1]
+    if ((tops !== undefined && Number(tops) === half) || FILLS_HALF.test(text)) return true
+    return on !== undefined && (/^half/i.test(on) || Math.floor(readNumber(on)?.low ?? 0) === half)
   })
   if (pieces % 2 === 0 && (isLidded || clauses.some(({ text }) => PAIRS.test(text)))) pieces = half
   if (shape === 'lidded-pie' && pieces <= 3) return null
   // "Divide in two … line a tray": the bottom and the lid of one.
   if (pieces === 2 && clauses.some(({ text }) => LINES_TRAY.test(text) || LAYS_IN_TRAY.test(text)))
-    return null
+    return { pieces: 1, weight: 60, says }
   return pieces < 2 ? null : { pieces, weight: 60, says }
 }

@@ -1,6 +1,6 @@
 import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
-import { eventsIn, type HeatEvent } from './heatEvents'
+import { COOLEST_OVEN_C, eventsIn, MORE_TIME, type HeatEvent } from './heatEvents'
 import { isAside, type Clause } from './method'
 import { heatIn, temperatureIn } from './temperature'
 import { isHeatLine, middleMinutes, timesIn } from './time'
@@ -22,10 +22,18 @@ export interface CookingRead {
 
 /** "2 minutes more": goes on with what went before. */
 const TIME_ALONE =
-  /^\W*(?:(?:it )?(?:will )?takes? |for |about )*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?\W*$/i
+  /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i
+/** "… ; turn over; 10 min". */
+const TURNED = /\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i
+/** "Lower to 190 when you put them in": what they are baked at. */
+const ONCE_IN =
+  /\b(?:when|once|as soon as|after) (?:you(?:'ve)? (?:put|pop|slide) (?:it|them|the \w+) in|(?:they|it)(?:'re| are|'s| is)? (?:go(?:es)? )?in(?:side)?)\b/i
+/** "After 10 minutes drop to 180": so long at the heat before. */
+const AFTER_SO_LONG =
+  /^\W*after (?:the first |about |around )*(\d[^,;]{0,14}?min\w*|half an hour|an hour),? (?=[^.;]{0,30}\b(?:turn|drop|reduce|lower|take)\b)/i
 
 const PREHEATS =
-  /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven)\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
+  /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
 /** What is known besides the method. */
 export interface HeatContext {
   title: string
@@ -58,7 +66,8 @@ export function readCooking(context: HeatContext): CookingRead {
   const anyClosed = clauses.some((clause) => clause.closed)
   /** The sentence that last spoke of heat for the pieces. */
   let lastHeated: string | null = null
-  for (const clause of clauses) {
+  for (const [at, clause] of clauses.entries()) {
+    const before = clauses[at - 1]?.text ?? ''
     if (PREHEATS.test(clause.text) && !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))) {
       const temperature = temperatureIn(clause.text)
       if (
@@ -84,6 +93,7 @@ export function readCooking(context: HeatContext): CookingRead {
             text: clause.text,
             airFryer: false,
             goesOn: false,
+            more: false,
           })
         continue
       }
@@ -96,6 +106,33 @@ export function readCooking(context: HeatContext): CookingRead {
     ) {
       const [time] = timesIn(clause.text)
       if (time) events.at(-1)!.minutes = middleMinutes(time)
+      continue
+    }
+    if (
+      TIME_ALONE.test(clause.text) &&
+      clause.about === 'pieces' &&
+      events.at(-1)?.minutes &&
+      temperatureIn(clause.text) === null &&
+      (MORE_TIME.test(clause.text) || clause.sentence === lastHeated || TURNED.test(before))
+    ) {
+      const [time] = timesIn(clause.text)
+      if (time) events.at(-1)!.minutes! += middleMinutes(time)
+      continue
+    }
+    const soLong = AFTER_SO_LONG.exec(clause.text)
+    const lastEvent = events.at(-1)
+    if (soLong && lastEvent) {
+      const [time] = timesIn(soLong[1]!)
+      if (time) lastEvent.minutes ??= middleMinutes(time)
+      clause.text = clause.text.slice(soLong[0].length)
+    }
+    if (ONCE_IN.test(clause.text) && /\b(?:turn|reduce|lower|drop|set)\b/i.test(clause.text)) {
+      const temperature = temperatureIn(
+        clause.text.slice(clause.text.search(/\b(?:turn|reduce|lower|drop)\b/i)),
+      )
+      if (temperature) preheatC = temperature.celsius
+      if (temperature && lastEvent?.way === 'bake' && lastEvent.minutes === null)
+        lastEvent.temperatureC = temperature.celsius
       continue
     }
     // The skins of samosas see the griddle for some seconds before they are filled.
@@ -135,6 +172,24 @@ export function readCooking(context: HeatContext): CookingRead {
       events.push(event)
     }
   }
+  // "Oven: 180 °C. Time: 35 min.", "200 °C. 15 min.": an oven and a time, and no verb.
+  const heated = preheatC ?? toldByItself(clauses)
+  const timeAlone = events.length
+    ? undefined
+    : clauses.findLast(({ text, closed }) => closed && TIME_ALONE.test(text))
+  if (heated !== null && timeAlone)
+    events.push({
+      way: 'bake',
+      temperatureC: heated,
+      fan: preheatFan,
+      minutes: timesIn(timeAlone.text).map(middleMinutes)[0] ?? null,
+      perSide: false,
+      heat: null,
+      text: timeAlone.text,
+      airFryer: false,
+      goesOn: false,
+      more: false,
+    })
   // "From frozen: 200 °C 25 min; fresh 20 min" is all that is said of the heat.
   if (!events.length) {
     const aside = clauses
@@ -175,6 +230,7 @@ export function readCooking(context: HeatContext): CookingRead {
     if (before && before.way === way && !cooler) {
       before.event.temperatureC ??= event.temperatureC
       before.event.fan ||= event.fan
+      if (before.event.minutes && event.minutes && event.more) before.event.minutes += event.minutes
       before.event.minutes ??= event.minutes
       before.event.heat ??= event.heat
       before.event.airFryer ||= event.airFryer
@@ -200,7 +256,7 @@ export function readCooking(context: HeatContext): CookingRead {
     )
   return {
     way,
-    temperatureC: first?.event.temperatureC ?? hot,
+    temperatureC: first?.event.temperatureC ?? hot ?? (way === 'bake' ? toldByItself(clauses) : null),
     minutes:
       first?.event.minutes ??
       (bySide ? middleMinutes(timesIn(bySide.text).find((time) => time.perSide)!) : null) ??
@@ -216,6 +272,19 @@ export function readCooking(context: HeatContext): CookingRead {
     fryUnclear: first?.unclear ?? false,
   }
 }
+
+/** "Bake 20 min, brush, 5 min more. 190.": the heat stands somewhere by itself. In °C. */
+function toldByItself(clauses: readonly Clause[]): number | null {
+  const told = clauses.findLast(
+    ({ text, about, sentence }) =>
+      (about === null || about === 'pieces') &&
+      !isAside(sentence) &&
+      !NO_OVEN.test(text) &&
+      (temperatureIn(text)?.celsius ?? 0) >= COOLEST_OVEN_C,
+  )
+  return told ? temperatureIn(told.text)!.celsius : null
+}
+const NO_OVEN = /\b(?:oil|fat|fryer|syrup|inside|core|probe|internal|wash|soak|milk|water)\b/i
 
 /** Browned, then water and a lid: one way of its own. */
 function steamedInThePan(stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[]): void {

@@ -13,7 +13,8 @@ const SCALDS =
 const NOT_DONE =
   /\b(?:do not|don'?t|never|no need to) (?:pre-?)?(?:fry|bake|boil|steam|cook|brown)\b|\b(?:fry|cook|bake) nothing\b/i
 /** Water that boils under a steamer boils no pieces. */
-const UNDER_STEAMER = /\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:boiling|simmering) (?:salted )?water\b/iu
+const UNDER_STEAMER =
+  /\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:of )?(?:\p{L}+ )?(?:boiling|simmering) (?:salted )?water\b/iu
 const SEEN: readonly [Seen, RegExp][] = [
   [
     'deep-fry',
@@ -21,7 +22,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'brown-and-steam',
-    /\b(?:fry|brown|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b[^.]{0,90}(?<!boiling |salted )\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i,
+    /\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b[^.]{0,90}(?<!boiling |salted )\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i,
   ],
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
@@ -38,11 +39,11 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'boil',
-    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise)|\b(?:when|once) they(?:'ve)? (?:float|rise|come|surface)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
+    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise|bob|come to the)|\b(?:when|once|after|as soon as) they(?:'ve)? (?:float|rise|come|surface|bob)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
   ],
   [
     'bake',
-    /\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
+    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! (?:in|on) (?:an? |the )?(?:\p{L}+ )?(?:pan|tawa|griddle|skillet))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/iu,
   ],
   [
     'fry',
@@ -63,7 +64,24 @@ export interface HeatEvent {
   airFryer: boolean
   /** "Then raise to 180": the way that went before, at another heat. */
   goesOn: boolean
+  /** "15 minutes longer": on top of what went before. */
+  more: boolean
 }
+
+/** "Another 15 minutes", "5 min more": on top of what went before. */
+export const MORE_TIME = /\b(?:another|further|more|longer|again)\b/i
+const IN_FAT = /\b(?:oil|fat|lard|ghee|syrup|probe|inside|core|internal|centre reaches)\b/i
+/** Below it nothing is baked. Common practice, no source. */
+export const COOLEST_OVEN_C = 110
+const isOven = (temperature: { celsius: number } | null) =>
+  temperature !== null && temperature.celsius >= COOLEST_OVEN_C
+/** What says that a time comes on top of the one before it. */
+const ON_TOP =
+  /\b(?:other|second|first|last) side|\bsecond\b|\bturn(?! (?:off|down|on)\b)|flip|more|then|another|further|uncover|foil|\+|\band \d/i
+/** Times of one way that are told one after another. */
+const MOST_TIMES = 4
+/** How far behind a time what it is for may stand: "3 minutes second side". */
+const SIDE_BEHIND = 28
 
 const WAITS =
   /\b(?:pre-?heat(?:ed)?|rest|prove|proof|rise|chill|knead|cool|stand|leave|soak|relax|keep aside|freeze)\b[^,]*$/i
@@ -130,6 +148,15 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
   const hot = pieces.find((piece) => temperatureIn(piece)) ?? pieces[0]
   if (hot || (!found.length && isHeatLine(text)))
     found.push({ way: 'bake', index: hot ? text.indexOf(hot) : 0, length: 1 })
+  // "Stick them in at 190 for about 20 minutes": closed pieces with heat and time and no other way are an oven's.
+  if (
+    !found.length &&
+    clause.closed &&
+    !IN_FAT.test(text) &&
+    timesIn(text).length &&
+    isOven(temperatureIn(text))
+  )
+    found.push({ way: 'bake', index: 0, length: 1 })
   // "Fry in a heavy skillet with a film of oil" is one way, and the pan is what it is done in.
   const inPan = found.find(
     (one) =>
@@ -195,21 +222,22 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
     const twoSides = /\b(?:on )?both sides\b/i.test(stretch)
     const sum = own.length
       ? own
-          .slice(0, one.way === 'brown-and-steam' ? 4 : 2)
+          .slice(0, MOST_TIMES)
           .reduce(
             (total, time, n) =>
               total +
               (n === 0 ||
               one.way === 'brown-and-steam' ||
-              /\b(?:other|second) side|turn(?! (?:off|down|on)\b)|flip|more|then|\+|\band (?:another |a further )?\d/i.test(
-                stretch.slice(own[0]!.index),
-              )
+              ON_TOP.test(text.slice(own[n - 1]!.index, time.index + SIDE_BEHIND))
                 ? middleMinutes(time)
                 : 0),
             0,
           )
       : null
-    const minutes = sum !== null && twoSides && !own[0]!.perSide && sum <= 6 ? sum * 2 : sum
+    const minutes =
+      sum !== null && twoSides && one.way !== 'brown-and-steam' && !own[0]!.perSide && sum <= 6
+        ? sum * 2
+        : sum
     return {
       way: one.way,
       temperatureC: temperature?.celsius ?? null,
@@ -223,6 +251,7 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
       text: stretch,
       airFryer: /air[- ]?fr/i.test(stretch),
       goesOn,
+      more: MORE_TIME.test(clause.text),
     }
   })
 }

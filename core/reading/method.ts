@@ -93,7 +93,7 @@ const LONG_SENTENCE_CUT =
 
 /** Words behind which such a word is no new work: "until cool", "stir fry", "the rest", "let it rise". */
 const NO_PAUSE =
-  "and|or|to|then|the|a|an|of|in|on|at|by|for|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|\\p{L}+n't|keep|medium|low|high|med|big|small|large|final|first|second"
+  "and|or|to|then|the|a|an|of|in|on|at|by|for|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|\\p{L}+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good"
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
 const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?\d|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(
@@ -132,7 +132,7 @@ function clausesOf(sentence: string): string[] {
       // "… flat side down 2 minutes, then add 80 ml water, lid on" is one way to cook.
       .replace(/,?\s+then (?=(?:add|pour|splash)\b[^.;]{0,40}\bwater\b[^.;]{0,40}\b(?:lid|cover))/gi, ' and ')
       .split(
-        /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
+        /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,\s+(?:and )?(?=(?:at )?(?:\d{3} ?(?:°|deg\w*)? ?[CF]?|gas(?: mark)? \d)\s+(?:for )?(?:the |a )?(?:remaining|last|rest|final|next|another|further)\b)|,?\s+(?:and |then )+(?=(?:the )?(?:another |remaining |a further |last |final )?\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?(?:more )?(?:at|@) \d{3})|,\s+(?=\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?more (?:at|@) \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
       )
       .map((clause) => (sentence.includes(',') ? clause.trim() : withPauses(clause.trim())))
       .filter(Boolean)

@@ -32,7 +32,7 @@ const FAN = new RegExp(String.raw`(\d{3})${DEGREE}(?:c\b)?\s*\(?\s*(?:fan|convec
 const FAN_BEFORE = new RegExp(String.raw`(?:fan|convection)(?: oven)?\s*:?\s*(\d{3})`, 'i')
 const GAS = /\bgas(?: mark)?\s*(\d{1,2})\b/i
 const BARE = new RegExp(
-  String.raw`(?:\b(?:at|to|(?:oven|air fryer|fryer)(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|(?:air[- ]?)?(?:fry|frying)|roast|cook|in(?:to)? an?)\s+(?:an? )?(?:(?:very |really )?hot (?:oven )?|high )?(?:at )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
+  String.raw`(?:\b(?:at|to|(?:oven|air fryer|fryer)(?: to| at)?|preheat(?:ed)?(?: to)?|on|bake|(?:air[- ]?)?(?:fry|frying)|roast|cook|in(?:to)? an?):?\s+(?:an? )?(?:(?:very |really )?hot (?:oven )?|high )?(?:at )?|^\W*|[,;]\s)(\d{3})${DEGREE}(?!\s*(?:g|kg|ml|min|gm|cm|mm|pieces|cal)\b)(?=\D|$)`,
   'i',
 )
 

@@ -22,7 +22,7 @@ const WORDS: readonly [RegExp, number, number][] = [
   [/\bthree[- ]quarters of an hour\b/i, 45, 45],
   [/\b(?:an|one) hour and a half\b/i, 90, 90],
   [/\bovernight\b/i, 480, 720],
-  [/\b(?:a )?couple of minutes\b/i, 2, 2],
+  [/\b(?:a )?couple of min(?:ute)?s\b/i, 2, 2],
   [/\ba few minutes\b|\b(?:for|cook|fry) a few mins?\b/i, 3, 5],
   [/\ba (?:minute|min)\b/i, 1, 1],
   [/\ban hour\b/i, 60, 60],
@@ -38,7 +38,7 @@ const SIDE =
 export const timesIn: (text: string) => readonly TimeRead[] = remember(findTimes)
 
 function findTimes(stated: string): TimeRead[] {
-  const spoken = stated.replace(BARE_MINUTES, '$& min')
+  const spoken = inFigures(stated).replace(BARE_MINUTES, '$& min')
   if (!/min|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(spoken)) return []
   const text = withDigits(spoken)
     .replace(ISH, '$1')
@@ -81,9 +81,31 @@ const perSide = (text: string, end: number) => SIDE.test(text.slice(end, end + 2
 export const middleMinutes = (time: TimeRead): number =>
   Math.round(((time.lowMinutes + time.highMinutes) / 2) * (time.perSide ? 2 : 1))
 
+/** Times told in words that run over more than one number, as minutes. */
+const TOLD: readonly [RegExp, (...groups: string[]) => number][] = [
+  [/\b(?:three|3)[- ]quarters of (?:an|1) hour\b|[¾] ?(?:of an )?hour\b/gi, () => 45],
+  [/\b(?:an|one|1) hour and a half\b/gi, () => 90],
+  [/\b(?:an|one|1) hour and a quarter\b/gi, () => 75],
+  [/\b(?:an|one|1) hour and three quarters\b|\b(?:an|1) hour and 3 quarters\b/gi, () => 105],
+  [/\b(?:an|one) hour and (\d{1,2})(?: ?min\w*)?/gi, (minutes) => 60 + Number(minutes)],
+  [/\b(\d)h ?(\d\d)(?: ?min\w*|(?![\d\p{L}]))/giu, (hours, minutes) => 60 * Number(hours) + Number(minutes)],
+  [/\b(?:a|one|1) min(?:ute)? and a half\b/gi, () => 1.5],
+]
+/** What is told in words stands where it stood: what is found behind it keeps its place. */
+const inFigures = (text: string): string =>
+  /hour|\dh|min(?:ute)? and/i.test(text)
+    ? TOLD.reduce(
+        (one, [pattern, minutes]) =>
+          one.replace(pattern, (whole, ...groups: string[]) =>
+            `${minutes(...groups)} min`.padEnd(whole.length),
+          ),
+        text,
+      )
+    : text
+
 /** "Bake 375° for 18-20 until brown", "fry for 3-4 or so": minutes that nobody calls minutes. */
 const BARE_MINUTES =
-  /(\b(?:bake|baked|cook|steam|fry|boil|simmer|roast|oven)\b[^.;]{0,40}\bfor (?:about )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)|(\b(?:simmer|bake|steam|boil|fry) \d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*[.;]|\s*$)(?![.]\d)/gi
+  /(\b(?:bake|baked|cook|steam|fry|boil|simmer|roast|oven)\b[^.;]{0,40}\bfor (?:about )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)|(\b(?:simmer|bake|steam|boil|fry) \d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*[.;]|\s*$)(?![.]\d)|\bgive (?:it|them|these) (?:a |about |around |another |a further |some )*\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?: more| extra)?(?=\W*(?:$|[.,;)])| until| till| or so)|\b(?:another|a further|(?:the|for) (?:first|last|final|remaining)) \d{1,2}(?:\s*[-–]\s*\d{1,2})?(?=\W*(?:$|[.,;)])| at \d| until| till)|\b(?:bake|cook|roast|oven) (?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?= (?:at|@) \d{3})|^\W*(?:and )?(?:the |a )?(?:remaining|last|final|another|further)? ?\d{1,2}(?: more)?(?= (?:at|@) \d{3})|^\W*(?:for )?\d{1,2} more(?=\W*$)|\b(?:then|flip\w*|turn\w*|side|over),?(?: and| then| for| give them)* \d{1,2} more(?=\W*(?:$|[.,;)])| at\b| until| till| on\b)|\b\d{3} ?(?:°|deg\w*)? ?[cf]?(?: fan)? for (?:about |around )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?=\W*(?:$|[,;)]|\.(?!\d)))|\b\d{1,2}(?= (?:(?:un)?covered|on the (?:top|bottom|other|second|middle|lower|upper))\b)/gi
 
 /** "45 min - 1 hour", "50 minutes to an hour". */
 const TO_AN_HOUR = /(\d{1,2}) ?min(?:ute)?s? ?(?:-|–|to) ?(?:1|an) ?(?:hours?|hrs?|h)\b/gi
