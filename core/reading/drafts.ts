@@ -76,6 +76,18 @@ export interface Placed {
   moved: Map<ReadIngredient, Draft>
 }
 
+/** What a step may call any food of a kind. */
+export const CALLED = [
+  ['cheese', 'cheese'],
+  ['cheeses', 'cheese'],
+  ['meat', 'flesh'],
+  ['egg', 'egg'],
+  ['eggs', 'egg'],
+  ['veg', 'vegetable'],
+  ['veggy', 'vegetable'],
+  ['vegetable', 'vegetable'],
+] as const
+
 /** The words of a draft's own foods, for finding which part a sentence speaks of. */
 export function wordsOfDraft(draft: Draft): Set<string> {
   const words = new Set<string>()

@@ -10,7 +10,7 @@ type Seen = CookingWay | 'fry' | 'cook'
 const SCALDS =
   /\bboil (?:the )?(?:\p{L}+ ){0,2}?(?:water|milk)\b(?=[^;]{0,80}\b(?:flours?|starch(?:es)?|atta|maida|masa)\b)|\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/iu
 /** "Fry nothing", "do not bake yet". */
-const NOT_DONE =
+export const NOT_DONE =
   /\b(?:do not|don'?t|never|no need to) (?:pre-?)?(?:fry|bake|boil|steam|cook|brown)\b|\b(?:fry|cook|bake) nothing\b/i
 /** Water that boils under a steamer boils no pieces. */
 const UNDER_STEAMER =

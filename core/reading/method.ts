@@ -1,5 +1,6 @@
 import type { PartKind } from '../recipe/vocabulary'
-import { wordsOfDraft, type Draft } from './drafts'
+import { foodIs } from '../food/groups'
+import { CALLED, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import type { OutlineStep } from './outlineState'
 import { withDigits } from './readNumber'
@@ -23,11 +24,11 @@ const PIECE_WORDS =
   /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
-  /\b(?:(?:fill|stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|wrap(?=\s*[.;]|\s*$)|wrap (?:the (?:dough|paste|filling)|round|around|it|each|\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold in (?:the |both )?(?:sides|ends|corners)|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]\s*(?:fork|crimp|seal|pinch|press))|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/iu
+  /\b(?:(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|wrap(?=\s*[.;]|\s*$)|wrap (?:the (?:dough|paste|filling)|round|around|it|each|\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold in (?:the |both )?(?:sides|ends|corners)|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]\s*(?:fork|crimp|seal|pinch|press))|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/iu
 /** These roll a dough as well as close a piece: where something is filled later, they do not close. */
 const WEAK_CLOSING = /^(?:roll|fold|twist|shape into|make (?:\d{1,3} )?balls|wrap$)/i
 const FILLS =
-  /\b(?:fill|stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i
+  /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i
 const SHAPING =
   /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i
 
@@ -93,11 +94,11 @@ const LONG_SENTENCE_CUT =
 
 /** Words behind which such a word is no new work: "until cool", "stir fry", "the rest", "let it rise". */
 const NO_PAUSE =
-  "and|or|to|then|the|a|an|of|in|on|at|by|for|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|\\p{L}+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good"
+  "and|or|to|then|the|a|an|of|in|on|at|by|for|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|\\p{L}+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good|pressure|part|half"
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
 const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?\d|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(
-  String.raw`(?<!^|\b(?:${NO_PAUSE})|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
+  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
   'giu',
 )
 const MIN_PAUSED_WORDS = 4
@@ -216,6 +217,14 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     }
   })
 
+  function called(draft: Draft, plain: ReadonlySet<string>): boolean {
+    if (draft.kind === 'pan' || draft.kind === 'shell') return false
+    return CALLED.some(
+      ([word, trait]) =>
+        trait !== 'egg' && plain.has(word) && draft.lines.some(({ food }) => foodIs(food, trait)),
+    )
+  }
+
   function aboutOf(said: string, label: Draft | null): Draft | 'pieces' | null {
     // "Mix with everything except the pastry" speaks of no pastry.
     const text = said.replace(EXCEPT, '')
@@ -249,11 +258,14 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     )
       return 'pieces'
     const plain = new Set(normaliseName(text).split(' '))
+    const kinds = new Set(normaliseName(text.replace(VEGETABLE_OF, ' ')).split(' '))
     let best: Draft | null = null
     let bestScore = 0
     for (const draft of drafts) {
       let score = label === draft ? 3 : 0
       for (const word of words.get(draft)!) if (plain.has(word)) score += 1
+      // "The cheese", "the meat": what is called so is in one part and no other.
+      if (called(draft, kinds)) score += 1
       if (KIND_WORDS.some(([kind, pattern]) => kind === draft.kind && pattern.test(text)) && !draft.into)
         score += 1.5
       const name = normaliseName(draft.name).replace(/^(?:for |the |to make )+/, '')
@@ -293,10 +305,10 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       !drafts.some(
         (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'vegetable'),
       ) &&
-      /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+/iu.test(
+      /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+|\b(?:cook|stew|braise|microwave|sweat|poach) (?:the )?(?!(?:in|on|for|until|till|both|each|over|under|with|and|or|to|through|about|covered|uncovered|gently|slowly)\b)\p{L}+/iu.test(
         withoutVents(text),
       ) &&
-      !/\b(?:oven|pieces|them|float|side|flat)\b/i.test(text)
+      !/\b(?:oven(?! for \d+ hours)|pieces|them|float|side|flat)\b/i.test(text)
     )
       return fillings[0]!
     return closed
@@ -311,6 +323,8 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   return clauses
 }
 
+/** "Vegetable oil" is no vegetable. */
+const VEGETABLE_OF = /\bveg(?:etable)? (?:oil|stock|broth|fat|shortening)\b/gi
 /** Cooked, and cut up afterwards. */
 const CUT_UP_AFTER =
   /\b(?:fry|grill|roast|sear|bake|poach)\b[^.;]*\b(?:then|,|and)\s*(?:chop|shred|slice|dice|flake)\b/i

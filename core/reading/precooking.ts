@@ -1,11 +1,14 @@
 import { foodIs } from '../food/groups'
 import { PRECOOKING_TABLE, PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
 import { MAX_MINUTES, type LinePrecooking } from '../recipe/vocabulary'
-import { isFat, wordsOfDraft, type Draft } from './drafts'
+import { CALLED, isFat, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
+import { NOT_DONE } from './heatEvents'
 import { isAside, withoutVents, type Clause } from './method'
+import { Pot } from './pot'
 import type { ReadIngredient } from './readIngredient'
 import { isHeatLine, middleMinutes, timesIn } from './time'
+import { GOES_ON } from './verbs'
 
 /** How a part is cooked before it goes in, and which of its lines otherwise. */
 export interface PrecookingRead {
@@ -20,30 +23,42 @@ const HEATS_FAT =
   /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i
 const COOK = /\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu
 const DRY =
-  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b/i
+  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b|\bdry it(?=\W*$)/i
 const OFF =
-  /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|off the heat|from the heat|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
+  /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
 const ALL =
   /\b(?:filling|stuffing|mixture|everything|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i
 /** Wrung out, mashed or chopped: it is out of its pot, and what follows is stirred in raw. */
 const OUT_OF_POT =
-  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*$|^\W*(?:mash|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu
+  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*\W*$|^\W*(?:mash|crush|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu
 const ADDS =
-  /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|with the|and the|whisk in|then)\b/i
+  /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i
 const ADDED_TO =
   /\b(?:add|stir|tip|put)\b (?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu
 /** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
 const HEATS_WATER = /\b(?:bring|boil) (?:a (?:large |big )?(?:pot|pan) of |the |some )?(?:salted )?water\b/i
 const INGREDIENT_STATES =
-  /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched)\s+(?=\p{L})(?!(?:in|with|until|till|for|over|on)\b)/giu
+  /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched)\s+(?=\p{L})(?!(?:in|with|until|till|for|over|on|down|whole|slow|\p{L}+ly)\b)/giu
+
+/** "Get the leeks soft in the butter": what lies in fat on the heat is fried. */
+const IN_FAT =
+  /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i
 
 /** A filling of which this much of its weight is in the pot is cooked as a whole. */
 const WHOLE_SHARE = 0.6
 
-function wayIn(text: string, hasFat: boolean, fatNamed: boolean, isMeatOnly = false): PrecookingWay | null {
+function wayIn(
+  text: string,
+  hasFat: boolean,
+  fatNamed: boolean,
+  isMeatOnly = false,
+  drained = false,
+): PrecookingWay | null {
   // "Roast the veg in the oil at 220 °C" is done in the oven, whatever it is turned in.
-  if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)/i.test(text))
+  if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)|\bat \d{3}\b/i.test(text))
     return 'roast'
+  // The air fryer is a small oven.
+  if (/\bair[- ]?fr(?:y|ied|yer)\b/i.test(text)) return 'roast'
   for (const way of PRECOOKING_WAYS) {
     if (!PRECOOKING_TABLE[way].said.test(text)) continue
     // "Roast on a low flame" is done in a dry pan; nothing of an oven is meant.
@@ -55,8 +70,11 @@ function wayIn(text: string, hasFat: boolean, fatNamed: boolean, isMeatOnly = fa
       return 'fry'
     return way
   }
+  if (IN_FAT.test(text)) return 'fry'
   if (!COOK.test(text)) return null
   if (fatNamed) return 'fry'
+  // "Cook the potatoes until tender, drain": they were in water.
+  if (drained) return 'simmer'
   // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
   const pot = text.replace(DRY, ' ')
   if (/\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|frying pan|wok|kadai|tawa)\b/iu.test(pot)) return 'fry'
@@ -66,63 +84,6 @@ function wayIn(text: string, hasFat: boolean, fatNamed: boolean, isMeatOnly = fa
     ? 'fry'
     : 'simmer'
 }
-
-/** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
-class Pot {
-  /** @param wet whether a liquid to simmer in is among the lines */
-  constructor(public wet: boolean) {}
-
-  /** The way it is cooking now; null when it is off the heat. */
-  hot: PrecookingWay | null = null
-  /** The way it was cooked last, hot or not. */
-  last: PrecookingWay | null = null
-  readonly ways = new Map<number, PrecookingWay>()
-  /** Lines that are named while nothing cooks. */
-  readonly raw = new Set<number>()
-  readonly minutes = new Map<PrecookingWay, number>()
-  /** Stirred in without a verb of their own: the next verb is theirs. */
-  private added = new Set<number>()
-
-  private time(way: PrecookingWay, text: string): void {
-    for (const time of timesIn(text).filter(({ index }) => !STANDS.test(text.slice(0, index))))
-      this.minutes.set(way, (this.minutes.get(way) ?? 0) + middleMinutes(time))
-  }
-
-  cook(way: PrecookingWay, lines: readonly number[], text: string): void {
-    // "Roast the gram flour 1 minute" in a pan that is hot goes on frying.
-    const own = this.hot === 'fry' && way === 'roast' && !/\boven\b/i.test(text) ? 'fry' : way
-    for (const at of this.added) this.ways.set(at, own)
-    this.added.clear()
-    for (const at of lines) if (!this.ways.has(at)) this.ways.set(at, own)
-    // What was browned and then simmers in its liquid has simmered: that is what its water goes by.
-    if (own === 'simmer' && (this.hot === 'fry' || !lines.length) && this.wet)
-      for (const at of this.ways.keys()) this.ways.set(at, own)
-    this.time(own, text)
-    const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
-    // What was boiled or roasted by itself is taken out of its pot.
-    this.hot = alone ? null : own
-    this.last = own
-  }
-
-  add(lines: readonly number[], text: string): void {
-    if (this.hot === null) return
-    for (const at of lines) {
-      if (this.ways.has(at) || this.raw.has(at)) continue
-      this.ways.set(at, this.hot)
-      this.added.add(at)
-    }
-    this.time(this.hot, text)
-  }
-
-  setAside(lines: readonly number[]): void {
-    this.hot = null
-    this.added.clear()
-    for (const at of lines) if (!this.ways.has(at)) this.raw.add(at)
-  }
-}
-
-/** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
-const STANDS = /\b(?:marinate|(?<!the )rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final)\s+$/i
 
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
 const MIN_POURED_SHARE = 0.08
@@ -136,13 +97,12 @@ const COVERED = /\b(?:cover|lid on)\b/i
 
 const LONG = /\b(?:hours?|hrs?|[3-9]\d ?min)/i
 const ADDS_LIQUID = /\b(?:add|pour|stir in|whisk in|with the)\b/i
-const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 const WHOLE_POT = /\b(?:everything|all|filling|stuffing|mixture)\b/i
 const STRETCHES =
-  /,\s+(?=\p{L})|\.\s+|\s+and (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season)\b)/iu
+  /,\s+(?=\p{L})|\.\s+|\s+(?:and|&) (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season|mash|crush)\b)/iu
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
-const COMBINES = /^\W*(?:then )?(?:mix|combine|toss) (?:\p{L}+ ){0,4}with\b/iu
+const COMBINES = /^\W*(?:then )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:\p{L}+ ){0,4}with\b/iu
 
 /** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */
 const isListing = (text: string): boolean =>
@@ -155,19 +115,36 @@ const ROLLS = /\b(?:cut|roll|divide|portion)\b/i
 const MIXES = /^\W*(?:then )?(?:mix|combine|toss|stir)\b/i
 
 const PREPARES =
-  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu
+  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu
 
-/** What a step may call any food of a kind. */
-const CALLED = [
-  ['cheese', 'cheese'],
-  ['cheeses', 'cheese'],
-  ['meat', 'flesh'],
-  ['egg', 'egg'],
-  ['eggs', 'egg'],
-  ['veg', 'vegetable'],
-  ['veggy', 'vegetable'],
-  ['vegetable', 'vegetable'],
-] as const
+/** "Filling: fry the onions": the name in front is no food of it. */
+const withoutLabel = (text: string): string =>
+  text.replace(/^[^:;,.]{0,40}\b(?:filling|stuffing|mixture)\b[^:;,.]{0,16}:\s*/i, '')
+/** "Stir in the cheese off the heat", "add the peas when cool". */
+const ADDED_COLD =
+  /^\W*(?:then )?(?:add|stir|mix|fold|tip|throw|grate|crumble)\b[^;]*\b(?:off the heat|(?:once|when) (?:it(?:['’]s| is) |they(?:['’]re| are) )?(?:cool|cold)(?:ed)?|after cooling)\W*$/i
+const IN_PAN =
+  /\b(?:in|into) (?:an? |the |your )?(?:\p{L}+ ){0,3}?(?:pan|pot|saucepan|wok|kadai|skillet|casserole)\b|^\W*(?:same pan|oil in|butter in|ghee in)\b|\b(?:on|over) (?:an? )?(?:low|medium|high|gentle)(?: heat| flame)?(?=\W*(?:$|,|\d|for\b|until|till))/iu
+/** "Everything but the cheese". */
+const LEAVES_OUT =
+  /\b(?:everything|all(?: the ingredients)?|the lot|the rest)\s+(?:but|except(?: for)?|apart from|bar|minus|without|other than) (?:the )?((?:(?!\bfor\b|\bin\b|\buntil\b|\bon\b)[^.;,\d])*)/i
+/** With liquid in the pot so long by itself is simmering. Our own choice. */
+const SIMMERS_FROM_MINUTES = 8
+const minutesIn = (text: string): number => timesIn(text).reduce((sum, time) => sum + middleMinutes(time), 0)
+const PREPARED = /\b(?:washed|sliced|chopped|diced|peeled|grated|shredded|trimmed|cubed|crushed|minced)\W*$/i
+const BARE_VERB = /^\W*(?:boil|fry|cook|steam|roast|simmer|blanch|saut[eé]|brown|soften|grill|bake)\W*$/i
+const STANDS_IN =
+  /\bin (?:with|there|it)\b|\b(?:goes?|into the pan|in the pan|into (?:\p{L}+ ){0,3}water)\b/iu
+const MADE_SO =
+  /\b(?:(?<boiled>boiled)|(?<steamed>steamed)|(?<fried>fried)|(?:roasted|baked))\s+(?:and (?:mashed|peeled|cooled) )?(?!(?:in|with|until|till|for|over|on)\b)(?<food>\p{L}+(?: \p{L}+)?)/giu
+const REST = /\bthe rest\b|\bremaining\b|\beverything else\b|\bother (?:ingredients|things|stuff|filling)\b/i
+const DRAINED = /\bdrain(?:ed|ing)?\b(?! (?:off )?(?:the |any |excess )*(?:fat|oil|grease))/i
+const VERB = new RegExp(`\\b(?:${GOES_ON}|crush|crumble|combine|set|tip|when|once)(?:s|d|ed|ing)?\\b`, 'iu')
+const ADDS_REST =
+  /^\W*(?:(?:then )?(?:add|tip in|stir in|in goes?|throw in) )?(?:all )?(?:the rest|everything else|(?:the )?(?:remaining|other) (?:ingredients|filling))(?: of the (?:filling|ingredients))?(?=\W*$)/i
+/** "Cook" and no word of how. */
+const isPlainCook = (text: string): boolean =>
+  COOK.test(text) && !PRECOOKING_TABLE.fry.said.test(text) && !IN_FAT.test(text)
 
 /** Follows the clauses that speak of a part through its pot. */
 function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
@@ -209,6 +186,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     ADDS_LIQUID.test(text) && named.some((at) => foodIs(draft.lines[at]!.food, 'pours'))
   // "Marinate the chicken in the paste. Grill 12 min": what lay in it is grilled, and nothing else.
   let marinated: readonly number[] = []
+  /** "Mash the boiled potatoes with …": what the step takes for cooked, and nobody cooks. */
+  const calledSo = new Map<number, PrecookingWay>()
   for (const clause of clauses) {
     // A clause that says nothing of its own goes on with the pot that is hot.
     const simmersOn =
@@ -227,15 +206,42 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     // Heat and time by themselves are the oven's.
     if (isAside(clause.text) || (clause.about !== draft && isHeatLine(clause.text))) continue
     // Each stretch between commas and "and" names its own foods and its own verb.
-    const listed = isListing(clause.text) && !/\b(?:until|till)\b/i.test(clause.text)
+    const said = withoutLabel(clause.text)
+    for (const { groups } of said.matchAll(MADE_SO)) {
+      const way = groups!.boiled ? 'simmer' : groups!.steamed ? 'steam' : groups!.fried ? 'fry' : 'roast'
+      for (const at of namedIn(groups!.food!))
+        if (draft.lines[at]!.food?.state === 'raw') calledSo.set(at, way)
+    }
+    const listed = isListing(said) && !/\b(?:until|till)\b/i.test(said)
     let prepared: readonly number[] = []
+    let carried: readonly number[] = []
     let isPoured = false
-    if (MARINATES.test(clause.text)) marinated = namedIn(clause.text)
-    for (const stretch of clause.text.split(STRETCHES)) {
-      const own = namedIn(stretch)
+    if (MARINATES.test(said)) marinated = namedIn(said)
+    // "Stir in the peas and coriander off the heat".
+    if (ADDED_COLD.test(said)) {
+      pot.setAside(namedIn(said))
+      continue
+    }
+    // "In a pan: butter, onion, leeks, 15 minutes": what stands in a pan on the heat cooks without a verb.
+    const inPanAlone =
+      pot.hot === null && IN_PAN.test(said) && wayIn(said, false, false) === null && !PREPARES.test(said)
+    if (inPanAlone) pot.hot = hasFat || !pot.wet ? 'fry' : 'simmer'
+    const left = LEAVES_OUT.exec(said)?.[1]
+    const leftOut = left ? namedIn(left) : []
+    if (leftOut.length) pot.leave(leftOut)
+    /** The way of the last verb in this clause: what is listed behind it is cooked so too. */
+    let clauseWay: PrecookingWay | null = null
+    const stretches = (left ? said.replace(LEAVES_OUT, 'everything') : said).split(STRETCHES)
+    for (const [n, stretch] of stretches.entries()) {
+      // "Boil and mash the potatoes": both verbs have one object.
+      const shared = BARE_VERB.test(stretch) && n + 1 < stretches.length ? ` ${stretches[n + 1]}` : ''
+      const own = namedIn(stretch + shared)
       // "Chop the onion and fry in the oil": what was cut up goes into the pan.
-      const named = own.length ? own : prepared
-      prepared = PREPARES.test(stretch) ? own : []
+      const named = own.length ? [...new Set([...carried, ...own])] : [...carried, ...prepared]
+      // "Leeks - washed, sliced, softened in butter": made ready in front of its verb.
+      carried = PREPARED.test(stretch) ? named : []
+      // "Leeks in with the butter and fry": what is named in front goes with the verb.
+      prepared = PREPARES.test(stretch) || STANDS_IN.test(stretch) ? own : []
       if (HEATS_WATER.test(stretch) && !named.length) continue
       // "Fry the onions, add to the spinach with the feta": what they are added to is in no pot.
       const to = ADDED_TO.exec(stretch)?.[1]
@@ -244,15 +250,17 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         pot.setAside(named.filter((at) => !pot.ways.has(at)))
         continue
       }
-      const said = withoutVents(stretch).replace(INGREDIENT_STATES, ' ')
+      const plain = withoutVents(stretch).replace(NOT_DONE, ' ').replace(INGREDIENT_STATES, ' ')
       // "A pound of potatoes boiled and mashed, one onion fried": how they are bought or made ready.
-      const verbs = listed ? said.replace(/\b(?:boiled|cooked|roasted|fried|steamed|toasted)\b/gi, ' ') : said
+      const verbs = listed
+        ? plain.replace(/\b(?:boiled|cooked|roasted|fried|steamed|toasted)\b/gi, ' ')
+        : plain
       const off = OFF.test(stretch)
       if ((pot.hot !== null || pot.ways.size > 0) && POURS_ON.test(stretch)) pot.wet = true
       // "Lid on, low heat, 2 hours": a pot with liquid in it simmers, whatever it was browned in.
       const isCovered =
-        pot.wet && pot.hot !== null && /\b(?:lid on|cover(?:ed)?)\b/i.test(verbs) && LONG.test(clause.text)
-      const isStewed = isPoured && COVERED.test(clause.text) && /^\W*cook\b/i.test(verbs)
+        pot.wet && pot.hot !== null && /\b(?:lid on|cover(?:ed)?)\b/i.test(verbs) && LONG.test(said)
+      const isStewed = isPoured && COVERED.test(said) && /^\W*cook\b/i.test(verbs)
       isPoured ||= POURS_ON.test(stretch)
       const way =
         isCovered || isStewed
@@ -264,7 +272,10 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
                 hasFat,
                 /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs),
                 !pot.wet && draft.lines.some(({ food }) => food?.group === 'minced-meat'),
+                DRAINED.test(said) && !named.some((at) => foodIs(draft.lines[at]!.food, 'flesh')),
               )
+      // "Bring to a simmer and cook 45 minutes": a plain "cook" goes on as it was.
+      const goesOnSo = pot.hot === 'simmer' && way === 'fry' && isPlainCook(verbs)
       // "Cook it down" in a pan that fries goes on frying.
       const inPan = way === 'simmer' && pot.hot === 'fry' && !pot.wet && !SIMMERS.test(verbs)
       const seasons = /\b(?:powders?|spices|masalas?)\b/i.test(stretch)
@@ -279,33 +290,48 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
               : marinated.length
                 ? marinated
                 : every
-        pot.cook(inPan ? 'fry' : way, lines, stretch)
+        pot.cook(inPan ? 'fry' : goesOnSo ? 'simmer' : way, lines, stretch)
+        clauseWay = way
       } else if (pot.hot !== null && COMBINES.test(stretch))
         pot.setAside(
           /\beverything\b|\bthe rest\b/i.test(stretch) ? every.filter((at) => !pot.ways.has(at)) : named,
         )
+      // "Microwave the leeks, onion and butter, 6 minutes": what is listed behind goes with the verb in front.
+      else if (pot.hot === null && clauseWay && !off && !VERB.test(stretch))
+        pot.addTo(clauseWay, named, stretch)
       // "Peel and slice the apples" beside a hot pan is done on the board.
       else if (pot.hot !== null && PREPARES.test(stretch) && !ADDS.test(stretch) && named.length) continue
+      // "… and stock. 25 min, lid off": with liquid in it, it simmers.
+      else if (pot.hot === 'fry' && pot.poured && !named.length && minutesIn(stretch) >= SIMMERS_FROM_MINUTES)
+        pot.cook('simmer', [], stretch)
       else if (pot.hot !== null && !off)
-        pot.add(ADDS.test(stretch) || pot.ways.size > 0 ? named : [], stretch)
+        pot.add(ADDS.test(stretch) || inPanAlone || pot.ways.size > 0 ? named : [], stretch)
       // "Grind the dal", "slice the onions" before anything is hot decide nothing.
       else if ((pot.ways.size || !PREPARES.test(stretch)) && !isListing(stretch)) pot.setAside(named)
+      if (pot.hot !== null && !off && ADDS_REST.test(stretch)) pot.add(every, stretch)
       // "Stir in the rest" when nothing cooks: what has not been named stays raw.
-      if (
-        /\bthe rest\b|\bremaining\b|\beverything else\b/i.test(stretch) &&
-        (pot.hot === null || /\b(?:mix|combine|fold)\b/i.test(stretch))
-      )
+      if (REST.test(stretch) && (pot.hot === null || /\b(?:mix|combine|fold)\b/i.test(stretch)))
         pot.setAside(every.filter((at) => !pot.ways.has(at)))
       // "Mix everything for the filling" when the eggs have been scrambled: all else goes in raw.
       else if (pot.hot === null && pot.ways.size && everything && MIXES.test(stretch))
         pot.setAside(every.filter((at) => !pot.ways.has(at)))
       if (pot.hot !== null && !way && OUT_OF_POT.test(stretch)) pot.setAside([])
       // What is poured on after it was dry is wet again.
+      if (
+        pot.hot !== null &&
+        (POURS_ON.test(stretch) || named.some((at) => foodIs(draft.lines[at]!.food, 'pours')))
+      )
+        pot.poured = true
       if (untilDry && pot.hot !== null && (POURS_ON.test(stretch) || poursIn(stretch, named)))
         untilDry = false
       if (DRY.test(stretch) && pot.ways.size) untilDry = true
     }
   }
+  for (const [at, way] of calledSo)
+    if (!pot.ways.has(at)) {
+      pot.ways.set(at, way)
+      pot.setAside(every.filter((other) => !calledSo.has(other)))
+    }
   return { pot, untilDry }
 }
 

@@ -20,7 +20,7 @@ export const PRECOOKING_TABLE = {
     name: 'fried',
     heat: 'fat',
     cookedAlready: 0.95,
-    said: /\b(?:(?:stir[- ]|dry[- ]|pan[- ])?fr(?:y|ied|ying)|saut[eé](?:ed|ing)?|(?<!\bto )soften|sweat|brown(?:ed)?(?! (?:sugar|rice|lentils|bread|flour|sauce|onions))|(?<=\b(?:oil|ghee|butter),? )brown|wilt|toss on|scrambled?|temper|splutter|caramelis|caramelize|bhuno)\b|\bin (?:the |some |a little )?(?:butter|oil|ghee|lard)\b[^.]{0,30}\b\d+\s*min|\bcook\b[^.]{0,40}\b(?:oil|butter|ghee|lard|fat)\b/i,
+    said: /\b(?:(?:stir[- ]|dry[- ]|pan[- ])?fr(?:y|ied|ying)|saut[eé](?:ed|ing)?|(?<!\bto )soften(?:ed|ing)?|sweat(?:ed|ing)?|brown(?:ed)?(?! (?:sugar|rice|lentils|bread|flour|sauce|onions))|(?<=\b(?:oil|ghee|butter),? )brown|wilt(?:ed|ing)?|toss on|scrambled?|temper|splutter|caramelis|caramelize|bhuno)\b|\bin (?:the |some |a little )?(?:butter|oil|ghee|lard)\b[^.]{0,30}\b\d+\s*min|\bcook\b[^.]{0,40}\b(?:oil|butter|ghee|lard|fat)\b/i,
   },
   roast: {
     name: 'roasted',
@@ -38,7 +38,7 @@ export const PRECOOKING_TABLE = {
     name: 'simmered',
     heat: 'water',
     cookedAlready: 1,
-    said: /\b(?:simmer(?:ed|ing)?|boil(?:ed|ing)?|poach(?:ed)?|stew(?:ed)?|brais(?:e|ed|ing)|blanch(?:ed)?|pressure[- ]cook(?:ed)?|parboil(?:ed)?|reduce|thicken)\b/i,
+    said: /\b(?:simmer(?:ed|ing)?|boil(?:ed|ing)?|poach(?:ed)?|stew(?:ed)?|brais(?:e|ed|ing)|blanch(?:ed)?|pressure[- ]cook(?:ed)?|parboil(?:ed)?|reduce|thicken|bubbl(?:e|ing)|blip(?:ping)?|slow[- ]cook(?:er)?|pressure[- ]cook(?:er|ed)?|whistles?)\b/i,
   },
 } as const satisfies Record<string, PrecookingRow>
 

@@ -1,0 +1,79 @@
+import type { PrecookingWay } from '../recipe/precookingWays'
+import { middleMinutes, timesIn } from './time'
+
+/** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
+const STANDS = /\b(?:marinate|(?<!the )rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
+const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
+
+/** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
+export class Pot {
+  /** @param wet whether a liquid to simmer in is among the lines */
+  constructor(public wet: boolean) {}
+
+  /** The way it is cooking now; null when it is off the heat. */
+  hot: PrecookingWay | null = null
+  /** The way it was cooked last, hot or not. */
+  last: PrecookingWay | null = null
+  readonly ways = new Map<number, PrecookingWay>()
+  /** Lines that are named while nothing cooks. */
+  readonly raw = new Set<number>()
+  /** Liquid went in while it was hot. */
+  poured = false
+  /** Lines that are expressly left out of what is cooked. */
+  private readonly kept = new Set<number>()
+  readonly minutes = new Map<PrecookingWay, number>()
+  /** Stirred in without a verb of their own: the next verb is theirs. */
+  private added = new Set<number>()
+
+  private time(way: PrecookingWay, text: string): void {
+    for (const time of timesIn(text).filter(({ index }) => !STANDS.test(text.slice(0, index))))
+      this.minutes.set(way, (this.minutes.get(way) ?? 0) + middleMinutes(time))
+  }
+
+  cook(way: PrecookingWay, lines: readonly number[], text: string): void {
+    // "Roast the gram flour 1 minute" in a pan that is hot goes on frying.
+    const own = this.hot === 'fry' && way === 'roast' && !/\boven\b/i.test(text) ? 'fry' : way
+    for (const at of this.added) this.ways.set(at, own)
+    this.added.clear()
+    for (const at of lines) if (!this.ways.has(at) && !this.kept.has(at)) this.ways.set(at, own)
+    // What was browned and then simmers in its liquid has simmered: that is what its water goes by.
+    if (own === 'simmer' && (this.hot === 'fry' || !lines.length) && this.wet)
+      for (const at of this.ways.keys()) this.ways.set(at, own)
+    this.time(own, text)
+    const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
+    // What was boiled or roasted by itself is taken out of its pot.
+    this.hot = alone ? null : own
+    this.last = own
+  }
+
+  add(lines: readonly number[], text: string): void {
+    if (this.hot === null) return
+    for (const at of lines) {
+      if (this.ways.has(at) || this.raw.has(at)) continue
+      this.ways.set(at, this.hot)
+      this.added.add(at)
+    }
+    this.time(this.hot, text)
+  }
+
+  /** Listed behind a verb whose pot is done with. */
+  addTo(way: PrecookingWay, lines: readonly number[], text: string): void {
+    for (const at of lines) if (!this.ways.has(at) && !this.raw.has(at)) this.ways.set(at, way)
+    this.time(way, text)
+  }
+
+  /** Kept out of what follows. */
+  leave(lines: readonly number[]): void {
+    for (const at of lines) {
+      if (this.ways.has(at)) continue
+      this.raw.add(at)
+      this.kept.add(at)
+    }
+  }
+
+  setAside(lines: readonly number[]): void {
+    this.hot = null
+    this.added.clear()
+    for (const at of lines) if (!this.ways.has(at)) this.raw.add(at)
+  }
+}
