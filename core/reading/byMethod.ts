@@ -268,6 +268,8 @@ const OILED = /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu
 const HEATS_OR_IN =
   /\bheat (?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu
 
+const FRIES_PIECES = /\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i
+
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
 export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   if (drafts.some((draft) => draft.kind === 'pan')) return
@@ -275,11 +277,15 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
     if (draft.kind !== 'filling' || draft.into) continue
     // Listed last, behind everything that is mixed.
     const item = draft.lines.slice(-1).find(({ food, read }) => {
-      if (!isFat(food) || !read.measures.length) return false
+      if (!isFat(food)) return false
       const word = fatWord(read.name)
       const atPieces = clauses.some(
         ({ about, text }) =>
-          about === 'pieces' && (OILED.test(text) || (word.test(text) && HEATS_OR_IN.test(text))),
+          about === 'pieces' &&
+          (OILED.test(text) ||
+            (word.test(text) && HEATS_OR_IN.test(text)) ||
+            // "Oil", "spray oil" and no more: the pieces are the only thing that is fried.
+            ((!read.measures.length || food?.id === 'oil-spray') && FRIES_PIECES.test(text))),
       )
       const own = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
       return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))
@@ -355,7 +361,7 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
 })
 
 const BRUSHES =
-  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkle|scatter|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
+  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
 /** "Glaze.", and the list has one beaten egg. */
 const GLAZES =
   /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i

@@ -78,6 +78,8 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
         ? 'finish'
         : read.purpose
   if (!purpose || purpose === kind) return kind
+  // "Cornmeal for the tray" dusts.
+  if (purpose === 'pan' && foodIs(food, 'flour')) return 'shell'
   if (purpose === 'pan') {
     if (!isOfPan({ food, line })) return kind
     const named =
