@@ -251,6 +251,17 @@ export function countPieces(
   }
 
   found.sort((a, b) => b.weight - a.weight)
+  // "Parcels (6) … 12 triangles, 2 each": the title counts who eats.
+  const each = perServing
+  const eaten =
+    each && each > 1 && servings === null
+      ? found.find(({ pieces }) => pieces === found[0]!.pieces * each)
+      : undefined
+  if (eaten) {
+    servings = found[0]!.pieces
+    eaten.weight = found[0]!.weight + 1
+    found.sort((a, b) => b.weight - a.weight)
+  }
   const best = found[0]
   let onePie = false
   let pieces: number

@@ -111,6 +111,11 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
     .replace(/,?\s+but (?:you|one|i) (?:can|could|may) (?:also )?(?:do|bake|fry|steam|cook|make)\b.*$/i, '')
     .replace(/(?<=\d{3}[^.;]{0,30})\s(?:\/|or)\s(?:in (?:an? |the )?)?air[- ]?fryer\b.*$/i, '')
+    // "Air fryer 165 °C 12 min (oven 190 °C 18 min)": the bracket allows another way.
+    .replace(
+      /(?<=\d[^()]*)\((?:or )?(?:in (?:an? |the )?)?(?:conventional |fan )?(?:oven|air[- ]?fryer|bake)\b[^()]*\)/i,
+      ' ',
+    )
     // "Gas 7 – 15 min": the mark and the minutes, no range.
     .replace(
       /\b(gas(?: mark)?\s*\d{1,2})\s*[-–]\s*(?:a |for )?(?:further |another )?(\d{1,3})\s*(?=m(?:in|\b))/gi,

@@ -24,7 +24,7 @@ const PIECE_WORDS =
   /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
-  /\b(?:(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|wrap(?=\s*[.;]|\s*$)|wrap (?:the (?:dough|paste|filling)|round|around|it|each|\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold in (?:the |both )?(?:sides|ends|corners)|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]\s*(?:fork|crimp|seal|pinch|press))|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/iu
+  /\b(?:(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|wrap(?=\s*[.;]|\s*$)|wrap (?:the (?:dough|paste|filling)|round|around|it|each|\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold in (?:the |both )?(?:sides|ends|corners)|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]?\s+(?:and\s+)?(?:fork|crimp|seal|pinch|press)\b)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/iu
 /** These roll a dough as well as close a piece: where something is filled later, they do not close. */
 const WEAK_CLOSING = /^(?:roll|fold|twist|shape into|make (?:\d{1,3} )?balls|wrap$)/i
 const FILLS =
@@ -296,6 +296,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     )
       return 'pieces'
     if (best) return best
+    // "2 pounds of potatoes, boil and mash them": the foods that were named just before.
+    if (!closed && !label && last && last !== 'pieces' && last.kind === 'filling' && BOILS_THEM.test(text))
+      return last
     // "Steam the roots 10 minutes" before anything is closed: something that goes in.
     if (
       !closed &&
@@ -328,6 +331,8 @@ const VEGETABLE_OF = /\bveg(?:etable)? (?:oil|stock|broth|fat|shortening)\b/gi
 /** Cooked, and cut up afterwards. */
 const CUT_UP_AFTER =
   /\b(?:fry|grill|roast|sear|bake|poach)\b[^.;]*\b(?:then|,|and)\s*(?:chop|shred|slice|dice|flake)\b/i
+const BOILS_THEM =
+  /^\W*(?:and )?(?:then )?(?:boil|fry|steam|roast|simmer|saut[eé]|cook|microwave|blanch)\b[^.;]*\b(?:them|it|these|those)\b/i
 /** What is left out of what a sentence speaks of. */
 const EXCEPT = /\b(?:except(?: for)?|apart from|but not|other than|bar) (?:the )?[^,.;]*/iu
 

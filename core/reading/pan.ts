@@ -35,7 +35,7 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
   for (const { text, about } of clauses) {
     if (about !== 'pieces' || !/\b(?:fry|cook|griddle|toast|brown|tawa|pan)\b/i.test(text)) continue
     const match =
-      /\b(?:in|with|applying|a little|some|of)\s+((?:a little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:oil|butter|ghee|lard|margarine|fat|spread))\b/i.exec(
+      /\b(?:in|with|applying|a little|some|of)\s+((?:a little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
         text,
       )
     const food = match && matchFood(readLine(match[1]!).name, foods)?.food

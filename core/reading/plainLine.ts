@@ -101,6 +101,13 @@ export function plainLine(raw: string): string {
     // "Hot water (80C)": how hot it is, is no amount.
     .replace(/\s*\((?:about |approx\.? |at )?\d{2,3}\s*°?\s?[CF]\)/g, '')
     .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
+    .replace(/^(?:a )?(?:mix|mixture|blend|combination) of (?=\d|an? |[¼½¾])/i, '')
+    .replace(/^(?:a )?couple (?!of\b)(?=\p{L})/iu, '2 ')
+    // "Half a 400 g tin chickpeas".
+    .replace(
+      /^(?:half|½|1\/2) (?:of )?an? (?=\d+ ?(?:g|ml|oz)\b[- ]?(?:tin|can|jar|pack|packet|tub|block|bag|carton)s?\b)/i,
+      '0.5 x ',
+    )
     .replace(/[;,]\s*$/, '')
     .replace(/^little (?=\p{L})/iu, 'a little ')
     // "LOTS white pepper".

@@ -131,6 +131,7 @@ const LEAVES_OUT =
 /** With liquid in the pot so long by itself is simmering. Our own choice. */
 const SIMMERS_FROM_MINUTES = 8
 const minutesIn = (text: string): number => timesIn(text).reduce((sum, time) => sum + middleMinutes(time), 0)
+const THEM = /\b(?:them|these|those)\b/i
 const PREPARED = /\b(?:washed|sliced|chopped|diced|peeled|grated|shredded|trimmed|cubed|crushed|minced)\W*$/i
 const BARE_VERB = /^\W*(?:boil|fry|cook|steam|roast|simmer|blanch|saut[eé]|brown|soften|grill|bake)\W*$/i
 const STANDS_IN =
@@ -186,6 +187,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     ADDS_LIQUID.test(text) && named.some((at) => foodIs(draft.lines[at]!.food, 'pours'))
   // "Marinate the chicken in the paste. Grill 12 min": what lay in it is grilled, and nothing else.
   let marinated: readonly number[] = []
+  /** What "them" stands for. */
+  let lastNamed: readonly number[] = []
   /** "Mash the boiled potatoes with …": what the step takes for cooked, and nobody cooks. */
   const calledSo = new Map<number, PrecookingWay>()
   for (const clause of clauses) {
@@ -225,7 +228,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     // "In a pan: butter, onion, leeks, 15 minutes": what stands in a pan on the heat cooks without a verb.
     const inPanAlone =
       pot.hot === null && IN_PAN.test(said) && wayIn(said, false, false) === null && !PREPARES.test(said)
-    if (inPanAlone) pot.hot = hasFat || !pot.wet ? 'fry' : 'simmer'
+    if (inPanAlone)
+      pot.hot = hasFat || draft.lines.some(({ food }) => foodIs(food, 'flesh')) ? 'fry' : 'simmer'
     const left = LEAVES_OUT.exec(said)?.[1]
     const leftOut = left ? namedIn(left) : []
     if (leftOut.length) pot.leave(leftOut)
@@ -237,7 +241,10 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       const shared = BARE_VERB.test(stretch) && n + 1 < stretches.length ? ` ${stretches[n + 1]}` : ''
       const own = namedIn(stretch + shared)
       // "Chop the onion and fry in the oil": what was cut up goes into the pan.
-      const named = own.length ? [...new Set([...carried, ...own])] : [...carried, ...prepared]
+      const named = own.length
+        ? [...new Set([...carried, ...own])]
+        : [...carried, ...(prepared.length || !THEM.test(stretch) ? prepared : lastNamed)]
+      if (own.length) lastNamed = own
       // "Leeks - washed, sliced, softened in butter": made ready in front of its verb.
       carried = PREPARED.test(stretch) ? named : []
       // "Leeks in with the butter and fry": what is named in front goes with the verb.

@@ -68,6 +68,22 @@ const SPOON_EACH =
 /** "Rough puff - rub butter into the flour"; "water - to knead" is poured. */
 const DASHED_WORK = /^[^:\d]{3,30}?\s[-–—]\s+((?!to\b)\S+(?: \S+){3,})$/
 
+/** "3 mm thick, 10 cm rounds", "4 at a time", "1 heaped tsp in the middle of each". */
+const HANDLES =
+  /\bat a time\b|\bin the (?:middle|cent(?:re|er)) of (?:each|every)\b|\bbetween each\b|^\W*\d[\d./-]* ?(?:mm|cm|inch|")\s+(?:thick|thin|rounds|circles|dis[ck]s|squares)\b|\b(?:filling|stuffing|mix(?:ture)?) (?:in |on |for |per )?each\b|\bper (?:round|circle|dis[ck]|wrapper|ball)\b/i
+const TAKES_MINUTES = /\b\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:min(?:ute)?s?|hrs?|hours?)\b/i
+/** "Chickpeas, soaked 2 hours and boiled": how a food was made ready takes time too. */
+const MADE_READY =
+  /\b(?:soak|rest|chill|drain|boiled|cooked|steamed|roasted|fried|marinat|overnight|thaw|defrost|left|stood|before|ahead|old|instant|easy[- ]cook|quick|eggs?\b)/i
+const VESSEL =
+  /\bin (?:an? |the )?(?:\p{L}+ )?(?:skillet|frying pan|pan|wok|kadai|oven|steamer|air[- ]?fryer|pot)\b/iu
+
+/** "2 tbsp oil in a skillet, flat side down 2 min": begins with an amount, and tells what is done with it. */
+const worksWithAmount = (text: string): boolean => {
+  const bare = text.replace(/\([^)]*\)/g, ' ')
+  return HANDLES.test(bare) || (TAKES_MINUTES.test(bare) && (VESSEL.test(bare) || !MADE_READY.test(bare)))
+}
+
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
   if (DIPS.test(text) || PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
@@ -80,6 +96,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     return true
   if (/^(?:\d(?:st|nd|rd|th)|second|first|final) (?:proof|prove|proving|rise|rising|rest)\b/i.test(text))
     return true
+  if (STARTS_WITH_AMOUNT.test(text) && worksWithAmount(text)) return true
   if (WAS_COOKED.test(text) || WORK_LABEL.test(text)) return true
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (

@@ -12,6 +12,7 @@ import {
 import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PREP_WORDS, readLine } from './readLine'
+import { andSomeFor, sharedOut } from './sharedOut'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { UNIT_PATTERN } from './units'
@@ -32,11 +33,6 @@ const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:
 const EACH_BEHIND = /^(\p{L}.*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/iu
 const SEASONING =
   /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
-/** "50 g sugar, plus 1 tbsp for sprinkling": the same again, for something else. */
-const PLUS_FOR = new RegExp(
-  String.raw`^(.*?\p{L}.*?),?\s+(?:plus|and|\+)\s+((?:an? )?(?:extra |another )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))(?:\s+(?:of it|more|extra))?\s+((?:for|to) (?:the )?(?:sprinkl|brush|top|dust|glaz|serv|finish|coat|drizzl)\p{L}*.*)$`,
-  'iu',
-)
 const EVERY_COMMA = new RegExp(COMMA, 'giu')
 const EVERY_JOIN = new RegExp(JOIN, 'giu')
 /** So many foods are listed on one line. */
@@ -286,12 +282,14 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const slashed = raw.length < 120 && !/\d/.test(raw) ? raw.trim().split(/\s*\/\s*/) : []
   const strangers = slashed.filter((one) => matchFood(readLine(one).name, foods)?.how !== 'exact').length
   if (slashed.length > 2 && strangers <= 1) return both(slashed)
-  const again = raw.length < 200 ? PLUS_FOR.exec(raw.trim()) : null
-  if (again && readLine(again[1]!).measures.length) {
-    const { name } = readLine(again[1]!)
+  const again = andSomeFor(raw)
+  if (again && readLine(again.line).measures.length) {
+    const { name } = readLine(again.line)
     if (matchFood(name, foods)?.how === 'exact')
-      return both([again[1]!, `${again[2]!.replace(/\b(?:extra|another) /i, '')} ${name} ${again[3]!}`])
+      return both([again.line, `${again.again} ${name} ${again.purpose}`])
   }
+  const outShared = sharedOut(raw)
+  if (outShared?.every((one) => matchFood(readLine(one).name, foods)?.how === 'exact')) return both(outShared)
   // What it was boiled or soaked in is no line of its own: it is poured away, or taken up.
   const wet =
     raw.length <= MAX_ROW_CHARACTERS
@@ -372,7 +370,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       ...(another ? [behindSeasoning] : []),
     ])
   }
-  const each = EACH.exec(raw)
+  // "Handful each parsley and mint".
+  const each = EACH.exec(raw.replace(/^(?=(?:handful|pinch|bunch|sprig|knob|splash|dash) each\b)/i, 'a '))
   const inBracket = each && (each[1]!.match(/[([]/g)?.length ?? 0) > (each[1]!.match(/[)\]]/g)?.length ?? 0)
   if (each && !inBracket && !COMMA.test(each[1]!) && readLine(each[1]!).measures.length) {
     // "1 tsp each cumin and paprika, juice of 1 lime": the list ends behind its "and".

@@ -1,0 +1,132 @@
+import { NUMBER_PATTERN, readNumber } from './readNumber'
+import { UNIT_PATTERN } from './units'
+
+// "2 eggs (1 for the dough, 1 to glaze)", "300 g swede and potato, half and half": one amount that a line shares out,
+// by what each share is for or between two foods.
+
+const NUMBER = String.raw`(?:${NUMBER_PATTERN})`
+const AMOUNT = String.raw`(?:about |approx\.? |~)?${NUMBER}\s*(?:(?:${UNIT_PATTERN})(?![\p{L}]))?`
+/** Shares that nobody counts: "a knob for the pan". */
+const SOME = String.raw`(?:an? )?(?:knob|little|splash|dash|bit|drizzle|spoonful|handful|pinch|few)(?: (?:more|extra|bit))?`
+const PURPOSE = String.raw`(?:for|to|in) (?:the |your |a )?(?!taste\b)\p{L}[^,;()+&]{1,40}?`
+const JOINT = String.raw`\s*(?:,\s*(?:and |plus )?|;\s*|\s\+\s*|\s&\s*|\sand\s+|\splus\s+)`
+
+/** "1 egg for the filling and 1 for brushing". */
+const TWICE = new RegExp(
+  String.raw`^(${AMOUNT})\s*(\p{L}[\p{L}' -]{1,40}?),?\s+(${PURPOSE})${JOINT}(another|an extra|one more|${AMOUNT})(?:\s+(?:more|extra|of it|of them))?\s+(${PURPOSE})$`,
+  'iu',
+)
+/** "75 g butter + a knob for the pan", "150 ml milk plus 2 tbsp for brushing". */
+const AND_SOME = new RegExp(
+  String.raw`^(${AMOUNT}\s*\p{L}[^()]*?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}\s*(?:${UNIT_PATTERN})|${SOME})(?:\s+(?:of it|more|extra))?\s+(${PURPOSE})$`,
+  'iu',
+)
+/** "3 tbsp oil (2 for the filling, 1 for frying)": the sum first, and its shares behind. */
+const SUM_AND_SHARES = new RegExp(
+  String.raw`^(${NUMBER})\s*((?:${UNIT_PATTERN})(?![\p{L}]))?\s*(\p{L}[\p{L}' -]{1,40}?)\s*(?:[:–-]\s+|,\s+|\()(.+?)\)?$`,
+  'iu',
+)
+const SHARE = new RegExp(
+  String.raw`^(?:use )?(half|the (?:other|rest|remaining)(?: (?:one|half|of it))?|another|rest|${NUMBER})\s*(?:${UNIT_PATTERN})?\s*(?:of (?:it|them|which) )?(?:is |are )?(${PURPOSE})$`,
+  'iu',
+)
+
+const HALVES_SAID = String.raw`(?:half (?:and|&|n) half|half\/half|50\s*[:/-]\s*50|half (?:of )?each|(?:in )?equal (?:parts|amounts|quantities))`
+const TWO_FOODS = String.raw`(\p{L}[\p{L}' ]{1,28}?)\s*(?:\sand\s|\s&\s|\s\+\s|\/)\s*(\p{L}[\p{L}' ]{1,28}?)`
+/** "Swede + potato mix (half and half)", "mixed cheddar and mozzarella". */
+const IN_HALVES: readonly RegExp[] = [
+  new RegExp(
+    String.raw`^(${AMOUNT})\s*(?:of )?${TWO_FOODS}(?: mix(?:ture)?)?[\s,(]+([^()]*?)\(?${HALVES_SAID}\)?$`,
+    'iu',
+  ),
+  new RegExp(String.raw`^(${AMOUNT})\s*(?:of )?${TWO_FOODS} (?:mix|mixture)(?:,\s*([^()]*))?$`, 'iu'),
+  new RegExp(
+    String.raw`^(${AMOUNT})\s*(?:of )?(?:a )?mix(?:ed|ture of| of)? ${TWO_FOODS}(?:,\s*([^()]*))?$`,
+    'iu',
+  ),
+]
+/** "500 g mince (half pork, half beef)", "400 g mince, pork/beef 50:50". */
+const OF_TWO_KINDS: readonly RegExp[] = [
+  new RegExp(
+    String.raw`^(${AMOUNT})\s*(?:of )?(\p{L}[\p{L}' ]{1,28}?)\s*[,(]\s*half (\p{L}+)(?:,| and| &)? ?(?:and )?half (\p{L}+)\)?$`,
+    'iu',
+  ),
+  new RegExp(
+    String.raw`^(${AMOUNT})\s*(?:of )?(\p{L}[\p{L}' ]{1,28}?)\s*[,(]\s*(\p{L}+)\s*(?:\/|and|&)\s*(\p{L}+),? ${HALVES_SAID}\)?$`,
+    'iu',
+  ),
+]
+
+const halved = (amount: string): string | null => {
+  const number = readNumber(amount.replace(/^(?:about|approx\.?|~)\s*/i, ''))
+  if (!number) return null
+  const rest = amount.replace(/^(?:about|approx\.?|~)\s*/i, '').slice(number.length)
+  const half = (value: number) => String(Math.round((value / 2) * 1000) / 1000)
+  return `${half(number.low)}${number.high > number.low ? `-${half(number.high)}` : ''}${rest}`
+}
+
+/** The shares that a bracket names, as texts of lines; null where they are no shares of the sum. */
+function sharesOf(sum: number, unit: string, food: string, said: string): string[] | null {
+  const pieces = said.split(/\s*(?:,\s*(?:and\s+)?|;\s*|\s\+\s*|\sand\s+|\s&\s*)/i)
+  if (pieces.length < 2) return null
+  let left = sum
+  const lines: string[] = []
+  for (const [at, piece] of pieces.entries()) {
+    const share = SHARE.exec(piece.trim())
+    if (!share) return null
+    const own = /^half/i.test(share[1]!)
+      ? sum / 2
+      : /^(?:the|rest)/i.test(share[1]!)
+        ? left
+        : /^another/i.test(share[1]!)
+          ? 1
+          : readNumber(share[1]!)!.low
+    if (!(own > 0) || own > left + 1e-9) return null
+    left -= own
+    lines.push(`${Math.round(own * 1000) / 1000} ${unit}${unit ? ' ' : ''}${food}, ${share[2]!}`)
+    if (at === pieces.length - 1 && left > 1e-9) return null
+  }
+  return lines
+}
+
+/**
+ * The lines that a line stands for which shares one amount out: by purpose ("1 egg to bind and another to glaze"), or
+ * in halves between two foods. Null where it shares nothing out.
+ *
+ * @param raw an ingredient line
+ */
+export function sharedOut(raw: string): string[] | null {
+  const text = raw.trim()
+  if (text.length > 160 || !/\band\b|\bplus\b|[+&,;(/]|\bmix/i.test(text)) return null
+  const twice = TWICE.exec(text)
+  if (twice) {
+    const [, amount, food, purpose, more, other] = twice
+    const again = /^(?:another|an extra|one more)$/i.test(more!) ? '1' : more!.trim()
+    return [`${amount!.trim()} ${food!}, ${purpose!}`, `${again} ${food!}, ${other!}`]
+  }
+  const sum = SUM_AND_SHARES.exec(text)
+  const number = sum ? readNumber(sum[1]!) : null
+  const shares = number ? sharesOf(number.low, sum![2] ?? '', sum![3]!.trim(), sum![4]!) : null
+  if (shares) return shares
+  for (const pattern of OF_TWO_KINDS) {
+    const found = pattern.exec(text)
+    const half = found ? halved(found[1]!) : null
+    if (half) return [`${half} ${found![3]!} ${found![2]!}`, `${half} ${found![4]!} ${found![2]!}`]
+  }
+  for (const pattern of IN_HALVES) {
+    const found = pattern.exec(text)
+    const half = found ? halved(found[1]!) : null
+    const prep = found?.[4]?.trim().replace(/[\s,(]+$/, '')
+    if (half)
+      return [found![2]!, found![3]!].map((food) => `${half} ${food.trim()}${prep ? `, ${prep}` : ''}`)
+  }
+  return null
+}
+
+/** "75 g butter + a knob for the pan": the line, and the same food again for something else. Null where there is none. */
+export function andSomeFor(raw: string): { line: string; again: string; purpose: string } | null {
+  const found = raw.length < 200 ? AND_SOME.exec(raw.trim()) : null
+  return (
+    found && { line: found[1]!, again: found[2]!.replace(/\b(?:extra|another) /i, ''), purpose: found[3]! }
+  )
+}
