@@ -319,7 +319,13 @@ export function countPieces(
   if (eaters === null && perServing) eaters = Math.max(1, pieces / perServing)
   if (eaters === null) {
     servingsStated = false
-    const guess = guessServings(shape, pieces, drafts)
+    // "Stout pies (4 individual)": one for each.
+    const alone = [outline.title, ...said.map(({ text: one }) => one)].some((one) =>
+      /\bindividual\b/i.test(one),
+    )
+    const guess = alone
+      ? { servings: pieces, says: 'one piece, for they are called individual' }
+      : guessServings(shape, pieces, drafts)
     eaters = guess.servings
     notes.push({
       code: 'servings-assumed',

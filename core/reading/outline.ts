@@ -245,6 +245,11 @@ function leadsPart(
 ): boolean {
   const { foods, mode } = state
   const row = rows[index]!
+  // "(That's it for the dough)" tells something, and leads nothing.
+  if (/^\([^()]*\)$/.test(text) && TELLS.test(text) && !readYields(text)) {
+    state.remark(row, text)
+    return true
+  }
   const next = looksLike(rows[index + 1], foods)
   // "Wrappers" in front of a list with bullets, and itself without one.
   const overBullets =
@@ -304,6 +309,8 @@ function leadsPart(
   else enter(state, row, beside ? { ...heading, kind: 'dip' } : heading)
   return true
 }
+
+const TELLS = /\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
 
 /** "Rhubarb" over "300 g rhubarb, cut up": it names what is listed. */
 function namesNext(text: string, next: Row, foods: Foods): boolean {

@@ -64,7 +64,12 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
   } else {
     state.mode = 'lines'
     state.section = state.open(heading)
-    if (heading.rest) readText(state, row, heading.rest)
+    // "Syrup: 800 ml water, 80 g sugar - simmer 10 min": a list, and what is done with it.
+    const behind = heading.rest ? doneBehind(heading.rest, state.foods) : null
+    if (behind) {
+      readText(state, row, behind.list)
+      state.step(row, `${heading.name}: ${behind.done}`)
+    } else if (heading.rest) readText(state, row, heading.rest)
   }
 }
 
@@ -152,6 +157,15 @@ function readText(state: OutlineState, row: Row, text: string): void {
   )
     return state.step(row, text)
   if (isStep(text, foods)) return state.step(row, text)
+  // "…, lid on, 6 min. Lid off till crisp.": behind the work of its row, what names no food goes on with it.
+  if (
+    !found &&
+    out.steps.at(-1)?.at === row.at &&
+    !STARTS_WITH_AMOUNT.test(text) &&
+    !inlineList(text, foods) &&
+    matchFood(readLine(text).name, foods) === null
+  )
+    return state.step(row, text)
   if (
     found &&
     !/\b(?:g|kg|cups?|tbsp|tsp|ml)\b/i.test(text) &&

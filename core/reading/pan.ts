@@ -35,7 +35,7 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
   for (const { text, about } of clauses) {
     if (about !== 'pieces' || !/\b(?:fry|cook|griddle|toast|brown|tawa|pan)\b/i.test(text)) continue
     const match =
-      /\b(?:in|with|applying|a little|some|of)\s+((?:a little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
+      /(?:\b(?:in|with|applying|a little|some|of)|^\W*(?:\d[\d./ ]*|[¼½¾]) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+((?:a little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
         text,
       )
     const food = match && matchFood(readLine(match[1]!).name, foods)?.food
@@ -57,7 +57,7 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
     if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|tawa|cook|roast)/i.test(text)) continue
     const match =
       /\b(?:oil|butter|ghee|lard|margarine)\s*\((?:about |~)?([^()]{1,20})\)/i.exec(text) ??
-      /\bin (?:about |~)?(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cups?)) (?:of )?(?:the )?(?:hot |melted |\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\b/iu.exec(
+      /\b(?:in|heat|warm|melt|use) (?:about |~)?(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cups?)) (?:of )?(?:the )?(?:hot |melted |\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\b/iu.exec(
         text,
       )
     // "With 1 tsp ghee per paratha": each is cooked in its own.

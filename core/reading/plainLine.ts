@@ -103,6 +103,12 @@ export function plainLine(raw: string): string {
     .replace(/^(?:plus|and|also)\s+(?=\p{L}{3})/iu, '')
     .replace(/^(?:a )?(?:mix|mixture|blend|combination) of (?=\d|an? |[¼½¾])/i, '')
     .replace(/^(?:a )?couple (?!of\b)(?=\p{L})/iu, '2 ')
+    // "Sweetcorn, small tin, drained".
+    .replace(
+      /^((?!(?:an?|one|two|three|four|half|some|small|large)\b|.*\b(?:for|the|to|in|from)\b.*(?:tin|can|jar|tub|packet|bag)\b)\p{L}[\p{L} ]{2,30}?),?\s+((?:half an?|½|1\/2) )?(?:(?:an?|one|1) )?(small |large |big |little )?(tin|can|jar|tub|packet|bag)\b(?!\s*(?:of\b|\d)),?\s*(.*)$/iu,
+      (_, food: string, half: string | undefined, size: string | undefined, pack: string, rest: string) =>
+        `${half ? '0.5' : '1'} ${size ?? ''}${pack} ${food}${rest ? `, ${rest}` : ''}`,
+    )
     // "Half a 400 g tin chickpeas".
     .replace(
       /^(?:half|½|1\/2) (?:of )?an? (?=\d+ ?(?:g|ml|oz)\b[- ]?(?:tin|can|jar|pack|packet|tub|block|bag|carton)s?\b)/i,

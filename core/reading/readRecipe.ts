@@ -188,7 +188,8 @@ function tellProse(outline: Outline, placed: Placed, foods: Foods): void {
   const hasShell = placed.drafts.some(
     (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => isDoughBase(food)),
   )
-  if (hasShell || !outline.steps.length) return
+  if (!outline.steps.length) return
+  if (hasShell) return tellFilling(outline, placed, foods)
   const bare = !placed.drafts.some((draft) => draft.lines.length)
   const told = linesFromProse(outline.steps, foods, bare ? null : 'shell')
   if (!told.some((section) => section.items.length)) return
@@ -204,6 +205,21 @@ function tellProse(outline: Outline, placed: Placed, foods: Foods): void {
     text: 'The amounts were read out of the sentences of the method: look them over',
   })
 }
+
+/** "For the filling boil 500 g potatoes …" beside a dough that is listed: what goes in stands in the sentences alone. */
+function tellFilling(outline: Outline, placed: Placed, foods: Foods): void {
+  if (placed.drafts.some(({ kind, lines }) => kind !== 'shell' && kind !== 'pan' && lines.length)) return
+  const told = linesFromProse(outline.steps, foods, 'filling')
+  if (!told.some((section) => section.items.length >= MIN_TOLD_FILLING)) return
+  placed.drafts.push(...placeLines({ ...outline, sections: told }, foods).drafts)
+  placed.notes.push({
+    code: 'from-prose',
+    level: 'check',
+    text: 'The filling was read out of the sentences of the method: look its amounts over',
+  })
+}
+/** One food in a sentence may be said in passing. */
+const MIN_TOLD_FILLING = 2
 
 interface CookingFound {
   way: Recipe['cooking']['way']

@@ -70,7 +70,7 @@ const DASHED_WORK = /^[^:\d]{3,30}?\s[-–—]\s+((?!to\b)\S+(?: \S+){3,})$/
 
 /** "3 mm thick, 10 cm rounds", "4 at a time", "1 heaped tsp in the middle of each". */
 const HANDLES =
-  /\bat a time\b|\bin the (?:middle|cent(?:re|er)) of (?:each|every)\b|\bbetween each\b|^\W*\d[\d./-]* ?(?:mm|cm|inch|")\s+(?:thick|thin|rounds|circles|dis[ck]s|squares)\b|\b(?:filling|stuffing|mix(?:ture)?) (?:in |on |for |per )?each\b|\bper (?:round|circle|dis[ck]|wrapper|ball)\b/i
+  /\bat a time\b|\bin the (?:middle|cent(?:re|er)) of (?:each|every)\b|\bbetween each\b|^\W*\d[\d./-]* ?(?:mm|cm|inch|")\s+(?:thick|thin|rounds|circles|dis[ck]s|squares)\b|\b(?:filling|stuffing|mix(?:ture)?) (?:in |on |for |per )?each\b|(?<!\b(?:fried|browned|softened|saut[eé]ed|cooked|roasted) )\bin (?:\d|a |the |some |[¼½¾])[^,;]{0,20}\b(?:oil|butter|ghee)\b[^,;]{0,12}\b(?:till|until)\b|\bper (?:round|circle|dis[ck]|wrapper|ball)\b/i
 const TAKES_MINUTES = /\b\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:min(?:ute)?s?|hrs?|hours?)\b/i
 /** "Chickpeas, soaked 2 hours and boiled": how a food was made ready takes time too. */
 const MADE_READY =
@@ -281,7 +281,7 @@ export function titleEnd(text: string): number | null {
 }
 
 const DONE_WITH_IT =
-  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s[-–—]\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
+  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s[-–—]\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
 
 /**
  * "Half a teaspoon of salt rub together till it is like crumbs", "a pinch of salt, rest it 30 min": where a list goes

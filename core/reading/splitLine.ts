@@ -240,10 +240,18 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   return both(withPurposes(list))
 })
 
+const KIND_OF_FLOUR =
+  /^(?:strong |fine |plain )?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
 /** The same without what its end says of all of it. */
 const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
-  const parts = takeApart(withCommas(raw), foods)
-  if (parts.length < 2) return parts
+  const apart = takeApart(withCommas(raw), foods)
+  if (apart.length < 2) return apart
+  // "250 g wholemeal flour + 50 g white": the flour is named once.
+  const parts = apart.map((part, at) =>
+    at > 0 && KIND_OF_FLOUR.test(readLine(part.text).name) && /\bflour\b/i.test(apart[at - 1]!.text)
+      ? { ...part, text: `${part.text} flour` }
+      : part,
+  )
   // What stands between two commas may run on as well.
   return parts.flatMap(
     (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],
