@@ -122,6 +122,20 @@ function isAmongLines({ mode, out, foods }: OutlineState, rows: readonly Row[], 
 function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, text: string): boolean {
   const { mode, out, foods } = state
   const row = rows[index]!
+  // "Difficulty: easy / Makes: 9 / Time: 1 h".
+  const told = text.split(/\s+[\/|·•]\s+/)
+  if (
+    told.length > 1 &&
+    mode !== 'method' &&
+    told.every((one) => /^\W*\p{L}[\p{L} ]{2,20}:\s*\S/u.test(one))
+  ) {
+    const counts = told.filter((one) => COUNTS_AHEAD.test(one) && readYields(one))
+    if (counts.length) {
+      for (const one of counts) state.count(row, one)
+      state.is(row, 'count')
+      return true
+    }
+  }
   const { noise, nutrition } = saysNothing(text)
   const figures =
     nutrition === 'line' &&
@@ -198,15 +212,19 @@ function countsWhole(state: OutlineState, row: Row, text: string): boolean {
     state.is(row, 'count')
     return true
   }
-  if (/^(?:for|makes|serves)\s+\d/i.test(text) && text.length < 40 && mode !== 'method') {
+  if (COUNTS_AHEAD.test(text) && text.length < 60 && mode !== 'method') {
     const found = readYields(text)
-    if (found && !/\p{L}{2}/u.test(found.rest)) {
+    if (found && (state.isAtStart || !/\p{L}{2}/u.test(found.rest))) {
       state.count(row, text)
       return true
     }
   }
   return false
 }
+
+/** "Yields 16 buns", "Servings: 4", "1 dozen": a row that counts. */
+const COUNTS_AHEAD =
+  /^\W*(?:(?:for|makes?|serves?|yields?|gives|feeds|servings?|portions?|quantity|batch of|number of (?:pieces|servings|portions|buns|dumplings|pies)|serving size)\s*[:=-]?\s*(?:about |approx\.? |around |~)?(?:\d|an? |one|two|three|four|five|six|seven|eight|nine|ten|twelve)|(?:1|one|two|2|three|3|a|half a) dozen\W*$)/i
 
 /** "Filling: … . Brush with …": sentences of which one leads a list are read one by one. */
 function leadsSentences(state: OutlineState, row: Row, text: string): boolean {

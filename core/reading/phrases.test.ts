@@ -108,3 +108,60 @@ describe('lines and sentences that say what goes on top, beside and into the pan
     expect(own.parts.filter(({ kind }) => kind === 'filling').flatMap(({ lines }) => lines)).toHaveLength(3)
   })
 })
+
+describe('rows below a title that count', () => {
+  it.each(sections.get('heads')!)('%s', (head, wanted) => {
+    const own = read(
+      `Leek pockets\n${head}`,
+      FILLINGS.leeks!,
+      'Sweat the filling. Roll out the dough, fill and seal. Bake at 200C for 20 minutes.',
+    )
+    const [pieces, servings] = wanted.split(' ')
+    if (pieces !== '-') expect([own.pieces, own.piecesStated]).toEqual([Number(pieces), true])
+    expect(own.servingsStated).toBe(servings !== '-')
+    if (servings !== '-') expect(own.servings).toBe(Number(servings))
+    expect(own.title).toBe('Leek pockets')
+    expect(own.parts.flatMap(({ lines }) => lines)).toHaveLength(7)
+  })
+})
+
+describe('rows without a heading', () => {
+  const list = `${DOUGH}\nFilling\n${FILLINGS.leeks}`
+  it.each(sections.get('rows that are work')!)('work: %s', (row) => {
+    for (const text of [
+      `Pockets\nMakes 10\n\n${list}\n\nmix dough, rest 30 min\n${row}\nfill and bake at 200C for 20 min`,
+      `Pockets\nMakes 10\n\n${list.replace(/^(?:Dough|Filling)\n/gm, '')}\n\nMix the dough and rest.\n${row}`,
+    ]) {
+      const { recipe } = readRecipe(text, foods)
+      const listed = recipe.parts.flatMap(({ lines }) => lines).filter(({ raw }) => raw)
+      expect(listed.map(({ raw }) => raw).filter((raw) => !list.includes(raw))).toEqual([])
+    }
+  })
+  it.each(sections.get('rows that are lines')!)('a line: %s', (row) => {
+    for (const text of [
+      `Pockets\nMakes 10\n\n${DOUGH}\nFilling\n300 g leeks\n1 onion\n${row}\n\nmix dough, rest 30 min. fill and bake at 200C for 20 min`,
+      `Pockets\nMakes 10\n\n300 g flour\n160 ml water\n\n300 g leeks\n${row}\n\nMix the dough and rest. Fill and bake at 200C for 20 min`,
+    ])
+      expect(readRecipe(text, foods).recipe.method.join(' ')).not.toContain(row)
+  })
+})
+
+describe('lines that stand for more than one', () => {
+  it.each(sections.get('lines')!)('%s', (line, wanted) => {
+    const own = read(
+      'Pockets\nMakes 10',
+      `300 g leeks\n${line}`,
+      'Roll out, fill, seal. Bake at 200C for 20 minutes.',
+    )
+    const got = own.parts
+      .filter(({ kind }) => kind !== 'shell')
+      .flatMap(({ lines }) => lines)
+      .filter(({ foodId }) => foodId !== 'leek')
+    const expected = wanted.split(', ').map((one) => one.split(' '))
+    expect(got.map(({ foodId }) => foodId).sort()).toEqual(expected.map(([id]) => id).sort())
+    for (const [id, grams] of expected)
+      expect(
+        got.filter(({ foodId }) => foodId === id).some((one) => Math.abs(one.grams! - Number(grams)) <= 1),
+      ).toBe(true)
+  })
+})

@@ -21,7 +21,7 @@ export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pie
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?:^|i )got|(?:i|we) (?:usually |always |normally )?get|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a batch of )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|batch of|number of \p{L}+|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?:^|i )got|(?:i|we) (?:usually |always |normally )?get|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a (?:big |large |good |small )?batch(?: of|,| [-–])? )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b)\s*(${PEOPLE})?`,
   'iu',
 )
 const serves = new RegExp(
@@ -32,8 +32,13 @@ const forBracket = new RegExp(
   String.raw`\((?:serves|feeds|(?:(?:a )?(?:dinner|supper|lunch|tea|meal|snack|starter|enough|plenty) )?for)\s+${N}\)`,
   'iu',
 )
+/** "Makes 30, enough for 4": who eats them. */
+const enoughFor = new RegExp(String.raw`\b(?:enough|plenty) for\s+${N}(?!\s*(?:${PIECES}))`, 'iu')
 /** "For 8": a few are eaters, many are pieces. */
 const MAX_EATERS = 12
+/** So many may eat of one batch; more are pieces. */
+const fewIn = (found: RegExpExecArray | null) =>
+  found && (count(found[1]!) ?? 0) <= MAX_EATERS ? found : null
 const forBare = new RegExp(String.raw`^\W*(?:enough )?for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const servingSize = new RegExp(
@@ -87,7 +92,7 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 
 /** Words without which a line counts nothing. */
 const COUNTS =
-  /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
+  /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|batch|number|dozen|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
 
 const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
@@ -106,6 +111,15 @@ function yieldsOf(stated: string): Yields | null {
     // "Makes 4 big or 8 small (I did 8)": the cook's own number is the one the rest speaks of.
     .replace(/\bmakes?\b[^.]*\b(?:i|we) (?:did|made) (\d{1,3})\b[^.]*/i, 'makes $1')
   if (line.length > 400 || BOUGHT_SO.test(line)) return null
+  const dozens = /^\W*(1|2|3|a|one|two|three|half a) dozen\W*$/i.exec(line)
+  if (dozens)
+    return {
+      pieces: count(withDigits(dozens[0].replace(/\W*$/, ''))),
+      servings: null,
+      perServing: null,
+      whole: true,
+      rest: '',
+    }
   const alone = aboutSo.exec(line)
   if (alone) return { pieces: Number(alone[1]), servings: null, perServing: null, whole: false, rest: '' }
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
@@ -118,7 +132,12 @@ function yieldsOf(stated: string): Yields | null {
   const making = makes.exec(plain)
   // "Make a stiff dough" counts nothing.
   const made = making && !/^an?$/i.test(making[1]!.trim()) ? making : null
-  const served = serves.exec(plain) ?? forPeople.exec(plain) ?? forBracket.exec(plain) ?? forBare.exec(plain)
+  const served =
+    serves.exec(plain) ??
+    forPeople.exec(plain) ??
+    forBracket.exec(plain) ??
+    forBare.exec(plain) ??
+    (made && !made[0].includes('nough') ? fewIn(enoughFor.exec(plain)) : null)
   // "One strudel = 6 portions": one is made.
   const single = /^\W*(?:one|1) (?!batch|recipe|quantity|of\b)\p{L}+ (?:=|serves|feeds|is enough for)/iu.test(
     plain,
