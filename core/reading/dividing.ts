@@ -35,7 +35,8 @@ const WEIGHED_EACH = /^\s*[x×]\s*\d{1,3}\s*(?:g|gm|grams?)\b/iu
 /** Behind a bare number the phrase is at its end: "divide into 8, roll", "cut 6 using a plate". */
 const ENDS =
   /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|then|or so|ways?|using|with|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|x\s*\d+ ?g)\b)/iu
-const INTO = /\b(?:in|into|to|by|out)\s+(?:about |approx\.? |around |roughly |maybe |another |some |~ ?)*$/iu
+const INTO =
+  /\b(?:in|into|to|by|out|between|among)\s+(?:about |approx\.? |around |roughly |maybe |another |some |~ ?)*$/iu
 /** What is shared out once more: each of what there is. */
 const EACH =
   /\b(?:each|every|both|apiece|those|all) (?:of )?(?:the |them |these |those )?[^.;,]{0,20}$|\b(?:each|every)\b[^.;,]{0,32}$|\b(?:halves|quarters|strips|ropes|logs|sausages)\b[^.;,]{0,12}\binto\s*$/iu
@@ -52,8 +53,9 @@ const GRID =
   /\b(?:cut|slice|divide|score|mark)\b[^.;\d]{0,24}(\d)\s*(?:by|x|×)\s*(\d)(?=\W*(?:$|[.,;)]|grid))(?!\s*(?:cm|mm|inch|in\b|"))/iu
 /** "Cut like a pizza into 8" is a number; "roll half the dough, cut 8, repeat with the other half" is twice that. */
 const A_SHARE =
-  /\b(?:(?<whole>half|a third|a quarter|(?:1\/|0\.)\d+) (?:of )?(?:the |your )?(?:dough|pastry)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on))\b/iu
+  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on))\b/iu
 const AGAIN = /\b(?:repeat|do the same|same again|likewise)\b(?![^.;]{0,30}\b(?:fold|turn|process until)\b)/iu
+const BOTH = /\bboth (?:of the )?(?:sheets|halves|pieces|rolls|blocks|lots|doughs)\b/iu
 const IN_BATCHES = /\bin (\d|half|halves) (?:batches|lots|goes|halves)\b/iu
 /** "Roll into a rope 30 cm long … cut into 3 cm pieces": the one goes so often into the other. */
 const ROPE =
@@ -200,7 +202,7 @@ const ARROW = new RegExp(
 const TINS =
   /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
 const LINES_TRAY =
-  /\bline (?:a|an|the|your) (?:\p{L}+ |\d+ ?x ?\d+ ?(?:cm )?)?(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu
+  /\bline (?:a|an|the|your) (?:[\p{L}\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu
 /** "Lay one sheet in an oiled pan": the other covers it. */
 export const LAYS_IN_TRAY =
   /\b(?:lay|put|place) (?:one|1|half|a|the first)(?: (?:sheet|half|piece|layer))? [^.;]{0,6}\b(?:in|into|on) [^.;]{0,30}\b(?:tray|tin|dish|pan)\b/i
@@ -318,10 +320,24 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
     }
     if (!mayCount(clause)) continue
     const share = A_SHARE.exec(text)?.groups
-    if (share) shares = share.whole || share.one === 'half' ? 2 : pieces !== null && pieces <= 4 ? pieces : 1
+    if (share)
+      shares = share.third
+        ? 3
+        : share.quarter
+          ? 4
+          : share.whole || share.one === 'half'
+            ? 2
+            : pieces !== null && pieces <= 4
+              ? pieces
+              : 1
     const seen = mentionsIn(text, ahead)
     const batches = seen.some(({ each }) => each) ? IN_BATCHES.exec(text) : null
     if (batches) pieces ??= Number(batches[1]) || 2
+    // "One third of the dough at a time, cutting 5 from each", "both sheets, cut each in 6".
+    if (seen.some(({ each }) => each)) {
+      if (share && shares > 1) pieces ??= shares
+      else if (BOTH.test(text)) pieces ??= 2
+    }
     const grid = GRID.exec(text)
     if (grid)
       seen.splice(0, seen.length, {

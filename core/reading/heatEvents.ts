@@ -77,7 +77,7 @@ const isOven = (temperature: { celsius: number } | null) =>
   temperature !== null && temperature.celsius >= COOLEST_OVEN_C
 /** What says that a time comes on top of the one before it. */
 const ON_TOP =
-  /\b(?:other|second|first|last) side|\bsecond\b|\bturn(?! (?:off|down|on)\b)|flip|more|then|another|further|uncover|foil|\+|\band \d/i
+  /\b(?:other|second|first|last) side|\bthe (?:other|second)\b|\bsecond\b|\bturn(?! (?:off|down|on)\b)|flip|more|then|another|further|uncover|foil|\+|\band \d/i
 /** Times of one way that are told one after another. */
 const MOST_TIMES = 4
 /** How far behind a time what it is for may stand: "3 minutes second side". */
@@ -255,7 +255,8 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
       heat: heatIn(stretch),
       text: stretch,
       airFryer: /air[- ]?fr/i.test(stretch),
-      goesOn,
+      // "Fry at 170 for 6 minutes, then at 190 for one".
+      goesOn: goesOn || /^\W*at \d/i.test(clause.text),
       more: MORE_TIME.test(clause.text),
     }
   })

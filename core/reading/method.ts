@@ -133,7 +133,7 @@ function clausesOf(sentence: string): string[] {
       // "… flat side down 2 minutes, then add 80 ml water, lid on" is one way to cook.
       .replace(/,?\s+then (?=(?:add|pour|splash)\b[^.;]{0,40}\bwater\b[^.;]{0,40}\b(?:lid|cover))/gi, ' and ')
       .split(
-        /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,\s+(?:and )?(?=(?:at )?(?:\d{3} ?(?:°|deg\w*)? ?[CF]?|gas(?: mark)? \d)\s+(?:for )?(?:the |a )?(?:remaining|last|rest|final|next|another|further)\b)|,?\s+(?:and |then )+(?=(?:the )?(?:another |remaining |a further |last |final )?\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?(?:more )?(?:at|@) \d{3})|,\s+(?=\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?more (?:at|@) \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
+        /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,\s+(?:and )?(?=(?:at )?(?:\d{3} ?(?:°|deg\w*)? ?[CF]?|gas(?: mark)? \d)\s+(?:for )?(?:the |a )?(?:remaining|last|rest|final|next|another|further)\b)|\s+and (?=(?:at )?\d{3} ?(?:°|deg\w*)? ?[CF]?\s+for (?:the |a |another )*(?:\d|remaining|last|rest))|,?\s+(?:and |then )+(?=(?:the )?(?:another |remaining |a further |last |final )?\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?(?:more )?(?:at|@) \d{3})|,\s+(?=\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?more (?:at|@) \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
       )
       .map((clause) => (sentence.includes(',') ? clause.trim() : withPauses(clause.trim())))
       .filter(Boolean)

@@ -123,7 +123,7 @@ function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, t
   const { mode, out, foods } = state
   const row = rows[index]!
   // "Difficulty: easy / Makes: 9 / Time: 1 h".
-  const told = text.split(/\s+[\/|·•]\s+/)
+  const told = text.split(/\s+[/|·•]\s+/)
   if (
     told.length > 1 &&
     mode !== 'method' &&
@@ -214,8 +214,11 @@ function countsWhole(state: OutlineState, row: Row, text: string): boolean {
   }
   if (COUNTS_AHEAD.test(text) && text.length < 60 && mode !== 'method') {
     const found = readYields(text)
-    if (found && (state.isAtStart || !/\p{L}{2}/u.test(found.rest))) {
+    const says = found !== null && /\p{L}{2}/u.test(found.rest)
+    if (found && (state.isAtStart || !says)) {
       state.count(row, text)
+      // What it says besides is kept.
+      if (says) state.remark(row, text)
       return true
     }
   }

@@ -27,7 +27,7 @@ const DRY =
 const OFF =
   /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
 const ALL =
-  /\b(?:filling|stuffing|mixture|everything|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i
+  /\b(?:filling|stuffing|mixture|everything|all(?=\W*$)|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i
 /** Wrung out, mashed or chopped: it is out of its pot, and what follows is stirred in raw. */
 const OUT_OF_POT =
   /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*\W*$|^\W*(?:mash|crush|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu
@@ -65,7 +65,7 @@ function wayIn(
     if (
       way === 'roast' &&
       /\b(?:flame|pan|kadai|tawa|skillet|dry roast)\b/i.test(text) &&
-      !/oven/i.test(text)
+      !/oven|\bchar/i.test(text)
     )
       return 'fry'
     return way
@@ -134,6 +134,8 @@ const minutesIn = (text: string): number => timesIn(text).reduce((sum, time) => 
 const THEM = /\b(?:them|these|those)\b/i
 const PREPARED = /\b(?:washed|sliced|chopped|diced|peeled|grated|shredded|trimmed|cubed|crushed|minced)\W*$/i
 const BARE_VERB = /^\W*(?:boil|fry|cook|steam|roast|simmer|blanch|saut[eé]|brown|soften|grill|bake)\W*$/i
+/** "Add the onion and fry gently". */
+const PUTS_IN = /^\W*(?:then )?(?:add|put in|tip in|chuck in|throw in)\b/i
 const STANDS_IN =
   /\bin (?:with|there|it)\b|\b(?:goes?|into the pan|in the pan|into (?:\p{L}+ ){0,3}water)\b/iu
 const MADE_SO =
@@ -248,7 +250,10 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       // "Leeks - washed, sliced, softened in butter": made ready in front of its verb.
       carried = PREPARED.test(stretch) ? named : []
       // "Leeks in with the butter and fry": what is named in front goes with the verb.
-      prepared = PREPARES.test(stretch) || STANDS_IN.test(stretch) ? own : []
+      prepared =
+        PREPARES.test(stretch) || STANDS_IN.test(stretch) || (pot.hot === null && PUTS_IN.test(stretch))
+          ? own
+          : []
       if (HEATS_WATER.test(stretch) && !named.length) continue
       // "Fry the onions, add to the spinach with the feta": what they are added to is in no pot.
       const to = ADDED_TO.exec(stretch)?.[1]
@@ -279,7 +284,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
                 hasFat,
                 /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs),
                 !pot.wet && draft.lines.some(({ food }) => food?.group === 'minced-meat'),
-                DRAINED.test(said) && !named.some((at) => foodIs(draft.lines[at]!.food, 'flesh')),
+                DRAINED.test(said.slice(said.indexOf(stretch))) &&
+                  !named.some((at) => foodIs(draft.lines[at]!.food, 'flesh')),
               )
       // "Bring to a simmer and cook 45 minutes": a plain "cook" goes on as it was.
       const goesOnSo = pot.hot === 'simmer' && way === 'fry' && isPlainCook(verbs)
