@@ -32,6 +32,13 @@ const BALL_WORDS: readonly [RegExp, number][] = [
 /** Bought pastry in one piece beyond which a sheet was a small one. Common practice, no source. */
 const MOST_SHEET_GRAMS = 130
 
+/** "Roll between two sheets into a circle, fold over": one piece, and nothing is divided. */
+const ONE_SHEET =
+  /\b(?:roll|press|pat|stretch)\b[^.;]*\binto an? (?:(?:large|big|thin|rough) )*(?:circle|round|dis[ck]|rectangle|oval)\b/i
+const isOneSheet = (clauses: readonly Clause[]): boolean =>
+  clauses.some(({ text }) => ONE_SHEET.test(text) && !/\b(?:each|every|them|balls?|pieces?)\b/i.test(text)) &&
+  !clauses.some(({ text }) => /\b(?:divide|balls|portions|each|rounds|circles|repeat)\b/i.test(text))
+
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
 const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
 /** A joint or a side of fish that is baked whole in its dough. */
@@ -291,6 +298,7 @@ export function countPieces(
         text: `${pieces} pieces: ${Math.round(doughGrams)} g of dough in balls of ${Math.round(ball!.grams)} g`,
       })
   } else if (
+    isOneSheet(clauses) ||
     shape === 'lidded-pie' ||
     WRAPPED_WHOLE.test(outline.title) ||
     // "Roll up and coil into a 28 cm tin": there is one.

@@ -44,7 +44,7 @@ const FROM_EACH =
   /^[^.;]{0,40}?\b(?:from|out of|off|in|per) (?:each|every)(?! \d)\b|^[^.;]{0,24}?\b(?:a|per) (?:rope|log|strip|half|quarter|sheet|batch|sausage)\b/iu
 /** "Cut each in half so 12 triangles": twelve is what comes of it. */
 const COMES_OF_IT =
-  /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
+  /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bshould (?:get|have|make|makes|give|yield|be enough for)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
 const IN_ALL = /^\s*(?:[\p{L}-]+\s+){0,3}?\(?(?:in all|in total|altogether|all told|total)\b/iu
 /** "5 strips lengthwise and 2 across": the one times the other. */
 const CROSSWISE =
@@ -217,7 +217,7 @@ const FILLS_HALF = /\bfill half\b[^.]*\b(?:lids?|cover|top) /iu
 /** "12 for the tops". */
 const FOR_TOPS = /\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:tops?|lids?)\b/iu
 const HALVES =
-  /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d))|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i
+  /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d)| to serve| for serving)|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i
 const NOT_PIECES =
   /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
 

@@ -22,7 +22,7 @@ export interface CookingRead {
 
 /** "2 minutes more": goes on with what went before. */
 const TIME_ALONE =
-  /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i
+  /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?(?: (?:approx\.?|or so|about))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i
 /** "… ; turn over; 10 min". */
 const TURNED = /\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i
 /** "Lower to 190 when you put them in": what they are baked at. */
@@ -106,6 +106,15 @@ export function readCooking(context: HeatContext): CookingRead {
     ) {
       const [time] = timesIn(clause.text)
       if (time) events.at(-1)!.minutes = middleMinutes(time)
+      continue
+    }
+    // "Cook, flip and cook the other side. 2 minutes a side": what is said of each side is the whole.
+    const eachSide =
+      TIME_ALONE.test(clause.text) && clause.about === 'pieces' && events.at(-1)?.minutes
+        ? timesIn(clause.text).find(({ perSide }) => perSide)
+        : undefined
+    if (eachSide) {
+      events.at(-1)!.minutes = Math.max(events.at(-1)!.minutes!, middleMinutes(eachSide))
       continue
     }
     if (

@@ -9,6 +9,7 @@ import { matchFood, normaliseName } from './match'
 import { packetClaims } from './packetClaims'
 import { qualifiersIn } from './qualifiers'
 import { readLine, type ReadLine } from './readLine'
+import { FILLED_UP } from './sharedOut'
 import { splitLine } from './splitLine'
 import { turnedRound } from './turnedRound'
 import type { Note, Weighed } from './unstated'
@@ -43,11 +44,27 @@ export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
     return [{ line, read: readLine(''), food: null }]
   }
   if (turnedRound(raw, foods)) return [readIngredient(raw, foods)]
-  return splitLine(raw, foods).map(({ text, told }) => {
+  return splitLine(raw, foods).flatMap(({ text, told }) => {
+    const filled = filledUp(text, foods)
+    if (filled) return filled
     const made = readIngredient(text, foods)
     if (told) made.line.notes.unshift({ code: 'shared-amount', level: 'check', text: limit(told, 600) })
     return made
   })
+}
+
+/** "1 egg + milk to make 160 g": the milk is what is missing. Null for any other line. */
+function filledUp(text: string, foods: Foods): ReadIngredient[] | null {
+  const [, first, liquid, whole] = FILLED_UP.exec(text.trim()) ?? []
+  if (!first || !liquid || !whole) return null
+  const there = readIngredients(first, foods)
+  const grams = there.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
+  const sum = readLine(`${whole} ${liquid}`).measures[0]?.[0]?.low ?? 0
+  if (!there.every(({ food, line }) => food && line.grams) || sum <= grams) return null
+  return [
+    ...there,
+    ...readIngredients(`${Math.round(sum - grams)} ${/ml/i.test(whole) ? 'ml' : 'g'} ${liquid}`, foods),
+  ]
 }
 
 /**

@@ -130,3 +130,7 @@ export function andSomeFor(raw: string): { line: string; again: string; purpose:
     found && { line: found[1]!, again: found[2]!.replace(/\b(?:extra|another) /i, ''), purpose: found[3]! }
   )
 }
+
+/** "1 egg + milk to make 160 g": what is there, what fills it up, and the sum. */
+export const FILLED_UP =
+  /^(.*\S)\s*(?:\+|,|\band\b|\bplus\b|\btopped up with\b|\bmade up with\b)\s*(?:enough )?(milk|water|buttermilk|yogh?urt|cream|soy drink|plant milk)\s+(?:to (?:make|reach|come to|get)|up to|to)\s+(?:up )?(?:a total of )?(\d{2,4} ?(?:g|ml))\b.*$/i

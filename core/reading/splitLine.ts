@@ -12,7 +12,7 @@ import {
 import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PREP_WORDS, readLine } from './readLine'
-import { andSomeFor, sharedOut } from './sharedOut'
+import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { UNIT_PATTERN } from './units'
@@ -27,6 +27,8 @@ const COMMA = new RegExp(
   'iu',
 )
 const FRIED_IN = /\b(fried|browned|softened|saut[eé]ed|wilted)\b.*\bin\b/i
+const SOFTENED_IN =
+  /^(.*?\S)\s*\(([^()]*\b(?:fried|browned|softened|saut[eé]ed|sweated|cooked))\s+in\s+((?:\d|an? |[¼½¾])[^(),]*\b(?:oil|butter|ghee|lard))\b[^()]*\)$/i
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
 const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:\s+of)?\s*:?\s+(.+)$/i
 /** "cumin, coriander and turmeric, 1/2 tsp each". */
@@ -290,6 +292,10 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const slashed = raw.length < 120 && !/\d/.test(raw) ? raw.trim().split(/\s*\/\s*/) : []
   const strangers = slashed.filter((one) => matchFood(readLine(one).name, foods)?.how !== 'exact').length
   if (slashed.length > 2 && strangers <= 1) return both(slashed)
+  if (raw.length < 200 && FILLED_UP.test(raw.trim()) && !COMMA.test(raw)) return [{ text: raw, told: '' }]
+  // "1 onion (sliced, softened in 1 tbsp oil)": the oil is a line of its own.
+  const inFat = raw.length < 200 ? SOFTENED_IN.exec(raw.trim()) : null
+  if (inFat) return both([`${inFat[1]!} (${inFat[2]!})`, inFat[3]!.trim()])
   const again = andSomeFor(raw)
   if (again && readLine(again.line).measures.length) {
     const { name } = readLine(again.line)
