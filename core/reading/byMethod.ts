@@ -95,6 +95,8 @@ const isToldWhole = (draft: Draft, clauses: readonly Clause[]) =>
 
 /** Nobody brushes more than two eggs or half a cup of fat on a batch. Common practice, no source. */
 const MOST_BRUSHED_GRAMS = 125
+/** Crumbs that are strewn on; more of them are in a filling. Common practice, no source. */
+const MOST_CRUMBS_GRAMS = 40
 /** One egg, whatever its size. */
 const ONE_EGG_GRAMS = 60
 /** Water or milk of at most this weight thins a wash. Common practice, no source. */
@@ -185,6 +187,8 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
           fat ||
           /^(?:egg|egg-yolk|egg-white|milk|plant-milk|seed|sweetener)$/.test(food.group) ||
           (food.group === 'nut' && !read.measures.length) ||
+          // "Egg wash, panko on top".
+          (food.group === 'bread' && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS) ||
           (/^(?:spice|herb)$/.test(food.group) && brushing.some(({ mixed }) => mixed))
         ) ||
         draft.lines.length < 2

@@ -116,6 +116,12 @@ export function assumePanFat(
                   : BROWNING_GRAMS_PER_PIECE),
             )
   const open = oils.find(({ read }) => read.measures.length === 0)
+  const said = open?.food && way !== 'deep-fry' ? fatWeighed(clauses, open.food, pieces) : null
+  if (open && said !== null) {
+    Object.assign(open.line, { grams: said, gramsLow: said, gramsHigh: said })
+    open.line.notes = [{ code: 'pan-fat', level: 'note', text: 'The amount stands in the method' }]
+    return
+  }
   if (open) {
     Object.assign(open.line, { grams: usual, gramsLow: usual / 2, gramsHigh: usual * 2 })
     open.line.notes = open.line.notes.filter(

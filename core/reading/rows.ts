@@ -79,9 +79,15 @@ const VESSEL =
   /\bin (?:an? |the )?(?:\p{L}+ )?(?:skillet|frying pan|pan|wok|kadai|oven|steamer|air[- ]?fryer|pot)\b/iu
 
 /** "2 tbsp oil in a skillet, flat side down 2 min": begins with an amount, and tells what is done with it. */
-const worksWithAmount = (text: string): boolean => {
+const worksWithAmount = (text: string, foods: Foods): boolean => {
   const bare = text.replace(/\([^)]*\)/g, ' ')
-  return HANDLES.test(bare) || (TAKES_MINUTES.test(bare) && (VESSEL.test(bare) || !MADE_READY.test(bare)))
+  return (
+    HANDLES.test(bare) ||
+    (TAKES_MINUTES.test(bare) &&
+      (VESSEL.test(bare) || !MADE_READY.test(bare)) &&
+      // "85 g soya chunks, boil 10 min" is listed, and made ready.
+      !matchedIngredient(bare.split(',')[0]!.trim(), foods))
+  )
 }
 
 function tellsToDo(text: string, foods: Foods): boolean {
@@ -96,7 +102,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     return true
   if (/^(?:\d(?:st|nd|rd|th)|second|first|final) (?:proof|prove|proving|rise|rising|rest)\b/i.test(text))
     return true
-  if (STARTS_WITH_AMOUNT.test(text) && worksWithAmount(text)) return true
+  if (STARTS_WITH_AMOUNT.test(text) && worksWithAmount(text, foods)) return true
   if (WAS_COOKED.test(text) || WORK_LABEL.test(text)) return true
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (

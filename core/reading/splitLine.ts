@@ -346,6 +346,12 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     matchFood(readLine(raw).name, foods)?.how !== 'exact'
   )
     return both([salted[1]!, ...(/pepper/i.test(salted[2]!) ? ['salt', 'black pepper'] : ['salt'])])
+  // "Equal parts soy and vinegar": as much of one as of the other, and nobody says how much.
+  const alike =
+    /^(?:just |simply )?equal (?:parts|amounts|quantit\w+)(?: of)?:? (\p{L}[\p{L} ]{1,24}?) (?:and|&|\+) (\p{L}[\p{L} ]{1,24})$/iu.exec(
+      raw.trim(),
+    )
+  if (alike) return both([alike[1]!, alike[2]!])
   // "Equal parts flour and yogurt (200 g each)".
   const equal =
     /^(?:just |simply )?equal (?:parts|amounts|weights?|quantit\w+)(?: of)?:? (.+?) (?:and|&|\+) (.+?)\s*[(,–-]\s*(\d[\d.]*\s*\p{L}+) (?:of )?each\)?(?:\s*(?:\+|,|and|plus)\s*(.+))?$/iu.exec(

@@ -90,10 +90,14 @@ const TOLD: readonly [RegExp, (...groups: string[]) => number][] = [
   [/\b(?:an|one) hour and (\d{1,2})(?: ?min\w*)?/gi, (minutes) => 60 + Number(minutes)],
   [/\b(\d)h ?(\d\d)(?: ?min\w*|(?![\d\p{L}]))/giu, (hours, minutes) => 60 * Number(hours) + Number(minutes)],
   [/\b(?:a|one|1) min(?:ute)? and a half\b/gi, () => 1.5],
+  [
+    /\b(\d) ?(?:hrs?|hours?) (\d\d)(?=\W*(?:$|[.,;]))/gi,
+    (hours, minutes) => 60 * Number(hours) + Number(minutes),
+  ],
 ]
 /** What is told in words stands where it stood: what is found behind it keeps its place. */
 const inFigures = (text: string): string =>
-  /hour|\dh|min(?:ute)? and/i.test(text)
+  /hour|\d ?h|min(?:ute)? and/i.test(text)
     ? TOLD.reduce(
         (one, [pattern, minutes]) =>
           one.replace(pattern, (whole, ...groups: string[]) =>

@@ -110,7 +110,10 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
  */
 export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces: number, foods: Foods): void {
   const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
-  for (const { text, closed, about } of clauses) {
+  // Where nobody says that anything is closed, a wash is named once the pieces are there all the same.
+  const anyClosed = clauses.some(({ closed }) => closed)
+  for (const { text, closed: isClosed, about } of clauses) {
+    const closed = isClosed || (!anyClosed && WASHED.test(text))
     const wash = closed ? BRUSHED.exec(text) : null
     const onTop =
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
