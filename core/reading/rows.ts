@@ -70,7 +70,7 @@ const DASHED_WORK = /^[^:\d]{3,30}?\s[-–—]\s+((?!to\b)\S+(?: \S+){3,})$/
 
 /** "3 mm thick, 10 cm rounds", "4 at a time", "1 heaped tsp in the middle of each". */
 const HANDLES =
-  /\bat a time\b|\bin the (?:middle|cent(?:re|er)) of (?:each|every)\b|\bbetween each\b|^\W*\d[\d./-]* ?(?:mm|cm|inch|")\s+(?:thick|thin|rounds|circles|dis[ck]s|squares)\b|\b(?:filling|stuffing|mix(?:ture)?) (?:in |on |for |per )?each\b|(?<!\b(?:fried|browned|softened|saut[eé]ed|cooked|roasted) )\bin (?:\d|a |the |some |[¼½¾])[^,;]{0,20}\b(?:oil|butter|ghee)\b[^,;]{0,12}\b(?:till|until)\b|\bper (?:round|circle|dis[ck]|wrapper|ball)\b/i
+  /\bat a time\b|\bwater\b[^.;]{0,16}\b(?:lid|cover)|\bin the (?:middle|cent(?:re|er)) of (?:each|every)\b|\bbetween each\b|^\W*\d[\d./-]* ?(?:mm|cm|inch|")\s+(?:thick|thin|rounds|circles|dis[ck]s|squares)\b|\b(?:filling|stuffing|mix(?:ture)?) (?:in |on |for |per )?each\b|(?<!\b(?:fried|browned|softened|saut[eé]ed|cooked|roasted) )\bin (?:\d|a |the |some |[¼½¾])[^,;]{0,20}\b(?:oil|butter|ghee)\b[^,;]{0,12}\b(?:till|until)\b|\bper (?:round|circle|dis[ck]|wrapper|ball)\b/i
 const TAKES_MINUTES = /\b\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:min(?:ute)?s?|hrs?|hours?)\b/i
 /** "Chickpeas, soaked 2 hours and boiled": how a food was made ready takes time too. */
 const MADE_READY =
