@@ -2,7 +2,7 @@ import { foodIs } from '../food/groups'
 import { newLine, type RecipeNote, type Stage } from '../recipe/document'
 import { timesWeights } from '../recipe/scale'
 import type { CookingWay } from '../recipe/vocabulary'
-import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, newDraft, type Draft, type Placed } from './drafts'
+import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
@@ -262,42 +262,6 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       draft.lines = draft.lines.filter((one) => !moved.includes(one))
       finishOf(drafts).lines.push(...moved)
     }
-  }
-}
-
-/** Of the fat in a list that is fried with, whichever of its names the method says. */
-const fatWord = (name: string) => new RegExp(`\\b${normaliseName(name).split(' ').at(-1)}\\b`, 'i')
-const OILED = /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu
-
-const HEATS_OR_IN =
-  /\bheat (?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu
-
-const FRIES_PIECES = /\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i
-
-/** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
-export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
-  if (drafts.some((draft) => draft.kind === 'pan')) return
-  for (const draft of [...drafts]) {
-    if (draft.kind !== 'filling' || draft.into) continue
-    // Listed last, behind everything that is mixed.
-    const item = draft.lines.slice(-1).find(({ food, read }) => {
-      if (!isFat(food)) return false
-      const word = fatWord(read.name)
-      const atPieces = clauses.some(
-        ({ about, text }) =>
-          about === 'pieces' &&
-          (OILED.test(text) ||
-            (word.test(text) && HEATS_OR_IN.test(text)) ||
-            // "Oil", "spray oil" and no more: the pieces are the only thing that is fried.
-            ((!read.measures.length || food?.id === 'oil-spray') && FRIES_PIECES.test(text))),
-      )
-      const own = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
-      return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))
-    })
-    if (!item) continue
-    draft.lines = draft.lines.filter((one) => one !== item)
-    drafts.push(newDraft('pan', { lines: [item] }))
-    return
   }
 }
 

@@ -66,7 +66,8 @@ export function readCooking(context: HeatContext): CookingRead {
   const anyClosed = clauses.some((clause) => clause.closed)
   /** The sentence that last spoke of heat for the pieces. */
   let lastHeated: string | null = null
-  for (const [at, clause] of clauses.entries()) {
+  for (const [at, stated] of clauses.entries()) {
+    let clause = stated
     const before = clauses[at - 1]?.text ?? ''
     if (PREHEATS.test(clause.text) && !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))) {
       const temperature = temperatureIn(clause.text)
@@ -133,7 +134,7 @@ export function readCooking(context: HeatContext): CookingRead {
     if (soLong && lastEvent) {
       const [time] = timesIn(soLong[1]!)
       if (time) lastEvent.minutes ??= middleMinutes(time)
-      clause.text = clause.text.slice(soLong[0].length)
+      clause = { ...clause, text: clause.text.slice(soLong[0].length) }
     }
     if (ONCE_IN.test(clause.text) && /\b(?:turn|reduce|lower|drop|set)\b/i.test(clause.text)) {
       const temperature = temperatureIn(

@@ -117,6 +117,25 @@ const withStops = (step: string): string =>
     ? step
     : step.replace(PAUSE, '. ')
 
+const DEGREES = String.raw`(?:at )?(?:\d{3} ?(?:°|deg\w*)? ?[CF]?|gas(?: mark)? \d)`
+const SOME_MINUTES = String.raw`\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?`
+/** Where a sentence goes on to the next thing. */
+const GOES_ON_TO = new RegExp(
+  [
+    // ", turn down to 180", ", 170 for the remaining 20", " and 350 °F for 20", " then 30 more at 180"
+    String.raw`,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})`,
+    String.raw`,\s+(?:and )?(?=${DEGREES}\s+(?:for )?(?:the |a )?(?:remaining|last|rest|final|next|another|further)\b)`,
+    String.raw`\s+and (?=${DEGREES}\s+for (?:the |a |another )*(?:\d|remaining|last|rest))`,
+    String.raw`,?\s+(?:and |then )+(?=(?:the )?(?:another |remaining |a further |last |final )?${SOME_MINUTES}(?:more )?(?:at|@) \d{3})`,
+    String.raw`,\s+(?=${SOME_MINUTES}more (?:at|@) \d{3})`,
+    String.raw`,?\s+(?:and )?then\s+`,
+    String.raw`\s*;\s*`,
+    String.raw`,?\s+after (?:that|which)\s+`,
+    String.raw`\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)`,
+  ].join('|'),
+  'iu',
+)
+
 /** Cuts a sentence where the work goes on to the next thing. */
 function clausesOf(sentence: string): string[] {
   // Speech has no commas: a new verb begins a new clause.
@@ -132,9 +151,7 @@ function clausesOf(sentence: string): string[] {
     text
       // "… flat side down 2 minutes, then add 80 ml water, lid on" is one way to cook.
       .replace(/,?\s+then (?=(?:add|pour|splash)\b[^.;]{0,40}\bwater\b[^.;]{0,40}\b(?:lid|cover))/gi, ' and ')
-      .split(
-        /,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})|,\s+(?:and )?(?=(?:at )?(?:\d{3} ?(?:°|deg\w*)? ?[CF]?|gas(?: mark)? \d)\s+(?:for )?(?:the |a )?(?:remaining|last|rest|final|next|another|further)\b)|\s+and (?=(?:at )?\d{3} ?(?:°|deg\w*)? ?[CF]?\s+for (?:the |a |another )*(?:\d|remaining|last|rest))|,?\s+(?:and |then )+(?=(?:the )?(?:another |remaining |a further |last |final )?\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?(?:more )?(?:at|@) \d{3})|,\s+(?=\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?more (?:at|@) \d{3})|,?\s+(?:and )?then\s+|\s*;\s*|,?\s+after (?:that|which)\s+|\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)/iu,
-      )
+      .split(GOES_ON_TO)
       .map((clause) => (sentence.includes(',') ? clause.trim() : withPauses(clause.trim())))
       .filter(Boolean)
   )

@@ -9,7 +9,6 @@ import {
   handleChoices,
   leaveInFilling,
   oneEggOnTop,
-  panFatByMethod,
   squeezeByMethod,
   washBesideSheet,
 } from './byMethod'
@@ -25,7 +24,7 @@ import { readCooking } from './heat'
 import { clausesOfMethod, type Clause } from './method'
 import { outlineOf } from './outline'
 import type { Became, Outline } from './outlineState'
-import { assumePanFat, shareOutDivided } from './pan'
+import { assumePanFat, panFatByMethod, shareOutDivided } from './pan'
 import { placeLines } from './placeLines'
 import { readPrecooking } from './precooking'
 import { linesFromProse } from './prose'

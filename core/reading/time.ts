@@ -107,9 +107,35 @@ const inFigures = (text: string): string =>
       )
     : text
 
-/** "Bake 375° for 18-20 until brown", "fry for 3-4 or so": minutes that nobody calls minutes. */
-const BARE_MINUTES =
-  /(\b(?:bake|baked|cook|steam|fry|boil|simmer|roast|oven)\b[^.;]{0,40}\bfor (?:about )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)|(\b(?:simmer|bake|steam|boil|fry) \d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?=\s*[.;]|\s*$)(?![.]\d)|\bgive (?:it|them|these) (?:a |about |around |another |a further |some )*\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?: more| extra)?(?=\W*(?:$|[.,;)])| until| till| or so)|\b(?:another|a further|(?:the|for) (?:first|last|final|remaining)) \d{1,2}(?:\s*[-–]\s*\d{1,2})?(?=\W*(?:$|[.,;)])| at \d| until| till)|\b(?:bake|cook|roast|oven) (?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?= (?:at|@) \d{3})|^\W*(?:and )?(?:the |a )?(?:remaining|last|final|another|further)? ?\d{1,2}(?: more)?(?= (?:at|@) \d{3})|\blid (?:on|off) (?:for )?\d{1,2}(?: more)?(?=\W*(?:$|[.,;)]))|^\W*(?:for )?\d{1,2} more(?=\W*$)|\b(?:then|flip\w*|turn\w*|side|over),?(?: and| then| for| give them)* \d{1,2} more(?=\W*(?:$|[.,;)])| at\b| until| till| on\b)|\b\d{3} ?(?:°|deg\w*)? ?[cf]?(?: fan)? for (?:about |around )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?: more)?(?=\W*(?:$|[,;)]|\.(?!\d)))|\b(?:bake|cook|fry|steam|griddle) (?:for )?\d{1,2} more(?=\W*(?:$|[.,;]))|\b\d{1,2}(?= (?:on )?the (?:other|second|next)\b)|\b\d{1,2}(?= (?:(?:un)?covered|on the (?:top|bottom|other|second|middle|lower|upper))\b)/gi
+const FEW = String.raw`\d{1,2}(?:\s*[-–]\s*\d{1,2})?`
+const STOP_BEHIND = String.raw`(?=\W*(?:$|[.,;)])`
+/** Minutes that nobody calls minutes, each with the words round them. */
+const BARE_MINUTES = new RegExp(
+  [
+    // "Bake 375° for 18-20 until brown", "fry for 3-4 or so"
+    String.raw`\b(?:bake|baked|cook|steam|fry|boil|simmer|roast|oven)\b[^.;]{0,40}\bfor (?:about )?${FEW}(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)`,
+    // "simmer 10."
+    String.raw`\b(?:simmer|bake|steam|boil|fry) ${FEW}(?=\s*[.;]|\s*$)(?![.]\d)`,
+    // "give them 20 more"
+    String.raw`\bgive (?:it|them|these) (?:a |about |around |another |a further |some )*${FEW}(?: more| extra)?${STOP_BEHIND}| until| till| or so)`,
+    // "bake another 25", "for the first 10"
+    String.raw`\b(?:another|a further|(?:the|for) (?:first|last|final|remaining)) ${FEW}${STOP_BEHIND}| at \d| until| till)`,
+    // "bake 15-18 at 425", "30 more at 180"
+    String.raw`\b(?:bake|cook|roast|oven) (?:for )?${FEW}(?= (?:at|@) \d{3})`,
+    String.raw`^\W*(?:and )?(?:the |a )?(?:remaining|last|final|another|further)? ?\d{1,2}(?: more)?(?= (?:at|@) \d{3})`,
+    // "lid off 5 more", "10 more", "flip, 4 more", "bake 5 more"
+    String.raw`\blid (?:on|off) (?:for )?\d{1,2}(?: more)?${STOP_BEHIND})`,
+    String.raw`^\W*(?:for )?\d{1,2} more(?=\W*$)`,
+    String.raw`\b(?:then|flip\w*|turn\w*|side|over),?(?: and| then| for| give them)* \d{1,2} more${STOP_BEHIND}| at\b| until| till| on\b)`,
+    String.raw`\b(?:bake|cook|fry|steam|griddle) (?:for )?\d{1,2} more${STOP_BEHIND})`,
+    // "180 for 12"
+    String.raw`\b\d{3} ?(?:°|deg\w*)? ?[cf]?(?: fan)? for (?:about |around )?${FEW}(?: more)?(?=\W*(?:$|[,;)]|\.(?!\d)))`,
+    // "3 the other", "20 covered"
+    String.raw`\b\d{1,2}(?= (?:on )?the (?:other|second|next)\b)`,
+    String.raw`\b\d{1,2}(?= (?:(?:un)?covered|on the (?:top|bottom|other|second|middle|lower|upper))\b)`,
+  ].join('|'),
+  'gi',
+)
 
 /** "45 min - 1 hour", "50 minutes to an hour". */
 const TO_AN_HOUR = /(\d{1,2}) ?min(?:ute)?s? ?(?:-|–|to) ?(?:1|an) ?(?:hours?|hrs?|h)\b/gi

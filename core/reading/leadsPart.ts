@@ -1,0 +1,136 @@
+import type { Foods } from '../food/food'
+import { readHeading, type Heading } from './headings'
+import { matchFood } from './match'
+import { enter } from './outlineSentence'
+import type { OutlineState } from './outlineState'
+import { readLine } from './readLine'
+import {
+  inlineList,
+  isStep,
+  looksLike,
+  matchedIngredient,
+  STARTS_WITH_AMOUNT,
+  usualHeading,
+  wordsOf,
+} from './rows'
+import { readYields } from './servings'
+import { splitLine } from './splitLine'
+import type { Row } from './tidy'
+
+/** "Nigella and coriander for topping": foods, and what they are for. */
+const isForTopping = (text: string, foods: Foods): boolean =>
+  /\bfor (?:the )?(?:topping|garnish|sprinkling)\W*$/i.test(text) &&
+  splitLine(text, foods).every((one) => matchFood(readLine(one.text).name, foods)?.how === 'exact')
+
+/** The pieces have been closed in one step and cooked in it or in a later one: what comes then stands beside them. */
+function isCooked(steps: readonly { text: string }[]): boolean {
+  const closed = steps.findIndex(({ text }) =>
+    /\b(?:crimp|seal|pinch|stuff|fold|fill|close|wrap)/i.test(text),
+  )
+  return closed >= 0 && steps.slice(closed).some(({ text }) => /\b(?:bake|fry|steam|boil)/i.test(text))
+}
+
+/** A row that leads a part, the method or what is kept: by its words, its marks and what follows. */
+export function leadsPart(
+  state: OutlineState,
+  rows: readonly Row[],
+  index: number,
+  text: string,
+  first: boolean,
+): boolean {
+  const { foods, mode } = state
+  const row = rows[index]!
+  // "(That's it for the dough)" tells something, and leads nothing.
+  if (/^\([^()]*\)$/.test(text) && TELLS.test(text) && !readYields(text)) {
+    state.remark(row, text)
+    return true
+  }
+  const next = looksLike(rows[index + 1], foods)
+  // "Wrappers" in front of a list with bullets, and itself without one.
+  const overBullets =
+    !row.bullet && next === 'amount' && rows[index + 1]!.bullet && !STARTS_WITH_AMOUNT.test(text)
+  const heading =
+    first && !/:\s*-?$/.test(text)
+      ? usualHeading(row, next, foods)
+      : readHeading(text, {
+          ...row,
+          marked: row.marked || overBullets,
+          opens: mode === 'start',
+          next,
+          foods,
+        })
+  if (
+    !heading &&
+    mode === 'lines' &&
+    row.blankBefore &&
+    next === 'amount' &&
+    namesNext(text, rows[index + 1]!, foods)
+  ) {
+    enter(state, row, { kind: 'filling', name: text, rest: '', pieces: null })
+    return true
+  }
+  if (!heading) return false
+  // "Maggie says: made these with 200 g lamb" among what is said behind the work leads no part.
+  const isBehind = (mode === 'noise' || mode === 'remarks') && state.out.steps.length > 0
+  if (
+    isBehind &&
+    (heading.rest || next !== 'amount') &&
+    !['method', 'remarks', 'noise'].includes(heading.kind)
+  )
+    return false
+  if (mode === 'method' && !['method', 'remarks', 'noise', 'ingredients'].includes(heading.kind)) {
+    // Inside the method a part's name leads its steps, unless lines with amounts follow.
+    if (!leadsLines(state, row, heading, next === 'amount' ? rows[index + 1]! : null)) {
+      state.emptyHeading()
+      state.under = heading.name
+      if (heading.rest) state.step(row, text)
+      else state.is(row, 'heading')
+      return true
+    }
+  }
+  // "Egg wash" with nothing below it is what to brush with, not a heading.
+  const washes =
+    heading.kind === 'finish' &&
+    !heading.rest &&
+    next !== 'amount' &&
+    (matchFood(text, foods)?.how === 'exact' ||
+      /^(?:\p{L}+ ){1,2}wash$/iu.test(text) ||
+      isForTopping(text, foods))
+  // "Egg butter: 2 boiled eggs, 50 g butter" below the whole of the work stands beside the dish.
+  const beside = heading.kind === 'unknown' && isCooked(state.out.steps)
+  // "Ingredients (serves 4)" counts as well.
+  if (heading.kind === 'ingredients') state.count(row, text)
+  if (washes) state.item(row, text)
+  else enter(state, row, beside ? { ...heading, kind: 'dip' } : heading)
+  return true
+}
+
+const TELLS = /\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
+
+/** "Rhubarb" over "300 g rhubarb, cut up": it names what is listed. */
+function namesNext(text: string, next: Row, foods: Foods): boolean {
+  if (wordsOf(text) > 3 || /\d/.test(text)) return false
+  const named = matchFood(text, foods)
+  const listed = matchFood(readLine(next.text).name, foods)
+  return named?.how === 'exact' && listed?.food.id === named.food.id && matchedIngredient(next.text, foods)
+}
+
+/** Whether a part's name inside the method leads lines. A numbered step is a step, whatever it lists. */
+function leadsLines(
+  { explicitMethod, foods }: OutlineState,
+  row: Row,
+  heading: Heading,
+  amount: Row | null,
+): boolean {
+  if (explicitMethod && row.number !== null) return false
+  // "Serve: sour cream 150 g, vinegar, butter": what stands beside the dish, and each is a food.
+  const beside = heading.kind === 'dip' && heading.rest ? heading.rest.replace(/\.$/, '').split(/,\s+/) : []
+  if (
+    beside.length &&
+    readLine(beside[0]!).measures.length &&
+    beside.every((one) => matchFood(readLine(one).name, foods)?.how === 'exact')
+  )
+    return true
+  if (heading.rest) return inlineList(heading.rest, foods)
+  return amount !== null && !isStep(amount.text, foods)
+}
