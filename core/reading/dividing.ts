@@ -5,7 +5,7 @@ import { PIECES } from './servings'
 
 /** Verbs that make many of one, and verbs that say what comes of it. */
 const SPLITS =
-  'divide|split|cut|cutting|portion|separate|break|tear|chop|slice|stamp|pinch|pull|nip|weigh|scale|score|(?<!gas )mark'
+  'divide|split|cut|cutting|portion|separate|break|tear|chop|slice|stamp|pinch|pull|nip|snip|pluck|rip|weigh|scale|score|(?<!gas )mark'
 const SHAPES =
   'shape|form|make|roll|pat|press|take|fill|get|gets|got|assemble|yields?|gives?|giving|makes|making|manage|have|having|serve|portioned|divided'
 const VERB = new RegExp(String.raw`\b(${SPLITS}|${SHAPES})\b`, 'giu')
@@ -23,7 +23,7 @@ const SIZE_AFTER =
   /^\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:(?:cm|mm|inch(?:es)?|in\b|["”″])[^.;]{0,12}?)?(?=\W*(?:$|[.,;)]|rectangle|square\b|sheet|oblong|slab|tin\b|tray|and\b))/iu
 /** "12 x 50 g", "16 x 9 cm rounds": so many, each of that size. */
 const OF_SIZE = String.raw`(?:[x×]\s*)?\d+(?:[.,/]\d+)?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b|["”″])[- ]*`
-const BITS = String.raw`(?:${PIECES}|portions?|parts?|bits?|equal|lumps?|lids|sections?|lengths?|chunks?|knobs?|nuggets?|wedges?|strips?|logs?|ropes?|sausages?|snakes?|halves|quarters|diamonds?|rectangles?|squares?|cases)`
+const BITS = String.raw`(?:${PIECES}|portions?|parts?|bits?|equal|lumps?|lids|sections?|lengths?|chunks?|knobs?|nuggets?|wedges?|strips?|logs?|ropes?|sausages?|snakes?|halves|quarters|diamonds?|oblongs?|fingers|bars|rectangles?|squares?|cases)`
 const BETWEEN_STOPS =
   'mm|kg|ml|of|and|with|the|then|in|into|to|on|onto|for|from|or|at|each|every|until|till|by|per|using|over|min|mins|minutes|cm|inch|g'
 /** The things that are counted, behind their number: "thin even circles", "10 cm rounds". */
@@ -181,12 +181,15 @@ const SO_MANY = new RegExp(
   String.raw`\b${PIECES}\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))|\b${PIECES}\s*[,(–-]\s*(\d{1,3})(?: or so\b|(?=\s*\)?\W*$))|[,(–-]\s*(?:about|around|roughly|approx\.?|~)\s*(\d{1,3})(?: or so)?\)?\W*$`,
   'iu',
 )
+/** "Stretch each of the 4 balls". */
+const EACH_OF =
+  /\b(?:each|every one|all) of (?:the |your |these |those )?(\d{1,2}) (?:\p{L}+ )?(?:balls|pieces|rounds|circles|dis[ck]s|squares|portions|lumps|buns|ovals)\b/iu
 /** "6 for bases, 6 for lids": as many as there are bases. */
 const BASES =
   /\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/iu
 /** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */
 const IN_BRACKETS =
-  /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+of them)?\s*\)/i
+  /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+(?:of them|in all|altogether|or so|with re-?roll\w*))?\s*\)/i
 /** "Pipe 24 teaspoons of filling", "dot 30 blobs over the sheet": each is a piece's. */
 const MOUNDS =
   /\b(?:pipe|place|put|dot|drop|dollop|spoon)\b[^.;\d]{0,20}(\d{2,3}) (?:(?:heaped|small|little|level|even) )*(?:tea)?(?:spoons?|tsps?|spoonfuls?|dollops|mounds|blobs|heaps|dots)\b(?! (?:of )?(?:water|oil|salt))/i
@@ -231,7 +234,7 @@ export interface Found {
 
 /** How many there are by what is said in passing: in brackets, behind an arrow, by tins. */
 function saidInPassing(text: string): { at: number; count: number } | null {
-  for (const pattern of [BASES, ARROW, RESULT, SO_MANY, IN_BRACKETS, TINS, TWO_SIZES]) {
+  for (const pattern of [BASES, EACH_OF, ARROW, RESULT, SO_MANY, IN_BRACKETS, TINS, TWO_SIZES]) {
     const match = pattern.exec(text)
     const stated = match?.slice(1).find((group) => group !== undefined)
     if (match && stated) return { at: match.index + match[0].length, count: Number(stated) }

@@ -352,9 +352,9 @@ function wayOf(
   if (context.panFatGrams > 0 && context.panFatGrams < film) return { way: 'shallow-fry', unclear: false }
   if (!inPan && /\b(?:in (?:medium |very )?hot oil|turning often|float|drop|slide|kadai|wok)\b/i.test(text))
     return { way: 'deep-fry', unclear: false }
-  if (event.perSide || inPan) return { way: 'shallow-fry', unclear: false }
   // Whoever takes the oil's temperature has a pot of it.
-  if (event.temperatureC !== null) return { way: 'deep-fry', unclear: false }
+  if (event.temperatureC !== null && !inPan) return { way: 'deep-fry', unclear: false }
+  if (event.perSide || inPan) return { way: 'shallow-fry', unclear: false }
   if (/\b(?:hot oil|drain|batch|batches|lower)\b/i.test(text)) return { way: 'deep-fry', unclear: false }
   return {
     way: context.panFatGrams > 0 || /\bin oil\b/i.test(text) ? 'deep-fry' : 'shallow-fry',

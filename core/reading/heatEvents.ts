@@ -47,7 +47,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'fry',
-    /\bfr(?:y|ied|ying)\b(?! ?pan)|\bflat side down\b|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b|\bsaut[eé]|\bhot oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
+    /\bfr(?:y|ied|ying)\b(?! ?pan)|\bflat side down\b|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b|\bsaut[eé]|\bhot oil\b|\binto (?:the )?oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
   ],
   ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots|lid|turn)\b/i],
 ]

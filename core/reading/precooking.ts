@@ -70,6 +70,7 @@ function wayIn(
       return 'fry'
     return way
   }
+  if (/\bin(?:to)? (?:an? |the )(?:\p{L}+ )?oven\b[^.;]*\d ?(?:min|h)/iu.test(text)) return 'roast'
   if (IN_FAT.test(text)) return 'fry'
   if (!COOK.test(text)) return null
   if (fatNamed) return 'fry'

@@ -126,6 +126,7 @@ const BARE_MINUTES = new RegExp(
     // "lid off 5 more", "10 more", "flip, 4 more", "bake 5 more"
     String.raw`\blid (?:on|off) (?:for )?\d{1,2}(?: more)?${STOP_BEHIND})`,
     String.raw`^\W*(?:for )?\d{1,2} more(?=\W*$)`,
+    String.raw`,\s+(?:and |then )?\d{1,2} more${STOP_BEHIND})`,
     String.raw`\b(?:then|flip\w*|turn\w*|side|over),?(?: and| then| for| give them)* \d{1,2} more${STOP_BEHIND}| at\b| until| till| on\b)`,
     String.raw`\b(?:bake|cook|fry|steam|griddle) (?:for )?\d{1,2} more${STOP_BEHIND})`,
     // "180 for 12"
