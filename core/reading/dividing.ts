@@ -203,7 +203,7 @@ const ARROW = new RegExp(
 )
 /** "Line 6 individual tins": each tin is a piece. */
 const TINS =
-  /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases)\b/iu
+  /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/iu
 const LINES_TRAY =
   /\bline (?:a|an|the|your) (?:[\p{L}\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu
 /** "Lay one sheet in an oiled pan": the other covers it. */
@@ -224,6 +224,8 @@ const HALVES =
 const NOT_PIECES =
   /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
 
+const MAKES_PIECES = new RegExp(String.raw`\b(?:${SPLITS}|shape|form|roll|fill|${PIECES})\b`, 'iu')
+
 /** A number of pieces that the text gives. */
 export interface Found {
   pieces: number
@@ -234,9 +236,12 @@ export interface Found {
 
 /** How many there are by what is said in passing: in brackets, behind an arrow, by tins. */
 function saidInPassing(text: string): { at: number; count: number } | null {
+  // "Rest, about 30." counts minutes: a bare number behind a comma is of pieces only where something is cut or shaped.
+  const makesPieces = MAKES_PIECES.test(text)
   for (const pattern of [BASES, EACH_OF, ARROW, RESULT, SO_MANY, IN_BRACKETS, TINS, TWO_SIZES]) {
     const match = pattern.exec(text)
     const stated = match?.slice(1).find((group) => group !== undefined)
+    if (pattern === SO_MANY && match?.[3] && !makesPieces) continue
     if (match && stated) return { at: match.index + match[0].length, count: Number(stated) }
   }
   return null

@@ -84,18 +84,7 @@ export function readCooking(context: HeatContext): CookingRead {
           clause.about === 'pieces' &&
           /\b(?:deep|for frying|wok|kadai|enough oil|cm of oil)\b/i.test(clause.text)
         )
-          events.push({
-            way: 'fry',
-            temperatureC: temperature?.celsius ?? null,
-            fan: false,
-            minutes: null,
-            perSide: false,
-            heat: null,
-            text: clause.text,
-            airFryer: false,
-            goesOn: false,
-            more: false,
-          })
+          events.push(bareEvent('fry', temperature?.celsius ?? null, clause.text))
         continue
       }
     }
@@ -183,22 +172,15 @@ export function readCooking(context: HeatContext): CookingRead {
     }
   }
   // "Oven: 180 °C. Time: 35 min.", "200 °C. 15 min.": an oven and a time, and no verb.
-  const heated = preheatC ?? toldByItself(clauses)
   const timeAlone = events.length
     ? undefined
     : clauses.findLast(({ text, closed }) => closed && TIME_ALONE.test(text))
+  const heated = timeAlone ? (preheatC ?? toldByItself(clauses)) : null
   if (heated !== null && timeAlone)
     events.push({
-      way: 'bake',
-      temperatureC: heated,
+      ...bareEvent('bake', heated, timeAlone.text),
       fan: preheatFan,
       minutes: timesIn(timeAlone.text).map(middleMinutes)[0] ?? null,
-      perSide: false,
-      heat: null,
-      text: timeAlone.text,
-      airFryer: false,
-      goesOn: false,
-      more: false,
     })
   // "From frozen: 200 °C 25 min; fresh 20 min" is all that is said of the heat.
   if (!events.length) {
@@ -282,6 +264,20 @@ export function readCooking(context: HeatContext): CookingRead {
     fryUnclear: first?.unclear ?? false,
   }
 }
+
+/** A way of cooking of which nothing but its heat is known. */
+const bareEvent = (way: HeatEvent['way'], temperatureC: number | null, text: string): HeatEvent => ({
+  way,
+  temperatureC,
+  text,
+  fan: false,
+  minutes: null,
+  perSide: false,
+  heat: null,
+  airFryer: false,
+  goesOn: false,
+  more: false,
+})
 
 /** "Bake 20 min, brush, 5 min more. 190.": the heat stands somewhere by itself. In °C. */
 function toldByItself(clauses: readonly Clause[]): number | null {

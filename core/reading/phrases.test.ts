@@ -138,11 +138,15 @@ describe('rows without a heading', () => {
     }
   })
   it.each(sections.get('rows that are lines')!)('a line: %s', (row) => {
-    for (const text of [
-      `Pockets\nMakes 10\n\n${DOUGH}\nFilling\n300 g leeks\n1 onion\n${row}\n\nmix dough, rest 30 min. fill and bake at 200C for 20 min`,
-      `Pockets\nMakes 10\n\n300 g flour\n160 ml water\n\n300 g leeks\n${row}\n\nMix the dough and rest. Fill and bake at 200C for 20 min`,
-    ])
-      expect(readRecipe(text, foods).recipe.method.join(' ')).not.toContain(row)
+    for (const [others, text] of [
+      [5, `${DOUGH}\nFilling\n300 g leeks\n1 onion\n${row}\n\nmix dough, rest 30 min.`],
+      [3, `300 g flour\n160 ml water\n\n300 g leeks\n${row}\n\nMix the dough and rest.`],
+    ] as const) {
+      const { recipe } = readRecipe(`Pockets\nMakes 10\n\n${text} Fill and bake at 200C for 20 min`, foods)
+      expect(recipe.method.join(' ')).not.toContain(row)
+      const listed = recipe.parts.flatMap(({ lines }) => lines).filter(({ raw }) => raw)
+      expect(listed.length).toBeGreaterThan(others)
+    }
   })
 })
 
@@ -163,5 +167,16 @@ describe('lines that stand for more than one', () => {
       expect(
         got.filter(({ foodId }) => foodId === id).some((one) => Math.abs(one.grams! - Number(grams)) <= 1),
       ).toBe(true)
+  })
+})
+
+describe('numbers that count no pieces', () => {
+  it.each(['Rest the dough, about 30.', 'Chill it - about 20.'])('%s', (sentence) => {
+    const own = read(
+      'Leek pockets',
+      FILLINGS.leeks!,
+      `${sentence} Divide into 12, fill. Bake at 200C for 20 minutes.`,
+    )
+    expect(own.pieces).toBe(12)
   })
 })

@@ -304,8 +304,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
               : marinated.length
                 ? marinated
                 : every
-        pot.cook(inPan ? 'fry' : goesOnSo ? 'simmer' : way, lines, stretch)
-        clauseWay = way
+        clauseWay = inPan ? 'fry' : goesOnSo ? 'simmer' : way
+        pot.cook(clauseWay, lines, stretch)
       } else if (pot.hot !== null && COMBINES.test(stretch))
         pot.setAside(
           /\beverything\b|\bthe rest\b/i.test(stretch) ? every.filter((at) => !pot.ways.has(at)) : named,

@@ -29,7 +29,7 @@ const EACH_OF = new RegExp(
   'giu',
 )
 // A long text without the word is not searched for it: "half a half a …" took seconds.
-const sharedOut = (text: string) =>
+const eachInFull = (text: string) =>
   !/\beach\b/i.test(text)
     ? text
     : text.replace(EACH_OF, (_, amount: string, names: string) =>
@@ -97,7 +97,7 @@ export function linesFromProse(
   let kind: PartKind | null = null
   for (const step of steps) {
     if (step.text.length > 8 * MAX_ROW_CHARACTERS) continue
-    for (const stretch of stretchesOf(sharedOut(step.text))) {
+    for (const stretch of stretchesOf(eachInFull(step.text))) {
       const said = CONTEXT.find(([, pattern]) => pattern.test(stretch))?.[0]
       const flour = /\b(?:flour|maida|atta)\b/i.test(stretch)
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.
