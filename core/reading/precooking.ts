@@ -221,7 +221,6 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     const listed = isListing(said) && !/\b(?:until|till)\b/i.test(said)
     let prepared: readonly number[] = []
     let carried: readonly number[] = []
-    let isPoured = false
     if (MARINATES.test(said)) marinated = namedIn(said)
     // "Stir in the peas and coriander off the heat".
     if (ADDED_COLD.test(said)) {
@@ -273,8 +272,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       // "Lid on, low heat, 2 hours": a pot with liquid in it simmers, whatever it was browned in.
       const isCovered =
         pot.wet && pot.hot !== null && /\b(?:lid on|cover(?:ed)?)\b/i.test(verbs) && LONG.test(said)
-      const isStewed = isPoured && COVERED.test(said) && /^\W*cook\b/i.test(verbs)
-      isPoured ||= POURS_ON.test(stretch)
+      const isStewed = pot.poured && COVERED.test(said) && /^\W*cook\b/i.test(verbs)
       const way =
         isCovered || isStewed
           ? 'simmer'
