@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import { foodIs } from '../food/groups'
 import { newLine, type RecipeNote, type Stage } from '../recipe/document'
 import { timesWeights } from '../recipe/scale'
@@ -56,8 +57,9 @@ const isMixedIn = (name: string, clauses: readonly Clause[]) => {
 }
 
 /** "Brush with the oil mixture". */
-const BRUSHES_MIXTURE =
-  /\b(?:brush|spread|moisten|wet|drizzle)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid)\b(?! (?:of )?(?:filling|cheese))/i
+const BRUSHES_MIXTURE = recalled(
+  /\b(?:brush|spread|moisten|wet|drizzle)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid)\b(?! (?:of )?(?:filling|cheese))/i,
+)
 
 /** Egg, milk and seeds in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
 export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): void {
@@ -133,15 +135,18 @@ const brushingsOf = (clauses: readonly Clause[]): (Clause & { mixed: string })[]
       MIXES.test(before.text)
     return [{ ...clause, mixed: bare ? before.text : '' }]
   })
-const BRUSHES_OVER =
-  /^brush\w*(?: (?:it|this))? (?:over|on|onto|(?:the |all )?(?:edges?|rims?|borders?))\b(?!.*\bwith\b)/i
+const BRUSHES_OVER = recalled(
+  /^brush\w*(?: (?:it|this))? (?:over|on|onto|(?:the |all )?(?:edges?|rims?|borders?))\b(?!.*\bwith\b)/i,
+)
 /** "Whisk egg and water; brush edges": with what has just been mixed. */
-const BRUSHES_BARE =
-  /^\W*brush(?: (?:it|this))?(?: (?:over|on|onto))?(?: (?:the|all))? (?:edges?|rims?|borders?|tops?)\b(?!.*\bwith\b)/i
-const EDGES = /\b(?:edges?|rims?|borders?)\b/i
+const BRUSHES_BARE = recalled(
+  /^\W*brush(?: (?:it|this))?(?: (?:over|on|onto))?(?: (?:the|all))? (?:edges?|rims?|borders?|tops?)\b(?!.*\bwith\b)/i,
+)
+const EDGES = recalled(/\b(?:edges?|rims?|borders?)\b/i)
 /** "Brush each sheet, lay the filling on": with what stands before it. */
-const BRUSHES_SHEET =
-  /^(?:brush|moisten|wet|drizzle)\w*(?: (?:well|generously|lightly))? (?:each|every|the|a|one|all|both|between) (?:\p{L}+ ){0,2}?(?:sheets?|layers?|yufka|filo|phyllo|leaf|leaves|strips?)\b(?! with\b)/iu
+const BRUSHES_SHEET = recalled(
+  /^(?:brush|moisten|wet|drizzle)\w*(?: (?:well|generously|lightly))? (?:each|every|the|a|one|all|both|between) (?:\p{L}+ ){0,2}?(?:sheets?|layers?|yufka|filo|phyllo|leaf|leaves|strips?)\b(?! with\b)/iu,
+)
 
 /**
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
@@ -266,8 +271,9 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
 }
 
 /** "Beat the other egg … and brush": of several eggs one is for on top. */
-const OTHER_EGG =
-  /\b(?:other|remaining|second|third|last|spare|reserved|extra|rest of the) (?:beaten )?egg\b/i
+const OTHER_EGG = recalled(
+  /\b(?:other|remaining|second|third|last|spare|reserved|extra|rest of the) (?:beaten )?egg\b/i,
+)
 
 /** One of several eggs goes on top where the method says "the other egg", and the rest stay where they are. */
 export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
@@ -310,7 +316,7 @@ const eggsOf = ({ read }: ReadIngredient): number | null => {
   const term = read.measures[0]?.[0]
   return term && term.unitId === null && Number.isInteger(term.low) ? term.low : null
 }
-const SOME_KEPT = /\b(?:a little|a bit|some|a spoonful|a tablespoon|a tbsp)\b/i
+const SOME_KEPT = recalled(/\b(?:a little|a bit|some|a spoonful|a tablespoon|a tbsp)\b/i)
 /** Of an egg, where a little of it is kept for the tops. Common practice, no source. */
 const aLittle: RecipeNote = {
   code: 'divided',
@@ -328,15 +334,17 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
   text: `${some} of the ${all} eggs of the line: the method brushes with the other`,
 })
 
-const BRUSHES =
-  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
+const BRUSHES = recalled(
+  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu,
+)
 /** "Glaze.", and the list has one beaten egg. */
-const GLAZES =
-  /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i
-const WASHES = /\begg[ -]?wash\b|\b(?:brush|glaze)\b/i
-const FRIES = /\b(?:fry|saut[eé]|brown|sweat|soften)\b/i
-const SOME_FAT = /\b(?:a little|a bit of|some|more|extra)\b[^.;]{0,20}\b(?:oil|butter|ghee)\b/i
-const MIXES = /\b(?:mix|beat|stir|combine|whisk|blend)\b/i
+const GLAZES = recalled(
+  /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i,
+)
+const WASHES = recalled(/\begg[ -]?wash\b|\b(?:brush|glaze)\b/i)
+const FRIES = recalled(/\b(?:fry|saut[eé]|brown|sweat|soften)\b/i)
+const SOME_FAT = recalled(/\b(?:a little|a bit of|some|more|extra)\b[^.;]{0,20}\b(?:oil|butter|ghee)\b/i)
+const MIXES = recalled(/\b(?:mix|beat|stir|combine|whisk|blend)\b/i)
 
 /** "Salt the cabbage and squeeze it": what the method presses out. */
 export function squeezeByMethod(draft: Draft, clauses: readonly Clause[]): void {

@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import { foodIs } from '../food/groups'
 import type { RecipeNote } from '../recipe/document'
 import { MAX_PIECES, PART_NAMES, type CookingWay, type Shape } from '../recipe/vocabulary'
@@ -34,45 +35,56 @@ const BALL_WORDS: readonly [RegExp, number][] = [
 const MOST_SHEET_GRAMS = 130
 
 /** "Roll between two sheets into a circle, fold over": one piece, and nothing is divided. */
-const ONE_SHEET =
-  /\b(?:roll|press|pat|stretch)\b[^.;]*\binto an? (?:(?:large|big|thin|rough) )*(?:circle|round|dis[ck]|rectangle|oval)\b/i
+const ONE_SHEET = recalled(
+  /\b(?:roll|press|pat|stretch)\b[^.;]*\binto an? (?:(?:large|big|thin|rough) )*(?:circle|round|dis[ck]|rectangle|oval)\b/i,
+)
 const isOneSheet = (clauses: readonly Clause[]): boolean =>
   clauses.some(({ text }) => ONE_SHEET.test(text) && !/\b(?:each|every|them|balls?|pieces?)\b/i.test(text)) &&
   !clauses.some(({ text }) => /\b(?:divide|balls|portions|each|rounds|circles|repeat)\b/i.test(text))
 
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
-const ONE_PIE = /\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i
+const ONE_PIE = recalled(/\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i)
 /** A joint or a side of fish that is baked whole in its dough. */
-const WRAPPED_WHOLE =
-  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels)/iu
-const ONE_DISH = /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i
-const BALL_GRAMS =
-  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i
+const WRAPPED_WHOLE = recalled(
+  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels)/iu,
+)
+const ONE_DISH = recalled(/\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i)
+const BALL_GRAMS = recalled(
+  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i,
+)
 
 /** "Net carbs about 5 g each" is a figure of the piece, not its weight. */
-const FIGURE_BEFORE = /\b(?:carb\w*|nc|net|protein|fat|fib(?:re|er)|sugars?|salt|sodium)\b[^.;,\d]{0,12}$/i
+const FIGURE_BEFORE = recalled(
+  /\b(?:carb\w*|nc|net|protein|fat|fib(?:re|er)|sugars?|salt|sodium)\b[^.;,\d]{0,12}$/i,
+)
 
 /** How many a line counts, without a unit: "10 wrappers", "1 packet of discs (10)". */
 const countOf = (read: ReadLine): number | null =>
   read.measures.find((measure) => measure[0]?.unitId === null || measure[0]?.unitId === 'sheet')?.[0]?.low ??
   null
 
-const SHEETS_EACH = /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i
+const SHEETS_EACH = recalled(
+  /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i,
+)
 
-const FROM_EACH_SHEET =
-  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll) (?:in|into) (\d{1,2})\b/i
+const FROM_EACH_SHEET = recalled(
+  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll) (?:in|into) (\d{1,2})\b/i,
+)
 
-const TIN = /\b(?:oil|grease|butter|line)\b[^.;]{0,24}\b(?:tin|dish|tray|pan)\b/i
-const HALF_OF_SHEETS =
-  /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other half)\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i
-const CUT_INTO =
-  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b/i
+const TIN = recalled(/\b(?:oil|grease|butter|line)\b[^.;]{0,24}\b(?:tin|dish|tray|pan)\b/i)
+const HALF_OF_SHEETS = recalled(
+  /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other half)\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i,
+)
+const CUT_INTO = recalled(
+  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b/i,
+)
 
 const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
 
 const LAST_WORDS = 200
-const GET =
-  /\b(?:(?:i|we) (?:usually |always |normally )?(?:get|got)|you(?:'ll| will| should)? get|(?:it|this|that) makes|makes)\s+(?:about |around |roughly )?(\d{1,3})\b(?!\s*(?:g|kg|ml|cups?|minutes?|mins?|cm|inch)\b)/i
+const GET = recalled(
+  /\b(?:(?:i|we) (?:usually |always |normally )?(?:get|got)|you(?:'ll| will| should)? get|(?:it|this|that) makes|makes)\s+(?:about |around |roughly )?(\d{1,3})\b(?!\s*(?:g|kg|ml|cups?|minutes?|mins?|cm|inch)\b)/i,
+)
 
 /** How many pieces and servings, from everything the text says of them; the most specific wins. */
 export function countPieces(
@@ -373,10 +385,12 @@ export function timesPieces(
   }
 }
 /** "1 tsp ghee per paratha", "a small knob of butter each"; not "2 onions, 100 g each", nor "½ tsp each salt and pepper". */
-const IN_ALL = /\b(?:in all|in total|altogether|for all)\b/i
-const LINE_PER_PIECE = new RegExp(
-  String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|\((?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per \p{L}+)\)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
-  'iu',
+const IN_ALL = recalled(/\b(?:in all|in total|altogether|for all)\b/i)
+const LINE_PER_PIECE = recalled(
+  new RegExp(
+    String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|\((?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per \p{L}+)\)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
+    'iu',
+  ),
 )
 /** "For each bowl": once for everybody who eats. */
 const PER_BOWL = /\b(?:per|for each|in each|for every|each) (?:bowl|plate|person|serving|portion)\b/i

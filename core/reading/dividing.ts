@@ -1,6 +1,8 @@
+import { recalled } from './matches'
 import type { Shape } from '../recipe/vocabulary'
 import type { Clause } from './method'
 import { readNumber } from './readNumber'
+import { remember } from './remember'
 import { PIECES } from './servings'
 
 /** Verbs that make many of one, and verbs that say what comes of it. */
@@ -47,21 +49,28 @@ const COMES_OF_IT =
   /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bshould (?:get|have|make|makes|give|yield|be enough for)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
 const IN_ALL = /^\s*(?:[\p{L}-]+\s+){0,3}?\(?(?:in all|in total|altogether|all told|total)\b/iu
 /** "5 strips lengthwise and 2 across": the one times the other. */
-const CROSSWISE =
-  /^\s*(?:strips |columns |rows |cuts )?(?:across|crosswise|widthways|the other way|down|columns)\b/iu
-const GRID =
-  /\b(?:cut|slice|divide|score|mark)\b[^.;\d]{0,24}(\d)\s*(?:by|x|×)\s*(\d)(?=\W*(?:$|[.,;)]|grid))(?!\s*(?:cm|mm|inch|in\b|"))/iu
+const CROSSWISE = recalled(
+  /^\s*(?:strips |columns |rows |cuts )?(?:across|crosswise|widthways|the other way|down|columns)\b/iu,
+)
+const GRID = recalled(
+  /\b(?:cut|slice|divide|score|mark)\b[^.;\d]{0,24}(\d)\s*(?:by|x|×)\s*(\d)(?=\W*(?:$|[.,;)]|grid))(?!\s*(?:cm|mm|inch|in\b|"))/iu,
+)
 /** "Cut like a pizza into 8" is a number; "roll half the dough, cut 8, repeat with the other half" is twice that. */
-const A_SHARE =
-  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on))\b/iu
-const AGAIN = /\b(?:repeat|do the same|same again|likewise)\b(?![^.;]{0,30}\b(?:fold|turn|process until)\b)/iu
-const BOTH = /\bboth (?:of the )?(?:sheets|halves|pieces|rolls|blocks|lots|doughs)\b/iu
-const IN_BATCHES = /\bin (\d|half|halves) (?:batches|lots|goes|halves)\b/iu
+const A_SHARE = recalled(
+  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on))\b/iu,
+)
+const AGAIN = recalled(
+  /\b(?:repeat|do the same|same again|likewise)\b(?![^.;]{0,30}\b(?:fold|turn|process until)\b)/iu,
+)
+const BOTH = recalled(/\bboth (?:of the )?(?:sheets|halves|pieces|rolls|blocks|lots|doughs)\b/iu)
+const IN_BATCHES = recalled(/\bin (\d|half|halves) (?:batches|lots|goes|halves)\b/iu)
 /** "Roll into a rope 30 cm long … cut into 3 cm pieces": the one goes so often into the other. */
-const ROPE =
-  /\b(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]?(?:long )?(?:log|rope|sausage|roll|cylinder|snake)\b|\b(?:log|rope|sausage|roll|cylinder|snake)\b[^.;,\d]{0,14}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])\s*(?:long\b|in length)/iu
-const LENGTHS =
-  /\b(?:cut|slice)\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]*(?:long |thick |wide )?(?:pieces|lengths|slices|rounds|chunks|bits)/iu
+const ROPE = recalled(
+  /\b(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]?(?:long )?(?:log|rope|sausage|roll|cylinder|snake)\b|\b(?:log|rope|sausage|roll|cylinder|snake)\b[^.;,\d]{0,14}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])\s*(?:long\b|in length)/iu,
+)
+const LENGTHS = recalled(
+  /\b(?:cut|slice)\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]*(?:long |thick |wide )?(?:pieces|lengths|slices|rounds|chunks|bits)/iu,
+)
 
 /** ", 6 balls": what becomes of the dough stands in the row of work without a verb. */
 const LISTED = /[,–-]\s+(?:about |~)*$/u
@@ -71,12 +80,14 @@ const ROUND_THINGS = /\b(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squ
 const EACH_GIVES =
   /\b(?:each|every) (?:\p{L}+ )?(?:(?:will|should|can|may) )?(?:makes?|gives?|yields?)(?: you| me)? (?:about |around |roughly |~ ?)*$/iu
 /** "Roll each half to a rectangle and cut into 6": each of them is cut. */
-const EACH_IN_TURN =
-  /\b(?:roll|take|pat|stretch|flatten|shape|press)\b(?: out)?\s(?:out )?(?:each|every|one at a time)\b[^.;]*\b(?:and|then|,)\s+(?:cut|slice|divide|stamp)\b[^.;,]*$/iu
+const EACH_IN_TURN = recalled(
+  /\b(?:roll|take|pat|stretch|flatten|shape|press)\b(?: out)?\s(?:out )?(?:each|every|one at a time)\b[^.;]*\b(?:and|then|,)\s+(?:cut|slice|divide|stamp)\b[^.;,]*$/iu,
+)
 const MOST_SHARES = 6
 /** "Re-roll the scraps for 2 more". */
-const MORE_OF_SCRAPS =
-  /\b(?:re-?roll\w*|scraps|trimmings|offcuts)\b[^.;\d]*?(?:\b(?:another|extra)\s+(\d{1,2})\b|\b(\d{1,2}) (?:more|extra)\b)/iu
+const MORE_OF_SCRAPS = recalled(
+  /\b(?:re-?roll\w*|scraps|trimmings|offcuts)\b[^.;\d]*?(?:\b(?:another|extra)\s+(\d{1,2})\b|\b(\d{1,2}) (?:more|extra)\b)/iu,
+)
 
 /** A number of pieces in a clause: said once for all, or of each of what was there. */
 interface Mention {
@@ -97,12 +108,13 @@ const DOZENS: readonly [RegExp, (many: string) => string][] = [
   [/\b(?:a |one )?dozen\b/gi, () => '12'],
 ]
 /** Dozens as numbers, and "30ish" as the number it is about. */
-const inNumbers = (text: string): string =>
+const inNumbers: (text: string) => string = remember((text) =>
   DOZENS.reduce(
     (one, [pattern, made]) =>
       /doz/i.test(one) ? one.replace(pattern, (_, many: string) => made(many)) : one,
     text.replace(/(\d) ?-?ish\b/gi, '$1'),
-  )
+  ),
+)
 
 /** "25 x 12 cm ovals", "12 x 12 cm squares" are sizes; "16 x 9 cm rounds", "12 x 8 cm squares" so many. */
 function isSize(first: string, after: string): boolean {
@@ -124,8 +136,12 @@ function verbBefore(text: string, at: number): { verb: string; between: string }
   return /[.;]\s/.test(between) ? null : { verb: found[1]!, between }
 }
 
-/** The numbers of a clause that count pieces, in order. */
-function mentionsIn(text: string, ahead: string): Mention[] {
+/** The numbers of a clause that count pieces, in order. `ahead` is what its sentence says before it. */
+const mentionsIn: (ahead: string) => (text: string) => readonly Mention[] = remember((ahead) =>
+  remember((text) => findMentions(text, ahead)),
+)
+
+function findMentions(text: string, ahead: string): Mention[] {
   const found: Mention[] = []
   for (const match of text.matchAll(NUMBER)) {
     const at = match.index
@@ -191,8 +207,9 @@ const BASES =
 const IN_BRACKETS =
   /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+(?:of them|in all|altogether|or so|with re-?roll\w*))?\s*\)/i
 /** "Pipe 24 teaspoons of filling", "dot 30 blobs over the sheet": each is a piece's. */
-const MOUNDS =
-  /\b(?:pipe|place|put|dot|drop|dollop|spoon)\b[^.;\d]{0,20}(\d{2,3}) (?:(?:heaped|small|little|level|even) )*(?:tea)?(?:spoons?|tsps?|spoonfuls?|dollops|mounds|blobs|heaps|dots)\b(?! (?:of )?(?:water|oil|salt))/i
+const MOUNDS = recalled(
+  /\b(?:pipe|place|put|dot|drop|dollop|spoon)\b[^.;\d]{0,20}(\d{2,3}) (?:(?:heaped|small|little|level|even) )*(?:tea)?(?:spoons?|tsps?|spoonfuls?|dollops|mounds|blobs|heaps|dots)\b(?! (?:of )?(?:water|oil|salt))/i,
+)
 /** "Repeat = 18", "so 18 in all": what comes of it, said after the work. */
 const RESULT =
   /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})|\bper (?:sheet|strip|roll|round|circle)\s*(?:=|→|makes?|so)\s*(\d{1,3})/i
@@ -204,23 +221,28 @@ const ARROW = new RegExp(
 /** "Line 6 individual tins": each tin is a piece. */
 const TINS =
   /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/iu
-const LINES_TRAY =
-  /\bline (?:a|an|the|your) (?:[\p{L}\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu
+const LINES_TRAY = recalled(
+  /\bline (?:a|an|the|your) (?:[\p{L}\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu,
+)
 /** "Lay one sheet in an oiled pan": the other covers it. */
-export const LAYS_IN_TRAY =
-  /\b(?:lay|put|place) (?:one|1|half|a|the first)(?: (?:sheet|half|piece|layer))? [^.;]{0,6}\b(?:in|into|on) [^.;]{0,30}\b(?:tray|tin|dish|pan)\b/i
+export const LAYS_IN_TRAY = recalled(
+  /\b(?:lay|put|place) (?:one|1|half|a|the first)(?: (?:sheet|half|piece|layer))? [^.;]{0,6}\b(?:in|into|on) [^.;]{0,30}\b(?:tray|tin|dish|pan)\b/i,
+)
 /** Two rounds make one piece. */
-const PAIRS =
-  /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger)(?: (?:one|piece|sheet|rectangle|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i
+const PAIRS = recalled(
+  /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger)(?: (?:one|piece|sheet|rectangle|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i,
+)
 /** "Filling on 4, lids on": the other four cover them. */
-const FILLS_SOME =
-  /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other))/i
+const FILLS_SOME = recalled(
+  /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other))/i,
+)
 /** "Fill half, cover with another". */
-const FILLS_HALF = /\bfill half\b[^.]*\b(?:lids?|cover|top) /iu
+const FILLS_HALF = recalled(/\bfill half\b[^.]*\b(?:lids?|cover|top) /iu)
 /** "12 for the tops". */
-const FOR_TOPS = /\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:tops?|lids?)\b/iu
-const HALVES =
-  /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d)| to serve| for serving)|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i
+const FOR_TOPS = recalled(/\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:tops?|lids?)\b/iu)
+const HALVES = recalled(
+  /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d)| to serve| for serving)|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i,
+)
 const NOT_PIECES =
   /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
 
@@ -235,7 +257,7 @@ export interface Found {
 }
 
 /** How many there are by what is said in passing: in brackets, behind an arrow, by tins. */
-function saidInPassing(text: string): { at: number; count: number } | null {
+const saidInPassing: (text: string) => { at: number; count: number } | null = remember((text) => {
   // "Rest, about 30." counts minutes: a bare number behind a comma is of pieces only where something is cut or shaped.
   const makesPieces = MAKES_PIECES.test(text)
   for (const pattern of [BASES, EACH_OF, ARROW, RESULT, SO_MANY, IN_BRACKETS, TINS, TWO_SIZES]) {
@@ -245,10 +267,12 @@ function saidInPassing(text: string): { at: number; count: number } | null {
     if (match && stated) return { at: match.index + match[0].length, count: Number(stated) }
   }
   return null
-}
+})
 
+const PARTS = recalled(/quarter|half|halve|thirds|fourths|halves|two|\b2\b/i)
 /** Where a clause cuts things in half or in four, without a number. */
 function partings(text: string, seen: readonly Mention[]): Mention[] {
+  if (!PARTS.test(text)) return []
   const found: Mention[] = []
   const quarters = /\bquarter (?:the dough|the pastry|(each|it|them))\b/i.exec(text)
   if (quarters)
@@ -338,7 +362,7 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
             : pieces !== null && pieces <= 4
               ? pieces
               : 1
-    const seen = mentionsIn(text, ahead)
+    const seen = [...mentionsIn(ahead)(text)]
     const batches = seen.some(({ each }) => each) ? IN_BATCHES.exec(text) : null
     if (batches) pieces ??= Number(batches[1]) || 2
     // "One third of the dough at a time, cutting 5 from each", "both sheets, cut each in 6".

@@ -3,6 +3,7 @@ import type { Food } from '../food/food'
 import type { RecipeNote } from '../recipe/document'
 import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { normaliseName } from './match'
+import { remember } from './remember'
 import { limit, type ReadIngredient } from './readIngredient'
 
 /** A part while its lines are gathered. */
@@ -91,24 +92,35 @@ export const CALLED = [
 /** The words of a draft's own foods, for finding which part a sentence speaks of. */
 export function wordsOfDraft(draft: Draft): Set<string> {
   const words = new Set<string>()
-  const add = (text: string) => {
-    const own = normaliseName(text).split(' ')
-    // "Onion powder" is named whole: the onion is another food.
-    if (own.length > 1 && own.at(-1) === 'powder' && own.some((word) => ROOTS.test(word))) return
-    // "Greens" alone names a food; "green pepper" is named by its last word.
-    for (const word of own)
-      if (word.length > 2 && !COMMON.has(word) && (own.length === 1 || !DESCRIBES.has(word))) words.add(word)
-  }
   for (const { food, read } of draft.lines) {
-    add(read.name)
+    for (const word of wordsOfName(read.name)) words.add(word)
     // "1 pepper" that is a vegetable is named so; the spice never is.
     if (foodIs(food, 'vegetable') && /\bpeppers?$/i.test(read.name)) words.add('pepper')
-    if (food) add(food.name.split(',')[0]!)
-    // "Spuds", "keema": what cooks call it as well.
-    for (const other of food?.synonyms ?? []) if (!other.includes(' ')) add(other)
+    for (const word of food ? wordsOfFood(food) : []) words.add(word)
   }
   return words
 }
+
+const wordsOfName: (name: string) => readonly string[] = remember((name) => {
+  const own = normaliseName(name).split(' ')
+  // "Onion powder" is named whole: the onion is another food.
+  if (own.length > 1 && own.at(-1) === 'powder' && own.some((word) => ROOTS.test(word))) return []
+  // "Greens" alone names a food; "green pepper" is named by its last word.
+  return own.filter(
+    (word) => word.length > 2 && !COMMON.has(word) && (own.length === 1 || !DESCRIBES.has(word)),
+  )
+})
+
+/** What a food is called, also by cooks: "spuds", "keema". */
+function wordsOfFood(food: Food): readonly string[] {
+  const known = foodWords.get(food)
+  if (known) return known
+  const names = [food.name.split(',')[0]!, ...food.synonyms.filter((other) => !other.includes(' '))]
+  const made = names.flatMap(wordsOfName)
+  foodWords.set(food, made)
+  return made
+}
+const foodWords = new WeakMap<Food, readonly string[]>()
 
 const ROOTS = /^(?:onion|garlic|ginger|tomato|mushroom)$/
 const COMMON = new Set(

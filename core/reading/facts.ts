@@ -3,8 +3,10 @@ import type { FactKind } from '../recipe/vocabulary'
 import type { Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
+import { lastMatch } from './matches'
 import { limit } from './readIngredient'
 import { readNumber, DIGIT_NUMBER } from './readNumber'
+import { remember } from './remember'
 import { timesIn } from './time'
 
 /** A fact before its part has an id. */
@@ -78,11 +80,10 @@ function nearestKind(text: string, at: number): FactKind | null {
   let best: FactKind | null = null
   let bestAt = -1
   for (const [kind, pattern] of BY_WORD) {
-    for (const match of before.matchAll(new RegExp(pattern.source, 'gi'))) {
-      if (match.index > bestAt) {
-        best = kind
-        bestAt = match.index
-      }
+    const last = lastMatch(pattern, before)
+    if (last && last.index > bestAt) {
+      best = kind
+      bestAt = last.index
     }
   }
   // "Knead 2 minutes, steam 40": what is cooked stands nearer. "220 fan for 25 min rest 10": these are the oven's.
@@ -106,6 +107,97 @@ const cm = (value: number, unit: string) =>
   /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54
 const round = (value: number) => Math.round(value * 100) / 100
 
+/** A fact as a clause says it, before it is known of which part it is. */
+interface Said {
+  kind: FactKind
+  low: number
+  high: number
+  text: string
+  /** A time is of the part that its clause speaks of, a size of none. */
+  ofPart: boolean
+  /** A spoon counts only where it is known what the clause speaks of. */
+  needsAbout: boolean
+}
+
+/** What a clause of a sentence says: sizes, spoonfuls, oil depth, batches, rests, kneading, rises. */
+const factsSaid: (sentence: string) => (text: string) => readonly Said[] = remember((sentence) =>
+  remember((text) => findFacts(text, sentence)),
+)
+
+function findFacts(text: string, sentence: string): Said[] {
+  const said: Said[] = []
+  const add = (kind: FactKind, low: number, high: number, own = text, more: Partial<Said> = {}) =>
+    said.push({ kind, low, high, text: own, ofPart: false, needsAbout: false, ...more })
+  const lengths = (kind: FactKind, match: RegExpExecArray | null, factor = 1) => {
+    if (!match) return
+    const groups = match.slice(1).filter((group) => group !== undefined)
+    const number = readNumber(groups[0] ?? '')
+    const unit = groups[1]
+    // "Roll it thin (1-2 mm)" says how thick.
+    if (kind === 'disc-cm' && number && unit && cm(number.high, unit) < 1)
+      return add('thickness-mm', cm(number.low, unit) * 10, cm(number.high, unit) * 10)
+    if (number && unit && number.high > 0)
+      add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor)
+  }
+  if (!/\d|half|hour|freez|overnight|coin/i.test(sentence)) return said
+  lengths('cutter-cm', CUTTER.exec(text))
+  const thick = THICK.exec(text)
+  // "Roll out to 8 cm" is how wide it gets: no dough is that thick.
+  const wide = thick !== null && cm(readNumber(thick[1] ?? thick[3]!)?.low ?? 0, (thick[2] ?? thick[4])!) > 3
+  lengths(wide ? 'disc-cm' : 'thickness-mm', thick, wide ? 1 : 10)
+  if (!CUTTER.test(text) && !/\b(?:strips?|(?<!between (?:\w+ )?)sheets?|rectangles?|logs?)\b/i.test(text))
+    lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')))
+  if (COIN.test(text) && /\bthick/i.test(text)) add('thickness-mm', COIN_MM, COIN_MM)
+  lengths('oil-depth-cm', DEPTH.exec(text))
+  const spoon = SPOONS.exec(text) ?? EACH_SPOON.exec(text)
+  const spoons = spoon && readNumber(spoon[1]!)
+  if (
+    spoons &&
+    /\b(?:fill(?:ing)?|put|place|keep|spoon|each|stuff(?:ing)?|with)\b/i.test(sentence) &&
+    !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
+  ) {
+    const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
+    add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text, { needsAbout: true })
+  }
+  const rolled = /\broll(?:ed)?(?: (?:out|it|thin))* (\d{1,2})(?:\s*-\s*(\d{1,2}))?\s*mm\b/i.exec(text)
+  if (rolled) add('thickness-mm', Number(rolled[1]), Number(rolled[2] ?? rolled[1]))
+  const fill =
+    FILLING_GRAMS.exec(text) ?? /\b(?:fill|stuff)\b[^.]{0,20}?(\d{1,3})\s*g\b[^.]{0,20}\beach\b/i.exec(text)
+  if (fill) add('filling-grams-per-piece', Number(fill[1]), Number(fill[1]))
+  const ball = BALL.exec(text)
+  if (ball) add('ball-grams', Number(ball[1]), Number(ball[2] ?? ball[1]))
+  const portion =
+    /\b(?:in|into) \d{1,3}(?: \p{L}+)? \((?:about |approx\.? |~ ?|c\.? ?)?(\d{1,3})\s*g(?:rams?)?\b/iu.exec(
+      text,
+    )
+  if (portion && !ball) add('ball-grams', Number(portion[1]), Number(portion[1]))
+  const weighed = /\bballs?\s*\((?:about )?(\d{1,3})\s*(?:g|grams?)\b/i.exec(text)
+  if (weighed) add('ball-grams', Number(weighed[1]), Number(weighed[1]))
+  const batch = BATCH.exec(text)
+  const number = batch && readNumber((batch[1] ?? batch[2])!)
+  if (number && number.high < 200) add('batch-pieces', number.low, number.high)
+  if (
+    FREEZES.test(sentence) &&
+    /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i.test(sentence)
+  )
+    add('freezes', 1, 1, sentence)
+  for (const time of timesIn(text)) {
+    const kind = nearestKind(text, time.index)
+    if (!kind) continue
+    if (
+      /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i.test(
+        text.slice(Math.max(0, time.index - 34), time.index),
+      ) &&
+      kind !== 'knead-minutes'
+    )
+      continue
+    // "190 °C 12-14 min" is the oven's, whatever was said before.
+    if (/\d{3}\s*(?:°\s*)?[cf]\b[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
+    add(kind, time.lowMinutes, time.highMinutes, text, { ofPart: true })
+  }
+  return said
+}
+
 /**
  * Facts of the method that later steps need: sizes, spoonfuls, oil depth, batches, rests, kneading, rises.
  *
@@ -118,81 +210,13 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
     if (facts.some((fact) => fact.kind === kind && fact.part === part && fact.low === round(low))) return
     facts.push({ kind, low: round(low), high: round(high), text: limit(text, 300), part })
   }
-  const lengths = (kind: FactKind, match: RegExpExecArray | null, text: string, factor = 1) => {
-    if (!match) return
-    const groups = match.slice(1).filter((group) => group !== undefined)
-    const number = readNumber(groups[0] ?? '')
-    const unit = groups[1]
-    // "Roll it thin (1-2 mm)" says how thick.
-    if (kind === 'disc-cm' && number && unit && cm(number.high, unit) < 1)
-      return add('thickness-mm', cm(number.low, unit) * 10, cm(number.high, unit) * 10, text)
-    if (number && unit && number.high > 0)
-      add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor, text)
-  }
-  for (const { text, about, sentence } of clauses) {
-    if (!/\d|half|hour|freez|overnight|coin/i.test(sentence)) continue
-    lengths('cutter-cm', CUTTER.exec(text), text)
-    const thick = THICK.exec(text)
-    // "Roll out to 8 cm" is how wide it gets: no dough is that thick.
-    const wide =
-      thick !== null && cm(readNumber(thick[1] ?? thick[3]!)?.low ?? 0, (thick[2] ?? thick[4])!) > 3
-    lengths(wide ? 'disc-cm' : 'thickness-mm', thick, text, wide ? 1 : 10)
-    if (!CUTTER.test(text) && !/\b(?:strips?|(?<!between (?:\w+ )?)sheets?|rectangles?|logs?)\b/i.test(text))
-      lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')), text)
-    if (COIN.test(text) && /\bthick/i.test(text)) add('thickness-mm', COIN_MM, COIN_MM, text)
-    lengths('oil-depth-cm', DEPTH.exec(text), text)
-    const spoon = SPOONS.exec(text) ?? EACH_SPOON.exec(text)
-    const spoons = spoon && readNumber(spoon[1]!)
-    if (
-      spoons &&
-      about !== null &&
-      /\b(?:fill(?:ing)?|put|place|keep|spoon|each|stuff(?:ing)?|with)\b/i.test(sentence) &&
-      !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
-    ) {
-      const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
-      add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text)
+  for (const { text: clause, about, sentence } of clauses)
+    for (const { kind, low, high, text, ofPart, needsAbout } of factsSaid(sentence)(clause)) {
+      if (needsAbout && about === null) continue
+      const ofDough = kind === 'knead-minutes' || kind === 'rise-minutes'
+      const part = !ofPart || about === 'pieces' ? null : (about ?? (ofDough ? shell : null))
+      add(kind, low, high, text, part)
     }
-    const rolled = /\broll(?:ed)?(?: (?:out|it|thin))* (\d{1,2})(?:\s*-\s*(\d{1,2}))?\s*mm\b/i.exec(text)
-    if (rolled) add('thickness-mm', Number(rolled[1]), Number(rolled[2] ?? rolled[1]), text)
-    const fill =
-      FILLING_GRAMS.exec(text) ?? /\b(?:fill|stuff)\b[^.]{0,20}?(\d{1,3})\s*g\b[^.]{0,20}\beach\b/i.exec(text)
-    if (fill) add('filling-grams-per-piece', Number(fill[1]), Number(fill[1]), text)
-    const ball = BALL.exec(text)
-    if (ball) add('ball-grams', Number(ball[1]), Number(ball[2] ?? ball[1]), text)
-    const portion =
-      /\b(?:in|into) \d{1,3}(?: \p{L}+)? \((?:about |approx\.? |~ ?|c\.? ?)?(\d{1,3})\s*g(?:rams?)?\b/iu.exec(
-        text,
-      )
-    if (portion && !ball) add('ball-grams', Number(portion[1]), Number(portion[1]), text)
-    const weighed = /\bballs?\s*\((?:about )?(\d{1,3})\s*(?:g|grams?)\b/i.exec(text)
-    if (weighed) add('ball-grams', Number(weighed[1]), Number(weighed[1]), text)
-    const batch = BATCH.exec(text)
-    const number = batch && readNumber((batch[1] ?? batch[2])!)
-    if (number && number.high < 200) add('batch-pieces', number.low, number.high, text)
-    if (
-      FREEZES.test(sentence) &&
-      /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i.test(sentence)
-    )
-      add('freezes', 1, 1, sentence)
-    for (const time of timesIn(text)) {
-      const kind = nearestKind(text, time.index)
-      if (!kind) continue
-      if (
-        /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i.test(
-          text.slice(Math.max(0, time.index - 34), time.index),
-        ) &&
-        kind !== 'knead-minutes'
-      )
-        continue
-      // "190 °C 12-14 min" is the oven's, whatever was said before.
-      if (/\d{3}\s*(?:°\s*)?[cf]\b[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
-      const part =
-        about === 'pieces'
-          ? null
-          : (about ?? (kind === 'knead-minutes' || kind === 'rise-minutes' ? shell : null))
-      add(kind, time.lowMinutes, time.highMinutes, text, part)
-    }
-  }
   for (const { kind, minutes, text } of outline.times) {
     if (kind === 'prep') add('prep-minutes', minutes, minutes, text)
     if (kind === 'total') add('total-minutes', minutes, minutes, text)

@@ -2,8 +2,10 @@ import type { Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { kindOf, type HeadingKind } from './headingKinds'
 import { matchFood } from './match'
+import { forAllMatches } from './matches'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'
+import { rememberWith } from './remember'
 import { UNIT_PATTERN } from './units'
 import { PIECES, readYields } from './servings'
 
@@ -76,6 +78,19 @@ export const startsLikeStep = (text: string): boolean => VERB.test(text) && !NOU
  * @param round what stands round it; without it the words alone decide
  */
 export function readHeading(line: string, round: Surroundings = {}): Heading | null {
+  const { marked = false, blankBefore = false, opens = false, next = null, foods } = round
+  if (!foods) return findHeading(line, round)
+  const key = 12 * +marked + 6 * +blankBefore + 3 * +opens + (next === 'amount' ? 1 : next === 'step' ? 2 : 0)
+  finders[key] ??= rememberWith((one, larder) =>
+    findHeading(one, { marked, blankBefore, opens, next, foods: larder }),
+  )
+  return finders[key](line, foods)
+}
+
+/** For each of the surroundings what has been found in them. What follows counts as an amount, a step, or neither. */
+const finders: ((line: string, foods: Foods) => Heading | null)[] = []
+
+function findHeading(line: string, round: Surroundings): Heading | null {
   const text = line.trim()
   if (!text || text.length > 400) return null
   // "Plain flour (300 g)", "boiling water (180 ml)": a food and its amount.
@@ -272,7 +287,7 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     run !== null &&
     /^dip$/i.test(run[1]!) &&
     /^(?:\d|two|each|one)\D{0,12}\b(?:sheets?|wrappers?|papers?|rounds?)\b/i.test(run[2]!)
-  const enough = !isPlain || (run![2]!.match(new RegExp(AMOUNT.source, 'giu'))?.length ?? 0) >= 2
+  const enough = !isPlain || (run![2]!.match(forAllMatches(AMOUNT))?.length ?? 0) >= 2
   if (
     run &&
     enough &&

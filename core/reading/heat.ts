@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { COOLEST_OVEN_C, eventsIn, MORE_TIME, type HeatEvent } from './heatEvents'
@@ -21,16 +22,19 @@ export interface CookingRead {
 }
 
 /** "2 minutes more": goes on with what went before. */
-const TIME_ALONE =
-  /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?(?: (?:approx\.?|or so|about))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i
+const TIME_ALONE = recalled(
+  /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?(?: (?:approx\.?|or so|about))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i,
+)
 /** "… ; turn over; 10 min". */
-const TURNED = /\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i
+const TURNED = recalled(/\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i)
 /** "Lower to 190 when you put them in": what they are baked at. */
-const ONCE_IN =
-  /\b(?:when|once|as soon as|after) (?:you(?:'ve)? (?:put|pop|slide) (?:it|them|the \w+) in|(?:they|it)(?:'re| are|'s| is)? (?:go(?:es)? )?in(?:side)?)\b/i
+const ONCE_IN = recalled(
+  /\b(?:when|once|as soon as|after) (?:you(?:'ve)? (?:put|pop|slide) (?:it|them|the \w+) in|(?:they|it)(?:'re| are|'s| is)? (?:go(?:es)? )?in(?:side)?)\b/i,
+)
 /** "After 10 minutes drop to 180": so long at the heat before. */
-const AFTER_SO_LONG =
-  /^\W*after (?:the first |about |around )*(\d[^,;]{0,14}?min\w*|half an hour|an hour),? (?=[^.;]{0,30}\b(?:turn|drop|reduce|lower|take)\b)/i
+const AFTER_SO_LONG = recalled(
+  /^\W*after (?:the first |about |around )*(\d[^,;]{0,14}?min\w*|half an hour|an hour),? (?=[^.;]{0,30}\b(?:turn|drop|reduce|lower|take)\b)/i,
+)
 
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
@@ -47,8 +51,9 @@ export interface HeatContext {
 }
 
 /** "Cook lightly on a tawa, a few seconds a side": so that sheets come apart and hold together. */
-const HALF_COOKED =
-  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:\p{L}+ )?(?:crepes?|crêpes?|pancakes?)\b/iu
+const HALF_COOKED = recalled(
+  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:\p{L}+ )?(?:crepes?|crêpes?|pancakes?)\b/iu,
+)
 
 /** Oil of this weight and more is a pot to deep-fry in. Common practice, no source. */
 export const DEEP_POT_GRAMS = 400
@@ -290,7 +295,7 @@ function toldByItself(clauses: readonly Clause[]): number | null {
   )
   return told ? temperatureIn(told.text)!.celsius : null
 }
-const NO_OVEN = /\b(?:oil|fat|fryer|syrup|inside|core|probe|internal|wash|soak|milk|water)\b/i
+const NO_OVEN = recalled(/\b(?:oil|fat|fryer|syrup|inside|core|probe|internal|wash|soak|milk|water)\b/i)
 
 /** Browned, then water and a lid: one way of its own. */
 function steamedInThePan(stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[]): void {
@@ -310,8 +315,9 @@ function steamedInThePan(stages: { way: CookingWay; unclear: boolean; event: Hea
 }
 
 /** Dishes that are fried afloat wherever they are fried. Common practice, no source. */
-const DEEP_DISH =
-  /\b(?:samosas?|sambusas?|kachoris?|ghughras?|gujiyas?|karanjis?|chebureki|curry puffs?|karipap|egg rolls?|lumpias?|coxinhas?|fritters?|doughnuts?|donuts?|beignets?|stuffed puris?)\b/i
+const DEEP_DISH = recalled(
+  /\b(?:samosas?|sambusas?|kachoris?|ghughras?|gujiyas?|karanjis?|chebureki|curry puffs?|karipap|egg rolls?|lumpias?|coxinhas?|fritters?|doughnuts?|donuts?|beignets?|stuffed puris?)\b/i,
+)
 
 function wayOf(
   event: HeatEvent,

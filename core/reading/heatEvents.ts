@@ -1,5 +1,6 @@
 import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { isAside, withoutVents, type Clause } from './method'
+import { remember } from './remember'
 import { heatIn, temperatureIn } from './temperature'
 import { withoutUnitDots } from './tidy'
 import { isHeatLine, middleMinutes, timesIn } from './time'
@@ -89,13 +90,9 @@ const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
-/**
- * The ways of cooking that a clause names, in their order, each with its own heat and time.
- *
- * @param aside whether a sentence about keeping or serving counts as well
- */
-export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
-  const text = withoutUnitDots(withoutVents(clause.text))
+/** What a clause says of heat: without what heats no piece, and with its minutes spelt out. */
+const heatSaid = (said: string): string =>
+  withoutUnitDots(withoutVents(said))
     .replace(UNDER_STEAMER, ' ')
     .replace(NOT_DONE, ' ')
     // Fried onions beside the dish are no second cooking of it.
@@ -130,7 +127,22 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
     )
     // "Gas 4 for 25".
     .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?!\d|\s*(?:-|min|m\b|h))/gi, '$1 for $2 min')
-  if (TAKES_OUT.test(text) || (!aside && isAside(clause.sentence))) return []
+
+/**
+ * The ways of cooking that a clause names, in their order, each with its own heat and time.
+ *
+ * @param aside whether a sentence about keeping or serving counts as well
+ */
+export function eventsIn({ text, sentence, closed }: Clause, aside = false): HeatEvent[] {
+  if (!aside && isAside(sentence)) return []
+  return (closed ? eventsOfClosed : eventsOfOpen)(text).map((event) => ({ ...event }))
+}
+const eventsOfClosed = remember((text) => findEvents(text, true))
+const eventsOfOpen = remember((text) => findEvents(text, false))
+
+function findEvents(said: string, closed: boolean): HeatEvent[] {
+  const text = heatSaid(said)
+  if (TAKES_OUT.test(text)) return []
   const found: { way: Seen; index: number; length: number }[] = []
   for (const [way, pattern] of SEEN) {
     // "Cook" beside a way that is named says nothing more.
@@ -154,13 +166,7 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
   if (hot || (!found.length && isHeatLine(text)))
     found.push({ way: 'bake', index: hot ? text.indexOf(hot) : 0, length: 1 })
   // "Stick them in at 190 for about 20 minutes": closed pieces with heat and time and no other way are an oven's.
-  if (
-    !found.length &&
-    clause.closed &&
-    !IN_FAT.test(text) &&
-    timesIn(text).length &&
-    isOven(temperatureIn(text))
-  )
+  if (!found.length && closed && !IN_FAT.test(text) && timesIn(text).length && isOven(temperatureIn(text)))
     found.push({ way: 'bake', index: 0, length: 1 })
   // "Fry in a heavy skillet with a film of oil" is one way, and the pan is what it is done in.
   const inPan = found.find(
@@ -256,8 +262,8 @@ export function eventsIn(clause: Clause, aside = false): HeatEvent[] {
       text: stretch,
       airFryer: /air[- ]?fr/i.test(stretch),
       // "Fry at 170 for 6 minutes, then at 190 for one".
-      goesOn: goesOn || /^\W*at \d/i.test(clause.text),
-      more: MORE_TIME.test(clause.text),
+      goesOn: goesOn || /^\W*at \d/i.test(said),
+      more: MORE_TIME.test(said),
     }
   })
 }

@@ -42,6 +42,11 @@ const PLAIN = new Set(
 /** Lower case, no accents, hyphens as blanks, singular nouns: how names are compared. */
 export const normaliseName: (text: string) => string = remember(normalise, 5000)
 
+/** The words of a text as names are compared. */
+export const plainWords: (text: string) => ReadonlySet<string> = remember(
+  (text) => new Set(normaliseName(text).split(' ')),
+)
+
 /** Names that a larder has matched are remembered, up to so many. */
 const MAX_REMEMBERED = 5000
 

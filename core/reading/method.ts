@@ -1,9 +1,11 @@
 import type { PartKind } from '../recipe/vocabulary'
 import { foodIs } from '../food/groups'
 import { CALLED, wordsOfDraft, type Draft } from './drafts'
-import { normaliseName } from './match'
+import { normaliseName, plainWords } from './match'
 import type { OutlineStep } from './outlineState'
+import { forAllMatches, recalled } from './matches'
 import { withDigits } from './readNumber'
+import { remember } from './remember'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 import { GOES_ON } from './verbs'
 
@@ -20,25 +22,31 @@ export interface Clause {
   closed: boolean
 }
 
-const PIECE_WORDS =
-  /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i
+const PIECE_WORDS = recalled(
+  /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i,
+)
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
   /\b(?:(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|(?<=[,;.] |^)pinch(?=\s*(?:[.;,]|$))|wrap(?=\s*[.;]|\s*$)|wrap (?:the (?:dough|paste|filling)|round|around|it|each|(?:about |around |roughly )?\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold in (?:the |both )?(?:sides|ends|corners)|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]?\s+(?:and\s+)?(?:fork|crimp|seal|pinch|press)\b)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|cover with (?:another|a second) (?:sheet|round|circle|dis[ck]|piece|layer)|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|one|piece|square|ball)|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble)\b/iu
+const mayClose: (text: string) => boolean = remember((text) => CLOSING.test(text))
 /** These roll a dough as well as close a piece: where something is filled later, they do not close. */
-const WEAK_CLOSING = /^(?:roll|fold|twist|shape into|make (?:\d{1,3} )?balls|wrap$)/i
-const FILLS =
-  /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i
-const SHAPING =
-  /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i
+const WEAK_CLOSING = recalled(/^(?:roll|fold|twist|shape into|make (?:\d{1,3} )?balls|wrap$)/i)
+const FILLS = recalled(
+  /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i,
+)
+const SHAPING = recalled(
+  /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i,
+)
 
 /** "Roll thin, 3.5 inch, 1 tbsp filling": pieces are on their way, whatever part's lines it stands among. */
-const SHAPES_PIECES =
-  /\b(?:roll|cut|press|pat|stretch)\b[^.;]{0,40}\d\s*(?:cm|mm|inch|in\b|")|\b(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?) (?:of )?(?:the )?filling\b/i
+const SHAPES_PIECES = recalled(
+  /\b(?:roll|cut|press|pat|stretch)\b[^.;]{0,40}\d\s*(?:cm|mm|inch|in\b|")|\b(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?) (?:of )?(?:the )?filling\b/i,
+)
 
 /** Words before a colon that say which part a step is for: "Dough: ...", "For the filling, ...". */
-const LABEL =
-  /^(?:(?:to make |make |making |prepare |preparing |for )?(?:the |your )?([\p{L} '-]{3,40}?)\s*(?::|\s-)\s|(?:for|to make) (?:the |your )?([\p{L} '-]{3,30}?),?\s+(?=\p{L}+))/iu
+const LABEL = recalled(
+  /^(?:(?:to make |make |making |prepare |preparing |for )?(?:the |your )?([\p{L} '-]{3,40}?)\s*(?::|\s-)\s|(?:for|to make) (?:the |your )?([\p{L} '-]{3,30}?),?\s+(?=\p{L}+))/iu,
+)
 
 const KIND_WORDS: readonly [PartKind, RegExp][] = [
   ['dip', /\b(?:dip|dipping|sauce|chutney|salsa|relish|raita|to serve)\b/i],
@@ -136,8 +144,14 @@ const GOES_ON_TO = new RegExp(
   'iu',
 )
 
-/** Cuts a sentence where the work goes on to the next thing. */
-function clausesOf(sentence: string): string[] {
+const sentencesOfStep: (step: string) => readonly string[] = remember((step) =>
+  sentencesOf(withStops(withDigits(withLongSpoons(step.replace(/@/g, ' at '))))).flatMap(breathsOf),
+)
+
+/** A sentence, cut where the work goes on to the next thing. */
+const clausesOf: (sentence: string) => readonly string[] = remember(cutClauses)
+
+function cutClauses(sentence: string): string[] {
   // Speech has no commas: a new verb begins a new clause.
   const spoken = sentence.split(' ').length > 22 && !sentence.includes(',')
   // All of a recipe in one sentence, with commas: it is cut before its verbs and its parts.
@@ -169,13 +183,13 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   const clauses: Clause[] = []
   let closed = false
   let last: Draft | 'pieces' | null = null
-  const willClose = steps.some(({ text }) => text.length < 2000 && CLOSING.test(text))
+  const willClose = steps.some(({ text }) => text.length < 2000 && mayClose(text))
   const lastFilling = steps.findLastIndex(({ text }) => text.length < 2000 && FILLS.test(text))
   /** What closes a piece in a clause; "roll up, turn, roll again" before anything is filled does not. */
   const closingIn = (text: string, step: number, rest: string): RegExpExecArray | null => {
-    const all = new RegExp(CLOSING.source, 'giu')
-    for (let found = all.exec(text); found; found = all.exec(text)) {
-      const [before, after] = [text.slice(0, found.index), text.slice(all.lastIndex)]
+    if (!mayClose(text)) return null
+    for (const found of text.matchAll(forAllMatches(CLOSING))) {
+      const [before, after] = [text.slice(0, found.index), text.slice(found.index + found[0].length)]
       const later = step < lastFilling || FILLS.test(`${after} ${rest}`)
       if (!WEAK_CLOSING.test(found[0]) || !later || /\b(?:fill\w*|stuff\w*)\b/i.test(before)) return found
     }
@@ -186,7 +200,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     steps
       .filter(
         ({ text, within }) =>
-          within && (CLOSING.test(text) || SHAPES_PIECES.test(text) || /\bthey float\b/i.test(text)),
+          within && (mayClose(text) || SHAPES_PIECES.test(text) || /\bthey float\b/i.test(text)),
       )
       .map(({ within }) => within),
   )
@@ -195,12 +209,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     let label: Draft | null = over ? draftByLabel(over, drafts) : null
     if (step.under && /\b(?:assembl|shap|cook|bak|fry|steam|boil|finish)/i.test(step.under) && !label)
       label = null
-    const sentences =
-      step.text.length > 4 * MAX_ROW_CHARACTERS
-        ? []
-        : sentencesOf(withStops(withDigits(withLongSpoons(step.text.replace(/@/g, ' at '))))).flatMap(
-            breathsOf,
-          )
+    const sentences = step.text.length > 4 * MAX_ROW_CHARACTERS ? [] : sentencesOfStep(step.text)
     for (const [at, sentence] of sentences.entries()) {
       if (sentence.length > MAX_ROW_CHARACTERS) continue
       const named = LABEL.exec(sentence)
@@ -274,8 +283,8 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       !label
     )
       return 'pieces'
-    const plain = new Set(normaliseName(text).split(' '))
-    const kinds = new Set(normaliseName(text.replace(VEGETABLE_OF, ' ')).split(' '))
+    const plain = plainWords(text)
+    const kinds = plainWords(text.replace(VEGETABLE_OF, ' '))
     let best: Draft | null = null
     let bestScore = 0
     for (const draft of drafts) {
@@ -346,22 +355,25 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
 /** "Vegetable oil" is no vegetable. */
 const VEGETABLE_OF = /\bveg(?:etable)? (?:oil|stock|broth|fat|shortening)\b/gi
 /** Cooked, and cut up afterwards. */
-const CUT_UP_AFTER =
-  /\b(?:fry|grill|roast|sear|bake|poach)\b[^.;]*\b(?:then|,|and)\s*(?:chop|shred|slice|dice|flake)\b/i
-const BOILS_THEM =
-  /^\W*(?:and )?(?:then )?(?:boil|fry|steam|roast|simmer|saut[eé]|cook|microwave|blanch)\b[^.;]*\b(?:them|it|these|those)\b/i
+const CUT_UP_AFTER = recalled(
+  /\b(?:fry|grill|roast|sear|bake|poach)\b[^.;]*\b(?:then|,|and)\s*(?:chop|shred|slice|dice|flake)\b/i,
+)
+const BOILS_THEM = recalled(
+  /^\W*(?:and )?(?:then )?(?:boil|fry|steam|roast|simmer|saut[eé]|cook|microwave|blanch)\b[^.;]*\b(?:them|it|these|those)\b/i,
+)
 /** What is left out of what a sentence speaks of. */
 const EXCEPT = /\b(?:except(?: for)?|apart from|but not|other than|bar) (?:the )?[^,.;]*/iu
 
 /** Sentences about keeping, reheating or serving say nothing of how the dish is made. */
-export const isAside = (text: string): boolean =>
+export const isAside: (text: string) => boolean = remember((text) =>
   /\b(?:freez\w*(?! (?:for )?(?:about )?\d+\s*min)(?! (?:the )?(?:filling|balls))|frozen (?:ones|pieces|pies|dumplings)|from frozen|reheat\w*|leftovers?|next day|keeps? (?:for|well|in)|store\w*|alternatively|instead of|if you (?:prefer|don't|do not|have)|or (?:deep|shallow|air)?[- ]?(?:fry|bake|steam|boil) (?:them|if))\b|^\W*or,? (?:you can |instead )?(?:deep|shallow|pan|air)?[- ]?(?:fry|bake|steam|boil|griddle|grill)\b|^\W*(?:then )?(?:[\p{L}-]+\s){1,6}if you (?:like|want|wish)\W*$/iu.test(
     text,
-  )
+  ),
+)
 
 /** What lets steam out is not steamed. */
 const NO_STEAM =
   /\bsteam(?:s)?\b[^.,\d]{0,20}\b(?:escape|out|vents?|holes?|slits?|off)\b|\b(?:let|so|for)\b[^.]{0,20}\bsteam\b(?!\w)[^.]{0,14}(?:out|escape|$|\.)|\bsteam (?:holes?|vents?|slits?)\b|\b(?:vents?|slits?|holes?) for (?:the )?steam\b/i
 
 /** A text without what it says of letting steam out. */
-export const withoutVents = (text: string): string => text.replace(NO_STEAM, ' ')
+export const withoutVents: (text: string) => string = remember((text) => text.replace(NO_STEAM, ' '))

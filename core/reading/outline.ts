@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import type { Foods } from '../food/food'
 import { FOR_ALL } from './forAll'
 import { kindOf } from './headingKinds'
@@ -223,8 +224,9 @@ function countsWhole(state: OutlineState, row: Row, text: string): boolean {
 }
 
 /** "Yields 16 buns", "Servings: 4", "1 dozen": a row that counts. */
-const COUNTS_AHEAD =
-  /^\W*(?:(?:for|makes?|serves?|yields?|gives|feeds|servings?|portions?|quantity|batch of|number of (?:pieces|servings|portions|buns|dumplings|pies)|serving size)\s*[:=-]?\s*(?:about |approx\.? |around |~)?(?:\d|an? |one|two|three|four|five|six|seven|eight|nine|ten|twelve)|(?:1|one|two|2|three|3|a|half a) dozen\W*$)/i
+const COUNTS_AHEAD = recalled(
+  /^\W*(?:(?:for|makes?|serves?|yields?|gives|feeds|servings?|portions?|quantity|batch of|number of (?:pieces|servings|portions|buns|dumplings|pies)|serving size)\s*[:=-]?\s*(?:about |approx\.? |around |~)?(?:\d|an? |one|two|three|four|five|six|seven|eight|nine|ten|twelve)|(?:1|one|two|2|three|3|a|half a) dozen\W*$)/i,
+)
 
 /** "Filling: … . Brush with …": sentences of which one leads a list are read one by one. */
 function leadsSentences(state: OutlineState, row: Row, text: string): boolean {

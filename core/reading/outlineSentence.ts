@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import { startsLikeStep, readHeading, type Heading } from './headings'
 import { matchFood } from './match'
 import type { OutlineState } from './outlineState'
@@ -18,21 +19,26 @@ import type { Row } from './tidy'
 import { isHeatOrTime } from './time'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
-const METHOD_WORDS =
-  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook)(?: (?:it|them))?)?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i
-const CUT_SO_MANY =
-  /^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i
+const METHOD_WORDS = recalled(
+  /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook)(?: (?:it|them))?)?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i,
+)
+const CUT_SO_MANY = recalled(
+  /^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i,
+)
 /** A part named in a sentence, with its list behind it in brackets. */
-const NAMED_LIST =
-  /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing)|(?:flour |sealing )?paste|egg wash|glaze)\s*\(([^()]{12,200})\)/i
+const NAMED_LIST = recalled(
+  /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing)|(?:flour |sealing )?paste|egg wash|glaze)\s*\(([^()]{12,200})\)/i,
+)
 /** "Serve with soured cream" in a list is what stands beside the dish. */
-const SERVED_WITH = /^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i
+const SERVED_WITH = recalled(/^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i)
 /** Nothing but what a wash is of. */
-const WASH_ALONE =
-  /^(?:beaten )?(?:egg|yolk|egg yolk|milk)(?: ?wash)?(?:\s*(?:\+|and|&|,)\s*(?:\d \p{L}+ )?(?:milk|cream|water|salt|sugar|oil|seeds|sesame|yolk))*\.?$/iu
+const WASH_ALONE = recalled(
+  /^(?:beaten )?(?:egg|yolk|egg yolk|milk)(?: ?wash)?(?:\s*(?:\+|and|&|,)\s*(?:\d \p{L}+ )?(?:milk|cream|water|salt|sugar|oil|seeds|sesame|yolk))*\.?$/iu,
+)
 /** What a cook says between the lines and what buys nothing. */
-const AFTERTHOUGHT =
-  /^(?:that'?s (?:it|all)|that is all|easy|done|so good|yum(?:my)?|enjoy|you can'?t go wrong|nothing else|as simple as that)\W*$/i
+const AFTERTHOUGHT = recalled(
+  /^(?:that'?s (?:it|all)|that is all|easy|done|so good|yum(?:my)?|enjoy|you can'?t go wrong|nothing else|as simple as that)\W*$/i,
+)
 
 /** Begins what a heading leads, and reads what stands behind it on its row. */
 export function enter(state: OutlineState, row: Row, heading: Heading): void {

@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import type { Food, Foods } from '../food/food'
 import { newLine, type Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
@@ -20,15 +21,17 @@ const BROWNING_GRAMS_PER_PIECE = 1.5
 /** Two seconds of a spray can. Common practice, no source. */
 const SPRAY_GRAMS_PER_PIECE = 0.5
 
-const LITTLE_OIL =
-  /\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the \p{L}+ )?(?:well |lightly )?with) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu
+const LITTLE_OIL = recalled(
+  /\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the \p{L}+ )?(?:well |lightly )?with) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu,
+)
 
 /** A griddle that is only wiped with oil. */
-const LIGHTLY_OILED = /\blight(?:ly)?[- ](?:oiled|greased)\b/i
+const LIGHTLY_OILED = recalled(/\blight(?:ly)?[- ](?:oiled|greased)\b/i)
 
-const SPRAYS = /\bspray(?:ed)?\b(?! (?:them |the tops? )?with water)/i
-const DRY =
-  /\bdry[- ]fr(?:y|ied|ying)\b|\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu
+const SPRAYS = recalled(/\bspray(?:ed)?\b(?! (?:them |the tops? )?with water)/i)
+const DRY = recalled(
+  /\bdry[- ]fr(?:y|ied|ying)\b|\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu,
+)
 
 /** The fat that the sentences about cooking the pieces name: "fry in butter". */
 function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
@@ -49,8 +52,9 @@ const gramsOf = (amount: string, food: Food) =>
   weighLine(readLine(`${amount.trim()} ${food.name}`), food).grams
 
 /** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
-const PER_PIECE_FAT =
-  /\b(?:with|in|using)?\s*(?:about )?([\d¼½¾][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)) (?:of )?(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\s+(?:per|for each|on each|each|for every)\b/iu
+const PER_PIECE_FAT = recalled(
+  /\b(?:with|in|using)?\s*(?:about )?([\d¼½¾][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)) (?:of )?(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\s+(?:per|for each|on each|each|for every)\b/iu,
+)
 function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): number | null {
   for (const { text, about } of clauses) {
     const ofPan = about === 'pieces' || /^\W*(?:frying )?(?:pan|skillet|wok)\s*:/i.test(text)
@@ -181,10 +185,11 @@ export function assumePanFat(
   if (!pan) drafts.push(home)
 }
 
-const BRUSHES = /\b(?:brush|drizzle|top)/i
+const BRUSHES = recalled(/\b(?:brush|drizzle|top)/i)
 /** "Cook the onion in 2 tbsp of the oil": a part of what is listed. */
-const PART_OF_IT =
-  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s? of|half(?: of)?) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu
+const PART_OF_IT = recalled(
+  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s? of|half(?: of)?) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
+)
 
 /** Whether the method takes a part of the one fat of its word that is listed. */
 function isTakenInParts(
@@ -208,7 +213,7 @@ function isTakenInParts(
   )
 }
 
-const BRUSHES_WITH_IT = /\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|this|the mix(?:ture)?)\b/i
+const BRUSHES_WITH_IT = recalled(/\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|this|the mix(?:ture)?)\b/i)
 /** "2 tbsp of the oil", "the remaining butter": fat that a clause uses, with its amount. */
 const FAT_USED =
   /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/giu
@@ -307,12 +312,13 @@ export function shareOutDivided(
 
 /** Of the fat in a list that is fried with, whichever of its names the method says. */
 const fatWord = (name: string) => new RegExp(`\\b${normaliseName(name).split(' ').at(-1)}\\b`, 'i')
-const OILED = /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu
+const OILED = recalled(/\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu)
 
-const HEATS_OR_IN =
-  /\bheat (?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu
+const HEATS_OR_IN = recalled(
+  /\bheat (?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu,
+)
 
-const FRIES_PIECES = /\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i
+const FRIES_PIECES = recalled(/\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i)
 
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
 export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {

@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import { DIGIT_NUMBER } from './readNumber'
 import { remember } from './remember'
 import { plainSpelling } from './spellings'
@@ -15,7 +16,7 @@ export interface PastedLine {
 /** A longer line is no line of a recipe, and its spelling is left as it is. */
 const MAX_LINE_CHARACTERS = 4000
 
-const RULE = /^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2})$/
+const RULE = recalled(/^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2})$/)
 
 /** From so many lines on it can be told that a page puts an empty line below each of its lines. */
 const MIN_SPREAD_LINES = 8
@@ -31,9 +32,9 @@ const MIN_LETTERS = 48
 const ENOUGH_LETTERS = 3000
 const MIN_AMOUNTS = 3
 
-const AMOUNT_LINE = /^\W*(?:about |approx\.? )?(?:\d|[¼½¾⅓⅔⅛]|one |two |three |half )/iu
+const AMOUNT_LINE = recalled(/^\W*(?:about |approx\.? )?(?:\d|[¼½¾⅓⅔⅛]|one |two |three |half )/iu)
 
-const AMOUNT_ALONE = new RegExp(String.raw`^\W*${DIGIT_NUMBER}\s*(?:${UNIT_PATTERN})?\W*$`, 'iu')
+const AMOUNT_ALONE = recalled(new RegExp(String.raw`^\W*${DIGIT_NUMBER}\s*(?:${UNIT_PATTERN})?\W*$`, 'iu'))
 
 /**
  * The lines of a pasted text that say something, in the usual spelling: a text in capitals is in small letters, a
@@ -129,7 +130,7 @@ function withoutListMarks(lines: PastedLine[]): void {
       line.text = line.text.replace(/\.\s*$/, '')
 }
 /** A line that is one sentence, or part of one. */
-const ONE_STOP = /^(?:[^.]|\.(?=\d)|(?<=\b\p{L}{1,4})\.(?= ))*[\p{L})]\.\s*$/u
+const ONE_STOP = recalled(/^(?:[^.]|\.(?=\d)|(?<=\b\p{L}{1,4})\.(?= ))*[\p{L})]\.\s*$/u)
 const SHORT_CHARACTERS = 30
 
 /** "1." by itself above "Mix the flour …": the numbers of steps on lines of their own, counted up from one. */
@@ -151,8 +152,9 @@ function numbersJoined(lines: readonly PastedLine[]): PastedLine[] {
   })
 }
 
-const HEAD =
-  /^\W*(?:for (?:the )?)?(?:ingredients?|dough|pastry|filling|stuffing|crust|topping|to finish|wash|glaze|sauce|dip)\b|:\s*$/i
+const HEAD = recalled(
+  /^\W*(?:for (?:the )?)?(?:ingredients?|dough|pastry|filling|stuffing|crust|topping|to finish|wash|glaze|sauce|dip)\b|:\s*$/i,
+)
 
 /**
  * "250 g" by itself above "plain flour", or below it: amounts on lines of their own belong to the name that

@@ -1,8 +1,9 @@
+import { recalled } from './matches'
 import { foodIs } from '../food/groups'
 import { PRECOOKING_TABLE, PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
 import { MAX_MINUTES, type LinePrecooking } from '../recipe/vocabulary'
 import { CALLED, isFat, wordsOfDraft, type Draft } from './drafts'
-import { normaliseName } from './match'
+import { normaliseName, plainWords } from './match'
 import { NOT_DONE } from './heatEvents'
 import { isAside, withoutVents, type Clause } from './method'
 import { Pot } from './pot'
@@ -19,30 +20,39 @@ export interface PrecookingRead {
 }
 
 /** "Heat the oil": the pot is hot and nothing is in it yet. */
-const HEATS_FAT =
-  /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i
-const COOK = /\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu
+const HEATS_FAT = recalled(
+  /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i,
+)
+const COOK = recalled(/\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu)
 const DRY =
   /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b|\bdry it(?=\W*$)/i
-const OFF =
-  /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i
-const ALL =
-  /\b(?:filling|stuffing|mixture|everything|all(?=\W*$)|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i
+const OFF = recalled(
+  /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i,
+)
+const ALL = recalled(
+  /\b(?:filling|stuffing|mixture|everything|all(?=\W*$)|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i,
+)
 /** Wrung out, mashed or chopped: it is out of its pot, and what follows is stirred in raw. */
-const OUT_OF_POT =
-  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*\W*$|^\W*(?:mash|crush|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu
-const ADDS =
-  /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i
-const ADDED_TO =
-  /\b(?:add|stir|tip|put)\b (?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu
+const OUT_OF_POT = recalled(
+  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*\W*$|^\W*(?:mash|crush|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu,
+)
+const ADDS = recalled(
+  /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
+)
+const ADDED_TO = recalled(
+  /\b(?:add|stir|tip|put)\b (?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu,
+)
 /** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
-const HEATS_WATER = /\b(?:bring|boil) (?:a (?:large |big )?(?:pot|pan) of |the |some )?(?:salted )?water\b/i
+const HEATS_WATER = recalled(
+  /\b(?:bring|boil) (?:a (?:large |big )?(?:pot|pan) of |the |some )?(?:salted )?water\b/i,
+)
 const INGREDIENT_STATES =
   /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched)\s+(?=\p{L})(?!(?:in|with|until|till|for|over|on|down|whole|slow|\p{L}+ly)\b)/giu
 
 /** "Get the leeks soft in the butter": what lies in fat on the heat is fried. */
-const IN_FAT =
-  /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i
+const IN_FAT = recalled(
+  /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i,
+)
 
 /** A filling of which this much of its weight is in the pot is cooked as a whole. */
 const WHOLE_SHARE = 0.6
@@ -89,63 +99,79 @@ function wayIn(
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
 const MIN_POURED_SHARE = 0.08
 
-const SIMMERS = /\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i
-const POURS_ON =
-  /(?:\b(?:add|pour|splash|plus|cover)\b|\+)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
+const SIMMERS = recalled(/\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i)
+const POURS_ON = recalled(
+  /(?:\b(?:add|pour|splash|plus|cover)\b|\+)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i,
+)
 
 /** "Add the peas and 1/4 cup water, cover, cook 10 min": it stews. */
-const COVERED = /\b(?:cover|lid on)\b/i
+const COVERED = recalled(/\b(?:cover|lid on)\b/i)
 
-const LONG = /\b(?:hours?|hrs?|[3-9]\d ?min)/i
-const ADDS_LIQUID = /\b(?:add|pour|stir in|whisk in|with the)\b/i
-const WHOLE_POT = /\b(?:everything|all|filling|stuffing|mixture)\b/i
+const LONG = recalled(/\b(?:hours?|hrs?|[3-9]\d ?min)/i)
+const ADDS_LIQUID = recalled(/\b(?:add|pour|stir in|whisk in|with the)\b/i)
+const WHOLE_POT = recalled(/\b(?:everything|all|filling|stuffing|mixture)\b/i)
 const STRETCHES =
   /,\s+(?=\p{L})|\.\s+|\s+(?:and|&) (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season|mash|crush)\b)/iu
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
-const COMBINES = /^\W*(?:then )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:\p{L}+ ){0,4}with\b/iu
+const COMBINES = recalled(
+  /^\W*(?:then )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:\p{L}+ ){0,4}with\b/iu,
+)
 
 /** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */
 const isListing = (text: string): boolean =>
   (text.match(/(?:^|\s)(?:\d[\d./]*|[¼½¾⅓⅔]|an?|half)\s+\p{L}/giu)?.length ?? 0) >= 3
 
 /** What is laid on dough by itself. */
-const ASSEMBLES = /\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b/i
-const MARINATES = /^\W*(?:marinate|coat|rub|toss)\b/i
-const ROLLS = /\b(?:cut|roll|divide|portion)\b/i
-const MIXES = /^\W*(?:then )?(?:mix|combine|toss|stir)\b/i
+const ASSEMBLES = recalled(/\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b/i)
+const MARINATES = recalled(/^\W*(?:marinate|coat|rub|toss)\b/i)
+const ROLLS = recalled(/\b(?:cut|roll|divide|portion)\b/i)
+const MIXES = recalled(/^\W*(?:then )?(?:mix|combine|toss|stir)\b/i)
 
-const PREPARES =
-  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu
+const PREPARES = recalled(
+  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu,
+)
 
 /** "Filling: fry the onions": the name in front is no food of it. */
 const withoutLabel = (text: string): string =>
   text.replace(/^[^:;,.]{0,40}\b(?:filling|stuffing|mixture)\b[^:;,.]{0,16}:\s*/i, '')
 /** "Stir in the cheese off the heat", "add the peas when cool". */
-const ADDED_COLD =
-  /^\W*(?:then )?(?:add|stir|mix|fold|tip|throw|grate|crumble)\b[^;]*\b(?:off the heat|(?:once|when) (?:it(?:['’]s| is) |they(?:['’]re| are) )?(?:cool|cold)(?:ed)?|after cooling)\W*$/i
-const IN_PAN =
-  /\b(?:in|into) (?:an? |the |your )?(?:\p{L}+ ){0,3}?(?:pan|pot|saucepan|wok|kadai|skillet|casserole)\b|^\W*(?:same pan|oil in|butter in|ghee in)\b|\b(?:on|over) (?:an? )?(?:low|medium|high|gentle)(?: heat| flame)?(?=\W*(?:$|,|\d|for\b|until|till))/iu
+const ADDED_COLD = recalled(
+  /^\W*(?:then )?(?:add|stir|mix|fold|tip|throw|grate|crumble)\b[^;]*\b(?:off the heat|(?:once|when) (?:it(?:['’]s| is) |they(?:['’]re| are) )?(?:cool|cold)(?:ed)?|after cooling)\W*$/i,
+)
+const IN_PAN = recalled(
+  /\b(?:in|into) (?:an? |the |your )?(?:\p{L}+ ){0,3}?(?:pan|pot|saucepan|wok|kadai|skillet|casserole)\b|^\W*(?:same pan|oil in|butter in|ghee in)\b|\b(?:on|over) (?:an? )?(?:low|medium|high|gentle)(?: heat| flame)?(?=\W*(?:$|,|\d|for\b|until|till))/iu,
+)
 /** "Everything but the cheese". */
 const LEAVES_OUT =
   /\b(?:everything|all(?: the ingredients)?|the lot|the rest)\s+(?:but|except(?: for)?|apart from|bar|minus|without|other than) (?:the )?((?:(?!\bfor\b|\bin\b|\buntil\b|\bon\b)[^.;,\d])*)/i
 /** With liquid in the pot so long by itself is simmering. Our own choice. */
 const SIMMERS_FROM_MINUTES = 8
 const minutesIn = (text: string): number => timesIn(text).reduce((sum, time) => sum + middleMinutes(time), 0)
-const THEM = /\b(?:them|these|those)\b/i
-const PREPARED = /\b(?:washed|sliced|chopped|diced|peeled|grated|shredded|trimmed|cubed|crushed|minced)\W*$/i
-const BARE_VERB = /^\W*(?:boil|fry|cook|steam|roast|simmer|blanch|saut[eé]|brown|soften|grill|bake)\W*$/i
+const THEM = recalled(/\b(?:them|these|those)\b/i)
+const PREPARED = recalled(
+  /\b(?:washed|sliced|chopped|diced|peeled|grated|shredded|trimmed|cubed|crushed|minced)\W*$/i,
+)
+const BARE_VERB = recalled(
+  /^\W*(?:boil|fry|cook|steam|roast|simmer|blanch|saut[eé]|brown|soften|grill|bake)\W*$/i,
+)
 /** "Add the onion and fry gently". */
-const PUTS_IN = /^\W*(?:then )?(?:add|put in|tip in|chuck in|throw in)\b/i
-const STANDS_IN =
-  /\bin (?:with|there|it)\b|\b(?:goes?|into the pan|in the pan|into (?:\p{L}+ ){0,3}water)\b/iu
+const PUTS_IN = recalled(/^\W*(?:then )?(?:add|put in|tip in|chuck in|throw in)\b/i)
+const STANDS_IN = recalled(
+  /\bin (?:with|there|it)\b|\b(?:goes?|into the pan|in the pan|into (?:\p{L}+ ){0,3}water)\b/iu,
+)
 const MADE_SO =
   /\b(?:(?<boiled>boiled)|(?<steamed>steamed)|(?<fried>fried)|(?:roasted|baked))\s+(?:and (?:mashed|peeled|cooled) )?(?!(?:in|with|until|till|for|over|on)\b)(?<food>\p{L}+(?: \p{L}+)?)/giu
-const REST = /\bthe rest\b|\bremaining\b|\beverything else\b|\bother (?:ingredients|things|stuff|filling)\b/i
-const DRAINED = /\bdrain(?:ed|ing)?\b(?! (?:off )?(?:the |any |excess )*(?:fat|oil|grease))/i
-const VERB = new RegExp(`\\b(?:${GOES_ON}|crush|crumble|combine|set|tip|when|once)(?:s|d|ed|ing)?\\b`, 'iu')
-const ADDS_REST =
-  /^\W*(?:(?:then )?(?:add|tip in|stir in|in goes?|throw in) )?(?:all )?(?:the rest|everything else|(?:the )?(?:remaining|other) (?:ingredients|filling))(?: of the (?:filling|ingredients))?(?=\W*$)/i
+const REST = recalled(
+  /\bthe rest\b|\bremaining\b|\beverything else\b|\bother (?:ingredients|things|stuff|filling)\b/i,
+)
+const DRAINED = recalled(/\bdrain(?:ed|ing)?\b(?! (?:off )?(?:the |any |excess )*(?:fat|oil|grease))/i)
+const VERB = recalled(
+  new RegExp(`\\b(?:${GOES_ON}|crush|crumble|combine|set|tip|when|once)(?:s|d|ed|ing)?\\b`, 'iu'),
+)
+const ADDS_REST = recalled(
+  /^\W*(?:(?:then )?(?:add|tip in|stir in|in goes?|throw in) )?(?:all )?(?:the rest|everything else|(?:the )?(?:remaining|other) (?:ingredients|filling))(?: of the (?:filling|ingredients))?(?=\W*$)/i,
+)
 /** "Cook" and no word of how. */
 const isPlainCook = (text: string): boolean =>
   COOK.test(text) && !PRECOOKING_TABLE.fry.said.test(text) && !IN_FAT.test(text)
@@ -178,7 +204,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
   const every = draft.lines.map((_, at) => at)
   const hasFat = draft.lines.some(({ food }) => isFat(food))
   const namedIn = (text: string) => {
-    const plain = new Set(normaliseName(text).split(' '))
+    const plain = plainWords(text)
     const traits = CALLED.filter(([word]) => plain.has(word)).map(([, trait]) => trait)
     return every.filter(
       (at) =>

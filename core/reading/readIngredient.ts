@@ -9,6 +9,7 @@ import { matchFood, normaliseName } from './match'
 import { packetClaims } from './packetClaims'
 import { qualifiersIn } from './qualifiers'
 import { readLine, type ReadLine } from './readLine'
+import { rememberWith } from './remember'
 import { FILLED_UP } from './sharedOut'
 import { splitLine } from './splitLine'
 import { turnedRound } from './turnedRound'
@@ -34,6 +35,20 @@ const MAX_READ_CHARACTERS = 500
  * @param raw the line as written, at most 500 characters are searched
  */
 export function readIngredients(raw: string, foods: Foods): ReadIngredient[] {
+  return known(raw, foods).map(({ line, read, food }) => ({ line: copyOf(line), read, food }))
+}
+
+/** A line of its own for each reader: what is known of a text is not changed by what becomes of it. */
+const copyOf = (line: Line): Line => ({
+  ...line,
+  prep: [...line.prep],
+  notes: line.notes.map((note) => ({ ...note })),
+  choices: line.choices.map((choice) => ({ ...choice, prep: [...choice.prep] })),
+})
+
+const known: (raw: string, foods: Foods) => readonly ReadIngredient[] = rememberWith(readAll)
+
+function readAll(raw: string, foods: Foods): ReadIngredient[] {
   if (raw.length > MAX_READ_CHARACTERS) {
     const line = newLine({ raw: limit(raw, 500), name: limit(raw, 200) })
     line.notes.push({

@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import type { Foods } from '../food/food'
 import { readHeading, startsLikeStep, VERB, type Heading } from './headings'
 import { matchFood } from './match'
@@ -12,9 +13,11 @@ import { readYields, titleYields } from './servings'
 // What a row of a text looks like, by its words and by whether the larder knows its food.
 
 /** Begins with an amount: "500 g", "about two". */
-export const STARTS_WITH_AMOUNT = new RegExp(
-  String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|\p{L})`,
-  'iu',
+export const STARTS_WITH_AMOUNT = recalled(
+  new RegExp(
+    String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|\p{L})`,
+    'iu',
+  ),
 )
 const DOING =
   /\b(?:add|mix|cook|fry|bake|knead|steam|boil|stir|fold|seal|roll|cut|fill|brush|heat|cool|rest|serve|divide|simmer|squeeze|drain|freezes?|keep|wrap|take|leave|place|put|make|use|prepare|toast|let|chill|shape|sprinkle|flatten|close|pat out|press|pleat|crimp|stuff)\b/i
@@ -34,7 +37,9 @@ const listsMany = (text: string): boolean =>
   text.split(/,\s+/).filter((piece) => STARTS_WITH_AMOUNT.test(piece) && !isHeatOrTime(piece)).length >= 3
 
 /** "8 balls.": a stage of the work. */
-export const BALLS_ALONE = /^\W*(?:about )?\d{1,3} (?:equal |even )?(?:balls|rounds|dis[ck]s|circles)\W*$/i
+export const BALLS_ALONE = recalled(
+  /^\W*(?:about )?\d{1,3} (?:equal |even )?(?:balls|rounds|dis[ck]s|circles)\W*$/i,
+)
 
 /** "Balls of about 40 g, flatten, fill". */
 const BALLS_OF = /^(?:balls|pieces|rounds|portions) of (?:about |around |roughly )?[\d¼½¾⅓⅔]/i
@@ -205,9 +210,11 @@ export const amountBehind = (text: string, foods: Foods): boolean => {
     matchFood(name, foods) !== null
   )
 }
-const NAME_MARK_AMOUNT = new RegExp(
-  String.raw`^(\p{L}[\p{L}' ,()-]{2,40}?)\s*[-–—:=(]\s*(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})(?=[\s\d]|${UNIT_PATTERN})`,
-  'iu',
+const NAME_MARK_AMOUNT = recalled(
+  new RegExp(
+    String.raw`^(\p{L}[\p{L}' ,()-]{2,40}?)\s*[-–—:=(]\s*(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})(?=[\s\d]|${UNIT_PATTERN})`,
+    'iu',
+  ),
 )
 
 function listsAmounts(text: string, foods: Foods): boolean {
@@ -286,8 +293,9 @@ export function titleEnd(text: string): number | null {
   return text.length
 }
 
-const DONE_WITH_IT =
-  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s[-–—]\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i
+const DONE_WITH_IT = recalled(
+  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s[-–—]\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
+)
 
 /**
  * "Half a teaspoon of salt rub together till it is like crumbs", "a pinch of salt, rest it 30 min": where a list goes
@@ -301,12 +309,14 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
     : null
 }
 
-const SPOKEN_PART =
-  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:\p{L}+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/iu
+const SPOKEN_PART = recalled(
+  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:\p{L}+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/iu,
+)
 
 /** "For the masala 3 onions, 1 tbsp gram flour": with "for the" before it any word names a part. */
-const FOR_THE_PART =
-  /^(?:and |now |then |so )*for (?:the |my |our )?(\p{L}+(?: \p{L}+)?)\s+((?:\d|[¼½¾⅓⅔]).+)$/iu
+const FOR_THE_PART = recalled(
+  /^(?:and |now |then |so )*for (?:the |my |our )?(\p{L}+(?: \p{L}+)?)\s+((?:\d|[¼½¾⅓⅔]).+)$/iu,
+)
 
 /** "Filling four potatoes, half a cup of peas": speech has no colon. The same with one, or null. */
 export function spokenPart(sentence: string, foods: Foods): string | null {

@@ -1,9 +1,10 @@
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import type { RecipeNote } from '../recipe/document'
 import type { Draft } from './drafts'
 import { matchFood } from './match'
 import type { Clause } from './method'
 import { NUMBER_PATTERN } from './readNumber'
+import { rememberWith } from './remember'
 import { UNIT_PATTERN } from './units'
 
 /** "½ tsp of turmeric" in a sentence. */
@@ -15,6 +16,23 @@ const SEASONS =
   /\bseason(?:ed)?\b(?! (?:salt|it with the|with the))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/i
 /** What a cook adds by the spoon while cooking. */
 const BY_THE_SPOON = /^(?:spice|herb|salt|seasoning|sauce|sweetener)$/
+
+/** What a sentence adds by the spoon, each with its amount. */
+const spoonedIn: (text: string, foods: Foods) => readonly { amount: string; food: Food }[] = rememberWith(
+  (text, foods) =>
+    [...text.matchAll(MENTION)].flatMap(([, amount, words]) => {
+      // "1 tbsp stuffing" is none to serve beside a roast.
+      if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words!)) return []
+      const parts = words!.trim().split(/\s+/)
+      for (let length = parts.length; length > 0; length--) {
+        const name = parts.slice(0, length).join(' ')
+        const match = name.length > 2 ? matchFood(name, foods) : null
+        if (match?.how === 'exact')
+          return BY_THE_SPOON.test(match.food.group) ? [{ amount: amount!.trim(), food: match.food }] : []
+      }
+      return []
+    }),
+)
 
 /**
  * Says what the method seasons with though no line lists it: no line is made of a step, and what is not counted is not
@@ -28,24 +46,10 @@ export function tellUnlistedSeasoning(
 ): void {
   const listed = drafts.flatMap(({ lines }) => lines)
   const missing = new Set<string>()
-  for (const { text } of clauses) {
-    if (text.length > 400) continue
-    for (const [, amount, words] of text.matchAll(MENTION)) {
-      // "1 tbsp stuffing" is none to serve beside a roast.
-      if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words!)) continue
-      const parts = words!.trim().split(/\s+/)
-      for (let length = parts.length; length > 0; length--) {
-        const name = parts.slice(0, length).join(' ')
-        const match = name.length > 2 ? matchFood(name, foods) : null
-        if (match?.how !== 'exact') continue
-        const { food } = match
-        const isThere = listed.some((one) => one.food?.id === food.id || one.food?.kind === food.kind)
-        if (BY_THE_SPOON.test(food.group) && !isThere)
-          missing.add(`${amount!.trim()} ${food.name.toLowerCase()}`)
-        break
-      }
-    }
-  }
+  for (const { text } of clauses)
+    for (const { amount, food } of text.length > 400 ? [] : spoonedIn(text, foods))
+      if (!listed.some((one) => one.food?.id === food.id || one.food?.kind === food.kind))
+        missing.add(`${amount} ${food.name.toLowerCase()}`)
   const isSalted = listed.some(({ food }) => food?.group === 'salt')
   if (!isSalted && clauses.some(({ text, about }) => about !== 'pieces' && SEASONS.test(text)))
     missing.add('salt')

@@ -90,6 +90,7 @@ const count = (text: string) => Math.floor(readNumber(text)?.low ?? 0) || null
  */
 export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 
+const AND_PIECES = new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'giu')
 /** Words without which a line counts nothing. */
 const COUNTS =
   /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|batch|number|dozen|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
@@ -185,7 +186,7 @@ function yieldsOf(stated: string): Yields | null {
   if (pieces === null && servings === null && perServing === null) return null
   const rest = [makes, serves, forPeople, anyPieces, forSome, times]
     .reduce((left, pattern) => left.replace(pattern, ' '), plain)
-    .replace(new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'giu'), ' ')
+    .replace(AND_PIECES, ' ')
     .replace(/[()|,;]/g, ' ')
     .trim()
   const whole =

@@ -1,12 +1,13 @@
 import { SHAPE_ROWS } from '../piece/shapes'
 import type { Shape } from '../recipe/vocabulary'
 import { LAYS_IN_TRAY } from './dividing'
+import { lastMatch } from './matches'
+import { remember } from './remember'
 
-const lastIndex = (text: string, pattern: RegExp) =>
-  [...text.matchAll(new RegExp(pattern.source, 'giu'))].reduce(
-    (_, match) => match.index + match[0].length,
-    -1,
-  )
+const lastIndex = (text: string, pattern: RegExp) => {
+  const last = lastMatch(pattern, text)
+  return last ? last.index + last[0].length : -1
+}
 
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
@@ -29,6 +30,11 @@ const DRAWN_UP =
  * @param said what is counted ("12 buns")
  */
 export function readShape(title: string, method: string, said = ''): Shape | null {
+  return shapeOf(title)(said)(method)
+}
+const shapeOf = remember((title) => remember((said) => remember((method) => findShape(title, method, said))))
+
+function findShape(title: string, method: string, said: string): Shape | null {
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
   const own = title.split(/\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+-\s+/i)[0]!
   // "Samosa pie" is a pie, whatever it tastes of.

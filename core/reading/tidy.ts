@@ -89,6 +89,60 @@ function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
   return named
 }
 
+/** What stands in a cell without its marks, and which marks those were. */
+const unmarked = remember((cell: string) => {
+  let own = cell.trim().replace(/\s+/g, ' ')
+  let marked = false
+  let bullet = false
+  if (/^>+ /.test(own)) own = own.replace(/^[> ]+/, '')
+  if (/^#{1,6}\s/.test(own)) {
+    marked = true
+    own = own.replace(/^#{1,6}\s+/, '').replace(/\s*#+$/, '')
+  }
+  // "*Dough*" and "_Dip_: 3 tomatoes": what stands between single marks.
+  const leant = /^([*_])([^*_\s][^*_]{0,60})\1(?=\s*:|\s*$)/.exec(own)
+  if (leant) {
+    own = leant[2]! + own.slice(leant[0].length)
+    marked = /^[^:]*:?\s*$/.test(own)
+  }
+  for (let match = BULLET.exec(own); match && !/^[-+]\d/.test(own); match = BULLET.exec(own)) {
+    // "**Dough**" is a heading, not a line behind a star.
+    if (/^\*\*/.test(own)) break
+    bullet = true
+    own = own.slice(match[0].length)
+  }
+  const bold = /^(?:\*\*|__)([^*_]{1,80})(?:\*\*|__)(\s*:?)$/.exec(own)
+  if (bold) {
+    marked = true
+    own = `${bold[1]}${bold[2]}`
+  }
+  // "[Dough]", "[ HOW TO MAKE ]": what stands between brackets by itself.
+  const bracketed = /^\[\s*(\p{L}[^[\]]{1,40}?)\s*\](\s*:?)$/u.exec(own)
+  if (bracketed) {
+    marked = true
+    own = `${bracketed[1]}${bracketed[2]}`
+  }
+  // "1. *Make the crust.* Pulse flour": what is set off within a line.
+  own = own.replace(/(?<=^|\s)[*_](\p{L}[^*_]{1,60}?[.:]?)[*_](?=\s|$)/gu, '$1')
+  own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
+  return { own, marked, bullet }
+})
+
+/** A label that is said in other words, in the usual ones. */
+const labelled = remember((text: string) =>
+  text
+    // "Dip of soy, vinegar and oil", "Ingredients are: …".
+    .replace(/^((?:for|to make)(?: the)? (?:pastry|dough|filling|crust|stuffing|sauce|dip))\s*;\s/i, '$1: ')
+    .replace(/^(?:a |the |with a )?(dip|dipping sauce|dressing|egg ?wash) of (?=\p{L}|\d)/iu, '$1: ')
+    // "Filling wise, two cups of …".
+    .replace(
+      /(?<=^|[.!?]\s)(?:the )?(dough|pastry|filling|sauce|topping)[- ]wise,?\s+(?=\p{L}|\d)/giu,
+      '$1: ',
+    )
+    .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')
+    .trim(),
+)
+
 /**
  * Takes a pasted text apart into rows: bullets, numbering, pictures, rules and table lines are taken off and
  * remembered, words are left as they are. Linear in the length of the text.
@@ -121,41 +175,9 @@ export function tidy(text: string): Row[] {
             ? titleOfStrokes(raw)
             : [raw]
     for (const cell of table) {
-      let own = cell.trim().replace(/\s+/g, ' ')
-      let marked = false
-      let bullet = false
+      const { marked, bullet, own: plain } = unmarked(cell)
+      let own = plain
       let number: number | null = null
-      if (/^>+ /.test(own)) own = own.replace(/^[> ]+/, '')
-      if (/^#{1,6}\s/.test(own)) {
-        marked = true
-        own = own.replace(/^#{1,6}\s+/, '').replace(/\s*#+$/, '')
-      }
-      // "*Dough*" and "_Dip_: 3 tomatoes": what stands between single marks.
-      const leant = /^([*_])([^*_\s][^*_]{0,60})\1(?=\s*:|\s*$)/.exec(own)
-      if (leant) {
-        own = leant[2]! + own.slice(leant[0].length)
-        marked = /^[^:]*:?\s*$/.test(own)
-      }
-      for (let match = BULLET.exec(own); match && !/^[-+]\d/.test(own); match = BULLET.exec(own)) {
-        // "**Dough**" is a heading, not a line behind a star.
-        if (/^\*\*/.test(own)) break
-        bullet = true
-        own = own.slice(match[0].length)
-      }
-      const bold = /^(?:\*\*|__)([^*_]{1,80})(?:\*\*|__)(\s*:?)$/.exec(own)
-      if (bold) {
-        marked = true
-        own = `${bold[1]}${bold[2]}`
-      }
-      // "[Dough]", "[ HOW TO MAKE ]": what stands between brackets by itself.
-      const bracketed = /^\[\s*(\p{L}[^[\]]{1,40}?)\s*\](\s*:?)$/u.exec(own)
-      if (bracketed) {
-        marked = true
-        own = `${bracketed[1]}${bracketed[2]}`
-      }
-      // "1. *Make the crust.* Pulse flour": what is set off within a line.
-      own = own.replace(/(?<=^|\s)[*_](\p{L}[^*_]{1,60}?[.:]?)[*_](?=\s|$)/gu, '$1')
-      own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
       // "3. 8 balls, fill": a step that begins with a number is seen by the count that goes on.
       const next = /^(\d{1,2})[.)]\s+(?=\S)/.exec(own)
       const goesOn: boolean =
@@ -170,20 +192,7 @@ export function tidy(text: string): Row[] {
         own = own.slice(numbered[0].length)
         lastNumber = number
       }
-      own = own
-        // "Dip of soy, vinegar and oil", "Ingredients are: …".
-        .replace(
-          /^((?:for|to make)(?: the)? (?:pastry|dough|filling|crust|stuffing|sauce|dip))\s*;\s/i,
-          '$1: ',
-        )
-        .replace(/^(?:a |the |with a )?(dip|dipping sauce|dressing|egg ?wash) of (?=\p{L}|\d)/iu, '$1: ')
-        // "Filling wise, two cups of …".
-        .replace(
-          /(?<=^|[.!?]\s)(?:the )?(dough|pastry|filling|sauce|topping)[- ]wise,?\s+(?=\p{L}|\d)/giu,
-          '$1: ',
-        )
-        .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')
-        .trim()
+      own = labelled(own)
       if (!own) continue
       rows.push({ at, text: own, blankBefore, bullet, number, marked })
       indents.push(table.length === 1 ? raw.length - raw.trimStart().length : 0)

@@ -1,16 +1,17 @@
+import { recalled } from './matches'
 import { finishOf, isFat, type Draft } from './drafts'
-import { normaliseName } from './match'
+import { normaliseName, plainWords } from './match'
 import type { Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
 
 /** What is done with cooked pieces: "toss in the butter", "melt the butter with the sage". */
-const OVER_PIECES = /\b(?:toss|melt|brown|drizzle|dress|coat|spoon over|pour over)\b/i
+const OVER_PIECES = recalled(/\b(?:toss|melt|brown|drizzle|dress|coat|spoon over|pour over)\b/i)
 /** So many lines of a filling have to be named while it is made, for the silence on others to say something. */
 const MIN_TOLD = 2
 
-const COMMON = /^(?:leaf|leaves|fresh|large|small|sprig|oil)$/
+const COMMON = recalled(/^(?:leaf|leaves|fresh|large|small|sprig|oil)$/)
 const names = (text: string, { read }: ReadIngredient): boolean => {
-  const said = new Set(normaliseName(text).split(' '))
+  const said = plainWords(text)
   return normaliseName(read.name)
     .split(' ')
     .some((word) => word.length > 2 && !COMMON.test(word) && said.has(word))

@@ -1,3 +1,4 @@
+import { recalled } from './matches'
 import type { Food, Foods } from '../food/food'
 import { newLine } from '../recipe/document'
 import { finishOf, isFat, type Draft } from './drafts'
@@ -12,15 +13,18 @@ const FAT_FOR_FILLING_GRAMS = 14
 
 // "With the egg", "the remaining oil" speaks of what is listed.
 const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
-const BRUSHED = new RegExp(
-  String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith ${SOME}`,
-  'iu',
+const BRUSHED = recalled(
+  new RegExp(
+    String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith ${SOME}`,
+    'iu',
+  ),
 )
 /** "Second rise 20 mins, egg yolk on top." */
-const ON_TOP =
-  /(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter)) on top\b/i
+const ON_TOP = recalled(
+  /(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter)) on top\b/i,
+)
 /** "Egg wash.": what it is of stands before it. */
-const WASHED = /\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing)\b/i
+const WASHED = recalled(/\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing)\b/i)
 /** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
 const STREWN = [
   /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/iu,
@@ -31,17 +35,21 @@ const STREWN = [
 /** What a piece is strewn with: seeds may be an allergen, and sugar is counted. Common practice, no source. */
 const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sugar: 1, cheese: 3 }
 
-const FRIED_IN = new RegExp(
-  String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,40}?(?:\b(?:in|with)\s+)?((?:a )?(?:little|splash|drizzle|knob|bit|glug|spoon(?:ful)?)(?: of)? )${SOME}`,
-  'iu',
+const FRIED_IN = recalled(
+  new RegExp(
+    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,40}?(?:\b(?:in|with)\s+)?((?:a )?(?:little|splash|drizzle|knob|bit|glug|spoon(?:ful)?)(?: of)? )${SOME}`,
+    'iu',
+  ),
 )
 /** "Fry the onion in 1 tbsp oil": the amount stands in the method alone. */
-const FRIED_IN_SO_MUCH = new RegExp(
-  String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,60}?\b(?:in|with)?\s*((?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz)) (?:of )?(?:the )?${SOME}`,
-  'iu',
+const FRIED_IN_SO_MUCH = recalled(
+  new RegExp(
+    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,60}?\b(?:in|with)?\s*((?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz)) (?:of )?(?:the )?${SOME}`,
+    'iu',
+  ),
 )
 /** The edges are wetted so that they stick: that is nearly nothing. */
-const ONLY_EDGES = /\b(?:edges?|rims?|borders?|seams?)\b/i
+const ONLY_EDGES = recalled(/\b(?:edges?|rims?|borders?|seams?)\b/i)
 
 const named = (text: string, foods: Foods): Food | null => {
   const match = matchFood(
