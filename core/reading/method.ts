@@ -3,7 +3,7 @@ import { foodIs } from '../food/groups'
 import { CALLED, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName, plainWords } from './match'
 import type { OutlineStep } from './outlineState'
-import { forAllMatches, recalled } from './matches'
+import { forAllMatches, recalled, type Recalled } from './matches'
 import { withDigits } from './readNumber'
 import { remember } from './remember'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
@@ -48,15 +48,17 @@ const LABEL = recalled(
   /^(?:(?:to make |make |making |prepare |preparing |for )?(?:the |your )?([\p{L} '-]{3,40}?)\s*(?::|\s-)\s|(?:for|to make) (?:the |your )?([\p{L} '-]{3,30}?),?\s+(?=\p{L}+))/iu,
 )
 
-const KIND_WORDS: readonly [PartKind, RegExp][] = [
-  ['dip', /\b(?:dip|dipping|sauce|chutney|salsa|relish|raita|to serve)\b/i],
+const KIND_WORDS: readonly [PartKind, Recalled][] = [
+  ['dip', recalled(/\b(?:dip|dipping|sauce|chutney|salsa|relish|raita|to serve)\b/i)],
   [
     'shell',
-    /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|the)|foams?|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/i,
+    recalled(
+      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|the)|foams?|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/i,
+    ),
   ],
-  ['filling', /\b(?:filling|stuffing|mixture|farce)\b/i],
-  ['marinade', /\b(?:marinade|marinate|brine)\b/i],
-  ['finish', /\b(?:glaze|egg ?wash|topping)\b/i],
+  ['filling', recalled(/\b(?:filling|stuffing|mixture|farce)\b/i)],
+  ['marinade', recalled(/\b(?:marinade|marinate|brine)\b/i)],
+  ['finish', recalled(/\b(?:glaze|egg ?wash|topping)\b/i)],
 ]
 
 function draftByLabel(label: string, drafts: readonly Draft[]): Draft | null {
@@ -255,10 +257,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     // "Mix with everything except the pastry" speaks of no pastry.
     const text = said.replace(EXCEPT, '')
     // "Fry the breadcrumbs in butter": what is cooked is named, and it is no piece.
-    const cooked =
-      /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(\p{L}{3,})/iu.exec(
-        text,
-      )?.[1]
+    const cooked = COOKS_SOMETHING.exec(text)?.[1]
     // "Fry beef in batches" before anything is closed is the filling's.
     const inBatches = !closed && !label && /\bin batches\b/i.test(text)
     const object =
@@ -334,9 +333,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       !drafts.some(
         (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'vegetable'),
       ) &&
-      /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+|\b(?:cook|stew|braise|microwave|sweat|poach) (?:the )?(?!(?:in|on|for|until|till|both|each|over|under|with|and|or|to|through|about|covered|uncovered|gently|slowly)\b)\p{L}+/iu.test(
-        withoutVents(text),
-      ) &&
+      COOKS_WHAT_GOES_IN.test(withoutVents(text)) &&
       !/\b(?:oven(?! for \d+ hours)|pieces|them|float|side|flat)\b/i.test(text)
     )
       return fillings[0]!
@@ -352,6 +349,13 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   return clauses
 }
 
+/** "Fry the breadcrumbs": what is named behind the verb. */
+const COOKS_SOMETHING = recalled(
+  /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(\p{L}{3,})/iu,
+)
+const COOKS_WHAT_GOES_IN = recalled(
+  /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+|\b(?:cook|stew|braise|microwave|sweat|poach) (?:the )?(?!(?:in|on|for|until|till|both|each|over|under|with|and|or|to|through|about|covered|uncovered|gently|slowly)\b)\p{L}+/iu,
+)
 /** "Vegetable oil" is no vegetable. */
 const VEGETABLE_OF = /\bveg(?:etable)? (?:oil|stock|broth|fat|shortening)\b/gi
 /** Cooked, and cut up afterwards. */
