@@ -155,11 +155,17 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
   const sheets = drafts.some(
     (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'pastry'),
   )
+  const anyClosed = clauses.some(({ closed }) => closed)
   // Inside a dough that is rolled up, oil is part of the layers; on thin sheets it is brushed as one goes.
   const brushing = brushingsOf(clauses).filter(
     // "Beat egg with water and brush edges" comes before the pieces are closed.
     ({ text, closed, mixed }) =>
-      BRUSHES.test(text) && (closed || (sheets && !MIXES.test(text)) || (mixed && EDGES.test(text))),
+      BRUSHES.test(text) &&
+      (closed ||
+        // Where nobody says that anything is closed, a wash is named once the pieces are there all the same.
+        (!anyClosed && WASHES.test(text) && /\b(?:egg|yolk)/i.test(text)) ||
+        (sheets && !MIXES.test(text)) ||
+        (mixed && EDGES.test(text))),
   )
   if (!brushing.length) return
   const finished = new Set(

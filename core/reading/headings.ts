@@ -65,8 +65,13 @@ export const VERB =
 const NOUN_AMOUNT =
   /^(?:a |good |big |small |little |generous )*(?:(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|dusting|scattering|oil|flour|dip|dips|brown|warm|cool)\s+(?:of\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,|(?:about )?[\d¼½¾⅓⅔])|(?:mix|blend|cover|press|set|roll|rolls|slice|slices|line|pan)\s+of\b|pan (?:for|,))/i
 
+/** "Rubbed in, chilled an hour", "browned the beef": work that is told of afterwards. */
+const WAS_DONE =
+  /^(?:then |i |we )?(?:rubbed|browned|rolled|fried|chilled|cooked|simmered|boiled|baked|rested|mixed|kneaded|stirred|cut|folded|sealed|filled|crimped|glazed|steamed|cooled|chopped|added|softened|brushed|proved|shaped|divided)\s+(?:it|them|in(?=\W*(?:$|,)| (?:the|a) )|out|for (?=\d|an?\b|half)|the|up|with|until|till|together|everything|all|into|over)(?!\p{L})/iu
+
 /** Whether a text begins like an instruction rather than like an ingredient. */
-export const startsLikeStep = (text: string): boolean => VERB.test(text) && !NOUN_AMOUNT.test(text)
+export const startsLikeStep = (text: string): boolean =>
+  (VERB.test(text) && !NOUN_AMOUNT.test(text)) || WAS_DONE.test(text)
 
 /**
  * Says whether a line is a heading, and of which part.

@@ -108,7 +108,7 @@ const NO_PAUSE =
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
 const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?\d|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(
-  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
+  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
   'giu',
 )
 const MIN_PAUSED_WORDS = 4
@@ -340,7 +340,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     return closed
       ? 'pieces'
       : (label ??
-          (/^(?:cover|rest|leave|knead|let|cool|season|drain|squeeze|add|mix|stir|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/i.test(
+          (/^(?:cover|rest|leave|knead|let|cool|season|drain|squeeze|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/i.test(
             text,
           )
             ? last

@@ -1,4 +1,6 @@
 import { recalled } from './matches'
+import type { Foods } from '../food/food'
+import { foodIs } from '../food/groups'
 import { startsLikeStep, readHeading, type Heading } from './headings'
 import { matchFood } from './match'
 import type { OutlineState } from './outlineState'
@@ -76,8 +78,14 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
       readText(state, row, behind.list)
       state.step(row, `${heading.name}: ${behind.done}`)
     } else if (heading.rest) readText(state, row, heading.rest)
+    // "Pastry: 1 lb store-bought puff" over the apples: the dough is bought, and nothing below goes into it.
+    if (heading.kind === 'shell' && heading.rest && isBoughtDough(heading.rest, state.foods))
+      state.section = null
   }
 }
+
+const isBoughtDough = (text: string, foods: Foods): boolean =>
+  foodIs(matchFood(readLine(text).name, foods)?.food ?? null, 'bought-dough')
 
 /** One sentence or one line outside the method. */
 function readText(state: OutlineState, row: Row, text: string): void {

@@ -54,6 +54,16 @@ const IN_FAT = recalled(
   /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i,
 )
 
+const INTO_BOWL = recalled(
+  /\b(?:tip|turn|scrape|transfer|put|move|empty|spoon|add)\b (?:it |them |this |everything |all |the \p{L}+ )?(?:out )?(?:in)?to (?:a|the|your|another) (?:\p{L}+ )?bowl\b/iu,
+)
+const DOES_IT_IN = recalled(
+  /^\W*(?:and )?(?:then )?(?:stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer|boil|steam)\s+(?:(?:it|them|gently|slowly|all|this)\s+)*(?:in|with|for|until|till|over|on|\d)/iu,
+)
+const FROM_KETTLE = recalled(
+  /\b(?:wilt|blanch|soften|scald|pour|cover)\b[^.;]*\b(?:kettle|boiling water|hot water)\b|\bpour\b[^.;]*\b(?:boiling|hot) water over\b/i,
+)
+
 /** A filling of which this much of its weight is in the pot is cooked as a whole. */
 const WHOLE_SHARE = 0.6
 
@@ -67,6 +77,8 @@ function wayIn(
   // "Roast the veg in the oil at 220 °C" is done in the oven, whatever it is turned in.
   if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)|\bat \d{3}\b/i.test(text))
     return 'roast'
+  // "Wilt the spinach with a kettle of boiling water".
+  if (FROM_KETTLE.test(text)) return 'simmer'
   // The air fryer is a small oven.
   if (/\bair[- ]?fr(?:y|ied|yer)\b/i.test(text)) return 'roast'
   for (const way of PRECOOKING_WAYS) {
@@ -269,8 +281,10 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       const shared = BARE_VERB.test(stretch) && n + 1 < stretches.length ? ` ${stretches[n + 1]}` : ''
       const own = namedIn(stretch + shared)
       // "Chop the onion and fry in the oil": what was cut up goes into the pan.
+      // "Chop the mushrooms, stir-fry in the oil": what it is done in is named, and what was cut up is done.
+      const object = DOES_IT_IN.test(stretch) ? prepared : []
       const named = own.length
-        ? [...new Set([...carried, ...own])]
+        ? [...new Set([...carried, ...object, ...own])]
         : [...carried, ...(prepared.length || !THEM.test(stretch) ? prepared : lastNamed)]
       if (own.length) lastNamed = own
       // "Leeks - washed, sliced, softened in butter": made ready in front of its verb.
@@ -281,6 +295,11 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
           ? own
           : []
       if (HEATS_WATER.test(stretch) && !named.length) continue
+      // "Tip into a bowl with the lentils": off the heat, and what stands in the bowl is raw.
+      if (INTO_BOWL.test(stretch) && pot.ways.size) {
+        pot.setAside(named)
+        continue
+      }
       // "Fry the onions, add to the spinach with the feta": what they are added to is in no pot.
       const to = ADDED_TO.exec(stretch)?.[1]
       const into = to ? namedIn(to) : []
@@ -329,7 +348,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
                 ? marinated
                 : every
         clauseWay = inPan ? 'fry' : goesOnSo ? 'simmer' : way
-        pot.cook(clauseWay, lines, stretch)
+        // "Boil and mash the potatoes (20 min)": the minutes stand behind both.
+        pot.cook(clauseWay, lines, shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch)
       } else if (pot.hot !== null && COMBINES.test(stretch))
         pot.setAside(
           /\beverything\b|\bthe rest\b/i.test(stretch) ? every.filter((at) => !pot.ways.has(at)) : named,

@@ -89,7 +89,8 @@ function filledUp(text: string, foods: Foods): ReadIngredient[] | null {
  * @returns a line; its `foodId` is null when no food fits, its `grams` null when no weight can be told
  */
 export function readIngredient(raw: string, foods: Foods): ReadIngredient {
-  const read = asWeighed(readLine(limit(turnedRound(raw, foods) ?? raw, MAX_READ_CHARACTERS)), foods)
+  const written = readLine(limit(turnedRound(raw, foods) ?? raw, MAX_READ_CHARACTERS))
+  const read = asUsed(asWeighed(written, foods), foods)
   const found =
     matchWithPrep(read, foods) ??
     namedBehind(read, foods) ??
@@ -260,6 +261,27 @@ function asWeighed(read: ReadLine, foods: Foods): ReadLine {
   const dry = matchFood(`dried ${bare}`, foods)?.how === 'exact' ? `dried ${bare}` : bare
   const prep = [...read.prep.filter((word) => word !== weight), 'soaked']
   return { ...read, name: dry, prep: [...new Set(prep)] }
+}
+
+/** "Warm milk (I use oat)": what this cook takes, and what the line allows instead. */
+function asUsed(read: ReadLine, foods: Foods): ReadLine {
+  for (const word of read.prep) {
+    const used = /^(?:i|we) (?:use|used|like|prefer|take)(?: the)? (\p{L}+(?: \p{L}+)?)$/iu.exec(word)?.[1]
+    const plain = used ? matchFood(read.name, foods) : null
+    if (!used || !plain) continue
+    const named = matchFood(`${used} ${read.name.split(' ').at(-1)!}`, foods)
+    const own = named?.how === 'exact' ? named : matchFood(used, foods)
+    const fits = own?.how === 'exact' && (own === named || own.food.group === plain.food.group)
+    if (!fits || own.food.id === plain.food.id) continue
+    const prep = read.prep.filter((one) => one !== word)
+    return {
+      ...read,
+      name: own === named ? `${used} ${read.name.split(' ').at(-1)!}` : used,
+      prep,
+      alternative: read.alternative ?? read.name,
+    }
+  }
+  return read
 }
 
 /** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */

@@ -232,6 +232,10 @@ function listsAmounts(text: string, foods: Foods): boolean {
   )
 }
 
+/** "I make these for every school fair": who tells of the dish tells no work yet. */
+const TELLS_OF_DISH =
+  /^(?:i|we|you|my \p{L}+)(?:['’]\p{L}+)? (?:\p{L}+ ){0,2}?(?:make|made|love[ds]?|like|grew|had|have|bring|take|serve|eat|ate|learn\p{L}*|got|get|use to|used to|cook|bake)\b[^.]*\b(?:these|this|them|those|it)\b/iu
+
 /** A few words of introduction above the ingredients. */
 export function isProse(text: string, foods: Foods): boolean {
   if (STARTS_WITH_AMOUNT.test(text)) return false
@@ -240,6 +244,7 @@ export function isProse(text: string, foods: Foods): boolean {
   const read = readLine(text)
   if (read.measures.some((measure) => measure.some((term) => term.unitId)) || read.unmeasured) return false
   if (matchFood(read.name, foods)?.how === 'exact') return false
+  if (words >= 5 && TELLS_OF_DISH.test(text) && !/\d ?(?:°|min\b|minutes)/i.test(text)) return true
   return words >= 5 && !VERB.test(text) && (words >= 9 || /[.!,]/.test(text) || !matchFood(read.name, foods))
 }
 

@@ -98,6 +98,14 @@ const COUNTS =
 const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
 
+/** "Divide the dough and the filling into 10 pieces each": each of the two. */
+const DOUGH_AND_FILLING =
+  /\b((?:divide|split|portion|make)\b[^.;]*\b(?:dough|pastry|filling|stuffing)\b[^.;]*\d{1,3} (?:\p{L}+ )?(?:pieces|portions|parts|balls)) each\b/giu
+
+/** "Flatten one portion" is of dough. */
+const WORKED_PORTION =
+  /\b(flatten|take|roll(?: out)?|press|place|put|pat|use|keep|work(?:ing)? with|fill|with|on|in|of) (?:one|1|an?) portion\b/giu
+
 /** "Roll into ropes, 12 pieces each": of a rope, and not of a person. */
 const OF_ROPES =
   /\b(?:cut|divide|roll|make|shape|split)\b[^.]*\b(?:ropes?|logs?|sausages?|quarters|halves|strips?|snakes?)\b/i
@@ -109,6 +117,8 @@ function yieldsOf(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
   const line = stated
     .replace(INTO_PORTIONS, '$1$2 pieces')
+    .replace(DOUGH_AND_FILLING, '$1')
+    .replace(WORKED_PORTION, '$1 a piece')
     // "Makes 4 big or 8 small (I did 8)": the cook's own number is the one the rest speaks of.
     .replace(/\bmakes?\b[^.]*\b(?:i|we) (?:did|made) (\d{1,3})\b[^.]*/i, 'makes $1')
   if (line.length > 400 || BOUGHT_SO.test(line)) return null

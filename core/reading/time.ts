@@ -13,9 +13,10 @@ export interface TimeRead {
 }
 
 const TIME = new RegExp(
-  String.raw`(?:about |around |approx\.? |roughly |another |a further |~)?(${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?)\s*(?:more |further )?(min(?:ute)?s?|mins?|hours?|hrs?|hr|h|m|days?)\b\.?(?:\s*(?:and\s+)?(\d{1,2})\s*(?:min(?:ute)?s?|m)\b)?`,
+  String.raw`(?:about |around |approx\.? |roughly |another |a further |~)?(${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?)\s*(?:more |further )?(min(?:ute)?s?|mins?|hours?|hrs?|hr|h|m|days?|sec(?:ond)?s?)\b\.?(?:\s*(?:and\s+)?(\d{1,2})\s*(?:min(?:ute)?s?|m)\b)?`,
   'giu',
 )
+const MINUTES_IN: Readonly<Record<string, number>> = { s: 1 / 60, m: 1, h: 60, d: 1440 }
 const WORDS: readonly [RegExp, number, number][] = [
   [/\bhalf an hour\b/i, 30, 30],
   [/\b(?:a )?quarter of an hour\b/i, 15, 15],
@@ -39,7 +40,7 @@ export const timesIn: (text: string) => readonly TimeRead[] = remember(findTimes
 
 function findTimes(stated: string): TimeRead[] {
   const spoken = inFigures(stated).replace(BARE_MINUTES, '$& min')
-  if (!/min|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(spoken)) return []
+  if (!/min|sec|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(spoken)) return []
   const text = withDigits(spoken)
     .replace(ISH, '$1')
     .replace(TO_AN_HOUR, (_, low: string) => `${low}-60 min`)
@@ -65,7 +66,7 @@ function findTimes(stated: string): TimeRead[] {
     if (/[\p{L}\d.]$/u.test(text.slice(Math.max(0, from - 1), from))) continue
     const number = readNumber(match[1]!)
     if (!number) continue
-    const factor = /^h/i.test(match[2]!) ? 60 : /^d/i.test(match[2]!) ? 1440 : 1
+    const factor = MINUTES_IN[match[2]!.charAt(0).toLowerCase()]!
     const more = Number(match[3] ?? 0)
     const lowMinutes = number.low * factor + more
     const highMinutes = number.high * factor + more
@@ -84,9 +85,9 @@ export const middleMinutes = (time: TimeRead): number =>
 /** Times told in words that run over more than one number, as minutes. */
 const TOLD: readonly [RegExp, (...groups: string[]) => number][] = [
   [/\b(?:three|3)[- ]quarters of (?:an|1) hour\b|[¾] ?(?:of an )?hour\b/gi, () => 45],
-  [/\b(?:an|one|1) hour and a half\b/gi, () => 90],
-  [/\b(?:an|one|1) hour and a quarter\b/gi, () => 75],
-  [/\b(?:an|one|1) hour and three quarters\b|\b(?:an|1) hour and 3 quarters\b/gi, () => 105],
+  [/\b(?:an|one|1) hour (?:and|&) a half\b/gi, () => 90],
+  [/\b(?:an|one|1) hour (?:and|&) a quarter\b/gi, () => 75],
+  [/\b(?:an|one|1) hour (?:and|&) three quarters\b|\b(?:an|1) hour (?:and|&) 3 quarters\b/gi, () => 105],
   [/\b(?:an|one) hour and (\d{1,2})(?: ?min\w*)?/gi, (minutes) => 60 + Number(minutes)],
   [/\b(\d)h ?(\d\d)(?: ?min\w*|(?![\d\p{L}]))/giu, (hours, minutes) => 60 * Number(hours) + Number(minutes)],
   [/\b(?:a|one|1) min(?:ute)? and a half\b/gi, () => 1.5],
@@ -107,7 +108,7 @@ const inFigures = (text: string): string =>
       )
     : text
 
-const FEW = String.raw`\d{1,2}(?:\s*[-–]\s*\d{1,2})?`
+const FEW = String.raw`\d{1,2}(?:\s*(?:[-–]|or|to)\s*\d{1,2})?`
 const STOP_BEHIND = String.raw`(?=\W*(?:$|[.,;)])`
 /** Minutes that nobody calls minutes, each with the words round them. */
 const BARE_MINUTES = new RegExp(
@@ -146,7 +147,7 @@ const ISH = /(\d)\s?-?ish\b/gi
 
 const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![\p{L}\d])(?:\s+fan\b)?`
 const HEAT_LINE = new RegExp(
-  String.raw`^\W*${HEAT}\s*(?:top\s*(?:\/|and|&|\+|-)\s*bottom(?: heat)?|convection|fan)\b(?:[^.;]|\b(?:approx|ca|abt)\.){0,24}?\d{1,3}\s*(?:m|min(?:ute)?s?)\b|^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|\s+for\s+\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?=\W*(?:$|,|;|then\b|and\b)))|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+(?:for )?\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}(?!\d)|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+(?:at\b|@|in a\b).{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
+  String.raw`^\W*${HEAT}\s*(?:top\s*(?:\/|and|&|\+|-)\s*bottom(?: heat)?|convection|fan)\b(?:[^.;]|\b(?:approx|ca|abt)\.){0,24}?\d{1,3}\s*(?:m|min(?:ute)?s?)\b|^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|\s+for\s+\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?=\W*(?:$|,|;|then\b|and\b)))|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+(?:for )?\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}(?!\d)|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+(?:at\b|@|in a\b).{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}(?: ?°| ?deg\w*)? ?[cf]?(?: fan)? for \d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
   'iu',
 )
 const TIME_LINE =

@@ -99,6 +99,9 @@ function strewnIn(text: string, foods: Foods): Food[] {
   return [...found]
 }
 
+/** "1 tbsp oil + extra to brush" is used, and what is brushed on comes on top. */
+const KEPT_FOR_IT = recalled(/\bdivided\b|(?<!\b(?:extra|more) (?:for|to) )\b(?:brush|glaze)/i)
+
 /** Whether some of it is listed to be brushed on, or more of it than its own part needs. */
 const isKeptFor = (drafts: readonly Draft[], over: Food) =>
   drafts.some(({ kind, lines }) =>
@@ -106,9 +109,7 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
       ({ food, line }) =>
         // "Brush with milk" takes the plant milk that is listed.
         (food?.group === over.group || (over.group === 'milk' && food?.group === 'plant-milk')) &&
-        (kind === 'finish' ||
-          kind === 'pan' ||
-          /\b(?:plus|extra|more|divided|brush|glaze)\b/i.test(line.raw)),
+        (kind === 'finish' || kind === 'pan' || KEPT_FOR_IT.test(line.raw)),
     ),
   )
 
