@@ -36,7 +36,7 @@ const THINGS = new RegExp(
 const WEIGHED_EACH = /^\s*[x×]\s*\d{1,3}\s*(?:g|gm|grams?)\b/iu
 /** Behind a bare number the phrase is at its end: "divide into 8, roll", "cut 6 using a plate". */
 const ENDS =
-  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|then|or so|ways?|using|with|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|x\s*\d+ ?g)\b)/iu
+  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|x\s*\d+ ?g)\b)/iu
 const INTO =
   /\b(?:in|into|to|by|out|between|among)\s+(?:about |approx\.? |around |roughly |maybe |another |some |~ ?)*$/iu
 /** What is shared out once more: each of what there is. */
@@ -46,7 +46,7 @@ const FROM_EACH =
   /^[^.;]{0,40}?\b(?:from|out of|off|in|per) (?:each|every)(?! \d)\b|^[^.;]{0,24}?\b(?:a|per) (?:rope|log|strip|half|quarter|sheet|batch|sausage)\b/iu
 /** "Cut each in half so 12 triangles": twelve is what comes of it. */
 const COMES_OF_IT =
-  /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bshould (?:get|have|make|makes|give|yield|be enough for)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
+  /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\bthere(?:['’]ll| will| should| may)? be\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bshould (?:get|have|make|makes|give|yield|be enough for)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
 const IN_ALL = /^\s*(?:[\p{L}-]+\s+){0,3}?\(?(?:in all|in total|altogether|all told|total)\b/iu
 /** "5 strips lengthwise and 2 across": the one times the other. */
 const CROSSWISE = recalled(
@@ -57,7 +57,7 @@ const GRID = recalled(
 )
 /** "Cut like a pizza into 8" is a number; "roll half the dough, cut 8, repeat with the other half" is twice that. */
 const A_SHARE = recalled(
-  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on))\b/iu,
+  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:roll|take|use|shape) (?:out )?(?<bare>half)(?= (?:in)?to \d)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on))\b/iu,
 )
 const AGAIN = recalled(
   /\b(?:repeat|do the same|same again|likewise)\b(?![^.;]{0,30}\b(?:fold|turn|process until)\b)/iu,
@@ -107,14 +107,24 @@ const DOZENS: readonly [RegExp, (many: string) => string][] = [
   [/\b(\d)(?:\.0)? ?doz(?:en|\.)?\b/gi, (many) => String(12 * Number(many))],
   [/\b(?:a |one )?dozen\b/gi, () => '12'],
 ]
-/** Dozens as numbers, and "30ish" as the number it is about. */
-const inNumbers: (text: string) => string = remember((text) =>
-  DOZENS.reduce(
-    (one, [pattern, made]) =>
-      /doz/i.test(one) ? one.replace(pattern, (_, many: string) => made(many)) : one,
-    text.replace(/(\d) ?-?ish\b/gi, '$1'),
-  ),
-)
+/** "Into eighths". */
+const FRACTIONS: readonly (readonly [RegExp, number])[] = [
+  [/\binto fifths\b/gi, 5],
+  [/\binto sixths\b/gi, 6],
+  [/\binto eighths\b/gi, 8],
+  [/\binto tenths\b/gi, 10],
+  [/\binto twelfths\b/gi, 12],
+]
+/** Dozens and parts as numbers, and "30ish" as the number it is about. */
+const inNumbers: (text: string) => string = remember((text) => {
+  const plain = text.replace(/(\d) ?-?ish\b/gi, '$1')
+  const counted = /doz/i.test(plain)
+    ? DOZENS.reduce((one, [word, made]) => one.replace(word, (_, many: string) => made(many)), plain)
+    : plain
+  return /ths\b/i.test(counted)
+    ? FRACTIONS.reduce((one, [word, parts]) => one.replace(word, `into ${parts}`), counted)
+    : counted
+})
 
 /** "25 x 12 cm ovals", "12 x 12 cm squares" are sizes; "16 x 9 cm rounds", "12 x 8 cm squares" so many. */
 function isSize(first: string, after: string): boolean {
@@ -176,6 +186,8 @@ function findMentions(text: string, ahead: string): Mention[] {
       (things !== null && /^\W*(?:about |makes |~)*$/iu.test(before)) ||
       (things !== null && LISTED.test(before) && ROUND_THINGS.test(things[0])) ||
       (INTO.test(before) && bare && EACH.test(before)) ||
+      (ofEach && bare) ||
+      (splits && CROSSWISE.test(after)) ||
       (result && (things !== null || bare || IN_ALL.test(after)))
     if (!counts) continue
     const own = (at < 16 ? `${ahead} ` : '').slice(-30) + text.slice(Math.max(0, at - 40), at)
@@ -236,10 +248,14 @@ const PAIRS = recalled(
 const FILLS_SOME = recalled(
   /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other))/i,
 )
-/** "Fill half, cover with another". */
-const FILLS_HALF = recalled(/\bfill half\b[^.]*\b(?:lids?|cover|top) /iu)
+/** "Fill half, cover with another", "fill the first half of the rounds". */
+const FILLS_HALF = recalled(/\bfill (?:the first |one )?half\b[^.]*\b(?:lids?|cover|top) /iu)
 /** "12 for the tops". */
 const FOR_TOPS = recalled(/\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:tops?|lids?)\b/iu)
+/** "You need 2 rounds per pasty". */
+const SO_MANY_EACH = recalled(
+  /\b([23]) (?:(?:rounds|circles|dis[ck]s|sheets|squares|wrappers|of them) )?(?:per|for each|to each|for one|to make one|make one)\b(?! (?:person|serving|side|sheet|tray))/iu,
+)
 const HALVES = recalled(
   /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d)| to serve| for serving)|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i,
 )
@@ -256,11 +272,29 @@ export interface Found {
   says: string
 }
 
+/** "The dough was enough for 11". */
+const ENOUGH_FOR =
+  /\b(?:dough|pastry|amount|quantity|filling|batch)\b[^.;\d]{0,24}\b(?:enough|plenty|sufficient) (?:for|to make) (?:about )?(\d{1,3})(?=\W*$)/iu
+/** "Until all 21 are done". */
+const ALL_DONE =
+  /\b(?:all|the) (\d{1,3}) (?:of them )?(?:are|is|have been) (?:done|made|filled|shaped|closed|sealed|used)\b/iu
+
 /** How many there are by what is said in passing: in brackets, behind an arrow, by tins. */
 const saidInPassing: (text: string) => { at: number; count: number } | null = remember((text) => {
   // "Rest, about 30." counts minutes: a bare number behind a comma is of pieces only where something is cut or shaped.
   const makesPieces = MAKES_PIECES.test(text)
-  for (const pattern of [BASES, EACH_OF, ARROW, RESULT, SO_MANY, IN_BRACKETS, TINS, TWO_SIZES]) {
+  for (const pattern of [
+    BASES,
+    EACH_OF,
+    ARROW,
+    RESULT,
+    SO_MANY,
+    IN_BRACKETS,
+    TINS,
+    TWO_SIZES,
+    ENOUGH_FOR,
+    ALL_DONE,
+  ]) {
     const match = pattern.exec(text)
     const stated = match?.slice(1).find((group) => group !== undefined)
     if (pattern === SO_MANY && match?.[3] && !makesPieces) continue
@@ -357,7 +391,7 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
         ? 3
         : share.quarter
           ? 4
-          : share.whole || share.one === 'half'
+          : share.whole || share.bare || share.one === 'half'
             ? 2
             : pieces !== null && pieces <= 4
               ? pieces
@@ -406,6 +440,13 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
       says ||= text
       if (rounds > MOST_MENTIONS) break
     }
+    // "Roll half into 6, then do the other 6".
+    const others: RegExpExecArray | null =
+      pieces !== null && shares > 1 ? /\bthe (?:other|remaining|next) (\d{1,2})\b/i.exec(text) : null
+    if (others && Number(others[1]) === pieces) {
+      pieces *= shares
+      shares = 1
+    }
     const again = AGAIN.exec(text)
     if (again && shares > 1 && pieces !== null && !seen.some(({ at }) => at > again.index)) {
       pieces *= shares
@@ -421,6 +462,8 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
     return on !== undefined && (/^half/i.test(on) || Math.floor(readNumber(on)?.low ?? 0) === half)
   })
   if (pieces % 2 === 0 && (isLidded || clauses.some(({ text }) => PAIRS.test(text)))) pieces = half
+  const perPiece = clauses.map(({ text }) => SO_MANY_EACH.exec(inNumbers(text))).find(Boolean)
+  if (perPiece && pieces % Number(perPiece[1]) === 0) pieces /= Number(perPiece[1])
   if (shape === 'lidded-pie' && pieces <= 3) return null
   // "Divide in two … line a tray": the bottom and the lid of one.
   if (pieces === 2 && clauses.some(({ text }) => LINES_TRAY.test(text) || LAYS_IN_TRAY.test(text)))

@@ -103,6 +103,16 @@ export function readCooking(context: HeatContext): CookingRead {
       if (time) events.at(-1)!.minutes = middleMinutes(time)
       continue
     }
+    // "Then brush with ghee and give another minute each side".
+    const more =
+      clause.about === 'pieces' && GIVES_MORE.test(clause.text) && !WAITING.test(clause.text)
+        ? timesIn(clause.text).at(-1)
+        : undefined
+    const soFar = events.at(-1)
+    if (more && soFar?.minutes && temperatureIn(clause.text) === null && !eventsIn(clause).length) {
+      soFar.minutes += middleMinutes(more)
+      continue
+    }
     // "Cook, flip and cook the other side. 2 minutes a side": what is said of each side is the whole.
     const eachSide =
       TIME_ALONE.test(clause.text) && clause.about === 'pieces' && events.at(-1)?.minutes
@@ -193,7 +203,9 @@ export function readCooking(context: HeatContext): CookingRead {
       .filter(({ sentence }) => isAside(sentence))
       .flatMap((clause) => eventsIn(clause, true))
     const told = aside.find(({ temperatureC, way }) => temperatureC !== null || way !== 'cook')
-    if (told) events.push(told)
+    // "Bake from frozen 30 minutes; if fresh, 22".
+    const fresh = clauses.map(({ text }) => IF_FRESH.exec(text)?.[1]).find(Boolean)
+    if (told) events.push(fresh ? { ...told, minutes: Number(fresh) } : told)
   }
   // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.
   const bySide = events.length
@@ -269,6 +281,12 @@ export function readCooking(context: HeatContext): CookingRead {
     fryUnclear: first?.unclear ?? false,
   }
 }
+
+const GIVES_MORE = recalled(/\b(?:another|further|more)\b/i)
+const WAITING = recalled(/\b(?:rest|cool|stand|chill|prove|proof|rise|wait|sit|knead|soak|freeze)\w*\b/i)
+const IF_FRESH = recalled(
+  /\b(?:fresh|chilled|unfrozen|not frozen|thawed|from the fridge)\b[^.;\d]{0,16}(\d{1,2})(?!\d| ?(?:°|deg|[cf]\b)|(?: ?min\w*)? from frozen)/i,
+)
 
 /** A way of cooking of which nothing but its heat is known. */
 const bareEvent = (way: HeatEvent['way'], temperatureC: number | null, text: string): HeatEvent => ({

@@ -23,7 +23,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'brown-and-steam',
-    /\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b[^.]{0,90}(?<!boiling |salted )\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i,
+    /\bpan[- ]steam|(?:\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b|\d ?min\w* in (?:the |a little |hot )?(?:oil|butter)\b)[^.]{0,90}(?<!boiling |salted )\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i,
   ],
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
@@ -32,7 +32,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'griddle',
-    /\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone)\b/i,
+    /\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq)\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/i,
   ],
   [
     'steam',
@@ -44,7 +44,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'bake',
-    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! (?:in|on) (?:an? |the )?(?:\p{L}+ )?(?:pan|tawa|griddle|skillet))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/iu,
+    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! (?:them |it |these )?(?:in|on|over) (?:an? |the |hot )?(?:\p{L}+ )?(?:pan|tawa|griddle|skillet|barbecue|bbq|coals|charcoal|embers))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/iu,
   ],
   [
     'fry',
@@ -71,6 +71,9 @@ export interface HeatEvent {
 
 /** "Another 15 minutes", "5 min more": on top of what went before. */
 export const MORE_TIME = /\b(?:another|further|more|longer|again)\b/i
+/** "Then 10 on the top": on another shelf the same goes on. */
+const OTHER_SHELF =
+  /^\W*(?:and )?(?:then )?\d{1,2}\b[^.;]{0,12}\bon the (?:top|bottom|middle|upper|lower|other)\b/i
 const IN_FAT = /\b(?:oil|fat|lard|ghee|syrup|probe|inside|core|internal|centre reaches)\b/i
 /** Below it nothing is baked. Common practice, no source. */
 export const COOLEST_OVEN_C = 110
@@ -119,6 +122,7 @@ const heatSaid = (said: string): string =>
       '$1, $2 ',
     )
     .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
+    .replace(/\bfor (?:a|an|the) (?:further|additional) (\d{1,2})(?=\W*(?:$|[,;]))/gi, 'for $1 min')
     .replace(/\bfor (?:a|an|the) (?:further|final|last|additional) (?=\d)|\bfor another (?=\d)/gi, 'for ')
     // "200C 18-20": the second pair is minutes.
     .replace(
@@ -263,7 +267,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
       airFryer: /air[- ]?fr/i.test(stretch),
       // "Fry at 170 for 6 minutes, then at 190 for one".
       goesOn: goesOn || /^\W*at \d/i.test(said),
-      more: MORE_TIME.test(said),
+      more: MORE_TIME.test(said) || OTHER_SHELF.test(said),
     }
   })
 }

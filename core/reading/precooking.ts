@@ -418,7 +418,9 @@ export function readPrecooking(draft: Draft, clauses: readonly Clause[]): Precoo
     : [...pot.minutes.values()].reduce((total, value) => total + value, 0)
   draft.lines.forEach((item, at) => {
     const way = pot.ways.get(at)
-    if (whole && !way && pot.raw.has(at) && !isFat(item.food)) byLine.set(item, 'raw')
+    // Cheese that nobody puts into the pot is stirred in afterwards.
+    const isLeft = pot.raw.has(at) || foodIs(item.food, 'cheese')
+    if (whole && !way && isLeft && !isFat(item.food)) byLine.set(item, 'raw')
     else if (way && (!whole || way !== main)) byLine.set(item, way)
   })
   return { cookedBy: whole ? main : null, minutes: Math.min(minutes, MAX_MINUTES) || null, untilDry, byLine }

@@ -109,6 +109,9 @@ const WORKED_PORTION =
 /** "Roll into ropes, 12 pieces each": of a rope, and not of a person. */
 const OF_ROPES =
   /\b(?:cut|divide|roll|make|shape|split)\b[^.]*\b(?:ropes?|logs?|sausages?|quarters|halves|strips?|snakes?)\b/i
+/** "Each half makes 9": of a share, and not of the whole. */
+const SHARE_GIVES =
+  /\b(?:each|every) (?:half|third|quarter|sheet|log|roll|rope|strip|disc|block)\b[^.;]{0,20}\b(?:makes?|gives?|yields?)\b/i
 /** "2 tubes crescent dough (8 each)" are bought. */
 const BOUGHT_SO =
   /^\W*(?:\d{1,2}|an?|one|two) (?:tubes?|cans?|tins?|packs?|packets?|packages?|pkgs?|boxe?s?|bags?|jars?)\b/i
@@ -121,7 +124,7 @@ function yieldsOf(stated: string): Yields | null {
     .replace(WORKED_PORTION, '$1 a piece')
     // "Makes 4 big or 8 small (I did 8)": the cook's own number is the one the rest speaks of.
     .replace(/\bmakes?\b[^.]*\b(?:i|we) (?:did|made) (\d{1,3})\b[^.]*/i, 'makes $1')
-  if (line.length > 400 || BOUGHT_SO.test(line)) return null
+  if (line.length > 400 || BOUGHT_SO.test(line) || SHARE_GIVES.test(line)) return null
   const dozens = /^\W*(1|2|3|a|one|two|three|half a) dozen\W*$/i.exec(line)
   if (dozens)
     return {

@@ -25,7 +25,7 @@ const WORDS: readonly [RegExp, number, number][] = [
   [/\bovernight\b/i, 480, 720],
   [/\b(?:a )?couple of min(?:ute)?s\b/i, 2, 2],
   [/\ba few minutes\b|\b(?:for|cook|fry) a few mins?\b/i, 3, 5],
-  [/\ba (?:minute|min)\b/i, 1, 1],
+  [/\b(?:a|another) (?:minute|min)\b/i, 1, 1],
   [/\ban hour\b/i, 60, 60],
 ]
 const SIDE =
