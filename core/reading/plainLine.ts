@@ -10,6 +10,11 @@ const NEED_AND_AMOUNT = new RegExp(
   String.raw`^((?:\p{L}+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee|stock|juice))\b,?\s*([^()\d]*?)\s*\(\s*((?:about )?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:${UNIT_PATTERN}))(?:,? (?:or )?(?:so|as (?:needed|required)|more or less|if needed))?\s*\)$`,
   'iu',
 )
+/** "Leftover roast chicken, about 2 cups shredded": the amount stands behind, and what was done before it was measured. */
+export const NAME_THEN_MEASURED = new RegExp(
+  String.raw`^(\p{L}[\p{L} '-]{2,40}?)\s*(?:,|\s[-–])\s*((?:about |approx\.? )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))\s+((?:finely |coarsely |roughly |freshly )?(?:shredded|chopped|diced|sliced|grated|crumbled|minced|mashed|cubed|flaked|torn|cooked|drained|packed|peeled))$`,
+  'iu',
+)
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
@@ -33,6 +38,32 @@ export function plainLine(raw: string): string {
     .replace(
       /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) (boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped)$/iu,
       '$2 $1, $3',
+    )
+    // "Enough oil to come 3 cm up the pan": a pot of it; "enough to coat the pan" is a film.
+    .replace(
+      /^(?:enough |plenty of )?((?:\p{L}+ )?oil),? (?:enough |deep enough )?to (?:come|reach|be|go|fill)\b.*?(?:\d|half|third|depth|deep|up)\b.*$/iu,
+      '$1 for deep frying',
+    )
+    .replace(
+      /^(?:enough |plenty of )?((?:\p{L}+ )?oil),? (?:enough )?to (?:coat|cover|film|grease) (?:the |a )?(?:base|bottom|pan|tray|tin)\b.*$/iu,
+      '$1 for frying',
+    )
+    .replace(/^(?:the )?(?:rest|remainder|other half) of (?:the |your )?(?=\p{L})/iu, '')
+    // "1 sheet puff pastry, 375 g": what a pack of it weighs.
+    .replace(
+      /^((?:\d|an?|one|two) (?:(?:large|small|ready[- ]rolled|chilled|frozen) )*(?:sheets?|packs?|packets?|blocks?|rolls?|tubs?|jars?|tins?|cans?|bags?|boxe?s?)\b[^,()]*),\s*((?:about )?\d{2,4} ?(?:g|ml|oz))(?: each)?$/i,
+      '$1 ($2)',
+    )
+    // "2/3 of a cup", "1/2 an orange", "between 180 and 200 ml", "no more than 1 tsp".
+    .replace(
+      /^((?:about )?(?:\d ?\/ ?\d|[¼½¾⅓⅔⅛]|half|two thirds?|three quarters|one third|one quarter)) of an? (?=(?:cup|tsp|tbsp|teaspoon|tablespoon|glass|mug|pint|litre|kilo|pound)\b)/iu,
+      '$1 ',
+    )
+    .replace(/(?<=\bof )(\d ?\/ ?\d|[¼½¾⅓⅔]|half) an? (?=\p{L})/iu, '$1 ')
+    .replace(/^between (\d[\d.]*) (?:and|&) (\d[\d.]*)/i, '$1-$2')
+    .replace(
+      /^(?:no more than|not more than|at most|at least|a maximum of|max\.?|scant about) (?=\d|an? |half|[¼½¾⅓⅔])/iu,
+      '',
     )
     .replace(/^(\d{1,2}) sugar (?:cubes?|lumps?)$/i, '$1 cubes sugar')
     // "Egg replacer for 1 egg": a powder, of which a spoon stands for each.
@@ -137,6 +168,8 @@ export function plainLine(raw: string): string {
     .replace(/\s+/g, ' ')
     .trim()
 
+  const measured = NAME_THEN_MEASURED.exec(text)
+  if (measured) text = `${measured[2]} ${measured[1]}, ${measured[3]}`
   // "Ginger, a thumb", "coriander handful": the unit stands behind.
   const unitBehind =
     /^(\p{L}[\p{L} ]{2,30}?),?\s+(?:an? )?(thumb|handful|pinch|bunch|knob|splash|squeeze|dash|clove)$/iu.exec(

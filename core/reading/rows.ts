@@ -97,6 +97,13 @@ const worksWithAmount = (text: string, foods: Foods): boolean => {
 
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
+  // "The rest of the spring onions" is listed.
+  if (
+    /^(?:the )?(?:rest of|remaining|remainder of)\b/i.test(text) &&
+    matchFood(readLine(text).name, foods)?.how === 'exact'
+  )
+    return false
+  if (startsLikeStep(text) && wordsOf(text) < 12 && amountBehind(text, foods)) return false
   if (DIPS.test(text) || PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
   if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
@@ -205,7 +212,8 @@ export const amountBehind = (text: string, foods: Foods): boolean => {
   const name = NAME_MARK_AMOUNT.exec(text)?.[1]
   return (
     name !== undefined &&
-    !startsLikeStep(text) &&
+    // "Oil – 2 tbsp for dough": a food, though its name is a verb as well.
+    (!startsLikeStep(text) || matchFood(name, foods)?.how === 'exact') &&
     readLine(text).measures.length > 0 &&
     matchFood(name, foods) !== null
   )

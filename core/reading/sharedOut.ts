@@ -18,7 +18,7 @@ const TWICE = new RegExp(
 )
 /** "75 g butter + a knob for the pan", "150 ml milk plus 2 tbsp for brushing". */
 const AND_SOME = new RegExp(
-  String.raw`^(${AMOUNT}\s*\p{L}[^()]*?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}\s*(?:${UNIT_PATTERN})|${SOME})(?:\s+(?:of it|more|extra))?\s+(${PURPOSE})$`,
+  String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}\s*(?:${UNIT_PATTERN})|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
   'iu',
 )
 /** "3 tbsp oil (2 for the filling, 1 for frying)": the sum first, and its shares behind. */
@@ -48,7 +48,7 @@ const IN_HALVES: readonly RegExp[] = [
 /** "500 g mince (half pork, half beef)", "400 g mince, pork/beef 50:50". */
 const OF_TWO_KINDS: readonly RegExp[] = [
   new RegExp(
-    String.raw`^(${AMOUNT})\s*(?:of )?(\p{L}[\p{L}' ]{1,28}?)\s*[,(]\s*half (\p{L}+)(?:,| and| &)? ?(?:and )?half (\p{L}+)\)?$`,
+    String.raw`^(${AMOUNT})\s*(?:of )?(\p{L}[\p{L}' ]{1,28}?)\s*[,(]\s*(?:i (?:use|used|do|like) )?half (\p{L}+(?: (?!half\b|and\b)\p{L}+)?)(?:,| and| &|\/)? ?(?:and )?half (\p{L}+(?: \p{L}+)?)\)?$`,
     'iu',
   ),
   new RegExp(
@@ -56,6 +56,11 @@ const OF_TWO_KINDS: readonly RegExp[] = [
     'iu',
   ),
 ]
+
+const AMOUNT_BEFORE_BRACKET = new RegExp(
+  String.raw`^(\p{L}[\p{L}' ]{1,28}?),?\s+(${NUMBER}\s*(?:${UNIT_PATTERN}))\s*(\(.*half.*)$`,
+  'iu',
+)
 
 const halved = (amount: string): string | null => {
   const number = readNumber(amount.replace(/^(?:about|approx\.?|~)\s*/i, ''))
@@ -108,8 +113,10 @@ export function sharedOut(raw: string): string[] | null {
   const number = sum ? readNumber(sum[1]!) : null
   const shares = number ? sharesOf(number.low, sum![2] ?? '', sum![3]!.trim(), sum![4]!) : null
   if (shares) return shares
+  // "Flour 3 cups (half …)" as "3 cups flour (half …)".
+  const inFront = text.replace(AMOUNT_BEFORE_BRACKET, '$2 $1 $3')
   for (const pattern of OF_TWO_KINDS) {
-    const found = pattern.exec(text)
+    const found = pattern.exec(inFront)
     const half = found ? halved(found[1]!) : null
     if (half) return [`${half} ${found![3]!} ${found![2]!}`, `${half} ${found![4]!} ${found![2]!}`]
   }

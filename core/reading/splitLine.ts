@@ -13,6 +13,7 @@ import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PREP_WORDS, readLine } from './readLine'
 import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
+import { NAME_THEN_MEASURED } from './plainLine'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { UNIT_PATTERN } from './units'
@@ -123,8 +124,17 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   const shared =
     /^.+\s+(paste|powder|powders|seeds?|flakes|leaves|oil|flour|cheese|mince|juice)(?:[\s,(].*)?$/i.exec(last)
   const names: string[] = []
+  // "1 tsp cumin and coriander": what is counted in teaspoons beside a spice is one as well.
+  const ofSpice =
+    readLine(own[0]!).measures[0]?.[0]?.unitId === 'tsp' &&
+    matchFood(readLine(own[0]!).name, foods)?.food.group === 'spice'
   const matches = own.map((piece, at) => {
     const name = readLine(piece).name
+    const ground = ofSpice && at > 0 ? matchFood(`ground ${name}`, foods) : null
+    if (ground?.how === 'exact' && ground.food.group === 'spice' && !readLine(piece).measures.length) {
+      names.push(`ground ${piece}`)
+      return ground
+    }
     const exact = matchFood(name, foods)
     if (exact?.how === 'exact') {
       names.push(piece)
@@ -189,7 +199,8 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
     matches.slice(1).some((match) => match?.food.group === 'seed') && matches[0]?.food.group !== 'seed'
   if (strewn && FOR_TOP.test(names[0] ?? '') && !/\b(?:extra|more)\b/i.test(names[0]!))
     return names.map((text, at) => ({ text: at === 0 ? text : `${text}, to finish`, told: '' }))
-  if (alike && amounts[0] && !anyAmountLater && /\s(?:and|&|\+)\s/.test(read.name))
+  const isSpices = ofSpice && matches.every((match) => match?.food.group === 'spice')
+  if (alike && amounts[0] && !anyAmountLater && /\s(?:and|&|\+)\s/.test(isSpices ? raw : read.name))
     return shareOut(raw, names)
   // "Green chilli + ginger + garlic crushed 2 tbsp": the amount behind the last is for all.
   const behindAll = !amounts.slice(0, -1).some(Boolean) && amounts.at(-1) && read.measures.length > 0
@@ -292,6 +303,9 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const slashed = raw.length < 120 && !/\d/.test(raw) ? raw.trim().split(/\s*\/\s*/) : []
   const strangers = slashed.filter((one) => matchFood(readLine(one).name, foods)?.how !== 'exact').length
   if (slashed.length > 2 && strangers <= 1) return both(slashed)
+  // "Between 180 and 200 ml water" is one amount.
+  if (/^between \d[\d.]* (?:and|&) \d[\d.]* ?\p{L}/iu.test(raw.trim())) return both([raw])
+  if (raw.length < 120 && NAME_THEN_MEASURED.test(raw.trim())) return both([raw])
   if (raw.length < 200 && FILLED_UP.test(raw.trim()) && !COMMA.test(raw)) return [{ text: raw, told: '' }]
   // "1 onion (sliced, softened in 1 tbsp oil)": the oil is a line of its own.
   const inFat = raw.length < 200 ? SOFTENED_IN.exec(raw.trim()) : null

@@ -117,7 +117,22 @@ export const UNITS: readonly Unit[] = [
     names: ['dessertspoon', 'dessertspoons', 'dsp', 'dstspn'],
   },
   // A spoon without a name is one to eat with. Common practice, no source.
-  { id: 'spoon', kind: 'volume', factor: 15, names: ['spoon', 'spoons', 'spoonful', 'spoonfuls'] },
+  {
+    id: 'spoon',
+    kind: 'volume',
+    factor: 15,
+    names: [
+      'spoon',
+      'spoons',
+      'spoonful',
+      'spoonfuls',
+      'soup spoon',
+      'soup spoons',
+      'soupspoon',
+      'soupspoons',
+      'serving spoon',
+    ],
+  },
   { id: 'glass', kind: 'volume', factor: 200, names: ['glass', 'glasses', 'tumbler'] },
   { id: 'mug', kind: 'volume', factor: 300, names: ['mug', 'mugs', 'mugful'] },
   { id: 'ladle', kind: 'volume', factor: 100, names: ['ladle', 'ladles', 'ladleful'] },

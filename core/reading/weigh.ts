@@ -195,7 +195,7 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
           `Drained: ${Math.round(u.drained * 100)} % of the stated weight, ${round(weighed.grams!)} g`,
         ),
       )
-    } else if (food.group === 'pulse' || food.group === 'fish') {
+    } else if (food.group === 'pulse' || food.group === 'fish' || /\bdrained\b/.test(food.name)) {
       scale(u.drained)
       weighed.notes.push(
         check(
