@@ -62,7 +62,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of|to) the )rest|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|keep|leave|set aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of|to)(?: the)? )rest|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|keep|leave|set aside|cover)\b/iu,
   ],
 ]
 
@@ -81,6 +81,8 @@ function nearestKind(text: string, at: number): FactKind | null {
   let bestAt = -1
   for (const [kind, pattern] of BY_WORD) {
     const last = lastMatch(pattern, before)
+    // "Add 80 ml water, cover 5 min" cooks under its lid.
+    if (last && /^cover$/i.test(last[0]) && UNDER_LID.test(text)) continue
     if (last && last.index > bestAt) {
       best = kind
       bestAt = last.index
@@ -101,6 +103,8 @@ function nearestKind(text: string, at: number): FactKind | null {
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 
+const UNDER_LID =
+  /\b(?:fry|brown|steam|boil|simmer|cook|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
 const COOKED = /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast)\b/gi
 
 const cm = (value: number, unit: string) =>

@@ -248,6 +248,13 @@ export function readCooking(context: HeatContext): CookingRead {
     }
     stages.push({ way, unclear, event: { ...event } })
   }
+  // "Pan-fry version: 1 tbsp oil, fry the bottoms, add water, cover": the label names what is told behind it.
+  if (
+    stages[1]?.way === 'brown-and-steam' &&
+    stages[0]!.event.minutes === null &&
+    /^(?:shallow-fry|griddle)$/.test(stages[0]!.way)
+  )
+    stages.shift()
   steamedInThePan(stages)
   const [first, second] = stages
   const fromWords = first ? null : wayByWords(context)

@@ -27,6 +27,18 @@ const KITCHENS: readonly Kitchen[] = [
     },
   },
   {
+    // What is served beside a flatbread there is of mango or lime, in oil and salt.
+    of: /\b(?:paratha|parantha|atta|maida|besan|ajwain|jeera|ghee|garam masala|amchur|paneer|methi|haldi|curd|dal|daal)\b/i,
+    word: /(?<!\b(?:lime|mango|mixed|dill|mustard|sweet|brown|garlic|chilli|lemon)\s)\bpickles?\b(?! (?:juice|brine))/i,
+    means: 'indian lime pickle',
+    foodId: null,
+    note: {
+      code: 'kitchen',
+      level: 'note',
+      text: 'Pickle is taken as Indian pickle of lime, as kitchens use the word that say atta or maida',
+    },
+  },
+  {
     // Weights and Measures Act 1985, Schedule 1: a pint is 0.568 261 25 dm³, 20 fluid ounces.
     of: /\bgas(?: mark)? ?\d|\b(?:caster sugar|plain flour|self[- ]raising|tomato pur[eé]e|courgettes?|swede|aubergine|cling ?film|shortcrust|rapeseed oil|streaky|stock cube|mince\b|spring onions?|double cream|wholemeal)/i,
     word: /(?<!\b(?:imperial|us|american)\s)\b(?:pints?|pts?)\b/i,

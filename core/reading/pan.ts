@@ -57,7 +57,11 @@ const PER_PIECE_FAT = recalled(
 )
 function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): number | null {
   for (const { text, about } of clauses) {
-    const ofPan = about === 'pieces' || /^\W*(?:frying )?(?:pan|skillet|wok)\s*:/i.test(text)
+    const ofPan =
+      about === 'pieces' ||
+      /^\W*(?:(?:frying )?(?:pan|skillet|wok)|(?:to )?(?:pan[- ]?|shallow[- ]?)?fr(?:y|ying|ied)(?: version| method| way)?)\s*:/i.test(
+        text,
+      )
     if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|tawa|cook|roast)/i.test(text)) continue
     const match =
       /\b(?:oil|butter|ghee|lard|margarine)\s*\((?:about |~)?([^()]{1,20})\)/i.exec(text) ??

@@ -54,6 +54,12 @@ export function plainLine(raw: string): string {
       /^((?:\d|an?|one|two) (?:(?:large|small|ready[- ]rolled|chilled|frozen) )*(?:sheets?|packs?|packets?|blocks?|rolls?|tubs?|jars?|tins?|cans?|bags?|boxe?s?)\b[^,()]*),\s*((?:about )?\d{2,4} ?(?:g|ml|oz))(?: each)?$/i,
       '$1 ($2)',
     )
+    // "100 g noodles, soaked (50 g dry)": what was weighed before it was soaked.
+    .replace(
+      /^(?:about )?\d[\d.]* ?(?:g|kg) (?!(?:cooked|boiled)\b)(\p{L}[^()\d]*?)[\s,]*\((?:about )?(?:(\d[\d.]*) ?g(?:rams?)? (?:dry|dried)(?: weight)?|dry weight:? (?:about )?(\d[\d.]*) ?g?)\)$/iu,
+      (_, food: string, ahead: string | undefined, behind: string | undefined) =>
+        `${ahead ?? behind} g ${food}`,
+    )
     // "2/3 of a cup", "1/2 an orange", "between 180 and 200 ml", "no more than 1 tsp".
     .replace(
       /^((?:about )?(?:\d ?\/ ?\d|[¼½¾⅓⅔⅛]|half|two thirds?|three quarters|one third|one quarter)) of an? (?=(?:cup|tsp|tbsp|teaspoon|tablespoon|glass|mug|pint|litre|kilo|pound)\b)/iu,

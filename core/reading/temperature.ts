@@ -75,6 +75,11 @@ export function temperatureIn(text: string): { celsius: number; fan: boolean } |
     if (value >= 90 && value <= 280) return made(value, isFan)
     if (value > 280 && value <= 550) return made(toCelsius(value), isFan)
   }
+  // "Hot oven (200)": the number says more than the word.
+  const told = /\boven\s*\(?\s*(?:about |around |~)?(\d{3})\b(?!\s*(?:g|ml|min))/i.exec(text)
+  const degrees = told ? Number(told[1]) : 0
+  if (degrees >= 90 && degrees <= 280) return made(degrees, fan !== null)
+  if (degrees > 280 && degrees <= 550) return made(toCelsius(degrees), fan !== null)
   const words = OVENS.find(([pattern]) => pattern.test(text))
   if (words) return made(words[1])
   if (fan) return made(Number(fan[1]) > 280 ? toCelsius(Number(fan[1])) : Number(fan[1]), true)
