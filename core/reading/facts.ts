@@ -104,7 +104,7 @@ function nearestKind(text: string, at: number): FactKind | null {
 }
 
 const UNDER_LID =
-  /\b(?:fry|brown|steam|boil|simmer|cook|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
+  /\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
 const COOKED = /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast)\b/gi
 
 const cm = (value: number, unit: string) =>
