@@ -86,6 +86,8 @@ export const CALLED = [
   ['eggs', 'egg'],
   ['veg', 'vegetable'],
   ['veggy', 'vegetable'],
+  ['veggie', 'vegetable'],
+  ['veggies', 'vegetable'],
   ['vegetable', 'vegetable'],
 ] as const
 
@@ -128,7 +130,7 @@ const COMMON = new Set(
 )
 /** Words that describe a food and name none in company. */
 const DESCRIBES = new Set(
-  'vegan fresh dried dry large small medium plain white red green black brown ground powder cold warm hot seed raw whole cooked boiled chopped'.split(
+  'vegan fresh dried dry large small medium plain white red green black brown ground powder cold warm hot seed raw whole cooked boiled chopped all purpose self raising rising strong extra virgin light'.split(
     ' ',
   ),
 )

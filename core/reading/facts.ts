@@ -97,15 +97,17 @@ function nearestKind(text: string, at: number): FactKind | null {
   // "Brown 8 minutes, drain, cool": the minutes are of what stands before them.
   if (
     best === null &&
-    /\b(?:brown|fry|fried|saut\S+|cook|simmer|boil|bake|steam|roast|toast)\b/i.test(before)
+    /\b(?:brown|fry|fried|saut\S+|cook|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise)\b/i.test(
+      before,
+    )
   )
     return null
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 
-const UNDER_LID =
-  /\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
-const COOKED = /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast)\b/gi
+const UNDER_LID = /\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
+const COOKED =
+  /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise)\b/gi
 
 const cm = (value: number, unit: string) =>
   /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54

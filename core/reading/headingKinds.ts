@@ -40,7 +40,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'finish',
-    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration)\b|^top$|^(?:the )?(?:\p{L}+ )?(?:crumble|streusel)$/u,
+    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration|icing|frosting|drizzle)\b|^top$|^(?:the )?(?:\p{L}+ )?(?:crumble|streusel)$/u,
   ],
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
@@ -86,6 +86,8 @@ function findKind(name: string): HeadingKind | null {
     .replace(/\s+/g, ' ')
     .trim()
   const bare = plain.replace(/^for the /, '')
+  // "Topping / filling" of a boat that stays open is what it holds.
+  if (/\btopping/.test(plain) && /\bfilling/.test(plain)) return 'filling'
   for (const [kind, pattern] of KINDS) if (pattern.test(plain) || pattern.test(bare)) return kind
   return null
 }

@@ -9,7 +9,7 @@ type Seen = CookingWay | 'fry' | 'cook'
 
 /** "Pour boiling water on half the flour". */
 const SCALDS =
-  /\bboil (?:the )?(?:\p{L}+ ){0,2}?(?:water|milk)\b(?=[^;]{0,80}\b(?:flours?|starch(?:es)?|atta|maida|masa)\b)|\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/iu
+  /\b(?:stir|mix|beat|work)(?:ing)? (?:in )?(?:the |some |half (?:of )?the )?(?:boiling|just[- ]boiled|very hot) water\b|\bboil (?:the )?(?:\p{L}+ ){0,2}?(?:water|milk)\b(?=[^;]{0,80}\b(?:flours?|starch(?:es)?|atta|maida|masa)\b)|\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/iu
 /** "Fry nothing", "do not bake yet". */
 export const NOT_DONE =
   /\b(?:do not|don'?t|never|no need to) (?:pre-?)?(?:fry|bake|boil|steam|cook|brown)\b|\b(?:fry|cook|bake) nothing\b/i

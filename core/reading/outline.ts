@@ -156,6 +156,12 @@ function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, t
       state.mode = 'noise'
       state.section = null
     }
+    // "Macros per 5": what one serving is.
+    const per =
+      /^\W*(?:macros?|nutrition|figures|values)\b[^:\d]{0,16}\b(?:per|for) (\d{1,2})\b(?! ?(?:g|ml|%))/i.exec(
+        text,
+      )
+    if (per) out.counts.push({ pieces: null, servings: null, perServing: Number(per[1]), text })
     state.is(row, 'left-out')
     return true
   }
@@ -207,6 +213,21 @@ function countsWhole(state: OutlineState, row: Row, text: string): boolean {
   const number = bare && mode === 'start' ? bare : sized && state.isAtStart ? sized : null
   if (number && out.title) {
     out.counts.push({ pieces: Number(number[1]), servings: null, perServing: null, text })
+    state.is(row, 'count')
+    return true
+  }
+  // "4 bakes" below "Steak bake": so many of what the title names.
+  const own = /^\W*(?:about )?(\d{1,3}) (?:(?:big|large|small|mini|medium) )?(\p{L}{3,}?)e?s?\W*$/iu.exec(
+    text,
+  )
+  if (
+    own &&
+    out.title &&
+    state.isAtStart &&
+    new RegExp(`\\b${own[2]!}`, 'iu').test(out.title) &&
+    matchFood(own[2]!, state.foods)?.how !== 'exact'
+  ) {
+    out.counts.push({ pieces: Number(own[1]), servings: null, perServing: null, text })
     state.is(row, 'count')
     return true
   }

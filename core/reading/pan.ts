@@ -109,7 +109,12 @@ export function assumePanFat(
   const pan = drafts.find((draft) => draft.kind === 'pan')
   const oils = pan?.lines.filter(({ food }) => isFat(food)) ?? []
   if (!way) return
-  const sprayed = clauses.some(({ text, about }) => about !== null && way !== 'deep-fry' && SPRAYS.test(text))
+  const sprayed = clauses.some(
+    ({ text, about }) =>
+      way !== 'deep-fry' &&
+      SPRAYS.test(text) &&
+      (about !== null || /\b(?:fry|brown|pan|griddle)\b/i.test(text)),
+  )
   const usual =
     way === 'deep-fry'
       ? FRYING_POT_GRAMS

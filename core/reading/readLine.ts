@@ -97,7 +97,7 @@ const PER_BATCH =
 /** What is done to a food before it goes in: of these words a name is freed. */
 /** "Turnip, tiny dice", "beef in small cubes": cut to a size, said with a noun. */
 const CUT_TO_SIZE =
-  /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits))(?=\s*(?:,|$))/iu
+  /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits|florets|rings|rounds|wedges|batons|matchsticks))(?=\s*(?:,|$))/iu
 export const PREP_WORDS =
   '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|fine chop|at room temperature)'
 const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
@@ -226,7 +226,7 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
     })
     // "Chuck in 5 mm dice": how it is cut, behind the name.
     .replace(
-      /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks)$/i,
+      /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks|florets|rings|rounds|wedges|batons)$/i,
       (cut) => {
         prep.push(cut.trim())
         return ''

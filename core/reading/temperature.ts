@@ -28,7 +28,10 @@ const OVENS: readonly [RegExp, number][] = [
 const DEGREE = String.raw`\s*(?:°|deg(?:ree)?s?\.?|degrees?)?\s*`
 const CELSIUS = new RegExp(String.raw`(\d{2,3})(?:\s*-\s*(\d{2,3}))?${DEGREE}(?:c|celsius|centigrade)\b`, 'i')
 const FAHRENHEIT = new RegExp(String.raw`(\d{3})(?:\s*-\s*(\d{3}))?${DEGREE}(?:f|fahrenheit)\b`, 'i')
-const FAN = new RegExp(String.raw`(\d{3})${DEGREE}(?:c\b)?\s*\(?\s*(?:fan|convection)`, 'i')
+const FAN = new RegExp(
+  String.raw`(\d{3})${DEGREE}(?:c\b)?\s*\(?\s*(?:fan|convection)\b(?!\s*:?\s*\d{3})`,
+  'i',
+)
 const FAN_BEFORE = new RegExp(String.raw`(?:fan|convection)(?: oven)?\s*:?\s*(\d{3})`, 'i')
 const GAS = /\bgas(?: mark)?\s*(\d{1,2})\b/i
 const BARE = new RegExp(

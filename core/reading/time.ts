@@ -116,7 +116,7 @@ const BARE_MINUTES = new RegExp(
     // "Bake 375° for 18-20 until brown", "fry for 3-4 or so"
     String.raw`\b(?:bake|baked|cook|steam|fry|boil|simmer|roast|oven)\b[^.;]{0,40}\bfor (?:about )?${FEW}(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)`,
     // "simmer 10."
-    String.raw`\b(?:simmer|bake|steam|boil|fry) ${FEW}(?=\s*[.;]|\s*$)(?![.]\d)`,
+    String.raw`\b(?:simmer|bake|steam|boil|fry) ${FEW}(?=\s*[.;]|\s*$|\s+(?:until|till|or so)\b)(?![.]\d)`,
     // "give them 20 more"
     String.raw`\bgive (?:it|them|these) (?:a |about |around |another |a further |some )*${FEW}(?: more| extra)?${STOP_BEHIND}| until| till| or so)`,
     // "bake another 25", "for the first 10"

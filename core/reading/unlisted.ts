@@ -1,5 +1,6 @@
 import { recalled } from './matches'
 import type { Food, Foods } from '../food/food'
+import { foodIs } from '../food/groups'
 import { newLine } from '../recipe/document'
 import { finishOf, isFat, type Draft } from './drafts'
 import { matchFood } from './match'
@@ -137,7 +138,12 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       brushed?.group === 'oil' && wash && /^(?:an? |a little |a bit of |some |more )*oil$/i.test(wash[1]!)
     const over = anyOil ? (listedOil(drafts) ?? brushed) : brushed
     const isThere =
-      anyOil && drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(({ food }) => isFat(food)))
+      anyOil &&
+      drafts.some(
+        ({ kind, lines }) =>
+          (kind === 'finish' || lines.some(({ food }) => foodIs(food, 'bought-dough'))) &&
+          lines.some(({ food }) => isFat(food)),
+      )
     if (over && !isThere && !isKeptFor(drafts, over)) {
       const grams = BRUSHED_GRAMS_PER_PIECE * pieces
       add(
