@@ -54,6 +54,7 @@ const IN_FAT = recalled(
   /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i,
 )
 
+const STOCK = /^(?:stock|broth|bouillon)$/
 const INTO_BOWL = recalled(
   /\b(?:tip|turn|scrape|transfer|put|move|empty|spoon|add)\b (?:it |them |this |everything |all |the \p{L}+ )?(?:out )?(?:in)?to (?:a|the|your|another) (?:\p{L}+ )?bowl\b/iu,
 )
@@ -209,9 +210,12 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
   const wordsOfLine = draft.lines.map((item) => {
     const name = item.food ? item.food.name.split(',')[0]! : ''
     const called = item.food?.synonyms.filter((other) => !other.includes(' ')).join(' ') ?? ''
-    return normaliseName(`${item.read.name} ${name} ${called}`)
+    const own = normaliseName(`${item.read.name} ${name} ${called}`)
       .split(' ')
       .filter((word) => words.has(word))
+    // "Brown the beef" puts no beef stock into the pot.
+    const stock = own.filter((word) => STOCK.test(word))
+    return stock.length ? stock : own
   })
   const every = draft.lines.map((_, at) => at)
   const hasFat = draft.lines.some(({ food }) => isFat(food))
