@@ -140,6 +140,8 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
     if (!food) return block[at] ? 'other' : 'end'
     // Half a pot of jam is what is inside; a spoon of it sweetens.
     if (SWEET_INSIDE.test(food.id) && (block[at]!.line.grams ?? 0) >= SWEET_INSIDE_GRAMS) return 'other'
+    // Cream cheese behind flour of nuts melts into it as the cheese above does.
+    if (isLean(block[flourAt]!) && melts(block[at])) return 'dough'
     return foodIs(food, 'of-dough') ? 'dough' : isPassed(food) ? 'passed' : 'other'
   }
   let from = flourAt

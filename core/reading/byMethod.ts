@@ -217,7 +217,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       const isListed = food.group.startsWith('egg') && [...finished].some((group) => group?.startsWith('egg'))
       if (isListed && !brushing.some(({ text }) => own.test(text))) continue
       const word = new RegExp(
-        `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds` : food.group === 'sweetener' ? (spare ? [...new Set(normaliseName(read.name).split(' '))].join('|') : normaliseName(read.name).split(' ')[0]) : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds${/seasoning$/i.test(read.name) ? '|seasoning' : ''}` : food.group === 'sweetener' ? (spare ? [...new Set(normaliseName(read.name).split(' '))].join('|') : normaliseName(read.name).split(' ')[0]) : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       // The yolk that is listed is the one that is meant.
@@ -253,12 +253,15 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
           !brushing.some(({ mixed }) => mixed === text),
       )
       // The one fat of a filling that is fried is what it is fried in; "brush with a little oil" takes other oil.
+      const isOneFat =
+        fat && draft.kind === 'filling' && draft.lines.filter((one) => isFat(one.food)).length === 1
+      // "1 onion, fried in 2 tbsp butter" says so on its line.
+      const saysSo = draft.lines.some((one) => one !== item && FRIED_SO.test(one.line.raw))
       const fries =
-        fat &&
-        draft.kind === 'filling' &&
-        draft.lines.filter((one) => isFat(one.food)).length === 1 &&
-        clauses.some(({ about, text }) => about === draft && FRIES.test(text)) &&
-        brushing.every(({ text }) => !word.test(text) || SOME_FAT.test(text))
+        isOneFat &&
+        (saysSo ||
+          (clauses.some(({ about, text }) => about === draft && FRIES.test(text)) &&
+            brushing.every(({ text }) => !word.test(text) || SOME_FAT.test(text))))
       const there = fries || finished.has(food.group)
       if ((used && !spare) || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
       // "1 egg yolk + 1 tsp water": what thins the wash goes with it.
@@ -349,6 +352,7 @@ const GLAZES = recalled(
 )
 const WASHES = recalled(/\begg[ -]?wash\b|\b(?:brush|glaze)\b/i)
 const FRIES = recalled(/\b(?:fry|saut[eé]|brown|sweat|soften)\b/i)
+const FRIED_SO = recalled(/\b(?:fried|softened|saut[eé]ed|browned|sweated)\b/i)
 const SOME_FAT = recalled(/\b(?:a little|a bit of|some|more|extra)\b[^.;]{0,20}\b(?:oil|butter|ghee)\b/i)
 const MIXES = recalled(/\b(?:mix|beat|stir|combine|whisk|blend)\b/i)
 

@@ -239,7 +239,7 @@ export function countPieces(
   // "Parcels (6) … 12 triangles, 2 each": the title counts who eats.
   const each = perServing
   const eaten =
-    each && each > 1 && servings === null
+    each && each > 1 && servings === null && !/\b(?:makes?|yields?|gives)\b/i.test(found[0]?.says ?? '')
       ? found.find(({ pieces }) => pieces === found[0]!.pieces * each)
       : undefined
   if (eaten) {

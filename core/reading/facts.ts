@@ -72,7 +72,7 @@ function nearestKind(text: string, at: number): FactKind | null {
     return 'rest-before-eating-minutes'
   // "1 hr rest", "40 min proof": the word right behind the time.
   const noun =
-    /^(?:\d[^\s]*|an?|one|half an?)(?:\s*(?:-|–|to)\s*\d+)?\s*(?:m|mins?|minutes?|h|hrs?|hours?)\s+(rest(?:ing)?|rise|proof|prove|chill|soak)\b/i.exec(
+    /^(?:\d[^\s]*|an?|one|half an?)(?:\s*(?:-|–|to)\s*\d+)?\s*(?:m|mins?|minutes?|h|hrs?|hours?)\s+(rest(?:ing)?|rise|proof|prove|chill|soak)\b(?!\s+(?:for )?(?:about )?(?:\d|an? hour|half|overnight))/i.exec(
       text.slice(at, at + 40),
     )
   if (noun) return BY_WORD.find(([, pattern]) => pattern.test(noun[1]!.replace(/ing$/, '')))?.[0] ?? null

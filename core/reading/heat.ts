@@ -23,7 +23,7 @@ export interface CookingRead {
 
 /** "2 minutes more": goes on with what went before. */
 const TIME_ALONE = recalled(
-  /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all))?(?: (?:approx\.?|or so|about))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i,
+  /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all|(?:per|a|each) (?:batch|lot)))?(?: (?:approx\.?|or so|about))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i,
 )
 /** "… ; turn over; 10 min". */
 const TURNED = recalled(/\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i)

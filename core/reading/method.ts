@@ -223,7 +223,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
         const closing = closingIn(text, index, sentences.slice(at + 1).join(' '))
         const shaping = SHAPING.test(text)
         const aboutFilling =
-          /\b(?:fold|stir|mix) (?:in|into|through)\b(?! (?:the |both )?(?:sides|ends|corners)\b)/i.test(
+          /\b(?:fold|stir|mix) (?:in|into|through)\b(?! (?:the |both )?(?:sides|ends|corners)\b| (?:an? )?(?:neat |small )?(?:squares?|triangles?|half|thirds|quarters|parcels?|packets?|envelopes?|cones?|rectangles?)\b)/i.test(
             text,
           ) && !PIECE_WORDS.test(text)
         if (closing && !aboutFilling) {
@@ -309,7 +309,8 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
         score += 1.5
       // What is brushed on or fried in is named beside the piece and does not decide.
       if (draft.kind === 'pan' || draft.kind === 'finish') score *= 0.6
-      if (score > bestScore) {
+      // "Stir in flour, then milk" where both have milk goes on with what was last spoken of.
+      if (score > bestScore || (score > 0 && score === bestScore && draft === last)) {
         best = draft
         bestScore = score
       }

@@ -46,9 +46,11 @@ export class Pot {
     this.last = own
   }
 
-  add(lines: readonly number[], text: string): void {
+  /** @param byName put in by name: what was salted or marinated before is in the pot now */
+  add(lines: readonly number[], text: string, byName = false): void {
     if (this.hot === null) return
     for (const at of lines) {
+      if (byName && !this.kept.has(at)) this.raw.delete(at)
       if (this.ways.has(at) || this.raw.has(at)) continue
       this.ways.set(at, this.hot)
       this.added.add(at)

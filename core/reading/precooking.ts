@@ -362,12 +362,20 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       else if (pot.hot === null && clauseWay && !off && !VERB.test(stretch))
         pot.addTo(clauseWay, named, stretch)
       // "Peel and slice the apples" beside a hot pan is done on the board.
-      else if (pot.hot !== null && PREPARES.test(stretch) && !ADDS.test(stretch) && named.length) continue
+      else if (pot.hot !== null && PREPARES.test(stretch) && !ADDS.test(stretch) && named.length) {
+        // "Mash the lentils and chestnuts, add the flax egg and the veg": that is another bowl.
+        if (OUT_OF_POT.test(stretch) && named.every((at) => !pot.ways.has(at))) pot.setAside(named)
+        continue
+      }
       // "… and stock. 25 min, lid off": with liquid in it, it simmers.
       else if (pot.hot === 'fry' && pot.poured && !named.length && minutesIn(stretch) >= SIMMERS_FROM_MINUTES)
         pot.cook('simmer', [], stretch)
       else if (pot.hot !== null && !off)
-        pot.add(ADDS.test(stretch) || inPanAlone || pot.ways.size > 0 ? named : [], stretch)
+        pot.add(
+          ADDS.test(stretch) || inPanAlone || pot.ways.size > 0 ? named : [],
+          stretch,
+          PUTS_IN.test(stretch) && own.length > 0,
+        )
       // "Grind the dal", "slice the onions" before anything is hot decide nothing.
       else if ((pot.ways.size || !PREPARES.test(stretch)) && !isListing(stretch)) pot.setAside(named)
       if (pot.hot !== null && !off && ADDS_REST.test(stretch)) pot.add(every, stretch)

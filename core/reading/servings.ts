@@ -42,7 +42,7 @@ const fewIn = (found: RegExpExecArray | null) =>
 const forBare = new RegExp(String.raw`^\W*(?:enough )?for\s+${N}\W*$`, 'iu')
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const servingSize = new RegExp(
-  String.raw`\bserving(?: size)?\s*[:=]\s*${N}(?!\s*(?:g|kg|ml|oz)\b)|\bper (?:serving|portion) \(\s*(?:of )?(\d{1,2})(?:\s+${PIECES})?\s*\)`,
+  String.raw`\bserving(?:\s*[:=]| size\s*(?:[:=]|is|of)?)\s*${N}(?!\s*(?:g|kg|ml|oz)\b)|\bper (?:serving|portion) \(\s*(?:of )?(\d{1,2})(?:\s+${PIECES})?\s*\)`,
   'iu',
 )
 const perPerson = new RegExp(
