@@ -75,6 +75,9 @@ function nearestKind(text: string, at: number): FactKind | null {
     /^(?:\d[^\s]*|an?|one|half an?)(?:\s*(?:-|–|to)\s*\d+)?\s*(?:m|mins?|minutes?|h|hrs?|hours?)\s+(rest(?:ing)?|rise|proof|prove|chill|soak)\b(?!\s+(?:for )?(?:about )?(?:\d|an? hour|half|overnight))/i.exec(
       text.slice(at, at + 40),
     )
+  // "10 min in the mixer": it kneads.
+  if (/^[^,.;]{0,24}?\bin (?:the|a) (?:stand )?(?:mixer|machine)\b/i.test(text.slice(at, at + 44)))
+    return 'knead-minutes'
   if (noun) return BY_WORD.find(([, pattern]) => pattern.test(noun[1]!.replace(/ing$/, '')))?.[0] ?? null
   const before = text.slice(Math.max(0, at - 60), at)
   let best: FactKind | null = null
@@ -97,7 +100,7 @@ function nearestKind(text: string, at: number): FactKind | null {
   // "Brown 8 minutes, drain, cool": the minutes are of what stands before them.
   if (
     best === null &&
-    /\b(?:brown|fry|fried|saut\S+|cook|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise)\b/i.test(
+    /\b(?:brown|fry|fried|saut\S+|cook|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/i.test(
       before,
     )
   )
@@ -107,7 +110,7 @@ function nearestKind(text: string, at: number): FactKind | null {
 
 const UNDER_LID = /\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
 const COOKED =
-  /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise)\b/gi
+  /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/gi
 
 const cm = (value: number, unit: string) =>
   /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54

@@ -164,6 +164,15 @@ export function readCooking(context: HeatContext): CookingRead {
       events.push(...eventsIn(clause))
     // A method in one breath: "knead, rest 1h ... boil till they float".
     else if (!anyClosed && kind === 'shell') events.push(...eventsIn(clause))
+    // "Bring the broth to a boil. Cook the pelmeni 5 minutes."
+    const [inBroth] =
+      events.length === had &&
+      BOILS_LIQUID.test(before) &&
+      COOKS_PIECES.test(clause.text) &&
+      kind !== 'filling'
+        ? timesIn(clause.text)
+        : []
+    if (inBroth) events.push({ ...bareEvent('boil', null, clause.text), minutes: middleMinutes(inBroth) })
     if (events.length > had) lastHeated = clause.sentence
   }
   if (!events.length) {
@@ -289,8 +298,16 @@ export function readCooking(context: HeatContext): CookingRead {
   }
 }
 
-const GIVES_MORE = recalled(/\b(?:another|further|more)\b/i)
+const GIVES_MORE = recalled(
+  /\b(?:another|further|more)\b|^\W*(?:uncover|lid off|(?:remove|take off|lift) the lid)\b/i,
+)
 const WAITING = recalled(/\b(?:rest|cool|stand|chill|prove|proof|rise|wait|sit|knead|soak|freeze)\w*\b/i)
+const BOILS_LIQUID = recalled(
+  /\b(?:bring|heat)\b[^.;]{0,24}\b(?:broth|stock|soup|water)\b[^.;]{0,16}\b(?:boil|simmer)/i,
+)
+const COOKS_PIECES = recalled(
+  /^\W*(?:then )?(?:cook|add|drop|lower|put)\b(?![^.;]*\b(?:oven|pan|oil|butter)\b)/i,
+)
 const IF_FRESH = recalled(
   /\b(?:fresh|chilled|unfrozen|not frozen|thawed|from the fridge)\b[^.;\d]{0,16}(\d{1,2})(?!\d| ?(?:°|deg|[cf]\b)|(?: ?min\w*)? from frozen)/i,
 )

@@ -38,7 +38,7 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
   for (const { text, about } of clauses) {
     if (about !== 'pieces' || !/\b(?:fry|cook|griddle|toast|brown|tawa|pan)\b/i.test(text)) continue
     const match =
-      /(?:\b(?:in|with|applying|a little|some|of)|^\W*(?:\d[\d./ ]*|[¼½¾]) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+((?:a little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
+      /(?:\b(?:in|with|applying|a little|some|of)|^\W*(?:\d[\d./ ]*|[¼½¾]) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+((?:a little |little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
         text,
       )
     const food = match && matchFood(readLine(match[1]!).name, foods)?.food

@@ -60,6 +60,7 @@ export function plainLine(raw: string): string {
       (_, food: string, ahead: string | undefined, behind: string | undefined) =>
         `${ahead ?? behind} g ${food}`,
     )
+    .replace(/(?<=\p{L})\s+to spread(?: (?:on|over|inside)\b.*)?$/iu, ', for spreading')
     // "2/3 of a cup", "1/2 an orange", "between 180 and 200 ml", "no more than 1 tsp".
     .replace(
       /^((?:about )?(?:\d ?\/ ?\d|[¼½¾⅓⅔⅛]|half|two thirds?|three quarters|one third|one quarter)) of an? (?=(?:cup|tsp|tbsp|teaspoon|tablespoon|glass|mug|pint|litre|kilo|pound)\b)/iu,

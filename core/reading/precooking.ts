@@ -58,6 +58,9 @@ const STOCK = /^(?:stock|broth|bouillon)$/
 const INTO_BOWL = recalled(
   /\b(?:tip|turn|scrape|transfer|put|move|empty|spoon|add)\b (?:it |them |this |everything |all |the \p{L}+ )?(?:out )?(?:in)?to (?:a|the|your|another) (?:\p{L}+ )?bowl\b/iu,
 )
+const HEATS_LIQUID = recalled(
+  /^\W*(?:heat|warm|bring) (?:the |\d\S* )?(?:\p{L}+ )?(?:milk|cream|stock|broth)\b(?![^.;]*\b(?:flour|dough|yeast)\b)/iu,
+)
 const DOES_IT_IN = recalled(
   /^\W*(?:and )?(?:then )?(?:stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer|boil|steam)\s+(?:(?:it|them|gently|slowly|all|this)\s+)*(?:in|with|for|until|till|over|on|\d)/iu,
 )
@@ -80,6 +83,8 @@ function wayIn(
     return 'roast'
   // "Wilt the spinach with a kettle of boiling water".
   if (FROM_KETTLE.test(text)) return 'simmer'
+  // "Heat the milk with the stock cube, thicken".
+  if (HEATS_LIQUID.test(text)) return 'simmer'
   // The air fryer is a small oven.
   if (/\bair[- ]?fr(?:y|ied|yer)\b/i.test(text)) return 'roast'
   for (const way of PRECOOKING_WAYS) {
@@ -142,7 +147,7 @@ const ROLLS = recalled(/\b(?:cut|roll|divide|portion)\b/i)
 const MIXES = recalled(/^\W*(?:then )?(?:mix|combine|toss|stir)\b/i)
 
 const PREPARES = recalled(
-  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince|finely|pit|core)\b/iu,
+  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince(?! \d)|finely|pit|core)\b/iu,
 )
 
 /** "Filling: fry the onions": the name in front is no food of it. */

@@ -171,6 +171,9 @@ function spiceOf(read: ReadLine, food: Food, foods: Foods) {
     const spice = matchFood(`${read.name} ${kind}`, foods)
     if (spice?.how === 'exact' && /^(?:spice|seed)$/.test(spice.food.group)) return spice
   }
+  // "1/2 tsp oregano" is dried.
+  const dried = food.group === 'herb' ? matchFood(`dried ${read.name}`, foods) : null
+  if (dried?.how === 'exact' && dried.food.id !== food.id) return dried
   return null
 }
 

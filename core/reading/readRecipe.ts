@@ -325,7 +325,7 @@ function partsOf(
 }
 
 const COOKED_FIRST =
-  /^(?:(?:lightly|gently|well|deep|stir)[- ])?(?:fried|saut[eé]ed|browned|softened|roasted|charred|grilled|steamed|boiled|blanched)\b/i
+  /^(?:(?:lightly|gently|well|deep|stir)[- ])?(?:fried|saut[eé]ed|browned|softened|roasted|charred|grilled|steamed|boiled|blanched|scrambled)\b/i
 
 /** How a raw food is cooked before it goes in, by what its line says behind its name; null where it says nothing. */
 function preparedBy({ read, food, line }: ReadIngredient): LinePrecooking | null {

@@ -26,6 +26,10 @@ const SUM_AND_SHARES = new RegExp(
   String.raw`^(${NUMBER})\s*((?:${UNIT_PATTERN})(?![\p{L}]))?\s*(\p{L}[\p{L}' -]{1,40}?)\s*(?:[:–-]\s+|,\s+|\()(.+?)\)?$`,
   'iu',
 )
+const HALF_FOR = new RegExp(
+  String.raw`^(${AMOUNT})\s*(\p{L}[\p{L}' -]{1,40}?)\s*\((?:[^()]*,\s*)?half (?:of (?:it|them) )?((?:for|to) (?:the )?(?:glaz|brush|wash|top)\p{L}*)\)$`,
+  'iu',
+)
 const SHARE = new RegExp(
   String.raw`^(?:use )?(half|the (?:other|rest|remaining)(?: (?:one|half|of it))?|another|rest|${NUMBER})\s*(?:${UNIT_PATTERN})?\s*(?:of (?:it|them|which) )?(?:is |are )?(${PURPOSE})$`,
   'iu',
@@ -108,6 +112,12 @@ export function sharedOut(raw: string): string[] | null {
     const [, amount, food, purpose, more, other] = twice
     const again = /^(?:another|an extra|one more)$/i.test(more!) ? '1' : more!.trim()
     return [`${amount!.trim()} ${food!}, ${purpose!}`, `${again} ${food!}, ${other!}`]
+  }
+  // "1 egg (beaten, half for glaze)": the other half stays where it is.
+  const half = HALF_FOR.exec(text)
+  if (half) {
+    const one = halved(half[1]!)
+    if (one) return [`${one} ${half[2]!}`, `${one} ${half[2]!}, ${half[3]!}`]
   }
   const sum = SUM_AND_SHARES.exec(text)
   const number = sum ? readNumber(sum[1]!) : null

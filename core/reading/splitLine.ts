@@ -29,7 +29,7 @@ const COMMA = new RegExp(
 )
 const FRIED_IN = /\b(fried|browned|softened|saut[eé]ed|wilted)\b.*\bin\b/i
 const SOFTENED_IN =
-  /^(.*?\S)\s*\(([^()]*\b(?:fried|browned|softened|saut[eé]ed|sweated|cooked))\s+in\s+((?:\d|an? |[¼½¾])[^(),]*\b(?:oil|butter|ghee|lard))\b[^()]*\)$/i
+  /^(.*?\S)\s*(?:\(([^()]*\b(?:fried|browned|softened|saut[eé]ed|sweated|cooked))\s+in\s+|,\s*(scrambled|fried|softened|browned|saut[eé]ed)\s*\((?:in|with)\s+)((?:\d|an? |[¼½¾])[^(),]*\b(?:oil|butter|ghee|lard))\b[^()]*\)$/i
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
 const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:\s+of)?\s*:?\s+(.+)$/i
 /** "cumin, coriander and turmeric, 1/2 tsp each". */
@@ -309,7 +309,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   if (raw.length < 200 && FILLED_UP.test(raw.trim()) && !COMMA.test(raw)) return [{ text: raw, told: '' }]
   // "1 onion (sliced, softened in 1 tbsp oil)": the oil is a line of its own.
   const inFat = raw.length < 200 ? SOFTENED_IN.exec(raw.trim()) : null
-  if (inFat) return both([`${inFat[1]!} (${inFat[2]!})`, inFat[3]!.trim()])
+  if (inFat) return both([`${inFat[1]!} (${inFat[2] ?? inFat[3]!})`, inFat[4]!.trim()])
   const again = andSomeFor(raw)
   if (again && readLine(again.line).measures.length) {
     const { name } = readLine(again.line)

@@ -130,6 +130,8 @@ const BARE_MINUTES = new RegExp(
     String.raw`,\s+(?:and |then )?\d{1,2} more${STOP_BEHIND})`,
     String.raw`\b(?:then|flip\w*|turn\w*|side|over),?(?: and| then| for| give them)* \d{1,2} more${STOP_BEHIND}| at\b| until| till| on\b)`,
     String.raw`\b(?:bake|cook|fry|steam|griddle) (?:for )?\d{1,2} more${STOP_BEHIND})`,
+    // "rest 20"
+    String.raw`\b(?:rest|prove|proof|rise|chill|soak|marinate)(?: (?:it|them|dough|for|another))* ${FEW}(?=\s*[.,;]|\s*$)(?![.,]\d)`,
     // "180 for 12"
     String.raw`\b\d{3} ?(?:°|deg\w*)? ?[cf]?(?: fan)? for (?:about |around )?${FEW}(?: more)?(?=\W*(?:$|[,;)]|\.(?!\d)))`,
     // "3 the other", "20 covered"
