@@ -9,11 +9,11 @@ import { PIECES } from './servings'
 const SPLITS =
   'divide|split|cut|cutting|portion|separate|break|tear|chop|slice|stamp|pinch|pull|nip|snip|pluck|rip|weigh|scale|score|(?<!gas )mark'
 const SHAPES =
-  'shape|form|make|roll|pat|press|take|fill|get|gets|got|assemble|yields?|gives?|giving|makes|making|manage|have|having|serve|portioned|divided'
+  'shape|form|make|roll|pat|press|take|fills?|get|gets|got|assemble|yields?|gives?|giving|makes|making|manage|have|having|serve|portioned|divided'
 const VERB = new RegExp(String.raw`\b(${SPLITS}|${SHAPES})\b`, 'giu')
 const SPLIT_VERB = new RegExp(`^(?:${SPLITS}|portioned|divided)$`, 'iu')
 /** "Get 10": a number behind these is a number of pieces only where pieces are named. */
-const NAMES_PIECES = /^(?:make|get|gets|got|take|have|having|fill|gives?|yields?|makes|manage|assemble)$/iu
+const NAMES_PIECES = /^(?:make|get|gets|got|take|have|having|fills?|gives?|yields?|makes|manage|assemble)$/iu
 const MOST_PIECES = 400
 const NUMBER =
   /(?<![\d.,/½¼¾⅓⅔]|\d\s?[x×]\s?)(\d{1,3})(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?![\d%°½¼¾]|\s*\/\s*\d|[.,]\d)/gu
@@ -78,7 +78,7 @@ const ROUND_THINGS = /\b(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squ
 
 /** "Each half should give you 7": of each, though it is what comes of it. */
 const EACH_GIVES =
-  /\b(?:each|every) (?:\p{L}+ )?(?:(?:will|should|can|may) )?(?:makes?|gives?|yields?)(?: you| me)? (?:about |around |roughly |~ ?)*$/iu
+  /\b(?:each|every) (?:\p{L}+ )?(?:(?:will|should|can|may) )?(?:makes?|gives?|yields?)(?: you| me)? (?:about |around |roughly |~ ?)*$|\bfrom (?:each|every) (?:half|third|quarter|sheet|log|roll|rope|strip|disc|block)\b[^.;\d]{0,20}\b(?:get|make|cut|have) (?:about |around |roughly |~ ?)*$/iu
 /** "Roll each half to a rectangle and cut into 6": each of them is cut. */
 const EACH_IN_TURN = recalled(
   /\b(?:roll|take|pat|stretch|flatten|shape|press)\b(?: out)?\s(?:out )?(?:each|every|one at a time)\b[^.;]*\b(?:and|then|,)\s+(?:cut|slice|divide|stamp)\b[^.;,]*$/iu,
@@ -275,6 +275,13 @@ export interface Found {
 /** "The dough was enough for 11". */
 const ENOUGH_FOR =
   /\b(?:dough|pastry|amount|quantity|filling|batch)\b[^.;\d]{0,24}\b(?:enough|plenty|sufficient) (?:for|to make) (?:about )?(\d{1,3})(?=\W*$)/iu
+/** "Lay out the 16 wrappers". */
+const LAID_OUT =
+  /\b(?:lay out|lay|spread out|take|use|fill) (?:the |all (?:the )?|your )(\d{1,3}) (?:\p{L}+ )?(?:wrappers|skins|rounds|circles|dis[ck]s|squares)\b/iu
+/** "6 triangles per circle, 2 circles". */
+const PER_ROUND = recalled(
+  /(\d{1,2}) \p{L}+ (?:per|from (?:each|every|a)) (circle|round|dis[ck]|sheet|strip|log)\b[^.;\d]{0,12}(\d{1,2}) \2s\b/iu,
+)
 /** "Until all 21 are done". */
 const ALL_DONE =
   /\b(?:all|the) (\d{1,3}) (?:of them )?(?:are|is|have been) (?:done|made|filled|shaped|closed|sealed|used)\b/iu
@@ -282,7 +289,7 @@ const ALL_DONE =
 /** How many there are by what is said in passing: in brackets, behind an arrow, by tins. */
 const saidInPassing: (text: string) => { at: number; count: number } | null = remember((text) => {
   // "Rest, about 30." counts minutes: a bare number behind a comma is of pieces only where something is cut or shaped.
-  const makesPieces = MAKES_PIECES.test(text)
+  const makesPieces = MAKES_PIECES.test(text) || /\bdough (?:is|has|gets|runs)\b/i.test(text)
   for (const pattern of [
     BASES,
     EACH_OF,
@@ -294,6 +301,7 @@ const saidInPassing: (text: string) => { at: number; count: number } | null = re
     TWO_SIZES,
     ENOUGH_FOR,
     ALL_DONE,
+    LAID_OUT,
   ]) {
     const match = pattern.exec(text)
     const stated = match?.slice(1).find((group) => group !== undefined)
@@ -412,6 +420,14 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
         each: false,
         result: false,
       })
+    const each = PER_ROUND.exec(text)
+    if (each)
+      seen.splice(0, seen.length, {
+        at: each.index,
+        count: Number(each[1]) * Number(each[3]),
+        each: false,
+        result: true,
+      })
     seen.push(...partings(text, seen))
     if (!seen.length || BASES.test(text)) {
       const passing = saidInPassing(text)
@@ -439,6 +455,13 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
       rounds++
       says ||= text
       if (rounds > MOST_MENTIONS) break
+    }
+    // "… the other half gives 10 more".
+    const besides =
+      /\b(?:other|second|remaining) half\b[^.;\d]{0,20}(\d{1,3}) (?:more|too|as well|again)\b/i.exec(text)
+    if (besides && pieces !== null) {
+      pieces += Number(besides[1])
+      continue
     }
     // "Roll half into 6, then do the other 6".
     const others: RegExpExecArray | null =

@@ -15,11 +15,11 @@ export const NOT_DONE =
   /\b(?:do not|don'?t|never|no need to) (?:pre-?)?(?:fry|bake|boil|steam|cook|brown)\b|\b(?:fry|cook|bake) nothing\b/i
 /** Water that boils under a steamer boils no pieces. */
 const UNDER_STEAMER =
-  /\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:of )?(?:\p{L}+ )?(?:boiling|simmering) (?:salted )?water\b/iu
+  /\b(?:over|above) (?:an? )?(?:rolling|fast|gentle|steady|brisk) boil\b|\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:of )?(?:\p{L}+ )?(?:boiling|simmering) (?:salted )?water\b/iu
 const SEEN: readonly [Seen, RegExp][] = [
   [
     'deep-fry',
-    /\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b|(?<![\d/.])(?:[4-9]|1\d) ?cm (?:of )?(?:hot )?(?:\p{L}+ )?oil\b|(?<![\d/.])[2-6] ?(?:inch(?:es)?\b|") (?:of )?(?:hot )?(?:\p{L}+ )?oil\b/iu,
+    /\bin \d{3}[- ]?(?:°|deg\w*)[- ]?(?:[cf] )?(?:hot )?oil\b|\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b|(?<![\d/.])(?:[4-9]|1\d) ?cm (?:of )?(?:hot )?(?:\p{L}+ )?oil\b|(?<![\d/.])[2-6] ?(?:inch(?:es)?\b|") (?:of )?(?:hot )?(?:\p{L}+ )?oil\b/iu,
   ],
   [
     'brown-and-steam',
@@ -40,7 +40,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'boil',
-    /\bboil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise|bob|come to the)|\b(?:when|once|after|as soon as) they(?:'ve)? (?:float|rise|come|surface|bob)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
+    /\b(?:par-?)?boil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise|bob|come to the)|\b(?:when|once|after|as soon as) they(?:'ve)? (?:float|rise|come|surface|bob)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?in (?:the |hot |simmering |salted )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
   ],
   [
     'bake',
@@ -153,6 +153,13 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
     if (way === 'cook' && found.length) continue
     const match = pattern.exec(text)
     if (!match) continue
+    // "Deep fry till they float": in oil they float as well.
+    if (
+      way === 'boil' &&
+      /\b(?:float|rise|bob|surface|come)/i.test(match[0]) &&
+      found.some((one) => /fry/.test(one.way))
+    )
+      continue
     // One stretch of text is one way: "deep-fry" is no plain "fry".
     if (
       found.some((one) => match.index < one.index + one.length && match.index + match[0].length > one.index)
@@ -172,6 +179,14 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
   // "Stick them in at 190 for about 20 minutes": closed pieces with heat and time and no other way are an oven's.
   if (!found.length && closed && !IN_FAT.test(text) && timesIn(text).length && isOven(temperatureIn(text)))
     found.push({ way: 'bake', index: 0, length: 1 })
+  // "Fry 2 minutes in 180-degree oil": what it is fried in stands behind.
+  const deep = found.find(({ way }) => way === 'deep-fry')
+  const plain = deep && found.find(({ way, index }) => way === 'fry' && index < deep.index)
+  if (plain && !/\bthen\b/i.test(text.slice(plain.index, deep.index))) {
+    found.splice(found.indexOf(plain), 1)
+    deep.length += deep.index - plain.index
+    deep.index = plain.index
+  }
   // "Fry in a heavy skillet with a film of oil" is one way, and the pan is what it is done in.
   const inPan = found.find(
     (one) =>

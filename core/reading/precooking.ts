@@ -25,7 +25,7 @@ const HEATS_FAT = recalled(
 )
 const COOK = recalled(/\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu)
 const DRY =
-  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b|\bdry it(?=\W*$)/i
+  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b|\bdry it(?=\W*$)|\blet it (?:all )?(?:cook|boil|bubble|simmer) (?:away|off)\b/i
 const OFF = recalled(
   /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i,
 )
@@ -54,6 +54,9 @@ const IN_FAT = recalled(
   /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i,
 )
 
+const GOES_IN_RAW = recalled(
+  /\b(?:goes?|stays?|kept|left|add(?:ed)?|stir(?:red)?|mix(?:ed)?)(?: it| them)?(?: in)? raw\b/i,
+)
 const STOCK = /^(?:stock|broth|bouillon)$/
 const INTO_BOWL = recalled(
   /\b(?:tip|turn|scrape|transfer|put|move|empty|spoon|add)\b (?:it |them |this |everything |all |the \p{L}+ )?(?:out )?(?:in)?to (?:a|the|your|another) (?:\p{L}+ )?bowl\b/iu,
@@ -304,6 +307,11 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
           ? own
           : []
       if (HEATS_WATER.test(stretch) && !named.length) continue
+      // "The onion goes in raw".
+      if (GOES_IN_RAW.test(stretch)) {
+        pot.leave(own)
+        continue
+      }
       // "Tip into a bowl with the lentils": off the heat, and what stands in the bowl is raw.
       if (INTO_BOWL.test(stretch) && pot.ways.size) {
         pot.setAside(named)
@@ -342,6 +350,14 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
               )
       // "Bring to a simmer and cook 45 minutes": a plain "cook" goes on as it was.
       const goesOnSo = pot.hot === 'simmer' && way === 'fry' && isPlainCook(verbs)
+      // "Puree and stock in, cook down 15 minutes": with liquid poured in it simmers.
+      const reduces =
+        pot.hot === 'fry' &&
+        pot.poured &&
+        way === 'fry' &&
+        isPlainCook(verbs) &&
+        !DRY.test(said) &&
+        minutesIn(stretch) >= SIMMERS_FROM_MINUTES
       // "Cook it down" in a pan that fries goes on frying.
       const inPan = way === 'simmer' && pot.hot === 'fry' && !pot.wet && !SIMMERS.test(verbs)
       const seasons = /\b(?:powders?|spices|masalas?)\b/i.test(stretch)
@@ -356,7 +372,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
               : marinated.length
                 ? marinated
                 : every
-        clauseWay = inPan ? 'fry' : goesOnSo ? 'simmer' : way
+        clauseWay = inPan ? 'fry' : goesOnSo || reduces ? 'simmer' : way
         // "Boil and mash the potatoes (20 min)": the minutes stand behind both.
         pot.cook(clauseWay, lines, shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch)
       } else if (pot.hot !== null && COMBINES.test(stretch))

@@ -109,9 +109,12 @@ const WORKED_PORTION =
 /** "Roll into ropes, 12 pieces each": of a rope, and not of a person. */
 const OF_ROPES =
   /\b(?:cut|divide|roll|make|shape|split)\b[^.]*\b(?:ropes?|logs?|sausages?|quarters|halves|strips?|snakes?)\b/i
+/** "22 small or 11 large; I make the large". */
+const CHOSEN_SIZE =
+  /\b(?:makes?|yields?|gives)\b[^.;\d]{0,20}(\d{1,3}) (small|large|big|medium|mini)\b[^.;\d]{0,16}\bor (?:about )?(\d{1,3}) (small|large|big|medium|mini)\b[^.]*?\bi (?:usually |always )?(?:make|made|do|did|go for|went for) (?:the )?(small|large|big|medium|mini)(?: ones)?/i
 /** "Each half makes 9": of a share, and not of the whole. */
 const SHARE_GIVES =
-  /\b(?:each|every) (?:half|third|quarter|sheet|log|roll|rope|strip|disc|block)\b[^.;]{0,20}\b(?:makes?|gives?|yields?)\b/i
+  /\b(?:each|every|the other|the second) (?:half|third|quarter|sheet|log|roll|rope|strip|disc|block)\b[^.;]{0,20}\b(?:makes?|gives?|yields?)\b/i
 /** "2 tubes crescent dough (8 each)" are bought. */
 const BOUGHT_SO =
   /^\W*(?:\d{1,2}|an?|one|two) (?:tubes?|cans?|tins?|packs?|packets?|packages?|pkgs?|boxe?s?|bags?|jars?)\b/i
@@ -122,6 +125,13 @@ function yieldsOf(stated: string): Yields | null {
     .replace(INTO_PORTIONS, '$1$2 pieces')
     .replace(DOUGH_AND_FILLING, '$1')
     .replace(WORKED_PORTION, '$1 a piece')
+    .replace(CHOSEN_SIZE, (whole, many: string, size: string, more: string, other: string, mine: string) =>
+      mine.toLowerCase() === size.toLowerCase()
+        ? `makes ${many}`
+        : mine.toLowerCase() === other.toLowerCase()
+          ? `makes ${more}`
+          : whole,
+    )
     // "Makes 4 big or 8 small (I did 8)": the cook's own number is the one the rest speaks of.
     .replace(/\bmakes?\b[^.]*\b(?:i|we) (?:did|made) (\d{1,3})\b[^.]*/i, 'makes $1')
   if (line.length > 400 || BOUGHT_SO.test(line) || SHARE_GIVES.test(line)) return null

@@ -69,7 +69,7 @@ export function temperatureIn(text: string): { celsius: number; fan: boolean } |
   }
   const gas = GAS.exec(text)
   if (gas && GAS_MARK_C[Number(gas[1])]) return made(GAS_MARK_C[Number(gas[1])]!)
-  const bare = BARE.exec(text) ?? /\b(\d{3})\s*(?:°|deg(?:ree)?s?\b)/i.exec(text)
+  const bare = BARE.exec(text) ?? /\b(\d{3})[\s-]*(?:°|deg(?:ree)?s?\b)/i.exec(text)
   if (bare) {
     const value = Number(bare[1])
     // No oven goes above 280 °C; a larger number is Fahrenheit.
