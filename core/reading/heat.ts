@@ -169,7 +169,7 @@ export function readCooking(context: HeatContext): CookingRead {
       events.length === had &&
       BOILS_LIQUID.test(before) &&
       COOKS_PIECES.test(clause.text) &&
-      kind !== 'filling'
+      (kind === 'pieces' || (kind === null && !anyClosed))
         ? timesIn(clause.text)
         : []
     if (inBroth) events.push({ ...bareEvent('boil', null, clause.text), minutes: middleMinutes(inBroth) })
