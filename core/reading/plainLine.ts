@@ -36,8 +36,11 @@ export function plainLine(raw: string): string {
     )
     // "Potato 2 boiled": the number stands between the food and its state.
     .replace(
-      /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) (boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped)$/iu,
-      '$2 $1, $3',
+      /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?(?:boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped))$/iu,
+      (_, food: string, many: string, state: string) => {
+        const [, size = '', done] = /^(?:(small|medium|large|big) )?(.*)$/i.exec(state)!
+        return `${many} ${size ? `${size} ` : ''}${food}, ${done}`
+      },
     )
     // "Enough oil to come 3 cm up the pan": a pot of it; "enough to coat the pan" is a film.
     .replace(
@@ -61,6 +64,10 @@ export function plainLine(raw: string): string {
         `${ahead ?? behind} g ${food}`,
     )
     .replace(/(?<=\p{L})\s+to spread(?: (?:on|over|inside)\b.*)?$/iu, ', for spreading')
+    .replace(
+      /^(?:a |1 )?(?:good |small |large )?walnut (?:sized? (?:knob|piece|lump) )?of (?=(?:butter|lard|ghee|margarine)\b)/i,
+      'a knob of ',
+    )
     // "2/3 of a cup", "1/2 an orange", "between 180 and 200 ml", "no more than 1 tsp".
     .replace(
       /^((?:about )?(?:\d ?\/ ?\d|[¼½¾⅓⅔⅛]|half|two thirds?|three quarters|one third|one quarter)) of an? (?=(?:cup|tsp|tbsp|teaspoon|tablespoon|glass|mug|pint|litre|kilo|pound)\b)/iu,

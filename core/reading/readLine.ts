@@ -34,7 +34,7 @@ const EXTRA =
   /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more|(?=(?:for|to) (?:deep |shallow |pan )?(?:fry|brush|cook|dust|greas|roll|griddl|serv|glaz)))\b[^)]*)\)?\s*$/i
 /** "+ ½ tbsp more if needed", "plus 1-2 tablespoons extra": how much more it may become. */
 const UP_TO = new RegExp(
-  String.raw`[\s,(]+(?:plus|and|\+)\s*((?:up to |about )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?\s*(?:${UNIT_PATTERN})(?![\p{L}\d]))\s*(?:more|extra)?(?:[\s,]+(?:if|as|when) (?:needed|required|necessary)|\s+(?:more|extra))[^)]*\)?\s*$`,
+  String.raw`[\s,(]+(?:plus|and|\+)\s*((?:up to |about )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?\s*(?:${UNIT_PATTERN})(?![\p{L}\d]))\s*(?:more|extra)?(?:[\s,]+(?:if|as|when) (?:needed|required|necessary|sticky|dry|wet|stiff|(?:it(?:'s| is)|too|the dough)\b[^)]*)|\s+(?:more|extra))[^)]*\)?\s*$`,
   'iu',
 )
 /** "knob of butter", "pinch salt", "heaped teaspoon of cumin" is one. */
@@ -284,7 +284,8 @@ function takeApart(raw: string): ReadLine {
     .replace(OPTIONAL, '')
     .replace(
       /,?\s+if (?:it'?s? )?(?:too )?(?:dry|stiff|sticky|wet|thick|it needs (?:it|some|more))\b.*$/i,
-      '',
+      // "(plus 2 tbsp if sticky)" says how much more it may become.
+      (whole) => (UP_TO.test(text) ? whole : ''),
     )
     .trim()
   const divided = /\bdivided\b|\bin (?:two|2) (?:parts|lots)\b/i.test(text)

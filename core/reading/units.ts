@@ -133,6 +133,8 @@ export const UNITS: readonly Unit[] = [
       'serving spoon',
     ],
   },
+  // The small steel bowl of an Indian kitchen. Common practice, no source.
+  { id: 'katori', kind: 'volume', factor: 150, names: ['katori', 'katoris', 'vati'] },
   { id: 'glass', kind: 'volume', factor: 200, names: ['glass', 'glasses', 'tumbler'] },
   { id: 'mug', kind: 'volume', factor: 300, names: ['mug', 'mugs', 'mugful'] },
   { id: 'ladle', kind: 'volume', factor: 100, names: ['ladle', 'ladles', 'ladleful'] },
