@@ -97,14 +97,6 @@ function nearestKind(text: string, at: number): FactKind | null {
   // A long clause has its verb far in front.
   if (best === null && [...text.slice(0, at).matchAll(COOKED)].length) return null
   if (best === null && /\b\d{3}\s*(?:°?\s*[cf]?\b|fan|deg\w*)[^.\d]{0,12}$/i.test(before)) return null
-  // "Brown 8 minutes, drain, cool": the minutes are of what stands before them.
-  if (
-    best === null &&
-    /\b(?:brown|fry|fried|saut\S+|cook|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/i.test(
-      before,
-    )
-  )
-    return null
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 

@@ -28,7 +28,7 @@ const KITCHENS: readonly Kitchen[] = [
   },
   {
     // What is served beside a flatbread there is of mango or lime, in oil and salt.
-    of: /\b(?:paratha|parantha|atta|maida|besan|ajwain|jeera|ghee|garam masala|amchur|paneer|methi|haldi|curd|dal|daal)\b/i,
+    of: /\b(?:paratha|parantha|atta|maida|besan|ajwain|jeera|garam masala|amchur|paneer|methi|haldi|daal)\b/i,
     word: /(?<!\b(?:lime|mango|mixed|dill|mustard|sweet|brown|garlic|chilli|lemon)\s)\bpickles?\b(?! (?:juice|brine))/i,
     means: 'indian lime pickle',
     foodId: null,

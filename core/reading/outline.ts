@@ -158,7 +158,7 @@ function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, t
     }
     // "Macros per 5": what one serving is.
     const per =
-      /^\W*(?:macros?|nutrition|figures|values)\b[^:\d]{0,16}\b(?:per|for) (\d{1,2})\b(?! ?(?:g|ml|%))/i.exec(
+      /^\W*(?:macros?|nutrition|figures|values)\b[^:\d]{0,16}\b(?:per|for) ([2-9]|1\d)\b(?! ?(?:g|ml|%|servings?|portions?|people|persons?)\b)/i.exec(
         text,
       )
     if (per) out.counts.push({ pieces: null, servings: null, perServing: Number(per[1]), text })

@@ -1,4 +1,3 @@
-import { recalled } from './matches'
 import { readHeading } from './headings'
 import type { Foods } from '../food/food'
 import type { Outline, OutlineState } from './outlineState'
@@ -7,10 +6,8 @@ import { PIECES, readYields } from './servings'
 import { sentencesOf, type Row } from './tidy'
 
 /** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
-const MACROS_BEHIND = recalled(/\s*[:(–—-]\s*(?:macros?|each|per (?:piece|serving|\p{L}+))\b[^:]*\d.*$/iu)
-const FIGURES_BEHIND = recalled(
-  /\s*[-–—,;(|]\s*\d+\s*(?:g (?:of )?(?:protein|fat|carbs?|fib(?:re|er))|k?cals?)\b.*$/i,
-)
+const MACROS_BEHIND = /\s*[:(–—-]\s*(?:macros?|each|per (?:piece|serving|\p{L}+))\b[^:]*\d.*$/iu
+const FIGURES_BEHIND = /\s*[-–—,;(|]\s*\d+\s*(?:g (?:of )?(?:protein|fat|carbs?|fib(?:re|er))|k?cals?)\b.*$/i
 
 /** Where a title goes over to figures of what the dish holds; null for a title that does not. */
 export const boastIn = (text: string): RegExpExecArray | null =>
@@ -77,19 +74,15 @@ export function withoutTalk(title: string): string {
 }
 
 /** "So for the empanadas i do three cups of flour …": what is made, said in passing. */
-const SPOKEN_TITLE = recalled(
-  /^(?:(?:so|okay|ok|right|well|and|now|um|hi|this is how i make|how i make|when i make),?\s+)*(?:for|to make|making) (?:the |my |these |our |some )?(?!dough\b|filling\b|pastry\b|(?:\p{L}+ )?(?:dough|filling|pastry)\b)(\p{L}+(?: \p{L}+){0,3}?)\s+(?:i|you|we)\b/iu,
-)
+const SPOKEN_TITLE =
+  /^(?:(?:so|okay|ok|right|well|and|now|um|hi|this is how i make|how i make|when i make),?\s+)*(?:for|to make|making) (?:the |my |these |our |some )?(?!dough\b|filling\b|pastry\b|(?:\p{L}+ )?(?:dough|filling|pastry)\b)(\p{L}+(?: \p{L}+){0,3}?)\s+(?:i|you|we)\b/iu
 /** "Okay guys so this is how I make my chicken empanadas." */
-const HOW_I_MAKE = recalled(
-  /\bthis is how (?:i|we) (?:make|do|cook) (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,5}?)(?=[,.:;!]|\s+(?:i|you|we|with)\b)/iu,
-)
+const HOW_I_MAKE =
+  /\bthis is how (?:i|we) (?:make|do|cook) (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,5}?)(?=[,.:;!]|\s+(?:i|you|we|with)\b)/iu
 /** "Okay so these are my vegan pierogi, you need …". */
-const THESE_ARE = recalled(
-  /^(?:(?:so|okay|ok|right|well|and|now|um|hi),?\s+)*(?:these are|this is|here (?:is|are)|here's) (?!how\b)(?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,4}?)(?=[,.:;]|\s+(?:and|you|i|we)\b)/iu,
-)
+const THESE_ARE =
+  /^(?:(?:so|okay|ok|right|well|and|now|um|hi),?\s+)*(?:these are|this is|here (?:is|are)|here's) (?!how\b)(?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,4}?)(?=[,.:;]|\s+(?:and|you|i|we)\b)/iu
 /** "So this is my recipe for pork dumplings, it's from my flatmate." */
-const RECIPE_FOR = recalled(
-  /\b(?:this is|here(?:'s| is)) (?:my|our|the|a) (?:\p{L}+ )?recipe for (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,6}?)(?=[,.:;!]|\s+(?:it'?s|i|you|we|from|which|that|for)\b)/iu,
-)
-const PIECE_NAME = recalled(new RegExp(String.raw`\b${PIECES}$`, 'iu'))
+const RECIPE_FOR =
+  /\b(?:this is|here(?:'s| is)) (?:my|our|the|a) (?:\p{L}+ )?recipe for (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,6}?)(?=[,.:;!]|\s+(?:it'?s|i|you|we|from|which|that|for)\b)/iu
+const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')

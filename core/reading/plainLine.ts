@@ -76,7 +76,7 @@ export function plainLine(raw: string): string {
     .replace(/(?<=\bof )(\d ?\/ ?\d|[¼½¾⅓⅔]|half) an? (?=\p{L})/iu, '$1 ')
     .replace(/^between (\d[\d.]*) (?:and|&) (\d[\d.]*)/i, '$1-$2')
     .replace(
-      /^(?:no more than|not more than|at most|at least|a maximum of|max\.?|scant about) (?=\d|an? |half|[¼½¾⅓⅔])/iu,
+      /^(?:no more than|not more than|at most|at least|a maximum of|max\.?) (?=\d|an? |half|[¼½¾⅓⅔])/iu,
       '',
     )
     .replace(/^(\d{1,2}) sugar (?:cubes?|lumps?)$/i, '$1 cubes sugar')

@@ -32,7 +32,11 @@ const DRAWN_UP =
 export function readShape(title: string, method: string, said = ''): Shape | null {
   return shapeOf(title)(said)(method)
 }
-const shapeOf = remember((title) => remember((said) => remember((method) => findShape(title, method, said))))
+/** A method is long, and at every key another one: of these only the last few are kept. */
+const METHODS_KEPT = 8
+const shapeOf = remember((title) =>
+  remember((said) => remember((method) => findShape(title, method, said), METHODS_KEPT), METHODS_KEPT),
+)
 
 function findShape(title: string, method: string, said: string): Shape | null {
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
