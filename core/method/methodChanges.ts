@@ -1,5 +1,5 @@
 import type { Evaluation } from '../evaluation/evaluate'
-import { speaksOf } from '../reading/heat'
+import { speaksOf } from '../reading/heatWays'
 import type { Recipe, RecipeNote } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
 

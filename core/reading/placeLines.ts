@@ -13,7 +13,7 @@ import {
   type Draft,
   type Placed,
 } from './drafts'
-import { DEEP_POT_GRAMS } from './heat'
+import { DEEP_POT_GRAMS } from './heatWays'
 import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
 import { readerFor } from './kitchens'
