@@ -1,12 +1,13 @@
 import { recalled } from './matches'
 import { foodIs } from '../food/groups'
-import { PRECOOKING_TABLE, PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
+import type { PrecookingWay } from '../recipe/precookingWays'
 import { MAX_MINUTES, type LinePrecooking } from '../recipe/vocabulary'
 import { CALLED, isFat, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName, plainWords } from './match'
 import { NOT_DONE } from './heatEvents'
 import { isAside, withoutVents, type Clause } from './method'
 import { Pot } from './pot'
+import { DRY, isPlainCook, wayIn } from './precookingVerb'
 import type { ReadIngredient } from './readIngredient'
 import { isHeatLine, middleMinutes, timesIn } from './time'
 import { GOES_ON } from './verbs'
@@ -23,9 +24,6 @@ export interface PrecookingRead {
 const HEATS_FAT = recalled(
   /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i,
 )
-const COOK = recalled(/\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu)
-const DRY =
-  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b|\bdry it(?=\W*$)|\blet it (?:all )?(?:cook|boil|bubble|simmer) (?:away|off)\b/i
 const OFF = recalled(
   /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i,
 )
@@ -49,73 +47,18 @@ const HEATS_WATER = recalled(
 const INGREDIENT_STATES =
   /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched)\s+(?=\p{L})(?!(?:in|with|until|till|for|over|on|down|whole|slow|\p{L}+ly)\b)/giu
 
-/** "Get the leeks soft in the butter": what lies in fat on the heat is fried. */
-const IN_FAT = recalled(
-  /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i,
-)
-
 const GOES_IN_RAW = recalled(
   /\b(?:goes?|stays?|kept|left|add(?:ed)?|stir(?:red)?|mix(?:ed)?)(?: it| them)?(?: in)? raw\b/i,
 )
-const STOCK = /^(?:stock|broth|bouillon)$/
 const INTO_BOWL = recalled(
   /\b(?:tip|turn|scrape|transfer|put|move|empty|spoon|add)\b (?:it |them |this |everything |all |the \p{L}+ )?(?:out )?(?:in)?to (?:a|the|your|another) (?:\p{L}+ )?bowl\b/iu,
-)
-const HEATS_LIQUID = recalled(
-  /^\W*(?:heat|warm|bring) (?:the |\d\S* )?(?:\p{L}+ )?(?:milk|cream|stock|broth)\b(?![^.;]*\b(?:flour|dough|yeast)\b)/iu,
 )
 const DOES_IT_IN = recalled(
   /^\W*(?:and )?(?:then )?(?:stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer|boil|steam)\s+(?:(?:it|them|gently|slowly|all|this)\s+)*(?:in|with|for|until|till|over|on|\d)/iu,
 )
-const FROM_KETTLE = recalled(
-  /\b(?:wilt|blanch|soften|scald|pour|cover)\b[^.;]*\b(?:kettle|boiling water|hot water)\b|\bpour\b[^.;]*\b(?:boiling|hot) water over\b/i,
-)
 
 /** A filling of which this much of its weight is in the pot is cooked as a whole. */
 const WHOLE_SHARE = 0.6
-
-function wayIn(
-  text: string,
-  hasFat: boolean,
-  fatNamed: boolean,
-  isMeatOnly = false,
-  drained = false,
-): PrecookingWay | null {
-  // "Roast the veg in the oil at 220 °C" is done in the oven, whatever it is turned in.
-  if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)|\bat \d{3}\b/i.test(text))
-    return 'roast'
-  // "Wilt the spinach with a kettle of boiling water".
-  if (FROM_KETTLE.test(text)) return 'simmer'
-  // "Heat the milk with the stock cube, thicken".
-  if (HEATS_LIQUID.test(text)) return 'simmer'
-  // The air fryer is a small oven.
-  if (/\bair[- ]?fr(?:y|ied|yer)\b/i.test(text)) return 'roast'
-  for (const way of PRECOOKING_WAYS) {
-    if (!PRECOOKING_TABLE[way].said.test(text)) continue
-    // "Roast on a low flame" is done in a dry pan; nothing of an oven is meant.
-    if (
-      way === 'roast' &&
-      /\b(?:flame|pan|kadai|tawa|skillet|dry roast)\b/i.test(text) &&
-      !/oven|\bchar/i.test(text)
-    )
-      return 'fry'
-    return way
-  }
-  if (/\bin(?:to)? (?:an? |the )(?:\p{L}+ )?oven\b[^.;]*\d ?(?:min|h)/iu.test(text)) return 'roast'
-  if (IN_FAT.test(text)) return 'fry'
-  if (!COOK.test(text)) return null
-  if (fatNamed) return 'fry'
-  // "Cook the potatoes until tender, drain": they were in water.
-  if (drained) return 'simmer'
-  // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
-  const pot = text.replace(DRY, ' ')
-  if (/\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|frying pan|wok|kadai|tawa)\b/iu.test(pot)) return 'fry'
-  // Mince that is cooked and nothing poured on it browns in its own fat.
-  return (hasFat || isMeatOnly) &&
-    !/\b(?:saucepan|syrup|lid|thick|milk|stock|water|oven|slow cooker)\b/i.test(pot)
-    ? 'fry'
-    : 'simmer'
-}
 
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
 const MIN_POURED_SHARE = 0.08
@@ -193,9 +136,6 @@ const VERB = recalled(
 const ADDS_REST = recalled(
   /^\W*(?:(?:then )?(?:add|tip in|stir in|in goes?|throw in) )?(?:all )?(?:the rest|everything else|(?:the )?(?:remaining|other) (?:ingredients|filling))(?: of the (?:filling|ingredients))?(?=\W*$)/i,
 )
-/** "Cook" and no word of how. */
-const isPlainCook = (text: string): boolean =>
-  COOK.test(text) && !PRECOOKING_TABLE.fry.said.test(text) && !IN_FAT.test(text)
 
 /** Follows the clauses that speak of a part through its pot. */
 function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
@@ -222,7 +162,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       .split(' ')
       .filter((word) => words.has(word))
     // "Brown the beef" puts no beef stock into the pot.
-    const stock = own.filter((word) => STOCK.test(word))
+    const stock = own.filter((word) => /^(?:stock|broth|bouillon)$/.test(word))
     return stock.length ? stock : own
   })
   const every = draft.lines.map((_, at) => at)

@@ -1,0 +1,226 @@
+import type { Food, Foods } from '../food/food'
+import { carries, hazardsOfWord } from '../food/hazards'
+import { isBoiledSoft } from './boiledWeight'
+import { matchFood, normaliseName } from './match'
+import { qualifiersIn } from './qualifiers'
+import { readLine, type ReadLine } from './readLine'
+
+// Which food a line names: by its name, by what stands behind it, and by how much of it there is.
+
+/** A teaspoon of fennel is its seed, one of red chilli its powder: what is a vegetable or a herb by name. */
+export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
+  const term = read.measures[0]?.[0]
+  if (!/^(?:vegetable|herb)$/.test(food.group) || term?.unitId !== 'tsp') return null
+  if (food.unitGrams.clove || food.unitGrams.inch) return null
+  // "1 tsp coriander" beside cumin is ground; "1 tsp coriander, chopped" is the leaf.
+  if (
+    read.prep.some((word) => !/crushed|ground|roasted|toasted|powdered/i.test(word)) ||
+    /\b(?:fresh|leaf|leaves|chopped|minced)\b/i.test(read.raw)
+  )
+    return null
+  for (const kind of ['seeds', 'powder']) {
+    const spice = matchFood(`${read.name} ${kind}`, foods)
+    if (spice?.how === 'exact' && /^(?:spice|seed)$/.test(spice.food.group)) return spice
+  }
+  // "1/2 tsp oregano" is dried.
+  const dried = food.group === 'herb' ? matchFood(`dried ${read.name}`, foods) : null
+  if (dried?.how === 'exact' && dried.food.id !== food.id) return dried
+  return null
+}
+
+/** "1 pepper, diced" is no peppercorn: what is counted out and has no pieces is the vegetable of that name. */
+export function vegetableOf(read: ReadLine, food: Food, foods: Foods) {
+  const term = read.measures[0]?.[0]
+  if (food.group !== 'spice' || !term || term.unitId !== null || term.low > MOST_VEGETABLES) return null
+  if (Object.keys(food.unitGrams).some((unit) => /^(?:piece|small|medium|large|pod)$/.test(unit))) return null
+  const vegetable = matchFood(`bell ${read.name}`, foods)
+  return vegetable?.how === 'exact' && vegetable.food.group === 'vegetable' ? vegetable : null
+}
+/** Nobody fills a batch with more peppers than this. Common practice, no source. */
+const MOST_VEGETABLES = 12
+
+/** "Boiled soya granules 50 g (dry weight)": it is the dry food that was weighed, and soaked or cooked afterwards. */
+const DRY_WEIGHT =
+  /^(?:weighed )?(?:dry|uncooked|raw)(?: (?:wt|weight|measure))?$|^(?:wt|weight|weighed) (?:dry|raw|uncooked)$/i
+const COOKED_BEFORE = /^(?:boiled|cooked|soaked|rehydrated|steamed)\s+/i
+
+const SOAKED_FIRST =
+  /^soaked\b.*\b(?:boiled|cooked|simmered)\b|^soaked(?: and boiled)? (?:overnight|for \d+ h)|^(?:boiled|cooked|simmered)\b.* in\b.*\b(?:water|stock|broth)\b/i
+
+const COOKED_WEIGHT = /^(boiled|cooked|roasted|roast|steamed)(?: (?:wt|weight))$/i
+
+/** A line whose amount is of the dry food though its name is the cooked one's. */
+export function asWeighed(read: ReadLine, foods: Foods): ReadLine {
+  // "400 g potatoes (boiled weight)": it is the cooked food that was weighed.
+  const cooked = read.prep.find((word) => COOKED_WEIGHT.test(word.trim()))
+  if (cooked) {
+    const state = COOKED_WEIGHT.exec(cooked.trim())![1]!.toLowerCase()
+    if (matchFood(`${state} ${read.name}`, foods)?.how === 'exact')
+      return { ...read, name: `${state} ${read.name}`, prep: read.prep.filter((word) => word !== cooked) }
+  }
+  // "200 g chickpeas, soaked overnight and boiled": nobody soaks or boils in stock what comes boiled.
+  const soaked = read.prep.some((word) => SOAKED_FIRST.test(word))
+    ? matchFood(`dry ${read.name}`, foods)
+    : null
+  if (soaked?.how === 'exact' && isBoiledSoft(soaked.food) && soaked.food.group === 'pulse')
+    return { ...read, name: `dry ${read.name}`, prep: [...read.prep, 'cooked'] }
+  const done = COOKED_BEFORE.exec(read.name)
+  const weight = done && read.prep.find((word) => DRY_WEIGHT.test(word.trim()))
+  if (!done || !weight) return read
+  const bare = read.name.slice(done[0].length)
+  const dry = matchFood(`dried ${bare}`, foods)?.how === 'exact' ? `dried ${bare}` : bare
+  const prep = [...read.prep.filter((word) => word !== weight), 'soaked']
+  return { ...read, name: dry, prep: [...new Set(prep)] }
+}
+
+/** "Warm milk (I use oat)": what this cook takes, and what the line allows instead. */
+export function asUsed(read: ReadLine, foods: Foods): ReadLine {
+  for (const word of read.prep) {
+    const used = /^(?:i|we) (?:use|used|like|prefer|take)(?: the)? (\p{L}+(?: \p{L}+)?)$/iu.exec(word)?.[1]
+    const plain = used ? matchFood(read.name, foods) : null
+    if (!used || !plain) continue
+    const named = matchFood(`${used} ${read.name.split(' ').at(-1)!}`, foods)
+    const own = named?.how === 'exact' ? named : matchFood(used, foods)
+    const fits = own?.how === 'exact' && (own === named || own.food.group === plain.food.group)
+    if (!fits || own.food.id === plain.food.id) continue
+    const prep = read.prep.filter((one) => one !== word)
+    return {
+      ...read,
+      name: own === named ? `${used} ${read.name.split(' ').at(-1)!}` : used,
+      prep,
+      alternative: read.alternative ?? read.name,
+    }
+  }
+  return read
+}
+
+/** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */
+const CHOOSES =
+  /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bvegetarian\b|\bplant[- ]based\b|\bskin[- ]on\b|\bwith skin\b|\ball[- ]butter\b/i
+
+/** "Koo chai (garlic chives)", "firm, waxy potato": where the name says nothing, what stands behind it may. */
+export function namedBehind(read: ReadLine, foods: Foods) {
+  for (const word of read.prep) {
+    if (
+      !/^(?!(?:with|without|not|no|or|and|from|for|in|of|plus|contains?)\b)(?!.*\bfree$)\p{L}+(?:[ -]\p{L}+){0,3}$/iu.test(
+        word,
+      )
+    )
+      continue
+    const match = matchFood(readLine(word).name, foods)
+    // Salt and water stand beside what is not known, and are not it.
+    const beside = /^(?:salt|liquid|spice|leavening|seasoning)$/.test(match?.food.group ?? '')
+    if (match?.how === 'exact' && !beside) return match
+  }
+  return null
+}
+
+/** "80 g dried lentils, cooked": weighed dry, and cooked afterwards. */
+export const COOKED_HERE = /^(?:cooked|boiled|mashed|simmered|soaked and cooked)\b/i
+/** "Noodles (dry), boiled". */
+const SAID_DRY = /^(?:weighed )?(?:dry|dried|uncooked)(?: (?:wt|weight))?$/i
+const WEIGHED_DRY = /\b(?:dried|dry|uncooked)\b/i
+
+/** Words that say which kind of a food it is, and nothing of what is done with it. */
+const OF_KIND =
+  /^(?:strong|strong white|plain|self[- ]rais(?:ing|ed)|bread|wholemeal|wholegrain|whole ?wheat|white|brown|caster|icing|demerara|double|single|whipping|natural|greek|smoked|unsalted|black|red|green)$/i
+
+/** "Peeled and boiled": that it was peeled changes no state. */
+const PEELED_FIRST = /^(?:peeled|skinned|scrubbed|washed)\s+(?:and|&|then)\s+/i
+/** "X for the Y", "X from the Y". */
+const FOR_WHAT = /^(\p{L}[\p{L} -]+?) (?:for|from) (?:the |your |a )\p{L}+(?: \p{L}+)?$/iu
+
+const hasAllergen = (food: Food, one: Food['allergens'][number]) =>
+  food.allergens.includes(one) || food.possibleAllergens.includes(one)
+const hasOrigin = (food: Food, one: Food['origins'][number]) =>
+  food.origins.includes(one) || food.possibleOrigins.includes(one)
+
+/** The food of a line, by its name together with what is said behind it: "tuna, canned", "450 g flour (strong)". */
+export function matchWithPrep(read: ReadLine, foods: Foods) {
+  const dry = WEIGHED_DRY.test(read.name) || read.prep.some((word) => SAID_DRY.test(word.trim()))
+  const prep = read.prep.filter((word) => word !== 'from a container' && !(dry && COOKED_HERE.test(word)))
+  // "Minced beef, 30 % fat, raw" may be a name as a whole.
+  const whole =
+    prep.length && !prep.some((word) => /^soaked/i.test(word))
+      ? matchFood([read.name, ...prep].join(' '), foods)
+      : null
+  if (whole?.how === 'exact' && whole.found === normaliseName([read.name, ...prep].join(' '))) return whole
+  // "1 cube chicken stock" is the cube and not what is made of it.
+  const isCube = read.measures[0]?.[0]?.unitId === 'cube' && /(?:stock|broth|bouillon)$/i.test(read.name)
+  const cube = isCube ? matchFood(`${read.name} cube`, foods) : null
+  if (cube?.how === 'exact') return cube
+  const chosen = prep.filter((word) => CHOOSES.test(word)).join(' ')
+  const written = matchFood(`${chosen} ${read.name}`.trim(), foods)
+  // "Frozen puff pastry, all butter": that it is frozen stands between the two words of one name.
+  const thawed =
+    chosen && written?.how === 'part'
+      ? matchFood(`${chosen} ${read.name.replace(/^(?:frozen|fresh|chilled)\s+/i, '')}`, foods)
+      : null
+  const plain = thawed?.how === 'exact' ? thawed : written
+  // "Olive oil for the sofrito", "cheese from the deli": what it is for is not its name.
+  const forWhat =
+    plain?.how === 'exact' && plain.found === normaliseName(read.name) ? null : FOR_WHAT.exec(read.name)?.[1]
+  const bareName = forWhat ? matchFood(`${chosen} ${forWhat}`.trim(), foods) : null
+  if (bareName?.how === 'exact') return bareName
+  // "1 Zing cube": whatever it is called, a cube is of stock.
+  const cubeOf = !plain && / cubes?$/i.test(read.name) ? matchFood('stock cube', foods) : null
+  if (cubeOf) return { ...cubeOf, how: 'part' as const, leftOver: [read.name.split(' ')[0]!] }
+  // "Veg oyster sauce", "veggie mince": the vegetarian one, where the larder has it.
+  const veg = plain?.how === 'part' ? /^veg(?:gie|an)?\s+(.+)$/i.exec(read.name)?.[1] : undefined
+  const vegetarian = veg ? matchFood(`vegetarian ${veg}`, foods) : null
+  if (vegetarian?.how === 'exact') return vegetarian
+  // "Vegetable oil (groundnut)", "cream (soya)": what holds something is named behind as well as in front.
+  for (const word of prep) {
+    const named = /^\p{L}+(?: \p{L}+)?$/u.test(word) ? matchFood(word, foods) : null
+    const hazards = hazardsOfWord(normaliseName(word), named?.how === 'exact' ? named.food : undefined)
+    if (!hazards) continue
+    const both = matchFood(`${word} ${read.name}`, foods)
+    if (both?.how === 'exact') return both
+    if (plain && named?.food.group !== plain.food.group && !carries(plain.food, hazards)) return null
+  }
+  // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
+  const canned = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
+  if (canned?.how === 'exact') return canned
+  // "450 g flour (strong)": what kind of it stands behind.
+  for (const word of read.prep) {
+    const kind = OF_KIND.test(word) ? matchFood(`${word} ${read.name}`, foods) : null
+    if (kind?.how === 'exact' && kind.food.group === plain?.food.group) return kind
+  }
+  // "whole wheat flour (atta)": the bracket names the same kind of food more closely.
+  for (const word of read.prep) {
+    const names = /^\p{L}+(?: \p{L}+)?$/u.test(word) && !/\bfree$/i.test(word)
+    const closer = plain && names ? matchFood(word, foods) : null
+    if (closer?.how === 'exact' && closer.food.group === plain!.food.group) return closer
+  }
+  // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
+  const before = normaliseName(read.raw)
+  for (const own of prep) {
+    const word = own.replace(PEELED_FIRST, '')
+    const isOven = /^(?:roasted|baked|steamed|grilled|poached)$/i.test(word)
+    if (isOven && !before.includes(`${normaliseName(word)} ${normaliseName(read.name)}`)) continue
+    if (
+      !isOven &&
+      !/^(?:dried|dry|canned|tinned|jarred|cooked|leftover|hard[- ]boiled|boiled|mashed|frozen|minced|ground|smoked|pickled|strained|grated|unsalted|raw|fresh)\b/i.test(
+        word,
+      )
+    )
+      continue
+    const said = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
+    // Nobody mashes a raw root.
+    const state = plain?.food.group === 'vegetable' && /^mashed/i.test(said) ? 'cooked' : said
+    const turned = matchFood(`${chosen} ${state} ${read.name}`.trim(), foods)
+    if (turned?.how === 'exact' && turned.food.id !== plain?.food.id) return turned
+    // "spuds, boiled": the state with the food's own name, where the words say nothing of fat that it would lose.
+    const bare = qualifiersIn(normaliseName(read.name).split(' '))
+    const keepsState = bare.fat === null && bare.fatG === null && !/^(?:grated|strained)$/i.test(state)
+    const named =
+      plain && keepsState ? matchFood(`${chosen} ${state} ${plain.food.name.split(',')[0]}`, foods) : null
+    // "Gluten-free oats, ground" is no ground oats: a state brings no hazard that the name has ruled out.
+    const clean =
+      named &&
+      named.food.allergens.every((one) => hasAllergen(plain!.food, one)) &&
+      named.food.origins.every((one) => hasOrigin(plain!.food, one))
+    if (named?.how === 'exact' && clean && named.food.id !== plain?.food.id) return named
+  }
+  return plain
+}

@@ -1,0 +1,71 @@
+import { PRECOOKING_TABLE, PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
+import { recalled } from './matches'
+
+const COOK = recalled(/\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu)
+export const DRY =
+  /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and )*(?:dry|crumbly)\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b|\bdry it(?=\W*$)|\blet it (?:all )?(?:cook|boil|bubble|simmer) (?:away|off)\b/i
+/** "Get the leeks soft in the butter": what lies in fat on the heat is fried. */
+const IN_FAT = recalled(
+  /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i,
+)
+const HEATS_LIQUID = recalled(
+  /^\W*(?:heat|warm|bring) (?:the |\d\S* )?(?:\p{L}+ )?(?:milk|cream|stock|broth)\b(?![^.;]*\b(?:flour|dough|yeast)\b)/iu,
+)
+const FROM_KETTLE = recalled(
+  /\b(?:wilt|blanch|soften|scald|pour|cover)\b[^.;]*\b(?:kettle|boiling water|hot water)\b|\bpour\b[^.;]*\b(?:boiling|hot) water over\b/i,
+)
+
+/** "Cook" and no word of how. */
+export const isPlainCook = (text: string): boolean =>
+  COOK.test(text) && !PRECOOKING_TABLE.fry.said.test(text) && !IN_FAT.test(text)
+
+/**
+ * The way of cooking that a stretch of a sentence names; null where it names none.
+ *
+ * @param hasFat whether a fat is among the lines of the part
+ * @param fatNamed whether the stretch names one
+ * @param isMeatOnly mince without a liquid, which browns in its own fat
+ * @param drained what is cooked is drained behind it
+ */
+export function wayIn(
+  text: string,
+  hasFat: boolean,
+  fatNamed: boolean,
+  isMeatOnly = false,
+  drained = false,
+): PrecookingWay | null {
+  // "Roast the veg in the oil at 220 °C" is done in the oven, whatever it is turned in.
+  if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)|\bat \d{3}\b/i.test(text))
+    return 'roast'
+  // "Wilt the spinach with a kettle of boiling water".
+  if (FROM_KETTLE.test(text)) return 'simmer'
+  // "Heat the milk with the stock cube, thicken".
+  if (HEATS_LIQUID.test(text)) return 'simmer'
+  // The air fryer is a small oven.
+  if (/\bair[- ]?fr(?:y|ied|yer)\b/i.test(text)) return 'roast'
+  for (const way of PRECOOKING_WAYS) {
+    if (!PRECOOKING_TABLE[way].said.test(text)) continue
+    // "Roast on a low flame" is done in a dry pan; nothing of an oven is meant.
+    if (
+      way === 'roast' &&
+      /\b(?:flame|pan|kadai|tawa|skillet|dry roast)\b/i.test(text) &&
+      !/oven|\bchar/i.test(text)
+    )
+      return 'fry'
+    return way
+  }
+  if (/\bin(?:to)? (?:an? |the )(?:\p{L}+ )?oven\b[^.;]*\d ?(?:min|h)/iu.test(text)) return 'roast'
+  if (IN_FAT.test(text)) return 'fry'
+  if (!COOK.test(text)) return null
+  if (fatNamed) return 'fry'
+  // "Cook the potatoes until tender, drain": they were in water.
+  if (drained) return 'simmer'
+  // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
+  const pot = text.replace(DRY, ' ')
+  if (/\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|frying pan|wok|kadai|tawa)\b/iu.test(pot)) return 'fry'
+  // Mince that is cooked and nothing poured on it browns in its own fat.
+  return (hasFat || isMeatOnly) &&
+    !/\b(?:saucepan|syrup|lid|thick|milk|stock|water|oven|slow cooker)\b/i.test(pot)
+    ? 'fry'
+    : 'simmer'
+}
