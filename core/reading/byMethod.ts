@@ -217,7 +217,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       const isListed = food.group.startsWith('egg') && [...finished].some((group) => group?.startsWith('egg'))
       if (isListed && !brushing.some(({ text }) => own.test(text))) continue
       const word = new RegExp(
-        `\\b${food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds${/seasoning$/i.test(read.name) ? '|seasoning' : ''}` : food.group === 'sweetener' ? (spare ? [...new Set(normaliseName(read.name).split(' '))].join('|') : normaliseName(read.name).split(' ')[0]) : normaliseName(read.name).split(' ').at(-1)}\\b`,
+        `\\b${/\bspray\b/i.test(read.name) ? 'spray(?:ed)?' : food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds${/seasoning$/i.test(read.name) ? '|seasoning' : ''}` : food.group === 'sweetener' ? (spare ? [...new Set(normaliseName(read.name).split(' '))].join('|') : normaliseName(read.name).split(' ')[0]) : normaliseName(read.name).split(' ').at(-1)}\\b`,
         'i',
       )
       // The yolk that is listed is the one that is meant.
@@ -344,7 +344,7 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
 })
 
 const BRUSHES = recalled(
-  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu,
+  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu,
 )
 /** "Glaze.", and the list has one beaten egg. */
 const GLAZES = recalled(

@@ -198,7 +198,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
   about === null ||
   about === 'pieces' ||
   about.kind === 'shell' ||
-  /\b(?:dough|pastry|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals)\b/i.test(
+  /\b(?:dough|pastry|flour|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals)\b/i.test(
     text,
   ) ||
   /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)

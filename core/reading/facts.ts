@@ -26,11 +26,11 @@ const THICK = new RegExp(
   'iu',
 )
 const SPOONS = new RegExp(
-  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one))`,
+  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one)|(?:per|for each|for every|to each) \p{L}+)`,
   'iu',
 )
 const EACH_SPOON = new RegExp(
-  String.raw`(?:fill|put|place|spoon|stuff)[^.]{0,40}?${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tsp|teaspoons?)`,
+  String.raw`\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}?${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tsp|teaspoons?)`,
   'iu',
 )
 const FILLING_GRAMS =
@@ -154,7 +154,7 @@ function findFacts(text: string, sentence: string): Said[] {
   const spoons = spoon && readNumber(spoon[1]!)
   if (
     spoons &&
-    /\b(?:fill(?:ing)?|put|place|keep|spoon|each|stuff(?:ing)?|with)\b/i.test(sentence) &&
+    /\b(?:fill(?:ing)?|put|place|keep|spoon|each|per|stuff(?:ing)?|with)\b/i.test(sentence) &&
     !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
   ) {
     const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1

@@ -267,6 +267,9 @@ const COUNTED_INLINE =
 const MADE_BEFORE =
   /^(?:cook|make|prepare|mix|start with|begin with)\s+(?:the |your )?(filling|stuffing|dough|pastry|sauce|dip)\b[^:\d]{0,30}:\s*((?:\d|[¼½¾⅓⅔]|an? |one |two )\S*.*)$/iu
 
+/** "Bought, 1 packet (30)". */
+const BOUGHT_AHEAD = /^(?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?:[,;]\s*|\s+(?=\d)|$)(.*)$/iu
+
 function inlineHeading(text: string, round: Surroundings): Heading | null {
   const made = MADE_BEFORE.exec(text)
   if (made && made[2]!.split(',').length > 2)
@@ -372,6 +375,15 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
       : null
   }
   if (kind === 'method' || kind === 'ingredients') return dash ? null : { kind, name, rest, pieces: null }
+  // "Wrappers – bought, 1 packet (30)": what is bought is what the heading names.
+  const boughtSo = kind === 'shell' ? BOUGHT_AHEAD.exec(rest)?.[1] : undefined
+  if (boughtSo !== undefined)
+    return {
+      kind,
+      name,
+      rest: STARTS_WITH_NUMBER.test(boughtSo) ? `${boughtSo} ${name}` : `bought ${name}${boughtSo && `, ${boughtSo}`}`,
+      pieces: null,
+    }
   if (dash && !list) return null
   // "Filling 2: curd" over its lines names the filling.
   if (!list && kind === 'filling' && round.next === 'amount' && rest.split(/\s+/).length <= 4)

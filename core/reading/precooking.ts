@@ -315,10 +315,12 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         clauseWay = inPan ? 'fry' : goesOnSo || reduces ? 'simmer' : way
         // "Boil and mash the potatoes (20 min)": the minutes stand behind both.
         pot.cook(clauseWay, lines, shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch)
-      } else if (pot.hot !== null && COMBINES.test(stretch))
+      } else if (pot.hot !== null && COMBINES.test(stretch)) {
         pot.setAside(
           /\beverything\b|\bthe rest\b/i.test(stretch) ? every.filter((at) => !pot.ways.has(at)) : named,
         )
+        clauseWay = null
+      }
       // "Microwave the leeks, onion and butter, 6 minutes": what is listed behind goes with the verb in front.
       else if (pot.hot === null && clauseWay && !off && !VERB.test(stretch))
         pot.addTo(clauseWay, named, stretch)

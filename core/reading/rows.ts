@@ -66,9 +66,9 @@ const DIPS =
 const PINCHES = /^\W*pinch (?:the |all |both )?(?:\d |four |two )?(?:corners|edges|sides|seams?|ends)\b/i
 /** "Half to line a tray": what becomes of half of the dough. */
 const HALF_GOES = /^\W*half (?:of (?:it|the (?:dough|pastry)) )?(?:to line|goes|on|in|into|rolled)\b/i
-/** "1 heaped tbsp each". */
+/** "1 heaped tbsp each", "about 18 g in each wrapper, pleat". */
 const SPOON_EACH =
-  /^\W*(?:about )?(?:\d|[¼½¾]|an? )[\d./ -]*(?:(?:heaped|heaping|level|small|large|good) )?(?:tbsp|tsp|tablespoons?|teaspoons?|spoons?) (?:in |on |for )?each\W*$/i
+  /^\W*(?:about )?(?:\d|[¼½¾]|an? )[\d./ -]*(?:(?:heaped|heaping|level|small|large|good) )?(?:(?:tbsp|tsp|tablespoons?|teaspoons?|spoons?) (?:in |on |for )?each\W*$|(?:g|grams?|tbsp|tsp|T|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:(?:of )?filling )?(?:in|into|on|onto|per) (?:each|every|a|one)\b(?! (?:pan|pot|bowl)))/i
 
 /** "Rough puff - rub butter into the flour"; "water - to knead" is poured. */
 const DASHED_WORK = /^[^:\d]{3,30}?\s[-–—]\s+((?!to\b)\S+(?: \S+){3,})$/
@@ -192,7 +192,9 @@ const looks: (text: string, foods: Foods) => 'amount' | 'step' | 'other' = remem
 
 /** Whether a row is an amount of a food and nothing else. */
 export const matchedIngredient = (text: string, foods: Foods) =>
-  STARTS_WITH_AMOUNT.test(text) && matchFood(readLine(text).name, foods)?.how === 'exact'
+  STARTS_WITH_AMOUNT.test(text) &&
+  !SPOON_EACH.test(text) &&
+  matchFood(readLine(text).name, foods)?.how === 'exact'
 
 /** Whether a text lists ingredients with amounts: "250 g mushrooms, 2 tbsp soy sauce". */
 export const inlineList: (text: string, foods: Foods) => boolean = rememberWith(listsAmounts)
@@ -228,7 +230,7 @@ const NAME_MARK_AMOUNT = recalled(
 function listsAmounts(text: string, foods: Foods): boolean {
   if (text.length > MAX_ROW_CHARACTERS) return false
   const bare = text.replace(/^[^:]{2,40}:\s*/, '')
-  if (startsLikeStep(bare)) return false
+  if (startsLikeStep(bare) || SPOON_EACH.test(bare)) return false
   const parts = bare.split(/,|;|\s\/\s/)
   const amounts = parts.filter((part) => STARTS_WITH_AMOUNT.test(part.trim()) && !isHeatOrTime(part.trim()))
   return (

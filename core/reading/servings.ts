@@ -97,6 +97,9 @@ const COUNTS =
 
 const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
+/** "Make 12 portions of dough and filling": nobody eats them. */
+const PORTIONS_OF =
+  /\b(\d{1,3})(?: equal)? portions(?= (?:of|from|out of) (?:the |each |your )*(?:dough|pastry|filling|stuffing|mixture)\b)/giu
 
 /** "Divide the dough and the filling into 10 pieces each": each of the two. */
 const DOUGH_AND_FILLING =
@@ -123,6 +126,7 @@ function yieldsOf(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
   const line = stated
     .replace(INTO_PORTIONS, '$1$2 pieces')
+    .replace(PORTIONS_OF, '$1 pieces')
     .replace(DOUGH_AND_FILLING, '$1')
     .replace(WORKED_PORTION, '$1 a piece')
     .replace(CHOSEN_SIZE, (whole, many: string, size: string, more: string, other: string, mine: string) =>
@@ -267,7 +271,7 @@ export function withoutYields(title: string): string {
     .replace(/\s+(?:makes|serves|feeds|yields?)\s+\d{1,3}$/i, '')
     .replace(forSome, '')
     .replace(atTitleEnd, '$1')
-    .replace(/[\s,;(–-]+(?:approx\.?|about|around|roughly|makes|for)?\s*$/i, '')
+    .replace(/[\s,;(~–-]+(?:approx\.?|about|around|roughly|makes|for)?\s*$/i, '')
     .trim()
   return cut.length > 2 ? cut : title
 }

@@ -60,7 +60,13 @@ function findShape(title: string, method: string, said: string): Shape | null {
     ((/\bpies\b/i.test(own) && (IN_TINS.test(method) || IN_DISHES.test(method))) || isInTray(method))
   )
     return 'lidded-pie'
-  if (named?.shape === 'half-moon' && /\bdumplings?\b/i.test(title) && DRAWN_UP.test(method)) return 'bun'
+  if (
+    named?.shape === 'half-moon' &&
+    /\bdumplings?\b/i.test(title) &&
+    DRAWN_UP.test(method) &&
+    !/\bfold (?:\p{L}+ )?(?:in half|over)\b/iu.test(method)
+  )
+    return 'bun'
   if (named) return named.shape
   // "Yield: 12 buns" names the piece as a title does, where the method only flattens it; balls are of dough.
   const counted =

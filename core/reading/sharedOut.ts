@@ -61,6 +61,12 @@ const OF_TWO_KINDS: readonly RegExp[] = [
   ),
 ]
 
+/** "Soy + vinegar 1:1 (about 4 tbsp in all)". */
+const IN_RATIO = new RegExp(
+  String.raw`^${TWO_FOODS}[\s,(]+(?:in (?:a )?)?(\d)\s?:\s?(\d)(?: ratio)?\)?[\s,(]*(?:about |approx\.? |~)?(${NUMBER})\s*(${UNIT_PATTERN})(?: (?:in )?(?:total|all|altogether))?\)?$`,
+  'iu',
+)
+
 const AMOUNT_BEFORE_BRACKET = new RegExp(
   String.raw`^(\p{L}[\p{L}' ]{1,28}?),?\s+(${NUMBER}\s*(?:${UNIT_PATTERN}))\s*(\(.*half.*)$`,
   'iu',
@@ -123,6 +129,12 @@ export function sharedOut(raw: string): string[] | null {
   const number = sum ? readNumber(sum[1]!) : null
   const shares = number ? sharesOf(number.low, sum![2] ?? '', sum![3]!.trim(), sum![4]!) : null
   if (shares) return shares
+  const ratio = IN_RATIO.exec(text)
+  if (ratio) {
+    const [of, to] = [Number(ratio[3]), Number(ratio[4])]
+    const all = readNumber(ratio[5]!)!.low / (of + to)
+    return [`${all * of} ${ratio[6]!} ${ratio[1]!}`, `${all * to} ${ratio[6]!} ${ratio[2]!}`]
+  }
   // "Flour 3 cups (half …)" as "3 cups flour (half …)".
   const inFront = text.replace(AMOUNT_BEFORE_BRACKET, '$2 $1 $3')
   for (const pattern of OF_TWO_KINDS) {

@@ -14,9 +14,14 @@ const FAT_FOR_FILLING_GRAMS = 14
 
 // "With the egg", "the remaining oil" speaks of what is listed.
 const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
+/** "Brush with 2 tbsp milk". */
+const SO_MUCH = String.raw`(?:(?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔])\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)\s+(?:of )?)?`
+/** "Butter on top when hot (20 g)", "brush with 2 tbsp milk": the amount that a clause names. */
+const AMOUNT_SAID =
+  /\((?:about |~)?(\d[\d./]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml))\)|\bwith (?:about |~)?((?:\d[\d./ ]*|[¼½¾⅓⅔])\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml))\b/i
 const BRUSHED = recalled(
   new RegExp(
-    String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith ${SOME}`,
+    String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith ${SO_MUCH}${SOME}`,
     'iu',
   ),
 )
@@ -145,12 +150,17 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
           lines.some(({ food }) => isFat(food)),
       )
     if (over && !isThere && !isKeptFor(drafts, over)) {
-      const grams = BRUSHED_GRAMS_PER_PIECE * pieces
+      const amount = AMOUNT_SAID.exec(text)
+      const said = amount?.[1] ?? amount?.[2]
+      const toldGrams = said ? weighLine(readLine(`${said} ${over.name}`), over).grams : null
       add(
         finishOf(drafts),
         over,
-        grams,
-        `The method brushes with ${over.name}, which no line lists: ${BRUSHED_GRAMS_PER_PIECE} g a piece is usual`,
+        toldGrams ?? BRUSHED_GRAMS_PER_PIECE * pieces,
+        toldGrams
+          ? `The method brushes with ${said!} of ${over.name}, which no line lists`
+          : `The method brushes with ${over.name}, which no line lists: ${BRUSHED_GRAMS_PER_PIECE} g a piece is usual`,
+        toldGrams !== null,
       )
     }
     if (closed)
