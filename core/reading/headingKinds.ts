@@ -40,7 +40,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'finish',
-    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration|icing|frosting|drizzle)\b|^top$|^(?:the )?(?:\p{L}+ )?(?:crumble|streusel)$/u,
+    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration|icing|frosting|drizzle)\b|^top$|^(?:(?:brown(?:ed)?|sage|garlic|herb|spiced|chilli|onion|burnt) )+butter$|^(?:the )?(?:\p{L}+ )?(?:crumble|streusel)$/u,
   ],
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [

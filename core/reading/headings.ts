@@ -221,7 +221,8 @@ function findHeading(line: string, round: Surroundings): Heading | null {
     return null
   // "Butter" buys; "Oil dough" and "Butter filling" are parts.
   if (/\b(?:flour|oil|ghee|butter|salt|milk)\b/i.test(name) && !/\b(?:dough|pastry|filling)$/i.test(name))
-    return null
+    // "Sage butter" over its butter and sage is made.
+    return kind === 'finish' && round.blankBefore && round.next === 'amount' ? made(kind) : null
   if (/^(?:for|to) /i.test(name) && words <= 5) return made(kind)
   if (kind === 'same')
     return round.blankBefore || round.next === 'amount'

@@ -53,7 +53,7 @@ const gramsOf = (amount: string, food: Food) =>
 
 /** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
 const PER_PIECE_FAT = recalled(
-  /\b(?:with|in|using)?\s*(?:about )?([\d¼½¾][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)) (?:of )?(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\s+(?:per|for each|on each|each|for every)\b/iu,
+  /\b(?:with|in|using)?\s*(?:about )?([\d¼½¾][\d./ –-]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)) (?:of )?(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\s+(?:per|for each|on each|each|for every)\b( side)?/iu,
 )
 function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): number | null {
   for (const { text, about } of clauses) {
@@ -71,7 +71,7 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
     // "With 1 tsp ghee per paratha": each is cooked in its own.
     const perPiece = PER_PIECE_FAT.exec(text)
     const own = perPiece && gramsOf(perPiece[1]!, food)
-    if (own) return own * pieces
+    if (own) return own * pieces * (perPiece[2] ? 2 : 1)
     // "Pan: 1 T oil, flat side down": a spoon of it, and nothing more is said.
     const bare =
       match ??

@@ -186,7 +186,7 @@ export function plainLine(raw: string): string {
   if (measured) text = `${measured[2]} ${measured[1]}, ${measured[3]}`
   // "Ginger, a thumb", "coriander handful": the unit stands behind.
   const unitBehind =
-    /^(\p{L}[\p{L} ]{2,30}?),?\s+(?:an? )?(thumb|handful|pinch|bunch|knob|splash|squeeze|dash|clove)$/iu.exec(
+    /^(\p{L}[\p{L} ]{2,30}?)(?:,?\s+|\s*[:–—-]\s*)(?:an? )?(thumb|handful|pinch|bunch|knob|splash|squeeze|dash|clove)$/iu.exec(
       text,
     )
   if (unitBehind) text = `a ${unitBehind[2]} of ${unitBehind[1]}`

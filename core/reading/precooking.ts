@@ -38,7 +38,7 @@ const ADDS = recalled(
   /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
 )
 const ADDED_TO = recalled(
-  /\b(?:add|stir|tip|put)\b (?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu,
+  /\b(?:add|stir|tip|put)\b (?:(?:half|some|most|a third|two[- ]thirds|a quarter)(?: of (?=it|them|the))? ?)?(?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu,
 )
 /** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
 const HEATS_WATER = recalled(
@@ -260,7 +260,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       // "Fry the onions, add to the spinach with the feta": what they are added to is in no pot.
       const to = ADDED_TO.exec(stretch)?.[1]
       const into = to ? namedIn(to) : []
-      if (into.length && pot.hot !== null && into.every((at) => !pot.ways.has(at))) {
+      if (into.length && pot.hot !== null && into.every((at) => pot.ways.get(at) !== pot.hot)) {
         pot.setAside(named.filter((at) => !pot.ways.has(at)))
         continue
       }
@@ -274,9 +274,12 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
       // "Lid on, low heat, 2 hours": a pot with liquid in it simmers, whatever it was browned in.
       const isCovered =
         pot.wet && pot.hot !== null && /\b(?:lid on|cover(?:ed)?)\b/i.test(verbs) && LONG.test(said)
+      // "In a casserole with the stock, cover and cook in the oven": that is no roasting.
+      const isBraised =
+        pot.wet && /\boven\b/i.test(verbs) && /\b(?:casserole|cover(?:ed)?|lid|pot|braise)\b/i.test(said)
       const isStewed = pot.poured && COVERED.test(said) && /^\W*cook\b/i.test(verbs)
       const way =
-        isCovered || isStewed
+        isCovered || isStewed || isBraised
           ? 'simmer'
           : off && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)
             ? null

@@ -39,7 +39,7 @@ const UP_TO = new RegExp(
 )
 /** "knob of butter", "pinch salt", "heaped teaspoon of cumin" is one. */
 const BARE_UNIT =
-  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|glass|mug|spoon|spoonful|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|grind|twist|can|tin)(?=\s+(?:of\s+)?\p{L})/iu
+  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|glass|mug|spoon|spoonful|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|grind|twist|can|tin)(?=\s+(?:of\s+)?(?!noodles)\p{L})/iu
 
 /** "200ish", "200-ish g". */
 const ISH = /(\d)\s*-?ish\b/gi
@@ -290,11 +290,11 @@ function takeApart(raw: string): ReadLine {
     .trim()
   const divided = /\bdivided\b|\bin (?:two|2) (?:parts|lots)\b/i.test(text)
 
-  // "1 lemon, zested" is its zest.
+  // "1 lemon, zested", "lemon, grated zest only": its zest.
   text = text.replace(
-    /^(\S+)\s+(?:large |small |medium |unwaxed )*(lemon|lime|orange)s?\s*[,(]\s*(?:finely )?(zest|juic)ed\)?$/i,
-    (_, count: string, fruit: string, what: string) =>
-      `${count} ${fruit} ${what === 'zest' ? 'zest' : 'juice'}`,
+    /^(?:(\S+)\s+)??(?:large |small |medium |unwaxed )*(lemon|lime|orange)s?\s*[,(]\s*(?:(?:finely|grated) )*(zest|juic)(?:e?d|e)?(?: only)?\)?$/i,
+    (_, count: string | undefined, fruit: string, what: string) =>
+      `${count ?? '1'} ${fruit} ${/zest/i.test(what) ? 'zest' : 'juice'}`,
   )
   if (/\b(?:juice|zest)\b/i.test(text))
     text = text.replace(
@@ -314,7 +314,8 @@ function takeApart(raw: string): ReadLine {
   if (upTo) text = text.slice(0, more!.index).trim()
   const extra = EXTRA.exec(text)
   if (extra) text = text.replace(EXTRA, '').trim()
-  text = text.replace(BARE_UNIT, 'a $&')
+  // "Cup mushrooms 200 g": the amount stands behind, and the first word is of the name.
+  if (!mayHoldNumber(text) || !TRAILING.test(text)) text = text.replace(BARE_UNIT, 'a $&')
   const wanted = WANTED.exec(text)?.[0] ?? ''
   if (wanted && !readNumber(text)) {
     // "Water to knead, about 1/2 cup": how much it is stands behind what it is for.

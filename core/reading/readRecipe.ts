@@ -34,7 +34,7 @@ import { readShape } from './shape'
 import { takeUpWater } from './takesUp'
 import { tidy } from './tidy'
 import { markScalded } from './scalding'
-import { tossOver } from './tossed'
+import { restOver, tossOver } from './tossed'
 import { fillToFeel } from './toFeel'
 
 export interface IntakeLine {
@@ -123,6 +123,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   oneEggOnTop(drafts, clauses)
   brushByMethod(drafts, clauses)
   tossOver(drafts, clauses)
+  restOver(drafts, clauses)
   standsBeside(drafts, clauses)
   addUnlisted(drafts, clauses, counted.pieces, foods)
   tellUnlistedSeasoning(drafts, clauses, foods, notes)

@@ -67,6 +67,14 @@ function findShape(title: string, method: string, said: string): Shape | null {
     !/\bfold (?:\p{L}+ )?(?:in half|over)\b/iu.test(method)
   )
     return 'bun'
+  // Anything filled is called a dumpling: the hands say how it is closed.
+  if (
+    named?.shape === 'half-moon' &&
+    made === 'pleated' &&
+    /\bdumplings?\b/i.test(own) &&
+    !/\bfold\b/i.test(method)
+  )
+    return made
   if (named) return named.shape
   // "Yield: 12 buns" names the piece as a title does, where the method only flattens it; balls are of dough.
   const counted =

@@ -238,7 +238,9 @@ const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
  * @param foods the larder: lists of foods without amounts of their own are taken apart by it
  * @returns one part for each ingredient; together they hold every word of the original
  */
-export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
+export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((line, foods) => {
+  // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
+  const raw = line.replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
   const parts = split(raw, foods)
   if (parts.length < 2 || parts.some(({ told }) => told) || !parts.some(({ text }) => FOR_ALL.test(text)))
     return parts

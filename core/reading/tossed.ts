@@ -1,4 +1,7 @@
 import { recalled } from './matches'
+import type { RecipeNote } from '../recipe/document'
+import { newLine } from '../recipe/document'
+import { timesWeights } from '../recipe/scale'
 import { finishOf, isFat, type Draft } from './drafts'
 import { normaliseName, plainWords } from './match'
 import type { Clause } from './method'
@@ -35,5 +38,60 @@ export function tossOver(drafts: Draft[], clauses: readonly Clause[]): void {
     if (!moved.some(({ food }) => isFat(food)) || from < MIN_TOLD) continue
     draft.lines = draft.lines.slice(0, from)
     finishOf(drafts).lines.push(...moved)
+  }
+}
+
+/** "Add half to the potatoes", "most of the onion goes in": how much of it is put into the filling. */
+const SHARE_IN: readonly (readonly [RegExp, number])[] = [
+  [/\btwo[- ]thirds\b|\b2\/3\b/i, 2 / 3],
+  [/\b(?:a|one|1) third\b|\b1\/3\b/i, 1 / 3],
+  [/\bmost\b/i, 3 / 4],
+  [/\b(?:a|one|1) quarter\b|\b1\/4\b/i, 1 / 4],
+  [/\b(?:half|some|part)\b/i, 1 / 2],
+]
+const PUTS_SHARE = recalled(
+  /\b(?:half|some|part|most|(?:a|one|1|two|2)[- ](?:thirds?|quarter))\b(?: of (?:it|them|the \p{L}+))?(?: goes| go)? (?:in(?:to)?|to|with)\b|\b(?:add|mix|stir|put|mash)\b[^.;]{0,20}\b(?:half|some|most|(?:a|one|1|two|2)[- ](?:thirds?|quarter))\b(?: (?:of )?(?:it|them|the|these|those)\b)?/iu,
+)
+const THE_REST = recalled(
+  /\b(?:the rest|the remaining|remaining|the other (?:half|third|onions?)|the reserved|reserved)\b(?: of)?(?: the)? ([^.;]{0,50})/iu,
+)
+const OVER_OR_BESIDE = recalled(/\b(?:toss|serve|top|scatter|drizzle|spoon|dress|garnish|sprinkle|pour|over|on top|fry)\b/i)
+
+const inShares = (share: number): RecipeNote => ({
+  code: 'divided',
+  level: 'check',
+  text: `The method puts ${share === 1 / 2 ? 'half' : `about ${Math.round(share * 100)} %`} of it into the filling and the rest over the pieces`,
+})
+
+/**
+ * "Add half of the onion to the potatoes … toss with the rest of the onion and butter": of what is named, the method
+ * puts a share into the filling and the rest over the closed pieces.
+ */
+export function restOver(drafts: Draft[], clauses: readonly Clause[]): void {
+  const put = clauses.find(({ closed, text }) => !closed && PUTS_SHARE.test(text))
+  const share = put && SHARE_IN.find(([pattern]) => pattern.test(PUTS_SHARE.exec(put.text)![0]))?.[1]
+  const over = clauses.filter(({ closed, text }) => closed && OVER_OR_BESIDE.test(text) && THE_REST.test(text))
+  if (!share || !over.length) return
+  const rest = over.map(({ text }) => THE_REST.exec(text)![1]!).join(' ')
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    const moved = draft.lines.filter(
+      (item) =>
+        names(rest, item) &&
+        (item.line.grams ?? 0) > 0 &&
+        // "Butter, divided" has been shared out by its amounts.
+        !item.line.notes.some(({ code }) => code === 'divided'),
+    )
+    if (!moved.length || moved.length === draft.lines.length) continue
+    for (const item of moved) {
+      const top = {
+        ...item,
+        line: newLine({ ...timesWeights(item.line, 1 - share), notes: [...item.line.notes, inShares(share)] }),
+      }
+      Object.assign(item.line, timesWeights(item.line, share))
+      item.line.notes = [...item.line.notes, inShares(share)]
+      finishOf(drafts).lines.push(top)
+    }
+    return
   }
 }
