@@ -156,6 +156,8 @@ export function countPieces(
     const match =
       weighed &&
       (/\b(?:filling|stuffing|mixture)\b|\b(?:in(?:to)?|on) (?:each|every)\b/i.test(weighed[0]) ||
+        // "Stuff 40 g of keema each" weighs what goes in.
+        /\b(?:fill|stuff|put|place|spoon)\b[^.;,\d]{0,20}$/i.test(one.slice(0, weighed.index)) ||
         FIGURE_BEFORE.test(one.slice(0, weighed.index)))
         ? null
         : weighed
@@ -306,7 +308,7 @@ export function countPieces(
   if (eaters === null) {
     servingsStated = false
     // "Stout pies (4 individual)": one for each.
-    const alone = [outline.title, ...said.map(({ text: one }) => one)].some((one) =>
+    const alone = [outline.title, ...said.map(({ text: one }) => one), ...text].some((one) =>
       /\bindividual\b/i.test(one),
     )
     const guess = alone

@@ -91,6 +91,10 @@ const FOR_TOPS = recalled(/\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:t
 const SO_MANY_EACH = recalled(
   /\b([23]) (?:(?:rounds|circles|dis[ck]s|sheets|squares|wrappers|of them) )?(?:per|for each|to each|for one|to make one|make one)\b(?! (?:person|serving|side|sheet|tray))/iu,
 )
+/** "One slightly bigger": a base and its lid. */
+export const ONE_LARGER = recalled(
+  /\b(?:one|1)(?: of (?:them|the \p{L}+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/iu,
+)
 const HALVES = recalled(
   /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d)| to serve| for serving)|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i,
 )
@@ -313,6 +317,13 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
   const perPiece = clauses.map(({ text }) => SO_MANY_EACH.exec(inNumbers(text))).find(Boolean)
   if (perPiece && pieces % Number(perPiece[1]) === 0) pieces /= Number(perPiece[1])
   if (shape === 'lidded-pie' && pieces <= 3) return null
+  // "2 rectangles, one slightly bigger … cover": a base and a lid.
+  if (
+    pieces === 2 &&
+    clauses.some(({ text }) => ONE_LARGER.test(text)) &&
+    clauses.some(({ text }) => /\b(?:cover|top with|lid|lay (?:it |the other )?over)\b/i.test(text))
+  )
+    return { pieces: 1, weight: 60, says }
   // "Divide in two … line a tray": the bottom and the lid of one.
   if (pieces === 2 && clauses.some(({ text }) => LINES_TRAY.test(text) || LAYS_IN_TRAY.test(text)))
     return { pieces: 1, weight: 60, says }

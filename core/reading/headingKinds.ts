@@ -20,7 +20,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'method',
-    /^(?:making|preparing|assembling|shaping|baking|frying|steaming|boiling|kneading) (?:the )?\w+(?: \w+)?$/,
+    /^(?:making|preparing|assembling|shaping|baking(?! soda| powder| sheet| tray)|frying|steaming|boiling|kneading) (?:the )?\w+(?: \w+)?$/,
   ],
   [
     'remarks',
@@ -49,7 +49,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'pan',
-    /^(?:for )?(?:the )?(?:frying )?pan$|^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
+    /^(?:for )?(?:the )?(?:frying )?pan$|^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|(?:soda|lye|boiling|poaching|water) bath|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
   ],
   [
     'component',
@@ -57,7 +57,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'shell',
-    /\b(?:dough|doughs|pastry|wraps?|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
+    /\b(?:dough|doughs|pastry|wraps?|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|flat ?breads?|naans?|rotis?|parathas?|kulchas?|chapatis?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
   ],
 ]
 

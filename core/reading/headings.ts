@@ -252,7 +252,7 @@ const ALONE =
   /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|(?:fresh |egg )?pasta|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
 /** A phrase of a few words whose last word names a part. */
 const USUAL =
-  /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu
+  /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste|bath)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu
 
 /** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
 const WORD_AND_LIST = new RegExp(
@@ -335,7 +335,12 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
   const amounts = rest
     .split(/,|;|\s[/+]\s/)
-    .filter((piece) => STARTS_WITH_NUMBER.test(piece.trim()) || AMOUNT_BEHIND.test(piece.trim())).length
+    .filter(
+      (piece, at) =>
+        (STARTS_WITH_NUMBER.test(piece.trim()) || AMOUNT_BEHIND.test(piece.trim())) &&
+        // "Water - 1/2 cup + 1 tbsp": an amount without a name is more of the same.
+        (at === 0 || readLine(piece).name !== ''),
+    ).length
   if (
     round.foods &&
     !ALONE.test(name) &&

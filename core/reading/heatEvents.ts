@@ -44,7 +44,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'bake',
-    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! (?:them |it |these )?(?:in|on|over) (?:an? |the |hot )?(?:\p{L}+ )?(?:pan|tawa|griddle|skillet|barbecue|bbq|coals|charcoal|embers))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/iu,
+    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))(?! (?:on|in) (?:an? |the )?(?:(?:dry|hot|heavy|ungreased) )*(?:(?:dry|hot|heavy|ungreased) pan|griddle|tawa|hotplate|skillet))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! (?:them |it |these )?(?:in|on|over) (?:an? |the |hot )?(?:\p{L}+ )?(?:pan|tawa|griddle|skillet|barbecue|bbq|coals|charcoal|embers))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/iu,
   ],
   [
     'fry',
@@ -114,6 +114,11 @@ const heatSaid = (said: string): string =>
     // "Air fryer 165 °C 12 min (oven 190 °C 18 min)": the bracket allows another way.
     .replace(
       /(?<=\d[^()]*)\((?:or )?(?:in (?:an? |the )?)?(?:conventional |fan )?(?:oven|air[- ]?fryer|bake)\b[^()]*\)/i,
+      ' ',
+    )
+    // "Grill 3 min each side (or hot dry pan)".
+    .replace(
+      /\(or\b[^()]*\b(?:pan|griddle|tawa|oven|grill|bak(?:e|ed)|fry|fried|fryer|steam(?:ed)?|boil(?:ed)?)\b[^()]*\)/i,
       ' ',
     )
     // "Gas 7 – 15 min": the mark and the minutes, no range.

@@ -100,7 +100,14 @@ export function leadsPart(
   const beside = heading.kind === 'unknown' && isCooked(state.out.steps)
   // "Ingredients (serves 4)" counts as well.
   if (heading.kind === 'ingredients') state.count(row, text)
-  if (washes) state.item(row, text)
+  // "Egg wash" right below the work, and an egg is listed: it is brushed on.
+  const worksOn =
+    washes &&
+    !row.blankBefore &&
+    state.out.became.get(rows[index - 1]?.at ?? -1) === 'step' &&
+    state.out.sections.some(({ items }) => items.some((one) => /\b(?:eggs?|yolk|milk)\b/i.test(one.text)))
+  if (worksOn) state.step(row, text)
+  else if (washes) state.item(row, text)
   else enter(state, row, beside ? { ...heading, kind: 'dip' } : heading)
   return true
 }

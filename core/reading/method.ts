@@ -364,7 +364,7 @@ const CUT_UP_AFTER = recalled(
   /\b(?:fry|grill|roast|sear|bake|poach)\b[^.;]*\b(?:then|,|and)\s*(?:chop|shred|slice|dice|flake)\b/i,
 )
 const BOILS_THEM = recalled(
-  /^\W*(?:and )?(?:then )?(?:boil|fry|steam|roast|simmer|saut[eé]|cook|microwave|blanch)\b[^.;]*\b(?:them|it|these|those)\b/i,
+  /^\W*(?:and )?(?:then )?(?:boil|fry|steam|roast|simmer|saut[eé]|cook|microwave|blanch)\b[^.;]*\b(?:(?:them|it|these|those)\b|in (?:the same|the soaking|its|their)\b)/i,
 )
 /** What is left out of what a sentence speaks of. */
 const EXCEPT = /\b(?:except(?: for)?|apart from|but not|other than|bar) (?:the )?[^,.;]*/iu

@@ -166,11 +166,15 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     [...outline.sections.flatMap(({ items }) => items), ...outline.steps].map(({ text }) => text),
     foods,
   )
-  const readSection = (section: Section, home: Draft | null) => {
+  const readSection = (section: Section, under: Draft | null) => {
+    let home = under
     let onTop = false
     for (const { text, blankBefore } of section.items) {
       if (!home && (blankBefore || !blocks.length)) blocks.push([])
       const items = readLines(text)
+      // "1 egg yolk + 1 tbsp water" behind a blank line below what is boiled or fried in: it is brushed on.
+      if (home?.kind === 'pan' && blankBefore && items.some(({ food }) => food?.group.startsWith('egg')))
+        home = draftOf('finish', PART_NAMES.finish)
       // "500 g flour, 7 g yeast, 2 yolks, zest, 250 ml milk" on one row is a dough, and all of it.
       const wholeDough =
         !home &&

@@ -98,6 +98,8 @@ export function plainLine(raw: string): string {
     // "Approx 200 g", "ca. 200 g", and what is so much "in total".
     .replace(/(?<=^|[\s,(])(?:approx(?:imately)?|circa|ca)\b\.?\s*(?=\d)/gi, 'about ')
     .replace(/(\d\s?(?:g|kg|ml|oz|lb))\s+(?:in total|in all|total|altogether)(?=\)|$)/i, '$1')
+    .replace(/(?<=\p{L})\s+(?:in total|altogether)$/iu, '')
+
     .replace(/\b(?:extra[- ]large|jumbo|very large) (?=eggs?\b)/i, 'XL ')
     .replace(
       /\b((?:loosely |lightly |tightly |firmly |well )?packed)\s+(cups?|tbsp|tablespoons?)\b/i,

@@ -79,7 +79,7 @@ const STRETCHES =
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
 const COMBINES = recalled(
-  /^\W*(?:then )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:\p{L}+ ){0,4}with\b/iu,
+  /^\W*(?:then )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:(?:\p{L}+ ){0,4}with\b|(?:all|everything|it all|them all)\b)/iu,
 )
 
 /** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */
@@ -180,6 +180,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     ADDS_LIQUID.test(text) && named.some((at) => foodIs(draft.lines[at]!.food, 'pours'))
   // "Marinate the chicken in the paste. Grill 12 min": what lay in it is grilled, and nothing else.
   let marinated: readonly number[] = []
+  let sentence = ''
+  let lastPrepared: readonly number[] = []
   /** What "them" stands for. */
   let lastNamed: readonly number[] = []
   /** "Mash the boiled potatoes with …": what the step takes for cooked, and nobody cooks. */
@@ -209,7 +211,9 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         if (draft.lines[at]!.food?.state === 'raw') calledSo.set(at, way)
     }
     const listed = isListing(said) && !/\b(?:until|till)\b/i.test(said)
-    let prepared: readonly number[] = []
+    // "Soak the mushrooms, then cook in the same water".
+    let prepared: readonly number[] = clause.sentence === sentence ? lastPrepared : []
+    sentence = clause.sentence
     let carried: readonly number[] = []
     if (MARINATES.test(said)) marinated = namedIn(said)
     // "Stir in the peas and coriander off the heat".
@@ -246,6 +250,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         PREPARES.test(stretch) || STANDS_IN.test(stretch) || (pot.hot === null && PUTS_IN.test(stretch))
           ? own
           : []
+      lastPrepared = prepared
       if (HEATS_WATER.test(stretch) && !named.length) continue
       // "The onion goes in raw".
       if (GOES_IN_RAW.test(stretch)) {
@@ -320,7 +325,7 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         pot.cook(clauseWay, lines, shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch)
       } else if (pot.hot !== null && COMBINES.test(stretch)) {
         pot.setAside(
-          /\beverything\b|\bthe rest\b/i.test(stretch) ? every.filter((at) => !pot.ways.has(at)) : named,
+          /\beverything\b|\bthe rest\b|\bmix (?:it )?all\b/i.test(stretch) ? every.filter((at) => !pot.ways.has(at)) : named,
         )
         clauseWay = null
       }

@@ -412,7 +412,8 @@ function takeApart(raw: string): ReadLine {
     raw,
     measures: dedupe(measures),
     name,
-    prep,
+    // "Water – as needed": the mark that is left says nothing.
+    prep: prep.filter((one) => /[\p{L}\d]/u.test(one)),
     purpose,
     optional,
     approximate,

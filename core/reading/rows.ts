@@ -182,8 +182,8 @@ export function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step'
 }
 const looks: (text: string, foods: Foods) => 'amount' | 'step' | 'other' = rememberWith((text, foods) => {
   if (isHeatOrTime(text) || /^step \d{1,2}\W*$/i.test(text)) return 'step'
-  if (STARTS_WITH_AMOUNT.test(text)) return 'amount'
   if (isStep(text, foods)) return 'step'
+  if (STARTS_WITH_AMOUNT.test(text)) return 'amount'
   const read = readLine(text)
   return read.measures.length || read.unmeasured || matchFood(read.name, foods)?.how === 'exact'
     ? 'amount'

@@ -1,6 +1,6 @@
 import { SHAPE_ROWS } from '../piece/shapes'
 import type { Shape } from '../recipe/vocabulary'
-import { LAYS_IN_TRAY } from './dividing'
+import { LAYS_IN_TRAY, ONE_LARGER } from './dividing'
 import { lastMatch } from './matches'
 import { remember } from './remember'
 
@@ -55,6 +55,8 @@ function findShape(title: string, method: string, said: string): Shape | null {
   if (named?.shape === 'disc' && (made === 'half-moon' || made === 'cone') && /\bfold\b/i.test(method))
     return made
   // Hand pies are folded, and some are baked in tins under a lid. Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
+  if (!named && ONE_LARGER.test(method) && /\b(?:cover|lid|top with)\b/i.test(method) && !/\bfold\b/i.test(method))
+    return 'lidded-pie'
   if (
     (!named || named.shape === 'half-moon' || (named.shape === 'disc' && isInTray(method))) &&
     ((/\bpies\b/i.test(own) && (IN_TINS.test(method) || IN_DISHES.test(method))) || isInTray(method))

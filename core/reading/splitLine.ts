@@ -240,7 +240,11 @@ const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
  */
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((line, foods) => {
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
-  const raw = line.replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
+  const raw = line
+    .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
+    // "Melted butter... or just use 1 cup oil".
+    .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')
+    .replace(/\s*(?:\.{2,}|…)\s*(?=or\b)/i, ' ')
   const parts = split(raw, foods)
   if (parts.length < 2 || parts.some(({ told }) => told) || !parts.some(({ text }) => FOR_ALL.test(text)))
     return parts

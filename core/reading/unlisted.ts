@@ -50,7 +50,7 @@ const FRIED_IN = recalled(
 /** "Fry the onion in 1 tbsp oil": the amount stands in the method alone. */
 const FRIED_IN_SO_MUCH = recalled(
   new RegExp(
-    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,60}?\b(?:in|with)?\s*((?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz)) (?:of )?(?:the )?${SOME}`,
+    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;]{0,60}?\b(?:in|with)?\s*((?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz)) (?:of )?(?:the )?${SOME}`,
     'iu',
   ),
 )
@@ -113,8 +113,10 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
   drafts.some(({ kind, lines }) =>
     lines.some(
       ({ food, line }) =>
-        // "Brush with milk" takes the plant milk that is listed.
-        (food?.group === over.group || (over.group === 'milk' && food?.group === 'plant-milk')) &&
+        // "Brush with milk" takes the plant milk that is listed, "egg wash" the yolk.
+        (food?.group === over.group ||
+          (over.group === 'milk' && food?.group === 'plant-milk') ||
+          (over.group === 'egg' && food?.group.startsWith('egg'))) &&
         (kind === 'finish' || kind === 'pan' || KEPT_FOR_IT.test(line.raw)),
     ),
   )
@@ -179,7 +181,8 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     if (
       fat &&
       isFat(fat) &&
-      !has(fillings, isFat) &&
+      // Sesame oil seasons.
+      !has(fillings, (food) => isFat(food) && food.id !== 'sesame-oil') &&
       // "Ghee for roasting", without an amount, is not the spoon that the method tells of.
       !drafts.some(
         ({ kind, lines }) =>
