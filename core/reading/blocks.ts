@@ -213,6 +213,17 @@ export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
     notes.push({ code: 'ready-shell', level: 'note', text: 'The bought wrappers were taken as the dough' })
     return
   }
+  // "8 slices sandwich bread": where there is no other dough, slices are filled and closed.
+  for (const draft of drafts) {
+    const slices = draft.lines.filter(
+      ({ food, line }) => food?.group === 'bread' && /\bslices?\b/i.test(line.raw) && !/crumb/i.test(line.raw),
+    )
+    if (draft.kind !== 'filling' || slices.length !== 1 || draft.lines.length < 2) continue
+    draft.lines = draft.lines.filter((item) => !slices.includes(item))
+    drafts.push(newDraft('shell', { name: 'Bread', lines: slices }))
+    notes.push({ code: 'ready-shell', level: 'note', text: 'The slices of bread were taken as the dough' })
+    return
+  }
 }
 
 /** "Marinade: 400 g chicken, 100 g yogurt" lists what goes in with what it lies in. */

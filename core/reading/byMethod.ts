@@ -244,9 +244,12 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
           return word.test(near) || ((beaten || waitsAlone) && GLAZES.test(text))
         })
       if (!named) continue
+      // Where boiled eggs go in, an egg that goes in is one of these.
+      const isBoiled = food.group === 'egg' && draft.lines.some((one) => one.food?.id === 'boiled-egg')
       const used = clauses.some(
         ({ about, text }) =>
           about === draft &&
+          (!isBoiled || /\b(?:beaten|raw|bind|whisk)/i.test(text)) &&
           word.test(text.replace(/\bboiled eggs?\b/gi, '')) &&
           own.test(text) &&
           !BRUSHES.test(text) &&

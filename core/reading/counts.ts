@@ -60,7 +60,9 @@ const FIGURE_BEFORE = recalled(
 
 /** How many a line counts, without a unit: "10 wrappers", "1 packet of discs (10)". */
 const countOf = (read: ReadLine): number | null =>
-  read.measures.find((measure) => measure[0]?.unitId === null || measure[0]?.unitId === 'sheet')?.[0]?.low ??
+  read.measures.find(
+    (measure) => measure[0]?.unitId === null || /^(?:sheet|slice)$/.test(measure[0]?.unitId ?? ''),
+  )?.[0]?.low ??
   null
 
 const SHEETS_EACH = recalled(
@@ -195,6 +197,8 @@ export function countPieces(
     WRAPPED_WHOLE.test(outline.title) ||
     (clauses.some(({ text: one }) => TIN.test(one)) &&
       clauses.some(({ text: one }) => HALF_OF_SHEETS.test(one)))
+  const bread = shell.length === 1 && shell[0]!.food?.group === 'bread' ? countOf(shell[0]!.read) : null
+  if (bread) found.push({ pieces: clamp(bread), weight: 30, says: shell[0]!.line.raw })
   if (
     !isInTin &&
     wrapper &&

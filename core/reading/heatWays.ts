@@ -17,6 +17,9 @@ export interface HeatContext {
 /** Oil of this weight and more is a pot to deep-fry in. Common practice, no source. */
 export const DEEP_POT_GRAMS = 400
 
+const SHALLOW_DEPTH =
+  /(?<![\d./])(?:1\/2|1\/4|½|¼|0\.5|half(?: an?)?|a quarter|1|one)[- ]?(?:inch|in\b|")(?: deep| of)?|(?<![\d./])[12](?:\.\d)? ?cm\b/i
+
 /** Dishes that are fried afloat wherever they are fried. Common practice, no source. */
 const DEEP_DISH =
   /\b(?:samosas?|sambusas?|kachoris?|ghughras?|gujiyas?|karanjis?|chebureki|curry puffs?|karipap|egg rolls?|lumpias?|coxinhas?|fritters?|doughnuts?|donuts?|beignets?|stuffed puris?)\b/i
@@ -44,6 +47,8 @@ export function wayOf(
     return { way: event.way, unclear: false }
   }
   if (event.way === 'cook') return { way: 'griddle', unclear: false }
+  // "Oil for frying (1/2 inch deep)".
+  if (SHALLOW_DEPTH.test(context.panText)) return { way: 'shallow-fry', unclear: false }
   const deepWords = /\bdeep\b/i.test(`${context.panText} ${context.headings.join(' ')} ${context.title}`)
   const shallowWords = /\b(?:shallow|pan[- ]?fr)/i.test(`${context.panText} ${context.headings.join(' ')}`)
   if (before === 'boil' || before === 'steam') return { way: 'shallow-fry', unclear: false }

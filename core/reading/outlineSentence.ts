@@ -25,7 +25,7 @@ const METHOD_WORDS = recalled(
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook)(?: (?:it|them))?)?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i,
 )
 const CUT_SO_MANY = recalled(
-  /^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i,
+  /^\W*\d{1,3} (?:circles|rounds|dis[ck]s|squares|ovals)(?: of)? \d{1,2}(?:\.\d)? ?-?(?:cm|mm|inch(?:es)?|in\b|")(?=\W|$)|^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i,
 )
 /** A part named in a sentence, with its list behind it in brackets. */
 const NAMED_LIST = recalled(

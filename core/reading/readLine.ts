@@ -232,6 +232,14 @@ function nameApart(text: string, prep: string[]): { name: string; alternative: s
         return ''
       },
     )
+    // "Boiled eggs in quarters", "onion in rings".
+    .replace(
+      /\s+in (?:halves|half|quarters|eighths|rings|slices|strips|cubes|chunks|pieces|dice|wedges|rounds|matchsticks|florets|ribbons|segments)$/i,
+      (cut) => {
+        prep.push(cut.trim())
+        return ''
+      },
+    )
     // "Spread from the block", "beans out of a tin".
     .replace(
       /\s+(?:straight )?(?:from|out of) (?:the|a|an) (?:block|tub|packet|pack|jar|bottle|fridge|freezer|bag|box)$/i,

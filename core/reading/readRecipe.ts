@@ -13,7 +13,7 @@ import {
   washBesideSheet,
 } from './byMethod'
 import { fillWithScrambled } from './scrambled'
-import { standsBeside } from './servedWith'
+import { goesInside, standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
 import { tossedIn } from './components'
@@ -125,6 +125,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   tossOver(drafts, clauses)
   restOver(drafts, clauses)
   standsBeside(drafts, clauses)
+  goesInside(drafts, clauses)
   addUnlisted(drafts, clauses, counted.pieces, foods)
   tellUnlistedSeasoning(drafts, clauses, foods, notes)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)

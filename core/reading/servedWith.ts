@@ -1,6 +1,7 @@
 import { PART_NAMES } from '../recipe/vocabulary'
 import { newDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
+import { recalled } from './matches'
 import type { Clause } from './method'
 
 const SERVED = /\b(?:serve[ds]?|serving|eat|eaten)\b[^.;]*?\b(?:with|alongside|in)\b([^.;]*)/iu
@@ -30,5 +31,33 @@ export function standsBeside(drafts: Draft[], clauses: readonly Clause[]): void 
     const dip = drafts.find(({ kind }) => kind === 'dip')
     if (dip) dip.lines.push(...last)
     else drafts.push(newDraft('dip', { name: PART_NAMES.dip, lines: last }))
+  }
+}
+
+const SAUCE = recalled(/\b(sauce|salsa|pesto|gravy|relish|jam|paste)$/i)
+
+/**
+ * "Flatten, 1 tbsp sauce, some ham, fold": what a heading calls a sauce, and what the method puts in before it closes a
+ * piece and nowhere serves, is made for the filling.
+ */
+export function goesInside(drafts: readonly Draft[], clauses: readonly Clause[]): void {
+  const filling = drafts.find(({ kind, into }) => kind === 'filling' && !into)
+  if (!filling) return
+  for (const draft of drafts) {
+    const word = draft.kind === 'dip' && !draft.into ? SAUCE.exec(draft.name.trim())?.[1] : undefined
+    if (!word) continue
+    const put = new RegExp(
+      `\\b(?:tbsps?|tablespoons?|tsps?|teaspoons?|spoon(?:ful)?s?|spread|smear|dollop|layer|cover|top|some)\\b[^.;]{0,30}\\b${word}\\b`,
+      'i',
+    )
+    const served = new RegExp(`\\b(?:serve\\w*|dip\\w*|side|table|alongside)\\b[^.;]*\\b${word}\\b|\\bfor (?:serving|dipping)\\b`, 'i')
+    // "Simmer the sauce, add some salt" makes it.
+    const isPutIn = clauses.some(
+      ({ closed, text }) =>
+        !closed && put.test(text) && !/\b(?:mix|blend|simmer|boil|heat|whisk|stir|cook)\b/i.test(text),
+    )
+    if (!isPutIn || served.test(draft.name) || clauses.some(({ text }) => served.test(text))) continue
+    draft.kind = 'filling'
+    draft.into = filling
   }
 }

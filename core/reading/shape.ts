@@ -69,6 +69,7 @@ function findShape(title: string, method: string, said: string): Shape | null {
     !/\bfold (?:\p{L}+ )?(?:in half|over)\b/iu.test(method)
   )
     return 'bun'
+  if (named?.shape === 'pleated' && /\bhalf[- ]moons?\b/i.test(method)) return 'half-moon'
   // Anything filled is called a dumpling: the hands say how it is closed.
   if (
     named?.shape === 'half-moon' &&

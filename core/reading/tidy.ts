@@ -38,6 +38,9 @@ function titleOfStrokes(line: string): string[] {
 const STARTS_WITH_AMOUNT =
   /^(?:(?:scant|heaped|generous|about|level) )?(?:[\d¼½¾⅓⅔⅛~]|an? |half |one |two |three |pinch|to taste|as (?:required|needed))/i
 
+/** "Sauce: 200 g passata": the name of a list and its first line. */
+const LEADS_AMOUNT = /^\p{L}[^:\d]{1,30}:\s*(?:[\d¼½¾⅓⅔⅛~]|an? |half |pinch )\S*\s*\p{L}/iu
+
 /** "Plain flour | 500 g | 4 cups" is one ingredient; "Prep 30 min | Serves 4" are two remarks. */
 function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
   const cells = line
@@ -57,7 +60,8 @@ function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
   const amounts = named.filter((cell) => STARTS_WITH_AMOUNT.test(cell))
   const [first, second] = named
   // "Dough | 2 cups flour, 1 tsp salt" and "Pastry: 375 g flour | 190 g butter" are lists behind a name.
-  if (/:/.test(first!) && amounts.length === named.length - 1) return [named.join(', ')]
+  if (/:/.test(first!) && (amounts.length === named.length - 1 || (LEADS_AMOUNT.test(first!) && !HEAD_LINE.test(first!))))
+    return [named.join(', ')]
   if (
     named.length === 2 &&
     !STARTS_WITH_AMOUNT.test(first!) &&
