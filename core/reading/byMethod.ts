@@ -1,4 +1,4 @@
-import { recalled } from './matches'
+import { forAllMatches, recalled } from './matches'
 import { foodIs } from '../food/groups'
 import { newLine, type RecipeNote, type Stage } from '../recipe/document'
 import { timesWeights } from '../recipe/scale'
@@ -200,7 +200,10 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
           (food.group === 'nut' && !read.measures.length) ||
           // "Egg wash, panko on top".
           (food.group === 'bread' && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS) ||
-          (/^(?:spice|herb)$/.test(food.group) && brushing.some(({ mixed }) => mixed))
+          ((/^(?:spice|herb)$/.test(food.group) || food.id === 'garlic') &&
+            brushing.some(({ mixed, text }) => mixed || BRUSHES_MIXED.test(text))) ||
+          // "Sprinkle with parmesan".
+          (foodIs(food, 'cheese') && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS)
         ) ||
         draft.lines.length < 2
       )
@@ -226,8 +229,11 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       const named =
         waits ||
         brushing.some(({ text, mixed }) => {
-          const at = BRUSHES.exec(text)!.index
-          const near = mixed || text.slice(at, at + 60)
+          const near =
+            mixed ||
+            [...text.matchAll(forAllMatches(BRUSHES_WITH))]
+              .map(({ index }) => text.slice(index, index + 60))
+              .join(' ')
           if (
             yolks &&
             food.group !== 'egg-yolk' &&
@@ -346,10 +352,12 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
   text: `${some} of the ${all} eggs of the line: the method brushes with the other`,
 })
 
-const BRUSHES = recalled(
-  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu,
-)
+const BRUSHES_WITH =
+  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
+const BRUSHES = recalled(BRUSHES_WITH)
 /** "Glaze.", and the list has one beaten egg. */
+/** "Brush with butter mixed with garlic". */
+const BRUSHES_MIXED = recalled(/\bbrush\w*\b[^.;]*\b(?:mixed|melted|combined|infused|warmed) with\b/i)
 const GLAZES = recalled(
   /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i,
 )

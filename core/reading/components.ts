@@ -51,6 +51,10 @@ export function tossedIn(drafts: readonly Draft[], steps: readonly { text: strin
   }
 }
 
+/** Flour and yeast under a name of their own rise for the dough. */
+const isLeavened = ({ lines }: Draft): boolean =>
+  lines.some(leadsDough) && lines.some(({ food }) => food !== null && /yeast|sourdough/.test(food.id))
+
 const GENERIC_FILLING = /^(?:for |the )*(?:filling|stuffing)s?\b/i
 
 /** Finds for every component the part that uses it, and the line that stands for it there. */
@@ -108,12 +112,13 @@ export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
     const host =
       !shell && component.lines.some(leadsDough)
         ? undefined
-        : STARTERS.test(component.name) && shell
+        : shell && (STARTERS.test(component.name) || isLeavened(component))
           ? shell
           : fillings()[0]
     if (host) {
       component.into = host
       component.kind = host.kind
+      if (host === shell && isLeavened(component)) component.unsure = false
     } else {
       // No part calls itself a filling: this is what goes inside.
       component.into = null

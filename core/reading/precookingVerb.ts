@@ -1,7 +1,7 @@
 import { PRECOOKING_TABLE, PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
 import { recalled } from './matches'
 
-const COOK = recalled(/\bcook (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*/iu)
+const COOK = recalled(/\bcook(?:\W*$| (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*)/iu)
 export const DRY =
   /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and |browned and |brown and |golden and |tender and |cooked and )*(?:dry|crumbly)\b|\bso (?:that )?(?:it'?s|they'?re|it is|they are|the filling is) (?:quite |nearly |almost )?dry\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b|\bdry it(?=\W*$)|\blet it (?:all )?(?:cook|boil|bubble|simmer) (?:away|off)\b/i
 /** "Get the leeks soft in the butter": what lies in fat on the heat is fried. */

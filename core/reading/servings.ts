@@ -122,6 +122,10 @@ const SHARE_GIVES =
 const BOUGHT_SO =
   /^\W*(?:\d{1,2}|an?|one|two) (?:tubes?|cans?|tins?|packs?|packets?|packages?|pkgs?|boxe?s?|bags?|jars?)\b/i
 
+/** "320 g pack puff pastry x 2", "filo 270 g x 2", "1 egg x 2". */
+const BOUGHT_TIMES =
+  /^\W*(?:\d[\d.]*\s?(?:g|kg|ml|l|oz|lb)\b|(?:1|one|an?) (?:large |medium |small )?(?:eggs?|packs?|packets?|tins?|cans?|sheets?|jars?|tubs?)\b).*\s[x×]\s?\d{1,2}$|\d\s?(?:g|kg|ml|oz|lb)\s*[x×]\s*\d{1,2}$/i
+
 function yieldsOf(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
   const line = stated
@@ -170,7 +174,7 @@ function yieldsOf(stated: string): Yields | null {
   const single = /^\W*(?:one|1) (?!batch|recipe|quantity|of\b)\p{L}+ (?:=|serves|feeds|is enough for)/iu.test(
     plain,
   )
-  const batch = times.exec(plain)
+  const batch = BOUGHT_TIMES.test(plain) ? null : times.exec(plain)
   const inPassing =
     made && !made[2]
       ? null

@@ -9,6 +9,7 @@ const lastIndex = (text: string, pattern: RegExp) => {
   return last ? last.index + last[0].length : -1
 }
 
+const BUN = SHAPE_ROWS.find(({ shape }) => shape === 'bun')!
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
   /\bline (?:the |a |an |each )?(?:\d+ )?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
@@ -69,6 +70,8 @@ function findShape(title: string, method: string, said: string): Shape | null {
     !/\bfold (?:\p{L}+ )?(?:in half|over)\b/iu.test(method)
   )
     return 'bun'
+  // Rolls that are drawn up round what they hold are buns.
+  if (named?.shape === 'roll' && BUN.closedBy.test(method) && !/\broll(?:ed|ing)? (?:it |them )?up\b/i.test(method)) return 'bun'
   if (named?.shape === 'pleated' && /\bhalf[- ]moons?\b/i.test(method)) return 'half-moon'
   // Anything filled is called a dumpling: the hands say how it is closed.
   if (

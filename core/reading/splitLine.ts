@@ -260,7 +260,7 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
 })
 
 const KIND_OF_FLOUR =
-  /^(?:strong |fine |plain )?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
+  /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
 /** The same without what its end says of all of it. */
 const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
   const apart = takeApart(withCommas(raw), foods)
