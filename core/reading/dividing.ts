@@ -47,6 +47,8 @@ const SO_MANY = new RegExp(
 /** "Stretch each of the 4 balls". */
 const EACH_OF =
   /\b(?:each|every one|all) of (?:the |your |these |those )?(\d{1,2}) (?:\p{L}+ )?(?:balls|pieces|rounds|circles|dis[ck]s|squares|portions|lumps|buns|ovals)\b/iu
+/** "6 cm rounds x 24". */
+const SIZED_TIMES = /\b(?:rounds|circles|dis[ck]s|squares|ovals)\s*[x×]\s*(\d{1,3})\b(?!\s*(?:cm|mm|g\b|inch))/i
 /** "6 for bases, 6 for lids": as many as there are bases. */
 const BASES =
   /\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/iu
@@ -91,6 +93,9 @@ const FOR_TOPS = recalled(/\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:t
 const SO_MANY_EACH = recalled(
   /\b([23]) (?:(?:rounds|circles|dis[ck]s|sheets|squares|wrappers|of them) )?(?:per|for each|to each|for one|to make one|make one)\b(?! (?:person|serving|side|sheet|tray))/iu,
 )
+const ONE_OF_ALL = recalled(
+  /\b(?:into|to|as|form) (?:one|1|a single) (?:(?:big|large|long|giant|continuous|huge) )*(?:spiral|coil|snail|ring|wreath|circle of|strudel|loaf|plait)\b/i,
+)
 /** "One slightly bigger": a base and its lid. */
 export const ONE_LARGER = recalled(
   /\b(?:one|1)(?: of (?:them|the \p{L}+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/iu,
@@ -134,6 +139,7 @@ const saidInPassing: (text: string) => { at: number; count: number } | null = re
     RESULT,
     SO_MANY,
     IN_BRACKETS,
+    SIZED_TIMES,
     TINS,
     TWO_SIZES,
     ENOUGH_FOR,
@@ -305,6 +311,9 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
       shares = 1
     }
   }
+  // "Coil all 4 ropes into one big spiral".
+  const one = clauses.find(({ text }) => ONE_OF_ALL.test(text))
+  if (one) return { pieces: 1, weight: 60, says: one.text }
   if (pieces === null) return null
   const half = pieces / 2
   const isLidded = clauses.some(({ text }) => {

@@ -53,7 +53,7 @@ const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
   ['knead-minutes', /\bknead|\bstand mixer\b|\bdough hook\b/i],
-  ['rise-minutes', /\b(?:rise|rises|prove|proof|double|doubled|ferment)\b/i],
+  ['rise-minutes', /\b(?:rise|rises|raise|prove|proof|double|doubled|ferment)\b/i],
   ['chill-minutes', /\b(?:chill|fridge|refrigerat|freezer)\b/i],
   [
     'rest-before-eating-minutes',

@@ -45,7 +45,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
     'filling',
-    /^(?:the )?meat(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|inner|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|mixture|centres?|centers?|custard(?: cream)?|cr[eè]me p[aâ]tissi[eè]re)\b/,
+    /^(?:the )?(?:meat|keema|kheema|kefta|kofta|pino|picadillo|mince)(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|inner|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|mixture|centres?|centers?|custard(?: cream)?|cr[eè]me p[aâ]tissi[eè]re)\b/,
   ],
   [
     'pan',

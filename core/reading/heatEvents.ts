@@ -192,6 +192,25 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
     deep.length += deep.index - plain.index
     deep.index = plain.index
   }
+  // "Fry 2 min each side with a little ghee on the tawa": it is done on the tawa.
+  const onTawa = found.find(
+    (one) =>
+      one.way === 'griddle' &&
+      /^(?:tawa|tava|griddle|comal|bakestone)/i.test(text.slice(one.index)) &&
+      /\b(?:in|on) (?:an? |the )?(?:\p{L}+ )*$/iu.test(text.slice(0, one.index)),
+  )
+  const friedOn =
+    onTawa &&
+    found.find(
+      ({ way, index }) =>
+        (way === 'fry' || way === 'shallow-fry') &&
+        index < onTawa.index &&
+        !/\bthen\b/i.test(text.slice(index, onTawa.index)),
+    )
+  if (friedOn) {
+    found.splice(found.indexOf(friedOn), 1)
+    onTawa.index = friedOn.index
+  }
   // "Fry in a heavy skillet with a film of oil" is one way, and the pan is what it is done in.
   const inPan = found.find(
     (one) =>

@@ -35,6 +35,10 @@ export function wayOf(
   before: CookingWay | null,
 ): { way: CookingWay; unclear: boolean } {
   const { text } = event
+  const shallowWords = /\b(?:shallow|pan[- ]?fr)/i.test(`${context.panText} ${context.headings.join(' ')}`)
+  // "Oil for shallow frying … fry both sides on the tawa".
+  if (event.way === 'griddle' && shallowWords && /\bfr(?:y|ied|ying)\b/i.test(text))
+    return { way: 'shallow-fry', unclear: false }
   if (event.way !== 'fry' && event.way !== 'cook') {
     // A skillet with oil in it fries; a dry one griddles.
     if (
@@ -50,7 +54,6 @@ export function wayOf(
   // "Oil for frying (1/2 inch deep)".
   if (SHALLOW_DEPTH.test(context.panText)) return { way: 'shallow-fry', unclear: false }
   const deepWords = /\bdeep\b/i.test(`${context.panText} ${context.headings.join(' ')} ${context.title}`)
-  const shallowWords = /\b(?:shallow|pan[- ]?fr)/i.test(`${context.panText} ${context.headings.join(' ')}`)
   if (before === 'boil' || before === 'steam') return { way: 'shallow-fry', unclear: false }
   // "Heat 2 inches of oil. Fry 2 minutes a side" is done in that oil.
   if (before === 'deep-fry') return { way: 'deep-fry', unclear: false }

@@ -213,6 +213,9 @@ function isTakenInParts(
   return (
     alike.length === 1 &&
     clauses.some(({ text }) => {
+      // "Blend the cheese and 1 tbsp butter … brush with the remaining butter".
+      const remains = REMAINING_FAT.exec(text)?.[1]
+      if (remains && word?.includes(remains.toLowerCase())) return true
       const said = PART_OF_IT.exec(text)
       const grams = said && food ? gramsOf(said[0].replace(/\bof the\b.*/i, ''), food) : null
       return (
@@ -222,6 +225,7 @@ function isTakenInParts(
   )
 }
 
+const REMAINING_FAT = recalled(/\b(?:remaining|rest of (?:the )?|other half of (?:the )?)\s?(?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu)
 const BRUSHES_WITH_IT = recalled(/\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|this|the mix(?:ture)?)\b/i)
 /** "2 tbsp of the oil", "the remaining butter": fat that a clause uses, with its amount. */
 const FAT_USED =

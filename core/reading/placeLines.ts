@@ -143,6 +143,9 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length)
       item.read = { ...item.read, purpose: item.read.purpose ?? wash }
     const wedges = !home && WEDGES.test(item.line.raw) ? 'dip' : null
+    // "1 tsp oil per paratha".
+    if (!home && !item.read.purpose && isFat(item.food) && PER_BREAD.test(item.line.raw))
+      item.read = { ...item.read, purpose: 'pan' }
     const target = home
       ? movedTo(home.kind, item, item.food)
       : wedges

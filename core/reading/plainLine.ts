@@ -99,6 +99,9 @@ export function plainLine(raw: string): string {
     .replace(/(?<=^|[\s,(])(?:approx(?:imately)?|circa|ca)\b\.?\s*(?=\d)/gi, 'about ')
     .replace(/(\d\s?(?:g|kg|ml|oz|lb))\s+(?:in total|in all|total|altogether)(?=\)|$)/i, '$1')
     .replace(/(?<=\p{L})\s+(?:in total|altogether)$/iu, '')
+    .replace(/(?<=\p{L})\s+of (?:your |own )?(?:choice|liking|preference)\b/iu, '')
+    // "2 (8-oz) tubes".
+    .replace(/\((\d+(?:\.\d+)?)-(oz|ounces?|g|grams?|ml|lbs?)\)/gi, '($1 $2)')
     // "320 g pack puff pastry x 2", "filo 270 g x 2", "1 egg x 2".
     .replace(/^(\d[\d.]*\s?(?:g|kg|ml|l|oz|lb)\b.*\p{L})\s[x×]\s?(\d{1,2})$/iu, '$2 x $1')
     .replace(/^(\p{L}[^\d]*?),?\s+(\d[\d.]*\s?(?:g|kg|ml|l|oz|lb))\s*[x×]\s*(\d{1,2})$/iu, '$3 x $2 $1')

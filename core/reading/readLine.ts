@@ -433,12 +433,26 @@ function takeApart(raw: string): ReadLine {
   }
 }
 
+/** "Lamb/mutton mince", "almond or oat milk": kinds of what the second half names. */
+const OF_ONE_NOUN: readonly (readonly [RegExp, RegExp])[] = [
+  [/^(?:lamb|pork|beef|chicken|turkey|veal|mutton|goat|venison)$/i, /^mince$/i],
+  [/^(?:almond|oat|soya?|rice|coconut|cashew|hemp|plant)$/i, /^(?:milk|drink|yogh?urt|cream)$/i],
+  [/^(?:sunflower|olive|rapeseed|canola|vegetable|corn|peanut|groundnut|coconut|avocado)$/i, /^oil$/i],
+  [/^(?:rice|oat|rye|spelt|corn|almond|chickpea|buckwheat|wholemeal|plain)$/i, /^flour$/i],
+  [/^(?:chicken|beef|vegetable|veg|fish)$/i, /^(?:stock|broth)$/i],
+  [/^(?:lemon|lime|orange)$/i, /^(?:juice|zest)$/i],
+  [/^(?:poppy|sesame|nigella|cumin|pumpkin|sunflower)$/i, /^seeds?$/i],
+]
+
 /** "red or white onion": the first half borrows the noun of the second when it is a single adjective. */
 function shareHead(first: string, second: string): string {
   const nouns = second.split(' ')
   const adjective =
     /^(?:red|white|yellow|green|brown|black|strong|plain|whole|dry|fresh|light|dark|soy|oat|almond|vegetable|olive|sunflower|sour|double|single|salted|unsalted)$/i
-  return adjective.test(first) && nouns.length > 1 ? `${first} ${nouns.at(-1)}` : first
+  if (nouns.length < 2) return first
+  const noun = nouns.at(-1)!
+  const isOfNoun = OF_ONE_NOUN.some(([kind, of]) => kind.test(first) && of.test(noun))
+  return adjective.test(first) || isOfNoun ? `${first} ${noun}` : first
 }
 
 function dedupe(measures: Measure[]): Measure[] {

@@ -9,6 +9,7 @@ const lastIndex = (text: string, pattern: RegExp) => {
   return last ? last.index + last[0].length : -1
 }
 
+const FOR_LIDS = /\bfor (?:the )?(?:\d{1,2} )?lids?\b|\blids? on\b/i
 const BUN = SHAPE_ROWS.find(({ shape }) => shape === 'bun')!
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
@@ -39,7 +40,9 @@ const shapeOf = remember((title) =>
   remember((said) => remember((method) => findShape(title, method, said), METHODS_KEPT), METHODS_KEPT),
 )
 
-function findShape(title: string, method: string, said: string): Shape | null {
+function findShape(title: string, told: string, said: string): Shape | null {
+  // "8 rectangles (2 triangles each)": what they are put together from.
+  const method = told.replace(/\(\d triangles? each\)/gi, '')
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
   const own = title.split(/\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+-\s+/i)[0]!
   // "Samosa pie" is a pie, whatever it tastes of.
@@ -55,6 +58,9 @@ function findShape(title: string, method: string, said: string): Shape | null {
   // "Patties" that are folded to triangles are no discs, and a flat bread that is folded over is a half-moon.
   if (named?.shape === 'disc' && (made === 'half-moon' || made === 'cone') && /\bfold\b/i.test(method))
     return made
+  // "Scotch pies … roll the rest for 6 lids".
+  if ((!named || named.shape === 'half-moon') && /\bpies\b/i.test(own) && FOR_LIDS.test(method) && !/\bfold\b/i.test(method))
+    return 'lidded-pie'
   // Hand pies are folded, and some are baked in tins under a lid. Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
   if (!named && ONE_LARGER.test(method) && /\b(?:cover|lid|top with)\b/i.test(method) && !/\bfold\b/i.test(method))
     return 'lidded-pie'

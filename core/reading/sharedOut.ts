@@ -21,6 +21,10 @@ const AND_SOME = new RegExp(
   String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}\s*(?:${UNIT_PATTERN})|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
   'iu',
 )
+const NAME_IN_FRONT = new RegExp(
+  String.raw`^(\p{L}[\p{L} ]{1,28}?),?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}]))(?=${JOINT})`,
+  'iu',
+)
 /** "3 tbsp oil (2 for the filling, 1 for frying)": the sum first, and its shares behind. */
 const SUM_AND_SHARES = new RegExp(
   String.raw`^(${NUMBER})\s*((?:${UNIT_PATTERN})(?![\p{L}]))?\s*(\p{L}[\p{L}' -]{1,40}?)\s*(?:[:–-]\s+|,\s+|\()(.+?)\)?$`,
@@ -154,7 +158,8 @@ export function sharedOut(raw: string): string[] | null {
 
 /** "75 g butter + a knob for the pan": the line, and the same food again for something else. Null where there is none. */
 export function andSomeFor(raw: string): { line: string; again: string; purpose: string } | null {
-  const found = raw.length < 200 ? AND_SOME.exec(raw.trim()) : null
+  // "Oil 1 tbsp + 1 tbsp for brushing" as "1 tbsp oil + …".
+  const found = raw.length < 200 ? AND_SOME.exec(raw.trim().replace(NAME_IN_FRONT, '$2 $1')) : null
   return (
     found && { line: found[1]!, again: found[2]!.replace(/\b(?:extra|another) /i, ''), purpose: found[3]! }
   )

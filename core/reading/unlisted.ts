@@ -27,7 +27,7 @@ const BRUSHED = recalled(
 )
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
-  /(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter)) on top\b/i,
+  /(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter)) on top\b/i,
 )
 /** "Egg wash.": what it is of stands before it. */
 const WASHED = recalled(/\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing)\b/i)
@@ -136,7 +136,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
     const brushed = washed
-      ? named(washed[1]!, foods)
+      ? named((washed[1] ?? washed[2])!, foods)
       : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length))
         ? named(wash[1]!, foods)
         : null
