@@ -169,7 +169,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|manty|burritos?|knishes|maultaschen|murtabaks?|wellingtons?|martabaks?|mughlai parathas?|ravioli|tortellini|cappelletti|agnolotti|breakfast tarts)\b/i,
     closedBy:
-      /\b(?:envelopes?|packets?|parcels?|fold (?:in )?the (?:four )?(?:corners|sides)|(?:pull|bring|draw|gather|fold) (?:up )?(?:the |all )?(?:4|four) (?:corners|sides))\b/i,
+      /\b(?:envelopes?|packets?|parcels?|(?:wrap|fold) (?:it |them |up |each )*(?:in(?:to)?|as) (?:an? )?(?:squares?|packets?|parcels?)|fold (?:in )?the (?:four )?(?:corners|sides)|(?:pull|bring|draw|gather|fold) (?:up )?(?:the |all )?(?:4|four) (?:corners|sides))\b/i,
   },
   roll: {
     name: 'Roll',

@@ -144,10 +144,11 @@ export function countPieces(
       says: fillings.map((draft) => draft.name).join(', '),
     })
   }
-  const divided = byDividing(clauses, shape)
+  const shell = drafts.filter((draft) => draft.kind === 'shell').flatMap((draft) => draft.lines)
+  const boughtLine = shell.find(({ food }) => foodIs(food, 'bought-dough'))
+  const divided = byDividing(clauses, shape, boughtLine ? countOf(boughtLine.read) : null)
   if (divided) found.push(divided)
 
-  const shell = drafts.filter((draft) => draft.kind === 'shell').flatMap((draft) => draft.lines)
   const doughGrams = shell.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
   const text = [...outline.steps.map((step) => step.text), ...said.map((count) => count.text)].filter(
     (one) => one.length < 500,

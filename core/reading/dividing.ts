@@ -213,8 +213,21 @@ const mayCount = ({ text, about }: Clause): boolean =>
   ) ||
   /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
 
-/** Pieces by dividing: "divide into 7 balls, … cut each in half" makes 14. */
-export function byDividing(clauses: readonly Clause[], shape: Shape | null): Found | null {
+/** What is bought in sheets or rounds, and cut. */
+const OF_BOUGHT = recalled(
+  /\beach (?:\p{L}+ )?(?:tortilla|wrapper|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b/iu,
+)
+
+/**
+ * Pieces by dividing: "divide into 7 balls, … cut each in half" makes 14.
+ *
+ * @param bought how many sheets or rounds are bought, where they are counted
+ */
+export function byDividing(
+  clauses: readonly Clause[],
+  shape: Shape | null,
+  bought: number | null = null,
+): Found | null {
   let pieces: number | null = null
   let says = ''
   /** Into how many the dough was parted of which one is worked at a time. */
@@ -284,6 +297,8 @@ export function byDividing(clauses: readonly Clause[], shape: Shape | null): Fou
       if (result) pieces = count
       else if ((each || crosswise) && pieces !== null) pieces *= count
       else if (inTurn && pieces !== null && pieces <= MOST_SHARES) pieces *= count
+      // "Cut each tortilla in half": of those that were bought.
+      else if (each && pieces === null && bought !== null && OF_BOUGHT.test(text)) pieces = bought * count
       // "Cut each half into 6" where nobody said that it was cut in two.
       else if (each && /\beach half\b/i.test(text)) pieces = 2 * count
       else if (pieces === null || count > pieces) pieces = count

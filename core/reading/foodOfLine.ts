@@ -18,13 +18,13 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
     /\b(?:fresh|leaf|leaves|chopped|minced)\b/i.test(read.raw)
   )
     return null
+  // "1 tsp dill" is the leaf, dried; coriander and fennel by the teaspoon are their seeds.
+  const leaf = food.group === 'herb' && food.id !== 'coriander-leaf' ? matchFood(`dried ${read.name}`, foods) : null
+  if (leaf?.how === 'exact' && leaf.food.id !== food.id) return leaf
   for (const kind of ['seeds', 'powder']) {
     const spice = matchFood(`${read.name} ${kind}`, foods)
     if (spice?.how === 'exact' && /^(?:spice|seed)$/.test(spice.food.group)) return spice
   }
-  // "1/2 tsp oregano" is dried.
-  const dried = food.group === 'herb' ? matchFood(`dried ${read.name}`, foods) : null
-  if (dried?.how === 'exact' && dried.food.id !== food.id) return dried
   return null
 }
 

@@ -141,6 +141,8 @@ const GOES_ON_TO = new RegExp(
     String.raw`,?\s+(?:and )?then\s+`,
     String.raw`\s*;\s*`,
     String.raw`,?\s+after (?:that|which)\s+`,
+    // ", cool 10 minutes, bake again at 180"
+    String.raw`,\s+(?:and )?(?=(?:bake|fry|steam|boil)\b[^.;,]{0,12}\bagain\b)`,
     String.raw`\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)`,
   ].join('|'),
   'iu',

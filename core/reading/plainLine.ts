@@ -1,6 +1,14 @@
 import { NUMBER_PATTERN } from './readNumber'
 import { UNIT_PATTERN } from './units'
 
+/** "2 salmon fillets 150 g each, skinless" with what one weighs in brackets. */
+export const withEachInBrackets = (text: string): string =>
+  text.replace(
+    /^(\d{1,2}|an?|two|three|four|six) (\p{L}[^\d(),]*?),?\s+(?:about |approx\.? |~)?(\d+(?:\.\d+)?\s?(?:g|oz|lbs?|kg))\.? each\b,?\s*([^()]*)$/iu,
+    (_, count: string, food: string, each: string, rest: string) =>
+      `${count} ${food} (${each} each)${rest ? `, ${rest}` : ''}`,
+  )
+
 const NAME_AND_COUNT = new RegExp(
   String.raw`^(\p{L}[\p{L} -]{2,40}?):\s*(?:about )?(\d{1,3})\s+(?!(?:${UNIT_PATTERN}|(?:extra )?(?:small|medium|large|big)|x|nos?|pcs?|or|to|and)\b)(\p{L}.*)$`,
   'iu',
@@ -100,6 +108,11 @@ export function plainLine(raw: string): string {
     .replace(/(\d\s?(?:g|kg|ml|oz|lb))\s+(?:in total|in all|total|altogether)(?=\)|$)/i, '$1')
     .replace(/(?<=\p{L})\s+(?:in total|altogether)$/iu, '')
     .replace(/(?<=\p{L})\s+of (?:your |own )?(?:choice|liking|preference)\b/iu, '')
+    // "For the pastry I just buy 2 rolls of puff pastry".
+    .replace(
+      /^(?:for the \p{L}+,? )?(?:i|we|you)(?:['’]ll)? (?:just |usually |always |normally |simply )?(?:buy|use|take|get) (?=\d|an? |one |two |three |some )/iu,
+      '',
+    )
     // "2 (8-oz) tubes".
     .replace(/\((\d+(?:\.\d+)?)-(oz|ounces?|g|grams?|ml|lbs?)\)/gi, '($1 $2)')
     // "320 g pack puff pastry x 2", "filo 270 g x 2", "1 egg x 2".

@@ -204,7 +204,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
     // Heat and time by themselves are the oven's.
     if (isAside(clause.text) || (clause.about !== draft && isHeatLine(clause.text))) continue
     // Each stretch between commas and "and" names its own foods and its own verb.
-    const said = withoutLabel(clause.text)
+    // "Slow cook 4 hours (or simmer 2)": the bracket allows another way.
+    const said = withoutLabel(clause.text).replace(/\(or\b[^()]*\)/gi, '')
     for (const { groups } of said.matchAll(MADE_SO)) {
       const way = groups!.boiled ? 'simmer' : groups!.steamed ? 'steam' : groups!.fried ? 'fry' : 'roast'
       for (const at of namedIn(groups!.food!))
@@ -396,9 +397,9 @@ export function readPrecooking(draft: Draft, clauses: readonly Clause[]): Precoo
   const stirredIn = [...pot.raw].filter((at) => !pot.ways.has(at))
   const cooked = sum(pot.ways.keys())
   const whole = cooked / (cooked + sum(stirredIn)) >= WHOLE_SHARE
-  const minutes = whole
-    ? (pot.minutes.get(main) ?? 0)
-    : [...pot.minutes.values()].reduce((total, value) => total + value, 0)
+  // "Braise 40 min until dry" has no liquid to simmer in: the minutes are spent all the same.
+  const all = [...pot.minutes.values()].reduce((total, value) => total + value, 0)
+  const minutes = whole ? pot.minutes.get(main) || all : all
   draft.lines.forEach((item, at) => {
     const way = pot.ways.get(at)
     // Cheese that nobody puts into the pot is stirred in afterwards.

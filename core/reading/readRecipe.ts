@@ -306,8 +306,9 @@ function partsOf(
       const component = placed.references.get(item)
       const componentId = component ? (ids.get(component) ?? null) : null
       // What the line says of it holds where the method says nothing: "1 onion, fried".
-      const said = cooked && !cooked.cookedBy ? preparedBy(item) : null
-      return { ...item.line, componentId, cookedBy: cooked?.byLine.get(item) ?? said }
+      const told = cooked?.byLine.get(item) ?? null
+      const said = cooked && (!cooked.cookedBy || told === 'raw') ? preparedBy(item) : null
+      return { ...item.line, componentId, cookedBy: said ?? told }
     }
     const part = newPart({
       id: ids.get(draft)!,

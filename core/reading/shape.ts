@@ -76,14 +76,17 @@ function findShape(title: string, told: string, said: string): Shape | null {
     !/\bfold (?:\p{L}+ )?(?:in half|over)\b/iu.test(method)
   )
     return 'bun'
+  // Crescents that are rolled up from triangles are rolls.
+  if (named?.shape === 'half-moon' && /\bcrescents?\b/i.test(own) && /\broll(?:ed)? (?:it |them |each )?up\b/i.test(method))
+    return 'roll'
   // Rolls that are drawn up round what they hold are buns.
   if (named?.shape === 'roll' && BUN.closedBy.test(method) && !/\broll(?:ed|ing)? (?:it |them )?up\b/i.test(method)) return 'bun'
   if (named?.shape === 'pleated' && /\bhalf[- ]moons?\b/i.test(method)) return 'half-moon'
   // Anything filled is called a dumpling: the hands say how it is closed.
   if (
     named?.shape === 'half-moon' &&
-    made === 'pleated' &&
-    /\bdumplings?\b/i.test(own) &&
+    (made === 'pleated' || made === 'parcel') &&
+    /\bdumplings?\b/i.test(made === 'parcel' ? title : own) &&
     !/\bfold\b/i.test(method)
   )
     return made

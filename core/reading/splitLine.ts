@@ -13,7 +13,7 @@ import { matchFood } from './match'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PREP_WORDS, readLine } from './readLine'
 import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
-import { NAME_THEN_MEASURED } from './plainLine'
+import { NAME_THEN_MEASURED, withEachInBrackets } from './plainLine'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { UNIT_PATTERN } from './units'
@@ -102,7 +102,7 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   if (
     listed.length < 2 ||
     listed.length > MAX_LISTED ||
-    listed.slice(1).some((piece) => /^\d+(?:[.,]\d+)?\s*(?:cm|mm|inch|%|percent|\/\s*\d\d$)/i.test(piece)) ||
+    listed.slice(1).some((piece) => /^\d+(?:[.,]\d+)?\s*(?:cm|mm|inch|%|percent|\/\s*\d\d$)|^[\d./¼½¾]+\s*(?:["”]|in\b|cm|mm|inch)|^(?:about )?[\d.]+ ?(?:g|oz|lbs?|kg) each\b/i.test(piece)) ||
     listed.some(
       (piece) => !/\p{L}{2}/u.test(readLine(piece).name) || readNumber(piece)?.length === piece.length,
     )
@@ -240,8 +240,13 @@ const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i
  */
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((line, foods) => {
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
-  const raw = line
+  const raw = withEachInBrackets(line)
     .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
+    // "1 tbsp flour + water paste": of the water nothing is left.
+    .replace(
+      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b.*$/i,
+      '$1, for paste',
+    )
     // "Melted butter... or just use 1 cup oil".
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')
     .replace(/\s*(?:\.{2,}|…)\s*(?=or\b)/i, ' ')

@@ -173,6 +173,10 @@ const ONLY_IF = /\b(?:bit|little|splash|drops?|touch|spoonful)\b[^.]*\bif\b/i
 /** "Don't add liquid": a dough of fat and flour is pressed together. */
 const WITHOUT_LIQUID = /\b(?:do not|don't|without|no) (?:add(?:ing)? )?(?:any |extra )?(?:liquid|water)\b/i
 
+const SYRUP = /syrup|honey|molasses|treacle/
+/** So much syrup on the flour binds it without water. Common practice, no source. */
+const SYRUP_SHARE = 0.3
+
 /** Water that is left to feel is computed from what the flours drink. */
 export function fillToFeel(
   drafts: readonly Draft[],
@@ -196,11 +200,17 @@ export function fillToFeel(
         /^(?:splash|dash|dollop)$/.test(read.measures[0]?.[0]?.unitId ?? '') ||
         /\b(?:up to|added gradually|a little at a time)\b/i.test(line.raw)),
   )
+  const flourGrams = lines.reduce(
+    (sum, { food, line }) => sum + (food?.waterDemand != null ? (line.grams ?? 0) : 0),
+    0,
+  )
   const wet = lines.some(
     ({ food, line }) =>
       food &&
       (line.grams ?? 0) > 15 &&
       (isLiquid(food) ||
+        // A dough may be bound by its syrup.
+        (SYRUP.test(food.id) && (line.grams ?? 0) >= SYRUP_SHARE * flourGrams) ||
         /yogurt|egg|fresh-cheese|cream|vegetable|leafy|melting-cheese/.test(food.group) ||
         (food.freeWater > 0.4 && food.per100g.waterG > 50)),
   )

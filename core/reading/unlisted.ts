@@ -27,7 +27,7 @@ const BRUSHED = recalled(
 )
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
-  /(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter)) on top\b/i,
+  /(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*\p{L}+(?: seeds?)?)? on top\b/iu,
 )
 /** "Egg wash.": what it is of stands before it. */
 const WASHED = recalled(/\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing)\b/i)
