@@ -145,7 +145,7 @@ const BRUSHES_BARE = recalled(
 const EDGES = recalled(/\b(?:edges?|rims?|borders?)\b/i)
 /** "Brush each sheet, lay the filling on": with what stands before it. */
 const BRUSHES_SHEET = recalled(
-  /^(?:brush|moisten|wet|drizzle)\w*(?: (?:well|generously|lightly))? (?:each|every|the|a|one|all|both|between) (?:\p{L}+ ){0,2}?(?:sheets?|layers?|yufka|filo|phyllo|leaf|leaves|strips?)\b(?! with\b)/iu,
+  /^(?:brush|moisten|wet|drizzle)\w*(?: (?:well|generously|lightly))? (?:each|every|the|a|one|all|both|between) (?:\p{L}+ ){0,2}?(?:sheets?|layers?|yufka|filo|phyllo|leaf|leaves|strips?)\b(?! (?:of (?:\p{L}+ )?)?(?:\p{L}+ )?with\b)/iu,
 )
 
 /**

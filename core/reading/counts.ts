@@ -268,7 +268,7 @@ export function countPieces(
           !others.some((one) => one.pieces % pieces === 0 || pieces % one.pieces === 0)
             ? 'check'
             : 'note',
-        text: `${pieces} pieces are taken; the text also gives ${[...new Set(others.map((one) => `${clamp(one.pieces)} ("${one.says.trim().slice(0, 120)}")`))].join(', ')}`,
+        text: `${pieces === 1 ? '1 piece is' : `${pieces} pieces are`} taken; the text also gives ${[...new Set(others.map((one) => `${clamp(one.pieces)} ("${one.says.trim().slice(0, 120)}")`))].join(', ')}`,
       })
     if (best.weight === 30)
       notes.push({

@@ -212,7 +212,9 @@ export function readCooking(context: HeatContext): CookingRead {
   // "Heat a finger of oil. … Cook 1 min, flip, 2 more": the way is named first, and its minutes behind.
   const timed = events.find((event) => event.way === 'cook' && event.minutes !== null)
   const ahead = timed && named.findLast((event) => events.indexOf(event) < events.indexOf(timed))
-  if (ahead && named.every(({ minutes }) => minutes === null)) ahead.minutes = timed.minutes
+  const isBehind = ahead && timed && events.indexOf(timed) === events.indexOf(ahead) + 1
+  if (ahead && ahead.minutes === null && (isBehind || named.every(({ minutes }) => minutes === null)))
+    ahead.minutes = timed.minutes
 
   const stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[] = []
   for (const event of lead) {

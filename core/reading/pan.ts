@@ -331,6 +331,7 @@ const HEATS_OR_IN = recalled(
   /\bheat (?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu,
 )
 
+const POURS_WATER = recalled(/\b(?:add|pour|splash)\b[^.;]*\bwater\b|\bwater\b[^.;]*\b(?:lid|cover)/i)
 const FRIES_PIECES = recalled(/\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i)
 
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
@@ -338,8 +339,16 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
   if (drafts.some((draft) => draft.kind === 'pan')) return
   for (const draft of [...drafts]) {
     if (draft.kind !== 'filling' || draft.into) continue
+    // "2 tbsp oil, 1/2 cup water" in the end: what the pieces are steamed in goes with it.
+    const last = draft.lines.at(-1)
+    const poured =
+      last?.food?.id === 'water' &&
+      clauses.some(({ about, text }) => about === 'pieces' && POURS_WATER.test(text)) &&
+      !clauses.some(({ about, text }) => about === draft && /\bwater\b/i.test(text))
+        ? last
+        : null
     // Listed last, behind everything that is mixed.
-    const item = draft.lines.slice(-1).find(({ food, read }) => {
+    const item = draft.lines.filter((one) => one !== poured).slice(-1).find(({ food, read }) => {
       if (!isFat(food)) return false
       const word = fatWord(read.name)
       const atPieces = clauses.some(
@@ -354,8 +363,9 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
       return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))
     })
     if (!item) continue
-    draft.lines = draft.lines.filter((one) => one !== item)
-    drafts.push(newDraft('pan', { lines: [item] }))
+    const moved = poured ? [item, poured] : [item]
+    draft.lines = draft.lines.filter((one) => !moved.includes(one))
+    drafts.push(newDraft('pan', { lines: moved }))
     return
   }
 }

@@ -40,6 +40,11 @@ const MAX_EATERS = 12
 const fewIn = (found: RegExpExecArray | null) =>
   found && (count(found[1]!) ?? 0) <= MAX_EATERS ? found : null
 const forBare = new RegExp(String.raw`^\W*(?:enough )?for\s+${N}\W*$`, 'iu')
+/** "Divide among 4 bowls". */
+const amongBowls = new RegExp(
+  String.raw`\b(?:divide\w*|ladle|share|serve|spoon|pour)\b[^.;]*\b(?:among|between|into|in|over) ${N} (?:\p{L}+ )?(?:bowls|plates)\b`,
+  'iu',
+)
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
 const servingSize = new RegExp(
   String.raw`\bserving(?:\s*[:=]| size\s*(?:[:=]|is|of)?)\s*${N}(?!\s*(?:g|kg|ml|oz)\b)|\bper (?:serving|portion) \(\s*(?:of )?(\d{1,2})(?:\s+${PIECES})?\s*\)`,
@@ -93,7 +98,7 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 const AND_PIECES = new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'giu')
 /** Words without which a line counts nothing. */
 const COUNTS =
-  /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|batch|number|dozen|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|\bx ?\d|×/i
+  /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|batch|number|dozen|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|bowls|plates|\bx ?\d|×/i
 
 const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
@@ -167,6 +172,7 @@ function yieldsOf(stated: string): Yields | null {
   const served =
     serves.exec(plain) ??
     forPeople.exec(plain) ??
+    amongBowls.exec(plain) ??
     forBracket.exec(plain) ??
     forBare.exec(plain) ??
     (made && !made[0].includes('nough') ? fewIn(enoughFor.exec(plain)) : null)

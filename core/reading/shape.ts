@@ -18,7 +18,7 @@ const IN_DISHES =
   /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
 /** Sheets below and above in a tray: one large pie, whatever it is called. */
 const IN_TRAY =
-  /\b(?:oil|grease|line|butter|brush) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))/i
+  /\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))/i
 const COVERED = /\b(?:cover|top)(?: it)? with (?:the )?(?:2nd|second|other|rest|remaining)\b/i
 /** A sheet below and one above, in a tray. */
 const isInTray = (method: string): boolean =>

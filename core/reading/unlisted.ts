@@ -50,7 +50,7 @@ const FRIED_IN = recalled(
 /** "Fry the onion in 1 tbsp oil": the amount stands in the method alone. */
 const FRIED_IN_SO_MUCH = recalled(
   new RegExp(
-    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;]{0,60}?\b(?:in|with)?\s*((?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz)) (?:of )?(?:the )?${SOME}`,
+    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;]{0,60}?\b(?:in|with)?\s*((?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?)) (?:of )?(?:the )?${SOME}`,
     'iu',
   ),
 )
