@@ -26,7 +26,7 @@ const THICK = new RegExp(
   'iu',
 )
 const SPOONS = new RegExp(
-  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one)|(?:per|for each|for every|to each) \p{L}+)`,
+  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one)(?! side)|(?:per|for each|for every|to each) \p{L}+)`,
   'iu',
 )
 const EACH_SPOON = new RegExp(
@@ -48,6 +48,8 @@ const BATCH = new RegExp(
 /** "As thick as a pound coin". From memory of the coin: 2.8 mm. */
 const COIN = /\b(?:pound|£\s?1|one pound)[- ]coin\b/i
 const COIN_MM = 2.8
+/** More spoons are dotted over a sheet, and each is another piece's. Our own choice. */
+const MOST_SPOONS = 9
 const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 
 const BY_WORD: readonly [FactKind, RegExp][] = [
@@ -140,7 +142,7 @@ function findFacts(text: string, sentence: string): Said[] {
     if (number && unit && number.high > 0)
       add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor)
   }
-  if (!/\d|half|hour|freez|overnight|coin/i.test(sentence)) return said
+  if (!/\d|half|hour|freez|overnight|coin|spoon/i.test(sentence)) return said
   lengths('cutter-cm', CUTTER.exec(text))
   const thick = THICK.exec(text)
   // "Roll out to 8 cm" is how wide it gets: no dough is that thick.
@@ -154,6 +156,7 @@ function findFacts(text: string, sentence: string): Said[] {
   const spoons = spoon && readNumber(spoon[1]!)
   if (
     spoons &&
+    spoons.high <= MOST_SPOONS &&
     /\b(?:fill(?:ing)?|put|place|keep|spoon|each|per|stuff(?:ing)?|with)\b/i.test(sentence) &&
     !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
   ) {

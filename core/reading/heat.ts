@@ -271,20 +271,24 @@ export function readCooking(context: HeatContext): CookingRead {
     way,
     temperatureC: first?.event.temperatureC ?? hot ?? (way === 'bake' ? toldByItself(clauses) : null),
     minutes:
-      first?.event.minutes ??
+      whole(first?.event.minutes) ??
       (bySide ? middleMinutes(timesIn(bySide.text).find((time) => time.perSide)!) : null) ??
       (way === 'bake' || !first ? context.cookMinutes : null),
     heat: first?.event.heat ?? (bySide ? heatIn(bySide.text) : null),
     fan: first?.event.temperatureC != null ? first.event.fan : preheatFan,
     andThen:
       second && second.way !== 'brown-and-steam'
-        ? { way: second.way, temperatureC: second.event.temperatureC, minutes: second.event.minutes }
+        ? { way: second.way, temperatureC: second.event.temperatureC, minutes: whole(second.event.minutes) }
         : null,
     airFryer: stages.some((stage) => stage.event.airFryer) || /\bair[- ]?fr/i.test(context.title),
     otherWay: other?.[0] ?? '',
     fryUnclear: first?.unclear ?? false,
   }
 }
+
+/** Sums of ranges are rounded once. */
+const whole = (minutes: number | null | undefined): number | null =>
+  minutes == null ? null : Math.round(minutes)
 
 const GIVES_MORE = recalled(
   /\b(?:another|further|more)\b|^\W*(?:uncover|lid off|(?:remove|take off|lift) the lid)\b/i,

@@ -3,7 +3,7 @@ import { isAside, withoutVents, type Clause } from './method'
 import { remember } from './remember'
 import { heatIn, temperatureIn } from './temperature'
 import { withoutUnitDots } from './tidy'
-import { isHeatLine, middleMinutes, timesIn } from './time'
+import { isHeatLine, exactMinutes, timesIn } from './time'
 
 type Seen = CookingWay | 'fry' | 'cook'
 
@@ -283,7 +283,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
               (n === 0 ||
               one.way === 'brown-and-steam' ||
               ON_TOP.test(text.slice(own[n - 1]!.index, time.index + SIDE_BEHIND))
-                ? middleMinutes(time)
+                ? exactMinutes(time)
                 : 0),
             0,
           )

@@ -1,5 +1,5 @@
 import type { PrecookingWay } from '../recipe/precookingWays'
-import { middleMinutes, timesIn } from './time'
+import { exactMinutes, timesIn } from './time'
 
 /** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
 const STANDS = /\b(?:marinate|(?<!the )rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
@@ -27,7 +27,7 @@ export class Pot {
 
   private time(way: PrecookingWay, text: string): void {
     for (const time of timesIn(text).filter(({ index }) => !STANDS.test(text.slice(0, index))))
-      this.minutes.set(way, (this.minutes.get(way) ?? 0) + middleMinutes(time))
+      this.minutes.set(way, (this.minutes.get(way) ?? 0) + exactMinutes(time))
   }
 
   cook(way: PrecookingWay, lines: readonly number[], text: string): void {

@@ -37,6 +37,7 @@ const OUT_OF_POT = recalled(
 const ADDS = recalled(
   /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
 )
+const ADDING = recalled(/^\W*(?:adding|with) (?:in )?(?:the )?\p{L}[^;]*\b(?:last|final|end|halfway|half way|towards)\b/iu)
 const ADDED_TO = recalled(
   /\b(?:add|stir|tip|put)\b (?:(?:half|some|most|a third|two[- ]thirds|a quarter)(?: of (?=it|them|the))? ?)?(?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu,
 )
@@ -65,7 +66,7 @@ const MIN_POURED_SHARE = 0.08
 
 const SIMMERS = recalled(/\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i)
 const POURS_ON = recalled(
-  /(?:\b(?:add|pour|splash|plus|cover)\b|\+)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/i,
+  /(?:\b(?:add|pour|(?<!\ban? (?:\p{L}+ )?)splash|plus|cover)\b|\+)(?![^.]{0,40}\ba (?:small |little |tiny |good )?(?:splash|dash|drop)\b)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/iu,
 )
 
 /** "Add the peas and 1/4 cup water, cover, cook 10 min": it stews. */
@@ -253,6 +254,11 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
           : []
       lastPrepared = prepared
       if (HEATS_WATER.test(stretch) && !named.length) continue
+      // "Boil the potatoes 10 minutes, adding the peas for the last 2".
+      if (ADDING.test(stretch) && own.length && pot.last !== null && clauseWay !== null) {
+        pot.addTo(pot.last, own, '')
+        continue
+      }
       // "The onion goes in raw".
       if (GOES_IN_RAW.test(stretch)) {
         pot.leave(own)
@@ -407,5 +413,5 @@ export function readPrecooking(draft: Draft, clauses: readonly Clause[]): Precoo
     if (whole && !way && isLeft && !isFat(item.food)) byLine.set(item, 'raw')
     else if (way && (!whole || way !== main)) byLine.set(item, way)
   })
-  return { cookedBy: whole ? main : null, minutes: Math.min(minutes, MAX_MINUTES) || null, untilDry, byLine }
+  return { cookedBy: whole ? main : null, minutes: Math.min(Math.round(minutes), MAX_MINUTES) || null, untilDry, byLine }
 }

@@ -78,9 +78,11 @@ function findTimes(stated: string): TimeRead[] {
 
 const perSide = (text: string, end: number) => SIDE.test(text.slice(end, end + 24))
 
-/** Minutes of one time, both sides counted, in the middle of its range. */
-export const middleMinutes = (time: TimeRead): number =>
-  Math.round(((time.lowMinutes + time.highMinutes) / 2) * (time.perSide ? 2 : 1))
+/** Minutes of one time, both sides counted, in the middle of its range: for sums, which are rounded once. */
+export const exactMinutes = (time: TimeRead): number =>
+  ((time.lowMinutes + time.highMinutes) / 2) * (time.perSide ? 2 : 1)
+/** The same in whole minutes. */
+export const middleMinutes = (time: TimeRead): number => Math.round(exactMinutes(time))
 
 /** Times told in words that run over more than one number, as minutes. */
 const TOLD: readonly [RegExp, (...groups: string[]) => number][] = [

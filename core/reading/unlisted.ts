@@ -39,7 +39,7 @@ const STREWN = [
   /\bwash(?:ed)?\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/iu,
 ]
 /** What a piece is strewn with: seeds may be an allergen, and sugar is counted. Common practice, no source. */
-const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sugar: 1, cheese: 3 }
+const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sweetener: 1, cheese: 3 }
 
 const FRIED_IN = recalled(
   new RegExp(
@@ -167,8 +167,10 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     }
     if (closed)
       for (const one of strewnIn(text, foods)) {
-        // "Scatter with the seeds" are those that are listed.
-        if (has(drafts, (food) => food.id === one.id || food.group === one.group)) continue
+        // "Scatter with the seeds" are those that are listed; the sugar of the dough is in the dough.
+        const listed =
+          one.group === 'sweetener' ? drafts.filter(({ kind }) => kind !== 'shell' && kind !== 'dip') : drafts
+        if (has(listed, (food) => food.id === one.id || food.group === one.group)) continue
         const grams = STREWN_GRAMS_PER_PIECE[one.group]! * pieces
         const says = `The method strews ${one.name} over the pieces, which no line lists: ${STREWN_GRAMS_PER_PIECE[one.group]} g a piece is usual`
         add(finishOf(drafts), one, grams, says)
