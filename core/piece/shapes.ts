@@ -208,7 +208,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 5,
     round: true,
     called:
-      /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y(?! tins?)|ies)|kulchas?|kachoris?|pupusas?|gorditas?|arepas?|poli|holige|obbattu|rotis?|naans?|puris?|hotteok|xian ?bing|lihapiirakka|belyashi|peremech|(?:potato|filled) cakes?|cakes)\b/i,
+      /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y(?! tins?)|ies)|kulchas?|kachoris?|kochuris?|kachauris?|pupusas?|gorditas?|arepas?|poli|holige|obbattu|rotis?|naans?|puris?|hotteok|xian ?bing|lihapiirakka|belyashi|peremech|(?:potato|filled) cakes?|cakes)\b/i,
     closedBy:
       /\b(?:flatten|patt(?:y(?! tins?)|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i,
   },

@@ -271,7 +271,12 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
         (saysSo ||
           (clauses.some(({ about, text }) => about === draft && FRIES.test(text)) &&
             brushing.every(({ text }) => !word.test(text) || SOME_FAT.test(text))))
-      const there = fries || finished.has(food.group)
+      // "Mix the chard with the rest of the filling": the three spoons of its list are in it.
+      const isMixedIn =
+        fat &&
+        (item.line.grams ?? 0) > SPOON_GRAMS &&
+        clauses.some(({ about, text, closed }) => !closed && about === draft && MIXES_REST.test(text))
+      const there = fries || isMixedIn || finished.has(food.group)
       if ((used && !spare) || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
       // "1 egg yolk + 1 tsp water": what thins the wash goes with it.
       const behind = draft.lines[draft.lines.indexOf(item) + 1]
@@ -356,6 +361,11 @@ const BRUSHES_WITH =
   /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|roll(?:ed)? (?:them |the \p{L}+ |while \p{L}+ )?in (?=(?:\p{L}+ )?sugar)|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?<!\b(?:add|stir|mix|combine|blend|beat|whisk)\b[^.;]*)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
 const BRUSHES = recalled(BRUSHES_WITH)
 /** "Glaze.", and the list has one beaten egg. */
+/** More oil than a spoon is no wash where the rest of the list is mixed. Our own choice. */
+const SPOON_GRAMS = 20
+const MIXES_REST = recalled(
+  /\b(?:mix|combine|stir|toss|blend)\b[^.;]*\b(?:the rest of the (?:filling|stuffing|ingredients)|(?:the )?(?:remaining|other) (?:filling )?ingredients|all (?:of )?the (?:filling|stuffing|ingredients)\b|all (?:filling|stuffing) ingredients)/i,
+)
 /** "Brush with butter mixed with garlic". */
 const BRUSHES_MIXED = recalled(/\bbrush\w*\b[^.;]*\b(?:mixed|melted|combined|infused|warmed) with\b/i)
 const GLAZES = recalled(

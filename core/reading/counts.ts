@@ -147,7 +147,10 @@ export function countPieces(
   const shell = drafts.filter((draft) => draft.kind === 'shell').flatMap((draft) => draft.lines)
   const boughtLine = shell.find(({ food }) => foodIs(food, 'bought-dough'))
   const divided = byDividing(clauses, shape, boughtLine ? countOf(boughtLine.read) : null)
-  if (divided) found.push(divided)
+  // "Apple strudel … cut into 6 slices" once it is baked: one was made.
+  const isSliced =
+    divided !== null && WRAPPED_WHOLE.test(outline.title) && /\bslices\b/i.test(divided.says)
+  if (divided && !isSliced) found.push(divided)
 
   const doughGrams = shell.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
   const text = [...outline.steps.map((step) => step.text), ...said.map((count) => count.text)].filter(
@@ -307,7 +310,7 @@ export function countPieces(
   const piecesStated = onePie || (best !== undefined && best.weight !== 30)
   let servingsStated = true
   // "Score into 8 pieces": what one pie is cut into.
-  const scored = pieces === 1 ? clauses.map(({ text: one }) => CUT_INTO.exec(one)).find(Boolean) : null
+  const scored = pieces === 1 || isSliced ? clauses.map(({ text: one }) => CUT_INTO.exec(one)).find(Boolean) : null
   let eaters: number | null = servings ?? (scored ? Number(scored[1]) : null)
   if (eaters === null && perServing) eaters = Math.max(1, pieces / perServing)
   if (eaters === null) {

@@ -341,9 +341,16 @@ function steamedInThePan(stages: { way: CookingWay; unclear: boolean; event: Hea
   )
   if (at < 0) return
   const minutes = (stages[at]!.event.minutes ?? 0) + (stages[at + 1]!.event.minutes ?? 0)
-  stages.splice(at, 2, {
+  // "… Fry 1 minute more to crisp": the bottoms dry out.
+  const crisp = stages[at + 2]
+  const isCrisped =
+    crisp !== undefined &&
+    crisp.event.more &&
+    crisp.event.temperatureC === null &&
+    (crisp.way === 'shallow-fry' || crisp.way === 'griddle')
+  stages.splice(at, isCrisped ? 3 : 2, {
     way: 'brown-and-steam',
     unclear: false,
-    event: { ...stages[at]!.event, minutes: minutes || null },
+    event: { ...stages[at]!.event, minutes: minutes + (isCrisped ? (crisp.event.minutes ?? 0) : 0) || null },
   })
 }

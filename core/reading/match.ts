@@ -221,8 +221,8 @@ function fits(
   const claims = claimsIn([...before, ...behind])
   const said = qualifiersIn(sizesOff(claims.rest))
   const afterRest = qualifiersIn(claimsIn(behind).rest).rest
-  // "Black pepper powder": a spice is a powder as well as not.
-  const ofSpice = named.group === 'spice' ? OF_SPICE : null
+  // "Black pepper powder", "jaggery powder": a powder as well as not.
+  const ofSpice = /^(?:spice|seed|nut|sweetener)$/.test(named.group) ? OF_SPICE : null
   if (afterRest.some((word) => !PLAIN.has(word) && !ofSpice?.test(word) && !/^\d/.test(word))) return null
   const minced = mincedOf(index, found, named, [...before, ...after])
   const settled = settle(minced, index.kinds.get(minced.kind) ?? [minced], said)

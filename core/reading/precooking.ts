@@ -37,6 +37,9 @@ const OUT_OF_POT = recalled(
 const ADDS = recalled(
   /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
 )
+const LID_ALONE = recalled(
+  /^\W*(?:cover(?: the pan)?|(?:put )?(?:the |a )?lid on|stir(?:ring)?(?: (?:occasionally|often|well))?|season(?: well)?)\W*$/i,
+)
 const ADDING = recalled(/^\W*(?:adding|with) (?:in )?(?:the )?\p{L}[^;]*\b(?:last|final|end|halfway|half way|towards)\b/iu)
 const ADDED_TO = recalled(
   /\b(?:add|stir|tip|put)\b (?:(?:half|some|most|a third|two[- ]thirds|a quarter)(?: of (?=it|them|the))? ?)?(?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu,
@@ -252,6 +255,8 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         PREPARES.test(stretch) || STANDS_IN.test(stretch) || (pot.hot === null && PUTS_IN.test(stretch))
           ? own
           : []
+      // "Add the cabbage, cover and cook": the lid says nothing of what goes in.
+      if (LID_ALONE.test(stretch)) prepared = lastPrepared
       lastPrepared = prepared
       if (HEATS_WATER.test(stretch) && !named.length) continue
       // "Boil the potatoes 10 minutes, adding the peas for the last 2".
