@@ -216,7 +216,8 @@ export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
   // "8 slices sandwich bread": where there is no other dough, slices are filled and closed.
   for (const draft of drafts) {
     const slices = draft.lines.filter(
-      ({ food, line }) => food?.group === 'bread' && /\bslices?\b/i.test(line.raw) && !/crumb/i.test(line.raw),
+      ({ food, line }) =>
+        food?.group === 'bread' && /\bslices?\b/i.test(line.raw) && !/crumb/i.test(line.raw),
     )
     if (draft.kind !== 'filling' || slices.length !== 1 || draft.lines.length < 2) continue
     draft.lines = draft.lines.filter((item) => !slices.includes(item))

@@ -358,7 +358,7 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
 })
 
 const BRUSHES_WITH =
-  /^\W*(?:beaten )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|roll(?:ed)? (?:them |the \p{L}+ |while \p{L}+ )?in (?=(?:\p{L}+ )?sugar)|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?<!\b(?:add|stir|mix|combine|blend|beat|whisk)\b[^.;]*)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
+  /^\W*(?:beaten )?(?:(?:soya?|oat|almond|plant|vegan) )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|roll(?:ed)? (?:them |the \p{L}+ |while \p{L}+ )?in (?=(?:\p{L}+ )?sugar)|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?<!\b(?:add|stir|mix|combine|blend|beat|whisk)\b[^.;]*)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
 const BRUSHES = recalled(BRUSHES_WITH)
 /** "Glaze.", and the list has one beaten egg. */
 /** More oil than a spoon is no wash where the rest of the list is mixed. Our own choice. */

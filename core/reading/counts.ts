@@ -62,8 +62,7 @@ const FIGURE_BEFORE = recalled(
 const countOf = (read: ReadLine): number | null =>
   read.measures.find(
     (measure) => measure[0]?.unitId === null || /^(?:sheet|slice)$/.test(measure[0]?.unitId ?? ''),
-  )?.[0]?.low ??
-  null
+  )?.[0]?.low ?? null
 
 const SHEETS_EACH = recalled(
   /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i,
@@ -78,7 +77,7 @@ const HALF_OF_SHEETS = recalled(
   /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other half)\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i,
 )
 const CUT_INTO = recalled(
-  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b/i,
+  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b|\b(?:cut|slice) (?:it )?in(?:to)? (\d{1,2})(?=\W*$)/i,
 )
 
 const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
@@ -148,8 +147,7 @@ export function countPieces(
   const boughtLine = shell.find(({ food }) => foodIs(food, 'bought-dough'))
   const divided = byDividing(clauses, shape, boughtLine ? countOf(boughtLine.read) : null)
   // "Apple strudel … cut into 6 slices" once it is baked: one was made.
-  const isSliced =
-    divided !== null && WRAPPED_WHOLE.test(outline.title) && /\bslices\b/i.test(divided.says)
+  const isSliced = divided !== null && WRAPPED_WHOLE.test(outline.title) && /\bslices\b/i.test(divided.says)
   if (divided && !isSliced) found.push(divided)
 
   const doughGrams = shell.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
@@ -199,6 +197,7 @@ export function countPieces(
   // "Oil a tin, lay half of the filo, cover with the rest": all of the sheets are one pie.
   const isInTin =
     WRAPPED_WHOLE.test(outline.title) ||
+    (shape === 'coil' && clauses.some(({ text: one }) => ONE_DISH.test(one))) ||
     (clauses.some(({ text: one }) => TIN.test(one)) &&
       clauses.some(({ text: one }) => HALF_OF_SHEETS.test(one)))
   const bread = shell.length === 1 && shell[0]!.food?.group === 'bread' ? countOf(shell[0]!.read) : null
@@ -240,7 +239,9 @@ export function countPieces(
 
   // "1 pack croissant dough - 6 triangles".
   for (const { food, line } of shell) {
-    const cutAs = /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|rounds|dis[ck]s|squares|portions)\b/i.exec(line.raw)
+    const cutAs = /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b/i.exec(
+      line.raw,
+    )
     if (cutAs && foodIs(food, 'bought-dough'))
       found.push({ pieces: clamp(Number(cutAs[1])), weight: 30, says: line.raw })
   }
@@ -310,8 +311,9 @@ export function countPieces(
   const piecesStated = onePie || (best !== undefined && best.weight !== 30)
   let servingsStated = true
   // "Score into 8 pieces": what one pie is cut into.
-  const scored = pieces === 1 || isSliced ? clauses.map(({ text: one }) => CUT_INTO.exec(one)).find(Boolean) : null
-  let eaters: number | null = servings ?? (scored ? Number(scored[1]) : null)
+  const scored =
+    pieces === 1 || isSliced ? clauses.map(({ text: one }) => CUT_INTO.exec(one)).find(Boolean) : null
+  let eaters: number | null = servings ?? (scored ? Number(scored[1] ?? scored[2]) : null)
   if (eaters === null && perServing) eaters = Math.max(1, pieces / perServing)
   if (eaters === null) {
     servingsStated = false

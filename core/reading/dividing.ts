@@ -48,7 +48,8 @@ const SO_MANY = new RegExp(
 const EACH_OF =
   /\b(?:each|every one|all) of (?:the |your |these |those )?(\d{1,2}) (?:\p{L}+ )?(?:balls|pieces|rounds|circles|dis[ck]s|squares|portions|lumps|buns|ovals)\b/iu
 /** "6 cm rounds x 24". */
-const SIZED_TIMES = /\b(?:rounds|circles|dis[ck]s|squares|ovals)\s*[x×]\s*(\d{1,3})\b(?!\s*(?:cm|mm|g\b|inch))/i
+const SIZED_TIMES =
+  /\b(?:rounds|circles|dis[ck]s|squares|ovals)\s*[x×]\s*(\d{1,3})\b(?!\s*(?:cm|mm|g\b|inch))/i
 /** "6 for bases, 6 for lids": as many as there are bases. */
 const BASES =
   /\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/iu
@@ -213,6 +214,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
   ) ||
   /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
 
+const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
 /** What is bought in sheets or rounds, and cut. */
 const OF_BOUGHT = recalled(
   /\beach (?:\p{L}+ )?(?:tortilla|wrapper|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b/iu,
@@ -236,7 +238,13 @@ export function byDividing(
   let sentence = ''
   let tail = ''
   let rounds = 0
-  for (const clause of clauses) {
+  // "Bake, pour over, bake again. Cut in 8": what one coil or pie is eaten in.
+  const baked =
+    shape === 'coil' || shape === 'lidded-pie'
+      ? clauses.findIndex(({ text, closed }) => closed && /\bbake\b|\boven\b/i.test(text))
+      : -1
+  for (const [at, clause] of clauses.entries()) {
+    if (baked >= 0 && at > baked && EATEN_IN.test(clause.text)) continue
     const text = inNumbers(clause.text)
     const ahead = clause.sentence === sentence ? tail : ''
     sentence = clause.sentence

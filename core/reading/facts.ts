@@ -163,7 +163,10 @@ function findFacts(text: string, sentence: string): Said[] {
     const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
     add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text, { needsAbout: true })
   }
-  const rolled = /\broll(?:ed)?(?: (?:out|it|them|thin|(?:the )?(?:dough|pastry)|between (?:\p{L}+ )?(?:paper|parchment|plastic|film)))* (\d{1,2})(?:\s*-\s*(\d{1,2}))?\s*mm\b/iu.exec(text)
+  const rolled =
+    /\broll(?:ed)?(?: (?:out|it|them|thin|(?:the )?(?:dough|pastry)|between (?:\p{L}+ )?(?:paper|parchment|plastic|film)))* (\d{1,2})(?:\s*-\s*(\d{1,2}))?\s*mm\b/iu.exec(
+      text,
+    )
   if (rolled) add('thickness-mm', Number(rolled[1]), Number(rolled[2] ?? rolled[1]))
   const fill =
     FILLING_GRAMS.exec(text) ?? /\b(?:fill|stuff)\b[^.]{0,20}?(\d{1,3})\s*g\b[^.]{0,20}\beach\b/i.exec(text)

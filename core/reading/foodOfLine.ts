@@ -19,7 +19,8 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   )
     return null
   // "1 tsp dill" is the leaf, dried; coriander and fennel by the teaspoon are their seeds.
-  const leaf = food.group === 'herb' && food.id !== 'coriander-leaf' ? matchFood(`dried ${read.name}`, foods) : null
+  const leaf =
+    food.group === 'herb' && food.id !== 'coriander-leaf' ? matchFood(`dried ${read.name}`, foods) : null
   if (leaf?.how === 'exact' && leaf.food.id !== food.id) return leaf
   for (const kind of ['seeds', 'powder']) {
     const spice = matchFood(`${read.name} ${kind}`, foods)
@@ -186,12 +187,14 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
     const kind = OF_KIND.test(word) ? matchFood(`${word} ${read.name}`, foods) : null
     if (kind?.how === 'exact' && kind.food.group === plain?.food.group) return kind
   }
-  // "whole wheat flour (atta)": the bracket names the same kind of food more closely.
-  for (const word of read.prep) {
+  // "whole wheat flour (atta)": the bracket names the same kind of food more closely; "mixed vegetables (carrot,
+  // beans, peas)" lists what is in it.
+  const closer = (plain ? read.prep : []).flatMap((word) => {
     const names = /^\p{L}+(?: \p{L}+)?$/u.test(word) && !/\bfree$/i.test(word)
-    const closer = plain && names ? matchFood(word, foods) : null
-    if (closer?.how === 'exact' && closer.food.group === plain!.food.group) return closer
-  }
+    const found = names ? matchFood(word, foods) : null
+    return found?.how === 'exact' && found.food.group === plain!.food.group ? [found] : []
+  })
+  if (new Set(closer.map(({ food }) => food.id)).size === 1) return closer[0]!
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
   const before = normaliseName(read.raw)
   for (const own of prep) {

@@ -36,7 +36,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with|^serve$)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
   ],
   [
     'finish',
@@ -49,7 +49,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'pan',
-    /^(?:for )?(?:the )?(?:frying )?pan$|^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|(?:soda|lye|boiling|poaching|water) bath|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
+    /^(?:for )?(?:the )?(?:frying )?pan$|^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|(?:soda|lye|boiling|poaching|water) bath|^bath$|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
   ],
   [
     'component',

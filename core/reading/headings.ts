@@ -222,7 +222,9 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   // "Butter" buys; "Oil dough" and "Butter filling" are parts.
   if (/\b(?:flour|oil|ghee|butter|salt|milk)\b/i.test(name) && !/\b(?:dough|pastry|filling)$/i.test(name))
     // "Sage butter" over its butter and sage is made.
-    return kind === 'finish' && round.blankBefore && round.next === 'amount' ? made(kind) : null
+    return (kind === 'finish' || kind === 'dip') && round.blankBefore && round.next === 'amount'
+      ? made(kind)
+      : null
   if (/^(?:for|to) /i.test(name) && words <= 5) return made(kind)
   if (kind === 'same')
     return round.blankBefore || round.next === 'amount'
@@ -269,7 +271,8 @@ const MADE_BEFORE =
   /^(?:cook|make|prepare|mix|start with|begin with)\s+(?:the |your )?(filling|stuffing|dough|pastry|sauce|dip)\b[^:\d]{0,30}:\s*((?:\d|[¼½¾⅓⅔]|an? |one |two )\S*.*)$/iu
 
 /** "Bought, 1 packet (30)". */
-const BOUGHT_AHEAD = /^(?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?:[,;]\s*|\s+(?=\d)|$)(.*)$/iu
+const BOUGHT_AHEAD =
+  /^(?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?:[,;]\s*|\s+(?=\d)|$)(.*)$/iu
 
 function inlineHeading(text: string, round: Surroundings): Heading | null {
   const made = MADE_BEFORE.exec(text)
@@ -333,14 +336,12 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
   if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
-  const amounts = rest
-    .split(/,|;|\s[/+]\s/)
-    .filter(
-      (piece, at) =>
-        (STARTS_WITH_NUMBER.test(piece.trim()) || AMOUNT_BEHIND.test(piece.trim())) &&
-        // "Water - 1/2 cup + 1 tbsp": an amount without a name is more of the same.
-        (at === 0 || readLine(piece).name !== ''),
-    ).length
+  const amounts = rest.split(/,|;|\s[/+]\s/).filter(
+    (piece, at) =>
+      (STARTS_WITH_NUMBER.test(piece.trim()) || AMOUNT_BEHIND.test(piece.trim())) &&
+      // "Water - 1/2 cup + 1 tbsp": an amount without a name is more of the same.
+      (at === 0 || readLine(piece).name !== ''),
+  ).length
   if (
     round.foods &&
     !ALONE.test(name) &&
@@ -387,7 +388,9 @@ function inlineHeading(text: string, round: Surroundings): Heading | null {
     return {
       kind,
       name,
-      rest: STARTS_WITH_NUMBER.test(boughtSo) ? `${boughtSo} ${name}` : `bought ${name}${boughtSo && `, ${boughtSo}`}`,
+      rest: STARTS_WITH_NUMBER.test(boughtSo)
+        ? `${boughtSo} ${name}`
+        : `bought ${name}${boughtSo && `, ${boughtSo}`}`,
       pieces: null,
     }
   if (dash && !list) return null

@@ -288,7 +288,7 @@ export function readCooking(context: HeatContext): CookingRead {
 
 /** Sums of ranges are rounded once. */
 const whole = (minutes: number | null | undefined): number | null =>
-  minutes == null ? null : Math.round(minutes)
+  minutes == null ? null : Math.round(minutes) || null
 
 const GIVES_MORE = recalled(
   /\b(?:another|further|more)\b|^\W*(?:uncover|lid off|(?:remove|take off|lift) the lid)\b/i,

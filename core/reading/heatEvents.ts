@@ -192,6 +192,13 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
     deep.length += deep.index - plain.index
     deep.index = plain.index
   }
+  // "Grill 3 min a side in a hot griddle pan": it is done in the pan.
+  const grilled = found.find(({ way, index }) => way === 'bake' && /^grill/i.test(text.slice(index)))
+  const ridged = grilled && found.find(({ way, index }) => way === 'griddle' && index > grilled.index)
+  if (ridged && !/\bthen\b/i.test(text.slice(grilled.index, ridged.index))) {
+    found.splice(found.indexOf(grilled), 1)
+    ridged.index = grilled.index
+  }
   // "Fry 2 min each side with a little ghee on the tawa": it is done on the tawa.
   const onTawa = found.find(
     (one) =>

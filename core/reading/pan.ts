@@ -225,7 +225,9 @@ function isTakenInParts(
   )
 }
 
-const REMAINING_FAT = recalled(/\b(?:remaining|rest of (?:the )?|other half of (?:the )?)\s?(?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu)
+const REMAINING_FAT = recalled(
+  /\b(?:remaining|rest of (?:the )?|other half of (?:the )?)\s?(?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
+)
 const BRUSHES_WITH_IT = recalled(/\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|this|the mix(?:ture)?)\b/i)
 /** "2 tbsp of the oil", "the remaining butter": fat that a clause uses, with its amount. */
 const FAT_USED =
@@ -348,20 +350,23 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
         ? last
         : null
     // Listed last, behind everything that is mixed.
-    const item = draft.lines.filter((one) => one !== poured).slice(-1).find(({ food, read }) => {
-      if (!isFat(food)) return false
-      const word = fatWord(read.name)
-      const atPieces = clauses.some(
-        ({ about, text }) =>
-          about === 'pieces' &&
-          (OILED.test(text) ||
-            (word.test(text) && HEATS_OR_IN.test(text)) ||
-            // "Oil", "spray oil" and no more: the pieces are the only thing that is fried.
-            ((!read.measures.length || food?.id === 'oil-spray') && FRIES_PIECES.test(text))),
-      )
-      const own = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
-      return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))
-    })
+    const item = draft.lines
+      .filter((one) => one !== poured)
+      .slice(-1)
+      .find(({ food, read }) => {
+        if (!isFat(food)) return false
+        const word = fatWord(read.name)
+        const atPieces = clauses.some(
+          ({ about, text }) =>
+            about === 'pieces' &&
+            (OILED.test(text) ||
+              (word.test(text) && HEATS_OR_IN.test(text)) ||
+              // "Oil", "spray oil" and no more: the pieces are the only thing that is fried.
+              ((!read.measures.length || food?.id === 'oil-spray') && FRIES_PIECES.test(text))),
+        )
+        const own = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
+        return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))
+      })
     if (!item) continue
     const moved = poured ? [item, poured] : [item]
     draft.lines = draft.lines.filter((one) => !moved.includes(one))

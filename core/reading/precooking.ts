@@ -40,7 +40,9 @@ const ADDS = recalled(
 const LID_ALONE = recalled(
   /^\W*(?:cover(?: the pan)?|(?:put )?(?:the |a )?lid on|stir(?:ring)?(?: (?:occasionally|often|well))?|season(?: well)?)\W*$/i,
 )
-const ADDING = recalled(/^\W*(?:adding|with) (?:in )?(?:the )?\p{L}[^;]*\b(?:last|final|end|halfway|half way|towards)\b/iu)
+const ADDING = recalled(
+  /^\W*(?:adding|with) (?:in )?(?:the )?\p{L}[^;]*\b(?:last|final|end|halfway|half way|towards)\b/iu,
+)
 const ADDED_TO = recalled(
   /\b(?:add|stir|tip|put)\b (?:(?:half|some|most|a third|two[- ]thirds|a quarter)(?: of (?=it|them|the))? ?)?(?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu,
 )
@@ -337,7 +339,9 @@ function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilD
         pot.cook(clauseWay, lines, shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch)
       } else if (pot.hot !== null && COMBINES.test(stretch)) {
         pot.setAside(
-          /\beverything\b|\bthe rest\b|\bmix (?:it )?all\b/i.test(stretch) ? every.filter((at) => !pot.ways.has(at)) : named,
+          /\beverything\b|\bthe rest\b|\bmix (?:it )?all\b/i.test(stretch)
+            ? every.filter((at) => !pot.ways.has(at))
+            : named,
         )
         clauseWay = null
       }
@@ -418,5 +422,10 @@ export function readPrecooking(draft: Draft, clauses: readonly Clause[]): Precoo
     if (whole && !way && isLeft && !isFat(item.food)) byLine.set(item, 'raw')
     else if (way && (!whole || way !== main)) byLine.set(item, way)
   })
-  return { cookedBy: whole ? main : null, minutes: Math.min(Math.round(minutes), MAX_MINUTES) || null, untilDry, byLine }
+  return {
+    cookedBy: whole ? main : null,
+    minutes: Math.min(Math.round(minutes), MAX_MINUTES) || null,
+    untilDry,
+    byLine,
+  }
 }

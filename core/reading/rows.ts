@@ -330,7 +330,7 @@ const SPOKEN_PART = recalled(
 
 /** "For the masala 3 onions, 1 tbsp gram flour": with "for the" before it any word names a part. */
 const FOR_THE_PART = recalled(
-  /^(?:and |now |then |so )*for (?:the |my |our )?(\p{L}+(?: \p{L}+)?)\s+((?:\d|[¼½¾⅓⅔]).+)$/iu,
+  /^(?:and |now |then |so )*for (?:the |my |our )?(\p{L}+(?: \p{L}+)?),?\s+((?:\d|[¼½¾⅓⅔]).+)$/iu,
 )
 
 /** "Filling four potatoes, half a cup of peas": speech has no colon. The same with one, or null. */

@@ -25,7 +25,8 @@ export function markScalded(drafts: readonly Draft[], clauses: readonly Clause[]
         ({ about, text }) =>
           about !== null &&
           about !== 'pieces' &&
-          (about.kind === 'shell' || /\b(?:over|onto|on|into|to) (?:the )?(?:\p{L}+ )?(?:flour|starch)/iu.test(text)) &&
+          (about.kind === 'shell' ||
+            /\b(?:over|onto|on|into|to) (?:the )?(?:\p{L}+ )?(?:flour|starch)/iu.test(text)) &&
           BOILING.test(text),
       )
     if (poured) for (const { line } of flours) line.prep = [...line.prep, SCALDED]

@@ -50,7 +50,10 @@ export function goesInside(drafts: readonly Draft[], clauses: readonly Clause[])
       `\\b(?:tbsps?|tablespoons?|tsps?|teaspoons?|spoon(?:ful)?s?|spread|smear|dollop|layer|cover|top|some)\\b[^.;]{0,30}\\b${word}\\b`,
       'i',
     )
-    const served = new RegExp(`\\b(?:serve\\w*|dip\\w*|side|table|alongside)\\b[^.;]*\\b${word}\\b|\\bfor (?:serving|dipping)\\b`, 'i')
+    const served = new RegExp(
+      `\\b(?:serve\\w*|dip\\w*|side|table|alongside)\\b[^.;]*\\b${word}\\b|\\bfor (?:serving|dipping)\\b`,
+      'i',
+    )
     // "Simmer the sauce, add some salt" makes it.
     const isPutIn = clauses.some(
       ({ closed, text }) =>

@@ -59,10 +59,20 @@ function findShape(title: string, told: string, said: string): Shape | null {
   if (named?.shape === 'disc' && (made === 'half-moon' || made === 'cone') && /\bfold\b/i.test(method))
     return made
   // "Scotch pies … roll the rest for 6 lids".
-  if ((!named || named.shape === 'half-moon') && /\bpies\b/i.test(own) && FOR_LIDS.test(method) && !/\bfold\b/i.test(method))
+  if (
+    (!named || named.shape === 'half-moon') &&
+    /\bpies\b/i.test(own) &&
+    FOR_LIDS.test(method) &&
+    !/\bfold\b/i.test(method)
+  )
     return 'lidded-pie'
   // Hand pies are folded, and some are baked in tins under a lid. Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
-  if (!named && ONE_LARGER.test(method) && /\b(?:cover|lid|top with)\b/i.test(method) && !/\bfold\b/i.test(method))
+  if (
+    !named &&
+    ONE_LARGER.test(method) &&
+    /\b(?:cover|lid|top with)\b/i.test(method) &&
+    !/\bfold\b/i.test(method)
+  )
     return 'lidded-pie'
   if (
     (!named || named.shape === 'half-moon' || (named.shape === 'disc' && isInTray(method))) &&
@@ -77,10 +87,19 @@ function findShape(title: string, told: string, said: string): Shape | null {
   )
     return 'bun'
   // Crescents that are rolled up from triangles are rolls.
-  if (named?.shape === 'half-moon' && /\bcrescents?\b/i.test(own) && /\broll(?:ed)? (?:it |them |each )?up\b/i.test(method))
+  if (
+    named?.shape === 'half-moon' &&
+    /\bcrescents?\b/i.test(own) &&
+    /\broll(?:ed)? (?:it |them |each )?up\b/i.test(method)
+  )
     return 'roll'
   // Rolls that are drawn up round what they hold are buns.
-  if (named?.shape === 'roll' && BUN.closedBy.test(method) && !/\broll(?:ed|ing)? (?:it |them )?up\b/i.test(method)) return 'bun'
+  if (
+    named?.shape === 'roll' &&
+    BUN.closedBy.test(method) &&
+    !/\broll(?:ed|ing)? (?:it |them )?up\b/i.test(method)
+  )
+    return 'bun'
   if (named?.shape === 'pleated' && /\bhalf[- ]moons?\b/i.test(method)) return 'half-moon'
   // Anything filled is called a dumpling: the hands say how it is closed.
   if (

@@ -102,7 +102,13 @@ function splitFoods(raw: string, foods: Foods): LinePart[] | null {
   if (
     listed.length < 2 ||
     listed.length > MAX_LISTED ||
-    listed.slice(1).some((piece) => /^\d+(?:[.,]\d+)?\s*(?:cm|mm|inch|%|percent|\/\s*\d\d$)|^[\d./¼½¾]+\s*(?:["”]|in\b|cm|mm|inch)|^(?:about )?[\d.]+ ?(?:g|oz|lbs?|kg) each\b/i.test(piece)) ||
+    listed
+      .slice(1)
+      .some((piece) =>
+        /^\d+(?:[.,]\d+)?\s*(?:cm|mm|inch|%|percent|\/\s*\d\d$)|^[\d./¼½¾]+\s*(?:["”]|in\b|cm|mm|inch)|^(?:about )?[\d.]+ ?(?:g|oz|lbs?|kg) each\b/i.test(
+          piece,
+        ),
+      ) ||
     listed.some(
       (piece) => !/\p{L}{2}/u.test(readLine(piece).name) || readNumber(piece)?.length === piece.length,
     )

@@ -60,7 +60,10 @@ function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
   const amounts = named.filter((cell) => STARTS_WITH_AMOUNT.test(cell))
   const [first, second] = named
   // "Dough | 2 cups flour, 1 tsp salt" and "Pastry: 375 g flour | 190 g butter" are lists behind a name.
-  if (/:/.test(first!) && (amounts.length === named.length - 1 || (LEADS_AMOUNT.test(first!) && !HEAD_LINE.test(first!))))
+  if (
+    /:/.test(first!) &&
+    (amounts.length === named.length - 1 || (LEADS_AMOUNT.test(first!) && !HEAD_LINE.test(first!)))
+  )
     return [named.join(', ')]
   if (
     named.length === 2 &&

@@ -91,7 +91,10 @@ const TOLD: readonly [RegExp, (...groups: string[]) => number][] = [
   [/\b(?:an|one|1) hour (?:and|&) a quarter\b/gi, () => 75],
   [/\b(?:an|one|1) hour (?:and|&) three quarters\b|\b(?:an|1) hour (?:and|&) 3 quarters\b/gi, () => 105],
   [/\b(?:an|one) hour and (\d{1,2})(?: ?min\w*)?/gi, (minutes) => 60 + Number(minutes)],
-  [/\b(\d) ?hr? ?(\d\d)(?: ?min\w*|(?![\d\p{L}°]| ?(?:balls|pieces|x\b)))/giu, (hours, minutes) => 60 * Number(hours) + Number(minutes)],
+  [
+    /\b(\d) ?hr? ?(\d\d)(?: ?min\w*|(?![\d\p{L}°]| ?(?:balls|pieces|x\b)))/giu,
+    (hours, minutes) => 60 * Number(hours) + Number(minutes),
+  ],
   [/\b(?:a|one|1) min(?:ute)? and a half\b/gi, () => 1.5],
   [
     /\b(\d) ?(?:hrs?|hours?) (\d\d)(?=\W*(?:$|[.,;]))/gi,

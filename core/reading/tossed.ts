@@ -33,7 +33,11 @@ export function tossOver(drafts: Draft[], clauses: readonly Clause[]): void {
     if (!over.length || told.length < MIN_TOLD) continue
     const isOver = (item: ReadIngredient) =>
       !told.includes(item) && over.some(({ text }) => names(text, item))
-    const from = draft.lines.findLastIndex((item) => !isOver(item)) + 1
+    // "Brown the crumbs in the butter with the sugar": of the run that is named so, from the first that is named nowhere
+    // else; the sugar in the plums is another line.
+    const run = draft.lines.findLastIndex((item) => !over.some(({ text }) => names(text, item))) + 1
+    const first = draft.lines.findIndex((item, at) => at >= run && isOver(item))
+    const from = first < 0 ? draft.lines.length : first
     const moved = draft.lines.slice(from)
     if (!moved.some(({ food }) => isFat(food)) || from < MIN_TOLD) continue
     draft.lines = draft.lines.slice(0, from)
@@ -55,7 +59,9 @@ const PUTS_SHARE = recalled(
 const THE_REST = recalled(
   /\b(?:the rest|the remaining|remaining|the other (?:half|third|onions?)|the reserved|reserved)\b(?: of)?(?: the)? ([^.;]{0,50})/iu,
 )
-const OVER_OR_BESIDE = recalled(/\b(?:toss|serve|top|scatter|drizzle|spoon|dress|garnish|sprinkle|pour|over|on top|fry)\b/i)
+const OVER_OR_BESIDE = recalled(
+  /\b(?:toss|serve|top|scatter|drizzle|spoon|dress|garnish|sprinkle|pour|over|on top|fry)\b/i,
+)
 
 const inShares = (share: number): RecipeNote => ({
   code: 'divided',
@@ -70,7 +76,9 @@ const inShares = (share: number): RecipeNote => ({
 export function restOver(drafts: Draft[], clauses: readonly Clause[]): void {
   const put = clauses.find(({ closed, text }) => !closed && PUTS_SHARE.test(text))
   const share = put && SHARE_IN.find(([pattern]) => pattern.test(PUTS_SHARE.exec(put.text)![0]))?.[1]
-  const over = clauses.filter(({ closed, text }) => closed && OVER_OR_BESIDE.test(text) && THE_REST.test(text))
+  const over = clauses.filter(
+    ({ closed, text }) => closed && OVER_OR_BESIDE.test(text) && THE_REST.test(text),
+  )
   if (!share || !over.length) return
   const rest = over.map(({ text }) => THE_REST.exec(text)![1]!).join(' ')
   for (const draft of [...drafts]) {
@@ -86,7 +94,10 @@ export function restOver(drafts: Draft[], clauses: readonly Clause[]): void {
     for (const item of moved) {
       const top = {
         ...item,
-        line: newLine({ ...timesWeights(item.line, 1 - share), notes: [...item.line.notes, inShares(share)] }),
+        line: newLine({
+          ...timesWeights(item.line, 1 - share),
+          notes: [...item.line.notes, inShares(share)],
+        }),
       }
       Object.assign(item.line, timesWeights(item.line, share))
       item.line.notes = [...item.line.notes, inShares(share)]
