@@ -1,14 +1,13 @@
 import { forAllMatches, recalled } from './matches'
 import { foodIs } from '../food/groups'
-import { newLine, type RecipeNote, type Stage } from '../recipe/document'
-import { timesWeights } from '../recipe/scale'
+import type { Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
+import { BRUSHES, BRUSHES_WITH, brushingsOf, MIXES } from './brushing'
 import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, type Draft, type Placed } from './drafts'
 import { normaliseName } from './match'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import { limit, type ReadIngredient } from './readIngredient'
-import { KEPT_BACK } from './readLine'
 
 // What the method says of lines that the list says otherwise, or not at all.
 
@@ -95,6 +94,7 @@ const isToldWhole = (draft: Draft, clauses: readonly Clause[]) =>
       }).length >= 2,
   )
 
+const EDGES = recalled(/\b(?:edges?|rims?|borders?)\b/i)
 /** Nobody brushes more than two eggs or half a cup of fat on a batch. Common practice, no source. */
 const MOST_BRUSHED_GRAMS = 125
 /** Crumbs that are strewn on; more of them are in a filling. Common practice, no source. */
@@ -118,35 +118,6 @@ function seedsBehind(draft: Draft, item: ReadIngredient): ReadIngredient[] {
   )
   return end < 0 ? after : after.slice(0, end)
 }
-
-/** Clauses that brush; where one names nothing ("brush each sheet"), with the clause before that mixed it. */
-const brushingsOf = (clauses: readonly Clause[]): (Clause & { mixed: string })[] =>
-  clauses.flatMap((clause, at) => {
-    const brushes = BRUSHES.exec(clause.text)
-    if (!brushes) return []
-    // "Mix the butter and garlic and brush over the rolls": with what stands in front.
-    const front = clause.text.slice(0, brushes.index)
-    if (MIXES.test(front) && BRUSHES_OVER.test(clause.text.slice(brushes.index)))
-      return [{ ...clause, mixed: front }]
-    const before = clauses[at - 1]
-    const bare =
-      (BRUSHES_SHEET.test(clause.text.slice(brushes.index)) || BRUSHES_BARE.test(clause.text)) &&
-      before &&
-      MIXES.test(before.text)
-    return [{ ...clause, mixed: bare ? before.text : '' }]
-  })
-const BRUSHES_OVER = recalled(
-  /^brush\w*(?: (?:it|this))? (?:over|on|onto|(?:the |all )?(?:edges?|rims?|borders?))\b(?!.*\bwith\b)/i,
-)
-/** "Whisk egg and water; brush edges": with what has just been mixed. */
-const BRUSHES_BARE = recalled(
-  /^\W*brush(?: (?:it|this))?(?: (?:over|on|onto))?(?: (?:the|all))? (?:edges?|rims?|borders?|tops?)\b(?!.*\bwith\b)/i,
-)
-const EDGES = recalled(/\b(?:edges?|rims?|borders?)\b/i)
-/** "Brush each sheet, lay the filling on": with what stands before it. */
-const BRUSHES_SHEET = recalled(
-  /^(?:brush|moisten|wet|drizzle)\w*(?: (?:well|generously|lightly))? (?:each|every|the|a|one|all|both|between) (?:\p{L}+ ){0,2}?(?:sheets?|layers?|yufka|filo|phyllo|leaf|leaves|strips?)\b(?! (?:of (?:\p{L}+ )?)?(?:\p{L}+ )?with\b)/iu,
-)
 
 /**
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
@@ -293,73 +264,6 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
   }
 }
 
-/** "Beat the other egg … and brush": of several eggs one is for on top. */
-const OTHER_EGG = recalled(
-  /\b(?:other|remaining|second|third|last|spare|reserved|extra|rest of the) (?:beaten )?egg\b/i,
-)
-
-/** One of several eggs goes on top where the method says "the other egg", and the rest stay where they are. */
-export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
-  const isKept = drafts.some(({ lines }) =>
-    lines.some((item) => isWholeEgg(item) && KEPT_BACK.test(item.line.raw)),
-  )
-  const onTop =
-    isKept ||
-    clauses.some(({ sentence }) => OTHER_EGG.test(sentence) && BRUSHES.test(sentence)) ||
-    brushingsOf(clauses).some(({ mixed }) => OTHER_EGG.test(mixed))
-  if (!onTop || drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(isWholeEgg))) return
-  const onlyOne = drafts.flatMap(({ lines }) => lines).filter(isWholeEgg).length === 1
-  for (const draft of drafts) {
-    const item = draft.lines.find(
-      (one) => isWholeEgg(one) && ((eggsOf(one) ?? 0) >= 2 || (onlyOne && eggsOf(one) === 1)),
-    )
-    if (!item) continue
-    const own = eggsOf(item)!
-    // "Half of the egg … the remaining egg": one is used twice.
-    const [share, says] =
-      own === 1
-        ? SOME_KEPT.test(item.line.raw)
-          ? [0.25, aLittle]
-          : [0.5, inHalves]
-        : [1 / own, ofSeveral(1, own)]
-    const top = {
-      ...item,
-      line: newLine({ ...timesWeights(item.line, share), notes: [says] }),
-    }
-    Object.assign(item.line, timesWeights(item.line, 1 - share))
-    item.line.notes = [...item.line.notes, own === 1 ? says : ofSeveral(own - 1, own)]
-    finishOf(drafts).lines.unshift(top)
-    return
-  }
-}
-
-const isWholeEgg = ({ food }: ReadIngredient) => foodIs(food, 'whole-egg')
-/** How many eggs a line counts; null where it weighs them. */
-const eggsOf = ({ read }: ReadIngredient): number | null => {
-  const term = read.measures[0]?.[0]
-  return term && term.unitId === null && Number.isInteger(term.low) ? term.low : null
-}
-const SOME_KEPT = recalled(/\b(?:a little|a bit|some|a spoonful|a tablespoon|a tbsp)\b/i)
-/** Of an egg, where a little of it is kept for the tops. Common practice, no source. */
-const aLittle: RecipeNote = {
-  code: 'divided',
-  level: 'note',
-  text: 'A little of the egg is kept for the tops: a quarter is taken; common practice, no source',
-}
-const inHalves: RecipeNote = {
-  code: 'divided',
-  level: 'note',
-  text: 'Half of the egg: the method brushes with the rest of it',
-}
-const ofSeveral = (some: number, all: number): RecipeNote => ({
-  code: 'divided',
-  level: 'note',
-  text: `${some} of the ${all} eggs of the line: the method brushes with the other`,
-})
-
-const BRUSHES_WITH =
-  /^\W*(?:beaten )?(?:(?:soya?|oat|almond|plant|vegan) )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|roll(?:ed)? (?:them |the \p{L}+ |while \p{L}+ )?in (?=(?:\p{L}+ )?sugar)|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?<!\b(?:add|stir|mix|combine|blend|beat|whisk)\b[^.;]*)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
-const BRUSHES = recalled(BRUSHES_WITH)
 /** "Glaze.", and the list has one beaten egg. */
 /** More oil than a spoon is no wash where the rest of the list is mixed. Our own choice. */
 const SPOON_GRAMS = 20
@@ -375,7 +279,6 @@ const WASHES = recalled(/\begg[ -]?wash\b|\b(?:brush|glaze)\b/i)
 const FRIES = recalled(/\b(?:fry|saut[eé]|brown|sweat|soften)\b/i)
 const FRIED_SO = recalled(/\b(?:fried|softened|saut[eé]ed|browned|sweated)\b/i)
 const SOME_FAT = recalled(/\b(?:a little|a bit of|some|more|extra)\b[^.;]{0,20}\b(?:oil|butter|ghee)\b/i)
-const MIXES = recalled(/\b(?:mix|beat|stir|combine|whisk|blend)\b/i)
 
 /** "Salt the cabbage and squeeze it": what the method presses out. */
 export function squeezeByMethod(draft: Draft, clauses: readonly Clause[]): void {

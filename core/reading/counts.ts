@@ -1,17 +1,17 @@
 import { recalled } from './matches'
 import { foodIs } from '../food/groups'
 import type { RecipeNote } from '../recipe/document'
-import { MAX_PIECES, PART_NAMES, type CookingWay, type Shape } from '../recipe/vocabulary'
-import { timesWeights } from '../recipe/scale'
+import { MAX_PIECES, type CookingWay, type Shape } from '../recipe/vocabulary'
 import { assumedDough } from './assumedPieces'
 import { byDividing, LAYS_IN_TRAY, type Found } from './dividing'
+import { MOST_SHEET_GRAMS } from './eachPiece'
 import type { FoundFact } from './facts'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import { guessServings } from './guessServings'
 import type { ReadLine } from './readLine'
-import { PIECES, readYields } from './servings'
+import { readYields } from './servings'
 import { sentencesOf } from './tidy'
 
 export interface Counted {
@@ -30,9 +30,6 @@ const BALL_WORDS: readonly [RegExp, number][] = [
   [/\begg[- ]siz/i, 55],
   [/\b(?:tangerine|tennis[- ]ball|orange)[- ]siz/i, 90],
 ]
-
-/** Bought pastry in one piece beyond which a sheet was a small one. Common practice, no source. */
-const MOST_SHEET_GRAMS = 130
 
 /** "Roll between two sheets into a circle, fold over": one piece, and nothing is divided. */
 const ONE_SHEET = recalled(
@@ -333,80 +330,3 @@ export function countPieces(
   }
   return { pieces, servings: Math.min(MAX_PIECES, Math.max(1, eaters)), piecesStated, servingsStated }
 }
-
-/** A sheet of the shop's is a kitchen's guess: where a piece would hold more of it than a hand does, it is asked about. */
-export function askAboutSheets(drafts: readonly Draft[], pieces: number): void {
-  for (const { line, food, read } of drafts.flatMap((draft) => (draft.kind === 'shell' ? draft.lines : []))) {
-    const counted =
-      read.measures.length === 1 &&
-      read.measures[0]!.every(({ unitId }) => unitId === null || unitId === 'sheet')
-    if (
-      pieces < 2 ||
-      !counted ||
-      food?.group !== 'pastry' ||
-      !((line.grams ?? 0) / pieces > MOST_SHEET_GRAMS)
-    )
-      continue
-    line.notes.push({
-      code: 'sheet-size',
-      level: 'check',
-      text: `A sheet is taken as ${Math.round(food.unitGrams.sheet ?? line.grams!)} g; small squares weigh 40 to 60 g each. Weigh one`,
-    })
-  }
-}
-
-/** "Filling per bun: 30 g cheese" is for one piece: the batch takes as many times that. */
-export function timesPieces(
-  drafts: readonly Draft[],
-  { pieces, servings }: Pick<Counted, 'pieces' | 'servings'>,
-  notes: RecipeNote[],
-): void {
-  for (const draft of drafts) {
-    if (draft.kind === 'dip' && PER_BOWL.test(draft.name) && servings > 1) {
-      for (const { line } of draft.lines) Object.assign(line, timesWeights(line, servings))
-      notes.push({
-        code: 'per-piece',
-        level: 'check',
-        text: `${draft.name}: the amounts were taken for one, and ${servings} times that for all`,
-      })
-      draft.name = draft.name.replace(PER_BOWL, '').trim() || 'For the bowls'
-      continue
-    }
-    if (draft.kind !== 'shell' && pieces > 1)
-      for (const { line } of draft.lines) {
-        if (line.grams === null || !LINE_PER_PIECE.test(line.raw)) continue
-        Object.assign(line, timesWeights(line, pieces))
-        // It is for all now, and no word of it says otherwise.
-        line.prep = line.prep.filter((word) => !LINE_PER_PIECE.test(word))
-        line.notes.push({
-          code: 'per-piece',
-          level: 'check',
-          text: `The amount was taken for one piece, and ${pieces} times that for all`,
-        })
-      }
-    if (draft.kind === 'shell' || draft.kind === 'pan' || !PER_PIECE.test(draft.name) || pieces < 2) continue
-    for (const { line } of draft.lines)
-      if (!IN_ALL.test(line.raw)) Object.assign(line, timesWeights(line, pieces))
-    notes.push({
-      code: 'per-piece',
-      level: 'check',
-      text: `${draft.name}: the amounts were taken for one piece, and ${pieces} times that for all`,
-    })
-    // They are for all now, and the name says so.
-    draft.name = draft.name.replace(PER_PIECE, '').trim() || PART_NAMES[draft.kind]
-  }
-}
-/** "1 tsp ghee per paratha", "a small knob of butter each"; not "2 onions, 100 g each", nor "½ tsp each salt and pepper". */
-const IN_ALL = recalled(/\b(?:in all|in total|altogether|for all)\b/i)
-const LINE_PER_PIECE = recalled(
-  new RegExp(
-    String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|\((?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per \p{L}+)\)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
-    'iu',
-  ),
-)
-/** "For each bowl": once for everybody who eats. */
-const PER_BOWL = /\b(?:per|for each|in each|for every|each) (?:bowl|plate|person|serving|portion)\b/i
-const PER_PIECE = new RegExp(
-  String.raw`\b(?:per|for each|for one|in each) (?:one|piece|${PIECES})\b|\beach\W*$`,
-  'iu',
-)

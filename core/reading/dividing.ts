@@ -335,7 +335,7 @@ export function byDividing(
     }
   }
   // "Coil all 4 ropes into one big spiral".
-  const one = clauses.find(({ text }) => ONE_OF_ALL.test(text))
+  const one = clauses.find(({ text }) => ONE_OF_ALL.test(text) && !/\b(?:each|every)\b/i.test(text))
   if (one) return { pieces: 1, weight: 60, says: one.text }
   if (pieces === null) return null
   const half = pieces / 2

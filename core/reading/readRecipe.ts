@@ -4,21 +4,16 @@ import { allLines, foodOf } from '../recipe/lines'
 import { PRECOOKING_TABLE, PRECOOKING_WAYS } from '../recipe/precookingWays'
 import { PART_KINDS, RECIPE_VERSION, type LinePrecooking, type PartKind } from '../recipe/vocabulary'
 import { questionsAbout, type Question } from './questions'
-import {
-  brushByMethod,
-  handleChoices,
-  leaveInFilling,
-  oneEggOnTop,
-  squeezeByMethod,
-  washBesideSheet,
-} from './byMethod'
+import { brushByMethod, handleChoices, leaveInFilling, squeezeByMethod, washBesideSheet } from './byMethod'
 import { fillWithScrambled } from './scrambled'
 import { goesInside, standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
 import { tossedIn } from './components'
-import { askAboutSheets, countPieces, timesPieces } from './counts'
+import { countPieces } from './counts'
 import { isDoughBase, isFat, type Draft, type Placed } from './drafts'
+import { askAboutSheets, timesPieces } from './eachPiece'
+import { oneEggOnTop } from './eggOnTop'
 import { readFacts } from './facts'
 import { readCooking } from './heat'
 import { clausesOfMethod, type Clause } from './method'

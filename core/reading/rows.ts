@@ -1,6 +1,7 @@
 import { recalled } from './matches'
 import type { Foods } from '../food/food'
-import { readHeading, startsLikeStep, VERB, type Heading } from './headings'
+import { readHeading, type Heading } from './headings'
+import { startsLikeStep, VERB } from './stepWords'
 import { matchFood } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'

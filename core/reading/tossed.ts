@@ -1,6 +1,5 @@
 import { recalled } from './matches'
-import type { RecipeNote } from '../recipe/document'
-import { newLine } from '../recipe/document'
+import { newLine, type RecipeNote } from '../recipe/document'
 import { timesWeights } from '../recipe/scale'
 import { finishOf, isFat, type Draft } from './drafts'
 import { normaliseName, plainWords } from './match'

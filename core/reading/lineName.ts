@@ -1,0 +1,123 @@
+// The name of a food on its line: freed of what is done to it, of where it was bought and of what it is for.
+
+/** What is done to a food before it goes in: of these words a name is freed. */
+export const PREP_WORDS =
+  '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|fine chop|at room temperature)'
+export const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
+/** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
+const TRAILING_PREP = new RegExp(
+  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred')})(?:(?:\\s+(?:fine|finely|small|thin|thinly|roughly|well|up))?\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked|salted))*(?:\\s+(?:with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
+  'iu',
+)
+
+/** The food's name, what is allowed instead, and its preparation, which is put with the other. */
+export function nameApart(text: string, prep: string[]): { name: string; alternative: string | null } {
+  // "ghee/butter" allows either; "and/or" is read as or.
+  let name = text.replace(/(\p{L}{3})\s*\/\s*(?=\p{L}{3})/gu, '$1 or ').replace(/ and or /i, ' or ')
+  const either = /^(.*?\S)\s+(?:or|and\/or)\s+(.*)$/i.exec(name)
+  const alternative = either ? either[2]!.trim() : null
+  if (either) name = shareHead(either[1]!.trim(), alternative!)
+  for (let lead = LEADING_PREP.exec(name); lead; lead = LEADING_PREP.exec(name)) {
+    // "ground cumin" and "mashed potato" are foods of their own: the word stays in the name as well.
+    prep.push(lead[1]!)
+    if (
+      /ground|mashed|fried|grated|soaked|rehydrated|roast|melted|beaten|sour|minced|crushed|cold|warm|shredded/i.test(
+        lead[1]!,
+      )
+    )
+      break
+    name = name.slice(lead[0].length)
+  }
+  for (let tail = TRAILING_PREP.exec(name); tail; tail = TRAILING_PREP.exec(name)) {
+    prep.push(tail[2]!)
+    name = tail[1]!
+  }
+  name = name
+    // "Boiled eggs cut in halves".
+    .replace(
+      /\s+cut (?:in(?:to)?|up|lengthwise|crosswise|across|small|fine(?:ly)?|thin(?:ly)?)\b.*$/i,
+      (cut) => {
+        prep.push(cut.trim())
+        return ''
+      },
+    )
+    // "Chicken cooked tikka style & diced".
+    .replace(/\s+((?:cooked|marinated|prepared|done)\s+(?:\p{L}+\s+){0,3}style\b.*)$/iu, (_, how: string) => {
+      prep.push(how.trim())
+      return ''
+    })
+    // "Chuck in 5 mm dice": how it is cut, behind the name.
+    .replace(
+      /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks|florets|rings|rounds|wedges|batons)$/i,
+      (cut) => {
+        prep.push(cut.trim())
+        return ''
+      },
+    )
+    // "Boiled eggs in quarters", "onion in rings".
+    .replace(
+      /\s+in (?:halves|half|quarters|eighths|rings|slices|strips|cubes|chunks|pieces|dice|wedges|rounds|matchsticks|florets|ribbons|segments)$/i,
+      (cut) => {
+        prep.push(cut.trim())
+        return ''
+      },
+    )
+    // "Spread from the block", "beans out of a tin".
+    .replace(
+      /\s+(?:straight )?(?:from|out of) (?:the|a|an) (?:block|tub|packet|pack|jar|bottle|fridge|freezer|bag|box)$/i,
+      (where) => {
+        prep.push(where.trim())
+        return ''
+      },
+    )
+    // "Oil if the meat is lean": when it is wanted, is no part of its name.
+    .replace(
+      /\s+if (?:the |your |it'?s? )?(?:\p{L}+ )?(?:is|are|seems?|looks?|not|dry|lean|too)\b.*$/iu,
+      (when) => {
+        prep.push(when.trim())
+        return ''
+      },
+    )
+    // "Side of salmon".
+    .replace(/^(?:side|joint|piece|block|slab|wedge|fillet) of (?=\p{L}{3})/iu, '')
+    // "Soft butter for layering": what it is for, where that moves it nowhere.
+    .replace(/\s+for (?:the )?(?:\p{L}+ing(?: .*)?|dough|pastry|crust|tadka|tempering)$/iu, (use) => {
+      prep.push(use.trim())
+      return ''
+    })
+    .replace(/^(?:of|the|your|my)\s+/i, '')
+    .replace(/\s+(?:in |on |for )?each$/i, '')
+    // "Ghee per paratha": how many times, is counted with the pieces.
+    .replace(/\s+(?:per|for each|for every) \p{L}+$/iu, '')
+    .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')
+    // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
+    .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}(?:[.,]\d)?\s?%(?: (?:fat|lean))?)$/i, (fat) => {
+      prep.push(fat.trim())
+      return ''
+    })
+    .replace(/[.:!,]+$/, '')
+    .trim()
+  return { name, alternative }
+}
+
+/** "Lamb/mutton mince", "almond or oat milk": kinds of what the second half names. */
+const OF_ONE_NOUN: readonly (readonly [RegExp, RegExp])[] = [
+  [/^(?:lamb|pork|beef|chicken|turkey|veal|mutton|goat|venison)$/i, /^mince$/i],
+  [/^(?:almond|oat|soya?|rice|coconut|cashew|hemp|plant)$/i, /^(?:milk|drink|yogh?urt|cream)$/i],
+  [/^(?:sunflower|olive|rapeseed|canola|vegetable|corn|peanut|groundnut|coconut|avocado)$/i, /^oil$/i],
+  [/^(?:rice|oat|rye|spelt|corn|almond|chickpea|buckwheat|wholemeal|plain)$/i, /^flour$/i],
+  [/^(?:chicken|beef|vegetable|veg|fish)$/i, /^(?:stock|broth)$/i],
+  [/^(?:lemon|lime|orange)$/i, /^(?:juice|zest)$/i],
+  [/^(?:poppy|sesame|nigella|cumin|pumpkin|sunflower)$/i, /^seeds?$/i],
+]
+
+/** "red or white onion": the first half borrows the noun of the second when it is a single adjective. */
+function shareHead(first: string, second: string): string {
+  const nouns = second.split(' ')
+  const adjective =
+    /^(?:red|white|yellow|green|brown|black|strong|plain|whole|dry|fresh|light|dark|soy|oat|almond|vegetable|olive|sunflower|sour|double|single|salted|unsalted)$/i
+  if (nouns.length < 2) return first
+  const noun = nouns.at(-1)!
+  const isOfNoun = OF_ONE_NOUN.some(([kind, of]) => kind.test(first) && of.test(noun))
+  return adjective.test(first) || isOfNoun ? `${first} ${noun}` : first
+}
