@@ -172,6 +172,9 @@ function findHeading(line: string, round: Surroundings): Heading | null {
       return null
     return made('unknown')
   }
+  // "SPRING ROLL SHEETS 12": all in capitals, and so many of a known food.
+  const counted = capitals && !colon && !round.marked && round.foods ? readLine(name) : null
+  if (counted?.measures.length && matchFood(counted.name, round.foods!)?.how === 'exact') return null
   if (told) return made(kind)
   // "Nigella seeds for the top" is an ingredient that says what it is for.
   const read = readLine(name)

@@ -24,7 +24,7 @@ const COVERED = /\b(?:cover|top)(?: it)? with (?:the )?(?:2nd|second|other|rest|
 const isInTray = (method: string): boolean =>
   IN_TRAY.test(method) || (LAYS_IN_TRAY.test(method) && COVERED.test(method))
 const DRAWN_UP =
-  /\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
+  /\b(?:gather|draw|bring|pull) up (?:the )?(?:edges|sides|dough|corners)\b|\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
 
 /**
  * The shape that the title, else the method, speaks of; null when neither does.
