@@ -119,6 +119,25 @@ function seedsBehind(draft: Draft, item: ReadIngredient): ReadIngredient[] {
   return end < 0 ? after : after.slice(0, end)
 }
 
+/** The words by which a method calls what it brushes or strews on. */
+function calledOnTop(group: string, name: string, spare: boolean): RegExp {
+  const words = normaliseName(name).split(' ')
+  const said = /\bspray\b/i.test(name)
+    ? ['spray(?:ed)?']
+    : group === 'egg-white'
+      ? ['eggs?', 'whites?']
+      : group.startsWith('egg')
+        ? ['eggs?', 'yolk', 'whites?']
+        : /^(?:seed|nut|spice|herb)$/.test(group)
+          ? [words[0]!, 'seeds', ...(/seasoning$/i.test(name) ? ['seasoning'] : [])]
+          : group === 'sweetener'
+            ? spare
+              ? [...new Set(words)]
+              : [words[0]!]
+            : [words.at(-1)!]
+  return new RegExp(`\\b(?:${said.join('|')})(?:s|es)?\\b`, 'i')
+}
+
 /**
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
  */
@@ -190,16 +209,15 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
       // The egg that is listed for the brush is the one that is meant, unless a yolk or white is named.
       const isListed = food.group.startsWith('egg') && [...finished].some((group) => group?.startsWith('egg'))
       if (isListed && !brushing.some(({ text }) => own.test(text))) continue
-      const word = new RegExp(
-        `\\b${/\bspray\b/i.test(read.name) ? 'spray(?:ed)?' : food.group === 'egg-white' ? 'eggs?|whites?' : food.group.startsWith('egg') ? 'eggs?|yolk|whites?' : /^(?:seed|nut|spice|herb)$/.test(food.group) ? `${normaliseName(read.name).split(' ')[0]}|seeds${/seasoning$/i.test(read.name) ? '|seasoning' : ''}` : food.group === 'sweetener' ? (spare ? [...new Set(normaliseName(read.name).split(' '))].join('|') : normaliseName(read.name).split(' ')[0]) : normaliseName(read.name).split(' ').at(-1)}\\b`,
-        'i',
-      )
+      const word = calledOnTop(food.group, read.name, spare)
       // The yolk that is listed is the one that is meant.
       const yolks = drafts.some(({ lines }) => lines.some((one) => one.food?.group === 'egg-yolk'))
       const beaten = food.group === 'egg' && read.prep.some((one) => /beaten/i.test(one))
       const named =
         waits ||
-        brushing.some(({ text, mixed }) => {
+        brushing.some(({ text, mixed, closed }) => {
+          // Crumbs between sheets that are still to be rolled up take up juice, and nobody sees them.
+          if (food.group === 'bread' && anyClosed && !closed) return false
           const near =
             mixed ||
             [...text.matchAll(forAllMatches(BRUSHES_WITH))]

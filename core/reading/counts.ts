@@ -192,9 +192,14 @@ export function countPieces(
       says: unknownWrapper.line.raw,
     })
   // "Oil a tin, lay half of the filo, cover with the rest": all of the sheets are one pie.
+  // Coils that lie in a tray side by side are as many as they are.
+  const isOneCoil =
+    shape === 'coil' &&
+    clauses.some(({ text: one }) => ONE_DISH.test(one) && !/\btray\b/i.test(one)) &&
+    !clauses.some(({ text: one }) => /\b(?:coils|snails|spirals|(?:coil|roll)\w* each)\b/i.test(one))
   const isInTin =
     WRAPPED_WHOLE.test(outline.title) ||
-    (shape === 'coil' && clauses.some(({ text: one }) => ONE_DISH.test(one))) ||
+    isOneCoil ||
     (clauses.some(({ text: one }) => TIN.test(one)) &&
       clauses.some(({ text: one }) => HALF_OF_SHEETS.test(one)))
   const bread = shell.length === 1 && shell[0]!.food?.group === 'bread' ? countOf(shell[0]!.read) : null
@@ -315,9 +320,12 @@ export function countPieces(
   if (eaters === null) {
     servingsStated = false
     // "Stout pies (4 individual)": one for each.
-    const alone = [outline.title, ...said.map(({ text: one }) => one), ...text].some((one) =>
-      /\bindividual\b/i.test(one),
-    )
+    const alone =
+      [outline.title, ...said.map(({ text: one }) => one)].some((one) => /\bindividual\b/i.test(one)) ||
+      // "Into 4 individual pie dishes"; individual leaves or sheets serve nobody.
+      text.some((one) =>
+        /\bindividual (?:\p{L}+ )?(?:pies|dishes|tins|ramekins|basins|moulds|molds)\b/iu.test(one),
+      )
     const guess = alone
       ? { servings: pieces, says: 'one piece, for they are called individual' }
       : guessServings(shape, pieces, drafts)

@@ -94,13 +94,15 @@ const FOR_TOPS = recalled(/\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:t
 const SO_MANY_EACH = recalled(
   /\b([23]) (?:(?:rounds|circles|dis[ck]s|sheets|squares|wrappers|of them) )?(?:per|for each|to each|for one|to make one|make one)\b(?! (?:person|serving|side|sheet|tray))/iu,
 )
+/** "Into one big spiral": all of it. */
 const ONE_OF_ALL = recalled(
-  /\b(?:into|to|as|form) (?:one|1|a single) (?:(?:big|large|long|giant|continuous|huge) )*(?:spiral|coil|snail|ring|wreath|circle of|strudel|loaf|plait)\b/i,
+  /\b(?:into|to|as|form) (?:one|1|a single) (?:(?:big|large|long|giant|continuous|huge) )*(?:spiral|coil|snail|ring|wreath|strudel|plait)\b/i,
 )
-/** "One slightly bigger": a base and its lid. */
-export const ONE_LARGER = recalled(
-  /\b(?:one|1)(?: of (?:them|the \p{L}+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/iu,
-)
+/** "One slightly bigger … cover": a base and its lid. */
+export const isBaseAndLid = (method: string): boolean =>
+  ONE_LARGER.test(method) && /\b(?:cover|top with|lid|lay (?:it |the other )?over)\b/i.test(method)
+const ONE_LARGER =
+  /\b(?:one|1)(?: of (?:them|the \p{L}+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/iu
 const HALVES = recalled(
   /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d)| to serve| for serving)|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i,
 )
@@ -214,6 +216,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
   ) ||
   /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
 
+/** "Cut in 8" behind the oven. */
 const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
 /** What is bought in sheets or rounds, and cut. */
 const OF_BOUGHT = recalled(
@@ -350,11 +353,7 @@ export function byDividing(
   if (perPiece && pieces % Number(perPiece[1]) === 0) pieces /= Number(perPiece[1])
   if (shape === 'lidded-pie' && pieces <= 3) return null
   // "2 rectangles, one slightly bigger … cover": a base and a lid.
-  if (
-    pieces === 2 &&
-    clauses.some(({ text }) => ONE_LARGER.test(text)) &&
-    clauses.some(({ text }) => /\b(?:cover|top with|lid|lay (?:it |the other )?over)\b/i.test(text))
-  )
+  if (pieces === 2 && isBaseAndLid(clauses.map(({ text }) => text).join('. ')))
     return { pieces: 1, weight: 60, says }
   // "Divide in two … line a tray": the bottom and the lid of one.
   if (pieces === 2 && clauses.some(({ text }) => LINES_TRAY.test(text) || LAYS_IN_TRAY.test(text)))

@@ -1,6 +1,7 @@
 import { foodIs } from '../food/groups'
 import type { Food } from '../food/food'
-import type { RecipeNote } from '../recipe/document'
+import { newLine, type RecipeNote } from '../recipe/document'
+import { timesWeights } from '../recipe/scale'
 import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { normaliseName } from './match'
 import { remember } from './remember'
@@ -62,6 +63,25 @@ export function finishOf(drafts: Draft[]): Draft {
   const made = newDraft('finish')
   drafts.push(made)
   return made
+}
+
+/**
+ * Puts a share of a line on top of the pieces and leaves the rest where it is, each with what is said of it.
+ *
+ * @param share of the line that goes on top, from 0 to 1
+ */
+export function shareOnTop(
+  drafts: Draft[],
+  item: ReadIngredient,
+  share: number,
+  says: { onTop: RecipeNote; left: RecipeNote },
+): void {
+  const { notes } = item.line
+  finishOf(drafts).lines.push({
+    ...item,
+    line: newLine({ ...timesWeights(item.line, share), notes: [...notes, says.onTop] }),
+  })
+  Object.assign(item.line, timesWeights(item.line, 1 - share), { notes: [...notes, says.left] })
 }
 
 /** Seeds up to two spoons, listed behind what is brushed on, go on top of it. Common practice, no source. */

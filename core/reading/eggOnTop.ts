@@ -1,9 +1,8 @@
 import { recalled } from './matches'
 import { foodIs } from '../food/groups'
-import { newLine, type RecipeNote } from '../recipe/document'
-import { timesWeights } from '../recipe/scale'
+import type { RecipeNote } from '../recipe/document'
 import { BRUSHES, brushingsOf } from './brushing'
-import { finishOf, type Draft } from './drafts'
+import { shareOnTop, type Draft } from './drafts'
 import type { Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
 import { KEPT_BACK } from './readLine'
@@ -37,13 +36,7 @@ export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
           ? [0.25, aLittle]
           : [0.5, inHalves]
         : [1 / own, ofSeveral(1, own)]
-    const top = {
-      ...item,
-      line: newLine({ ...timesWeights(item.line, share), notes: [says] }),
-    }
-    Object.assign(item.line, timesWeights(item.line, 1 - share))
-    item.line.notes = [...item.line.notes, own === 1 ? says : ofSeveral(own - 1, own)]
-    finishOf(drafts).lines.unshift(top)
+    shareOnTop(drafts, item, share, { onTop: says, left: own === 1 ? says : ofSeveral(own - 1, own) })
     return
   }
 }

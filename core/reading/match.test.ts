@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { editDistance, matchFood, normaliseName, searchFoods } from './match'
+import { matchFood, normaliseName, searchFoods } from './match'
+import { editDistance } from './misspelt'
 
 const idOf = (name: string) => matchFood(name, foods)?.food.id ?? null
 

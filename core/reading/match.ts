@@ -1,6 +1,7 @@
 import type { Food, Foods } from '../food/food'
 import { carries, carriesAny, claimsIn, hazardsOfWord, isClaim, type Hazards } from '../food/hazards'
 import { asBought, qualifiersIn, settle } from './qualifiers'
+import { closestWord } from './misspelt'
 import { remember } from './remember'
 
 export interface FoodMatch {
@@ -123,44 +124,9 @@ function indexOf(foods: Foods): NameIndex {
   return made
 }
 
-/** Edits between two words, a swap of neighbours counting one; gives up above `limit`. */
-export function editDistance(a: string, b: string, limit: number): number {
-  if (Math.abs(a.length - b.length) > limit) return limit + 1
-  let before: number[] = []
-  let previous = Array.from({ length: b.length + 1 }, (_, j) => j)
-  for (let i = 1; i <= a.length; i++) {
-    const current = [i]
-    for (let j = 1; j <= b.length; j++) {
-      const cost = a[i - 1] === b[j - 1] ? 0 : 1
-      let best = Math.min(previous[j]! + 1, current[j - 1]! + 1, previous[j - 1]! + cost)
-      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
-        best = Math.min(best, before[j - 2]! + 1)
-      current.push(best)
-    }
-    before = previous
-    previous = current
-  }
-  return previous[b.length]!
-}
-
-function correctSpelling(index: NameIndex, word: string): string | null {
-  if (word.length < 5 || PLAIN.has(word)) return null
-  const limit = word.length >= 8 ? 2 : 1
-  let best: string | null = null
-  let bestDistance = limit + 1
-  for (let length = word.length - limit; length <= word.length + limit; length++) {
-    for (const candidate of index.words.get(length) ?? []) {
-      if (candidate === word) return null
-      if (candidate[0] !== word[0]) continue
-      const distance = editDistance(word, candidate, limit)
-      if (distance < bestDistance) {
-        best = candidate
-        bestDistance = distance
-      }
-    }
-  }
-  return best
-}
+/** The word of the larder that a misspelt one may stand for. */
+const correctSpelling = (index: NameIndex, word: string): string | null =>
+  PLAIN.has(word) ? null : closestWord(word, index.words)
 
 /** Words that measure by something to eat: "walnut-sized" brings no walnut. */
 const sizesOff = (words: readonly string[]) =>

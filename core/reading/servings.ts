@@ -42,7 +42,7 @@ const fewIn = (found: RegExpExecArray | null) =>
 const forBare = new RegExp(String.raw`^\W*(?:enough )?for\s+${N}\W*$`, 'iu')
 /** "Divide among 4 bowls". */
 const amongBowls = new RegExp(
-  String.raw`\b(?:divide\w*|ladle|share|serve|spoon|pour)\b[^.;]*\b(?:among|between|into|in|over) ${N} (?:\p{L}+ )?(?:bowls|plates)\b`,
+  String.raw`\b(?:divide\w*|ladle|share|serve|spoon|pour)\b(?:(?!\b(?:dough|pastry|flour|filling|mixture|batter)\b)[^.;])*\b(?:among|between|into|in|over) ${N} (?:\p{L}+ )?(?:bowls|plates)\b`,
   'iu',
 )
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')

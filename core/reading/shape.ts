@@ -1,6 +1,6 @@
 import { SHAPE_ROWS } from '../piece/shapes'
 import type { Shape } from '../recipe/vocabulary'
-import { LAYS_IN_TRAY, ONE_LARGER } from './dividing'
+import { isBaseAndLid, LAYS_IN_TRAY } from './dividing'
 import { lastMatch } from './matches'
 import { remember } from './remember'
 
@@ -26,6 +26,83 @@ const isInTray = (method: string): boolean =>
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull) up (?:the )?(?:edges|sides|dough|corners)\b|\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
 
+/** What a text says of the shape, besides the shape that its name stands for. */
+interface Told {
+  /** The name of the dish without what it comes with. */
+  own: string
+  title: string
+  method: string
+  /** The shape that the hands make. */
+  made: Shape | null
+}
+const FOLDS = /\bfold\b/i
+const FOLDS_OVER = /\bfold (?:\p{L}+ )?(?:in half|over)\b/iu
+const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
+
+/**
+ * Where the hands say otherwise than the name: the first that holds. `null` in `of` is a dish whose name says nothing,
+ * `becomes: null` the shape as it is made.
+ */
+const INSTEAD: readonly {
+  of: readonly (Shape | null)[]
+  when: (told: Told) => boolean
+  becomes: Shape | null
+}[] = [
+  // "Patties" that are folded to triangles are no discs, and a flat bread that is folded over is a half-moon.
+  {
+    of: ['disc'],
+    when: ({ made, method }) => (made === 'half-moon' || made === 'cone') && FOLDS.test(method),
+    becomes: null,
+  },
+  // "Scotch pies … roll the rest for 6 lids"; hand pies are folded, and some are baked in tins under a lid.
+  {
+    of: [null, 'half-moon'],
+    when: ({ own, method }) =>
+      /\bpies\b/i.test(own) &&
+      ((FOR_LIDS.test(method) && !FOLDS.test(method)) || IN_TINS.test(method) || IN_DISHES.test(method)),
+    becomes: 'lidded-pie',
+  },
+  {
+    of: [null],
+    when: ({ method }) => isBaseAndLid(method) && !FOLDS.test(method),
+    becomes: 'lidded-pie',
+  },
+  { of: [null, 'half-moon', 'disc'], when: ({ method }) => isInTray(method), becomes: 'lidded-pie' },
+  // Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
+  {
+    of: ['half-moon'],
+    when: ({ title, method }) =>
+      /\bdumplings?\b/i.test(title) && DRAWN_UP.test(method) && !FOLDS_OVER.test(method),
+    becomes: 'bun',
+  },
+  // Crescents that are rolled up from triangles are rolls.
+  {
+    of: ['half-moon'],
+    when: ({ own, method }) => /\bcrescents?\b/i.test(own) && ROLLS_UP.test(method),
+    becomes: 'roll',
+  },
+  // Rolls that are drawn up round what they hold are buns.
+  {
+    of: ['roll'],
+    when: ({ method }) => BUN.closedBy.test(method) && !ROLLS_UP.test(method),
+    becomes: 'bun',
+  },
+  {
+    of: ['pleated'],
+    when: ({ method }) => /\bhalf[- ]moons?\b/i.test(method),
+    becomes: 'half-moon',
+  },
+  // A dumpling that is pleated, or wrapped as a parcel, and nowhere folded.
+  {
+    of: ['half-moon'],
+    when: ({ own, title, method, made }) =>
+      ((made === 'pleated' && /\bdumplings?\b/i.test(own)) ||
+        (made === 'parcel' && /\bdumplings?\b/i.test(title))) &&
+      !FOLDS.test(method),
+    becomes: null,
+  },
+]
+
 /**
  * The shape that the title, else the method, speaks of; null when neither does.
  *
@@ -40,9 +117,9 @@ const shapeOf = remember((title) =>
   remember((said) => remember((method) => findShape(title, method, said), METHODS_KEPT), METHODS_KEPT),
 )
 
-function findShape(title: string, told: string, said: string): Shape | null {
+function findShape(title: string, steps: string, said: string): Shape | null {
   // "8 rectangles (2 triangles each)": what they are put together from.
-  const method = told.replace(/\(\d triangles? each\)/gi, '')
+  const method = steps.replace(/\(\d triangles? each\)/gi, '')
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
   const own = title.split(/\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+-\s+/i)[0]!
   // "Samosa pie" is a pie, whatever it tastes of.
@@ -55,60 +132,9 @@ function findShape(title: string, told: string, said: string): Shape | null {
     SHAPE_ROWS.find(({ closedBy }) => closedBy.test(method)) ??
     SHAPE_ROWS.find(({ hinted }) => hinted?.test(method))
   )?.shape
-  // "Patties" that are folded to triangles are no discs, and a flat bread that is folded over is a half-moon.
-  if (named?.shape === 'disc' && (made === 'half-moon' || made === 'cone') && /\bfold\b/i.test(method))
-    return made
-  // "Scotch pies … roll the rest for 6 lids".
-  if (
-    (!named || named.shape === 'half-moon') &&
-    /\bpies\b/i.test(own) &&
-    FOR_LIDS.test(method) &&
-    !/\bfold\b/i.test(method)
-  )
-    return 'lidded-pie'
-  // Hand pies are folded, and some are baked in tins under a lid. Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
-  if (
-    !named &&
-    ONE_LARGER.test(method) &&
-    /\b(?:cover|lid|top with)\b/i.test(method) &&
-    !/\bfold\b/i.test(method)
-  )
-    return 'lidded-pie'
-  if (
-    (!named || named.shape === 'half-moon' || (named.shape === 'disc' && isInTray(method))) &&
-    ((/\bpies\b/i.test(own) && (IN_TINS.test(method) || IN_DISHES.test(method))) || isInTray(method))
-  )
-    return 'lidded-pie'
-  if (
-    named?.shape === 'half-moon' &&
-    /\bdumplings?\b/i.test(title) &&
-    DRAWN_UP.test(method) &&
-    !/\bfold (?:\p{L}+ )?(?:in half|over)\b/iu.test(method)
-  )
-    return 'bun'
-  // Crescents that are rolled up from triangles are rolls.
-  if (
-    named?.shape === 'half-moon' &&
-    /\bcrescents?\b/i.test(own) &&
-    /\broll(?:ed)? (?:it |them |each )?up\b/i.test(method)
-  )
-    return 'roll'
-  // Rolls that are drawn up round what they hold are buns.
-  if (
-    named?.shape === 'roll' &&
-    BUN.closedBy.test(method) &&
-    !/\broll(?:ed|ing)? (?:it |them )?up\b/i.test(method)
-  )
-    return 'bun'
-  if (named?.shape === 'pleated' && /\bhalf[- ]moons?\b/i.test(method)) return 'half-moon'
-  // Anything filled is called a dumpling: the hands say how it is closed.
-  if (
-    named?.shape === 'half-moon' &&
-    (made === 'pleated' || made === 'parcel') &&
-    /\bdumplings?\b/i.test(made === 'parcel' ? title : own) &&
-    !/\bfold\b/i.test(method)
-  )
-    return made
+  const told = { own, title, method, made: made ?? null }
+  const instead = INSTEAD.find(({ of, when }) => of.includes(named?.shape ?? null) && when(told))
+  if (instead) return instead.becomes ?? told.made
   if (named) return named.shape
   // "Yield: 12 buns" names the piece as a title does, where the method only flattens it; balls are of dough.
   const counted =

@@ -136,8 +136,10 @@ export function sharedOut(raw: string): string[] | null {
   const ratio = IN_RATIO.exec(text)
   if (ratio) {
     const [of, to] = [Number(ratio[3]), Number(ratio[4])]
-    const all = readNumber(ratio[5]!)!.low / (of + to)
-    return [`${all * of} ${ratio[6]!} ${ratio[1]!}`, `${all * to} ${ratio[6]!} ${ratio[2]!}`]
+    const { low, high } = readNumber(ratio[5]!)!
+    const share = (parts: number) => Math.round((1000 * parts * (low + high)) / 2 / (of + to)) / 1000
+    if (of > 0 && to > 0)
+      return [`${share(of)} ${ratio[6]!} ${ratio[1]!}`, `${share(to)} ${ratio[6]!} ${ratio[2]!}`]
   }
   // "Flour 3 cups (half …)" as "3 cups flour (half …)".
   const inFront = text.replace(AMOUNT_BEFORE_BRACKET, '$2 $1 $3')

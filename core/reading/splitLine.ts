@@ -56,7 +56,7 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     // "1 tbsp flour + water paste": of the water nothing is left.
     .replace(
       /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b.*$/i,
-      '$1, for paste',
+      '$1 (for a paste with water)',
     )
     // "Melted butter... or just use 1 cup oil".
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')

@@ -92,3 +92,19 @@ describe('a sauce under a heading of its own', () => {
     expect(sauce.into).toBeNull()
   })
 })
+
+describe('what is brushed on and stands in no list', () => {
+  const brushed = (said: string, id: string) =>
+    gramsIn(
+      partsOf('300 g leeks\n100 g cheddar', `Roll, cut 20 rounds, fill and seal. ${said}`),
+      'finish',
+      id,
+    )
+  it.each([
+    ['Brush with 2 tbsp milk, bake at 200C for 20 minutes (about 45 g each).', 'milk', 30.6],
+    ['Bake at 200C for 20 minutes. Butter on top when hot (20 g).', 'butter', 20],
+    ['Brush with milk, bake 20 minutes at 200C (250 g of pieces a tray).', 'milk', 60],
+  ])('%s', (said, id, grams) => {
+    expect(brushed(said, id)).toBeCloseTo(grams, 0)
+  })
+})

@@ -1,7 +1,6 @@
 import { recalled } from './matches'
-import { newLine, type RecipeNote } from '../recipe/document'
-import { timesWeights } from '../recipe/scale'
-import { finishOf, isFat, type Draft } from './drafts'
+import type { RecipeNote } from '../recipe/document'
+import { finishOf, isFat, shareOnTop, type Draft } from './drafts'
 import { normaliseName, plainWords } from './match'
 import type { Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
@@ -90,18 +89,8 @@ export function restOver(drafts: Draft[], clauses: readonly Clause[]): void {
         !item.line.notes.some(({ code }) => code === 'divided'),
     )
     if (!moved.length || moved.length === draft.lines.length) continue
-    for (const item of moved) {
-      const top = {
-        ...item,
-        line: newLine({
-          ...timesWeights(item.line, 1 - share),
-          notes: [...item.line.notes, inShares(share)],
-        }),
-      }
-      Object.assign(item.line, timesWeights(item.line, share))
-      item.line.notes = [...item.line.notes, inShares(share)]
-      finishOf(drafts).lines.push(top)
-    }
+    const says = { onTop: inShares(share), left: inShares(share) }
+    for (const item of moved) shareOnTop(drafts, item, 1 - share, says)
     return
   }
 }

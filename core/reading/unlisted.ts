@@ -14,11 +14,11 @@ const FAT_FOR_FILLING_GRAMS = 14
 
 // "With the egg", "the remaining oil" speaks of what is listed.
 const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
-/** "Brush with 2 tbsp milk". */
-const SO_MUCH = String.raw`(?:(?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔])\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)\s+(?:of )?)?`
-/** "Butter on top when hot (20 g)", "brush with 2 tbsp milk": the amount that a clause names. */
-const AMOUNT_SAID =
-  /\((?:about |~)?(\d[\d./]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml))\)|\bwith (?:about |~)?((?:\d[\d./ ]*|[¼½¾⅓⅔])\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml))\b/i
+const AMOUNT = String.raw`(?:\d[\d./ ]*|[¼½¾⅓⅔])\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)`
+/** "Brush with 2 tbsp milk": the amount stands in front of what is brushed on. */
+const SO_MUCH = String.raw`(?:(?:about |~)?(?<amount>${AMOUNT})\s+(?:of )?)?`
+/** "Butter on top when hot (20 g)": or in brackets behind it. */
+const SO_MUCH_BEHIND = String.raw`(?:[^.;()]{0,16}\((?:about |~)?(?<amount>${AMOUNT})\))?`
 const BRUSHED = recalled(
   new RegExp(
     String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith ${SO_MUCH}${SOME}`,
@@ -27,7 +27,10 @@ const BRUSHED = recalled(
 )
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
-  /(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*\p{L}+(?: seeds?)?)? on top\b/iu,
+  new RegExp(
+    String.raw`(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*\p{L}+(?: seeds?)?)? on top\b${SO_MUCH_BEHIND}`,
+    'iu',
+  ),
 )
 /** "Egg wash.": what it is of stands before it. */
 const WASHED = recalled(/\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing)\b/i)
@@ -138,11 +141,11 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     const brushed = washed
       ? named((washed[1] ?? washed[2])!, foods)
       : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length))
-        ? named(wash[1]!, foods)
+        ? named(wash[2]!, foods)
         : null
     // "Brush with oil" takes the oil that is on the table; "with more oil" the one that was brushed on before.
     const anyOil =
-      brushed?.group === 'oil' && wash && /^(?:an? |a little |a bit of |some |more )*oil$/i.test(wash[1]!)
+      brushed?.group === 'oil' && wash && /^(?:an? |a little |a bit of |some |more )*oil$/i.test(wash[2]!)
     const over = anyOil ? (listedOil(drafts) ?? brushed) : brushed
     const isThere =
       anyOil &&
@@ -152,8 +155,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
           lines.some(({ food }) => isFat(food)),
       )
     if (over && !isThere && !isKeptFor(drafts, over)) {
-      const amount = AMOUNT_SAID.exec(text)
-      const said = amount?.[1] ?? amount?.[2]
+      const said = wash?.groups?.amount ?? onTop?.groups?.amount
       const toldGrams = said ? weighLine(readLine(`${said} ${over.name}`), over).grams : null
       add(
         finishOf(drafts),
