@@ -71,7 +71,7 @@ const FROM_EACH_SHEET = recalled(
 
 const TIN = recalled(/\b(?:oil|grease|butter|line)\b[^.;]{0,24}\b(?:tin|dish|tray|pan)\b/i)
 const HALF_OF_SHEETS = recalled(
-  /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other half)\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i,
+  /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other (?:half|\d+))\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i,
 )
 const CUT_INTO = recalled(
   /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b|\b(?:cut|slice) (?:it )?in(?:to)? (\d{1,2})(?=\W*$)/i,

@@ -18,7 +18,7 @@ const SPOON = String.raw`(an?(?=\s)|${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_
 const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b\.?|")`
 const CUTTER = new RegExp(String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring)\b`, 'iu')
 const DISC = new RegExp(
-  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds|circles|dis[ck]s|squares|ovals|puris|wrappers|balls?) (?:of|about|to) (?:about )?${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)`,
+  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds|circles|dis[ck]s|squares|ovals|puris|wrappers|balls?) (?:of|about|to) (?:about )?${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)`,
   'iu',
 )
 const THICK = new RegExp(
@@ -33,6 +33,12 @@ const EACH_SPOON = new RegExp(
   String.raw`\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}?${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tsp|teaspoons?)`,
   'iu',
 )
+/** "1/4 cup of filling on each". */
+const CUP_OF_FILLING = new RegExp(
+  String.raw`${SPOON}\s*(?:heaped |level |scant |generous )?cups?\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|(?:\p{L}+ )?(?:mixture|mix))(?=[^.;]*\b(?:each|every|per|centre|center|middle|one|a (?:round|circle|disc|square|wrapper))\b)`,
+  'iu',
+)
+const TBSP_PER_CUP = 16
 const FILLING_GRAMS =
   /(\d{1,3})\s*(?:g|grams?)\s*(?:of )?(?:the )?(?:filling|stuffing)\b(?:[^.]{0,14}\b(?:each|in|per))?/i
 const BALL =
@@ -152,7 +158,11 @@ function findFacts(text: string, sentence: string): Said[] {
     lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')))
   if (COIN.test(text) && /\bthick/i.test(text)) add('thickness-mm', COIN_MM, COIN_MM)
   lengths('oil-depth-cm', DEPTH.exec(text))
-  const spoon = SPOONS.exec(text) ?? EACH_SPOON.exec(text)
+  const cups = CUP_OF_FILLING.exec(text)
+  const cup = cups && readNumber(cups[1]!)
+  if (cup && cup.high <= 1)
+    add('filling-tbsp-per-piece', cup.low * TBSP_PER_CUP, cup.high * TBSP_PER_CUP, text, { needsAbout: true })
+  const spoon = cup ? null : (SPOONS.exec(text) ?? EACH_SPOON.exec(text))
   const spoons = spoon && readNumber(spoon[1]!)
   if (
     spoons &&

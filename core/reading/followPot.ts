@@ -91,6 +91,8 @@ const PREPARES = recalled(
   /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince(?! \d)|finely|pit|core)\b/iu,
 )
 
+const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
+
 /** "Filling: fry the onions": the name in front is no food of it. */
 const withoutLabel = (text: string): string =>
   text.replace(/^[^:;,.]{0,40}\b(?:filling|stuffing|mixture)\b[^:;,.]{0,16}:\s*/i, '')
@@ -161,15 +163,28 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
     return stock.length ? stock : own
   })
   const every = draft.lines.map((_, at) => at)
+  /** What a line is, without what kind of it: "mushroom" of "chestnut mushrooms". */
+  const headOfLine = draft.lines.map(({ read }) => normaliseName(read.name).split(' ').at(-1)!)
   const hasFat = draft.lines.some(({ food }) => isFat(food))
   const namedIn = (text: string) => {
     const plain = plainWords(text)
     const traits = CALLED.filter(([word]) => plain.has(word)).map(([, trait]) => trait)
-    return every.filter(
+    const found = every.filter(
       (at) =>
         wordsOfLine[at]!.some((word) => plain.has(word)) ||
         traits.some((trait) => foodIs(draft.lines[at]!.food, trait)),
     )
+    // "Blitz the chestnuts" means no chestnut mushrooms where there are chestnuts.
+    const heads = new Set(found.map((at) => headOfLine[at]!).filter((word) => plain.has(word)))
+    return found.filter((at) => {
+      const own = wordsOfLine[at]!.filter((word) => plain.has(word))
+      const kinds = plainWords(draft.lines[at]!.read.name)
+      return (
+        own.includes(headOfLine[at]!) ||
+        !own.length ||
+        own.some((word) => !heads.has(word) || !kinds.has(word))
+      )
+    })
   }
   const poursIn = (text: string, named: readonly number[]) =>
     ADDS_LIQUID.test(text) && named.some((at) => foodIs(draft.lines[at]!.food, 'pours'))
@@ -338,7 +353,12 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       else if (pot.hot === null && clauseWay && !off && !VERB.test(stretch))
         pot.addTo(clauseWay, named, stretch)
       // "Peel and slice the apples" beside a hot pan is done on the board.
-      else if (pot.hot !== null && PREPARES.test(stretch) && !ADDS.test(stretch) && named.length) {
+      else if (
+        pot.hot !== null &&
+        (PREPARES.test(stretch) || BLENDS.test(stretch)) &&
+        !ADDS.test(stretch) &&
+        named.length
+      ) {
         // "Mash the lentils and chestnuts, add the flax egg and the veg": that is another bowl.
         if (OUT_OF_POT.test(stretch) && named.every((at) => !pot.ways.has(at))) pot.setAside(named)
         continue

@@ -36,6 +36,8 @@ const NAME_AND_AMOUNT = new RegExp(
   String.raw`^(\p{L}[\p{L} ,'-]{2,50}?)\s*\(\s*(?:about |approx\.? |~)?(?:\d[\d.,/]*|[¼½¾⅓⅔⅛])\s*(?:${UNIT_PATTERN})(?![\p{L}\d])[^()]*\)\s*$`,
   'iu',
 )
+const MADE_OF_SO_MANY =
+  /^(?:\d{1,2}|one|two|three|four|five|ten|fifteen|twenty)[- ](?:ingredients?|minutes?|min|hours?)[- ](?=(?:\p{L}+ )?(?:dough|pastry|crust|filling|sauce|dip)\b)/iu
 /** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
 const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
 /**
@@ -95,8 +97,10 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   const capitals = /\p{Lu}{3}/u.test(plain) && !/\p{Ll}{2}/u.test(plain)
   const told = colon || round.marked === true || capitals
   if (words > (told ? 9 : 6)) return null
-  if (STARTS_WITH_NUMBER.test(plain) && !round.marked) return null
-  if (AMOUNT.test(plain) && !round.marked) return null
+  // "Two ingredient dough:" says what it is made of, and "10 minute pastry" how fast.
+  const kindOfDough = told ? plain.replace(MADE_OF_SO_MANY, '') : plain
+  if (STARTS_WITH_NUMBER.test(kindOfDough) && !round.marked) return null
+  if (AMOUNT.test(kindOfDough) && !round.marked) return null
   if (!told && /[.!?,;]$|,/.test(name)) return null
   // "Filling should be wet like porridge" tells something.
   if (!colon && words > 2 && /\b(?:should|must|will|looks?|gets?|needs? to|has to|is|are)\b/i.test(name))

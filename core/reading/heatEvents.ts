@@ -82,6 +82,7 @@ const isOven = (temperature: { celsius: number } | null) =>
 /** What says that a time comes on top of the one before it. */
 const ON_TOP =
   /\b(?:other|second|first|last) side|\bthe (?:other|second)\b|\bsecond\b|\bturn(?! (?:off|down|on)\b)|flip|more|then|another|further|uncover|foil|\+|\band \d/i
+const IN_ALL = /^[^.,;()]{0,20}\b(?:altogether|in all|in total|all told)\b/i
 /** Times of one way that are told one after another. */
 const MOST_TIMES = 4
 /** How far behind a time what it is for may stand: "3 minutes second side". */
@@ -278,7 +279,10 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
         time.index < one.index &&
         !WAITS.test(text.slice(Math.max(0, time.index - 40), time.index)),
     )
-    const own = behind.length ? behind : inFront
+    const told = behind.length ? behind : inFront
+    // "Until they float plus 2 minutes, about 5 minutes altogether": the whole is said.
+    const whole = told.find((time, n) => IN_ALL.test(text.slice(time.index, told[n + 1]?.index ?? end)))
+    const own = whole ? [whole] : told
     const temperature = temperatureIn(stretch)
     const twoSides = /\b(?:on )?both sides\b/i.test(stretch)
     const sum = own.length

@@ -53,7 +53,7 @@ const KIND_WORDS: readonly [PartKind, Recalled][] = [
   [
     'shell',
     recalled(
-      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|the)|foams?|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/i,
+      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|the)|foams?|tangzhong|yudane|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/i,
     ),
   ],
   ['filling', recalled(/\b(?:filling|stuffing|mixture|farce)\b/i)],
@@ -269,7 +269,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     const object =
       (closed || inBatches) && cooked && !PIECE_WORDS.test(text.slice(0, inBatches ? 12 : 24))
         ? // "For the chutney boil the chillies": the part that is named comes first.
-          (label ? [label, ...drafts] : drafts).find(
+          (label ? [label, ...drafts] : closed ? [...drafts].sort(onTheSideFirst) : drafts).find(
             (draft) =>
               draft.kind !== 'pan' &&
               draft.kind !== 'shell' &&
@@ -356,9 +356,11 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   return clauses
 }
 
+/** Once the pieces are closed, onions that both parts have are those that are served with them. */
+const onTheSideFirst = (a: Draft, b: Draft) => Number(b.kind === 'dip') - Number(a.kind === 'dip')
 /** "Fry the breadcrumbs": what is named behind the verb. */
 const COOKS_SOMETHING = recalled(
-  /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(\p{L}{3,})/iu,
+  /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(?:(?:other|remaining|rest of the|sliced|chopped|diced|grated|crushed) )?(\p{L}{3,})/iu,
 )
 const COOKS_WHAT_GOES_IN = recalled(
   /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+|\b(?:cook|stew|braise|microwave|sweat|poach) (?:the )?(?!(?:in|on|for|until|till|both|each|over|under|with|and|or|to|through|about|covered|uncovered|gently|slowly)\b)\p{L}+|\bslow[- ]cooker\b/iu,

@@ -17,7 +17,7 @@ const NOISE = new RegExp(
     String.raw`did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*`,
     String.raw`(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}`,
     // "Cuisine: …": how the page files it.
-    '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size|yield type)\\s*:.*',
+    '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size(?!\\s*:\\s*\\d{1,2} (?!g\\b|ml\\b|oz\\b|grams|cups?\\b))|yield type)\\s*:.*',
     '(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick|easy|medium|hard)',
     String.raw`(?:(?:us|uk|metric|imperial|cups?|grams?|ounces?|weight|volume)\b[\s|/·•&-]*(?:or )?)+`,
     String.raw`us customary.*|metric.{0,20}|copyright.*|https?:\S*|www\.\S*`,

@@ -25,6 +25,13 @@ const BRUSHED = recalled(
     'iu',
   ),
 )
+/** "Toss in 40 g melted butter with sage": what they are turned in once they are cooked. */
+const TOSSED = recalled(
+  new RegExp(
+    String.raw`\b(?:toss|turn|coat|dress)(?:ed)?\b(?: (?:them|the \p{L}+|gently|well|hot))* (?:in|with) (?:the )?(?<amount>${AMOUNT})\s+(?:of )?${SOME}`,
+    'iu',
+  ),
+)
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
   new RegExp(
@@ -59,6 +66,9 @@ const FRIED_IN_SO_MUCH = recalled(
 )
 /** The edges are wetted so that they stick: that is nearly nothing. */
 const ONLY_EDGES = recalled(/\b(?:edges?|rims?|borders?|seams?)\b/i)
+/** "Crimp the edges, brush with oil": the edges are closed, and it is the pieces that are brushed. */
+const EDGES_CLOSED =
+  /\b(?:crimp|press|pinch|seal|fold|pleat|trim|tuck|roll)\w*\b[^,.;]*\b(?:edges?|rims?|borders?|seams?)\b[^,.;]*(?:[,;]| and(?= (?:brush|glaze|paint)))/gi
 
 const named = (text: string, foods: Foods): Food | null => {
   const match = matchFood(
@@ -134,13 +144,13 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
   const anyClosed = clauses.some(({ closed }) => closed)
   for (const { text, closed: isClosed, about } of clauses) {
     const closed = isClosed || (!anyClosed && WASHED.test(text))
-    const wash = closed ? BRUSHED.exec(text) : null
+    const wash = closed ? (BRUSHED.exec(text) ?? TOSSED.exec(text)) : null
     const onTop =
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
     const brushed = washed
       ? named((washed[1] ?? washed[2])!, foods)
-      : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length))
+      : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length).replace(EDGES_CLOSED, ' '))
         ? named(wash[2]!, foods)
         : null
     // "Brush with oil" takes the oil that is on the table; "with more oil" the one that was brushed on before.
