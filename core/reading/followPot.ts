@@ -91,6 +91,7 @@ const PREPARES = recalled(
   /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince(?! \d)|finely|pit|core)\b/iu,
 )
 
+const BAKES = recalled(/^\W*(?:then )?bake\b[^.;]*\d/i)
 const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
 
 /** "Filling: fry the onions": the name in front is no food of it. */
@@ -211,8 +212,9 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       }
       continue
     }
-    // Heat and time by themselves are the oven's.
-    if (isAside(clause.text) || (clause.about !== draft && isHeatLine(clause.text))) continue
+    // Heat and time by themselves are the oven's, and so is what is baked.
+    if (isAside(clause.text)) continue
+    if (clause.about !== draft && (isHeatLine(clause.text) || BAKES.test(clause.text))) continue
     // Each stretch between commas and "and" names its own foods and its own verb.
     // "Slow cook 4 hours (or simmer 2)": the bracket allows another way.
     const said = withoutLabel(clause.text).replace(/\(or\b[^()]*\)/gi, '')

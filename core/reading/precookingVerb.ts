@@ -62,7 +62,12 @@ export function wayIn(
   if (drained) return 'simmer'
   // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
   const pot = text.replace(DRY, ' ')
-  if (/\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|(?:frying|dry|sauté|non-?stick) pan|wok|kadai|tawa)\b/iu.test(pot)) return 'fry'
+  if (
+    /\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|(?:frying|dry|sauté|non-?stick) pan|wok|kadai|tawa)\b/iu.test(
+      pot,
+    )
+  )
+    return 'fry'
   // Mince that is cooked and nothing poured on it browns in its own fat.
   return (hasFat || isMeatOnly) &&
     !/\b(?:saucepan|syrup|lid|thick|milk|stock|water|oven|slow cooker)\b/i.test(pot)

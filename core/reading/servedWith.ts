@@ -59,6 +59,15 @@ export function goesInside(drafts: readonly Draft[], clauses: readonly Clause[])
       ({ closed, text }) =>
         !closed && put.test(text) && !/\b(?:mix|blend|simmer|boil|heat|whisk|stir|cook)\b/i.test(text),
     )
+    const onSheets = new RegExp(
+      `\\b(?:lay|layer|brush|spoon|ladle|pour|drizzle)\\w*\\b[^.;]*\\b(?:sheets?|filo|phyllo|yufka|layers?)\\b[^.;]*\\b${word}\\b`,
+      'i',
+    )
+    // "Lay 5 sheets with some of the sauce on each": it soaks the dough, as what is brushed on does.
+    if (clauses.some(({ text }) => onSheets.test(text)) && !served.test(draft.name)) {
+      draft.kind = 'finish'
+      continue
+    }
     if (!isPutIn || served.test(draft.name) || clauses.some(({ text }) => served.test(text))) continue
     draft.kind = 'filling'
     draft.into = filling

@@ -55,7 +55,7 @@ const perPerson = new RegExp(
   'iu',
 )
 const eachServes = new RegExp(
-  String.raw`\beach (?:${PIECES} )?(?:serves|feeds|is enough for|does for)\s+${N}(?:\s+${PEOPLE})?`,
+  String.raw`\beach (?:(?:one|1|${PIECES}) )?(?:serves|feeds|is enough for|does for)\s+${N}(?:\s+${PEOPLE})?`,
   'iu',
 )
 const anyPieces = new RegExp(

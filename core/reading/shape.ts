@@ -18,7 +18,7 @@ const IN_DISHES =
   /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
 /** Sheets below and above in a tray: one large pie, whatever it is called. */
 const IN_TRAY =
-  /\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))/i
+  /\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))|(?:tray|tin|dish)\b[^]{0,200}\b(?:then|lay|add|put) (?:(?:on|over) )?(?:the )?(?:rest of the |remaining |other )(?:\d )?(?:sheets|filo|phyllo|yufka|layers|leaves)/i
 const COVERED = /\b(?:cover|top)(?: it)? with (?:the )?(?:2nd|second|other|rest|remaining)\b/i
 /** A sheet below and one above, in a tray. */
 const isInTray = (method: string): boolean =>
@@ -117,11 +117,18 @@ const shapeOf = remember((title) =>
   remember((said) => remember((method) => findShape(title, method, said), METHODS_KEPT), METHODS_KEPT),
 )
 
+/** Where the name of the dish ends, and what it comes with begins. */
+const OWN_ENDS = /\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+-\s+/i
+
 function findShape(title: string, steps: string, said: string): Shape | null {
   // "8 rectangles (2 triangles each)": what they are put together from.
   const method = steps.replace(/\(\d triangles? each\)/gi, '')
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
-  const own = title.split(/\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+-\s+/i)[0]!
+  const front = title.split(OWN_ENDS)[0]!
+  // "Spread (chocolate) crescent rolls": what is called a shape may stand behind the bracket.
+  const own = SHAPE_ROWS.some(({ called }) => called.test(front))
+    ? front
+    : title.replace(/\s*\([^)]*\)(?=\s*\p{L})/gu, '').split(OWN_ENDS)[0]!
   // "Samosa pie" is a pie, whatever it tastes of.
   if (/(?<!\bhand )\bpie$/i.test(own.trim())) return 'lidded-pie'
   const named =

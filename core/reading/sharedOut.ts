@@ -71,6 +71,11 @@ const IN_RATIO = new RegExp(
   'iu',
 )
 
+/** "Butter + sage to serve (60 g, 10 leaves)": an amount for each, in their order. */
+const EACH_ITS_OWN = new RegExp(
+  String.raw`^(\p{L}[\p{L}' ]{1,24}?)\s*(?:and|&|\+)\s*(\p{L}[\p{L}' ]{1,24}?)(,? (?:to|for) \p{L}[\p{L} ]{2,24})?\s*\((${NUMBER}\s*(?:${UNIT_PATTERN})),\s*(${NUMBER}\s*\p{L}+)\)$`,
+  'iu',
+)
 const AMOUNT_BEFORE_BRACKET = new RegExp(
   String.raw`^(\p{L}[\p{L}' ]{1,28}?),?\s+(${NUMBER}\s*(?:${UNIT_PATTERN}))\s*(\(.*half.*)$`,
   'iu',
@@ -141,6 +146,8 @@ export function sharedOut(raw: string): string[] | null {
     if (of > 0 && to > 0)
       return [`${share(of)} ${ratio[6]!} ${ratio[1]!}`, `${share(to)} ${ratio[6]!} ${ratio[2]!}`]
   }
+  const own = EACH_ITS_OWN.exec(text)
+  if (own) return [`${own[4]!} ${own[1]!}${own[3] ?? ''}`, `${own[5]!} ${own[2]!}${own[3] ?? ''}`]
   // "Flour 3 cups (half …)" as "3 cups flour (half …)".
   const inFront = text.replace(AMOUNT_BEFORE_BRACKET, '$2 $1 $3')
   for (const pattern of OF_TWO_KINDS) {

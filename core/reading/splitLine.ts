@@ -110,7 +110,8 @@ const UNIT_STOP = new RegExp(
   'u',
 )
 
-const TASTED = /^(.+?),\s*(?!or\b|and\b|more\b|extra\b|adjust)(\p{L}[\p{L}-]+(?: [\p{L}-]+){0,2} to taste)\.?$/iu
+const TASTED =
+  /^(.+?),\s*(?!or\b|and\b|more\b|extra\b|adjust)(\p{L}[\p{L}-]+(?: [\p{L}-]+){0,2} to taste)\.?$/iu
 
 function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const inside = raw.length < 200 ? WITH_INSIDE.exec(raw) : null
@@ -172,7 +173,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     ]
   // "1 egg yolk, sweetener to taste": what is left to taste is no preparation.
   const tasted = TASTED.exec(raw.trim())
-  if (tasted && readLine(tasted[1]!).measures.length) return [...split(tasted[1]!, foods), ...both([tasted[2]!])]
+  if (tasted && readLine(tasted[1]!).measures.length)
+    return [...split(tasted[1]!, foods), ...both([tasted[2]!])]
   // "Oil 4-5 tbsp. Salt": the full stop belongs to the spoon and to the sentence.
   const stopped = UNIT_STOP.exec(raw.trim())
   if (stopped && readLine(stopped[1]!).measures.length)
