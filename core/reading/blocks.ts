@@ -197,6 +197,12 @@ function borrowLiquid(shell: Draft, blocks: ReadIngredient[][], notes: RecipeNot
   }
 }
 
+/** "4 pita breads": so many of a bread that is opened or folded. */
+const isWholeBread = ({ name, measures }: ReadIngredient['read']): boolean =>
+  /\b(?:pitt?as?|naans?|rotis?|chapatis?|tortillas?|wraps?|flat ?breads?|lavash|buns?|rolls?|baguettes?)\b/i.test(
+    name,
+  ) && measures.some((measure) => measure[0]?.unitId === null)
+
 /** Bought wrappers listed with the filling are the dough of the piece. */
 export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
   if (drafts.some((draft) => draft.kind === 'shell' && draft.lines.length)) return
@@ -216,13 +222,15 @@ export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
   // "8 slices sandwich bread": where there is no other dough, slices are filled and closed.
   for (const draft of drafts) {
     const slices = draft.lines.filter(
-      ({ food, line }) =>
-        food?.group === 'bread' && /\bslices?\b/i.test(line.raw) && !/crumb/i.test(line.raw),
+      ({ food, line, read }) =>
+        food?.group === 'bread' &&
+        (/\bslices?\b/i.test(line.raw) || isWholeBread(read)) &&
+        !/crumb/i.test(line.raw),
     )
     if (draft.kind !== 'filling' || slices.length !== 1 || draft.lines.length < 2) continue
     draft.lines = draft.lines.filter((item) => !slices.includes(item))
     drafts.push(newDraft('shell', { name: 'Bread', lines: slices }))
-    notes.push({ code: 'ready-shell', level: 'note', text: 'The slices of bread were taken as the dough' })
+    notes.push({ code: 'ready-shell', level: 'note', text: 'The bread was taken as the dough' })
     return
   }
 }

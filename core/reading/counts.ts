@@ -69,6 +69,9 @@ const FROM_EACH_SHEET = recalled(
   /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll) (?:in|into) (\d{1,2})\b/i,
 )
 
+const HALVES_BREAD = recalled(
+  /\b(?:halve|cut) (?:the |each |all )?(?:\d+ )?(?:pitt?as?|breads?|naans?|rotis?|tortillas?|wraps?|flat ?breads?)(?: bread)?(?: in (?:half|two|2))?(?=\W*(?:$|[,.;]| and| to| so))/i,
+)
 const TIN = recalled(/\b(?:oil|grease|butter|line)\b[^.;]{0,24}\b(?:tin|dish|tray|pan)\b/i)
 const HALF_OF_SHEETS = recalled(
   /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other (?:half|\d+))\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i,
@@ -202,7 +205,10 @@ export function countPieces(
     isOneCoil ||
     (clauses.some(({ text: one }) => TIN.test(one)) &&
       clauses.some(({ text: one }) => HALF_OF_SHEETS.test(one)))
-  const bread = shell.length === 1 && shell[0]!.food?.group === 'bread' ? countOf(shell[0]!.read) : null
+  // "Halve the pitas, open up and fill": each half is a pocket.
+  const isHalved = clauses.some(({ text: one, closed }) => !closed && HALVES_BREAD.test(one))
+  const breads = shell.length === 1 && shell[0]!.food?.group === 'bread' ? countOf(shell[0]!.read) : null
+  const bread = breads && isHalved ? 2 * breads : breads
   if (bread) found.push({ pieces: clamp(bread), weight: 30, says: shell[0]!.line.raw })
   if (
     !isInTin &&

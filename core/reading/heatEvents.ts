@@ -94,6 +94,9 @@ const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
+const CORE =
+  /\(?\b(?:core|internal|inside|centre|center|middle)\b(?: temp\w*)?(?: (?:of|is|at|to|reads|reaches|hits|should|be|must|shows?|about))*[: ]+(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf]\b\)?|\(?(?:to |at )?(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf],? (?:inside|internal(?:ly)?|core|(?:in|at) the (?:core|centre|center|middle))\b\)?/gi
+
 /** What a clause says of heat: without what heats no piece, and with its minutes spelt out. */
 const heatSaid = (said: string): string =>
   withoutUnitDots(withoutVents(said))
@@ -107,6 +110,8 @@ const heatSaid = (said: string): string =>
       /\b(?:after|once|when|from)(?: (?:it|the water))? (?:starts? )?(?:boil(?:ing|s)|to boil|comes? to (?:the|a) boil)\b/gi,
       ' ',
     )
+    // "Until cooked through (75 °C inside)" is a probe's.
+    .replace(CORE, ' ')
     // Water that scalds flour boils no piece.
     .replace(SCALDS, ' ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.

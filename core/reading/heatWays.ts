@@ -17,6 +17,9 @@ export interface HeatContext {
 /** Oil of this weight and more is a pot to deep-fry in. Common practice, no source. */
 export const DEEP_POT_GRAMS = 400
 
+/** Three spoons of oil are a film that fries; a spoon greases a griddle. Our own choice. */
+const FRIES_FROM_GRAMS = 40
+
 const SHALLOW_DEPTH =
   /(?<![\d./])(?:1\/2|1\/4|½|¼|0\.5|half(?: an?)?|a quarter|1|one)[- ]?(?:inch|in\b|")(?: deep| of)?|(?<![\d./])[12](?:\.\d)? ?cm\b/i
 
@@ -50,7 +53,15 @@ export function wayOf(
       return { way: 'shallow-fry', unclear: false }
     return { way: event.way, unclear: false }
   }
-  if (event.way === 'cook') return { way: 'griddle', unclear: false }
+  // "Oil for frying, 4 tbsp … cook 2 minutes, flip": the list says what it is cooked in.
+  if (event.way === 'cook')
+    return {
+      way:
+        context.panFatGrams >= FRIES_FROM_GRAMS && /\bfr(?:y|ying)\b/i.test(context.panText)
+          ? 'shallow-fry'
+          : 'griddle',
+      unclear: false,
+    }
   // "Oil for frying (1/2 inch deep)".
   if (SHALLOW_DEPTH.test(context.panText)) return { way: 'shallow-fry', unclear: false }
   const deepWords = /\bdeep\b/i.test(`${context.panText} ${context.headings.join(' ')} ${context.title}`)

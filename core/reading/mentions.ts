@@ -15,7 +15,7 @@ const SPLIT_VERB = new RegExp(`^(?:${SPLITS}|portioned|divided)$`, 'iu')
 const NAMES_PIECES = /^(?:make|get|gets|got|take|have|having|fills?|gives?|yields?|makes|manage|assemble)$/iu
 export const MOST_PIECES = 400
 const NUMBER =
-  /(?<![\d.,/½¼¾⅓⅔]|\d\s?[x×]\s?)(\d{1,3})(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?![\d%°½¼¾]|\s*\/\s*\d|[.,]\d)/gu
+  /(?<![\d.,/½¼¾⅓⅔]|\d\s?[x×]\s?)(\d{1,3})(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?![\d%°½¼¾]|\s*\/\s*\d|[.,]\d|\s\d\/\d)/gu
 /** What is measured, and no count: "10 cm", "3 minutes", "2 layers". */
 const MEASURE =
   /^\s*[-–]?\s*(?:(?:g|gms?|grams?|kg|ml|l|oz|lbs?|cm|mm|inch|inches|min\w*|hours?|hrs?|secs?|seconds|deg\w*|[cf](?=\W|$)|tsp|tbsp|teaspoons?|tablespoons?|cups?|spoons?|spoonfuls?|times?|sides?|layers?|batches|goes|turns|corners|edges|points|slits?|steps?|days?|people|servings?)(?![\p{L}])|in\b(?=\s*(?:\.|thick|wide|long|across|diameter|square|round|circle|disc))|["”″'’°%])/iu
@@ -23,7 +23,7 @@ const MEASURE =
 const SIZE_AFTER =
   /^\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:(?:cm|mm|inch(?:es)?|in\b|["”″])[^.;]{0,12}?)?(?=\W*(?:$|[.,;)]|rectangle|square\b|sheet|oblong|slab|tin\b|tray|and\b))/iu
 /** "12 x 50 g", "16 x 9 cm rounds": so many, each of that size. */
-const OF_SIZE = String.raw`(?:[x×]\s*)?\d+(?:[.,/]\d+)?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b|["”″])[- ]*`
+const OF_SIZE = String.raw`(?:[x×]\s*)?\d+(?:[.,/]\d+|\s\d\/\d|\s?[½¼¾])?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b|["”″])[- ]*`
 const BITS = String.raw`(?:${PIECES}|portions?|parts?|bits?|equal|lumps?|lids|sections?|lengths?|chunks?|knobs?|nuggets?|wedges?|strips?|logs?|ropes?|sausages?|snakes?|halves|quarters|diamonds?|oblongs?|fingers|bars|rectangles?|squares?|cases)`
 const BETWEEN_STOPS =
   'mm|kg|ml|of|and|with|the|then|in|into|to|on|onto|for|from|or|at|each|every|until|till|by|per|using|over|min|mins|minutes|cm|inch|g'

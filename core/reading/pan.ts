@@ -155,6 +155,15 @@ export function assumePanFat(
   const toppings = drafts.filter(
     ({ kind, lines }) => kind === 'finish' && lines.some(({ food: fat, line }) => isFat(fat) && line.grams),
   )
+  // "Brush both sides with oil, griddle": what is on them is what they are cooked in.
+  const brushed = clauses.findIndex(({ text, closed }) => closed && BRUSHES_FAT.test(text))
+  if (
+    way === 'griddle' &&
+    toppings.length &&
+    brushed >= 0 &&
+    clauses.slice(brushed).some(({ text, about }) => about === 'pieces' && ON_GRIDDLE.test(text))
+  )
+    return
   const withTopping = clauses.some(
     ({ text, closed }) =>
       closed &&
@@ -324,6 +333,9 @@ export function shareOutDivided(
     draft.lines = draft.lines.filter((item) => !(item.read.divided && item.line.grams === 0))
   }
 }
+
+const BRUSHES_FAT = recalled(/\bbrush\w*\b[^.;]*\b(?:oil|butter|ghee)\b/i)
+const ON_GRIDDLE = recalled(/\b(?:griddle|grill|tawa|pan|skillet)\b/i)
 
 /** Of the fat in a list that is fried with, whichever of its names the method says. */
 const fatWord = (name: string) => new RegExp(`\\b${normaliseName(name).split(' ').at(-1)}\\b`, 'i')

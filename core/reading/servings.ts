@@ -230,9 +230,13 @@ function yieldsOf(stated: string): Yields | null {
     /^\W*(?:makes?|yields?|gives|serves|servings?|portions?|feeds|quantity|recipe (?:makes|yields?)|for\b)/i.test(
       text,
     ) || /^\W*(?:\d+|\p{L}+)\s+(?:servings?|portions?|people|persons?)/iu.test(text)
-  return { pieces, servings, perServing, whole: whole && text.split(/\s+/).length <= 18, rest }
+  // "Make 16 balls, roll, stuff and pleat" is work.
+  const isWork = IS_WORK.test(text)
+  return { pieces, servings, perServing, whole: whole && !isWork && text.split(/\s+/).length <= 18, rest }
 }
 
+const IS_WORK =
+  /^\W*make\b[^.]*(?:[,;]|\band\b|\bthen\b)\s*(?:roll|flatten|press|stuff|fill|pleat|fold|seal|shape|rest|cover)\b/i
 const inBrackets = new RegExp(
   String.raw`\((?:makes |about |approx\.? |~)*${N}\s+${QUALITY}${PIECES}(?![\p{L}])[^)]*\)`,
   'iu',
