@@ -16,7 +16,10 @@ const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
 /** "A tablespoon" is one. */
 const SPOON = String.raw`(an?(?=\s)|${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
 const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b\.?|")`
-const CUTTER = new RegExp(String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring)\b`, 'iu')
+const CUTTER = new RegExp(
+  String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring)\b|\b(?:cutter|glass|cup|ring)\s*\((?:about |~)?${LENGTH}`,
+  'iu',
+)
 const DISC = new RegExp(
   String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds|circles|dis[ck]s|squares|ovals|puris|wrappers|balls?) (?:of|about|to) (?:about )?${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten)(?: (?:it|them|out|gently|down|each))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
   'iu',

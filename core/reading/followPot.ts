@@ -343,6 +343,15 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
         clauseWay = inPan ? 'fry' : goesOnSo || reduces ? 'simmer' : way
         // "Boil and mash the potatoes (20 min)": the minutes stand behind both.
         pot.cook(clauseWay, lines, shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch)
+      } else if (
+        pot.hot !== null &&
+        n === 0 &&
+        MIXES.test(stretch) &&
+        named.some((at) => pot.ways.has(at) && pot.ways.get(at) !== pot.hot)
+      ) {
+        // "Mix the potatoes, cheese and half of the onions": what was boiled is in another pot.
+        pot.setAside(named)
+        clauseWay = null
       } else if (pot.hot !== null && COMBINES.test(stretch)) {
         pot.setAside(
           /\beverything\b|\bthe rest\b|\bmix (?:it )?all\b/i.test(stretch)

@@ -190,11 +190,17 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
   // "whole wheat flour (atta)": the bracket names the same kind of food more closely; "mixed vegetables (carrot,
   // beans, peas)" lists what is in it.
   const closer = (plain ? read.prep : []).flatMap((word) => {
-    const names = /^\p{L}+(?: \p{L}+)?$/u.test(word) && !/\bfree$/i.test(word)
+    const names = /^\p{L}+(?:[ -]\p{L}+){0,3}$/u.test(word) && !/\bfree$/i.test(word)
     const found = names ? matchFood(word, foods) : null
     return found?.how === 'exact' && found.food.group === plain!.food.group ? [found] : []
   })
   if (new Set(closer.map(({ food }) => food.id)).size === 1) return closer[0]!
+  // "250 g bryndza (sheep's cheese)": a word that nobody knows, and behind it what it is.
+  const explained = plain
+    ? []
+    : prep.filter((word) => read.raw.includes(`(${word})`)).map((word) => matchFood(word, foods))
+  if (explained.length === 1 && explained[0]?.how === 'exact')
+    return { ...explained[0], how: 'part' as const, leftOver: [read.name] }
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
   const before = normaliseName(read.raw)
   for (const own of prep) {

@@ -36,7 +36,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup(?! jelly)|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
   ],
   [
     'finish',
@@ -53,7 +53,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'component',
-    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tangzhong|water roux|sponge|starter|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix)\b/,
+    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tangzhong|water roux|sponge|starter|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix|(?:soup|stock|meat|broth|pork|chicken) jelly|jellied stock)\b/,
   ],
   [
     'shell',

@@ -99,6 +99,12 @@ export const inNumbers: (text: string) => string = remember((text) => {
 export const NOT_PIECES =
   /\b(?:onions?|carrots?|potato(?:es)?|cabbage|leeks?|tofu|cheese|apples?|celery|peppers?|squash|pumpkin|mushrooms?|steps?|minutes?|layers?|slits?|meat|chicken|vegetables?)\b/i
 
+/** "Between two pieces of parchment". */
+const OF_PAPER =
+  /^\s+(?:pieces|sheets|layers|bits) of (?:\p{L}+[- ]){0,2}(?:paper|parchment|film|foil|cling ?film|plastic)\b/iu
+const LOGS = /\b(?:logs?|sausages?|cylinders?|ropes?|rolls?)$/iu
+const OF_FILLING = /\b(?:filling|stuffing|mixture|meat|mince|sausage ?meat)\b/iu
+
 /** "25 x 12 cm ovals", "12 x 12 cm squares" are sizes; "16 x 9 cm rounds", "12 x 8 cm squares" so many. */
 function isSize(first: string, after: string): boolean {
   const found =
@@ -141,6 +147,10 @@ function findMentions(text: string, ahead: string): Mention[] {
     const led = verbBefore(text, at)
     if (led && NOT_PIECES.test(led.between)) continue
     if (things && NOT_PIECES.test(things[0])) continue
+    if (OF_PAPER.test(after)) continue
+    // "Mix the filling and roll into 2 logs" shapes what goes in.
+    if (things && LOGS.test(things[0]) && OF_FILLING.test(before) && !/\b(?:dough|pastry)\b/i.test(before))
+      continue
     const ofEach = EACH_GIVES.test(before)
     const result = !ofEach && (COMES_OF_IT.test(before) || IN_ALL.test(after))
     const splits = led !== null && SPLIT_VERB.test(led.verb)

@@ -2,7 +2,8 @@ import type { PrecookingWay } from '../recipe/precookingWays'
 import { exactMinutes, timesIn } from './time'
 
 /** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
-const STANDS = /\b(?:marinate|(?<!the )rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
+const STANDS =
+  /\bafter (?:about |the first )?$|\b(?:marinate|(?<!the )rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 
 /** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */

@@ -37,6 +37,8 @@ interface Told {
 }
 const FOLDS = /\bfold\b/i
 const FOLDS_OVER = /\bfold (?:\p{L}+ )?(?:in half|over)\b/iu
+const INTO_PARCELS =
+  /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b/iu
 const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
 
 /**
@@ -91,6 +93,12 @@ const INSTEAD: readonly {
     of: ['pleated'],
     when: ({ method }) => /\bhalf[- ]moons?\b/i.test(method),
     becomes: 'half-moon',
+  },
+  // Gyoza of rice paper that are folded up into parcels.
+  {
+    of: ['half-moon'],
+    when: ({ method, made }) => made === 'parcel' && INTO_PARCELS.test(method),
+    becomes: 'parcel',
   },
   // A dumpling that is pleated, or wrapped as a parcel, and nowhere folded.
   {
