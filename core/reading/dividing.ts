@@ -60,6 +60,10 @@ const IN_BRACKETS =
 const MOUNDS = recalled(
   /\b(?:pipe|place|put|dot|drop|dollop|spoon)\b[^.;\d]{0,20}(\d{2,3}) (?:(?:heaped|small|little|level|even) )*(?:tea)?(?:spoons?|tsps?|spoonfuls?|dollops|mounds|blobs|heaps|dots)\b(?! (?:of )?(?:water|oil|salt))/i,
 )
+/** "Cook 6 thin crepes": as many as are filled. */
+const CREPES = recalled(
+  /\b(?:cook|fry|bake|make)\b[^.;\d]{0,20}(\d{1,2}) (?:\p{L}+ ){0,3}(?:cr[eê]pes|pancakes)\b/iu,
+)
 /** "Repeat = 18", "so 18 in all": what comes of it, said after the work. */
 const RESULT =
   /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})|\bper (?:sheet|strip|roll|round|circle)\s*(?:=|→|makes?|so)\s*(\d{1,3})/i
@@ -253,7 +257,7 @@ export function byDividing(
     sentence = clause.sentence
     tail = text
     if (!/\d|half|halve|third|fourth|two|quarter|repeat|same|rest/i.test(text)) continue
-    const mounds = MOUNDS.exec(text)
+    const mounds = MOUNDS.exec(text) ?? CREPES.exec(text)
     if (mounds && pieces === null) {
       pieces = Number(mounds[1])
       says = text

@@ -91,6 +91,9 @@ const PREPARES = recalled(
   /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince(?! \d)|finely|pit|core)\b/iu,
 )
 
+const LID_OFF = recalled(
+  /^\W*(?:for )?(?:an? |another |\d)[^.;]{0,16}(?:min\w*|hours?|hrs?|h)\b[^.;]{0,8}\b(?:un)?covered\W*$|^\W*(?:uncover(?:ed)?|lid off)(?: and (?:roast|cook|bake))? (?:for )?(?:another )?\d[^.;]{0,12}(?:min\w*|hours?|h)\W*$/i,
+)
 const BAKES = recalled(/^\W*(?:then )?bake\b[^.;]*\d/i)
 const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
 
@@ -198,6 +201,11 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   /** "Mash the boiled potatoes with …": what the step takes for cooked, and nobody cooks. */
   const calledSo = new Map<number, PrecookingWay>()
   for (const clause of clauses) {
+    // "Roast 2 hours covered, then 30 minutes uncovered": the same goes on.
+    if (clause.sentence === sentence && pot.last !== null && LID_OFF.test(clause.text)) {
+      pot.addTo(pot.last, [], clause.text)
+      continue
+    }
     // A clause that says nothing of its own goes on with the pot that is hot.
     const simmersOn =
       pot.last === 'simmer' &&

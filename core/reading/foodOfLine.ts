@@ -189,7 +189,9 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
   }
   // "whole wheat flour (atta)": the bracket names the same kind of food more closely; "mixed vegetables (carrot,
   // beans, peas)" lists what is in it.
-  const closer = (plain ? read.prep : []).flatMap((word) => {
+  // "Mutton mince (kheema)" is of mutton, whatever kheema is made of elsewhere.
+  const isOneMeat = plain?.how === 'exact' && /meat$/.test(plain.food.group)
+  const closer = (plain && !isOneMeat ? read.prep : []).flatMap((word) => {
     const names = /^\p{L}+(?:[ -]\p{L}+){0,3}$/u.test(word) && !/\bfree$/i.test(word)
     const found = names ? matchFood(word, foods) : null
     return found?.how === 'exact' && found.food.group === plain!.food.group ? [found] : []

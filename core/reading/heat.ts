@@ -41,7 +41,7 @@ const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
 /** "Cook lightly on a tawa, a few seconds a side": so that sheets come apart and hold together. */
 const HALF_COOKED = recalled(
-  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:\p{L}+ )?(?:crepes?|crêpes?|pancakes?)\b/iu,
+  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:[\p{L}\d]+ ){0,4}(?:crepes?|crêpes?|pancakes?)\b/iu,
 )
 
 /**

@@ -35,7 +35,7 @@ const THINGS = new RegExp(
 const WEIGHED_EACH = /^\s*[x×]\s*\d{1,3}\s*(?:g|gm|grams?)\b/iu
 /** Behind a bare number the phrase is at its end: "divide into 8, roll", "cut 6 using a plate". */
 const ENDS =
-  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|x\s*\d+ ?g)\b)/iu
+  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|each(?! time)|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|x\s*\d+ ?g)\b)/iu
 const INTO =
   /\b(?:in|into|to|by|out|between|among)\s+(?:about |approx\.? |around |roughly |maybe |another |some |~ ?)*$/iu
 /** What is shared out once more: each of what there is. */
@@ -102,6 +102,7 @@ export const NOT_PIECES =
 /** "Between two pieces of parchment". */
 const OF_PAPER =
   /^\s+(?:pieces|sheets|layers|bits) of (?:\p{L}+[- ]){0,2}(?:paper|parchment|film|foil|cling ?film|plastic)\b/iu
+const EACH_BEHIND = /^\s*(?:pieces |rolls |slices |portions )?each(?=\W*(?:$|[.,;]))/iu
 const LOGS = /\b(?:logs?|sausages?|cylinders?|ropes?|rolls?)$/iu
 const OF_FILLING = /\b(?:filling|stuffing|mixture|meat|mince|sausage ?meat)\b/iu
 
@@ -178,7 +179,9 @@ function findMentions(text: string, ahead: string): Mention[] {
       at,
       count,
       result,
-      each: !result && (ofEach || EACH.test(own) || FROM_EACH.test(after)),
+      // "Cut into 8 each": of each of the rolls.
+      each:
+        !result && (ofEach || EACH.test(own) || FROM_EACH.test(after) || (splits && EACH_BEHIND.test(after))),
     })
   }
   return found

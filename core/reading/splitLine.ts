@@ -53,10 +53,15 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
   const raw = withEachInBrackets(line)
     .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
+    // "Flour paste to seal (1 tbsp flour + water)": what it is made of stands in the bracket.
+    .replace(
+      /^(?:\p{L}+ )?(?:paste|slurry|glue) (?:to|for) (?:seal|stick|clos)\p{L}*\s*\((\d[^()]*flour|\d[^()]*maida|\d[^()]*starch) (?:\+|and|&|mixed with|in) (?:a little |some )?water\)$/iu,
+      '$1 + water paste to seal',
+    )
     // "1 tbsp flour + water paste": of the water nothing is left.
     .replace(
-      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b.*$/i,
-      '$1 (for a paste with water)',
+      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b((?: (?:to|for) \p{L}+)?).*$/iu,
+      '$1 (for a paste with water$2)',
     )
     // "Melted butter... or just use 1 cup oil".
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')

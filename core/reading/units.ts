@@ -151,7 +151,7 @@ export const UNITS: readonly Unit[] = [
     id: 'piece',
     kind: 'count',
     factor: 1,
-    names: ['piece', 'pieces', 'pc', 'pcs', 'whole', 'no', 'no.', 'nos', 'pod', 'pods'],
+    names: ['piece', 'pieces', 'pc', 'pcs', 'whole', 'no', 'no.', 'nos', 'pod', 'pods', 'strip', 'strips'],
   },
   { id: 'clove', kind: 'count', factor: 1, names: ['clove', 'cloves'] },
   { id: 'bunch', kind: 'count', factor: 1, names: ['bunch', 'bunches'] },
