@@ -286,7 +286,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
 /** More oil than a spoon is no wash where the rest of the list is mixed. Our own choice. */
 const SPOON_GRAMS = 20
 const MIXES_REST = recalled(
-  /\b(?:mix|combine|stir|toss|blend)\b[^.;]*\b(?:the rest of the (?:filling|stuffing|ingredients)|(?:the )?(?:remaining|other) (?:filling )?ingredients|all (?:of )?the (?:filling|stuffing|ingredients)\b|all (?:filling|stuffing) ingredients)/i,
+  /\b(?:mix|combine|stir|toss|blend)\b[^.;]*\b(?:the rest of the (?:filling|stuffing|ingredients)|(?:the )?(?:remaining|other) (?:filling )?ingredients|all (?:of )?the (?:filling|stuffing|ingredients)\b|all (?:filling|stuffing) ingredients|in (?:all )?(?:the rest|everything else)(?=\W*$))/i,
 )
 /** "Brush with butter mixed with garlic". */
 const BRUSHES_MIXED = recalled(/\bbrush\w*\b[^.;]*\b(?:mixed|melted|combined|infused|warmed) with\b/i)

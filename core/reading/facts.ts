@@ -111,7 +111,8 @@ function nearestKind(text: string, at: number): FactKind | null {
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 
-const UNDER_LID = /\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
+const UNDER_LID =
+  /\bwater\b[^.;]{0,20}\bcover\b|\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
 const COOKED =
   /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/gi
 
@@ -151,7 +152,7 @@ function findFacts(text: string, sentence: string): Said[] {
     if (number && unit && number.high > 0)
       add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor)
   }
-  if (!/\d|half|hour|freez|overnight|coin|spoon/i.test(sentence)) return said
+  if (!/\d|half|hour|freez|overnight|coin|spoon|tsp|tbsp/i.test(sentence)) return said
   lengths('cutter-cm', CUTTER.exec(text))
   const thick = THICK.exec(text)
   // "Roll out to 8 cm" is how wide it gets: no dough is that thick.

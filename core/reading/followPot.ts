@@ -14,7 +14,7 @@ import { GOES_ON } from './verbs'
 
 /** "Heat the oil": the pot is hot and nothing is in it yet. */
 const HEATS_FAT = recalled(
-  /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i,
+  /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:(?:rest|half) of (?:the )?)?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i,
 )
 const OFF = recalled(
   /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i,
@@ -94,6 +94,8 @@ const PREPARES = recalled(
 const LID_OFF = recalled(
   /^\W*(?:for )?(?:an? |another |\d)[^.;]{0,16}(?:min\w*|hours?|hrs?|h)\b[^.;]{0,8}\b(?:un)?covered\W*$|^\W*(?:uncover(?:ed)?|lid off)(?: and (?:roast|cook|bake))? (?:for )?(?:another )?\d[^.;]{0,12}(?:min\w*|hours?|h)\W*$/i,
 )
+/** "… sugar, salt and the water". */
+const THE_LIQUID = recalled(/\bthe (?:water|stock|broth|wine|beer)\W*$/i)
 const BAKES = recalled(/^\W*(?:then )?bake\b[^.;]*\d/i)
 const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
 
@@ -404,7 +406,9 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       // What is poured on after it was dry is wet again.
       if (
         pot.hot !== null &&
-        (POURS_ON.test(stretch) || named.some((at) => foodIs(draft.lines[at]!.food, 'pours')))
+        (POURS_ON.test(stretch) ||
+          (pot.wet && THE_LIQUID.test(stretch)) ||
+          named.some((at) => foodIs(draft.lines[at]!.food, 'pours')))
       )
         pot.poured = true
       if (untilDry && pot.hot !== null && (POURS_ON.test(stretch) || poursIn(stretch, named)))

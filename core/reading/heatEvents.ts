@@ -48,7 +48,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'fry',
-    /\bfr(?:y|ied|ying)\b(?! ?pan)|\bflat side down\b|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b|\bsaut[eé]|\bhot oil\b|\binto (?:the )?oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
+    /\bfr(?:y|ied|ying)\b(?! ?pan)|\bflat side down\b|\b(?:tbsp|tsp|tablespoons?|splash of|little) (?:of )?(?:\p{L}+ )?oil\b[^.;]*\d ?min\w*[^.;]*\b(?:brown|golden|crisp)|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b|\bsaut[eé]|\bhot oil\b|\binto (?:the )?oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/iu,
   ],
   ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots|lid|turn)\b/i],
 ]
@@ -94,6 +94,7 @@ const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
+const EITHER_VERB = /^\p{L}+ or $/iu
 const CORE =
   /\(?\b(?:core|internal|inside|centre|center|middle)\b(?: temp\w*)?(?: (?:of|is|at|to|reads|reaches|hits|should|be|must|shows?|about))*[: ]+(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf]\b\)?|\(?(?:to |at )?(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf],? (?:inside|internal(?:ly)?|core|(?:in|at) the (?:core|centre|center|middle))\b\)?/gi
 
@@ -264,7 +265,9 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
           text.slice(found[at - 1]!.index, one.index),
         )),
   )
-  const until = either > 0 ? found[either]!.index : text.length
+  // "Steam or boil 5-6 minutes": the minutes are of both.
+  const ofBoth = either > 0 && EITHER_VERB.test(text.slice(found[either - 1]!.index, found[either]!.index))
+  const until = either > 0 && !ofBoth ? found[either]!.index : text.length
   if (either > 0) found.splice(either)
   const times = timesIn(text.slice(0, until))
   return found.map((one, at) => {
@@ -305,7 +308,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
           )
       : null
     const minutes =
-      sum !== null && twoSides && one.way !== 'brown-and-steam' && !own[0]!.perSide && sum <= 6
+      sum !== null && twoSides && !whole && one.way !== 'brown-and-steam' && !own[0]!.perSide && sum <= 6
         ? sum * 2
         : sum
     return {

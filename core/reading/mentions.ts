@@ -42,7 +42,7 @@ const INTO =
 const EACH =
   /\b(?:each|every|both|apiece|those|all) (?:of )?(?:the |them |these |those )?[^.;,]{0,20}$|\b(?:each|every)\b[^.;,]{0,32}$|\b(?:halves|quarters|strips|ropes|logs|sausages)\b[^.;,]{0,12}\binto\s*$/iu
 const FROM_EACH =
-  /^[^.;]{0,40}?\b(?:from|out of|off|in|per) (?:each|every)(?! \d)\b|^[^.;]{0,24}?\b(?:a|per) (?:rope|log|strip|half|quarter|sheet|batch|sausage)\b/iu
+  /^[^.;]{0,40}?\b(?:from|out of|off|in|per) (?:each|every)(?! \d)\b|^[^.;]{0,24}?\b(?:a|per) (?:rope|log|strip|half|quarter|sheet|batch|sausage|dis[ck]|block|portion|piece of dough)\b/iu
 /** "Cut each in half so 12 triangles": twelve is what comes of it. */
 const COMES_OF_IT =
   /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\bthere(?:['’]ll| will| should| may)? be\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bshould (?:get|have|make|makes|give|yield|be enough for)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
@@ -102,6 +102,7 @@ export const NOT_PIECES =
 /** "Between two pieces of parchment". */
 const OF_PAPER =
   /^\s+(?:pieces|sheets|layers|bits) of (?:\p{L}+[- ]){0,2}(?:paper|parchment|film|foil|cling ?film|plastic)\b/iu
+const PER_SHARE = /^\s*(?:per|from each) (?:rope|log|half|quarter|sheet|dis[ck]|block|portion)\b/iu
 const EACH_BEHIND = /^\s*(?:pieces |rolls |slices |portions )?each(?=\W*(?:$|[.,;]))/iu
 const LOGS = /\b(?:logs?|sausages?|cylinders?|ropes?|rolls?)$/iu
 const OF_FILLING = /\b(?:filling|stuffing|mixture|meat|mince|sausage ?meat)\b/iu
@@ -171,6 +172,8 @@ function findMentions(text: string, ahead: string): Mention[] {
       (things !== null && LISTED.test(before) && ROUND_THINGS.test(things[0])) ||
       (INTO.test(before) && bare && EACH.test(before)) ||
       (ofEach && bare) ||
+      // "Cut into 6-inch rounds, 4 per disc".
+      (splits && PER_SHARE.test(after)) ||
       (splits && CROSSWISE.test(after)) ||
       (result && (things !== null || bare || IN_ALL.test(after)))
     if (!counts) continue

@@ -7,7 +7,7 @@ import { UNIT_PATTERN } from './units'
 const NUMBER = String.raw`(?:${NUMBER_PATTERN})`
 const AMOUNT = String.raw`(?:about |approx\.? |~)?${NUMBER}\s*(?:(?:${UNIT_PATTERN})(?![\p{L}]))?`
 /** Shares that nobody counts: "a knob for the pan". */
-const SOME = String.raw`(?:an? )?(?:knob|little|splash|dash|bit|drizzle|spoonful|handful|pinch|few)(?: (?:more|extra|bit))?`
+const SOME = String.raw`(?:an? )?(?:knob|little|splash|dash|bit|drizzle|spoonful|handful|pinch|few)(?: (?:more|extra|bit))?|(?:some |a little )?(?:more|extra)`
 const PURPOSE = String.raw`(?:for|to|in) (?:the |your |a )?(?!taste\b)\p{L}[^,;()+&]{1,40}?`
 const JOINT = String.raw`\s*(?:,\s*(?:and |plus )?|;\s*|\s\+\s*|\s&\s*|\sand\s+|\splus\s+)`
 
@@ -165,10 +165,16 @@ export function sharedOut(raw: string): string[] | null {
   return null
 }
 
+const COOKED_IN =
+  /^(?:for|to) (?:the )?(?:pan[- ]?|shallow[- ]?)?(?:cook|cooking|fry|frying|griddle|tawa|pan|griddling)\b/i
+
 /** "75 g butter + a knob for the pan": the line, and the same food again for something else. Null where there is none. */
 export function andSomeFor(raw: string): { line: string; again: string; purpose: string } | null {
   // "Oil 1 tbsp + 1 tbsp for brushing" as "1 tbsp oil + …".
   const found = raw.length < 200 ? AND_SOME.exec(raw.trim().replace(NAME_IN_FRONT, '$2 $1')) : null
+  // "1 tbsp oil + more for cooking" is another line; flour "plus more for dusting" is not weighed by anybody.
+  const isMore = found !== null && /^(?:some |a little )?(?:more|extra)$/i.test(found[2]!)
+  if (isMore && (!COOKED_IN.test(found[3]!) || /\bsesame\b/i.test(found[1]!))) return null
   return (
     found && { line: found[1]!, again: found[2]!.replace(/\b(?:extra|another) /i, ''), purpose: found[3]! }
   )

@@ -44,6 +44,7 @@ const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
   salt: 4,
   'black-pepper': 1,
   'oil-spray': 4,
+  'butter-spray': 4,
   'sunflower-oil': 15,
   'tomato-puree': 15,
   'lemon-juice': 15,
