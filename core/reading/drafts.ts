@@ -118,6 +118,8 @@ export function wordsOfDraft(draft: Draft): Set<string> {
     for (const word of wordsOfName(read.name)) words.add(word)
     // "1 pepper" that is a vegetable is named so; the spice never is.
     if (foodIs(food, 'vegetable') && /\bpeppers?$/i.test(read.name)) words.add('pepper')
+    // "Brown the mince", whatever it was minced of.
+    if (food?.group === 'minced-meat') words.add('mince')
     for (const word of food ? wordsOfFood(food) : []) words.add(word)
   }
   return words

@@ -55,7 +55,7 @@ const BATCH = new RegExp(
   'iu',
 )
 /** "As thick as a pound coin". From memory of the coin: 2.8 mm. */
-const COIN = /\b(?:pound|£\s?1|one pound)[- ]coin\b/i
+const COIN = /(?:\bpound|£\s?1|\bone pound)[- ]coin\b/i
 const COIN_MM = 2.8
 /** More spoons are dotted over a sheet, and each is another piece's. Our own choice. */
 const MOST_SPOONS = 9
@@ -65,7 +65,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
   ['knead-minutes', /\bknead|\bstand mixer\b|\bdough hook\b/i],
   ['rise-minutes', /\b(?:rise|rises|raise|prove|proof|double|doubled|ferment)\b/i],
-  ['chill-minutes', /\b(?:chill|fridge|refrigerat|freezer)\b/i],
+  ['chill-minutes', /\b(?:chill|fridge|refrigerat\w*|freezer)\b/i],
   [
     'rest-before-eating-minutes',
     /\b(?:before (?:serving|eating|slicing|cutting|biting)|let them stand|cool (?:slightly|a little|for))\b/i,

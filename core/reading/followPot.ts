@@ -161,7 +161,8 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   const wordsOfLine = draft.lines.map((item) => {
     const name = item.food ? item.food.name.split(',')[0]! : ''
     const called = item.food?.synonyms.filter((other) => !other.includes(' ')).join(' ') ?? ''
-    const own = normaliseName(`${item.read.name} ${name} ${called}`)
+    const minced = item.food?.group === 'minced-meat' ? 'mince' : ''
+    const own = normaliseName(`${item.read.name} ${name} ${called} ${minced}`)
       .split(' ')
       .filter((word) => words.has(word))
     // "Brown the beef" puts no beef stock into the pot.
@@ -198,6 +199,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   let marinated: readonly number[] = []
   let sentence = ''
   let lastPrepared: readonly number[] = []
+  let blended: readonly number[] = []
   /** What "them" stands for. */
   let lastNamed: readonly number[] = []
   /** "Mash the boiled potatoes with …": what the step takes for cooked, and nobody cooks. */
@@ -235,7 +237,11 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
     }
     const listed = isListing(said) && !/\b(?:until|till)\b/i.test(said)
     // "Soak the mushrooms, then cook in the same water".
-    let prepared: readonly number[] = clause.sentence === sentence ? lastPrepared : []
+    // "Blitz the mushrooms and shallot. Cook in a dry pan": what was made ready is cooked.
+    const cooksBlended = DOES_IT_IN.test(said) && pot.hot === null && !namedIn(said).length
+    let prepared: readonly number[] =
+      clause.sentence === sentence ? lastPrepared : cooksBlended ? blended : []
+    blended = BLENDS.test(said) ? namedIn(said) : []
     sentence = clause.sentence
     let carried: readonly number[] = []
     if (MARINATES.test(said)) marinated = namedIn(said)

@@ -224,7 +224,12 @@ export function readCooking(context: HeatContext): CookingRead {
         ? { way: before.way, unclear: false }
         : wayOf(event, context, before?.way ?? null)
     // "Oven at 200. Bake 20 min, then reduce to 170 for 25": the first is as hot as the oven was made.
-    if (before?.way === 'bake' && event.goesOn && before.event.temperatureC === null && before.event.minutes)
+    if (
+      before?.way === 'bake' &&
+      (event.goesOn || LOWERS.test(event.text)) &&
+      before.event.temperatureC === null &&
+      before.event.minutes
+    )
       before.event.temperatureC = preheatC
     const cooler =
       before &&
@@ -290,6 +295,9 @@ export function readCooking(context: HeatContext): CookingRead {
 const whole = (minutes: number | null | undefined): number | null =>
   minutes == null ? null : Math.round(minutes) || null
 
+const LOWERS = recalled(
+  /\b(?:reduce|lower|drop|turn)\b[^.;]{0,30}\b(?:oven|heat|temperature|it|down)\b[^.;]{0,12}\bto\b/i,
+)
 const GIVES_MORE = recalled(
   /\b(?:another|further|more)\b|^\W*(?:uncover|lid off|(?:remove|take off|lift) the lid)\b/i,
 )

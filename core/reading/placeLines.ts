@@ -93,6 +93,20 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
   return kind
 }
 
+/** "Wrappers – about 35, bought", and the list goes on below: nothing goes into a dough that is bought. */
+function leaveBoughtAlone(drafts: Draft[]): void {
+  for (const draft of drafts) {
+    if (draft.kind !== 'shell' || !foodIs(draft.lines[0]?.food ?? null, 'bought-dough')) continue
+    if (draft.lines.some(({ food }) => foodIs(food, 'flour'))) continue
+    const from = draft.lines.findIndex(({ food }) => FILLS.some((trait) => foodIs(food, trait)))
+    if (from < 1) continue
+    const inside = draft.lines.splice(from)
+    const filling = drafts.find(({ kind, into }) => kind === 'filling' && !into)
+    if (filling) filling.lines.unshift(...inside)
+    else drafts.push(newDraft('filling', { lines: inside }))
+  }
+}
+
 /** What goes in and into no dough: a row with any of it lists more than the dough. */
 const FILLS = ['flesh', 'plant-protein'] as const
 
@@ -245,6 +259,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     drafts,
     notes,
   )
+  leaveBoughtAlone(drafts)
   takeReadyShell(drafts, notes)
   fillWithMarinated(drafts)
   fillWithTopping(drafts, notes)

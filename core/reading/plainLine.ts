@@ -103,6 +103,12 @@ export function plainLine(raw: string): string {
       /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
       '$3 $1, $2',
     )
+    // "2 tins mackerel (2 x 125 g drained)": the sum of what is in them.
+    .replace(
+      /\((\d) ?[x×] ?(\d{2,4}) ?(g|ml)\b([^()]*)\)/i,
+      (_, many: string, each: string, unit: string, more: string) =>
+        `(${Number(many) * Number(each)} ${unit}${more})`,
+    )
     // "Approx 200 g", "ca. 200 g", and what is so much "in total".
     .replace(/(?<=^|[\s,(])(?:approx(?:imately)?|circa|ca)\b\.?\s*(?=\d)/gi, 'about ')
     .replace(/(\d\s?(?:g|kg|ml|oz|lb))\s+(?:in total|in all|total|altogether)(?=\)|$)/i, '$1')

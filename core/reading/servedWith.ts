@@ -23,6 +23,7 @@ export function standsBeside(drafts: Draft[], clauses: readonly Clause[]): void 
     // Only from the end of the list: what goes in stands above what is put beside.
     for (const item of [...draft.lines].reverse()) {
       const word = normaliseName(item.read.name).split(' ').at(-1) ?? ''
+      if (item.food?.group === 'spice' || item.food?.group === 'seasoning') break
       if (word.length < 3 || !atTable.has(word) || atWork.has(word)) break
       last.unshift(item)
     }

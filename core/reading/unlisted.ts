@@ -28,7 +28,7 @@ const BRUSHED = recalled(
 /** "Toss in 40 g melted butter with sage": what they are turned in once they are cooked. */
 const TOSSED = recalled(
   new RegExp(
-    String.raw`\b(?:toss|turn|coat|dress)(?:ed)?\b(?: (?:them|the \p{L}+|gently|well|hot))* (?:in|with) (?:the )?(?<amount>${AMOUNT})\s+(?:of )?${SOME}`,
+    String.raw`\b(?:toss|turn|coat|dress)(?:ed)?\b(?: (?:them|the \p{L}+|gently|well|hot))* (?:in|with) (?:the )?(?<amount>(?:an? |one )?(?:${AMOUNT}|(?:tbsp|tablespoon|tsp|teaspoon)))\s+(?:of )?${SOME}`,
     'iu',
   ),
 )
