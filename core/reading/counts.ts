@@ -61,6 +61,12 @@ const countOf = (read: ReadLine): number | null =>
     (measure) => measure[0]?.unitId === null || /^(?:sheet|slice)$/.test(measure[0]?.unitId ?? ''),
   )?.[0]?.low ?? null
 
+/** A tube or packet is unrolled as a sheet. */
+const sheetsOf = (read: Parameters<typeof countOf>[0]): number | null =>
+  countOf(read) ??
+  read.measures.find((measure) => /^(?:tube|can|packet|roll)$/.test(measure[0]?.unitId ?? ''))?.[0]?.low ??
+  null
+
 const SHEETS_EACH = recalled(
   /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i,
 )
@@ -236,11 +242,11 @@ export function countPieces(
   // "2 sheets shortcrust … cut 3 circles from each sheet".
   const fromEach = clauses.map(({ text: one }) => FROM_EACH_SHEET.exec(one)).find(Boolean)
   const sheetLine = shell.find(
-    ({ food, read }) => food?.group === 'pastry' && food.id !== 'filo' && (countOf(read) ?? 0) > 1,
+    ({ food, read }) => food?.group === 'pastry' && food.id !== 'filo' && (sheetsOf(read) ?? 0) > 1,
   )
   if (fromEach && sheetLine)
     found.push({
-      pieces: clamp(Number(fromEach[1] ?? fromEach[2]) * countOf(sheetLine.read)!),
+      pieces: clamp(Number(fromEach[1] ?? fromEach[2]) * sheetsOf(sheetLine.read)!),
       weight: 62,
       says: fromEach[0],
     })

@@ -168,6 +168,9 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   // "1 egg to brush + sesame seeds": nor are seeds counted as eggs are.
   const strewn =
     matches.slice(1).some((match) => match?.food.group === 'seed') && matches[0]?.food.group !== 'seed'
+  // "1 egg + seeds for the top": both go there.
+  if (strewn && matches[0]?.food.group.startsWith('egg') && FOR_TOP.test(names.at(-1)!))
+    return names.map((text) => ({ text: FOR_TOP.test(text) ? text : `${text}, to finish`, told: '' }))
   if (strewn && FOR_TOP.test(names[0] ?? '') && !/\b(?:extra|more)\b/i.test(names[0]!))
     return names.map((text, at) => ({ text: at === 0 ? text : `${text}, to finish`, told: '' }))
   const isSpices = ofSpice && matches.every((match) => match?.food.group === 'spice')

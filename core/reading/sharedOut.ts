@@ -89,6 +89,9 @@ const halved = (amount: string): string | null => {
   return `${half(number.low)}${number.high > number.low ? `-${half(number.high)}` : ''}${rest}`
 }
 
+/** Fat for sheets is brushed on them. */
+const FOR_SHEETS = /^for (?:the )?(?=(?:phyllo|filo|yufka|sheets|layers)\b)/i
+
 /** The shares that a bracket names, as texts of lines; null where they are no shares of the sum. */
 function sharesOf(sum: number, unit: string, food: string, said: string): string[] | null {
   const pieces = said.split(/\s*(?:,\s*(?:and\s+)?|;\s*|\s\+\s*|\sand\s+|\s&\s*)/i)
@@ -107,7 +110,10 @@ function sharesOf(sum: number, unit: string, food: string, said: string): string
           : readNumber(share[1]!)!.low
     if (!(own > 0) || own > left + 1e-9) return null
     left -= own
-    lines.push(`${Math.round(own * 1000) / 1000} ${unit}${unit ? ' ' : ''}${food}, ${share[2]!}`)
+    const purpose = /\b(?:oil|butter|ghee)$/i.test(food)
+      ? share[2]!.replace(FOR_SHEETS, 'to brush the ')
+      : share[2]!
+    lines.push(`${Math.round(own * 1000) / 1000} ${unit}${unit ? ' ' : ''}${food}, ${purpose}`)
     if (at === pieces.length - 1 && left > 1e-9) return null
   }
   return lines
@@ -134,7 +140,9 @@ export function sharedOut(raw: string): string[] | null {
     const one = halved(half[1]!)
     if (one) return [`${one} ${half[2]!}`, `${one} ${half[2]!}, ${half[3]!}`]
   }
-  const sum = SUM_AND_SHARES.exec(text)
+  // "Olive oil 100 ml (half for the leeks, half for the sheets)": the name in front.
+  const sum =
+    SUM_AND_SHARES.exec(text) ?? SUM_AND_SHARES.exec(text.replace(AMOUNT_BEFORE_BRACKET, '$2 $1 $3'))
   const number = sum ? readNumber(sum[1]!) : null
   const shares = number ? sharesOf(number.low, sum![2] ?? '', sum![3]!.trim(), sum![4]!) : null
   if (shares) return shares

@@ -70,6 +70,7 @@ const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   'plant-milk': 15,
   egg: 25,
   sweetener: 5,
+  polyol: 5,
   flour: 10,
   starch: 10,
   seed: 5,
