@@ -67,6 +67,9 @@ const sheetsOf = (read: Parameters<typeof countOf>[0]): number | null =>
   read.measures.find((measure) => /^(?:tube|can|packet|roll)$/.test(measure[0]?.unitId ?? ''))?.[0]?.low ??
   null
 
+const REPEATED = recalled(
+  /\brepeat\b|\b(?:for|per) each (?:parcel|roll|piece|pocket|packet|bundle|one)\b|\bper (?:parcel|roll|piece|pocket)\b/i,
+)
 const SHEETS_EACH = recalled(
   /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i,
 )
@@ -232,7 +235,7 @@ export function countPieces(
   // "Brush 2 sheets, … wrap. Repeat": so many sheets are one piece.
   const sheets = clauses.map(({ text: one }) => SHEETS_EACH.exec(one)).find(Boolean)
   const stacked = shell.find(({ food, read }) => food?.group === 'pastry' && countOf(read) !== null)
-  if (sheets && stacked && clauses.some(({ text: one }) => /\brepeat\b/i.test(one)))
+  if (sheets && stacked && clauses.some(({ text: one }) => REPEATED.test(one)))
     found.push({
       pieces: clamp(countOf(stacked.read)! / (/^(?:2|two)$/i.test(sheets[1]!) ? 2 : 3)),
       weight: 35,

@@ -291,6 +291,17 @@ export function byDividing(
         each: false,
         result: false,
       })
+    const halving = HALVES.exec(text)
+    const end = halving ? halving.index + halving[0].length : 0
+    // "Divide into 5, roll to ovals and cut in 2": each of them.
+    const isHalving = ({ at, count }: Mention) =>
+      halving !== null &&
+      count === 2 &&
+      at >= halving.index &&
+      at <= end &&
+      !/\b(?:dough|pastry)\b/i.test(halving[0]) &&
+      /^\W*(?:$|[,.;]|and\b)/.test(text.slice(end))
+    seen.splice(0, seen.length, ...seen.map((one) => (isHalving(one) ? { ...one, each: true } : one)))
     seen.push(...partings(text, seen))
     if (!seen.length || BASES.test(text)) {
       const passing = saidInPassing(text)
@@ -315,7 +326,7 @@ export function byDividing(
       // "Cut each tortilla in half": of those that were bought.
       else if (each && pieces === null && bought !== null && OF_BOUGHT.test(text)) pieces = bought * count
       // "Cut each half into 6" where nobody said that it was cut in two.
-      else if (each && /\beach half\b/i.test(text)) pieces = 2 * count
+      else if (each && /\beach half\b/i.test(text.slice(0, at + 24))) pieces = 2 * count
       else if (pieces === null || count > pieces) pieces = count
       rounds++
       says ||= text

@@ -1,4 +1,5 @@
 import { recalled } from './matches'
+import type { Food } from '../food/food'
 import { foodIs } from '../food/groups'
 import type { PrecookingWay } from '../recipe/precookingWays'
 import { CALLED, isFat, wordsOfDraft, type Draft } from './drafts'
@@ -96,6 +97,13 @@ const LID_OFF = recalled(
 )
 /** "… sugar, salt and the water". */
 const THE_LIQUID = recalled(/\bthe (?:water|stock|broth|wine|beer)\W*$/i)
+/** Roots, pulses and grain that are cooked by themselves are boiled. Common practice, no source. */
+const isCookedInWater = (food: Food | null): boolean =>
+  food !== null &&
+  (/^(?:potato|sweet-potato|yam|cassava)$/.test(food.id) ||
+    /^(?:pulse|grain|noodle|rice|pasta)$/.test(food.group))
+/** So long no potato is fried in a pan. Our own choice. */
+const BOILS_FROM_MINUTES = 15
 const BAKES = recalled(/^\W*(?:then )?bake\b[^.;]*\d/i)
 const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
 
@@ -224,6 +232,9 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       }
       continue
     }
+    // "Simmer the syrup, pour over the hot rolls": nothing of this part is named any more.
+    if (clause.closed && clause.about === draft && !namedIn(clause.text).length && !ALL.test(clause.text))
+      continue
     // Heat and time by themselves are the oven's, and so is what is baked.
     if (isAside(clause.text)) continue
     if (clause.about !== draft && (isHeatLine(clause.text) || BAKES.test(clause.text))) continue
@@ -332,6 +343,16 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
                 DRAINED.test(said.slice(said.indexOf(stretch))) &&
                   !named.some((at) => foodIs(draft.lines[at]!.food, 'flesh')),
               )
+      // "Cook the potatoes in their skins 25 minutes": whatever fat the filling has, they are in water.
+      const isBoiled =
+        way === 'fry' &&
+        isPlainCook(verbs) &&
+        pot.hot === null &&
+        !/\b(?:oil|butter|ghee|lard|fat|pan|skillet|wok)\b/i.test(verbs) &&
+        named.length > 0 &&
+        named.every((at) => isCookedInWater(draft.lines[at]!.food)) &&
+        (/\b(?:skins?|jackets?|whole|tender|soft|done)\b/i.test(said) ||
+          minutesIn(said) >= BOILS_FROM_MINUTES)
       // "Bring to a simmer and cook 45 minutes": a plain "cook" goes on as it was.
       const goesOnSo = pot.hot === 'simmer' && way === 'fry' && isPlainCook(verbs)
       // "Puree and stock in, cook down 15 minutes": with liquid poured in it simmers.
@@ -356,7 +377,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
               : marinated.length
                 ? marinated
                 : every
-        clauseWay = inPan ? 'fry' : goesOnSo || reduces ? 'simmer' : way
+        clauseWay = inPan ? 'fry' : goesOnSo || reduces || isBoiled ? 'simmer' : way
         // "Boil and mash the potatoes (20 min)": the minutes stand behind both.
         pot.cook(clauseWay, lines, shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch)
       } else if (

@@ -144,7 +144,9 @@ export function readCooking(context: HeatContext): CookingRead {
       kind === null &&
       clause.sentence === lastHeated &&
       (isHeatLine(clause.text.replace(/^\W*(?:in (?:the )?)?oven\W*/i, '')) ||
-        /^\W*(?:bake|finish|grill|steam)\b[^.]*\d/i.test(clause.text))
+        /^\W*(?:bake|finish|grill|steam|(?:in|into|to) (?:the |an? )?(?:hot )?oven)\b[^.]*\d/i.test(
+          clause.text,
+        ))
     const had = events.length
     if (kind === 'pieces' || goesOn || (!anyClosed && (kind === null || kind === 'pan' || kind === 'finish')))
       events.push(...eventsIn(clause))

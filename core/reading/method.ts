@@ -316,7 +316,14 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       // What is brushed on or fried in is named beside the piece and does not decide.
       if (draft.kind === 'pan' || draft.kind === 'finish') score *= 0.6
       // "Stir in flour, then milk" where both have milk goes on with what was last spoken of.
-      if (score > bestScore || (score > 0 && score === bestScore && draft === last)) {
+      // "Boil the barley" is no barley flour.
+      const isCooked =
+        score > 0 &&
+        score === bestScore &&
+        draft.kind === 'filling' &&
+        best?.kind === 'shell' &&
+        BOILS_FOOD.test(text)
+      if (score > bestScore || isCooked || (score > 0 && score === bestScore && draft === last)) {
         best = draft
         bestScore = score
       }
@@ -381,6 +388,9 @@ const VEGETABLE_OF = /\bveg(?:etable)? (?:oil|stock|broth|fat|shortening)\b/gi
 /** Cooked, and cut up afterwards. */
 const CUT_UP_AFTER = recalled(
   /\b(?:fry|grill|roast|sear|bake|poach)\b[^.;]*\b(?:then|,|and)\s*(?:chop|shred|slice|dice|flake)\b/i,
+)
+const BOILS_FOOD = recalled(
+  /^\W*(?:boil|simmer|fry|roast|soak|drain|steam|cook|blanch|saut[eé]) (?:the )?\p{L}+/iu,
 )
 const GOES_ON_COOKING = recalled(
   /^\W*(?:then )?(?:cook|fry|saut[eé]|sweat|stir[- ]?fry)(?= (?:in|on|over|for|until|till|gently|slowly|down|it|them)\b)(?![^.;]*\b(?:oven|each side|per side|a side|both sides|turning)\b)/i,

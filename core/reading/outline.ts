@@ -269,7 +269,7 @@ function behindName(state: OutlineState, row: Row, whole: string): string | null
   const { out } = state
   const boasts = boastIn(whole)
   const text = boasts && boasts.index > 3 ? whole.slice(0, boasts.index) : whole
-  if (text !== whole) state.remark(row, boasts![0].replace(/^\W+/, ''))
+  if (text !== whole) state.remark(row, whole.slice(boasts!.index).replace(/^\W+/, ''))
   const listAt = titleEnd(text)
   if (listAt === null) return text
   if (listAt < text.length) {

@@ -1,5 +1,8 @@
 import { NUMBER_PATTERN } from './readNumber'
 import { UNIT_PATTERN } from './units'
+import { PIECES } from './servings'
+
+const IN_EACH_PIECE = new RegExp(String.raw`\s+(?:in|on) (?:each|every) (?:one|${PIECES})$`, 'iu')
 
 /** "2 salmon fillets 150 g each, skinless" with what one weighs in brackets. */
 export const withEachInBrackets = (text: string): string =>
@@ -103,6 +106,8 @@ export function plainLine(raw: string): string {
       /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
       '$3 $1, $2',
     )
+    // "A knob of butter in each pasty".
+    .replace(IN_EACH_PIECE, '')
     // "2 tins mackerel (2 x 125 g drained)": the sum of what is in them.
     .replace(
       /\((\d) ?[x×] ?(\d{2,4}) ?(g|ml)\b([^()]*)\)/i,

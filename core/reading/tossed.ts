@@ -37,7 +37,8 @@ export function tossOver(drafts: Draft[], clauses: readonly Clause[]): void {
     const first = draft.lines.findIndex((item, at) => at >= run && isOver(item))
     const from = first < 0 ? draft.lines.length : first
     const moved = draft.lines.slice(from)
-    if (!moved.some(({ food }) => isFat(food)) || from < MIN_TOLD) continue
+    // Butter, or a syrup of honey and water.
+    if (!moved.some(({ food }) => isFat(food) || food?.group === 'sweetener') || from < MIN_TOLD) continue
     draft.lines = draft.lines.slice(0, from)
     finishOf(drafts).lines.push(...moved)
   }
