@@ -87,7 +87,11 @@ function nearestKind(text: string, at: number): FactKind | null {
       text.slice(at, at + 40),
     )
   // "10 min in the mixer": it kneads.
-  if (/^[^,.;]{0,24}?\bin (?:the|a) (?:stand )?(?:mixer|machine)\b/i.test(text.slice(at, at + 44)))
+  if (
+    /^[^,.;]{0,24}?\b(?:in (?:the|a) (?:stand )?(?:mixer|machine)|on (?:the )?(?:dough|kneading) (?:setting|mode|programme|program))\b/i.test(
+      text.slice(at, at + 44),
+    )
+  )
     return 'knead-minutes'
   if (noun) return BY_WORD.find(([, pattern]) => pattern.test(noun[1]!.replace(/ing$/, '')))?.[0] ?? null
   const before = text.slice(Math.max(0, at - 60), at)
@@ -114,7 +118,7 @@ function nearestKind(text: string, at: number): FactKind | null {
 const UNDER_LID =
   /\bwater\b[^.;]{0,20}\bcover\b|\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
 const COOKED =
-  /\b(?:cook(?!ed)|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/gi
+  /\b(?:cook(?!ed)|microwave|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/gi
 
 const cm = (value: number, unit: string) =>
   /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54

@@ -262,6 +262,11 @@ export function readCooking(context: HeatContext): CookingRead {
   steamedInThePan(stages)
   const [first, second] = stages
   const fromWords = first ? null : wayByWords(context)
+  // "Cook 3 minutes", of ravioli.
+  const cooked =
+    fromWords === 'boil'
+      ? clauses.findLast(({ text, closed }) => closed && COOKS_PIECES.test(text) && timesIn(text).length > 0)
+      : undefined
   // "Medium-low with 2 tbsp oil, lid on, 4 min each side" names the pan by what is in it.
   const inPan = bySide
     ? /\b(?:oil|butter|ghee|lard)\b/i.test(bySide.text)
@@ -280,6 +285,7 @@ export function readCooking(context: HeatContext): CookingRead {
     minutes:
       whole(first?.event.minutes) ??
       (bySide ? middleMinutes(timesIn(bySide.text).find((time) => time.perSide)!) : null) ??
+      (cooked ? middleMinutes(timesIn(cooked.text)[0]!) : null) ??
       (way === 'bake' || !first ? context.cookMinutes : null),
     heat: first?.event.heat ?? (bySide ? heatIn(bySide.text) : null),
     fan: first?.event.temperatureC != null ? first.event.fan : preheatFan,

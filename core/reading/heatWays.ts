@@ -90,6 +90,10 @@ export function wayOf(
   }
 }
 
+/** Dishes that are boiled where nobody says in what they are cooked. Common practice, no source. */
+const BOILED_DISH =
+  /\b(?:ravioli|tortellini|cappelletti|agnolotti|mezzelune|pelmeni|pierogi(?:es)?|vareniki|varenyky|manti|maultaschen|kreplach|khinkali)\b/i
+
 /** The way that title, headings and the pan's lines name; null where none does. */
 export function wayByWords({ title, headings, panFatGrams, panText }: HeatContext): CookingWay | null {
   const text = `${title} ${headings.join(' ')} ${panText}`
@@ -100,6 +104,7 @@ export function wayByWords({ title, headings, panFatGrams, panText }: HeatContex
   if (/\b(?:griddled?|tawa|skillet)\b/i.test(text)) return 'griddle'
   if (/\bfr(?:y|ied|ying)\b/i.test(text)) return panFatGrams >= DEEP_POT_GRAMS ? 'deep-fry' : 'shallow-fry'
   if (/\bbak(?:e|ed|ing)\b|\boven\b/i.test(text)) return 'bake'
+  if (BOILED_DISH.test(title)) return 'boil'
   return null
 }
 

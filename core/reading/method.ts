@@ -27,7 +27,7 @@ const PIECE_WORDS = recalled(
 )
 /** What fills and closes a piece. "Fold in the cheese" does not. */
 const CLOSING =
-  /\b(?:(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|(?<=[,;.] |^|\band )pinch(?=\s*(?:[.;,]|$))|(?:bring|gather|pull|draw) (?:up |in )?(?:the )?(?:three|3|all|both) (?:of the )?(?:sides|edges|corners)|wrap(?=\s*[.;]|\s*$)|wrap(?:ped)? up|wrap (?:the (?:dough|paste|filling)|(?:the|each) (?!dough|pastry|dis[ck]|block|ball|in\b|lot|whole|piece)\p{L}+|round|around|it|each|(?:about |around |roughly )?\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold in (?:the |both )?(?:sides|ends|corners)|fold (?:in )?(?:the |all |both |\d |four )+(?:of )?(?:the )?(?:\d |four )?(?:sides|corners|edges)\b(?=\W*(?:$|[,.;]|to\b|into\b|over|in\b|up\b|like))|filling in (?:the )?(?:centre|center|middle)|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]?\s+(?:and\s+)?(?:fork|crimp|seal|pinch|press)\b)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|cover with (?:another|a second) (?:sheet|round|circle|dis[ck]|piece|layer)|(?:spread|spoon|stuff|put|press|tuck) [^.;]{0,40}(?:(?<!\bfold [^.;]{0,20})inside(?! the (?:pan|tin|oven))|into the pockets?)|top with the rest(?=\W*(?:$|[,.;]))|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|skin|one|piece|square|ball)|(?<=\bfilling\b[^.]{0,40})(?:in|on|into) each(?=\W*(?:$|[,.;]))|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|coil (?:it|them|up|all|each|in|the (?:rolls?|ropes?|logs?)|into|like)|close(?=\W*(?:$|[.;]))|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble|(?:\d[\d./ -]*|an? |half an? |one |two )(?:(?:heaped|level|scant|big|small) )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|spoons?|spoonfuls?) (?:of )?(?:filling )?(?:per|(?:in|into|on|onto|for) (?:each|every|a)) (?:wrapper|skin|round|circle|dis[ck]|square|piece|one|sheet|triangle))\b/iu
+  /\b(?:(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|(?<=[,;.] |^|\band )pinch(?=\s*(?:[.;,]|$))|(?:bring|gather|pull|draw) (?:up |in )?(?:the )?(?:three|3|all|both) (?:of the )?(?:sides|edges|corners)|wrap(?=\s*[.;]|\s*$)|wrap(?:ped)? up|wrap (?:the (?:dough|paste|filling)|(?:the|each) (?!dough|pastry|dis[ck]|block|ball|in\b|lot|whole|piece)\p{L}+|round|around|it|each|(?:about |around |roughly )?\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold in (?:the |both )?(?:sides|ends|corners)|fold (?:in )?(?:the |all |both |\d |four )+(?:of )?(?:the )?(?:\d |four )?(?:sides|corners|edges)\b(?=\W*(?:$|[,.;]|to\b|into\b|over|in\b|up\b|like))|filling in (?:the )?(?:centre|center|middle)|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]?\s+(?:and\s+)?(?:fork|crimp|seal|pinch|press)\b)|put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|cover with (?:another|a second) (?:sheet|round|circle|dis[ck]|piece|layer)|(?:spread|spoon|stuff|put|press|tuck) [^.;]{0,40}(?:(?<!\bfold [^.;]{0,20})inside(?! the (?:pan|tin|oven))|into the pockets?)|(?<=\bfilling\b[^.;]{0,30})cover(?=\s*[,;&]|\s+and cut\b)|top with the rest(?=\W*(?:$|[,.;]))|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|skin|one|piece|square|ball)|(?<=\bfilling\b[^.]{0,40})(?:in|on|into) each(?=\W*(?:$|[,.;]))|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|coil (?:it|them|up|all|each|in|the (?:rolls?|ropes?|logs?)|into|like)|close(?=\W*(?:$|[.;]))|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble|(?:\d[\d./ -]*|an? |half an? |one |two )(?:(?:heaped|level|scant|big|small) )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|spoons?|spoonfuls?) (?:of )?(?:filling )?(?:per|(?:in|into|on|onto|for) (?:each|every|a)) (?:wrapper|skin|round|circle|dis[ck]|square|piece|one|sheet|triangle))\b/iu
 const mayClose: (text: string) => boolean = remember((text) => CLOSING.test(text))
 /** These roll a dough as well as close a piece: where something is filled later, they do not close. */
 const WEAK_CLOSING = recalled(/^(?:roll|fold|twist|shape into|make (?:\d{1,3} )?balls|wrap$)/i)
@@ -288,6 +288,17 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       !label
     )
       return 'pieces'
+    // "Squeeze the courgettes. Sauté 5 min in a little oil": what was spoken of is cooked, whatever the oil is of.
+    if (
+      !closed &&
+      willClose &&
+      !label &&
+      last &&
+      last !== 'pieces' &&
+      last.kind === 'filling' &&
+      GOES_ON_COOKING.test(text)
+    )
+      return last
     const plain = plainWords(text)
     const kinds = plainWords(text.replace(VEGETABLE_OF, ' '))
     let best: Draft | null = null
@@ -351,17 +362,6 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       !/\b(?:oven(?! for \d+ hours)|pieces|them|float|side|flat)\b/i.test(text)
     )
       return fillings[0]!
-    // "Blitz the mushrooms. Cook in a dry pan until the moisture is gone": what was spoken of is cooked.
-    if (
-      !closed &&
-      willClose &&
-      !label &&
-      last &&
-      last !== 'pieces' &&
-      last.kind === 'filling' &&
-      GOES_ON_COOKING.test(text)
-    )
-      return last
     return closed
       ? 'pieces'
       : (label ??
@@ -393,7 +393,7 @@ const BOILS_FOOD = recalled(
   /^\W*(?:boil|simmer|fry|roast|soak|drain|steam|cook|blanch|saut[eé]) (?:the )?\p{L}+/iu,
 )
 const GOES_ON_COOKING = recalled(
-  /^\W*(?:then )?(?:cook|fry|saut[eé]|sweat|stir[- ]?fry)(?= (?:in|on|over|for|until|till|gently|slowly|down|it|them)\b)(?![^.;]*\b(?:oven|each side|per side|a side|both sides|turning)\b)/i,
+  /^\W*(?:then )?(?:cook|fry|saut[eé]|sweat|stir[- ]?fry)(?= (?:in|on|over|for|until|till|gently|slowly|down|it|them|\d[\d-]* ?min\w*)\b)(?![^.;]*\b(?:oven|each side|per side|a side|both sides|turning)\b)/i,
 )
 const BOILS_THEM = recalled(
   /^\W*(?:and )?(?:then )?(?:boil|fry|steam|roast|simmer|saut[eé]|cook|microwave|blanch)\b[^.;]*\b(?:(?:them|it|these|those)\b|in (?:the same|the soaking|its|their)\b)/i,

@@ -13,7 +13,7 @@ const MENTION = new RegExp(
   'giu',
 )
 const SEASONS =
-  /\bseason(?:ed)?\b(?! (?:salt|it with the|with the))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/i
+  /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:\p{L}+ ){0,3}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu
 /** What a cook adds by the spoon while cooking. */
 const BY_THE_SPOON = /^(?:spice|herb|salt|seasoning|sauce|sweetener)$/
 

@@ -125,6 +125,9 @@ const shapeOf = remember((title) =>
   remember((said) => remember((method) => findShape(title, method, said), METHODS_KEPT), METHODS_KEPT),
 )
 
+/** A pie that is flattened by hand and fried has no lid. */
+const IN_THE_PAN = /\b(?:flatten|pinch|gather)\b[^]{0,200}\b(?:pan[- ]?fry|griddle|fry)\b/i
+
 /** Where the name of the dish ends, and what it comes with begins. */
 const OWN_ENDS = /\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+-\s+/i
 
@@ -138,7 +141,7 @@ function findShape(title: string, steps: string, said: string): Shape | null {
     ? front
     : title.replace(/\s*\([^)]*\)(?=\s*\p{L})/gu, '').split(OWN_ENDS)[0]!
   // "Samosa pie" is a pie, whatever it tastes of.
-  if (/(?<!\bhand )\bpie$/i.test(own.trim())) return 'lidded-pie'
+  if (/(?<!\bhand )\bpie$/i.test(own.trim()) && !IN_THE_PAN.test(method)) return 'lidded-pie'
   const named =
     SHAPE_ROWS.map(({ shape, called }) => ({ shape, at: lastIndex(own, called) }))
       .filter(({ at }) => at >= 0)
