@@ -224,7 +224,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
 const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
 /** What is bought in sheets or rounds, and cut. */
 const OF_BOUGHT = recalled(
-  /\beach (?:\p{L}+ )?(?:tortilla|wrapper|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b/iu,
+  /\beach (?:\p{L}+ )?(?:tortilla|wrapper|yufka|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b/iu,
 )
 
 /**

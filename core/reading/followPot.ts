@@ -104,6 +104,9 @@ const isCookedInWater = (food: Food | null): boolean =>
     /^(?:pulse|grain|noodle|rice|pasta)$/.test(food.group))
 /** So long no potato is fried in a pan. Our own choice. */
 const BOILS_FROM_MINUTES = 15
+const isJuicy = (food: Food | null): boolean => /^tomato(?!-puree)/.test(food?.id ?? '')
+const MASHES = recalled(/^\W*(?:mash|crush|flake)\b/i)
+const isReady = (food: Food | null): boolean => food !== null && /^(?:cooked|canned)$/.test(food.state ?? '')
 const BAKES = recalled(/^\W*(?:then )?bake\b[^.;]*\d/i)
 const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
 
@@ -156,10 +159,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
     0,
   )
   // Chopped tomatoes simmer in their own juice.
-  const juicy = draft.lines.reduce(
-    (sum, { line, food }) => sum + (/^tomato(?!-puree)/.test(food?.id ?? '') ? (line.grams ?? 0) : 0),
-    0,
-  )
+  const juicy = draft.lines.reduce((sum, { line, food }) => sum + (isJuicy(food) ? (line.grams ?? 0) : 0), 0)
   const simmers = clauses.some(
     ({ about, closed, text }) => !closed && (about === draft || about === null) && /\bsimmer/i.test(text),
   )
@@ -291,6 +291,14 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
           ? own
           : []
       // "Add the cabbage, cover and cook": the lid says nothing of what goes in.
+      // "Mash the boiled potatoes, fry the onion and add": what is mashed by itself is in no pan.
+      if (
+        MASHES.test(stretch) &&
+        pot.hot === null &&
+        own.length &&
+        own.every((at) => isReady(draft.lines[at]!.food))
+      )
+        pot.setAside(own)
       if (LID_ALONE.test(stretch)) prepared = lastPrepared
       lastPrepared = prepared
       if (HEATS_WATER.test(stretch) && !named.length) continue
@@ -364,7 +372,11 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
         !DRY.test(said) &&
         minutesIn(stretch) >= SIMMERS_FROM_MINUTES
       // "Cook it down" in a pan that fries goes on frying.
-      const inPan = way === 'simmer' && pot.hot === 'fry' && !pot.wet && !SIMMERS.test(verbs)
+      const inPan =
+        way === 'simmer' &&
+        pot.hot === 'fry' &&
+        (!pot.wet || (!pot.poured && isPlainCook(verbs))) &&
+        !SIMMERS.test(verbs)
       const seasons = /\b(?:powders?|spices|masalas?)\b/i.test(stretch)
       const everything = ALL.test(stretch) && !seasons
       if (!way && HEATS_FAT.test(verbs)) pot.hot ??= 'fry'
@@ -434,7 +446,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       if (
         pot.hot !== null &&
         (POURS_ON.test(stretch) ||
-          (pot.wet && THE_LIQUID.test(stretch)) ||
+          (pot.wet && (THE_LIQUID.test(stretch) || named.some((at) => isJuicy(draft.lines[at]!.food)))) ||
           named.some((at) => foodIs(draft.lines[at]!.food, 'pours')))
       )
         pot.poured = true

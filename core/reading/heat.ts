@@ -208,6 +208,10 @@ export function readCooking(context: HeatContext): CookingRead {
   const bySide = events.length
     ? undefined
     : clauses.findLast(({ text }) => timesIn(text).some((time) => time.perSide))
+  // "Cook until browned. Add water, cover": before the water it is a frying.
+  for (const [at, event] of events.entries())
+    if (event.way === 'cook' && /\bbrown/i.test(event.text) && /\bwater\b/i.test(events[at + 1]?.text ?? ''))
+      event.way = 'fry'
   // "Cook on a hot tawa, 2 minutes a side": a plain "cook" says nothing beside a way that is named.
   const named = events.filter((event) => event.way !== 'cook')
   const lead = named.length ? named : events
@@ -260,6 +264,13 @@ export function readCooking(context: HeatContext): CookingRead {
   )
     stages.shift()
   steamedInThePan(stages)
+  // "Heat oil in a skillet. Cook 2 minutes until browned, add water, cover": the skillet is where that is done.
+  if (
+    stages[1]?.way === 'brown-and-steam' &&
+    stages[0]!.way === 'griddle' &&
+    stages[0]!.event.minutes === null
+  )
+    stages.shift()
   const [first, second] = stages
   const fromWords = first ? null : wayByWords(context)
   // "Cook 3 minutes", of ravioli.

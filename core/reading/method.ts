@@ -229,7 +229,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
         const closing = closingIn(text, index, sentences.slice(at + 1).join(' '))
         const shaping = SHAPING.test(text)
         const aboutFilling =
-          /\b(?:fold|stir|mix) (?:in|into|through)\b(?! (?:the |both )?(?:sides|ends|corners)\b| (?:an? )?(?:neat |small )?(?:squares?|triangles?|half|thirds|quarters|parcels?|packets?|envelopes?|cones?|rectangles?)\b)/i.test(
+          /\b(?:fold|stir|mix) (?:in|into|through)\b(?! (?:the |both |all )*(?:four |4 |two |2 )?(?:sides|ends|corners)\b| (?:an? )?(?:neat |small )?(?:squares?|triangles?|half|thirds|quarters|parcels?|packets?|envelopes?|cones?|rectangles?)\b)/i.test(
             text,
           ) && !PIECE_WORDS.test(text)
         if (closing && !aboutFilling) {

@@ -101,7 +101,7 @@ const KEEPING =
 export const isAboutKeeping = (text: string): boolean => KEEPING.test(text)
 
 const BOAST =
-  /^(\p{L}[^:\d]{3,60}?)[\s,;:(–-]+(?:(?:only|just|with)\s+)?(?:(?:per|each) \p{L}+\s*:?\s*)?\d{1,3}\s*(?:g|grams?)\s*(?:of )?(?:protein|fibre|fiber|net carbs|carbs)\b.{0,30}$/iu
+  /^(\p{L}[^:\d]{3,60}?)[\s,;:(–-]+(?:(?:only|just|with)\s+)?(?:(?:per|each) \p{L}+\s*:?\s*)?\d{1,3}\s*(?:g|grams?)\s*(?:of )?(?:protein|fibre|fiber|net carbs|carbs)\b(?:[\s,;(]*(?:each|apiece|(?:per|a|in (?:a|each|every)) \p{L}+))?\W*$/iu
 
 /** "Cheese buns, per bun: 18 g protein": the dish that is boasted of, or null. */
 export const boastOf = (text: string): string | null => BOAST.exec(text)?.[1]?.trim() ?? null

@@ -115,6 +115,9 @@ const PER_BREAD =
 
 const partKind = (kind: HeadingKind): PartKind | null => PART_KINDS.find((one) => one === kind) ?? null
 
+/** More soda than any dough takes. Our own choice. */
+const BATH_SODA_GRAMS = 25
+
 const WASH = /\b(?:egg|milk|yolk) ?wash\b/i
 /** Named without an amount these are brushed on: nobody leaves the egg of a filling open. */
 const BARE_WASH = /^(?:a (?:little )?|some )?(?:beaten egg|egg,? beaten|egg and milk|milk)\.?$/i
@@ -203,6 +206,15 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
         !drafts.some(({ kind, lines }) => kind === 'shell' && lines.length)
       if (wholeDough) {
         draftOf('shell', PART_NAMES.shell).lines.push(...items)
+        continue
+      }
+      // "8 cups water + 1/2 cup baking soda": a bath that is poured away.
+      const isBath =
+        items.length === 2 &&
+        items.some(({ food }) => food?.id === 'water') &&
+        items.some(({ food, line }) => food?.id === 'baking-soda' && (line.grams ?? 0) >= BATH_SODA_GRAMS)
+      if (isBath) {
+        draftOf('pan', PART_NAMES.pan).lines.push(...items)
         continue
       }
       for (const item of items) {

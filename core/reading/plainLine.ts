@@ -106,6 +106,16 @@ export function plainLine(raw: string): string {
       /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
       '$3 $1, $2',
     )
+    // "1 roll puff pastry 375 g": what is in it stands behind.
+    .replace(
+      /^((?:\d|an?|one|two) (?:rolls?|packs?|packets?|sheets?|blocks?|tins?|cans?|jars?|tubs?|bags?|box|boxes|tubes?) (?:of )?\p{L}[\p{L}' -]{2,40}?),? (?:about |approx\.? |~)?(\d{2,4} ?(?:g|ml|oz|kg)|\d(?:\.\d)? ?(?:kg|lb))$/iu,
+      '$1 ($2)',
+    )
+    // "Pastry for a double-crust 9-inch pie (about 600 g)".
+    .replace(
+      /^(?:short ?crust )?pastry (?:dough )?(?:for|to make) (?:an? |one )?(?:\d{1,2}[- ]?(?:inch|cm|")[- ])?(?:double|single|two|2)[- ]crust(?:,? \d{1,2}[- ]?(?:inch|cm|"))? pie\b/iu,
+      'shortcrust pastry',
+    )
     // "A knob of butter in each pasty".
     .replace(IN_EACH_PIECE, '')
     // "2 tins mackerel (2 x 125 g drained)": the sum of what is in them.

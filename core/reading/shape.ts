@@ -38,7 +38,7 @@ interface Told {
 const FOLDS = /\bfold\b/i
 const FOLDS_OVER = /\bfold (?:\p{L}+ )?(?:in half|over)\b/iu
 const INTO_PARCELS =
-  /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b/iu
+  /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
 const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
 
 /**
