@@ -41,6 +41,11 @@ const CUP_OF_FILLING = new RegExp(
   String.raw`${SPOON}\s*(?:heaped |level |scant |generous )?cups?\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|(?:\p{L}+ )?(?:mixture|mix))(?=[^.;]*\b(?:each|every|per|centre|center|middle|one|a (?:round|circle|disc|square|wrapper))\b)`,
   'iu',
 )
+/** "Fill with a heaping 1/2 cup". */
+const FILLS_CUP = new RegExp(
+  String.raw`\bfill(?:ed)? with (?:an? )?(?:heaped |heaping |level |scant )?${SPOON}\s*cups?(?=\W*(?:$|[,.;]))`,
+  'iu',
+)
 const TBSP_PER_CUP = 16
 const FILLING_GRAMS =
   /(\d{1,3})\s*(?:g|grams?)\s*(?:of )?(?:the )?(?:filling|stuffing)\b(?:[^.]{0,14}\b(?:each|in|per))?/i
@@ -166,7 +171,7 @@ function findFacts(text: string, sentence: string): Said[] {
     lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')))
   if (COIN.test(text) && /\bthick/i.test(text)) add('thickness-mm', COIN_MM, COIN_MM)
   lengths('oil-depth-cm', DEPTH.exec(text))
-  const cups = CUP_OF_FILLING.exec(text)
+  const cups = CUP_OF_FILLING.exec(text) ?? FILLS_CUP.exec(text)
   const cup = cups && readNumber(cups[1]!)
   if (cup && cup.high <= 1)
     add('filling-tbsp-per-piece', cup.low * TBSP_PER_CUP, cup.high * TBSP_PER_CUP, text, { needsAbout: true })

@@ -105,6 +105,9 @@ const isCookedInWater = (food: Food | null): boolean =>
 /** So long no potato is fried in a pan. Our own choice. */
 const BOILS_FROM_MINUTES = 15
 const isJuicy = (food: Food | null): boolean => /^tomato(?!-puree)/.test(food?.id ?? '')
+const IN_THE_FAT =
+  /\b(?:in|with) (?:the |hot |a little |some |\d\S* \p{L}+ )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/iu
+const UNTIL = /\b(?:until|till)\b.*$/i
 const MASHES = recalled(/^\W*(?:mash|crush|flake)\b/i)
 const isReady = (food: Food | null): boolean => food !== null && /^(?:cooked|canned)$/.test(food.state ?? '')
 const BAKES = recalled(/^\W*(?:then )?bake\b[^.;]*\d/i)
@@ -381,8 +384,15 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       const everything = ALL.test(stretch) && !seasons
       if (!way && HEATS_FAT.test(verbs)) pot.hot ??= 'fry'
       if (way) {
-        const lines =
-          everything && (WHOLE_POT.test(stretch) || !named.length)
+        // "Toss the tofu in the starch, fry in oil": what was turned in it is fried.
+        const isTurned =
+          marinated.length > 0 &&
+          !pot.ways.size &&
+          DOES_IT_IN.test(stretch) &&
+          !namedIn(stretch.replace(IN_THE_FAT, ' ').replace(UNTIL, '')).length
+        const lines = isTurned
+          ? marinated
+          : everything && (WHOLE_POT.test(stretch) || !named.length)
             ? every
             : named.length || pot.ways.size
               ? named

@@ -36,6 +36,8 @@ const NAME_AND_AMOUNT = new RegExp(
   String.raw`^(\p{L}[\p{L} ,'-]{2,50}?)\s*\(\s*(?:about |approx\.? |~)?(?:\d[\d.,/]*|[¼½¾⅓⅔⅛])\s*(?:${UNIT_PATTERN})(?![\p{L}\d])[^()]*\)\s*$`,
   'iu',
 )
+const MAKES_DISH =
+  /^(?:curry|curried|spiced|spicy|masala|creamy|braised|pulled|shredded|stewed|scrambled|garlicky|cheesy|sauteed|glazed|marinated|teriyaki|bbq|barbecue|chilli|sweet|savoury)$/i
 const MADE_OF_SO_MANY =
   /^(?:\d{1,2}|one|two|three|four|five|ten|fifteen|twenty)[- ](?:ingredients?|minutes?|min|hours?)[- ](?=(?:\p{L}+ )?(?:dough|pastry|crust|filling|sauce|dip)\b)/iu
 /** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
@@ -157,6 +159,14 @@ function findHeading(line: string, round: Surroundings): Heading | null {
       words <= 3 && round.blankBefore && round.next === 'amount' && !startsLikeStep(name) && round.foods
         ? matchFood(name, round.foods)
         : null
+    // "Curry potato" over its potatoes: what is made of them.
+    if (
+      food?.how === 'part' &&
+      words >= 2 &&
+      !/\d|,|\b(?:and|or|for|to|of)\b/i.test(name) &&
+      food.leftOver.some((word) => MAKES_DISH.test(word))
+    )
+      return made('filling')
     if (
       food?.how === 'exact' &&
       (['flesh', 'plant-protein', 'cheese'] as const).some((trait) => foodIs(food.food, trait))

@@ -23,6 +23,8 @@ export class Pot {
   /** Lines that are expressly left out of what is cooked. */
   private readonly kept = new Set<number>()
   readonly minutes = new Map<PrecookingWay, number>()
+  /** Minutes of a simmering that had nothing to simmer in. */
+  braisedDryMinutes = 0
   /** Stirred in without a verb of their own: the next verb is theirs. */
   private added = new Set<number>()
 
@@ -40,7 +42,11 @@ export class Pot {
     // What was browned and then simmers in its liquid has simmered: that is what its water goes by.
     if (own === 'simmer' && (this.hot === 'fry' || !lines.length) && this.wet)
       for (const at of this.ways.keys()) this.ways.set(at, own)
+    const before = this.minutes.get(own) ?? 0
     this.time(own, text)
+    // "Braise 40 min until dry" in a pan without a liquid: the minutes are spent on what fries in it.
+    if (own === 'simmer' && this.hot === 'fry' && !lines.length && !this.wet)
+      this.braisedDryMinutes += (this.minutes.get(own) ?? 0) - before
     const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
     // What was boiled or roasted by itself is taken out of its pot.
     this.hot = alone ? null : own

@@ -1,7 +1,7 @@
 import type { Food, Foods } from '../food/food'
 import type { RecipeNote } from '../recipe/document'
 import type { Draft } from './drafts'
-import { matchFood } from './match'
+import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
 import { NUMBER_PATTERN } from './readNumber'
 import { rememberWith } from './remember'
@@ -16,6 +16,10 @@ const SEASONS =
   /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:\p{L}+ ){0,3}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu
 /** What a cook adds by the spoon while cooking. */
 const BY_THE_SPOON = /^(?:spice|herb|salt|seasoning|sauce|sweetener)$/
+
+/** "Top with ½ tbsp jam", and sugar-free jam is listed. */
+const callsIt = (name: string, food: Food): boolean =>
+  normaliseName(name).split(' ').at(-1) === normaliseName(food.name.split(',')[0]!).split(' ').at(-1)
 
 /** What a sentence adds by the spoon, each with its amount. */
 const spoonedIn: (text: string, foods: Foods) => readonly { amount: string; food: Food }[] = rememberWith(
@@ -48,7 +52,11 @@ export function tellUnlistedSeasoning(
   const missing = new Set<string>()
   for (const { text } of clauses)
     for (const { amount, food } of text.length > 400 ? [] : spoonedIn(text, foods))
-      if (!listed.some((one) => one.food?.id === food.id || one.food?.kind === food.kind))
+      if (
+        !listed.some(
+          (one) => one.food?.id === food.id || one.food?.kind === food.kind || callsIt(one.read.name, food),
+        )
+      )
         missing.add(`${amount} ${food.name.toLowerCase()}`)
   const isSalted = listed.some(({ food }) => food?.group === 'salt')
   if (!isSalted && clauses.some(({ text, about }) => about !== 'pieces' && SEASONS.test(text)))
