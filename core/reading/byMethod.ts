@@ -282,6 +282,39 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
   }
 }
 
+/** Butter that ends the list of what is baked and never fried is brushed on where the method says so. */
+export function brushFromPan(drafts: Draft[], clauses: readonly Clause[]): void {
+  const pan = drafts.find(({ kind }) => kind === 'pan')
+  if (!pan || clauses.some(({ text }) => USES_PAN.test(text))) return
+  const brushed = pan.lines.filter(
+    ({ food, read }) =>
+      isFat(food) &&
+      read.purpose === null &&
+      !/\bspray\b/i.test(read.name) &&
+      clauses.some(
+        ({ text, closed }) => closed && BRUSHES.test(text) && calledOnTop('fat', read.name, false).test(text),
+      ),
+  )
+  if (!brushed.length) return
+  pan.lines = pan.lines.filter((item) => !brushed.includes(item))
+  finishOf(drafts).lines.push(...brushed)
+}
+const USES_PAN = recalled(
+  /\b(?:pan|skillet|griddle|tawa|wok|deep[- ]?fr\w+|(?:grease|oil|butter) (?:the |a )?(?:tin|tray|dish))\b/i,
+)
+
+/** "Dust.", and icing sugar without an amount ends the list. */
+export function dustByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  if (!clauses.some(({ text, closed }) => closed && /\bdust\b/i.test(text))) return
+  for (const draft of [...drafts]) {
+    const last = draft.lines.at(-1)
+    if (draft.kind !== 'filling' || draft.lines.length < 2) continue
+    if (last?.food?.id !== 'icing-sugar' || last.read.measures.length) continue
+    draft.lines.pop()
+    finishOf(drafts).lines.push(last)
+  }
+}
+
 /** "Glaze.", and the list has one beaten egg. */
 /** More oil than a spoon is no wash where the rest of the list is mixed. Our own choice. */
 const SPOON_GRAMS = 20

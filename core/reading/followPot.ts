@@ -107,6 +107,8 @@ const BOILS_FROM_MINUTES = 15
 const isJuicy = (food: Food | null): boolean => /^tomato(?!-puree)/.test(food?.id ?? '')
 const IN_THE_FAT =
   /\b(?:in|with) (?:the |hot |a little |some |\d\S* \p{L}+ )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/iu
+const IN_WATER = /\b(?:in|with|and) (?:the |its |their )?water\b(?! to cover)/i
+const LISTS_WATER = /^\W*(?:the )?water\b/i
 const UNTIL = /\b(?:until|till)\b.*$/i
 const MASHES = recalled(/^\W*(?:mash|crush|flake)\b/i)
 const isReady = (food: Food | null): boolean => food !== null && /^(?:cooked|canned)$/.test(food.state ?? '')
@@ -176,6 +178,8 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
     const own = normaliseName(`${item.read.name} ${name} ${called} ${minced}`)
       .split(' ')
       .filter((word) => words.has(word))
+    // "Sauté the onion and pepper" is a vegetable's, where there is one.
+    if (item.food?.group === 'spice' && own.includes('pepper')) return own.filter((word) => word !== 'pepper')
     // "Brown the beef" puts no beef stock into the pot.
     const stock = own.filter((word) => /^(?:stock|broth|bouillon)$/.test(word))
     return stock.length ? stock : own
@@ -183,6 +187,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   const every = draft.lines.map((_, at) => at)
   /** What a line is, without what kind of it: "mushroom" of "chestnut mushrooms". */
   const headOfLine = draft.lines.map(({ read }) => normaliseName(read.name).split(' ').at(-1)!)
+  const isWater = (at: number) => draft.lines[at]!.food?.id === 'water'
   const hasFat = draft.lines.some(({ food }) => isFat(food))
   const namedIn = (text: string) => {
     const plain = plainWords(text)
@@ -399,9 +404,15 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
               : marinated.length
                 ? marinated
                 : every
+        // "Cook the groats in the water": what is listed to cook them in is in the pot with them.
+        const water = way === 'simmer' && IN_WATER.test(verbs) ? every.filter(isWater) : []
         clauseWay = inPan ? 'fry' : goesOnSo || reduces || isBoiled ? 'simmer' : way
         // "Boil and mash the potatoes (20 min)": the minutes stand behind both.
-        pot.cook(clauseWay, lines, shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch)
+        pot.cook(
+          clauseWay,
+          [...lines, ...water],
+          shared && OUT_OF_POT.test(stretches[n + 1]!) ? stretch + shared : stretch,
+        )
       } else if (
         pot.hot !== null &&
         n === 0 &&
@@ -421,7 +432,11 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       }
       // "Microwave the leeks, onion and butter, 6 minutes": what is listed behind goes with the verb in front.
       else if (pot.hot === null && clauseWay && !off && !VERB.test(stretch))
-        pot.addTo(clauseWay, named, stretch)
+        pot.addTo(
+          clauseWay,
+          clauseWay === 'simmer' && LISTS_WATER.test(stretch) ? [...named, ...every.filter(isWater)] : named,
+          stretch,
+        )
       // "Peel and slice the apples" beside a hot pan is done on the board.
       else if (
         pot.hot !== null &&

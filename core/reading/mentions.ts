@@ -150,6 +150,8 @@ function findMentions(text: string, ahead: string): Mention[] {
     if (led && NOT_PIECES.test(led.between)) continue
     if (things && NOT_PIECES.test(things[0])) continue
     if (OF_PAPER.test(after)) continue
+    // "6 portions" by itself counts who eats.
+    if (led === null && /^\s*portions$/iu.test(things?.[0] ?? '')) continue
     // "Mix the filling and roll into 2 logs" shapes what goes in.
     if (things && LOGS.test(things[0]) && OF_FILLING.test(before) && !/\b(?:dough|pastry)\b/i.test(before))
       continue

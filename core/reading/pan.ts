@@ -103,9 +103,10 @@ export function assumePanFat(
   foods: Foods,
 ): void {
   const ways = [cooking.way, cooking.andThen?.way]
-  const way = ways.find(
-    (one) => one === 'deep-fry' || one === 'shallow-fry' || one === 'griddle' || one === 'brown-and-steam',
-  )
+  // "On a dry griddle, then fry in a little oil": what takes fat decides.
+  const way =
+    ways.find((one) => one === 'deep-fry' || one === 'shallow-fry' || one === 'brown-and-steam') ??
+    ways.find((one) => one === 'griddle')
   const pan = drafts.find((draft) => draft.kind === 'pan')
   const oils = pan?.lines.filter(({ food }) => isFat(food)) ?? []
   if (!way) return
@@ -159,7 +160,6 @@ export function assumePanFat(
   const brushed = clauses.findIndex(({ text, closed }) => closed && BRUSHES_FAT.test(text))
   if (
     way === 'griddle' &&
-    toppings.length &&
     brushed >= 0 &&
     clauses.slice(brushed).some(({ text, about }) => about === 'pieces' && ON_GRIDDLE.test(text))
   )

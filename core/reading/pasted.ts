@@ -138,7 +138,7 @@ function numbersJoined(lines: readonly PastedLine[]): PastedLine[] {
   const numbers = lines.flatMap(({ text }, at) => {
     const alone = /^\W*(\d{1,2})\s*[.):]?\s*$/.exec(text)
     const next = lines[at + 1]?.text ?? ''
-    return alone && /^\W*\p{L}.{14}/u.test(next) ? [{ at, number: Number(alone[1]), next }] : []
+    return alone && /^\W*\p{L}.{4}/u.test(next) ? [{ at, number: Number(alone[1]), next }] : []
   })
   const areCounted = numbers.every(({ number }, index) => number === index + 1)
   if (!areCounted || (numbers.length < 2 && (numbers[0]?.next.length ?? 0) < TOLD_CHARACTERS))

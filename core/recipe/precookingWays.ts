@@ -20,7 +20,7 @@ export const PRECOOKING_TABLE = {
     name: 'fried',
     heat: 'fat',
     cookedAlready: 0.95,
-    said: /\b(?:(?:stir[- ]|dry[- ]|pan[- ])?fr(?:y|ied|ying)(?! ?pan)|saut[eé](?:ed|ing)?|(?<!\bto )soften(?:ed|ing)?|sweat(?:ed|ing)?|brown(?:ed)?(?! (?:sugar|rice|lentils|bread|flour|sauce|onions))|(?<=\b(?:oil|ghee|butter),? )brown|wilt(?:ed|ing)?|toss on|scrambled?|temper|splutter|caramelis|caramelize|bhuno)\b|\bin (?:the |some |a little )?(?:butter|oil|ghee|lard)\b[^.]{0,30}\b\d+\s*min|\bcook\b[^.]{0,40}\b(?:oil|butter|ghee|lard|fat)\b/i,
+    said: /\b(?:(?:stir[- ]|dry[- ]|pan[- ])?fr(?:y|ied|ying)(?! ?pan)|saut[eé](?:ed|ing)?|render(?:ed|ing)? (?=(?:\p{L}+ ){0,2}(?:bacon|lardons?|fat|pancetta|chorizo))|(?<!\bto )soften(?:ed|ing)?|sweat(?:ed|ing)?|brown(?:ed)?(?! (?:sugar|rice|lentils|bread|flour|sauce|onions))|(?<=\b(?:oil|ghee|butter),? )brown|wilt(?:ed|ing)?|toss on|scrambled?|temper|splutter|caramelis|caramelize|bhuno)\b|\bin (?:the |some |a little )?(?:butter|oil|ghee|lard)\b[^.]{0,30}\b\d+\s*min|\bcook\b[^.]{0,40}\b(?:oil|butter|ghee|lard|fat)\b/iu,
   },
   roast: {
     name: 'roasted',
