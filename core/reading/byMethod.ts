@@ -142,6 +142,12 @@ function calledOnTop(group: string, name: string, spare: boolean): RegExp {
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
  */
 export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  brushFromParts(drafts, clauses)
+  brushFromPan(drafts, clauses)
+  dustByMethod(drafts, clauses)
+}
+
+function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
   const sheets = drafts.some(
     (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'pastry'),
   )
@@ -283,7 +289,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
 }
 
 /** Butter that ends the list of what is baked and never fried is brushed on where the method says so. */
-export function brushFromPan(drafts: Draft[], clauses: readonly Clause[]): void {
+function brushFromPan(drafts: Draft[], clauses: readonly Clause[]): void {
   const pan = drafts.find(({ kind }) => kind === 'pan')
   if (!pan || clauses.some(({ text }) => USES_PAN.test(text))) return
   const brushed = pan.lines.filter(
@@ -304,7 +310,7 @@ const USES_PAN = recalled(
 )
 
 /** "Dust.", and icing sugar without an amount ends the list. */
-export function dustByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+function dustByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   if (!clauses.some(({ text, closed }) => closed && /\bdust\b/i.test(text))) return
   for (const draft of [...drafts]) {
     const last = draft.lines.at(-1)

@@ -1,160 +1,75 @@
-import { recalled } from './matches'
-import type { Food } from '../food/food'
 import { foodIs } from '../food/groups'
 import type { PrecookingWay } from '../recipe/precookingWays'
-import { CALLED, isFat, wordsOfDraft, type Draft } from './drafts'
-import { normaliseName, plainWords } from './match'
+import { isFat, type Draft } from './drafts'
+import { namesOfPot } from './namesOfPot'
 import { NOT_DONE } from './heatEvents'
-import { isAside, withoutVents, type Clause } from './method'
+import { isAside, withoutVents } from './asides'
+import type { Clause } from './method'
 import { Pot } from './pot'
 import { DRY, isPlainCook, wayIn } from './precookingVerb'
-import { isHeatLine, middleMinutes, timesIn } from './time'
-import { GOES_ON } from './verbs'
+import { isHeatLine } from './time'
+
+import {
+  ADDED_COLD,
+  ADDED_TO,
+  ADDING,
+  ADDS,
+  ADDS_LIQUID,
+  ADDS_REST,
+  ALL,
+  ASSEMBLES,
+  BAKES,
+  BARE_VERB,
+  BLENDS,
+  BOILS_FROM_MINUTES,
+  COMBINES,
+  COVERED,
+  DOES_IT_IN,
+  DRAINED,
+  GOES_IN_RAW,
+  HEATS_FAT,
+  HEATS_WATER,
+  INGREDIENT_STATES,
+  INTO_BOWL,
+  IN_PAN,
+  IN_THE_FAT,
+  IN_WATER,
+  LEAVES_OUT,
+  LID_ALONE,
+  LID_OFF,
+  LISTS_WATER,
+  LONG,
+  MADE_SO,
+  MARINATES,
+  MASHES,
+  MIN_POURED_SHARE,
+  MIXES,
+  OFF,
+  OUT_OF_POT,
+  POURS_ON,
+  PREPARED,
+  PREPARES,
+  PUTS_IN,
+  REST,
+  ROLLS,
+  SIMMERS,
+  SIMMERS_FROM_MINUTES,
+  STANDS_IN,
+  STRETCHES,
+  THEM,
+  THE_LIQUID,
+  UNTIL,
+  VERB,
+  WHOLE_POT,
+  isCookedInWater,
+  isJuicy,
+  isListing,
+  isReady,
+  minutesIn,
+  withoutLabel,
+} from './potWords'
 
 // What is in the pot of a part while the sentences that speak of it go by.
-
-/** "Heat the oil": the pot is hot and nothing is in it yet. */
-const HEATS_FAT = recalled(
-  /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:(?:rest|half) of (?:the )?)?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i,
-)
-const OFF = recalled(
-  /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i,
-)
-const ALL = recalled(
-  /\b(?:filling|stuffing|mixture|everything|all(?=\W*$)|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i,
-)
-/** Wrung out, mashed or chopped: it is out of its pot, and what follows is stirred in raw. */
-const OUT_OF_POT = recalled(
-  /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\b(?:squeeze|wring)(?: (?:it|them))?\W*$|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*\W*$|^\W*(?:mash|crush|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu,
-)
-const ADDS = recalled(
-  /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
-)
-const LID_ALONE = recalled(
-  /^\W*(?:cover(?: the pan)?|(?:put )?(?:the |a )?lid on|stir(?:ring)?(?: (?:occasionally|often|well))?|season(?: well)?)\W*$/i,
-)
-const ADDING = recalled(
-  /^\W*(?:adding|with) (?:in )?(?:the )?\p{L}[^;]*\b(?:last|final|end|halfway|half way|towards)\b/iu,
-)
-const ADDED_TO = recalled(
-  /\b(?:add|stir|tip|put)\b (?:(?:half|some|most|a third|two[- ]thirds|a quarter)(?: of (?=it|them|the))? ?)?(?:it |them |this |these |the \p{L}+ )?(?:in)?to (?:the )?(\p{L}{3,}(?: \p{L}+)?)/iu,
-)
-/** Water of the pot that the pieces, or the potatoes in it, are boiled in. */
-const HEATS_WATER = recalled(
-  /\b(?:bring|boil) (?:a (?:large |big )?(?:pot|pan) of |the |some )?(?:salted )?water\b/i,
-)
-const INGREDIENT_STATES =
-  /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched)\s+(?=\p{L})(?!(?:in|with|until|till|for|over|on|down|whole|slow|\p{L}+ly)\b)/giu
-
-const GOES_IN_RAW = recalled(
-  /\b(?:goes?|stays?|kept|left|add(?:ed)?|stir(?:red)?|mix(?:ed)?)(?: it| them)?(?: in)? raw\b/i,
-)
-const INTO_BOWL = recalled(
-  /\b(?:tip|turn|scrape|transfer|put|move|empty|spoon|add)\b (?:it |them |this |everything |all |the \p{L}+ )?(?:out )?(?:in)?to (?:a|the|your|another) (?:\p{L}+ )?bowl\b/iu,
-)
-const DOES_IT_IN = recalled(
-  /^\W*(?:and )?(?:then )?(?:stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer|boil|steam)\s+(?:(?:it|them|gently|slowly|all|this)\s+)*(?:in|with|for|until|till|over|on|\d)/iu,
-)
-
-/** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
-const MIN_POURED_SHARE = 0.08
-
-const SIMMERS = recalled(/\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i)
-const POURS_ON = recalled(
-  /(?:\b(?:add|pour|(?<!\ban? (?:\p{L}+ )?)splash|plus|cover)\b|\+)(?![^.]{0,40}\ba (?:small |little |tiny |good )?(?:splash|dash|drop)\b)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/iu,
-)
-
-/** "Add the peas and 1/4 cup water, cover, cook 10 min": it stews. */
-const COVERED = recalled(/\b(?:cover|lid on)\b/i)
-
-const LONG = recalled(/\b(?:hours?|hrs?|[3-9]\d ?min)/i)
-const ADDS_LIQUID = recalled(/\b(?:add|pour|stir in|whisk in|with the)\b/i)
-const WHOLE_POT = recalled(/\b(?:everything|all|filling|stuffing|mixture)\b/i)
-const STRETCHES =
-  /,\s+(?=\p{L})|\.\s+|\s+(?:and|&) (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season|mash|crush)\b)/iu
-
-/** "Mix with the cheese": what has been cooked is out of its pot. */
-const COMBINES = recalled(
-  /^\W*(?:then )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:(?:\p{L}+ ){0,4}with\b|(?:all|everything|it all|them all)\b)/iu,
-)
-
-/** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */
-const isListing = (text: string): boolean =>
-  (text.match(/(?:^|\s)(?:\d[\d./]*|[¼½¾⅓⅔]|an?|half)\s+\p{L}/giu)?.length ?? 0) >= 3
-
-/** What is laid on dough by itself. */
-const ASSEMBLES = recalled(/\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b/i)
-const MARINATES = recalled(/^\W*(?:marinate|coat|rub|toss)\b/i)
-const ROLLS = recalled(/\b(?:cut|roll|divide|portion)\b/i)
-const MIXES = recalled(/^\W*(?:then )?(?:mix|combine|toss|stir)\b/i)
-
-const PREPARES = recalled(
-  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince(?! \d)|finely|pit|core)\b/iu,
-)
-
-const LID_OFF = recalled(
-  /^\W*(?:for )?(?:an? |another |\d)[^.;]{0,16}(?:min\w*|hours?|hrs?|h)\b[^.;]{0,8}\b(?:un)?covered\W*$|^\W*(?:uncover(?:ed)?|lid off)(?: and (?:roast|cook|bake))? (?:for )?(?:another )?\d[^.;]{0,12}(?:min\w*|hours?|h)\W*$/i,
-)
-/** "… sugar, salt and the water". */
-const THE_LIQUID = recalled(/\bthe (?:water|stock|broth|wine|beer)\W*$/i)
-/** Roots, pulses and grain that are cooked by themselves are boiled. Common practice, no source. */
-const isCookedInWater = (food: Food | null): boolean =>
-  food !== null &&
-  (/^(?:potato|sweet-potato|yam|cassava)$/.test(food.id) ||
-    /^(?:pulse|grain|noodle|rice|pasta)$/.test(food.group))
-/** So long no potato is fried in a pan. Our own choice. */
-const BOILS_FROM_MINUTES = 15
-const isJuicy = (food: Food | null): boolean => /^tomato(?!-puree)/.test(food?.id ?? '')
-const IN_THE_FAT =
-  /\b(?:in|with) (?:the |hot |a little |some |\d\S* \p{L}+ )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/iu
-const IN_WATER = /\b(?:in|with|and) (?:the |its |their )?water\b(?! to cover)/i
-const LISTS_WATER = /^\W*(?:the )?water\b/i
-const UNTIL = /\b(?:until|till)\b.*$/i
-const MASHES = recalled(/^\W*(?:mash|crush|flake)\b/i)
-const isReady = (food: Food | null): boolean => food !== null && /^(?:cooked|canned)$/.test(food.state ?? '')
-const BAKES = recalled(/^\W*(?:then )?bake\b[^.;]*\d/i)
-const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
-
-/** "Filling: fry the onions": the name in front is no food of it. */
-const withoutLabel = (text: string): string =>
-  text.replace(/^[^:;,.]{0,40}\b(?:filling|stuffing|mixture)\b[^:;,.]{0,16}:\s*/i, '')
-/** "Stir in the cheese off the heat", "add the peas when cool". */
-const ADDED_COLD = recalled(
-  /^\W*(?:then )?(?:add|stir|mix|fold|tip|throw|grate|crumble)\b[^;]*\b(?:off the heat|(?:once|when) (?:it(?:['’]s| is) |they(?:['’]re| are) )?(?:cool|cold)(?:ed)?|after cooling)\W*$/i,
-)
-const IN_PAN = recalled(
-  /\b(?:in|into) (?:an? |the |your )?(?:\p{L}+ ){0,3}?(?:pan|pot|saucepan|wok|kadai|skillet|casserole)\b|^\W*(?:same pan|oil in|butter in|ghee in)\b|\b(?:on|over) (?:an? )?(?:low|medium|high|gentle)(?: heat| flame)?(?=\W*(?:$|,|\d|for\b|until|till))/iu,
-)
-/** "Everything but the cheese". */
-const LEAVES_OUT =
-  /\b(?:everything|all(?: the ingredients)?|the lot|the rest)\s+(?:but|except(?: for)?|apart from|bar|minus|without|other than) (?:the )?((?:(?!\bfor\b|\bin\b|\buntil\b|\bon\b)[^.;,\d])*)/i
-/** With liquid in the pot so long by itself is simmering. Our own choice. */
-const SIMMERS_FROM_MINUTES = 8
-const minutesIn = (text: string): number => timesIn(text).reduce((sum, time) => sum + middleMinutes(time), 0)
-const THEM = recalled(/\b(?:them|these|those)\b/i)
-const PREPARED = recalled(
-  /\b(?:washed|sliced|chopped|diced|peeled|grated|shredded|trimmed|cubed|crushed|minced)\W*$/i,
-)
-const BARE_VERB = recalled(
-  /^\W*(?:boil|fry|cook|steam|roast|simmer|blanch|saut[eé]|brown|soften|grill|bake)\W*$/i,
-)
-/** "Add the onion and fry gently". */
-const PUTS_IN = recalled(/^\W*(?:then )?(?:add|put in|tip in|chuck in|throw in)\b/i)
-const STANDS_IN = recalled(
-  /\bin (?:with|there|it)\b|\b(?:goes?|into the pan|in the pan|into (?:\p{L}+ ){0,3}water)\b/iu,
-)
-const MADE_SO =
-  /\b(?:(?<boiled>boiled)|(?<steamed>steamed)|(?<fried>fried)|(?:roasted|baked))\s+(?:and (?:mashed|peeled|cooled) )?(?!(?:in|with|until|till|for|over|on)\b)(?<food>\p{L}+(?: \p{L}+)?)/giu
-const REST = recalled(
-  /\bthe rest\b|\bremaining\b|\beverything else\b|\bother (?:ingredients|things|stuff|filling)\b/i,
-)
-const DRAINED = recalled(/\bdrain(?:ed|ing)?\b(?! (?:off )?(?:the |any |excess )*(?:fat|oil|grease))/i)
-const VERB = recalled(
-  new RegExp(`\\b(?:${GOES_ON}|crush|crumble|combine|set|tip|when|once)(?:s|d|ed|ing)?\\b`, 'iu'),
-)
-const ADDS_REST = recalled(
-  /^\W*(?:(?:then )?(?:add|tip in|stir in|in goes?|throw in) )?(?:all )?(?:the rest|everything else|(?:the )?(?:remaining|other) (?:ingredients|filling))(?: of the (?:filling|ingredients))?(?=\W*$)/i,
-)
 
 /** Follows the clauses that speak of a part through its pot. */
 export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
@@ -170,45 +85,10 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   )
   const pot = new Pot(poured + (simmers ? juicy : 0) > MIN_POURED_SHARE * grams)
   let untilDry = false
-  const words = wordsOfDraft(draft)
-  const wordsOfLine = draft.lines.map((item) => {
-    const name = item.food ? item.food.name.split(',')[0]! : ''
-    const called = item.food?.synonyms.filter((other) => !other.includes(' ')).join(' ') ?? ''
-    const minced = item.food?.group === 'minced-meat' ? 'mince' : ''
-    const own = normaliseName(`${item.read.name} ${name} ${called} ${minced}`)
-      .split(' ')
-      .filter((word) => words.has(word))
-    // "Sauté the onion and pepper" is a vegetable's, where there is one.
-    if (item.food?.group === 'spice' && own.includes('pepper')) return own.filter((word) => word !== 'pepper')
-    // "Brown the beef" puts no beef stock into the pot.
-    const stock = own.filter((word) => /^(?:stock|broth|bouillon)$/.test(word))
-    return stock.length ? stock : own
-  })
   const every = draft.lines.map((_, at) => at)
-  /** What a line is, without what kind of it: "mushroom" of "chestnut mushrooms". */
-  const headOfLine = draft.lines.map(({ read }) => normaliseName(read.name).split(' ').at(-1)!)
   const isWater = (at: number) => draft.lines[at]!.food?.id === 'water'
   const hasFat = draft.lines.some(({ food }) => isFat(food))
-  const namedIn = (text: string) => {
-    const plain = plainWords(text)
-    const traits = CALLED.filter(([word]) => plain.has(word)).map(([, trait]) => trait)
-    const found = every.filter(
-      (at) =>
-        wordsOfLine[at]!.some((word) => plain.has(word)) ||
-        traits.some((trait) => foodIs(draft.lines[at]!.food, trait)),
-    )
-    // "Blitz the chestnuts" means no chestnut mushrooms where there are chestnuts.
-    const heads = new Set(found.map((at) => headOfLine[at]!).filter((word) => plain.has(word)))
-    return found.filter((at) => {
-      const own = wordsOfLine[at]!.filter((word) => plain.has(word))
-      const kinds = plainWords(draft.lines[at]!.read.name)
-      return (
-        own.includes(headOfLine[at]!) ||
-        !own.length ||
-        own.some((word) => !heads.has(word) || !kinds.has(word))
-      )
-    })
-  }
+  const namedIn = namesOfPot(draft)
   const poursIn = (text: string, named: readonly number[]) =>
     ADDS_LIQUID.test(text) && named.some((at) => foodIs(draft.lines[at]!.food, 'pours'))
   // "Marinate the chicken in the paste. Grill 12 min": what lay in it is grilled, and nothing else.

@@ -1,5 +1,6 @@
 import type { CookingWay, Heat } from '../recipe/vocabulary'
-import { isAside, withoutVents, type Clause } from './method'
+import { isAside, withoutVents } from './asides'
+import type { Clause } from './method'
 import { remember } from './remember'
 import { heatIn, temperatureIn } from './temperature'
 import { withoutUnitDots } from './tidy'

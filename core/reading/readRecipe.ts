@@ -4,15 +4,7 @@ import { allLines, foodOf } from '../recipe/lines'
 import { PRECOOKING_TABLE, PRECOOKING_WAYS } from '../recipe/precookingWays'
 import { PART_KINDS, RECIPE_VERSION, type LinePrecooking, type PartKind } from '../recipe/vocabulary'
 import { questionsAbout, type Question } from './questions'
-import {
-  brushByMethod,
-  brushFromPan,
-  dustByMethod,
-  handleChoices,
-  leaveInFilling,
-  squeezeByMethod,
-  washBesideSheet,
-} from './byMethod'
+import { brushByMethod, handleChoices, leaveInFilling, squeezeByMethod, washBesideSheet } from './byMethod'
 import { fillWithScrambled } from './scrambled'
 import { goesInside, standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
@@ -125,8 +117,6 @@ export function readRecipe(text: string, foods: Foods): Intake {
   washBesideSheet(drafts, clauses)
   oneEggOnTop(drafts, clauses)
   brushByMethod(drafts, clauses)
-  brushFromPan(drafts, clauses)
-  dustByMethod(drafts, clauses)
   tossOver(drafts, clauses)
   restOver(drafts, clauses)
   standsBeside(drafts, clauses)

@@ -1,0 +1,17 @@
+import { remember } from './remember'
+
+// What a method says besides the work: of keeping, of serving, of letting steam out.
+
+/** Sentences about keeping, reheating or serving say nothing of how the dish is made. */
+export const isAside: (text: string) => boolean = remember((text) =>
+  /\b(?:freez(?!er\b)\w*(?! (?:for )?(?:about )?\d+\s*min)(?! (?:the )?(?:filling|balls))|freezer\b(?=[^.;]*\b(?:months?|weeks?|keeps?|ahead|later)\b)|frozen (?:ones|pieces|pies|dumplings)|from frozen|reheat\w*|leftovers?|next day|keeps? (?:for|well|in)|store\w*|alternatively|instead of|(?:you|we|one) (?:can|could|may) also|if you (?:prefer|don't|do not|have)|or (?:deep|shallow|air)?[- ]?(?:fry|bake|steam|boil) (?:them|if))\b|^\W*or,? (?:you can |instead )?(?:deep|shallow|pan|air)?[- ]?(?:fry|bake|steam|boil|griddle|grill)\b|^\W*(?:then )?(?:[\p{L}-]+\s){1,6}if you (?:like|want|wish)\W*$/iu.test(
+    text,
+  ),
+)
+
+/** What lets steam out is not steamed. */
+const NO_STEAM =
+  /\bsteam(?:s)?\b[^.,\d]{0,20}\b(?:escape|out|vents?|holes?|slits?|off)\b|\b(?:let|so|for)\b[^.]{0,20}\bsteam\b(?!\w)[^.]{0,14}(?:out|escape|$|\.)|\bsteam (?:holes?|vents?|slits?)\b|\b(?:vents?|slits?|holes?) for (?:the )?steam\b/i
+
+/** A text without what it says of letting steam out. */
+export const withoutVents: (text: string) => string = remember((text) => text.replace(NO_STEAM, ' '))

@@ -1,0 +1,44 @@
+import { foodIs } from '../food/groups'
+import { CALLED, wordsOfDraft, type Draft } from './drafts'
+import { normaliseName, plainWords } from './match'
+
+/** Which lines of a part a stretch of the method names, by their numbers from 0. */
+export function namesOfPot(draft: Draft): (text: string) => number[] {
+  const every = draft.lines.map((_, at) => at)
+  const words = wordsOfDraft(draft)
+  const wordsOfLine = draft.lines.map((item) => {
+    const name = item.food ? item.food.name.split(',')[0]! : ''
+    const called = item.food?.synonyms.filter((other) => !other.includes(' ')).join(' ') ?? ''
+    const minced = item.food?.group === 'minced-meat' ? 'mince' : ''
+    const own = normaliseName(`${item.read.name} ${name} ${called} ${minced}`)
+      .split(' ')
+      .filter((word) => words.has(word))
+    // "Sauté the onion and pepper" is a vegetable's, where there is one.
+    if (item.food?.group === 'spice' && own.includes('pepper')) return own.filter((word) => word !== 'pepper')
+    // "Brown the beef" puts no beef stock into the pot.
+    const stock = own.filter((word) => /^(?:stock|broth|bouillon)$/.test(word))
+    return stock.length ? stock : own
+  })
+  /** What a line is, without what kind of it: "mushroom" of "chestnut mushrooms". */
+  const headOfLine = draft.lines.map(({ read }) => normaliseName(read.name).split(' ').at(-1)!)
+  return (text) => {
+    const plain = plainWords(text)
+    const traits = CALLED.filter(([word]) => plain.has(word)).map(([, trait]) => trait)
+    const found = every.filter(
+      (at) =>
+        wordsOfLine[at]!.some((word) => plain.has(word)) ||
+        traits.some((trait) => foodIs(draft.lines[at]!.food, trait)),
+    )
+    // "Blitz the chestnuts" means no chestnut mushrooms where there are chestnuts.
+    const heads = new Set(found.map((at) => headOfLine[at]!).filter((word) => plain.has(word)))
+    return found.filter((at) => {
+      const own = wordsOfLine[at]!.filter((word) => plain.has(word))
+      const kinds = plainWords(draft.lines[at]!.read.name)
+      return (
+        own.includes(headOfLine[at]!) ||
+        !own.length ||
+        own.some((word) => !heads.has(word) || !kinds.has(word))
+      )
+    })
+  }
+}

@@ -1,0 +1,111 @@
+import { withDigits } from './readNumber'
+import { remember } from './remember'
+import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
+import { GOES_ON } from './verbs'
+
+// A step cut into sentences, and a sentence into the things that are done one after another.
+
+const SPOKEN_VERB =
+  /(?<!\b(?:deep|shallow|stir|pan|air|dry))\s+(?:and )?(?=(?:knead|rest|divide|roll|fill|fold|fry|bake|boil|steam|cut|put|mix|let|cook|brush|cool|you)\s)/gi
+
+/** "1 heaping T. filling" and "2 t. jam": spoons of one letter, which no pattern that ignores case can tell apart. */
+const withLongSpoons = (text: string) =>
+  text.replace(
+    /(?<=\d\s?(?:(?:heaped|heaping|level|rounded|scant)\s)?)([Tt])\.?(?=\s+(?:of )?\p{L})/gu,
+    (letter) => (letter.startsWith('T') ? 'tbsp' : 'tsp'),
+  )
+
+/** A whole recipe in one breath, without a mark: cut at its verbs, no stretch longer than can be read. */
+function breathsOf(sentence: string): string[] {
+  if (sentence.length <= MAX_ROW_CHARACTERS) return [sentence]
+  const breaths: string[] = []
+  for (const piece of sentence.split(SPOKEN_VERB)) {
+    const last = breaths.at(-1)
+    // What is only a few words goes on with the verb before it.
+    if (last !== undefined && piece.split(' ').length < 3) breaths[breaths.length - 1] = `${last} ${piece}`
+    else breaths.push(piece)
+  }
+  return breaths
+}
+
+const LONG_SENTENCE_WORDS = 45
+const LONG_SENTENCE_CUT =
+  /,\s+(?:and )?(?=(?:(?:knead|rest|divide|roll|fill|fold|fry|bake|boil|steam|cut|put|mix|let|cook|brush|cool)\s|for the (?:dough|pastry|filling|stuffing|dip|sauce)\b))/gi
+
+/** Words behind which such a word is no new work: "until cool", "stir fry", "the rest", "let it rise". */
+const NO_PAUSE =
+  "and|or|to|then|the|a|an|of|in|on|at|by|for|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|\\p{L}+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good|pressure|part|half"
+/** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
+const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?\d|\d{1,2}(?:-\d{1,2})? ?min)`
+const PAUSE = new RegExp(
+  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
+  'giu',
+)
+const MIN_PAUSED_WORDS = 4
+
+/** "Soften the onions 15 min cool add cheese": commas where nobody wrote one. */
+const withPauses = (sentence: string): string =>
+  sentence.includes(',') || sentence.split(' ').length < MIN_PAUSED_WORDS
+    ? sentence
+    : sentence.replace(PAUSE, ', ')
+
+/** A step that is longer and has commas but no full stop is cut where a verb follows without a comma. */
+const MIN_STOPPED_WORDS = 14
+/** "Roast the squash, mash, cool make the pasta, rest 30 min": full stops where nobody wrote one. */
+const withStops = (step: string): string =>
+  /[.;!:]\s|\n/.test(step) || !step.includes(',') || step.split(' ').length < MIN_STOPPED_WORDS
+    ? step
+    : step.replace(PAUSE, '. ')
+
+const DEGREES = String.raw`(?:at )?(?:\d{3} ?(?:°|deg\w*)? ?[CF]?|gas(?: mark)? \d)`
+const SOME_MINUTES = String.raw`\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?`
+/** Where a sentence goes on to the next thing. */
+const GOES_ON_TO = new RegExp(
+  [
+    // ", turn down to 180", ", 170 for the remaining 20", " and 350 °F for 20", " then 30 more at 180"
+    String.raw`,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})`,
+    String.raw`,\s+(?:and )?(?=${DEGREES}\s+(?:for )?(?:the |a )?(?:remaining|last|rest|final|next|another|further)\b)`,
+    String.raw`\s+and (?=${DEGREES}\s+for (?:the |a |another )*(?:\d|remaining|last|rest))`,
+    String.raw`,?\s+(?:and |then )+(?=(?:the )?(?:another |remaining |a further |last |final )?${SOME_MINUTES}(?:more )?(?:at|@) \d{3})`,
+    String.raw`,\s+(?=${SOME_MINUTES}more (?:at|@) \d{3})`,
+    String.raw`,?\s+(?:and )?then\s+`,
+    String.raw`\s*;\s*`,
+    String.raw`,?\s+after (?:that|which)\s+`,
+    // ", cool 10 minutes, bake again at 180"
+    String.raw`,\s+(?:and )?(?=(?:bake|fry|steam|boil)\b[^.;,]{0,12}\bagain\b)`,
+    // "Bake 25 minutes, beat 2 eggs with the water": the oven's time is not of the eggs.
+    String.raw`(?<=^bake\b[^,;]{0,60}\d[^,;]{0,30}),\s+(?=(?:beat|whisk|mix|melt|heat|make)\b)`,
+    // ", bake 15 minutes more at 180"
+    String.raw`,\s+(?:and )?(?=(?:bake|cook|fry|steam) (?:for )?${SOME_MINUTES}(?:more|longer)\b)`,
+    String.raw`\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)`,
+  ].join('|'),
+  'iu',
+)
+
+/** The sentences of a step. */
+export const sentencesOfStep: (step: string) => readonly string[] = remember((step) =>
+  sentencesOf(withStops(withDigits(withLongSpoons(step.replace(/@/g, ' at '))))).flatMap(breathsOf),
+)
+
+/** A sentence, cut where the work goes on to the next thing. */
+export const clausesOf: (sentence: string) => readonly string[] = remember(cutClauses)
+
+function cutClauses(sentence: string): string[] {
+  // Speech has no commas: a new verb begins a new clause.
+  const spoken = sentence.split(' ').length > 22 && !sentence.includes(',')
+  // All of a recipe in one sentence, with commas: it is cut before its verbs and its parts.
+  const long = sentence.split(' ').length > LONG_SENTENCE_WORDS
+  const text = spoken
+    ? sentence.replace(SPOKEN_VERB, ' ; ')
+    : long
+      ? sentence.replace(LONG_SENTENCE_CUT, ' ; ')
+      : sentence
+  return (
+    text
+      // "… flat side down 2 minutes, then add 80 ml water, lid on" is one way to cook.
+      .replace(/,?\s+then (?=(?:add|pour|splash)\b[^.;]{0,40}\bwater\b[^.;]{0,40}\b(?:lid|cover))/gi, ' and ')
+      .split(GOES_ON_TO)
+      .map((clause) => (sentence.includes(',') ? clause.trim() : withPauses(clause.trim())))
+      .filter(Boolean)
+  )
+}
