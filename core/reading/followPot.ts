@@ -140,7 +140,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
     const cooksBlended = DOES_IT_IN.test(said) && pot.hot === null && !namedIn(said).length
     let prepared: readonly number[] =
       clause.sentence === sentence ? lastPrepared : cooksBlended ? blended : []
-    blended = BLENDS.test(said) ? namedIn(said) : []
+    blended = BLENDS.test(said) || PREPARES.test(said) ? namedIn(said) : []
     sentence = clause.sentence
     let carried: readonly number[] = []
     if (MARINATES.test(said)) marinated = namedIn(said)
