@@ -113,7 +113,7 @@ const heatSaid = (said: string): string =>
       ' ',
     )
     // "Until cooked through (75 °C inside)" is a probe's.
-    .replace(CORE, ' ')
+    .replace(CORE, (said) => (isOven(temperatureIn(said)) ? said : ' '))
     // Water that scalds flour boils no piece.
     .replace(SCALDS, ' ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
