@@ -347,6 +347,8 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       else if (pot.hot === null && pot.ways.size && everything && MIXES.test(stretch))
         pot.setAside(every.filter((at) => !pot.ways.has(at)))
       if (pot.hot !== null && !way && OUT_OF_POT.test(stretch)) pot.setAside([])
+      // "Wilt, squeeze, mix with the feta, egg": what is listed behind is mixed in, and no longer cooked.
+      if (pot.hot === null && COMBINES.test(stretch)) clauseWay = null
       // What is poured on after it was dry is wet again.
       if (
         pot.hot !== null &&

@@ -39,6 +39,7 @@ const FOLDS = /\bfold\b/i
 const FOLDS_OVER = /\bfold (?:\p{L}+ )?(?:in half|over)\b/iu
 const INTO_PARCELS =
   /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
+const SIDES_AND_ROLL = /\b(?:fold|tuck) in the (?:sides|ends) and roll(?:ed)? (?:it |them )?up\b/i
 const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
 
 /**
@@ -81,6 +82,12 @@ const INSTEAD: readonly {
   {
     of: ['half-moon'],
     when: ({ own, method }) => /\bcrescents?\b/i.test(own) && ROLLS_UP.test(method),
+    becomes: 'roll',
+  },
+  // A pocket that is rolled up from a tortilla or a sheet is a roll.
+  {
+    of: ['half-moon'],
+    when: ({ own, method }) => /\bpockets?\b/i.test(own) && SIDES_AND_ROLL.test(method),
     becomes: 'roll',
   },
   // Rolls that are drawn up round what they hold are buns.
