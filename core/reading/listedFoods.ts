@@ -145,7 +145,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     (!anyAmountLater || known < own.length - 1 || /^\S*\s*\S*\s*(?:more|extra)\b/i.test(strange ?? ''))
   )
     return null
-  const distinct = new Set(matches.map((match) => match?.food.id)).size
+  const distinct = new Set(matches.flatMap((match) => match?.food.id ?? [])).size
   // "2 tbsp oil, oil for deep frying" is the same food twice.
   const isAgain = amounts[0] && own.slice(1).every((piece) => readLine(piece).purpose !== null)
   if (distinct < 2 && !isAgain) return null

@@ -49,6 +49,8 @@ export function blankOf(
   if (method === 'rope') {
     across ??= USUAL_STRIP_MM
     thickness ??= SHAPE_TABLE.coil.rolledMm
+    // How wide and how thick the text has it says nothing of how long: that is what each gets of the dough.
+    if (usable > 0 && wanted) grams ??= usable / wanted
     if (grams === undefined)
       throw new RecipeProblem([{ field: 'plan.ballGrams', message: 'say what the dough of one rope weighs' }])
     return {

@@ -384,6 +384,25 @@ describe('without a recipe', () => {
     ])
     expect(problemsOf(() => planOf(null, { method: 'rope' }))).toEqual(['plan.ballGrams'])
   })
+
+  it('gives each rope its share of the dough where the text says only how wide and how thick it is', () => {
+    const fact = (kind: 'cutter-cm' | 'thickness-mm', value: number) => ({
+      kind,
+      low: value,
+      high: value,
+      partId: null,
+      text: '',
+    })
+    const coils = {
+      ...moons,
+      shape: 'coil' as const,
+      facts: [fact('cutter-cm', 10), fact('thickness-mm', 3)],
+    }
+    const made = planOf(coils, { method: 'rope' })
+    expect(made.pieces).toBe(20)
+    expect(made.doughGramsPerPiece).toBeGreaterThan(25)
+    expect(made.doughGramsPerPiece).toBeLessThan(38)
+  })
 })
 
 describe('two cookings', () => {
