@@ -298,7 +298,8 @@ function brushFromPan(drafts: Draft[], clauses: readonly Clause[]): void {
       read.purpose === null &&
       !/\bspray\b/i.test(read.name) &&
       clauses.some(
-        ({ text, closed }) => closed && BRUSHES.test(text) && calledOnTop('fat', read.name, false).test(text),
+        ({ text, closed }) =>
+          closed && BRUSHES.test(text) && calledOnTop(food!.group, read.name, false).test(text),
       ),
   )
   if (!brushed.length) return
@@ -321,7 +322,6 @@ function dustByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   }
 }
 
-/** "Glaze.", and the list has one beaten egg. */
 /** More oil than a spoon is no wash where the rest of the list is mixed. Our own choice. */
 const SPOON_GRAMS = 20
 const MIXES_REST = recalled(
@@ -329,6 +329,7 @@ const MIXES_REST = recalled(
 )
 /** "Brush with butter mixed with garlic". */
 const BRUSHES_MIXED = recalled(/\bbrush\w*\b[^.;]*\b(?:mixed|melted|combined|infused|warmed) with\b/i)
+/** "Glaze.", and the list has one beaten egg. */
 const GLAZES = recalled(
   /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i,
 )

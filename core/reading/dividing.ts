@@ -35,6 +35,8 @@ const MORE_OF_SCRAPS = recalled(
   /\b(?:re-?roll\w*|scraps|trimmings|offcuts)\b[^.;\d]*?(?:\b(?:another|extra)\s+(\d{1,2})\b|\b(\d{1,2}) (?:more|extra)\b)/iu,
 )
 const MOST_MENTIONS = 8
+/** "7 circles from each half": so near behind its number a word belongs to it. */
+const NEAR = 24
 
 /** "Cut 12 x 9 cm + 12 x 6 cm lids": as many of one size as of the other. */
 const TWO_SIZES =
@@ -200,6 +202,17 @@ function partings(text: string, seen: readonly Mention[]): Mention[] {
   return found
 }
 
+/** "Divide into 5, roll to ovals and cut in 2": the two are of each, where nothing is named behind them. */
+function halvedEach(text: string, seen: readonly Mention[]): Mention[] {
+  const halves = HALVES.exec(text)
+  if (!halves || /\b(?:dough|pastry)\b/i.test(halves[0])) return [...seen]
+  const end = halves.index + halves[0].length
+  if (!/^\W*(?:$|[,.;]|and\b)/.test(text.slice(end))) return [...seen]
+  return seen.map((one) =>
+    one.count === 2 && one.at >= halves.index && one.at <= end ? { ...one, each: true } : one,
+  )
+}
+
 /** How often the length of a piece goes into the rope that it is cut from. */
 function fromRope(text: string, ropeCm: number | null): { ropeCm: number | null; pieces: number | null } {
   const cm = (value: string, unit: string) => Number(value) * (/cm/i.test(unit) ? 1 : 2.54)
@@ -291,17 +304,7 @@ export function byDividing(
         each: false,
         result: false,
       })
-    const halving = HALVES.exec(text)
-    const end = halving ? halving.index + halving[0].length : 0
-    // "Divide into 5, roll to ovals and cut in 2": each of them.
-    const isHalving = ({ at, count }: Mention) =>
-      halving !== null &&
-      count === 2 &&
-      at >= halving.index &&
-      at <= end &&
-      !/\b(?:dough|pastry)\b/i.test(halving[0]) &&
-      /^\W*(?:$|[,.;]|and\b)/.test(text.slice(end))
-    seen.splice(0, seen.length, ...seen.map((one) => (isHalving(one) ? { ...one, each: true } : one)))
+    seen.splice(0, seen.length, ...halvedEach(text, seen))
     seen.push(...partings(text, seen))
     if (!seen.length || BASES.test(text)) {
       const passing = saidInPassing(text)
@@ -326,7 +329,7 @@ export function byDividing(
       // "Cut each tortilla in half": of those that were bought.
       else if (each && pieces === null && bought !== null && OF_BOUGHT.test(text)) pieces = bought * count
       // "Cut each half into 6" where nobody said that it was cut in two.
-      else if (each && /\beach half\b/i.test(text.slice(0, at + 24))) pieces = 2 * count
+      else if (each && /\beach half\b/i.test(text.slice(0, at + NEAR))) pieces = 2 * count
       else if (pieces === null || count > pieces) pieces = count
       rounds++
       says ||= text

@@ -8,7 +8,6 @@ import type { Clause } from './method'
 import { Pot } from './pot'
 import { DRY, isPlainCook, wayIn } from './precookingVerb'
 import { isHeatLine } from './time'
-
 import {
   ADDED_COLD,
   ADDED_TO,
@@ -95,7 +94,8 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   let marinated: readonly number[] = []
   let sentence = ''
   let lastPrepared: readonly number[] = []
-  let blended: readonly number[] = []
+  /** What the clause before cut up or blitzed. */
+  let madeReady: readonly number[] = []
   /** What "them" stands for. */
   let lastNamed: readonly number[] = []
   /** "Mash the boiled potatoes with …": what the step takes for cooked, and nobody cooks. */
@@ -135,12 +135,12 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
         if (draft.lines[at]!.food?.state === 'raw') calledSo.set(at, way)
     }
     const listed = isListing(said) && !/\b(?:until|till)\b/i.test(said)
+    // "Blitz the mushrooms and shallot. Cook in a dry pan": what the sentence before made ready is cooked.
+    const cooksReady = DOES_IT_IN.test(said) && pot.hot === null && !namedIn(said).length
     // "Soak the mushrooms, then cook in the same water".
-    // "Blitz the mushrooms and shallot. Cook in a dry pan": what was made ready is cooked.
-    const cooksBlended = DOES_IT_IN.test(said) && pot.hot === null && !namedIn(said).length
     let prepared: readonly number[] =
-      clause.sentence === sentence ? lastPrepared : cooksBlended ? blended : []
-    blended = BLENDS.test(said) || PREPARES.test(said) ? namedIn(said) : []
+      clause.sentence === sentence ? lastPrepared : cooksReady ? madeReady : []
+    madeReady = BLENDS.test(said) || PREPARES.test(said) ? namedIn(said) : []
     sentence = clause.sentence
     let carried: readonly number[] = []
     if (MARINATES.test(said)) marinated = namedIn(said)
@@ -178,7 +178,6 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
         PREPARES.test(stretch) || STANDS_IN.test(stretch) || (pot.hot === null && PUTS_IN.test(stretch))
           ? own
           : []
-      // "Add the cabbage, cover and cook": the lid says nothing of what goes in.
       // "Mash the boiled potatoes, fry the onion and add": what is mashed by itself is in no pan.
       if (
         MASHES.test(stretch) &&
@@ -187,6 +186,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
         own.every((at) => isReady(draft.lines[at]!.food))
       )
         pot.setAside(own)
+      // "Add the cabbage, cover and cook": the lid says nothing of what goes in.
       if (LID_ALONE.test(stretch)) prepared = lastPrepared
       lastPrepared = prepared
       if (HEATS_WATER.test(stretch) && !named.length) continue

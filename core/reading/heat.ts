@@ -257,19 +257,13 @@ export function readCooking(context: HeatContext): CookingRead {
     }
     stages.push({ way, unclear, event: { ...event } })
   }
-  // "Pan-fry version: 1 tbsp oil, fry the bottoms, add water, cover": the label names what is told behind it.
+  steamedInThePan(stages)
+  // "Pan-fry version: fry the bottoms, add water, cover", "heat oil in a skillet. Cook until browned, add water":
+  // the label and the skillet name what is told behind them.
   if (
     stages[1]?.way === 'brown-and-steam' &&
     stages[0]!.event.minutes === null &&
     /^(?:shallow-fry|griddle)$/.test(stages[0]!.way)
-  )
-    stages.shift()
-  steamedInThePan(stages)
-  // "Heat oil in a skillet. Cook 2 minutes until browned, add water, cover": the skillet is where that is done.
-  if (
-    stages[1]?.way === 'brown-and-steam' &&
-    stages[0]!.way === 'griddle' &&
-    stages[0]!.event.minutes === null
   )
     stages.shift()
   const [first, second] = stages

@@ -285,9 +285,11 @@ const VEGETABLE_OF = /\bveg(?:etable)? (?:oil|stock|broth|fat|shortening)\b/gi
 const CUT_UP_AFTER = recalled(
   /\b(?:fry|grill|roast|sear|bake|poach)\b[^.;]*\b(?:then|,|and)\s*(?:chop|shred|slice|dice|flake)\b/i,
 )
+/** What is done to no dough; its cheese is microwaved as well. */
 const BOILS_FOOD = recalled(
   /^\W*(?:boil|simmer|fry|roast|soak|drain|steam|cook|blanch|saut[eé]) (?:the )?\p{L}+/iu,
 )
+/** "Sauté 5 min in a little oil": a verb, how, and no word of what. */
 const GOES_ON_COOKING = recalled(
   /^\W*(?:then )?(?:cook|fry|saut[eé]|sweat|stir[- ]?fry)(?= (?:in|on|over|for|until|till|gently|slowly|down|it|them|\d[\d-]* ?min\w*)\b)(?![^.;]*\b(?:oven|each side|per side|a side|both sides|turning)\b)/i,
 )

@@ -69,6 +69,8 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
     // "Ingredients (10 buns)" counts as "for 10 buns" does.
     const pieces = heading.pieces ?? readYields(heading.name)?.pieces
     if (pieces) state.count(row, `makes ${pieces}`)
+    // "To assemble the parcels" over a list says more than that a list follows.
+    if (ASSEMBLES_SOMETHING.test(heading.name)) state.out.remarks.push({ text: heading.name, at: row.at })
     if (heading.rest) readText(state, row, heading.rest)
   } else {
     state.mode = 'lines'
@@ -84,6 +86,8 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
       state.section = null
   }
 }
+
+const ASSEMBLES_SOMETHING = /\b(?:assembl|shap)\p{L}+ +\p{L}/iu
 
 const isBoughtDough = (text: string, foods: Foods): boolean =>
   foodIs(matchFood(readLine(text).name, foods)?.food ?? null, 'bought-dough')

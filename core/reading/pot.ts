@@ -28,9 +28,13 @@ export class Pot {
   /** Stirred in without a verb of their own: the next verb is theirs. */
   private added = new Set<number>()
 
-  private time(way: PrecookingWay, text: string): void {
-    for (const time of timesIn(text).filter(({ index }) => !STANDS.test(text.slice(0, index))))
-      this.minutes.set(way, (this.minutes.get(way) ?? 0) + exactMinutes(time))
+  /** Adds the minutes that a text states to a way, and gives them. */
+  private time(way: PrecookingWay, text: string): number {
+    const minutes = timesIn(text)
+      .filter(({ index }) => !STANDS.test(text.slice(0, index)))
+      .reduce((sum, time) => sum + exactMinutes(time), 0)
+    if (minutes) this.minutes.set(way, (this.minutes.get(way) ?? 0) + minutes)
+    return minutes
   }
 
   cook(way: PrecookingWay, lines: readonly number[], text: string): void {
@@ -42,11 +46,10 @@ export class Pot {
     // What was browned and then simmers in its liquid has simmered: that is what its water goes by.
     if (own === 'simmer' && (this.hot === 'fry' || !lines.length) && this.wet)
       for (const at of this.ways.keys()) this.ways.set(at, own)
-    const before = this.minutes.get(own) ?? 0
-    this.time(own, text)
+    const minutes = this.time(own, text)
     // "Braise 40 min until dry" in a pan without a liquid: the minutes are spent on what fries in it.
     if (own === 'simmer' && this.hot === 'fry' && !lines.length && !this.wet)
-      this.braisedDryMinutes += (this.minutes.get(own) ?? 0) - before
+      this.braisedDryMinutes += minutes
     const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
     // What was boiled or roasted by itself is taken out of its pot.
     this.hot = alone ? null : own

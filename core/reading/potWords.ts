@@ -84,24 +84,27 @@ export const PREPARES = recalled(
   /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince(?! \d)|finely|pit|core)\b/iu,
 )
 
+/** "30 minutes uncovered". */
 export const LID_OFF = recalled(
   /^\W*(?:for )?(?:an? |another |\d)[^.;]{0,16}(?:min\w*|hours?|hrs?|h)\b[^.;]{0,8}\b(?:un)?covered\W*$|^\W*(?:uncover(?:ed)?|lid off)(?: and (?:roast|cook|bake))? (?:for )?(?:another )?\d[^.;]{0,12}(?:min\w*|hours?|h)\W*$/i,
 )
 /** "… sugar, salt and the water". */
 export const THE_LIQUID = recalled(/\bthe (?:water|stock|broth|wine|beer)\W*$/i)
-/** Roots, pulses and grain that are cooked by themselves are boiled. Common practice, no source. */
+/** Roots, and whatever is bought dry, are boiled where they are cooked by themselves. Common practice, no source. */
 export const isCookedInWater = (food: Food | null): boolean =>
   food !== null &&
   (/^(?:potato|sweet-potato|yam|cassava)$/.test(food.id) ||
-    /^(?:pulse|grain|noodle|rice|pasta)$/.test(food.group))
+    (food.state === 'dry' && /^(?:pulse|noodle|starch)$/.test(food.group)))
 /** So long no potato is fried in a pan. Our own choice. */
 export const BOILS_FROM_MINUTES = 15
+/** Chopped tomatoes simmer in their own juice. */
 export const isJuicy = (food: Food | null): boolean => /^tomato(?!-puree)/.test(food?.id ?? '')
 export const IN_THE_FAT =
   /\b(?:in|with) (?:the |hot |a little |some |\d\S* \p{L}+ )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/iu
 export const IN_WATER = /\b(?:in|with|and) (?:the |its |their )?water\b(?! to cover)/i
 export const LISTS_WATER = /^\W*(?:the )?water\b/i
 export const UNTIL = /\b(?:until|till)\b.*$/i
+/** "Mash the boiled potatoes". */
 export const MASHES = recalled(/^\W*(?:mash|crush|flake)\b/i)
 export const isReady = (food: Food | null): boolean =>
   food !== null && /^(?:cooked|canned)$/.test(food.state ?? '')
