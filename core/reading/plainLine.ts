@@ -106,8 +106,6 @@ export function plainLine(raw: string): string {
       /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
       '$3 $1, $2',
     )
-    // "Tuna in oil, drained (112 g)": that is what is left of it.
-    .replace(/\bdrained \((?:about )?((?:\d ?[x×] ?)?\d{2,4} ?(?:g|ml))\)$/i, '($1 drained)')
     // "1 roll puff pastry 375 g": what is in it stands behind.
     .replace(
       /^((?:\d|an?|one|two) (?:rolls?|packs?|packets?|sheets?|blocks?|tins?|cans?|jars?|tubs?|bags?|box|boxes|tubes?) (?:of )?\p{L}[\p{L}' -]{2,40}?),? (?:about |approx\.? |~)?(\d{2,4} ?(?:g|ml|oz|kg)|\d(?:\.\d)? ?(?:kg|lb))$/iu,

@@ -147,8 +147,12 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
       const each = outer !== undefined && /\beach\b/i.test(piece)
       // "(1 kg, 600 g once peeled)": what is left of it goes in.
       // "500 g cottage cheese drained overnight (~380 g)": what is left is what goes in.
-      if (dual && /\b(?:drained|squeezed|strained|pressed)\b[^(]*$/i.test(text.slice(0, at)))
+      const isLeft = dual && /\b(drained|squeezed|strained|pressed)\b[^(]*$/i.exec(text.slice(0, at))
+      if (isLeft) {
         measures.splice(0)
+        // "2 tins tuna, drained (112 g)": as it comes out of its liquid.
+        if (/drained/i.test(isLeft[1]!)) prep.push('drained weight')
+      }
       // "1 tin beans (240 g drained)": that much goes in.
       if (dual && /\bdrained\b/i.test(piece)) {
         measures.splice(0)
