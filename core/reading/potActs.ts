@@ -1,0 +1,254 @@
+import { foodIs } from '../food/groups'
+import type { PrecookingWay } from '../recipe/precookingWays'
+import type { Pot } from './pot'
+import type { PotLines } from './potLines'
+import type { Objects, Stretch } from './potStretch'
+import {
+  ADDED_TO,
+  ADDING,
+  ADDS,
+  ADDS_LIQUID,
+  ADDS_REST,
+  BLENDS,
+  COMBINES,
+  DOES_IT_IN,
+  GOES_IN_RAW,
+  HEATS_FAT,
+  HEATS_WATER,
+  INTO_BOWL,
+  IN_THE_FAT,
+  IN_WATER,
+  LISTS_WATER,
+  MASHES,
+  MIXES,
+  OUT_OF_POT,
+  POURS_ON,
+  PREPARES,
+  PUTS_IN,
+  REST,
+  SIMMERS_FROM_MINUTES,
+  THE_LIQUID,
+  UNTIL,
+  VERB,
+  WHOLE_POT,
+  isJuicy,
+  isListing,
+  isReady,
+  minutesIn,
+} from './potWords'
+import { DRY } from './precookingVerb'
+import { wayInPot } from './potWay'
+
+// What a stretch of a sentence does to the pot of a part. Every act is a sentence of its own kind; of the acts that
+// fit, the first is done.
+
+/** A pot and the clause that is done to it. */
+export interface Scene {
+  readonly pot: Pot
+  readonly lines: PotLines
+  readonly objects: Objects
+  /** Its water has been cooked off, and nothing poured on since. */
+  untilDry: boolean
+  /** The way of the last verb in this clause: what is listed behind it is cooked so too. */
+  clauseWay: PrecookingWay | null
+  /** The clause puts a pan on the heat and has no verb: "in a pan: butter, onion, 15 minutes". */
+  inPanAlone: boolean
+}
+
+interface Act {
+  /** A sentence in which a stretch does it. */
+  says: string
+  fits: (stretch: Stretch, scene: Scene, way: PrecookingWay | null) => boolean
+  does: (stretch: Stretch, scene: Scene, way: PrecookingWay | null) => void
+}
+
+/** Stretches that say of lines where they are and have no heat of their own. */
+const APART = {
+  heatsWater: {
+    says: 'Bring a large pot of salted water to the boil',
+    fits: ({ text, named }) => HEATS_WATER.test(text) && !named.length,
+    does: () => undefined,
+  },
+  addsTowardsTheEnd: {
+    says: 'Boil the potatoes 10 minutes, adding the peas for the last 2',
+    fits: ({ text, own }, { pot, clauseWay }) =>
+      ADDING.test(text) && own.length > 0 && pot.last !== null && clauseWay !== null,
+    does: ({ own }, { pot }) => pot.addTo(pot.last!, own, ''),
+  },
+  goesInRaw: {
+    says: 'The onion goes in raw',
+    fits: ({ text }) => GOES_IN_RAW.test(text),
+    does: ({ own }, { pot }) => pot.leave(own),
+  },
+  // Off the heat, and what stands in the bowl is raw.
+  leavesForABowl: {
+    says: 'Fry the onion, tip into a bowl with the cheese',
+    fits: ({ text }, { pot }) => INTO_BOWL.test(text) && pot.ways.size > 0,
+    does: ({ named }, { pot }) => pot.setAside(named),
+  },
+  // What they are added to is in no pot.
+  isAddedToOthers: {
+    says: 'Fry the onion, add to the cheese with the egg',
+    fits: ({ text }, { pot, lines }) => {
+      const to = ADDED_TO.exec(text)?.[1]
+      const into = to ? lines.namedIn(to) : []
+      return into.length > 0 && pot.hot !== null && into.every((at) => pot.ways.get(at) !== pot.hot)
+    },
+    does: ({ named }, { pot }) => pot.setAside(named.filter((at) => !pot.ways.has(at))),
+  },
+} satisfies Record<string, Act>
+
+/** Stretches that cook, put in or take out; the last fits whatever is left. */
+const IN_POT = {
+  cooks: {
+    says: 'Fry the onion in the oil 8 minutes',
+    fits: (_, __, way) => way !== null,
+    does: (stretch, scene, way) => {
+      const { pot, lines } = scene
+      // "Cook the groats in the water": what is listed to cook them in is in the pot with them.
+      const isInWater = way === 'simmer' && IN_WATER.test(stretch.verbs)
+      scene.clauseWay = way
+      pot.cook(
+        way!,
+        [...cookedLines(stretch, scene), ...(isInWater ? lines.water : [])],
+        // "Boil and mash the potatoes (20 min)": the minutes stand behind both.
+        OUT_OF_POT.test(stretch.shares) ? `${stretch.text} ${stretch.shares}` : stretch.text,
+      )
+    },
+  },
+  // What was boiled is in another pot than the one that is hot.
+  mixesTwoPots: {
+    says: 'Boil the potatoes. Fry the onion. Mix the potatoes, cheese and half of the onion',
+    fits: ({ text, isFirst, named }, { pot }) =>
+      pot.hot !== null &&
+      isFirst &&
+      MIXES.test(text) &&
+      named.some((at) => pot.ways.has(at) && pot.ways.get(at) !== pot.hot),
+    does: ({ named }, scene) => {
+      scene.pot.setAside(named)
+      scene.clauseWay = null
+    },
+  },
+  combines: {
+    says: 'Fry the onion, mix with the cheese',
+    fits: ({ text }, { pot }) => pot.hot !== null && COMBINES.test(text),
+    does: ({ text, named }, scene) => {
+      const { pot, lines } = scene
+      const isAll = /\beverything\b|\bthe rest\b|\bmix (?:it )?all\b/i.test(text)
+      pot.setAside(isAll ? lines.every.filter((at) => !pot.ways.has(at)) : named)
+      scene.clauseWay = null
+    },
+  },
+  // What is listed behind goes with the verb in front.
+  isListedBehind: {
+    says: 'Microwave the onion, mushrooms and butter, 6 minutes',
+    fits: ({ text, isOff }, { pot, clauseWay }) =>
+      pot.hot === null && clauseWay !== null && !isOff && !VERB.test(text),
+    does: ({ text, named }, { pot, lines, clauseWay }) => {
+      const water = clauseWay === 'simmer' && LISTS_WATER.test(text) ? lines.water : []
+      pot.addTo(clauseWay!, [...named, ...water], text)
+    },
+  },
+  // "Peel and slice the apples" beside a hot pan is done on the board.
+  isDoneOnTheBoard: {
+    says: 'Fry the onion. Mash the potatoes, add the onion',
+    fits: ({ text, named }, { pot }) =>
+      pot.hot !== null && (PREPARES.test(text) || BLENDS.test(text)) && !ADDS.test(text) && named.length > 0,
+    does: ({ text, named }, { pot }) => {
+      // "Mash the lentils and chestnuts, add the flax egg and the veg": that is another bowl.
+      if (OUT_OF_POT.test(text) && named.every((at) => !pot.ways.has(at))) pot.setAside(named)
+    },
+  },
+  simmersOpen: {
+    says: 'Fry the beef, add the stock. 25 min, lid off',
+    fits: ({ text, named }, { pot }) =>
+      pot.hot === 'fry' && pot.poured && !named.length && minutesIn(text) >= SIMMERS_FROM_MINUTES,
+    does: ({ text }, { pot }) => pot.cook('simmer', [], text),
+  },
+  goesIn: {
+    says: 'Fry the onion, add the mushrooms',
+    fits: ({ isOff }, { pot }) => pot.hot !== null && !isOff,
+    does: ({ text, own, named }, { pot, inPanAlone }) =>
+      pot.add(
+        ADDS.test(text) || inPanAlone || pot.ways.size > 0 ? named : [],
+        text,
+        PUTS_IN.test(text) && own.length > 0,
+      ),
+  },
+  // "Grind the dal", "slice the onions" before anything is hot decide nothing.
+  staysRaw: {
+    says: 'Boil the potatoes. Drain. The cheese and the parsley',
+    fits: ({ text }, { pot }) => (pot.ways.size > 0 || !PREPARES.test(text)) && !isListing(text),
+    does: ({ named }, { pot }) => pot.setAside(named),
+  },
+} satisfies Record<string, Act>
+
+/** An act's name. */
+export type ActName = keyof typeof APART | keyof typeof IN_POT
+/** Every act with a sentence that does it, in the order in which they are tried. */
+export const ACTS: Readonly<Record<ActName, Act>> = { ...APART, ...IN_POT }
+const APART_ACTS = Object.entries<Act>(APART)
+const POT_ACTS = Object.entries<Act>(IN_POT)
+
+/**
+ * Does to the pot what a stretch says.
+ *
+ * @returns the act it was; null where the words do nothing to any pot
+ */
+export function act(stretch: Stretch, scene: Scene): ActName | null {
+  const { pot, lines } = scene
+  const { text, own, named } = stretch
+  // "Mash the boiled potatoes, fry the onion and add": what is mashed by itself is in no pan.
+  if (MASHES.test(text) && pot.hot === null && own.length && own.every((at) => isReady(lines.foodOf(at))))
+    pot.setAside(own)
+  const apart = APART_ACTS.find(([, { fits }]) => fits(stretch, scene, null))
+  if (apart) {
+    apart[1].does(stretch, scene, null)
+    return apart[0] as ActName
+  }
+  if ((pot.hot !== null || pot.ways.size > 0) && POURS_ON.test(text)) pot.wet = true
+  const way = wayInPot(stretch, pot, lines)
+  if (!way && HEATS_FAT.test(stretch.verbs)) pot.hot ??= 'fry'
+  const found = POT_ACTS.find(([, { fits }]) => fits(stretch, scene, way))
+  found?.[1].does(stretch, scene, way)
+  if (found?.[0] === 'isDoneOnTheBoard') return 'isDoneOnTheBoard'
+  addsWhatIsLeft(stretch, scene)
+  if (pot.hot !== null && !way && OUT_OF_POT.test(text)) pot.setAside([])
+  // "Wilt, squeeze, mix with the feta, egg": what is listed behind is mixed in, and no longer cooked.
+  if (pot.hot === null && COMBINES.test(text)) scene.clauseWay = null
+  // What is poured on after it was dry is wet again.
+  const pours = named.some((at) => foodIs(lines.foodOf(at), 'pours'))
+  const wets =
+    POURS_ON.test(text) ||
+    (pot.wet && (THE_LIQUID.test(text) || named.some((at) => isJuicy(lines.foodOf(at))))) ||
+    pours
+  if (pot.hot !== null && wets) pot.poured = true
+  if (pot.hot !== null && (POURS_ON.test(text) || (pours && ADDS_LIQUID.test(text)))) scene.untilDry = false
+  if (DRY.test(text) && pot.ways.size) scene.untilDry = true
+  return (found?.[0] as ActName | undefined) ?? null
+}
+
+/** What a verb of cooking is done to. */
+function cookedLines({ text, named, isEverything }: Stretch, { pot, lines, objects }: Scene) {
+  const { marinated } = objects
+  // "Toss the tofu in the starch, fry in oil": what was turned in it is fried.
+  const isTurned =
+    marinated.length > 0 &&
+    !pot.ways.size &&
+    DOES_IT_IN.test(text) &&
+    !lines.namedIn(text.replace(IN_THE_FAT, ' ').replace(UNTIL, '')).length
+  if (isTurned) return marinated
+  if (isEverything && (WHOLE_POT.test(text) || !named.length)) return lines.every
+  if (named.length || pot.ways.size) return named
+  return marinated.length ? marinated : lines.every
+}
+
+/** "Stir in the rest", in a pot that cooks and in one that does not. */
+function addsWhatIsLeft({ text, isOff, isEverything }: Stretch, { pot, lines }: Scene): void {
+  if (pot.hot !== null && !isOff && ADDS_REST.test(text)) pot.add(lines.every, text)
+  const left = () => lines.every.filter((at) => !pot.ways.has(at))
+  // When nothing cooks, what has not been named stays raw.
+  if (REST.test(text) && (pot.hot === null || /\b(?:mix|combine|fold)\b/i.test(text))) pot.setAside(left())
+  // "Mix everything for the filling" when the eggs have been scrambled: all else goes in raw.
+  else if (pot.hot === null && pot.ways.size && isEverything && MIXES.test(text)) pot.setAside(left())
+}

@@ -1,0 +1,121 @@
+import { withoutVents } from './asides'
+import { NOT_DONE } from './heatEvents'
+import type { Pot } from './pot'
+import type { PotLines } from './potLines'
+import {
+  ALL,
+  BARE_VERB,
+  BLENDS,
+  DOES_IT_IN,
+  INGREDIENT_STATES,
+  LID_ALONE,
+  MARINATES,
+  OFF,
+  PREPARED,
+  PREPARES,
+  PUTS_IN,
+  STANDS_IN,
+  STRETCHES,
+  THEM,
+  isListing,
+} from './potWords'
+
+/** What stands between two commas or around an "and" of a clause: one verb, and what is done to what. */
+export interface Stretch {
+  text: string
+  /** The whole clause it stands in. */
+  said: string
+  /** It is the first of its clause. */
+  isFirst: boolean
+  /** Its words without what lets steam out, what is warned of, and how foods are bought: here its verb stands. */
+  verbs: string
+  /** The lines it names itself. */
+  own: readonly number[]
+  /** … with those that words in front of it or "them" stand for. */
+  named: readonly number[]
+  /** The stretch behind that shares its object ("boil and mash the potatoes"); empty where none does. */
+  shares: string
+  /** It cools, or stands off the heat. */
+  isOff: boolean
+  /** It speaks of everything that is in the pot. */
+  isEverything: boolean
+}
+
+/** Seasonings are told apart from "everything" that is cooked. */
+const SEASONS = /\b(?:powders?|spices|masalas?)\b/i
+
+/** Finds what the verbs of one part's clauses are done to, from one stretch to the next. */
+export class Objects {
+  constructor(private readonly lines: PotLines) {}
+
+  /** "Marinate the chicken in the paste. Grill 12 min": what lay in it is grilled, and nothing else. */
+  marinated: readonly number[] = []
+  /** What the next verb is done to, for it was named or cut up in front of it. */
+  private prepared: readonly number[] = []
+  private lastPrepared: readonly number[] = []
+  /** What the clause before cut up or blitzed. */
+  private madeReady: readonly number[] = []
+  /** What "them" stands for. */
+  private lastNamed: readonly number[] = []
+  private sentence = ''
+
+  /**
+   * Goes on to a clause.
+   *
+   * @param said its words, without a label
+   * @param isHot the pot is on the heat
+   */
+  startClause(said: string, sentence: string, isHot: boolean): void {
+    const named = this.lines.namedIn(said)
+    // "Blitz the mushrooms and shallot. Cook in a dry pan": what the sentence before made ready is cooked.
+    const cooksReady = DOES_IT_IN.test(said) && !isHot && !named.length
+    // "Soak the mushrooms, then cook in the same water".
+    this.prepared = sentence === this.sentence ? this.lastPrepared : cooksReady ? this.madeReady : []
+    this.madeReady = BLENDS.test(said) || PREPARES.test(said) ? named : []
+    if (MARINATES.test(said)) this.marinated = named
+    this.sentence = sentence
+  }
+
+  /**
+   * The stretches of a clause, one after the other: each is found when the pot has done what stands before it.
+   *
+   * @param said the clause; words that leave foods out are no longer in it
+   */
+  *stretchesOf(said: string, whole: string, pot: Pot): Generator<Stretch> {
+    let carried: readonly number[] = []
+    const texts = said.split(STRETCHES)
+    // "A pound of potatoes boiled and mashed, one onion fried": how they are bought or made ready.
+    const listed = isListing(whole) && !/\b(?:until|till)\b/i.test(whole)
+    for (const [n, text] of texts.entries()) {
+      // "Boil and mash the potatoes": both verbs have one object.
+      const shares = BARE_VERB.test(text) && n + 1 < texts.length ? texts[n + 1]! : ''
+      const own = this.lines.namedIn(shares ? `${text} ${shares}` : text)
+      // "Chop the mushrooms, stir-fry in the oil": what it is done in is named, and what was cut up is done.
+      const object = DOES_IT_IN.test(text) ? this.prepared : []
+      // "Chop the onion and fry in the oil": what was cut up goes into the pan.
+      const meant = this.prepared.length || !THEM.test(text) ? this.prepared : this.lastNamed
+      const named = own.length ? [...new Set([...carried, ...object, ...own])] : [...carried, ...meant]
+      if (own.length) this.lastNamed = own
+      // "Leeks - washed, sliced, softened in butter": made ready in front of its verb.
+      carried = PREPARED.test(text) ? named : []
+      // "Leeks in with the butter and fry": what is named in front goes with the verb.
+      const waits = PREPARES.test(text) || STANDS_IN.test(text) || (pot.hot === null && PUTS_IN.test(text))
+      this.prepared = waits ? own : []
+      // "Add the cabbage, cover and cook": the lid says nothing of what goes in.
+      if (LID_ALONE.test(text)) this.prepared = this.lastPrepared
+      this.lastPrepared = this.prepared
+      const plain = withoutVents(text).replace(NOT_DONE, ' ').replace(INGREDIENT_STATES, ' ')
+      yield {
+        text,
+        said: whole,
+        isFirst: n === 0,
+        verbs: listed ? plain.replace(/\b(?:boiled|cooked|roasted|fried|steamed|toasted)\b/gi, ' ') : plain,
+        own,
+        named,
+        shares,
+        isOff: OFF.test(text),
+        isEverything: ALL.test(text) && !SEASONS.test(text),
+      }
+    }
+  }
+}

@@ -1,0 +1,120 @@
+import { foodIs } from '../food/groups'
+import type { PrecookingWay } from '../recipe/precookingWays'
+import type { Pot } from './pot'
+import type { PotLines } from './potLines'
+import type { Stretch } from './potStretch'
+import {
+  BOILS_FROM_MINUTES,
+  COVERED,
+  DRAINED,
+  LONG,
+  SIMMERS,
+  SIMMERS_FROM_MINUTES,
+  isCookedInWater,
+  minutesIn,
+} from './potWords'
+import { DRY, isPlainCook, wayIn } from './precookingVerb'
+
+/** A way of the words of a stretch that its pot makes another of. */
+interface Turn {
+  /** A sentence that turns it so. */
+  says: string
+  /** The way that the words have; null for whatever they say. */
+  from: PrecookingWay | null
+  to: PrecookingWay
+  when: (stretch: Stretch, pot: Pot, lines: PotLines) => boolean
+}
+
+/** A pot with liquid in it simmers, whatever it was browned in and wherever it stands. */
+const IN_ITS_LIQUID: readonly Turn[] = [
+  {
+    says: 'Brown the beef, add the stock, lid on, low heat, 2 hours',
+    from: null,
+    to: 'simmer',
+    when: ({ verbs, said }, pot) =>
+      pot.wet && pot.hot !== null && /\b(?:lid on|cover(?:ed)?)\b/i.test(verbs) && LONG.test(said),
+  },
+  {
+    says: 'Put the beef in a casserole with the stock, cover and cook in the oven for 2 hours',
+    from: null,
+    to: 'simmer',
+    when: ({ verbs, said }, pot) =>
+      pot.wet && /\boven\b/i.test(verbs) && /\b(?:casserole|cover(?:ed)?|lid|pot|braise)\b/i.test(said),
+  },
+  {
+    says: 'Fry the onion, add the beans and 100 ml water, cover, cook 10 min',
+    from: null,
+    to: 'simmer',
+    when: ({ verbs, said }, pot) => pot.poured && COVERED.test(said) && /^\W*cook\b/i.test(verbs),
+  },
+]
+
+/** What a verb that says little means in the pot it is said of. */
+const IN_THIS_POT: readonly Turn[] = [
+  {
+    // In a pan that fries and has no liquid nothing simmers.
+    says: 'Fry the onion, add the mushrooms and cook until thick',
+    from: 'simmer',
+    to: 'fry',
+    when: ({ verbs }, pot) =>
+      pot.hot === 'fry' && (!pot.wet || (!pot.poured && isPlainCook(verbs))) && !SIMMERS.test(verbs),
+  },
+  {
+    says: 'Bring the beef and stock to a simmer and cook 45 minutes',
+    from: 'fry',
+    to: 'simmer',
+    when: ({ verbs }, pot) => pot.hot === 'simmer' && isPlainCook(verbs),
+  },
+  {
+    says: 'Fry the onion, tomato and stock in, cook down 15 minutes',
+    from: 'fry',
+    to: 'simmer',
+    when: ({ text, verbs, said }, pot) =>
+      pot.hot === 'fry' &&
+      pot.poured &&
+      isPlainCook(verbs) &&
+      !DRY.test(said) &&
+      minutesIn(text) >= SIMMERS_FROM_MINUTES,
+  },
+  {
+    // Whatever fat the filling has, they are in water.
+    says: 'Cook the potatoes in their skins 25 minutes',
+    from: 'fry',
+    to: 'simmer',
+    when: ({ verbs, said, named }, pot, { foodOf }) =>
+      isPlainCook(verbs) &&
+      pot.hot === null &&
+      !/\b(?:oil|butter|ghee|lard|fat|pan|skillet|wok)\b/i.test(verbs) &&
+      named.length > 0 &&
+      named.every((at) => isCookedInWater(foodOf(at))) &&
+      (/\b(?:skins?|jackets?|whole|tender|soft|done)\b/i.test(said) || minutesIn(said) >= BOILS_FROM_MINUTES),
+  },
+]
+
+/** Every turn, for the sentences that show them. */
+export const TURNS: readonly Turn[] = [...IN_ITS_LIQUID, ...IN_THIS_POT]
+
+/**
+ * The way in which a stretch cooks what is in its pot: by its words, and by what the pot is doing. Null where it
+ * cooks nothing.
+ */
+export function wayInPot(stretch: Stretch, pot: Pot, lines: PotLines): PrecookingWay | null {
+  const turned = (turns: readonly Turn[], way: PrecookingWay | null) =>
+    turns.find(({ from, when }) => (from === null || from === way) && when(stretch, pot, lines))?.to
+  return turned(IN_ITS_LIQUID, null) ?? wayByWords()
+
+  function wayByWords(): PrecookingWay | null {
+    const { text, verbs, said, named, isOff } = stretch
+    if (isOff && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)) return null
+    const isDrained =
+      DRAINED.test(said.slice(said.indexOf(text))) && !named.some((at) => foodIs(lines.foodOf(at), 'flesh'))
+    const way = wayIn(
+      verbs,
+      lines.hasFat,
+      /\b(?:oil|butter|ghee|lard|fat)\b/i.test(verbs),
+      !pot.wet && lines.hasMince,
+      isDrained,
+    )
+    return way && (turned(IN_THIS_POT, way) ?? way)
+  }
+}
