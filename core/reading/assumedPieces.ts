@@ -23,6 +23,8 @@ const USUAL_DOUGH_GRAMS: Readonly<Record<Shape, { wet: number; dry: number }>> =
 const LARGE = /\bpast(?:y|ies)\b(?! (?:sheet|dough|case))|\bcalzon(?:es?|i)\b/i
 const LARGE_DOUGH_GRAMS = 110
 
+/** Nobody closes less dough round a filling. Common practice, no source. */
+const LEAST_GRAMS = 1
 /** Rounds are rolled out of trimmings as well, and the last of these stay over. Common practice, no source. */
 const CUT_SHARE = 0.97
 
@@ -42,16 +44,19 @@ export function assumedDough(
   const of = (kind: FoundFact['kind']) => facts.find((fact) => fact.kind === kind)
   const across = of('cutter-cm') ?? of('disc-cm')
   // A ball that is filled and rolled out again is as wide as its filling makes it.
-  if (across && row.cutFromSheet && !row.flat && (shape ?? 'half-moon') !== 'lidded-pie') {
+  const isSquare = across !== undefined && /\bsquares?\b/i.test(across.text)
+  const isCut = row.cutFromSheet || isSquare || across?.kind === 'cutter-cm'
+  if (across && isCut && !row.flat && (shape ?? 'half-moon') !== 'lidded-pie') {
     const thick = of('thickness-mm')
     // Dough draws together after it is cut: nobody's is thinner than it is usually rolled by much.
     const millimetres = Math.max(thick ? (thick.low + thick.high) / 2 : row.rolledMm, row.rolledMm / 2)
     const centimetres = (across.low + across.high) / 2
-    const grams = ((Math.PI / 4) * centimetres ** 2 * (millimetres / 10) * DENSITY_G_PER_ML.dough) / CUT_SHARE
-    if (grams >= 2)
+    const areaCm2 = (isSquare ? 1 : Math.PI / 4) * centimetres ** 2
+    const grams = (areaCm2 * (millimetres / 10) * DENSITY_G_PER_ML.dough) / CUT_SHARE
+    if (grams >= LEAST_GRAMS)
       return {
         grams,
-        says: `${Math.round(grams)} g each, a round of ${Number(centimetres.toFixed(1))} cm rolled to ${Number(millimetres.toFixed(1))} mm`,
+        says: `${Number(grams.toFixed(grams < 5 ? 1 : 0))} g each, a ${isSquare ? 'square' : 'round'} of ${Number(centimetres.toFixed(1))} cm rolled to ${Number(millimetres.toFixed(1))} mm`,
       }
   }
   if (LARGE.test(title) && !/\b(?:mini|small|cocktail|bite)/i.test(title))

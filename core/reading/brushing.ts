@@ -15,7 +15,7 @@ export const brushingsOf = (clauses: readonly Clause[]): (Clause & { mixed: stri
     if (!brushes) return []
     // "Mix the butter and garlic and brush over the rolls": with what stands in front.
     const front = clause.text.slice(0, brushes.index)
-    if (MIXES.test(front) && BRUSHES_OVER.test(clause.text.slice(brushes.index)))
+    if ((MIXES.test(front) || MELTS.test(front)) && BRUSHES_OVER.test(clause.text.slice(brushes.index)))
       return [{ ...clause, mixed: front }]
     const before = clauses[at - 1]
     const bare =
@@ -24,6 +24,7 @@ export const brushingsOf = (clauses: readonly Clause[]): (Clause & { mixed: stri
       MIXES.test(before.text)
     return [{ ...clause, mixed: bare ? before.text : '' }]
   })
+const MELTS = recalled(/\b(?:melt|warm|heat)\b[^.;]*\bwith\b/i)
 const BRUSHES_OVER = recalled(
   /^brush\w*(?: (?:it|this))? (?:over|on|onto|(?:the |all )?(?:edges?|rims?|borders?))\b(?!.*\bwith\b)/i,
 )

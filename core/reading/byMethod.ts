@@ -44,45 +44,6 @@ export function leaveInFilling(
   pan.lines = []
 }
 
-/** Whether the method stirs it into something before any piece is closed. */
-const isMixedIn = (name: string, clauses: readonly Clause[]) => {
-  const word = normaliseName(name).split(' ').at(-1)!
-  return clauses.some(
-    ({ text, closed }) =>
-      !closed &&
-      /\b(?:mix|beat|stir|combine|whisk|blend|bind|add)\b/i.test(text) &&
-      normaliseName(text).split(' ').includes(word),
-  )
-}
-
-/** "Brush with the oil mixture". */
-const BRUSHES_MIXTURE = recalled(
-  /\b(?:brush|spread|moisten|wet|drizzle)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid)\b(?! (?:of )?(?:filling|cheese))/i,
-)
-
-/** Egg, milk and seeds in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
-export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): void {
-  for (const draft of [...drafts]) {
-    const isSheet = draft.lines.some(({ food }) => foodIs(food, 'bought-dough'))
-    if (draft.kind !== 'shell' || !isSheet || draft.lines.some(({ food }) => food?.group === 'flour'))
-      continue
-    // "Whisk oil, milk and egg … brush each sheet with the mixture": it is mixed to be brushed on.
-    const forSheets = clauses.some(({ text }) => BRUSHES_MIXTURE.test(text))
-    const wash = draft.lines.filter(({ food, read }) => {
-      if (!food) return false
-      if (food.group === 'seed') return true
-      if (forSheets && (isFat(food) || /^(?:yogurt|plant-yogurt)$/.test(food.group))) return true
-      return (
-        /^(?:egg|egg-yolk|egg-white|milk|plant-milk)$/.test(food.group) &&
-        (forSheets || !isMixedIn(read.name, clauses))
-      )
-    })
-    if (!wash.length) continue
-    draft.lines = draft.lines.filter((item) => !wash.includes(item))
-    finishOf(drafts).lines.push(...wash)
-  }
-}
-
 /** Whether the method says what goes into a dough: of at least two of its foods. */
 const isToldWhole = (draft: Draft, clauses: readonly Clause[]) =>
   clauses.some(
@@ -142,9 +103,25 @@ function calledOnTop(group: string, name: string, spare: boolean): RegExp {
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
  */
 export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  brushParts(drafts, clauses)
   brushFromParts(drafts, clauses)
   brushFromPan(drafts, clauses)
   dustByMethod(drafts, clauses)
+}
+
+/** "Sugar syrup", and the method brushes with the syrup: what looks like a sauce goes on the pieces. */
+function brushParts(drafts: readonly Draft[], clauses: readonly Clause[]): void {
+  for (const draft of drafts) {
+    const name = normaliseName(draft.name)
+    const word = name.split(' ').at(-1)
+    if (draft.kind !== 'dip' || draft.into || !word) continue
+    if (!/^(?:syrup|butter|oil|sauce|glaze|mix|mixture)$/.test(word)) continue
+    const brushed = new RegExp(
+      String.raw`\b(?:brush|glaze|paint)\w*\b[^.;]*\bwith (?:(?:the|this|your|hot|warm) (?:(?:hot|warm|sugar) )*${word}|(?:some )?${name})\b`,
+      'iu',
+    )
+    if (clauses.some(({ text }) => brushed.test(text))) draft.kind = 'finish'
+  }
 }
 
 function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {

@@ -45,6 +45,7 @@ const ONE_PIE = recalled(/\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/
 const WRAPPED_WHOLE = recalled(
   /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels)/iu,
 )
+const SLICES = recalled(/\b(?:slices|wedges)\b/i)
 const ONE_DISH = recalled(/\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i)
 const BALL_GRAMS = recalled(
   /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i,
@@ -89,6 +90,8 @@ const CUT_INTO = recalled(
   /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b|\b(?:cut|slice) (?:it )?in(?:to)? (\d{1,2})(?=\W*$)/i,
 )
 
+/** Into so many sheets at most a dough is divided to be rolled out and cut. Our own choice. */
+const MOST_SHEETS = 4
 const clamp = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
 
 const LAST_WORDS = 200
@@ -131,9 +134,11 @@ export function countPieces(
       at < outline.counts.length &&
       (!outline.steps.some((step) => step.text.includes(count.text)) ||
         /\b(?:makes|yields?|gives|serves)\b/i.test(count.text))
-    if (count.pieces)
+    // "For 8 slices": what one pie or strudel is cut into.
+    const isCutUp = SLICES.test(count.text) && (shape === 'lidded-pie' || WRAPPED_WHOLE.test(outline.title))
+    if (count.pieces && !isCutUp)
       found.push({ pieces: count.pieces, weight: stated ? 100 - at : 50 - at, says: count.text })
-    servings ??= count.servings
+    servings ??= count.servings ?? (isCutUp ? count.pieces : null)
     perServing ??= count.perServing
   })
   if (perServing && servings)
@@ -280,7 +285,9 @@ export function countPieces(
   let pieces: number
   if (best) {
     pieces = clamp(best.pieces)
-    const others = found.filter((one) => clamp(one.pieces) !== pieces && one.weight >= 40)
+    // "Divide the dough in two. Roll each half to a sheet": how it is worked, where more come of it.
+    const isShare = (one: Found) => one === divided && one.pieces <= MOST_SHEETS && pieces > 2 * one.pieces
+    const others = found.filter((one) => clamp(one.pieces) !== pieces && one.weight >= 40 && !isShare(one))
     if (others.length)
       notes.push({
         code: 'pieces-differ',

@@ -82,7 +82,7 @@ const LINES_TRAY = recalled(
 )
 /** "Lay one sheet in an oiled pan": the other covers it. */
 export const LAYS_IN_TRAY = recalled(
-  /\b(?:lay|put|place) (?:one|1|half|a|the first)(?: (?:sheet|half|piece|layer))? [^.;]{0,6}\b(?:in|into|on) [^.;]{0,30}\b(?:tray|tin|dish|pan)\b/i,
+  /\broll(?: out)? (?:one|1|the first|the larger|the bigger)(?: (?:sheet|half|piece|part))?\b[^.;]{0,30}\b(?:lay|put|place|line)\b[^.;]{0,14}\b(?:in|into|on|the|a) [^.;]{0,20}\b(?:tray|tin|dish|pan)\b|\b(?:lay|put|place) (?:one|1|half|a|the first)(?: (?:sheet|half|piece|layer))? [^.;]{0,6}\b(?:in|into|on) [^.;]{0,30}\b(?:tray|tin|dish|pan)\b/i,
 )
 /** Two rounds make one piece. */
 const PAIRS = recalled(
@@ -102,7 +102,7 @@ const SO_MANY_EACH = recalled(
 )
 /** "Into one big spiral": all of it. */
 const ONE_OF_ALL = recalled(
-  /\b(?:into|to|as|form) (?:one|1|a single) (?:(?:big|large|long|giant|continuous|huge) )*(?:spiral|coil|snail|ring|wreath|strudel|plait)\b/i,
+  /\bcoil\b[^.;]{0,40}\bfrom the (?:centre|center|middle)\b[^.;]{0,20}\b(?:tin|tray|pan|dish)\b|\bcoil\b[^.;]{0,60}\b(?:(?:one|1) (?:roll |rope )?(?:following|after|joined to|behind) (?:the other|another|one)|end to end|joining (?:the )?ends|continu(?:e|ing) with the (?:next|others?))\b|\b(?:into|to|as|form) (?:one|1|a single) (?:(?:big|large|long|giant|continuous|huge) )*(?:spiral|coil|snail|ring|wreath|strudel|plait)\b/i,
 )
 /** "One slightly bigger … cover": a base and its lid. */
 export const isBaseAndLid = (method: string): boolean =>
@@ -233,6 +233,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
   ) ||
   /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
 
+const CUTS_ROUNDS = recalled(/\b(?:rounds|circles|dis[ck]s|squares|balls|strips|pieces|wrappers)\b/i)
 /** "Cut in 8" behind the oven. */
 const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
 /** What is bought in sheets or rounds, and cut. */
@@ -254,6 +255,9 @@ export function byDividing(
   let says = ''
   /** Into how many the dough was parted of which one is worked at a time. */
   let shares = 1
+  /** … and each of them was one piece. */
+  let repeated = 1
+  let repeatSays = ''
   let ropeCm: number | null = null
   let sentence = ''
   let tail = ''
@@ -350,6 +354,10 @@ export function byDividing(
       shares = 1
     }
     const again = AGAIN.exec(text)
+    if (again && shares > 1 && pieces === null) {
+      repeated = shares
+      repeatSays = text
+    }
     if (again && shares > 1 && pieces !== null && !seen.some(({ at }) => at > again.index)) {
       pieces *= shares
       shares = 1
@@ -358,6 +366,9 @@ export function byDividing(
   // "Coil all 4 ropes into one big spiral".
   const one = clauses.find(({ text }) => ONE_OF_ALL.test(text) && !/\b(?:each|every)\b/i.test(text))
   if (one) return { pieces: 1, weight: 60, says: one.text }
+  // "Roll half of the dough to 7 inch, fill, fold. Repeat": as many as there are shares.
+  if (pieces === null && repeated > 1 && !clauses.some(({ text }) => CUTS_ROUNDS.test(text)))
+    return { pieces: repeated, weight: 60, says: repeatSays }
   if (pieces === null) return null
   const half = pieces / 2
   const isLidded = clauses.some(({ text }) => {

@@ -17,19 +17,26 @@ const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
 const SPOON = String.raw`(an?(?=\s)|${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
 const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b\.?|")`
 const CUTTER = new RegExp(
-  String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring)\b|\b(?:cutter|glass|cup|ring)\s*\((?:about |~)?${LENGTH}`,
+  String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring|saucer|bowl|lid)\b|\b(?:cutter|glass|cup|ring|saucer|plate|bowl)\s*\((?:about |~)?${LENGTH}`,
   'iu',
 )
 const DISC = new RegExp(
-  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds|circles|dis[ck]s|squares|ovals|puris|wrappers|balls?) (?:of|about|to) (?:about )?${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten)(?: (?:it|them|out|gently|down|each))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
+  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)* ${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten)(?: (?:it|them|out|gently|down|each|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
   'iu',
 )
 const THICK = new RegExp(
-  String.raw`${LENGTH}\s*(?:thick|thickness|thin)\b|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b[^.]{0,30}?\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
+  String.raw`${LENGTH}\s*(?:thick|thickness|thin)\b|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b(?:[^.]{0,30}?|[^.,]{0,60}?)\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
+  'iu',
+)
+/** "Roll 1/8"", "roll the dough 3 mm": how thick; "roll 12 cm" is how wide. */
+/** No round is narrower; a dough may be rolled so thick. Common practice, no source. */
+const LEAST_DISC_CM = 2
+const ROLLED = new RegExp(
+  String.raw`\broll(?:ed)?(?: (?:out|it|them|thin|(?:the )?(?:dough|pastry)|between (?:\p{L}+ )?(?:paper|parchment|plastic|film)))* ${LENGTH}(?!\s*(?:\p{L}+ )?(?:rounds?|circles?|dis[ck]s?|squares?|strips?|ropes?|logs?|[x×]))`,
   'iu',
 )
 const SPOONS = new RegExp(
-  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one)(?! side)|(?:per|for each|for every|to each) \p{L}+)`,
+  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|T|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|meat|mince|keema|each(?=\W*(?:$|[.,;]))|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one)(?! side)|(?:per|for each|for every|to each) \p{L}+)`,
   'iu',
 )
 const EACH_SPOON = new RegExp(
@@ -91,6 +98,13 @@ function nearestKind(text: string, at: number): FactKind | null {
     /^(?:\d[^\s]*|an?|one|half an?)(?:\s*(?:-|–|to)\s*\d+)?\s*(?:m|mins?|minutes?|h|hrs?|hours?)\s+(rest(?:ing)?|rise|proof|prove|chill|soak)\b(?!\s+(?:for )?(?:about )?(?:\d|an? hour|half|overnight))/i.exec(
       text.slice(at, at + 40),
     )
+  // "Knead, wrap, 1 hour in the fridge".
+  if (
+    /^[^,.;]{0,24}?\b(?:h|hrs?|hours?|m|mins?|minutes?)\s+in (?:the |a )?(?:fridge|freezer|refrigerator)\b/i.test(
+      text.slice(at, at + 44),
+    )
+  )
+    return 'chill-minutes'
   // "10 min in the mixer": it kneads.
   if (
     /^[^,.;]{0,24}?\b(?:in (?:the|a) (?:stand )?(?:mixer|machine)|on (?:the )?(?:dough|kneading) (?:setting|mode|programme|program))\b/i.test(
@@ -120,6 +134,8 @@ function nearestKind(text: string, at: number): FactKind | null {
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 
+/** "Add the cabbage. Cover, 15 min. Uncover": a pot under its lid. */
+const LID_ON = /^\W*(?:then )?(?:cover(?:ed)?|lid on)\W+(?:for )?(?:about )?\d/i
 const UNDER_LID =
   /\bwater\b[^.;]{0,20}\bcover\b|\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
 const COOKED =
@@ -137,6 +153,8 @@ interface Said {
   text: string
   /** A time is of the part that its clause speaks of, a size of none. */
   ofPart: boolean
+  /** A lid was put on: over a filling's pot nothing rests. */
+  underLid: boolean
   /** A spoon counts only where it is known what the clause speaks of. */
   needsAbout: boolean
 }
@@ -149,14 +167,14 @@ const factsSaid: (sentence: string) => (text: string) => readonly Said[] = remem
 function findFacts(text: string, sentence: string): Said[] {
   const said: Said[] = []
   const add = (kind: FactKind, low: number, high: number, own = text, more: Partial<Said> = {}) =>
-    said.push({ kind, low, high, text: own, ofPart: false, needsAbout: false, ...more })
+    said.push({ kind, low, high, text: own, ofPart: false, underLid: false, needsAbout: false, ...more })
   const lengths = (kind: FactKind, match: RegExpExecArray | null, factor = 1) => {
     if (!match) return
     const groups = match.slice(1).filter((group) => group !== undefined)
     const number = readNumber(groups[0] ?? '')
     const unit = groups[1]
     // "Roll it thin (1-2 mm)" says how thick.
-    if (kind === 'disc-cm' && number && unit && cm(number.high, unit) < 1)
+    if (kind === 'disc-cm' && number && unit && cm(number.high, unit) < LEAST_DISC_CM)
       return add('thickness-mm', cm(number.low, unit) * 10, cm(number.high, unit) * 10)
     if (number && unit && number.high > 0)
       add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor)
@@ -166,7 +184,7 @@ function findFacts(text: string, sentence: string): Said[] {
   const thick = THICK.exec(text)
   // "Roll out to 8 cm" is how wide it gets: no dough is that thick.
   const wide = thick !== null && cm(readNumber(thick[1] ?? thick[3]!)?.low ?? 0, (thick[2] ?? thick[4])!) > 3
-  lengths(wide ? 'disc-cm' : 'thickness-mm', thick, wide ? 1 : 10)
+  if (!wide || !CUTTER.test(text)) lengths(wide ? 'disc-cm' : 'thickness-mm', thick, wide ? 1 : 10)
   if (!CUTTER.test(text) && !/\b(?:strips?|(?<!between (?:\w+ )?)sheets?|rectangles?|logs?)\b/i.test(text))
     lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')))
   if (COIN.test(text) && /\bthick/i.test(text)) add('thickness-mm', COIN_MM, COIN_MM)
@@ -183,14 +201,12 @@ function findFacts(text: string, sentence: string): Said[] {
     /\b(?:fill(?:ing)?|put|place|keep|spoon|each|per|stuff(?:ing)?|with)\b/i.test(sentence) &&
     !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
   ) {
-    const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
-    add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text, { needsAbout: true })
+    const factor = /^(?:tsp|tea|t$)/.test(spoon[2]!.replace(/^T(?=\p{L})/u, 't')) ? 1 / 3 : 1
+    // "1 heaped tbsp each" says itself what it is of.
+    const needsAbout = !/\b(?:each|filling|stuffing)\W*$/i.test(spoon[0])
+    add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text, { needsAbout })
   }
-  const rolled =
-    /\broll(?:ed)?(?: (?:out|it|them|thin|(?:the )?(?:dough|pastry)|between (?:\p{L}+ )?(?:paper|parchment|plastic|film)))* (\d{1,2})(?:\s*-\s*(\d{1,2}))?\s*mm\b/iu.exec(
-      text,
-    )
-  if (rolled) add('thickness-mm', Number(rolled[1]), Number(rolled[2] ?? rolled[1]))
+  if (!thick || wide) lengths('disc-cm', ROLLED.exec(text))
   const fill =
     FILLING_GRAMS.exec(text) ?? /\b(?:fill|stuff)\b[^.]{0,20}?(\d{1,3})\s*g\b[^.]{0,20}\beach\b/i.exec(text)
   if (fill) add('filling-grams-per-piece', Number(fill[1]), Number(fill[1]))
@@ -223,7 +239,8 @@ function findFacts(text: string, sentence: string): Said[] {
       continue
     // "190 °C 12-14 min" is the oven's, whatever was said before.
     if (/\d{3}\s*(?:°\s*)?[cf]\b[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
-    add(kind, time.lowMinutes, time.highMinutes, text, { ofPart: true })
+    const underLid = kind === 'rest-minutes' && LID_ON.test(text)
+    add(kind, time.lowMinutes, time.highMinutes, text, { ofPart: true, underLid })
   }
   return said
 }
@@ -241,8 +258,9 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
     facts.push({ kind, low: round(low), high: round(high), text: limit(text, 300), part })
   }
   for (const { text: clause, about, sentence } of clauses)
-    for (const { kind, low, high, text, ofPart, needsAbout } of factsSaid(sentence)(clause)) {
+    for (const { kind, low, high, text, ofPart, underLid, needsAbout } of factsSaid(sentence)(clause)) {
       if (needsAbout && about === null) continue
+      if (underLid && about !== null && about !== 'pieces' && about.kind === 'filling') continue
       const ofDough = kind === 'knead-minutes' || kind === 'rise-minutes'
       const part = !ofPart || about === 'pieces' ? null : (about ?? (ofDough ? shell : null))
       add(kind, low, high, text, part)

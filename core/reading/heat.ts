@@ -1,7 +1,7 @@
 import { recalled } from './matches'
 import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
-import { COOLEST_OVEN_C, eventsIn, MORE_TIME, type HeatEvent } from './heatEvents'
+import { COOLEST_OVEN_C, eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
 import { wayByWords, wayOf, type HeatContext } from './heatWays'
 import { isAside } from './asides'
 import type { Clause } from './method'
@@ -40,6 +40,9 @@ const AFTER_SO_LONG = recalled(
 
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
+/** "Oil at 175 °C." */
+const OIL_AT =
+  /^\W*(?:get |have |bring )?(?:the )?(?:frying |hot )?oil (?:at|to|should be(?: at)?|is)\b[^.;]{0,12}\d{3}/i
 /** "Cook lightly on a tawa, a few seconds a side": so that sheets come apart and hold together. */
 const HALF_COOKED = recalled(
   /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:[\p{L}\d]+ ){0,4}(?:crepes?|crêpes?|pancakes?)\b/iu,
@@ -61,6 +64,8 @@ export function readCooking(context: HeatContext): CookingRead {
   for (const [at, stated] of clauses.entries()) {
     let clause = stated
     const before = clauses[at - 1]?.text ?? ''
+    const oil = OIL_AT.test(clause.text) ? temperatureIn(clause.text) : null
+    if (oil) oilC ??= oil.celsius
     if (PREHEATS.test(clause.text) && !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))) {
       const temperature = temperatureIn(clause.text)
       if (
@@ -300,7 +305,10 @@ export function readCooking(context: HeatContext): CookingRead {
         ? { way: second.way, temperatureC: second.event.temperatureC, minutes: whole(second.event.minutes) }
         : null,
     airFryer: stages.some((stage) => stage.event.airFryer) || /\bair[- ]?fr/i.test(context.title),
-    otherWay: other?.[0] ?? '',
+    otherWay:
+      other?.[0] ??
+      clauses.map(({ text }) => IF_LIKED.exec(text)?.slice(1).find(Boolean)?.trim()).find(Boolean) ??
+      '',
     fryUnclear: first?.unclear ?? false,
   }
 }

@@ -99,6 +99,9 @@ const EITHER_VERB = /^\p{L}+ or $/iu
 const CORE =
   /\(?\b(?:core|internal|inside|centre|center|middle)\b(?: temp\w*)?(?: (?:of|is|at|to|reads|reaches|hits|should|be|must|shows?|about))*[: ]+(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf]\b\)?|\(?(?:to |at )?(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf],? (?:inside|internal(?:ly)?|core|(?:in|at) the (?:core|centre|center|middle))\b\)?/gi
 
+export const IF_LIKED =
+  /(?:[,;(]|\band\b|^)\s*(?:and )?(?:then )?(?:optional(?:ly)?[:,]? )?((?:pan[- ]?|deep[- ]?|shallow[- ]?)?(?:fry|brown|crisp|toast|grill|broil|bake|steam|boil|griddle)\b[^.;()]*?)\s*\(?\b(?:if (?:you(?:['’]d)? )?(?:like|liked|want|wanted|wish|wished|fancy|desired|prefer)\b|optional(?:ly)?\b)\)?[^.;]*\.?$|^\W*optional(?:ly)?[:,]? (?:then )?((?:fry|brown|crisp|toast|grill|broil|bake|steam|boil|griddle)\b.*)$/i
+
 /** What a clause says of heat: without what heats no piece, and with its minutes spelt out. */
 const heatSaid = (said: string): string =>
   withoutUnitDots(withoutVents(said))
@@ -112,6 +115,8 @@ const heatSaid = (said: string): string =>
       /\b(?:after|once|when|from)(?: (?:it|the water))? (?:starts? )?(?:boil(?:ing|s)|to boil|comes? to (?:the|a) boil)\b/gi,
       ' ',
     )
+    // "…, then fry in butter if you like": nobody has to.
+    .replace(IF_LIKED, ' ')
     // "Until cooked through (75 °C inside)" is a probe's.
     .replace(CORE, (said) => (isOven(temperatureIn(said)) ? said : ' '))
     // Water that scalds flour boils no piece.

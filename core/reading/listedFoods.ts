@@ -101,7 +101,11 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     matchFood(readLine(own[0]!).name, foods)?.food.group === 'spice'
   const matches = own.map((piece, at) => {
     const name = readLine(piece).name
-    const ground = ofSpice && at > 0 ? matchFood(`ground ${name}`, foods) : null
+    // … but what follows the salt has left the spices: "1/2 tsp garam masala, salt, coriander".
+    const amongSpices = own
+      .slice(1, at)
+      .every((one) => matchFood(readLine(one).name, foods)?.food.group !== 'salt')
+    const ground = ofSpice && amongSpices && at > 0 ? matchFood(`ground ${name}`, foods) : null
     if (ground?.how === 'exact' && ground.food.group === 'spice' && !readLine(piece).measures.length) {
       names.push(`ground ${piece}`)
       return ground

@@ -13,6 +13,8 @@ export function namesOfPot(draft: Draft): (text: string) => number[] {
     const own = normaliseName(`${item.read.name} ${name} ${called} ${minced}`)
       .split(' ')
       .filter((word) => words.has(word))
+    // "Stir in the crumbs", of whatever bread.
+    if (/crumbs|panko/.test(item.food?.id ?? '')) own.push(...plainWords('crumbs'))
     // "Sauté the onion and pepper" is a vegetable's, where there is one.
     if (item.food?.group === 'spice' && own.includes('pepper')) return own.filter((word) => word !== 'pepper')
     // "Brown the beef" puts no beef stock into the pot.

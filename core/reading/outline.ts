@@ -268,8 +268,11 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
 function behindName(state: OutlineState, row: Row, whole: string): string | null {
   const { out } = state
   const boasts = boastIn(whole)
-  const text = boasts && boasts.index > 3 ? whole.slice(0, boasts.index) : whole
-  if (text !== whole) state.remark(row, whole.slice(boasts!.index).replace(/^\W+/, ''))
+  const name = boasts && boasts.index > 3 ? whole.slice(0, boasts.index) : whole
+  if (name !== whole) state.remark(row, whole.slice(boasts!.index).replace(/^\W+/, ''))
+  // "Pizza pockets (4 pockets, 31 g protein each)": what is left of the bracket is closed.
+  const isOpen = name !== whole && name.lastIndexOf('(') > name.lastIndexOf(')')
+  const text = isOpen ? `${name})` : name
   const listAt = titleEnd(text)
   if (listAt === null) return text
   if (listAt < text.length) {
@@ -291,6 +294,9 @@ function behindName(state: OutlineState, row: Row, whole: string): string | null
   return null
 }
 
+const OR_BOUGHT =
+  /^\W*or (?:use |just use |just buy |buy )?(?:about |around |a |some |\d|ready)[^,;]*\b(?:bought|ready[- ]?made|ready[- ]rolled|shop|store)\b[^,;]*$/i
+
 /** Any other row: an ingredient, a step, a count, a remark, or sentences of several of these. */
 function readPlain(state: OutlineState, rows: readonly Row[], index: number, text: string): void {
   const { foods, out, mode } = state
@@ -307,6 +313,8 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
     return
   }
   if (mode === 'noise') return state.is(row, 'left-out')
+  // "(or 50 bought skins)" allows another dough, and lists none.
+  if (mode === 'lines' && OR_BOUGHT.test(text)) return state.remark(row, text)
   if (mode === 'remarks') return state.remark(row, text)
   if (worksOn(state, rows, index, text)) return countedStep(state, row, text)
   const counted = /^\d{1,2}\s+(\p{Lu}.*)$/u.exec(text)?.[1]

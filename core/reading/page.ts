@@ -1,3 +1,4 @@
+import { nutritionIn } from './nutritionRow'
 import { remember } from './remember'
 import { STARTS_WITH_AMOUNT } from './rows'
 
@@ -33,26 +34,13 @@ export const saysWhose = (text: string): boolean =>
   )
 const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
 
-const NUTRITION_LINE =
-  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•.-]*)+(?:(?:each|apiece|per (?:piece|serving|pocket|bun|\p{L}+))\W*)?$/iu
-/** "18 g protein each": figures of a piece, said with the number in front. */
-const FIGURES_EACH =
-  /^\W*(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per \p{L}+)\W*$/iu
-const NUTRITION_START =
-  /^\W*(?:nutrition|macros?\b|k?cals?\W*\d|(?:[pcf]\s?\d+\s*g?\b[\s,|/]*){3}$|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
-
 /**
  * Whether a row says nothing of the dish: adverts, links, stars (`noise`), or figures of a serving (`nutrition`).
  * A `line` of nutrients may also be an ingredient ("protein 30 g", "salt 5 g"); a `start` is none.
  */
 export const saysNothing = remember((text: string) => ({
   noise: BYLINE.test(text) || (NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text))),
-  nutrition:
-    NUTRITION_LINE.test(text) || FIGURES_EACH.test(text)
-      ? ('line' as const)
-      : NUTRITION_START.test(text)
-        ? ('start' as const)
-        : null,
+  nutrition: nutritionIn(text),
 }))
 
 const TIME = String.raw`(\d{1,3})\s*(?:-\s*\d{1,3}\s*)?(h(?:ou)?rs?|h|min(?:ute)?s?|m)\b(?:\s*(\d{1,2})\s*(?:m(?:in(?:ute)?s?)?)?)?`

@@ -63,7 +63,11 @@ export function plainLine(raw: string): string {
       '$1 for frying',
     )
     .replace(/^(?:the )?(?:rest|remainder|other half) of (?:the |your )?(?=\p{L})/iu, '')
-    // "1 sheet puff pastry, 375 g": what a pack of it weighs.
+    // "1 sheet puff pastry, 375 g", "8 slices ham, 160 g": what a pack of it weighs, or all of them.
+    .replace(
+      /^(\d{1,2} (?:(?:thin|thick|large|small) )*(?:slices?|rashers?|strips?|sticks?|links?|fillets?) [^,()\d]*),\s*((?:about )?\d{2,4} ?(?:g|oz))$/i,
+      '$1 ($2)',
+    )
     .replace(
       /^((?:\d|an?|one|two) (?:(?:large|small|ready[- ]rolled|chilled|frozen) )*(?:sheets?|packs?|packets?|blocks?|rolls?|tubs?|jars?|tins?|cans?|bags?|boxe?s?)\b[^,()]*),\s*((?:about )?\d{2,4} ?(?:g|ml|oz))(?: each)?$/i,
       '$1 ($2)',

@@ -27,6 +27,7 @@ import {
   PUTS_IN,
   REST,
   SIMMERS_FROM_MINUTES,
+  THE_BLEND,
   THE_LIQUID,
   UNTIL,
   VERB,
@@ -170,9 +171,12 @@ const IN_POT = {
     fits: ({ isOff }, { pot }) => pot.hot !== null && !isOff,
     does: ({ text, own, named }, { pot, inPanAlone }) =>
       pot.add(
-        ADDS.test(text) || inPanAlone || pot.ways.size > 0 ? named : [],
+        // "Heat oil, cumin, garlic, onion - fry 4 min": what is listed behind the hot fat goes into it.
+        ADDS.test(text) || inPanAlone || pot.ways.size > 0 || !(VERB.test(text) || HEATS_FAT.test(text))
+          ? named
+          : [],
         text,
-        PUTS_IN.test(text) && own.length > 0,
+        own.length > 0 && (PUTS_IN.test(text) || THE_BLEND.test(text)),
       ),
   },
   // "Grind the dal", "slice the onions" before anything is hot decide nothing.

@@ -17,6 +17,7 @@ import {
   STANDS_IN,
   STRETCHES,
   THEM,
+  THE_BLEND,
   isListing,
 } from './potWords'
 
@@ -53,6 +54,8 @@ export class Objects {
   /** What the next verb is done to, for it was named or cut up in front of it. */
   private prepared: readonly number[] = []
   private lastPrepared: readonly number[] = []
+  /** What was blended to a sauce and has gone into no pot yet. */
+  private blended: readonly number[] = []
   /** What the clause before cut up or blitzed. */
   private madeReady: readonly number[] = []
   /** What "them" stands for. */
@@ -72,6 +75,7 @@ export class Objects {
     // "Soak the mushrooms, then cook in the same water".
     this.prepared = sentence === this.sentence ? this.lastPrepared : cooksReady ? this.madeReady : []
     this.madeReady = BLENDS.test(said) || PREPARES.test(said) ? named : []
+    if (BLENDS.test(said) && named.length) this.blended = named
     if (MARINATES.test(said)) this.marinated = named
     this.sentence = sentence
   }
@@ -89,7 +93,10 @@ export class Objects {
     for (const [n, text] of texts.entries()) {
       // "Boil and mash the potatoes": both verbs have one object.
       const shares = BARE_VERB.test(text) && n + 1 < texts.length ? texts[n + 1]! : ''
-      const own = this.lines.namedIn(shares ? `${text} ${shares}` : text)
+      const said = this.lines.namedIn(shares ? `${text} ${shares}` : text)
+      // "Blend the tomatoes and chilli. Fry the onion, pour in the sauce": what was blended.
+      const own = said.length || !THE_BLEND.test(text) ? said : [...this.blended]
+      if (own !== said) this.blended = []
       // "Chop the mushrooms, stir-fry in the oil": what it is done in is named, and what was cut up is done.
       const object = DOES_IT_IN.test(text) ? this.prepared : []
       // "Chop the onion and fry in the oil": what was cut up goes into the pan.

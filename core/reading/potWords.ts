@@ -10,7 +10,7 @@ export const HEATS_FAT = recalled(
   /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:(?:rest|half) of (?:the )?)?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i,
 )
 export const OFF = recalled(
-  /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?heat|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i,
+  /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?(?:heat|flame|fire)|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i,
 )
 export const ALL = recalled(
   /\b(?:filling|stuffing|mixture|everything|all(?=\W*$)|all (?:the )?(?:ingredients|stuffing|filling|together)|the rest|the lot|veg(?:etables)?|powders?|spices|masalas?)\b/i,
@@ -111,12 +111,17 @@ export const isReady = (food: Food | null): boolean =>
 export const BAKES = recalled(/^\W*(?:then )?bake\b[^.;]*\d/i)
 export const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
 
+/** What was blended, by any name. */
+export const THE_BLEND = recalled(
+  /\b(?:add|pour|tip|stir)\b[^.;]{0,12}\b(?:the|this|that) (?:\p{L}+ )?(?:sauce|pur[ée]e|paste|blend|salsa)\b/iu,
+)
+
 /** "Filling: fry the onions": the name in front is no food of it. */
 export const withoutLabel = (text: string): string =>
   text.replace(/^[^:;,.]{0,40}\b(?:filling|stuffing|mixture)\b[^:;,.]{0,16}:\s*/i, '')
 /** "Stir in the cheese off the heat", "add the peas when cool". */
 export const ADDED_COLD = recalled(
-  /^\W*(?:then )?(?:add|stir|mix|fold|tip|throw|grate|crumble)\b[^;]*\b(?:off the heat|(?:once|when) (?:it(?:['’]s| is) |they(?:['’]re| are) )?(?:cool|cold)(?:ed)?|after cooling)\W*$/i,
+  /^\W*(?:off the (?:heat|flame)|(?:when|once) (?:it['’]?s |it is |they['’]?re |they are )?(?:cool|cold|off the heat)(?:ed)?),? (?:add|stir|mix|fold|tip|throw|grate|crumble)\b|^\W*(?:then )?(?:add|stir|mix|fold|tip|throw|grate|crumble)\b[^;]*\b(?:off the (?:heat|flame)|(?:once|when) (?:it(?:['’]s| is) |they(?:['’]re| are) )?(?:cool|cold)(?:ed)?|after cooling)\W*$/i,
 )
 export const IN_PAN = recalled(
   /\b(?:in|into) (?:an? |the |your )?(?:\p{L}+ ){0,3}?(?:pan|pot|saucepan|wok|kadai|skillet|casserole)\b|^\W*(?:same pan|oil in|butter in|ghee in)\b|\b(?:on|over) (?:an? )?(?:low|medium|high|gentle)(?: heat| flame)?(?=\W*(?:$|,|\d|for\b|until|till))/iu,

@@ -4,7 +4,8 @@ import { allLines, foodOf } from '../recipe/lines'
 import { PRECOOKING_TABLE, PRECOOKING_WAYS } from '../recipe/precookingWays'
 import { PART_KINDS, RECIPE_VERSION, type LinePrecooking, type PartKind } from '../recipe/vocabulary'
 import { questionsAbout, type Question } from './questions'
-import { brushByMethod, handleChoices, leaveInFilling, squeezeByMethod, washBesideSheet } from './byMethod'
+import { brushByMethod, handleChoices, leaveInFilling, squeezeByMethod } from './byMethod'
+import { washBesideSheet } from './sheetWash'
 import { fillWithScrambled } from './scrambled'
 import { goesInside, standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
@@ -14,12 +15,13 @@ import { countPieces } from './counts'
 import { isDoughBase, isFat, type Draft, type Placed } from './drafts'
 import { askAboutSheets, timesPieces } from './eachPiece'
 import { oneEggOnTop } from './eggOnTop'
+import { shareOutDivided } from './dividedFat'
 import { readFacts } from './facts'
 import { readCooking } from './heat'
 import { clausesOfMethod, type Clause } from './method'
 import { outlineOf } from './outline'
 import type { Became, Outline } from './outlineState'
-import { assumePanFat, panFatByMethod, shareOutDivided } from './pan'
+import { assumePanFat, panFatByMethod, steamWaterByMethod } from './pan'
 import { placeLines } from './placeLines'
 import { readPrecooking } from './precooking'
 import { linesFromProse } from './prose'
@@ -112,6 +114,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
     clauses,
     [cooking.way, cooking.andThen?.way].flatMap((way) => way ?? []),
   )
+  if (cooking.way === 'brown-and-steam') steamWaterByMethod(drafts, clauses)
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)
   washBesideSheet(drafts, clauses)

@@ -120,7 +120,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (
     isHeatOrTime(text) ||
-    /^\W*(?:an? |\d[\d./ ]{0,6})(?:\s*-?\s*ish)?\s*(?:(?:big|heaped|level|heaping) )?(?:g|cups?|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:the )?(?:(?:dough|filling)\b(?! sauce)|stuffing\b(?=\s+(?:in|on|each|per|for|to)\b))/i.test(
+    /^\W*(?:an? |one |two |three |\d[\d./ ]{0,6})(?:\s*-?\s*ish)?\s*(?:(?:big|heaped|level|heaping) )?(?:g|cups?|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:the )?(?:(?:dough|filling)\b(?! sauce)|stuffing\b(?=\s+(?:in|on|each|per|for|to)\b))/i.test(
       text,
     )
   )
@@ -174,7 +174,10 @@ function tellsToDo(text: string, foods: Foods): boolean {
     const read = readLine(text)
     return !read.purpose && !read.unmeasured && matchFood(read.name, foods)?.how !== 'exact'
   }
-  return words >= 3 && /[.!]$/.test(text) && DOING.test(text) && !readLine(text).unmeasured
+  if (words < 3 || !/[.!]$/.test(text) || !DOING.test(text)) return false
+  // "Mango chutney, to serve." is listed.
+  const listed = readLine(text.replace(/[.!]+$/, ''))
+  return !listed.unmeasured && !(listed.purpose && matchFood(listed.name, foods)?.how === 'exact')
 }
 
 /** What a following row looks like, as far as a heading asks. */
@@ -326,7 +329,7 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
 }
 
 const SPOKEN_PART = recalled(
-  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:\p{L}+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/iu,
+  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:\p{L}+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:it[’']?s|that[’']?s|is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/iu,
 )
 
 /** "For the masala 3 onions, 1 tbsp gram flour": with "for the" before it any word names a part. */

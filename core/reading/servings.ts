@@ -21,7 +21,7 @@ export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pie
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|batch of|number of \p{L}+|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?:^|i )got|(?:i|we) (?:usually |always |normally )?get|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a (?:big |large |good |small )?batch(?: of|,| [-–])? )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b|\s*(?:\p{L}+ )?(?:slits?|holes?|cuts?|vents?|incisions?|slashes|snips)\b)\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|batch of|number of \p{L}+|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?:^|i )got|(?:i|we) (?:usually |always |normally )?get|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a (?:big |large |good |small )?batch(?: of|,| [-–])? )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b|\s*(?:(?:or|to) \d+\s*)?(?:\p{L}+ )?(?:slits?|holes?|cuts?|vents?|incisions?|slashes|snips|pleats?|folds?|layers?)\b)\s*(${PEOPLE})?`,
   'iu',
 )
 const serves = new RegExp(
@@ -71,7 +71,8 @@ const ofPieces = new RegExp(
 /** "Ravioli for 4": at the end of a title they are eaters. */
 const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?\)?$/i
 /** "One big pie". */
-const ONE_LARGE = /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+\p{L}+|\s*\)?\W*$)/iu
+const ONE_LARGE =
+  /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+\p{L}+|\s*\)?\W*$)|\((?:a )?(?:big|large|giant|huge) one\b/iu
 /** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
 const aboutSo =
   /(?:^\(?|[.!?,]\s+)(?:(?:so )?(?:about|abt\.?|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$/i
@@ -80,7 +81,7 @@ const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)(?:-?ish)?\)\s*$/i
 
 /** "Apple hand pies, 8", "Chicken momo 30 pieces", "Pork buns 12": how many, at the end of a title. */
 const atTitleEnd = new RegExp(
-  String.raw`^(.*\p{L}.*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|of them|${PIECES}))?\W*$`,
+  String.raw`^(.*\p{L}.*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|of them|${PIECES})|\s+(?:small|large|mini|big|medium)(?: ones)?)?\W*$`,
   'iu',
 )
 

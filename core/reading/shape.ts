@@ -37,9 +37,13 @@ interface Told {
 }
 const FOLDS = /\bfold\b/i
 const FOLDS_OVER = /\bfold (?:\p{L}+ )?(?:in half|over)\b/iu
+const ENDS_AS_BALL =
+  /\b(?:close|seal|pinch|enclose|wrap|gather)\b[^.;]{0,40}\b(?:roll|shape|form)\b[^.;]{0,16}\b(?:in)?to (?:an? )?(?:(?:smooth|neat|round|tight) )*balls?\b(?![^]*\b(?:flatten|press|pat|roll out)\b)/i
 const INTO_PARCELS =
   /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
 const SIDES_AND_ROLL = /\b(?:fold|tuck) in the (?:sides|ends) and roll(?:ed)? (?:it |them )?up\b/i
+const ROLLS_FROM_END =
+  /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
 const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
 
 /**
@@ -84,6 +88,11 @@ const INSTEAD: readonly {
     when: ({ own, method }) => /\bcrescents?\b/i.test(own) && ROLLS_UP.test(method),
     becomes: 'roll',
   },
+  {
+    of: [null],
+    when: ({ method, made }) => made === 'cone' && ROLLS_FROM_END.test(method),
+    becomes: 'roll',
+  },
   // A pocket that is rolled up from a tortilla or a sheet is a roll.
   {
     of: ['half-moon'],
@@ -94,6 +103,12 @@ const INSTEAD: readonly {
   {
     of: ['roll'],
     when: ({ method }) => BUN.closedBy.test(method) && !ROLLS_UP.test(method),
+    becomes: 'bun',
+  },
+  // What is flattened, filled, closed and then rolled to a ball stays one.
+  {
+    of: [null],
+    when: ({ method, made }) => made === 'disc' && ENDS_AS_BALL.test(method),
     becomes: 'bun',
   },
   {

@@ -21,8 +21,9 @@ const AND_SOME = new RegExp(
   String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}\s*(?:${UNIT_PATTERN})|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
   'iu',
 )
+const BARE_FOR_FRYING = /(\+|&|\band|\bplus) (?=for (?:the )?(?:deep|shallow|pan)?[- ]?frying\b)/i
 const NAME_IN_FRONT = new RegExp(
-  String.raw`^(\p{L}[\p{L} ]{1,28}?),?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}]))(?=${JOINT})`,
+  String.raw`^(\p{L}[\p{L} ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}]))(?=${JOINT})`,
   'iu',
 )
 /** "3 tbsp oil (2 for the filling, 1 for frying)": the sum first, and its shares behind. */
@@ -174,12 +175,13 @@ export function sharedOut(raw: string): string[] | null {
 }
 
 const COOKED_IN =
-  /^(?:for|to) (?:the )?(?:pan[- ]?|shallow[- ]?)?(?:cook|cooking|fry|frying|griddle|tawa|pan|griddling)\b/i
+  /^(?:for|to) (?:the )?(?:pan[- ]?|shallow[- ]?|deep[- ]?)?(?:cook|cooking|fry|frying|griddle|tawa|pan|griddling)\b/i
 
 /** "75 g butter + a knob for the pan": the line, and the same food again for something else. Null where there is none. */
 export function andSomeFor(raw: string): { line: string; again: string; purpose: string } | null {
-  // "Oil 1 tbsp + 1 tbsp for brushing" as "1 tbsp oil + …".
-  const found = raw.length < 200 ? AND_SOME.exec(raw.trim().replace(NAME_IN_FRONT, '$2 $1')) : null
+  // "Oil 1 tbsp + 1 tbsp for brushing" as "1 tbsp oil + …", "1 tbsp oil + for deep frying" as "+ more for …".
+  const text = raw.trim().replace(NAME_IN_FRONT, '$2 $1').replace(BARE_FOR_FRYING, '$1 more ')
+  const found = raw.length < 200 ? AND_SOME.exec(text) : null
   // "1 tbsp oil + more for cooking" is another line; flour "plus more for dusting" is not weighed by anybody.
   const isMore = found !== null && /^(?:some |a little )?(?:more|extra)$/i.test(found[2]!)
   if (isMore && (!COOKED_IN.test(found[3]!) || /\bsesame\b/i.test(found[1]!))) return null

@@ -53,10 +53,17 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
   const raw = withEachInBrackets(line)
     .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
+    // "200 ml warm brine (2 tsp salt)": water with the salt that stands in the bracket.
+    .replace(/^(\d.*?)\bbrine\s*\((\d[^()]*\bsalt)\b[^()]*\)/i, '$1water + $2')
     // "Flour paste to seal (1 tbsp flour + water)": what it is made of stands in the bracket.
     .replace(
       /^(?:\p{L}+ )?(?:paste|slurry|glue) (?:to|for) (?:seal|stick|clos)\p{L}*\s*\((\d[^()]*flour|\d[^()]*maida|\d[^()]*starch) (?:\+|and|&|mixed with|in) (?:a little |some )?water\)$/iu,
       '$1 + water paste to seal',
+    )
+    // "Maida paste to stick".
+    .replace(
+      /^(?:a (?:little|thick) |some |thick )?(maida|flour|atta|cornflour|cornstarch)(?: (?:and|\+|&) water)? (?:paste|slurry|glue)(?:,? (?:to|for) (?:stick|seal|glue|clos)\p{L}*)?$/iu,
+      '$1, for a paste with water',
     )
     // "1 tbsp flour + water paste": of the water nothing is left.
     .replace(

@@ -1,3 +1,4 @@
+import { isMacros } from './nutritionRow'
 import { pastedLines } from './pasted'
 import { remember } from './remember'
 import { GOES_ON } from './verbs'
@@ -176,7 +177,7 @@ export function tidy(text: string): Row[] {
       dotted.length > 2 && !/\|/.test(raw)
         ? // "500 g flour · 300 g water · 7 g yeast": a list on one line.
           dotted
-        : !isTitle && raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw)
+        : !isTitle && raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw) && !isMacros(raw)
           ? rowsOfTable(raw, state)
           : isTitle
             ? titleOfStrokes(raw)

@@ -169,7 +169,7 @@ function waterToFeel(
 }
 
 /** "A bit of water if dry": a spoonful at most, whatever the flours could drink. */
-const ONLY_IF = /\b(?:bit|little|splash|drops?|touch|spoonful)\b[^.]*\bif\b/i
+const ONLY_IF = /\b(?:bit|little|splash|drops?|touch|spoonful|only|just)\b[^.]*\bif\b/i
 /** "Don't add liquid": a dough of fat and flour is pressed together. */
 const WITHOUT_LIQUID = /\b(?:do not|don't|without|no) (?:add(?:ing)? )?(?:any |extra )?(?:liquid|water)\b/i
 

@@ -1,0 +1,21 @@
+// Figures of a serving, as pages print them below a recipe.
+
+const NUTRITION_LINE =
+  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•.-]*)+(?:(?:each|apiece|per (?:piece|serving|pocket|bun|\p{L}+))\W*)?$/iu
+/** "18 g protein each": figures of a piece, said with the number in front. */
+const FIGURES_EACH =
+  /^\W*(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per \p{L}+)\W*$/iu
+const NUTRITION_START =
+  /^\W*(?:nutrition|macros?\b|k?cals?\W*\d|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
+/** "Cal: 352 | P: 31 | C: 40 | F: 7": nutrients by their first letters, three or more in a row. */
+const MACROS =
+  /^\W*(?:(?:k?cals?|calories|energy|prot(?:ein)?|p|net carbs|carbs?|nc|c|fats?|f|fib(?:re|er)|sugars?|salt)[\s:=-]{0,3}\d[\d.,]*\s*(?:g|k?cals?)?[\s,|/;·•]*){3,}(?:(?:each|apiece|per \p{L}+)\W*)?$/iu
+
+/** Whether a row is three or more nutrients with their figures and nothing else: it is no table. */
+export const isMacros = (text: string): boolean => MACROS.test(text)
+
+/** A `line` of nutrients may also be an ingredient ("protein 30 g", "salt 5 g"); a `start` is none. */
+export function nutritionIn(text: string): 'line' | 'start' | null {
+  if (NUTRITION_LINE.test(text) || FIGURES_EACH.test(text)) return 'line'
+  return MACROS.test(text) || NUTRITION_START.test(text) ? 'start' : null
+}
