@@ -174,7 +174,12 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
           // "Egg wash, panko on top".
           (food.group === 'bread' && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS) ||
           ((/^(?:spice|herb)$/.test(food.group) || food.id === 'garlic') &&
-            brushing.some(({ mixed, text }) => mixed || BRUSHES_MIXED.test(text))) ||
+            brushing.some(
+              ({ mixed, text }) =>
+                mixed ||
+                BRUSHES_MIXED.test(text) ||
+                strewnOnWash(text).includes(normaliseName(read.name).split(' ')[0]!),
+            )) ||
           // "Sprinkle with parmesan".
           (foodIs(food, 'cheese') && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS)
         ) ||
@@ -304,6 +309,13 @@ const SPOON_GRAMS = 20
 const MIXES_REST = recalled(
   /\b(?:mix|combine|stir|toss|blend)\b[^.;]*\b(?:the rest of the (?:filling|stuffing|ingredients)|(?:the )?(?:remaining|other) (?:filling )?ingredients|all (?:of )?the (?:filling|stuffing|ingredients)\b|all (?:filling|stuffing) ingredients|in (?:all )?(?:the rest|everything else)(?=\W*$))/i,
 )
+/** "Egg wash & caraway": the name of what is strewn on it. */
+const strewnOnWash = (text: string): string =>
+  normaliseName(
+    /\b(?:egg ?wash|glaze)\s*(?:&|\+|and|,|then|with)\s*(?:a sprinkle of |sprinkle (?:with )?)?([\p{L} ]+)/iu.exec(
+      text,
+    )?.[1] ?? '',
+  )
 /** "Brush with butter mixed with garlic". */
 const BRUSHES_MIXED = recalled(/\bbrush\w*\b[^.;]*\b(?:mixed|melted|combined|infused|warmed) with\b/i)
 /** "Glaze.", and the list has one beaten egg. */

@@ -21,7 +21,7 @@ const CUTTER = new RegExp(
   'iu',
 )
 const DISC = new RegExp(
-  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)* ${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten)(?: (?:it|them|out|gently|down|each|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
+  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)*(?: | ?\(\s*(?:about |~ ?)?)${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten)(?: (?:it|them|out|gently|down|each|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
   'iu',
 )
 const THICK = new RegExp(
@@ -31,6 +31,14 @@ const THICK = new RegExp(
 /** "Roll 1/8"", "roll the dough 3 mm": how thick; "roll 12 cm" is how wide. */
 /** No round is narrower; a dough may be rolled so thick. Common practice, no source. */
 const LEAST_DISC_CM = 2
+/** A clause without how thick it says: "roll to a 5-inch round (about 1/8 inch thick)" keeps its round. */
+const withoutThickness = (text: string) =>
+  text.replace(THICK, (said) =>
+    said.replace(
+      /[\d½¼¾⅛][\d./ –-]*\s*-?\s*(?:mm|cm|inch(?:es)?|in|")[- ]*(?:thick|thickness|thin)?$/iu,
+      ' ',
+    ),
+  )
 const ROLLED = new RegExp(
   String.raw`\broll(?:ed)?(?: (?:out|it|them|thin|(?:the )?(?:dough|pastry)|between (?:\p{L}+ )?(?:paper|parchment|plastic|film)))* ${LENGTH}(?!\s*(?:\p{L}+ )?(?:rounds?|circles?|dis[ck]s?|squares?|strips?|ropes?|logs?|[x×]))`,
   'iu',
@@ -186,7 +194,7 @@ function findFacts(text: string, sentence: string): Said[] {
   const wide = thick !== null && cm(readNumber(thick[1] ?? thick[3]!)?.low ?? 0, (thick[2] ?? thick[4])!) > 3
   if (!wide || !CUTTER.test(text)) lengths(wide ? 'disc-cm' : 'thickness-mm', thick, wide ? 1 : 10)
   if (!CUTTER.test(text) && !/\b(?:strips?|(?<!between (?:\w+ )?)sheets?|rectangles?|logs?)\b/i.test(text))
-    lengths('disc-cm', DISC.exec(text.replace(THICK, ' ')))
+    lengths('disc-cm', DISC.exec(withoutThickness(text)))
   if (COIN.test(text) && /\bthick/i.test(text)) add('thickness-mm', COIN_MM, COIN_MM)
   lengths('oil-depth-cm', DEPTH.exec(text))
   const cups = CUP_OF_FILLING.exec(text) ?? FILLS_CUP.exec(text)

@@ -40,6 +40,7 @@ const AFTER_SO_LONG = recalled(
 
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
+const DONE_AFTER = /\b(?:they(?:['’]re| are| will be)|it(?:['’]s| is)|each is) (?:done|ready|cooked)\b/i
 /** "Oil at 175 °C." */
 const OIL_AT =
   /^\W*(?:get |have |bring )?(?:the )?(?:frying |hot )?oil (?:at|to|should be(?: at)?|is)\b[^.;]{0,12}\d{3}/i
@@ -123,6 +124,12 @@ export function readCooking(context: HeatContext): CookingRead {
     ) {
       const [time] = timesIn(clause.text)
       if (time) events.at(-1)!.minutes! += middleMinutes(time)
+      continue
+    }
+    // "… bring back to the boil. They're done after about 7 minutes."
+    if (soFar && soFar.minutes === null && DONE_AFTER.test(clause.text)) {
+      const [time] = timesIn(clause.text)
+      if (time) soFar.minutes = middleMinutes(time)
       continue
     }
     const soLong = AFTER_SO_LONG.exec(clause.text)

@@ -23,7 +23,7 @@ const MEASURE =
 const SIZE_AFTER =
   /^\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:(?:cm|mm|inch(?:es)?|in\b|["”″])[^.;]{0,12}?)?(?=\W*(?:$|[.,;)]|rectangle|square\b|sheet|oblong|slab|tin\b|tray|and\b))/iu
 /** "12 x 50 g", "16 x 9 cm rounds": so many, each of that size. */
-const OF_SIZE = String.raw`(?:[x×]\s*)?\d+(?:[.,/]\d+|\s\d\/\d|\s?[½¼¾])?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b|["”″])[- ]*`
+const OF_SIZE = String.raw`(?:[x×]\s*)?\d+(?:[.,/]\d+|\s\d\/\d|\s?[½¼¾])?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b\.?|["”″])[- ]*`
 const BITS = String.raw`(?:${PIECES}|portions?|parts?|bits?|equal|lumps?|lids|sections?|lengths?|chunks?|knobs?|nuggets?|wedges?|strips?|logs?|ropes?|sausages?|snakes?|halves|quarters|diamonds?|oblongs?|fingers|bars|rectangles?|squares?|cases)`
 const BETWEEN_STOPS =
   'mm|kg|ml|of|and|with|the|then|in|into|to|on|onto|for|from|or|at|each|every|until|till|by|per|using|over|min|mins|minutes|cm|inch|g'

@@ -28,6 +28,20 @@ export class Pot {
   /** Stirred in without a verb of their own: the next verb is theirs. */
   private added = new Set<number>()
 
+  /** What is named after the fat was drained off: the pan is hot again when it cooks on. */
+  private waiting: Set<number> | null = null
+
+  /** The fat was drained off, and nothing has cooked since. */
+  get isDrained(): boolean {
+    return this.waiting !== null
+  }
+
+  /** "Brown the beef, drain": of its fat. */
+  drainFat(): void {
+    this.setAside([])
+    this.waiting = new Set()
+  }
+
   /** Adds the minutes that a text states to a way, and gives them. */
   private time(way: PrecookingWay, text: string): number {
     const minutes = timesIn(text)
@@ -43,8 +57,16 @@ export class Pot {
     for (const at of this.added) this.ways.set(at, own)
     this.added.clear()
     for (const at of lines) if (!this.ways.has(at) && !this.kept.has(at)) this.ways.set(at, own)
+    const goesOn = this.waiting !== null && lines.every((at) => this.waiting!.has(at))
+    if (this.waiting && goesOn) {
+      for (const at of this.waiting) {
+        this.raw.delete(at)
+        if (!this.kept.has(at)) this.ways.set(at, own)
+      }
+    }
+    this.waiting = null
     // What was browned and then simmers in its liquid has simmered: that is what its water goes by.
-    if (own === 'simmer' && (this.hot === 'fry' || !lines.length) && this.wet)
+    if (own === 'simmer' && (this.hot === 'fry' || !lines.length || goesOn) && this.wet)
       for (const at of this.ways.keys()) this.ways.set(at, own)
     const minutes = this.time(own, text)
     // "Braise 40 min until dry" in a pan without a liquid: the minutes are spent on what fries in it.
@@ -86,6 +108,10 @@ export class Pot {
   setAside(lines: readonly number[]): void {
     this.hot = null
     this.added.clear()
-    for (const at of lines) if (!this.ways.has(at)) this.raw.add(at)
+    for (const at of lines)
+      if (!this.ways.has(at)) {
+        this.raw.add(at)
+        this.waiting?.add(at)
+      }
   }
 }

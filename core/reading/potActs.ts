@@ -11,6 +11,7 @@ import {
   ADDS_REST,
   BLENDS,
   COMBINES,
+  COVERED,
   DOES_IT_IN,
   GOES_IN_RAW,
   HEATS_FAT,
@@ -191,6 +192,7 @@ const IN_POT = {
 export type ActName = keyof typeof APART | keyof typeof IN_POT
 /** Every act with a sentence that does it, in the order in which they are tried. */
 export const ACTS: Readonly<Record<ActName, Act>> = { ...APART, ...IN_POT }
+const DRAINS_ALONE = /^\W*drain(?:ed)?(?: (?:well|it|them))*\W*$/i
 const APART_ACTS = Object.entries<Act>(APART)
 const POT_ACTS = Object.entries<Act>(IN_POT)
 
@@ -211,13 +213,20 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
     return apart[0] as ActName
   }
   if ((pot.hot !== null || pot.ways.size > 0) && POURS_ON.test(text)) pot.wet = true
+  // "Add the cabbage and ½ cup water", "cover and simmer" in the pan that was drained.
+  if (pot.isDrained && (POURS_ON.test(stretch.said) || COVERED.test(stretch.said))) pot.wet = true
   const way = wayInPot(stretch, pot, lines)
   if (!way && HEATS_FAT.test(stretch.verbs)) pot.hot ??= 'fry'
   const found = POT_ACTS.find(([, { fits }]) => fits(stretch, scene, way))
   found?.[1].does(stretch, scene, way)
   if (found?.[0] === 'isDoneOnTheBoard') return 'isDoneOnTheBoard'
   addsWhatIsLeft(stretch, scene)
-  if (pot.hot !== null && !way && OUT_OF_POT.test(text)) pot.setAside([])
+  if (pot.hot !== null && !way && OUT_OF_POT.test(text)) {
+    // "Brown the beef and onion, drain. Add the cabbage, cover, cook 15 min": of its fat.
+    const isOfFat = pot.hot === 'fry' && lines.hasFlesh && DRAINS_ALONE.test(text)
+    if (isOfFat) pot.drainFat()
+    else pot.setAside([])
+  }
   // "Wilt, squeeze, mix with the feta, egg": what is listed behind is mixed in, and no longer cooked.
   if (pot.hot === null && COMBINES.test(text)) scene.clauseWay = null
   // What is poured on after it was dry is wet again.

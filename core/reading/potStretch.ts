@@ -11,6 +11,7 @@ import {
   LID_ALONE,
   MARINATES,
   OFF,
+  PASSES_ON,
   PREPARED,
   PREPARES,
   PUTS_IN,
@@ -18,6 +19,7 @@ import {
   STRETCHES,
   THEM,
   THE_BLEND,
+  UNTIL,
   isListing,
 } from './potWords'
 
@@ -71,10 +73,12 @@ export class Objects {
   startClause(said: string, sentence: string, isHot: boolean): void {
     const named = this.lines.namedIn(said)
     // "Blitz the mushrooms and shallot. Cook in a dry pan": what the sentence before made ready is cooked.
-    const cooksReady = DOES_IT_IN.test(said) && !isHot && !named.length
+    // "Add the apples and sugar. Cook until the apples are soft": what is said of the end names nothing new.
+    const isOfReady = named.length === 0 || !this.lines.namedIn(said.replace(UNTIL, '')).length
+    const cooksReady = DOES_IT_IN.test(said) && !isHot && isOfReady
     // "Soak the mushrooms, then cook in the same water".
     this.prepared = sentence === this.sentence ? this.lastPrepared : cooksReady ? this.madeReady : []
-    this.madeReady = BLENDS.test(said) || PREPARES.test(said) ? named : []
+    this.madeReady = BLENDS.test(said) || PREPARES.test(said) || PUTS_IN.test(said) ? named : []
     if (BLENDS.test(said) && named.length) this.blended = named
     if (MARINATES.test(said)) this.marinated = named
     this.sentence = sentence
@@ -109,7 +113,7 @@ export class Objects {
       const waits = PREPARES.test(text) || STANDS_IN.test(text) || (pot.hot === null && PUTS_IN.test(text))
       this.prepared = waits ? own : []
       // "Add the cabbage, cover and cook": the lid says nothing of what goes in.
-      if (LID_ALONE.test(text)) this.prepared = this.lastPrepared
+      if (LID_ALONE.test(text) || PASSES_ON.test(text)) this.prepared = this.lastPrepared
       this.lastPrepared = this.prepared
       const plain = withoutVents(text).replace(NOT_DONE, ' ').replace(INGREDIENT_STATES, ' ')
       yield {

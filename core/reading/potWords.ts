@@ -25,6 +25,10 @@ export const ADDS = recalled(
 export const LID_ALONE = recalled(
   /^\W*(?:cover(?: the pan)?|(?:put )?(?:the |a )?lid on|stir(?:ring)?(?: (?:occasionally|often|well))?|season(?: well)?)\W*$/i,
 )
+/** "Toss with the oil", "spread on a tray": on the way into the oven nothing else is meant. */
+export const PASSES_ON = recalled(
+  /^\W*(?:then )?(?:(?:toss|mix|coat|drizzle|season)(?: (?:it|them|well|generously))* (?:in|with) (?:(?:the|a little|some|half (?:of )?the|\d\S*(?: \p{L}+)?) )*(?:(?:\p{L}+ )?(?:oil|butter|ghee)|salt|seasoning)(?: (?:and|&) (?:salt|pepper))*|(?:spread|lay|put|tip|arrange)(?: (?:it|them|out))* (?:in|on|onto|over|into) (?:a|an|the|your) (?:\p{L}+ ){0,2}(?:tray|tin|sheet|dish))\W*$/iu,
+)
 export const ADDING = recalled(
   /^\W*(?:adding|with) (?:in )?(?:the )?\p{L}[^;]*\b(?:last|final|end|halfway|half way|towards)\b/iu,
 )
@@ -63,7 +67,7 @@ export const LONG = recalled(/\b(?:hours?|hrs?|[3-9]\d ?min)/i)
 export const ADDS_LIQUID = recalled(/\b(?:add|pour|stir in|whisk in|with the)\b/i)
 export const WHOLE_POT = recalled(/\b(?:everything|all|filling|stuffing|mixture)\b/i)
 export const STRETCHES =
-  /,\s+(?=\p{L})|\.\s+|\s+(?:and|&) (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season|mash|crush)\b)/iu
+  /,\s+(?=\p{L})|(?<!\d ?(?:mins?|hrs?))\.\s+|\s+(?:and|&) (?=(?:cook|fry|simmer|boil|roast|add|stir|cool|saut|let|season|mash|crush)\b)/iu
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
 export const COMBINES = recalled(

@@ -257,7 +257,7 @@ const SHORT_UNIT =
   /[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level|scant|rounded|big|good) )?(?:[Tt]bsp|[Tt]bs|[Tt]b|[Tt]sp|TBSP|TSP|[Oo]z|[Ll]bs?|c|T|t|g|kg|ml|pkt|pkg|pt|qt|sm|med|lg|lge|doz|env|sl|can|qts?|gal)$/
 const METRIC = /[\d¼½¾]\s?(?:g|kg|ml)$/
 /** "Roll 1/8 in. thick": an inch cut short goes on in small letters. */
-const SHORT_INCH = /[\d¼½¾⅓⅔⅛]\s?in$/
+const SHORT_INCH = /[\d¼½¾⅓⅔⅛][\s-]?in$/
 
 /** "1 T. oil, 1/3 c. water" without the dots that end nothing. */
 export const withoutUnitDots = (text: string) =>

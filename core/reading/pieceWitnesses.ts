@@ -1,0 +1,306 @@
+import { foodIs } from '../food/groups'
+import { MAX_PIECES, type Shape } from '../recipe/vocabulary'
+import { byDividing, LAYS_IN_TRAY, type Found } from './dividing'
+import { isDoughBase, READY_WORDS, type Draft } from './drafts'
+import { MOST_SHEET_GRAMS } from './eachPiece'
+import { recalled } from './matches'
+import type { Clause } from './method'
+import type { Outline } from './outlineState'
+import type { ReadIngredient } from './readIngredient'
+import type { ReadLine } from './readLine'
+
+// Whatever says how many pieces there are, each a witness of its own: what is promised, how the dough is divided, the
+// balls that are weighed, the sheets that are bought.
+
+/** A number of pieces with the witness that gives it. */
+export interface Witnessed extends Found {
+  by: WitnessName
+}
+
+/** What the witnesses look at. */
+export interface Counting {
+  outline: Outline
+  clauses: readonly Clause[]
+  drafts: readonly Draft[]
+  shape: Shape | null
+  /** Lines of all doughs. */
+  shell: readonly ReadIngredient[]
+  doughGrams: number
+  /** What the rows and the steps say of numbers, rows first. */
+  said: readonly Outline['counts'][number][]
+  servings: number | null
+  perServing: number | null
+  /** How the dough is divided, where the method says so. */
+  divided: Found | null
+}
+
+/** A whole number of pieces that a recipe may have. */
+export const wholePieces = (value: number) => Math.min(MAX_PIECES, Math.max(1, Math.round(value)))
+
+/** A joint or a side of fish that is baked whole in its dough. */
+export const WRAPPED_WHOLE = recalled(
+  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels)/iu,
+)
+/** Something goes into one tin or dish. */
+export const ONE_DISH = recalled(
+  /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i,
+)
+const SLICES = recalled(/\b(?:slices|wedges)\b/i)
+
+/** "For 8 slices": what one pie or strudel is cut into. */
+export const isCutUp = (text: string, shape: Shape | null, title: string): boolean =>
+  SLICES.test(text) && (shape === 'lidded-pie' || WRAPPED_WHOLE.test(title))
+
+/** How many a line counts, without a unit: "10 wrappers", "1 packet of discs (10)". */
+const countOf = (read: ReadLine): number | null =>
+  read.measures.find(
+    (measure) => measure[0]?.unitId === null || /^(?:sheet|slice)$/.test(measure[0]?.unitId ?? ''),
+  )?.[0]?.low ?? null
+
+/** A tube or packet is unrolled as a sheet. */
+const sheetsOf = (read: ReadLine): number | null =>
+  countOf(read) ??
+  read.measures.find((measure) => /^(?:tube|can|packet|roll)$/.test(measure[0]?.unitId ?? ''))?.[0]?.low ??
+  null
+
+/** A promise among the rows weighs more than a number among the steps, and the first more than the next. */
+const PROMISED_WEIGHT = 100
+const IN_STEPS_WEIGHT = 50
+
+/** "Makes 24", "for 12 buns". */
+function promised({ outline, said, shape }: Counting): Found[] {
+  return said.flatMap((count, at) => {
+    // "Make 6 balls" among the steps is work; "Makes 24" is a promise wherever it stands.
+    const isPromise =
+      at < outline.counts.length &&
+      (!outline.steps.some((step) => step.text.includes(count.text)) ||
+        /\b(?:makes|yields?|gives|serves)\b/i.test(count.text))
+    if (!count.pieces || isCutUp(count.text, shape, outline.title)) return []
+    const weight = (isPromise ? PROMISED_WEIGHT : IN_STEPS_WEIGHT) - at
+    return [{ pieces: count.pieces, weight, says: count.text }]
+  })
+}
+
+/** "Serves 4, 3 each". */
+const byServings = ({ servings, perServing }: Counting): Found[] =>
+  perServing && servings
+    ? [
+        {
+          pieces: wholePieces(perServing * servings),
+          weight: 80,
+          says: `${perServing} each for ${servings}`,
+        },
+      ]
+    : []
+
+/** "Pumpkin filling (for 8)", "Cheese filling – makes 4". */
+function byFillings({ drafts }: Counting): Found[] {
+  const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
+  if (!fillings.length || fillings.some(({ pieces }) => pieces === null)) return []
+  return [
+    {
+      pieces: fillings.reduce((total, { pieces }) => total + pieces!, 0),
+      weight: fillings.length > 1 ? 70 : 55,
+      says: fillings.map((draft) => draft.name).join(', '),
+    },
+  ]
+}
+
+/** "Apple strudel … cut into 6 slices" once it is baked: one was made. */
+export const isSlicedWhole = ({ divided, outline }: Pick<Counting, 'divided' | 'outline'>): boolean =>
+  divided !== null && WRAPPED_WHOLE.test(outline.title) && /\bslices\b/i.test(divided.says)
+
+const dividing = (counting: Counting): Found[] =>
+  counting.divided && !isSlicedWhole(counting) ? [counting.divided] : []
+
+/** Balls that are named after things. Common practice, no source: a walnut of dough is 15 to 18 g. */
+const BALL_WORDS: readonly [RegExp, number][] = [
+  [/\bwalnut[- ]siz/i, 17],
+  [/\bcherry[- ]siz|marble[- ]siz/i, 10],
+  [/\b(?:lemon|lime|ping[- ]?pong(?: ball)?)[- ]siz/i, 40],
+  [/\bgolf[- ]ball[- ]siz|golf ball\b/i, 45],
+  [/\begg[- ]siz/i, 55],
+  [/\b(?:tangerine|tennis[- ]ball|orange)[- ]siz/i, 90],
+]
+const BALL_GRAMS = recalled(
+  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i,
+)
+/** "Net carbs about 5 g each" is a figure of the piece, not its weight. */
+const FIGURE_BEFORE = recalled(
+  /\b(?:carb\w*|nc|net|protein|fat|fib(?:re|er)|sugars?|salt|sodium)\b[^.;,\d]{0,12}$/i,
+)
+const LONGEST_SAID = 500
+const LEAST_BALL_GRAMS = 3
+
+/** Grams of a ball of dough that a text states by weight or by a word; null where it is none, or of the filling. */
+function ballGramsIn(text: string): number | null {
+  const weighed = BALL_GRAMS.exec(text)
+  const before = weighed ? text.slice(0, weighed.index) : text
+  if (/\bfilling\b[^.]{0,20}$/i.test(weighed ? before : '')) return null
+  const isOther =
+    weighed !== null &&
+    (/\b(?:filling|stuffing|mixture)\b|\b(?:in(?:to)?|on) (?:each|every)\b/i.test(weighed[0]) ||
+      // "Stuff 40 g of keema each" weighs what goes in.
+      /\b(?:fill|stuff|put|place|spoon)\b[^.;,\d]{0,20}$/i.test(before) ||
+      FIGURE_BEFORE.test(before))
+  const grams =
+    weighed && !isOther
+      ? Number(weighed[3] ?? (Number(weighed[1]) + Number(weighed[2] ?? weighed[1])) / 2)
+      : /\b(?:of|with) (?:the )?(?:filling|stuffing|mixture)\b/i.test(text)
+        ? null
+        : (BALL_WORDS.find(([pattern]) => pattern.test(text))?.[1] ?? null)
+  return grams !== null && grams >= LEAST_BALL_GRAMS ? grams : null
+}
+
+/** The ball that the text weighs first. */
+export function ballOf({ outline, said }: Pick<Counting, 'outline' | 'said'>) {
+  for (const text of [...outline.steps.map((step) => step.text), ...said.map((count) => count.text)]) {
+    const grams = text.length < LONGEST_SAID ? ballGramsIn(text) : null
+    if (grams !== null) return { grams, says: text }
+  }
+  return null
+}
+
+/** "Balls of 35 g", "walnut-sized". */
+function byBall(counting: Counting): Found[] {
+  const { shell, doughGrams } = counting
+  const ball = ballOf(counting)
+  return ball && doughGrams > ball.grams && shell.some(({ food }) => isDoughBase(food))
+    ? [{ pieces: wholePieces(doughGrams / ball.grams), weight: 40, says: ball.says }]
+    : []
+}
+
+/** "20 bonda wrappers" that the larder lacks. */
+function byUnknownWrapper({ shell }: Counting): Found[] {
+  const wrapper = shell.find(
+    ({ food, read, line }) => !food && READY_WORDS.test(line.raw) && countOf(read) !== null,
+  )
+  return wrapper ? [{ pieces: wholePieces(countOf(wrapper.read)!), weight: 65, says: wrapper.line.raw }] : []
+}
+
+const HALVES_BREAD = recalled(
+  /\b(?:halve|cut) (?:the |each |all )?(?:\d+ )?(?:pitt?as?|breads?|naans?|rotis?|tortillas?|wraps?|flat ?breads?)(?: bread)?(?: in (?:half|two|2))?(?=\W*(?:$|[,.;]| and| to| so))/i,
+)
+
+/** "4 pitta breads", "halve the pitas, open up and fill": each half is a pocket. */
+function byBread({ shell, clauses }: Counting): Found[] {
+  const [bread] = shell
+  const breads = shell.length === 1 && bread?.food?.group === 'bread' ? countOf(bread.read) : null
+  if (!breads) return []
+  const isHalved = clauses.some(({ text, closed }) => !closed && HALVES_BREAD.test(text))
+  return [{ pieces: wholePieces(isHalved ? 2 * breads : breads), weight: 30, says: bread!.line.raw }]
+}
+
+const TIN = recalled(/\b(?:oil|grease|butter|line)\b[^.;]{0,24}\b(?:tin|dish|tray|pan)\b/i)
+const HALF_OF_SHEETS = recalled(
+  /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other (?:half|\d+))\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i,
+)
+const MANY_COILS = /\b(?:coils|snails|spirals|(?:coil|roll)\w* each)\b/i
+
+/** Whether all of the sheets are one pie, one strudel or one coil. */
+function isOneOfAll({ outline, clauses, shape }: Counting): boolean {
+  const says = (pattern: { test: (text: string) => boolean }) =>
+    clauses.some(({ text }) => pattern.test(text))
+  if (WRAPPED_WHOLE.test(outline.title)) return true
+  // Coils that lie in a tray side by side are as many as they are.
+  const inOneDish = clauses.some(({ text }) => ONE_DISH.test(text) && !/\btray\b/i.test(text))
+  if (shape === 'coil' && inOneDish && !says(MANY_COILS)) return true
+  // "Oil a tin, lay half of the filo, cover with the rest".
+  return says(TIN) && says(HALF_OF_SHEETS)
+}
+
+/** One for each wrapper, or for each small sheet. */
+function byWrapper(counting: Counting): Found[] {
+  const wrapper = counting.shell.find(
+    ({ food }) => foodIs(food, 'bought-dough') && food!.unitGrams.piece !== undefined,
+  )
+  const grams = wrapper?.food?.unitGrams.piece
+  if (!wrapper || !grams || !wrapper.line.grams || isOneOfAll(counting)) return []
+  const { food, line, read } = wrapper
+  if (!(food!.group === 'wrapper' || food!.unitGrams.disc || grams <= MOST_SHEET_GRAMS)) return []
+  return [{ pieces: wholePieces(countOf(read) ?? line.grams! / grams), weight: 30, says: line.raw }]
+}
+
+const REPEATED = recalled(
+  /\brepeat\b|\b(?:for|per) each (?:parcel|roll|piece|pocket|packet|bundle|one)\b|\bper (?:parcel|roll|piece|pocket)\b/i,
+)
+const SHEETS_EACH = recalled(
+  /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i,
+)
+
+/** "Brush 2 sheets, … wrap. Repeat": so many sheets are one piece. */
+function bySheetsEach({ shell, clauses }: Counting): Found[] {
+  const sheets = clauses.map(({ text }) => SHEETS_EACH.exec(text)).find(Boolean)
+  const stacked = shell.find(({ food, read }) => food?.group === 'pastry' && countOf(read) !== null)
+  if (!sheets || !stacked || !clauses.some(({ text }) => REPEATED.test(text))) return []
+  const each = /^(?:2|two)$/i.test(sheets[1]!) ? 2 : 3
+  return [{ pieces: wholePieces(countOf(stacked.read)! / each), weight: 35, says: sheets[0] }]
+}
+
+const FROM_EACH_SHEET = recalled(
+  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll) (?:in|into) (\d{1,2})\b/i,
+)
+
+/** "2 sheets shortcrust … cut 3 circles from each sheet". */
+function byEachSheet({ shell, clauses }: Counting): Found[] {
+  const cut = clauses.map(({ text }) => FROM_EACH_SHEET.exec(text)).find(Boolean)
+  const sheets = shell.find(
+    ({ food, read }) => food?.group === 'pastry' && food.id !== 'filo' && (sheetsOf(read) ?? 0) > 1,
+  )
+  if (!cut || !sheets) return []
+  return [
+    { pieces: wholePieces(Number(cut[1] ?? cut[2]) * sheetsOf(sheets.read)!), weight: 62, says: cut[0] },
+  ]
+}
+
+/** "1 pack croissant dough - 6 triangles". */
+function byCutDough({ shell }: Counting): Found[] {
+  return shell.flatMap(({ food, line }) => {
+    const cut = /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b/i.exec(
+      line.raw,
+    )
+    return cut && foodIs(food, 'bought-dough')
+      ? [{ pieces: wholePieces(Number(cut[1])), weight: 30, says: line.raw }]
+      : []
+  })
+}
+
+/** The witnesses by name; of two that are equally sure the first is believed. */
+const WITNESSES = {
+  promised,
+  byServings,
+  byFillings,
+  dividing,
+  byBall,
+  byUnknownWrapper,
+  byBread,
+  byWrapper,
+  bySheetsEach,
+  byEachSheet,
+  byCutDough,
+} satisfies Record<string, (counting: Counting) => Found[]>
+export type WitnessName = keyof typeof WITNESSES
+
+/** What is only bought so: nobody says that it is how many are made. */
+export const BY_WHAT_IS_BOUGHT: ReadonlySet<WitnessName> = new Set(['byBread', 'byWrapper', 'byCutDough'])
+
+/** Every number of pieces that a text gives, the surest first. */
+export function witnessesOf(counting: Counting): Witnessed[] {
+  return (Object.keys(WITNESSES) as WitnessName[])
+    .flatMap((by) => WITNESSES[by](counting).map((found) => ({ ...found, by })))
+    .sort((a, b) => b.weight - a.weight)
+}
+
+/** How the dough is divided, where a sheet or round may have been bought. */
+export function dividedBy(
+  clauses: readonly Clause[],
+  shape: Shape | null,
+  shell: readonly ReadIngredient[],
+): Found | null {
+  const bought = shell.find(({ food }) => foodIs(food, 'bought-dough'))
+  return byDividing(clauses, shape, bought ? countOf(bought.read) : null)
+}
+
+/** "Roll up and coil into a 28 cm tin", "lay one sheet in the tray": all of it goes into one. */
+export const isInOneDish = (clauses: readonly Clause[]): boolean =>
+  clauses.some(({ text }) => ONE_DISH.test(text) || LAYS_IN_TRAY.test(text))
