@@ -12,6 +12,8 @@ const SALT_SHARE: Readonly<Partial<Record<PartKind, number>>> = {
   dip: 0.009,
   marinade: 0.02,
 }
+/** A pinch goes in all the same where the other foods are salty enough. Common practice, no source. */
+const LEAST_SALT_GRAMS = 0.4
 /** Pepper and other ground spice "to taste": of the weight of what it seasons. Common practice, no source. */
 const SPICE_SHARE = 0.0015
 
@@ -44,7 +46,9 @@ export function seasonToTaste(draft: Draft): void {
     const already = draft.lines
       .filter((other) => other !== item && other.food?.group === 'salt')
       .reduce((sum, other) => sum + (other.line.grams ?? 0), 0)
-    const wanted = salt ? Math.max(base * shareOf! - brought - already, 0) : base * SPICE_SHARE
+    const wanted = salt
+      ? Math.max(base * shareOf! - brought - already, LEAST_SALT_GRAMS)
+      : base * SPICE_SHARE
     const grams = Math.min(Math.round(wanted * 10) / 10, 200)
     Object.assign(line, {
       grams,
