@@ -200,6 +200,21 @@ describe('a plan of one dish', () => {
     expect(planned).toBeGreaterThan(120)
   })
 
+  it('of hundreds of small pieces can be kept: a pinch each takes less than a turnover', () => {
+    const small = readRecipe(
+      'Manti\n\nDough\n300 g flour\n130 g water\n1 egg\n\nFilling\n250 g lamb mince\n1 onion\n\nMethod\nKnead, rest 30 min. Roll thin, cut into 3 cm squares. Fill, pinch the four corners together. Boil 9 minutes.',
+      reference.foods,
+    ).recipe
+    expect(small.pieces).toBeGreaterThan(150)
+    const dinner = dinnerOf([dishOf(small)])
+    const planned = plan(dinner)
+    expect(broken(dinner, planned)).toEqual([])
+    const shaping = tasksOf(planned).filter(({ kind }) => kind === 'shape')
+    const minutes = shaping.reduce((sum, one) => sum + one.minutes, 0)
+    expect(minutes / small.pieces).toBeLessThan(0.35)
+    expect(minutes / small.pieces).toBeGreaterThan(0.1)
+  })
+
   it('steams longer what was made whole-grain', () => {
     const steamed = demoRecipe('steamed')
     const whole = adapt(steamed, ['whole-grain'], reference).recipe

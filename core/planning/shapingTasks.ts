@@ -6,6 +6,12 @@ import type { TaskBook, TaskWait } from './tasks'
 /** From the eleventh piece on hands are quicker. Common practice, no source. */
 const PRACTISED_AFTER = 10
 
+/** A small piece is closed with a pinch or two: below so much dough it takes less time, down to a quarter. Common practice, no source. */
+const SMALL_DOUGH_GRAMS = 8
+const LEAST_SHARE = 0.25
+const shareForSize = (doughGramsPerPiece: number): number =>
+  Math.min(1, Math.max(LEAST_SHARE, doughGramsPerPiece / SMALL_DOUGH_GRAMS))
+
 /** Pieces of one filling that are shaped together, for one batch. */
 interface Chunk {
   batch: number
@@ -146,7 +152,7 @@ export function shapingTasks(
         {
           id: `shape.${at + 1}`,
           time: `shape-${planned.closing}`,
-          times: equal,
+          times: equal * shareForSize(planned.doughGramsPerPiece),
           kind: 'shape',
           hands: true,
           uses: { board: 1 },

@@ -4,7 +4,7 @@ import type { Clause } from './method'
 // Where the method brushes or strews something on, and with what.
 
 export const BRUSHES_WITH =
-  /^\W*(?:beaten )?(?:(?:soya?|oat|almond|plant|vegan) )?(?:egg|yolk|milk)(?: yolk| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|\b(?:brush(?:ed|ing)?|paint(?:ed|ing)?(?= (?:\p{L}+ ){0,2}with)|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|roll(?:ed)? (?:them |the \p{L}+ |while \p{L}+ )?in (?=(?:\p{L}+ )?sugar)|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?<!\b(?:add|stir|mix|combine|blend|beat|whisk)\b[^.;]*)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
+  /^\W*(?:beaten )?(?:(?:soya?|oat|almond|plant|vegan) )?(?:egg|yolk|milk)(?: yolk| white| wash)?(?:\s*(?:,|\+|&|and)\s*\p{L}+(?: seeds?)?){0,2}\W*$|^\W*(?:beaten )?(?:egg )?(?:whites?|yolks?) on top\W*$|\b(?:brush(?:ed|ing)?|paint(?:ed|ing)?(?= (?:\p{L}+ ){0,2}with)|glaz(?:e|ed|ing)|egg ?wash|egg (?:the |one )?edges?|dust(?:ed|ing)? (?:\p{L}+ ){0,2}with|sprinkled?|scatter(?:ed)?|strewn? with|roll(?:ed)? (?:them |the \p{L}+ |while \p{L}+ )?in (?=(?:\p{L}+ )?sugar)|layer (?:\d+ |the )?sheets? with|(?<=,\s)(?<!\b(?:add|stir|mix|combine|blend|beat|whisk)\b[^.;]*)(?:beaten )?(?:egg|milk)(?=\s*[.,]|\s*$)|spray(?:ed)?(?: \p{L}+){0,3} with|(?:oil|butter|grease) (?:the |\d+ |each |every |a |another |between )*(?:sheets?|filo|strips?|layers?|tops?))\b/iu
 export const BRUSHES = recalled(BRUSHES_WITH)
 export const MIXES = recalled(/\b(?:mix|beat|stir|combine|whisk|blend)\b/i)
 

@@ -43,7 +43,7 @@ const TWO_SIZES =
   /\bcut(?: out)? (\d{1,2}) ?[x×] ?\d+(?:[.,]\d)? ?cm (?:\p{L}+ )?(?:\+|and|&) \1 ?[x×] ?\d+/iu
 /** "Cut 3 inch circles, about 50": the number stands behind. */
 const SO_MANY = new RegExp(
-  String.raw`\b${PIECES}\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|[/.,]\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))|\b${PIECES}\s*[,(–-]\s*(\d{1,3})(?: or so\b|(?=\s*\)?\W*$))|[,(–-]\s*(?:about|around|roughly|approx\.?|~)\s*(\d{1,3})(?: or so)?\)?\W*$`,
+  String.raw`\b${PIECES}\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|[/.,]\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))|\b${PIECES}\s*[,(–-]\s*(\d{1,3})(?: or so\b|(?=\s*\)?\W*$))|[,(–-]\s*(?:about|around|roughly|approx\.?|~)\s*(\d{1,3})(?: or so)?\)?\W*$|\b(?:cutter|ring|glass|saucer|cup)\s*[,(–-]\s*(\d{1,3})\)?\W*$`,
   'iu',
 )
 /** "Stretch each of the 4 balls". */
@@ -108,7 +108,7 @@ const ONE_OF_ALL = recalled(
 export const isBaseAndLid = (method: string): boolean =>
   ONE_LARGER.test(method) && /\b(?:cover|top with|lid|lay (?:it |the other )?over)\b/i.test(method)
 const ONE_LARGER =
-  /\b(?:one|1)(?: of (?:them|the \p{L}+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/iu
+  /\b(?:the|a) (?:larger|bigger) (?:one|piece|half|part|portion|ball)?\b[^.;]{0,40}\b(?:tray|tin|dish|pan)\b|\b(?:one|1)(?: of (?:them|the \p{L}+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/iu
 const HALVES = recalled(
   /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d)| to serve| for serving)|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i,
 )

@@ -21,11 +21,11 @@ const CUTTER = new RegExp(
   'iu',
 )
 const DISC = new RegExp(
-  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)*(?: | ?\(\s*(?:about |~ ?)?)${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten)(?: (?:it|them|out|gently|down|each|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
+  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)*(?: | ?\(\s*(?:about |~ ?)?)${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten|stretch)(?: (?:it|them|each|every one|one|out|gently|down|each|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
   'iu',
 )
 const THICK = new RegExp(
-  String.raw`${LENGTH}\s*(?:thick|thickness|thin)\b|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b(?:[^.]{0,30}?|[^.,]{0,60}?)\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
+  String.raw`${LENGTH}\s*(?:thick|thickness|thin)\b(?!\s*(?:sausage|log|rope|roll|cylinder|snake|strip))|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b(?:[^.]{0,30}?|[^.,]{0,60}?)\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
   'iu',
 )
 /** "Roll 1/8"", "roll the dough 3 mm": how thick; "roll 12 cm" is how wide. */
@@ -90,10 +90,10 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
     'rest-before-eating-minutes',
     /\b(?:before (?:serving|eating|slicing|cutting|biting)|let them stand|cool (?:slightly|a little|for))\b/i,
   ],
-  ['cool-minutes', /\bcool\b/i],
+  ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of|to)(?: the)? )rest|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|keep|leave|set aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of|to)(?: the)? )rest|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|set aside|cover)\b/iu,
   ],
 ]
 

@@ -210,7 +210,7 @@ const fatWord = (name: string) => new RegExp(`\\b${normaliseName(name).split(' '
 const OILED = recalled(/\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu)
 
 const HEATS_OR_IN = recalled(
-  /\bheat (?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu,
+  /\bheat (?:half (?:of )?)?(?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu,
 )
 
 const POURS_WATER = recalled(/\b(?:add|pour|splash)\b[^.;]*\bwater\b|\bwater\b[^.;]*\b(?:lid|cover)/i)

@@ -43,9 +43,9 @@ export const WRAPPED_WHOLE = recalled(
 )
 /** Something goes into one tin or dish. */
 export const ONE_DISH = recalled(
-  /\b(?:line|in|into|over)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i,
+  /\b(?:line|in|into|over|to fit)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i,
 )
-const SLICES = recalled(/\b(?:slices|wedges)\b/i)
+const SLICES = recalled(/\b(?:slices|wedges)\b|^\W*cuts? (?:in)?to \d/i)
 
 /** "For 8 slices": what one pie or strudel is cut into. */
 export const isCutUp = (text: string, shape: Shape | null, title: string): boolean =>

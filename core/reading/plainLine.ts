@@ -139,7 +139,7 @@ export function plainLine(raw: string): string {
       '',
     )
     // "2 (8-oz) tubes".
-    .replace(/\((\d+(?:\.\d+)?)-(oz|ounces?|g|grams?|ml|lbs?)\)/gi, '($1 $2)')
+    .replace(/\((\d+(?:\.\d+)?)[- ](oz|ounces?|g|grams?|ml|lbs?)\.?\)/gi, '($1 $2)')
     // "320 g pack puff pastry x 2", "filo 270 g x 2", "1 egg x 2".
     .replace(/^(\d[\d.]*\s?(?:g|kg|ml|l|oz|lb)\b.*\p{L})\s[x×]\s?(\d{1,2})$/iu, '$2 x $1')
     .replace(/^(\p{L}[^\d]*?),?\s+(\d[\d.]*\s?(?:g|kg|ml|l|oz|lb))\s*[x×]\s*(\d{1,2})$/iu, '$3 x $2 $1')

@@ -49,7 +49,7 @@ export const INTO_BOWL = recalled(
   /\b(?:tip|turn|scrape|transfer|put|move|empty|spoon|add)\b (?:it |them |this |everything |all |the \p{L}+ )?(?:out )?(?:in)?to (?:a|the|your|another) (?:\p{L}+ )?bowl\b/iu,
 )
 export const DOES_IT_IN = recalled(
-  /^\W*(?:and )?(?:then )?(?:stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer|boil|steam)\s+(?:(?:it|them|gently|slowly|all|this)\s+)*(?:in|with|for|until|till|over|on|\d)/iu,
+  /^\W*(?:and )?(?:then )?(?:(?:pressure|slow)[- ]cook|stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer|boil|steam)\s+(?:(?:it|them|gently|slowly|all|this)\s+)*(?:in|with|for|until|till|over|on|\d)/iu,
 )
 
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */

@@ -3,7 +3,7 @@ import { plainLine } from './plainLine'
 import { APPROXIMATE, measuresIn, readMeasure, readMeasures, times, type Measure } from './measures'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { remember } from './remember'
-import { UNIT_PATTERN } from './units'
+import { UNIT_PATTERN, unitById } from './units'
 
 /** What a line says its ingredient is for, when that decides the part it belongs to. */
 export type Purpose = 'finish' | 'pan' | 'shell' | 'dip'
@@ -298,7 +298,12 @@ function takeApart(raw: string): ReadLine {
   const outer = measures[0]?.[0]
   if (perPack >= 0 && outer) {
     const each = Number(IN_EACH.exec(prep.splice(perPack, 1)[0]!)![1])
-    measures = [[{ low: each * outer.low, high: each * outer.high, unitId: null, heap: null, size: null }]]
+    // "2 (16 oz) cans biscuits (8 each)": what they weigh stands, and in the two are sixteen.
+    const isWeighed = outer.unitId !== null && unitById(outer.unitId).kind === 'mass'
+    const packs = isWeighed ? Number(/^\d{1,2}(?= )/.exec(raw.replace(/^\W+/, ''))?.[0] ?? 1) : null
+    const many = { low: each * (packs ?? outer.low), high: each * (packs ?? outer.high) }
+    const counted = [{ ...many, unitId: null, heap: null, size: null }]
+    measures = isWeighed ? [...measures, counted] : [counted]
   }
   if (inside) measures.push([{ low: inside.low, high: inside.high, unitId: null, heap: null, size: null }])
   const [head, ...tail] = rest.split(/\s*[,;]\s*|\s+[-–—]\s+/)

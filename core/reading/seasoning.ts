@@ -46,9 +46,7 @@ export function seasonToTaste(draft: Draft): void {
     const already = draft.lines
       .filter((other) => other !== item && other.food?.group === 'salt')
       .reduce((sum, other) => sum + (other.line.grams ?? 0), 0)
-    const wanted = salt
-      ? Math.max(base * shareOf! - brought - already, LEAST_SALT_GRAMS)
-      : base * SPICE_SHARE
+    const wanted = salt ? Math.max(base * shareOf! - brought - already, LEAST_SALT_GRAMS) : base * SPICE_SHARE
     const grams = Math.min(Math.round(wanted * 10) / 10, 200)
     Object.assign(line, {
       grams,

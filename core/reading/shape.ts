@@ -18,7 +18,7 @@ const IN_DISHES =
   /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
 /** Sheets below and above in a tray: one large pie, whatever it is called. */
 const IN_TRAY =
-  /\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))|(?:tray|tin|dish)\b[^]{0,200}\b(?:then|lay|add|put) (?:(?:on|over) )?(?:the )?(?:rest of the |remaining |other )(?:\d )?(?:sheets|filo|phyllo|yufka|layers|leaves)/i
+  /\b(?:larger|bigger)(?: (?:one|piece|half|part|portion|ball|sheet))?\b[^.]{0,40}\b(?:fit|line|into|in|onto|over)\b[^.]{0,30}\b(?:tray|tin|dish|pan)\b[^]{0,200}\b(?:cover|top)(?: it)? with (?:the )?(?:second|other|smaller|rest|remaining)\b|\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))|(?:tray|tin|dish)\b[^]{0,200}\b(?:then|lay|add|put) (?:(?:on|over) )?(?:the )?(?:rest of the |remaining |other )(?:\d )?(?:sheets|filo|phyllo|yufka|layers|leaves)/i
 const COVERED = /\b(?:cover|top)(?: it)? with (?:the )?(?:2nd|second|other|rest|remaining)\b/i
 /** A sheet below and one above, in a tray. */
 const isInTray = (method: string): boolean =>
@@ -183,7 +183,7 @@ function findShape(title: string, steps: string, said: string): Shape | null {
       : SHAPE_ROWS.find(({ called }) => called.test(said.replace(/\bballs?\b/gi, '')))
   if (counted) return counted.shape
   if (made) return made
-  // One pie has a lid; pies are closed in the hand.
-  if (/\bpie\b/i.test(title)) return 'lidded-pie'
+  // One pie has a lid, a galette its border folded in; pies are closed in the hand.
+  if (/\b(?:pie|galette|crostata)\b/i.test(title)) return 'lidded-pie'
   return /\bpies\b/i.test(title) ? 'half-moon' : null
 }
