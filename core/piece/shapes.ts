@@ -167,7 +167,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 2,
     round: false,
     called:
-      /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|manty|burritos?|knishes|maultaschen|murtabaks?|wellingtons?|martabaks?|mughlai parathas?|ravioli|tortellini|cappelletti|agnolotti|breakfast tarts)\b/i,
+      /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|manty|burritos?|knishes|maultaschen|murtabaks?|wellingtons?|martabaks?|mughlai parathas?|raviolis?|tortellini|cappelletti|agnolotti|breakfast tarts)\b/i,
     closedBy:
       /\b(?:envelopes?|packets?|parcels?|(?:wrap|fold) (?:it |them |up |each )*(?:in(?:to)?|as) (?:an? )?(?:squares?|packets?|parcels?)|fold (?:in )?the (?:four )?(?:corners|sides)|(?:pull|bring|draw|gather|fold) (?:up )?(?:the |all )?(?:4|four) (?:corners|sides))\b/i,
   },

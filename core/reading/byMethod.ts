@@ -171,6 +171,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
           fat ||
           /^(?:egg|egg-yolk|egg-white|milk|plant-milk|seed|sweetener)$/.test(food.group) ||
           (food.group === 'nut' && !read.measures.length) ||
+          (food.id === 'desiccated-coconut' && (item.line.grams ?? 0) <= MOST_SEEDS_ON_TOP_GRAMS) ||
           // "Egg wash, panko on top".
           (food.group === 'bread' && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS) ||
           ((/^(?:spice|herb)$/.test(food.group) || food.id === 'garlic') &&

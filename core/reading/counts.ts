@@ -146,6 +146,13 @@ function believe(
     if (wholePieces(one.pieces) === pieces || one.weight < LEAST_TOLD_WEIGHT) return false
     // "Divide the dough in two. Roll each half to a sheet": how it is worked, where more come of it.
     if (one.by === 'dividing' && one.pieces <= MOST_SHEETS && pieces > 2 * one.pieces) return false
+    // "Cut each sheet into 6", of which there are two.
+    if (
+      one.by === 'dividing' &&
+      /\beach (?:sheet|pack|block|roll|strip)\b/i.test(one.says) &&
+      pieces % one.pieces === 0
+    )
+      return false
     // What balls of a weight come to is near enough.
     return !(one.by === 'byBall' && Math.abs(one.pieces - pieces) <= NEAR_SHARE * pieces)
   })

@@ -228,7 +228,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
   about === null ||
   about === 'pieces' ||
   about.kind === 'shell' ||
-  /\b(?:dough|pastry|flour|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals)\b/i.test(
+  /\b(?:dough|pastry|flour|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals|(?:form|roll|shape)\b[^.;]{0,16}\b(?:a|one) (?:roll|log|rope|sausage))\b/i.test(
     text,
   ) ||
   /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)

@@ -21,7 +21,7 @@ const CUTTER = new RegExp(
   'iu',
 )
 const DISC = new RegExp(
-  String.raw`${LENGTH}[- ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)*(?: | ?\(\s*(?:about |~ ?)?)${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten|stretch)(?: (?:it|them|each|every one|one|out|gently|down|each|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
+  String.raw`${LENGTH}[- ]*\)?[ ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)*(?: | ?\(\s*(?:about |~ ?)?)${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten|stretch)(?: (?:it|them|each|every one|one|out|gently|down|each|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
   'iu',
 )
 const THICK = new RegExp(
@@ -127,7 +127,7 @@ function nearestKind(text: string, at: number): FactKind | null {
   for (const [kind, pattern] of BY_WORD) {
     const last = lastMatch(pattern, before)
     // "Add 80 ml water, cover 5 min" cooks under its lid.
-    if (last && /^cover$/i.test(last[0]) && UNDER_LID.test(text)) continue
+    if (last && /^cover$/i.test(last[0]) && UNDER_LID.test(text) && !/\bknead/i.test(text)) continue
     if (last && last.index > bestAt) {
       best = kind
       bestAt = last.index

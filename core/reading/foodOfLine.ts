@@ -95,6 +95,18 @@ export function asUsed(read: ReadLine, foods: Foods): ReadLine {
   return read
 }
 
+/** "Milk to adjust consistency", "oil in the filling", "butter at room temp": a food, and what is said of it. */
+const SAID_OF_IT =
+  /^(\p{L}.*?)\s+((?:to|for|at|as|only|total|max(?:imum)?|minimum|in the|on top)\b.*|on (?:the )?(?:side|top)\b.*)$/iu
+
+/** A line whose name nobody knows as a whole, and knows without what is said behind it: that is no part of it. */
+export function withoutTail(read: ReadLine, foods: Foods): ReadLine {
+  const tail = SAID_OF_IT.exec(read.name)
+  if (!tail || matchFood(read.name, foods)?.how === 'exact') return read
+  if (matchFood(tail[1]!, foods)?.how !== 'exact') return read
+  return { ...read, name: tail[1]!, prep: [...read.prep, tail[2]!] }
+}
+
 /** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */
 const CHOOSES =
   /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bvegetarian\b|\bplant[- ]based\b|\bskin[- ]on\b|\bwith skin\b|\ball[- ]butter\b/i
@@ -180,7 +192,10 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
     if (plain && named?.food.group !== plain.food.group && !carries(plain.food, hazards)) return null
   }
   // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
-  const canned = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
+  const canned =
+    read.prep.includes('from a container') && /\b(?:cans?|tins?|tinned|canned|jars?)\b/i.test(read.raw)
+      ? matchFood(`canned ${read.name}`, foods)
+      : null
   if (canned?.how === 'exact') return canned
   // "450 g flour (strong)": what kind of it stands behind.
   for (const word of read.prep) {

@@ -241,7 +241,12 @@ export function readCooking(context: HeatContext): CookingRead {
     const { way, unclear } =
       event.goesOn && before
         ? { way: before.way, unclear: false }
-        : wayOf(event, context, before?.way ?? null)
+        : // "Oil at 175 °C. Fry 3 minutes": the heat of the oil was told ahead.
+          wayOf(
+            event.way === 'fry' ? { ...event, temperatureC: event.temperatureC ?? oilC } : event,
+            context,
+            before?.way ?? null,
+          )
     // "Oven at 200. Bake 20 min, then reduce to 170 for 25": the first is as hot as the oven was made.
     if (
       before?.way === 'bake' &&

@@ -2,7 +2,7 @@ import type { Foods } from '../food/food'
 import { matchFood, normaliseName } from './match'
 import type { Measure } from './measures'
 import { readLine } from './readLine'
-import { unitById } from './units'
+import { UNIT_PATTERN, unitById } from './units'
 
 // What a line that names several foods is made of, and foods that stand in a row without a mark between.
 
@@ -109,7 +109,8 @@ const PINCH = new RegExp(
   'giu',
 )
 const WATER = new RegExp(
-  String.raw`${NOT_APART}(?=(?:(?:cold|warm|hot|iced?) )?water (?:to (?:mix|bind|knead)|as needed)\b)`,
+  // "2 tbsp water to bind" is one thing with its amount.
+  String.raw`(?<!(?:\d|[¼½¾⅓⅔]|\b(?:an?|half|one|two|three|few))\s?(?:${UNIT_PATTERN}))${NOT_APART}(?=(?:(?:cold|warm|hot|iced?) )?water (?:to (?:mix|bind|knead)|as needed)\b)`,
   'giu',
 )
 

@@ -47,7 +47,7 @@ export function plainLine(raw: string): string {
     )
     // "Potato 2 boiled": the number stands between the food and its state.
     .replace(
-      /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?(?:boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped))$/iu,
+      /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?(?:boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped))(?=,|$)/iu,
       (_, food: string, many: string, state: string) => {
         const [, size = '', done] = /^(?:(small|medium|large|big) )?(.*)$/i.exec(state)!
         return `${many} ${size ? `${size} ` : ''}${food}, ${done}`
@@ -109,6 +109,18 @@ export function plainLine(raw: string): string {
     .replace(
       /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
       '$3 $1, $2',
+    )
+    // "Puff pastry sheet - 1 (6 squares)".
+    .replace(
+      /^((?:puff|filo|phyllo|shortcrust|yufka)(?: pastry)?) sheets?\s*[-–:]\s*(\d{1,2})(?=\s*(?:$|[(,]))/i,
+      '$2 sheet $1',
+    )
+    // "00 flour 300 g": the noughts are no amount.
+    .replace(/^(["'(]?0{1,4}["')]?\s+flour)[\s,:–-]+(?=\d|[½¼¾⅓⅔])(.*)$/iu, '$2 $1')
+    // "2 cheese slices": what is counted stands behind.
+    .replace(
+      /^(\d{1,2}|an?|one|two|three|four|six) ((?:\p{L}+ ){0,2}(?:cheese|ham|bread|bacon|salami)) (slices?|rashers?)\b/iu,
+      '$1 $3 $2',
     )
     // "1 roll puff pastry 375 g": what is in it stands behind.
     .replace(

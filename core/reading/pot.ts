@@ -4,6 +4,7 @@ import { exactMinutes, timesIn } from './time'
 /** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
 const STANDS =
   /\bafter (?:about |the first )?$|\b(?:marinate|(?<!the )rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
+const UNTIL_DRY = /\b(?:until|till) (?:quite |nearly |almost )?dry\b/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 
 /** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
@@ -54,7 +55,9 @@ export class Pot {
   cook(way: PrecookingWay, lines: readonly number[], text: string): void {
     // "Roast the gram flour 1 minute" in a pan that is hot goes on frying.
     const own = this.hot === 'fry' && way === 'roast' && !/\boven\b/i.test(text) ? 'fry' : way
-    for (const at of this.added) this.ways.set(at, own)
+    // "Fry the onion, add the kraut, braise 40 min until dry": without a liquid what was put in goes on frying.
+    const isDry = own === 'simmer' && this.hot === 'fry' && !lines.length && !this.wet
+    for (const at of this.added) this.ways.set(at, isDry && UNTIL_DRY.test(text) ? 'fry' : own)
     this.added.clear()
     for (const at of lines) if (!this.ways.has(at) && !this.kept.has(at)) this.ways.set(at, own)
     const goesOn = this.waiting !== null && lines.every((at) => this.waiting!.has(at))
@@ -70,8 +73,7 @@ export class Pot {
       for (const at of this.ways.keys()) this.ways.set(at, own)
     const minutes = this.time(own, text)
     // "Braise 40 min until dry" in a pan without a liquid: the minutes are spent on what fries in it.
-    if (own === 'simmer' && this.hot === 'fry' && !lines.length && !this.wet)
-      this.braisedDryMinutes += minutes
+    if (isDry) this.braisedDryMinutes += minutes
     const alone = this.hot === null && ALONE.test(text) && !/\bpan\b/i.test(text)
     // What was boiled or roasted by itself is taken out of its pot.
     this.hot = alone ? null : own

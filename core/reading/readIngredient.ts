@@ -11,6 +11,7 @@ import {
   namedBehind,
   spiceOf,
   vegetableOf,
+  withoutTail,
 } from './foodOfLine'
 import { otherLanguage } from './language'
 import { matchFood } from './match'
@@ -97,7 +98,7 @@ function filledUp(text: string, foods: Foods): ReadIngredient[] | null {
  */
 export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   const written = readLine(limit(turnedRound(raw, foods) ?? raw, MAX_READ_CHARACTERS))
-  const read = asUsed(asWeighed(written, foods), foods)
+  const read = withoutTail(asUsed(asWeighed(written, foods), foods), foods)
   const found =
     matchWithPrep(read, foods) ??
     namedBehind(read, foods) ??

@@ -21,7 +21,8 @@ const AND_SOME = new RegExp(
   String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}\s*(?:${UNIT_PATTERN})|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
   'iu',
 )
-const BARE_FOR_FRYING = /(\+|&|\band|\bplus) (?=for (?:the )?(?:deep|shallow|pan)?[- ]?frying\b)/i
+const BARE_FOR_FRYING =
+  /(\+|&|\band|\bplus) (?=(?:for|to) (?:the )?(?:(?:deep|shallow|pan)?[- ]?fry(?:ing)?|brush(?:ing)?|roast(?:ing)?|griddl(?:e|ing)|cook(?:ing)? on)\b)/i
 const NAME_IN_FRONT = new RegExp(
   String.raw`^(\p{L}[\p{L} ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}]))(?=${JOINT})`,
   'iu',

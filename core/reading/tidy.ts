@@ -147,6 +147,8 @@ const labelled = remember((text: string) =>
       /(?<=^|[.!?]\s)(?:the )?(dough|pastry|filling|sauce|topping)[- ]wise,?\s+(?=\p{L}|\d)/giu,
       '$1: ',
     )
+    // "Chicken (500 g thigh, 2 tbsp yogurt, 1 tbsp oil)": a list in brackets behind its name.
+    .replace(/^(\p{L}[\p{L} ]{2,30}?)\s*\(((?:[\d¼½¾⅓⅔][^(),]*,\s*){2,}[\d¼½¾⅓⅔][^()]*)\)$/u, '$1: $2')
     .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')
     .trim(),
 )
