@@ -128,7 +128,8 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     })
     return { line, read, food: null }
   }
-  const { food } = spiceOf(read, match.food, foods) ?? vegetableOf(read, match.food, foods) ?? match
+  const named = spiceOf(read, match.food, foods) ?? vegetableOf(read, match.food, foods) ?? match
+  const food = countedAs(read, named.food, foods)
   line.foodId = food.id
   const notes: Note[] = []
   if (food.figuresOf !== null)
@@ -162,6 +163,19 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   }
   line.notes = notes.map((note) => ({ ...note, text: limit(note.text, 600) })).slice(0, 30)
   return { line, read, food }
+}
+
+const STATES =
+  /\b(?:(?:washed|rinsed|patted) and dried|minced|ground|left[- ]?over|cooked|dried|pickled|frozen|boiled)\b/gi
+/**
+ * "2 chicken thighs, minced", "1 bunch spinach, boiled": where nobody knows what so many of the made-ready food
+ * weigh, it is the plain one that was counted.
+ */
+function countedAs(read: ReadLine, food: Food, foods: Foods): Food {
+  if (!read.measures.length || weighLine(read, food).grams !== null) return food
+  const plain = matchFood(read.name.replace(STATES, ' ').trim(), foods)
+  const isOther = plain?.how === 'exact' && plain.food.id !== food.id
+  return isOther && weighLine(read, plain.food).grams !== null ? plain.food : food
 }
 
 /** Weights of a line within what a line may hold; nulls when they are not known. */

@@ -12,7 +12,7 @@ import { MAX_ROW_CHARACTERS } from './tidy'
 import { UNIT_PATTERN } from './units'
 
 const JOIN = new RegExp(
-  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted|made up|crumbled)(?: (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)? (?:in|into|with)|(?<=\b(?:cubes?|pots?|powder|granules) )in))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b)|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted|made up|crumbled)(?: (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)? (?:in|into|with)|(?<=\b(?:cubes?|pots?|powder|granules) )in))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
