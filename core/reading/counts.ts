@@ -153,6 +153,8 @@ function believe(
       pieces % one.pieces === 0
     )
       return false
+    // "Cut each sheet into 6", half of them for lids.
+    if (one.by === 'byEachSheet' && one.pieces % pieces === 0) return false
     // What balls of a weight come to is near enough.
     return !(one.by === 'byBall' && Math.abs(one.pieces - pieces) <= NEAR_SHARE * pieces)
   })

@@ -115,7 +115,7 @@ const CHOOSES =
 export function namedBehind(read: ReadLine, foods: Foods) {
   for (const word of read.prep) {
     if (
-      !/^(?!(?:with|without|not|no|or|and|from|for|in|of|plus|contains?)\b)(?!.*\bfree$)\p{L}+(?:[ -]\p{L}+){0,3}$/iu.test(
+      !/^(?!(?:with|without|not|no|or|and|from|for|in|of|plus|contains?)\b)(?!.*\b(?:and|or)\b)(?!.*\bfree$)\p{L}+(?:[ -]\p{L}+){0,3}$/iu.test(
         word,
       )
     )
@@ -215,7 +215,10 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
   // "250 g bryndza (sheep's cheese)": a word that nobody knows, and behind it what it is.
   const explained = plain
     ? []
-    : prep.filter((word) => read.raw.includes(`(${word})`)).map((word) => matchFood(word, foods))
+    : prep
+        // "(Mince and mash)" lists what is in it.
+        .filter((word) => read.raw.includes(`(${word})`) && !/\s(?:and|&|\+)\s/i.test(word))
+        .map((word) => matchFood(word, foods))
   if (explained.length === 1 && explained[0]?.how === 'exact')
     return { ...explained[0], how: 'part' as const, leftOver: [read.name] }
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.

@@ -60,6 +60,9 @@ const countOf = (read: ReadLine): number | null =>
 /** A tube or packet is unrolled as a sheet. */
 const sheetsOf = (read: ReadLine): number | null =>
   countOf(read) ??
+  // "2 x 320 g packs", "375 g pack x 2".
+  (Number(/^\W*(\d{1,2})\s*[x×]\s*\d|\s[x×]\s?(\d{1,2})\W*$/i.exec(read.raw)?.slice(1).find(Boolean) ?? 0) ||
+    null) ??
   read.measures.find((measure) => /^(?:tube|can|packet|roll)$/.test(measure[0]?.unitId ?? ''))?.[0]?.low ??
   null
 
@@ -202,6 +205,8 @@ function isOneOfAll({ outline, clauses, shape }: Counting): boolean {
   const says = (pattern: { test: (text: string) => boolean }) =>
     clauses.some(({ text }) => pattern.test(text))
   if (WRAPPED_WHOLE.test(outline.title)) return true
+  // "Filo pie", and a tin is lined.
+  if (shape === 'lidded-pie' && /\bpie\b/i.test(outline.title) && says(ONE_DISH)) return true
   // Coils that lie in a tray side by side are as many as they are.
   const inOneDish = clauses.some(({ text }) => ONE_DISH.test(text) && !/\btray\b/i.test(text))
   if (shape === 'coil' && inOneDish && !says(MANY_COILS)) return true
@@ -238,7 +243,7 @@ function bySheetsEach({ shell, clauses }: Counting): Found[] {
 }
 
 const FROM_EACH_SHEET = recalled(
-  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll) (?:in|into) (\d{1,2})\b/i,
+  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll)(?: of (?:the |puff |filo )?pastry)? (?:in|into) (\d{1,2})\b/i,
 )
 
 /** "2 sheets shortcrust … cut 3 circles from each sheet". */

@@ -93,6 +93,28 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
   return kind
 }
 
+/** "Wrappers (about 40)" over flour and water heads what is made here, and buys none. */
+function headMadeHere(drafts: Draft[]): void {
+  for (const draft of drafts) {
+    const [first] = draft.lines
+    if (draft.kind !== 'shell' || !first || draft.lines.length < 3) continue
+    const isHead =
+      foodIs(first.food, 'bought-dough') &&
+      /^\W*(?:the )?(?:\p{L}+ )?(?:wrappers?|skins?|dis[ck]s|rounds)\s*\((?:about |around |approx\.? |makes |for |~ ?)*\d{1,3}(?: pieces)?\)\W*$/iu.test(
+        first.line.raw,
+      )
+    const flourGrams = draft.lines.reduce(
+      (sum, { food, line }) => sum + (food?.group === 'flour' ? (line.grams ?? 0) : 0),
+      0,
+    )
+    if (!isHead || flourGrams < MADE_HERE_GRAMS) continue
+    draft.name = first.line.raw.trim()
+    draft.lines = draft.lines.slice(1)
+  }
+}
+/** So much flour is no dusting. Our own choice. */
+const MADE_HERE_GRAMS = 80
+
 /** "Wrappers – about 35, bought", and the list goes on below: nothing goes into a dough that is bought. */
 function leaveBoughtAlone(drafts: Draft[]): void {
   for (const draft of drafts) {
@@ -271,6 +293,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     drafts,
     notes,
   )
+  headMadeHere(drafts)
   leaveBoughtAlone(drafts)
   takeReadyShell(drafts, notes)
   fillWithMarinated(drafts)

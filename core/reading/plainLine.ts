@@ -110,6 +110,8 @@ export function plainLine(raw: string): string {
       /^(\p{L}[\p{L} ]{2,30}?),? (\d{1,2}(?:[.,]\d)?\s?%(?: fat)?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
       '$3 $1, $2',
     )
+    // "Dried shrimp? optional": a doubt.
+    .replace(/(?<=\p{L})\?+\s+(?=optional\b)/giu, ', ')
     // "Washed and dried" is no dried food.
     .replace(/\b(washed|rinsed|wiped)(?:,| and| &) (?:well |pat(?:ted)? )?(?:dried|dry)\b/gi, '$1')
     // "Puff pastry sheet - 1 (6 squares)".

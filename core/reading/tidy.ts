@@ -291,7 +291,7 @@ function cutSentences(text: string): string[] {
     // "Beef (not minced! finely cut) 500 g": what is called out in brackets ends nothing.
     if (inBracket(text, start, at)) continue
     // "Whey isolate?? (worked but tough), 1 egg": a doubt, and no end.
-    if (mark === '?' && /^\?*\s*\(/.test(text.slice(at + 1, at + 5))) continue
+    if (mark === '?' && /^\?*\s*(?:\(|optional\b)/i.test(text.slice(at + 1, at + 12))) continue
     const next = text[at + 1]
     if (
       next !== undefined &&
