@@ -87,7 +87,8 @@ export class Objects {
   /**
    * The stretches of a clause, one after the other: each is found when the pot has done what stands before it.
    *
-   * @param said the clause; words that leave foods out are no longer in it
+   * @param said the clause, without words that leave foods out ("everything but the cheese")
+   * @param whole the clause as it was said
    */
   *stretchesOf(said: string, whole: string, pot: Pot): Generator<Stretch> {
     let carried: readonly number[] = []

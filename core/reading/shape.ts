@@ -105,6 +105,12 @@ const INSTEAD: readonly {
     when: ({ method }) => BUN.closedBy.test(method) && !ROLLS_UP.test(method),
     becomes: 'bun',
   },
+  // A galette is open in the middle, with its border folded in: of our shapes a pie is nearest.
+  {
+    of: [null],
+    when: ({ title, method }) => /\b(?:galette|crostata)\b/i.test(title) && /\bborder\b/i.test(method),
+    becomes: 'lidded-pie',
+  },
   // What is flattened, filled, closed and then rolled to a ball stays one.
   {
     of: [null],
@@ -183,7 +189,7 @@ function findShape(title: string, steps: string, said: string): Shape | null {
       : SHAPE_ROWS.find(({ called }) => called.test(said.replace(/\bballs?\b/gi, '')))
   if (counted) return counted.shape
   if (made) return made
-  // One pie has a lid, a galette its border folded in; pies are closed in the hand.
-  if (/\b(?:pie|galette|crostata)\b/i.test(title)) return 'lidded-pie'
+  // One pie has a lid; pies are closed in the hand.
+  if (/\bpie\b/i.test(title)) return 'lidded-pie'
   return /\bpies\b/i.test(title) ? 'half-moon' : null
 }
