@@ -72,6 +72,9 @@ export interface HeatEvent {
 
 /** "Another 15 minutes", "5 min more": on top of what went before. */
 export const MORE_TIME = /\b(?:another|further|more|longer|again)\b/i
+/** "Bake 15 minutes, then broil for 2": under the grill the same goes on. */
+const BROILS_THEN =
+  /^\W*(?:and )?(?:then )?(?:broil|grill)(?: (?:it|them))?(?: for)? (?:about )?\d{1,2}\b(?![^.;]*\b(?:each|side|last|final)\b)/i
 /** "Then 10 on the top": on another shelf the same goes on. */
 const OTHER_SHELF =
   /^\W*(?:and )?(?:then )?\d{1,2}\b[^.;]{0,12}\bon the (?:top|bottom|middle|upper|lower|other)\b/i
@@ -82,7 +85,7 @@ const isOven = (temperature: { celsius: number } | null) =>
   temperature !== null && temperature.celsius >= COOLEST_OVEN_C
 /** What says that a time comes on top of the one before it. */
 const ON_TOP =
-  /\b(?:other|second|first|last) side|\bthe (?:other|second)\b|\bsecond\b|\bturn(?! (?:off|down|on)\b)|flip|more|then|another|further|uncover|foil|\+|\band \d/i
+  /\b(?:other|second|first|last) side|\bthe (?:other|second)\b|\bsecond\b|\bturn(?! (?:off|down|on)\b)|flip|more|then|another|further|uncover|foil|\+|\band \d|\bbroil\b/i
 const IN_ALL = /^[^.,;()]{0,20}\b(?:altogether|in all|in total|all told)\b/i
 /** Times of one way that are told one after another. */
 const MOST_TIMES = 4
@@ -331,7 +334,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
       airFryer: /air[- ]?fr/i.test(stretch),
       // "Fry at 170 for 6 minutes, then at 190 for one".
       goesOn: goesOn || /^\W*at \d/i.test(said),
-      more: MORE_TIME.test(said) || OTHER_SHELF.test(said),
+      more: MORE_TIME.test(said) || OTHER_SHELF.test(said) || BROILS_THEN.test(said),
     }
   })
 }

@@ -78,6 +78,9 @@ const EACH_ITS_OWN = new RegExp(
   String.raw`^(\p{L}[\p{L}' ]{1,24}?)\s*(?:and|&|\+)\s*(\p{L}[\p{L}' ]{1,24}?)(,? (?:to|for) \p{L}[\p{L} ]{2,24})?\s*\((${NUMBER}\s*(?:${UNIT_PATTERN})),\s*(${NUMBER}\s*\p{L}+)\)$`,
   'iu',
 )
+/** "2 parts flour to 1 part water (I use 300 g flour)": the first is weighed, and the other follows. */
+const IN_PARTS =
+  /^(\d) parts? (\p{L}[\p{L} ]{1,28}?)\s*(?:,|:|\bto\b|\band\b|\+|&)\s*(\d) parts? (\p{L}[\p{L} ]{1,28}?)\s*\((?:(?:i|we) (?:use|used|take|took|make it with)|e\.?g\.?|for example|say|so|about)?\s*(\d{2,4}) ?(g|ml)(?: (?:of )?\p{L}[\p{L} ]*)?\)$/iu
 const AMOUNT_BEFORE_BRACKET = new RegExp(
   String.raw`^(\p{L}[\p{L}' ]{1,28}?),?\s+(${NUMBER}\s*(?:${UNIT_PATTERN}))\s*(\(.*half.*)$`,
   'iu',
@@ -155,6 +158,12 @@ export function sharedOut(raw: string): string[] | null {
     const share = (parts: number) => Math.round((1000 * parts * (low + high)) / 2 / (of + to)) / 1000
     if (of > 0 && to > 0)
       return [`${share(of)} ${ratio[6]!} ${ratio[1]!}`, `${share(to)} ${ratio[6]!} ${ratio[2]!}`]
+  }
+  const parts = IN_PARTS.exec(text)
+  const whole = parts && readNumber(parts[5]!)
+  if (parts && whole) {
+    const other = Math.round(((whole.low * Number(parts[3])) / Number(parts[1])) * 10) / 10
+    return [`${parts[5]!} ${parts[2]!}`, `${other}${parts[6]!} ${parts[4]!}`]
   }
   const own = EACH_ITS_OWN.exec(text)
   if (own) return [`${own[4]!} ${own[1]!}${own[3] ?? ''}`, `${own[5]!} ${own[2]!}${own[3] ?? ''}`]
