@@ -43,9 +43,9 @@ export function assumedDough(
   const row = SHAPE_TABLE[shape ?? 'half-moon']
   const of = (kind: FoundFact['kind']) => facts.find((fact) => fact.kind === kind)
   const across = of('cutter-cm') ?? of('disc-cm')
-  // A ball that is filled and rolled out again is as wide as its filling makes it.
   const isSquare = across !== undefined && /\bsquares?\b/i.test(across.text)
   const isCut = row.cutFromSheet || isSquare || across?.kind === 'cutter-cm'
+  // A ball that is filled and rolled out again is as wide as its filling makes it.
   if (across && isCut && !row.flat && (shape ?? 'half-moon') !== 'lidded-pie') {
     const thick = of('thickness-mm')
     // Dough draws together after it is cut: nobody's is thinner than it is usually rolled by much.

@@ -4,7 +4,7 @@ import type { Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
 import { BRUSHES, BRUSHES_WITH, brushingsOf, MIXES } from './brushing'
 import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, type Draft, type Placed } from './drafts'
-import { normaliseName } from './match'
+import { normaliseName, plainWords } from './match'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import { limit, type ReadIngredient } from './readIngredient'
@@ -109,18 +109,21 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
   dustByMethod(drafts, clauses)
 }
 
+const BRUSHES_PART =
+  /\b(?:brush|glaze|paint)\w*\b[^.;]*?\bwith (?:(the|this|your|hot|warm) )?((?:\p{L}+ ){0,2}(?:syrup|butter|oil|sauce|glaze|mix|mixture))\b/iu
 /** "Sugar syrup", and the method brushes with the syrup: what looks like a sauce goes on the pieces. */
 function brushParts(drafts: readonly Draft[], clauses: readonly Clause[]): void {
+  const said = clauses.map(({ text }) => BRUSHES_PART.exec(text)).filter((match) => match !== null)
   for (const draft of drafts) {
     const name = normaliseName(draft.name)
-    const word = name.split(' ').at(-1)
-    if (draft.kind !== 'dip' || draft.into || !word) continue
-    if (!/^(?:syrup|butter|oil|sauce|glaze|mix|mixture)$/.test(word)) continue
-    const brushed = new RegExp(
-      String.raw`\b(?:brush|glaze|paint)\w*\b[^.;]*\bwith (?:(?:the|this|your|hot|warm) (?:(?:hot|warm|sugar) )*${word}|(?:some )?${name})\b`,
-      'iu',
-    )
-    if (clauses.some(({ text }) => brushed.test(text))) draft.kind = 'finish'
+    if (draft.kind !== 'dip' || draft.into) continue
+    const last = name.split(' ').at(-1)
+    // "Brush with butter" is any butter; "with the butter", "with egg butter" is the one that is listed so.
+    const isMeant = said.some(([, the, called]) => {
+      const own = normaliseName(called!)
+      return own === name || (the !== undefined && own.split(' ').at(-1) === last)
+    })
+    if (isMeant) draft.kind = 'finish'
   }
 }
 
@@ -179,7 +182,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
               ({ mixed, text }) =>
                 mixed ||
                 BRUSHES_MIXED.test(text) ||
-                strewnOnWash(text).includes(normaliseName(read.name).split(' ')[0]!),
+                strewnOnWash(text).has(normaliseName(read.name).split(' ')[0]!),
             )) ||
           // "Sprinkle with parmesan".
           (foodIs(food, 'cheese') && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS)
@@ -310,12 +313,12 @@ const SPOON_GRAMS = 20
 const MIXES_REST = recalled(
   /\b(?:mix|combine|stir|toss|blend)\b[^.;]*\b(?:the rest of the (?:filling|stuffing|ingredients)|(?:the )?(?:remaining|other) (?:filling )?ingredients|all (?:of )?the (?:filling|stuffing|ingredients)\b|all (?:filling|stuffing) ingredients|in (?:all )?(?:the rest|everything else)(?=\W*$))/i,
 )
-/** "Egg wash & caraway": the name of what is strewn on it. */
-const strewnOnWash = (text: string): string =>
-  normaliseName(
+/** "Egg wash & caraway": the words of what is strewn on it. */
+const strewnOnWash = (text: string): ReadonlySet<string> =>
+  plainWords(
     /\b(?:egg ?wash|glaze)\s*(?:&|\+|and|,|then|with)\s*(?:a sprinkle of |sprinkle (?:with )?)?([\p{L} ]+)/iu.exec(
       text,
-    )?.[1] ?? '',
+    )?.[1] ?? 'nothing',
   )
 /** "Brush with butter mixed with garlic". */
 const BRUSHES_MIXED = recalled(/\bbrush\w*\b[^.;]*\b(?:mixed|melted|combined|infused|warmed) with\b/i)

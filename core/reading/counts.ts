@@ -138,7 +138,7 @@ function eatenInTitle(
 function believe(
   best: Witnessed,
   found: readonly Witnessed[],
-  { divided, doughGrams, ...counting }: Counting,
+  counting: Counting,
   notes: RecipeNote[],
 ): number {
   const pieces = wholePieces(best.pieces)
@@ -179,7 +179,7 @@ function believe(
     notes.push({
       code: 'pieces-by-ball',
       level: 'note',
-      text: `${pieces} pieces: ${Math.round(doughGrams)} g of dough in balls of ${Math.round(ballOf(counting)!.grams)} g`,
+      text: `${pieces} pieces: ${Math.round(counting.doughGrams)} g of dough in balls of ${Math.round(ballOf(counting)!.grams)} g`,
     })
   return pieces
 }

@@ -21,14 +21,13 @@ const CUTTER = new RegExp(
   'iu',
 )
 const DISC = new RegExp(
-  String.raw`${LENGTH}[- ]*\)?[ ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)*(?: | ?\(\s*(?:about |~ ?)?)${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten|stretch)(?: (?:it|them|each|every one|one|out|gently|down|each|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
+  String.raw`${LENGTH}[- ]*\)?[ ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)*(?: | ?\(\s*(?:about |~ ?)?)${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten|stretch)(?: (?:it|them|each|every one|one|out|gently|down|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
   'iu',
 )
 const THICK = new RegExp(
   String.raw`${LENGTH}\s*(?:thick|thickness|thin)\b(?!\s*(?:sausage|log|rope|roll|cylinder|snake|strip))|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b(?:[^.]{0,30}?|[^.,]{0,60}?)\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
   'iu',
 )
-/** "Roll 1/8"", "roll the dough 3 mm": how thick; "roll 12 cm" is how wide. */
 /** No round is narrower; a dough may be rolled so thick. Common practice, no source. */
 const LEAST_DISC_CM = 2
 /** A clause without how thick it says: "roll to a 5-inch round (about 1/8 inch thick)" keeps its round. */
@@ -39,12 +38,13 @@ const withoutThickness = (text: string) =>
       ' ',
     ),
   )
+/** "Roll 1/8"", "roll the dough 3 mm": how thick; "roll 12 cm" is how wide. */
 const ROLLED = new RegExp(
   String.raw`\broll(?:ed)?(?: (?:out|it|them|thin|(?:the )?(?:dough|pastry)|between (?:\p{L}+ )?(?:paper|parchment|plastic|film)))* ${LENGTH}(?!\s*(?:\p{L}+ )?(?:rounds?|circles?|dis[ck]s?|squares?|strips?|ropes?|logs?|[x×]))`,
   'iu',
 )
 const SPOONS = new RegExp(
-  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|T|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|meat|mince|keema|each(?=\W*(?:$|[.,;]))|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one)(?! side)|(?:per|for each|for every|to each) \p{L}+)`,
+  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|meat|mince|keema|each(?=\W*(?:$|[.,;]))|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one)(?! side)|(?:per|for each|for every|to each) \p{L}+)`,
   'iu',
 )
 const EACH_SPOON = new RegExp(
@@ -209,7 +209,7 @@ function findFacts(text: string, sentence: string): Said[] {
     /\b(?:fill(?:ing)?|put|place|keep|spoon|each|per|stuff(?:ing)?|with)\b/i.test(sentence) &&
     !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
   ) {
-    const factor = /^(?:tsp|tea|t$)/.test(spoon[2]!.replace(/^T(?=\p{L})/u, 't')) ? 1 / 3 : 1
+    const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
     // "1 heaped tbsp each" says itself what it is of.
     const needsAbout = !/\b(?:each|filling|stuffing)\W*$/i.test(spoon[0])
     add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text, { needsAbout })

@@ -127,9 +127,10 @@ export function readCooking(context: HeatContext): CookingRead {
       continue
     }
     // "… bring back to the boil. They're done after about 7 minutes."
-    if (soFar && soFar.minutes === null && DONE_AFTER.test(clause.text)) {
-      const [time] = timesIn(clause.text)
-      if (time) soFar.minutes = middleMinutes(time)
+    const doneAfter =
+      soFar?.minutes === null && DONE_AFTER.test(clause.text) ? timesIn(clause.text)[0] : undefined
+    if (soFar && doneAfter && !eventsIn(clause).length) {
+      soFar.minutes = middleMinutes(doneAfter)
       continue
     }
     const soLong = AFTER_SO_LONG.exec(clause.text)

@@ -102,6 +102,7 @@ const EITHER_VERB = /^\p{L}+ or $/iu
 const CORE =
   /\(?\b(?:core|internal|inside|centre|center|middle)\b(?: temp\w*)?(?: (?:of|is|at|to|reads|reaches|hits|should|be|must|shows?|about))*[: ]+(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf]\b\)?|\(?(?:to |at )?(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf],? (?:inside|internal(?:ly)?|core|(?:in|at) the (?:core|centre|center|middle))\b\)?/gi
 
+/** "…, then fry in butter if you like", "optional: crisp in a pan": a cooking that nobody has to do, in the first group or the second. */
 export const IF_LIKED =
   /(?:[,;(]|\band\b|^)\s*(?:and )?(?:then )?(?:optional(?:ly)?[:,]? )?((?:pan[- ]?|deep[- ]?|shallow[- ]?)?(?:fry|brown|crisp|toast|grill|broil|bake|steam|boil|griddle)\b[^.;()]*?)\s*\(?\b(?:if (?:you(?:['’]d)? )?(?:like|liked|want|wanted|wish|wished|fancy|desired|prefer)\b|optional(?:ly)?\b)\)?[^.;]*\.?$|^\W*optional(?:ly)?[:,]? (?:then )?((?:fry|brown|crisp|toast|grill|broil|bake|steam|boil|griddle)\b.*)$/i
 

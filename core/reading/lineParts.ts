@@ -116,7 +116,7 @@ const WATER = new RegExp(
 
 /** "2 oz lard pinch salt water to mix", "salt pepper": commas where a list runs on and nobody takes it for one thing. */
 export const withCommas = (raw: string): string =>
-  raw
-    .replace(PINCH, ', ')
-    .replace(WATER, ', ')
-    .replace(/^salt pepper\b/i, 'salt, pepper')
+  (/\b(?:pinch|water)\b/i.test(raw) ? raw.replace(PINCH, ', ').replace(WATER, ', ') : raw).replace(
+    /^salt pepper\b/i,
+    'salt, pepper',
+  )

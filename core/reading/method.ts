@@ -279,7 +279,7 @@ const THICKENS = recalled(
 )
 /** Whether a part has a liquid that a text names, and flour or starch to thicken it. */
 const isSauceOf = ({ lines }: Draft, text: string): boolean =>
-  lines.some(({ food }) => /^(?:flour|starch-powder)$/.test(food?.group ?? '') || foodIs(food, 'flour')) &&
+  lines.some(({ food }) => foodIs(food, 'flour')) &&
   lines.some(
     ({ food, read }) =>
       foodIs(food, 'pours') && plainWords(text).has(normaliseName(read.name).split(' ').at(-1)!),

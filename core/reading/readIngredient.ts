@@ -129,7 +129,7 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     return { line, read, food: null }
   }
   const named = spiceOf(read, match.food, foods) ?? vegetableOf(read, match.food, foods) ?? match
-  const food = countedAs(read, named.food, foods)
+  const { food, weighed } = weighedAs(read, named.food, foods)
   line.foodId = food.id
   const notes: Note[] = []
   if (food.figuresOf !== null)
@@ -149,7 +149,6 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   if (read.alternative)
     notes.push({ code: 'alternative', level: 'note', text: `The line also allows ${read.alternative}` })
   if (read.optional) notes.push({ code: 'optional', level: 'note', text: 'Optional, and counted' })
-  const weighed = weighLine(read, food)
   notes.push(...weighed.notes)
   if (weighed.grams !== null && weighed.grams > MAX_LINE_GRAMS) {
     notes.push({
@@ -171,11 +170,13 @@ const STATES =
  * "2 chicken thighs, minced", "1 bunch spinach, boiled": where nobody knows what so many of the made-ready food
  * weigh, it is the plain one that was counted.
  */
-function countedAs(read: ReadLine, food: Food, foods: Foods): Food {
-  if (!read.measures.length || weighLine(read, food).grams !== null) return food
+function weighedAs(read: ReadLine, food: Food, foods: Foods): { food: Food; weighed: Weighed } {
+  const weighed = weighLine(read, food)
+  if (!read.measures.length || weighed.grams !== null) return { food, weighed }
   const plain = matchFood(read.name.replace(STATES, ' ').trim(), foods)
-  const isOther = plain?.how === 'exact' && plain.food.id !== food.id
-  return isOther && weighLine(read, plain.food).grams !== null ? plain.food : food
+  if (plain?.how !== 'exact' || plain.food.id === food.id) return { food, weighed }
+  const counted = weighLine(read, plain.food)
+  return counted.grams === null ? { food, weighed } : { food: plain.food, weighed: counted }
 }
 
 /** Weights of a line within what a line may hold; nulls when they are not known. */
