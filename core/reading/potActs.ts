@@ -120,7 +120,7 @@ const IN_POT = {
   },
   // What was boiled is in another pot than the one that is hot.
   mixesTwoPots: {
-    says: 'Boil the potatoes. Fry the onion. Mix the potatoes, cheese and half of the onion',
+    says: 'Boil the potatoes. Fry the onion. Mix the potatoes with half of the onion',
     fits: ({ text, isFirst, named }, { pot }) =>
       pot.hot !== null &&
       isFirst &&
@@ -153,7 +153,7 @@ const IN_POT = {
   },
   // "Peel and slice the apples" beside a hot pan is done on the board.
   isDoneOnTheBoard: {
-    says: 'Fry the onion. Mash the potatoes, add the onion',
+    says: 'Fry the onion. Mash the potatoes',
     fits: ({ text, named }, { pot }) =>
       pot.hot !== null && (PREPARES.test(text) || BLENDS.test(text)) && !ADDS.test(text) && named.length > 0,
     does: ({ text, named }, { pot }) => {
@@ -162,7 +162,7 @@ const IN_POT = {
     },
   },
   simmersOpen: {
-    says: 'Fry the beef, add the stock. 25 min, lid off',
+    says: 'Fry the beef, add the stock. 25 min',
     fits: ({ text, named }, { pot }) =>
       pot.hot === 'fry' && pot.poured && !named.length && minutesIn(text) >= SIMMERS_FROM_MINUTES,
     does: ({ text }, { pot }) => pot.cook('simmer', [], text),

@@ -51,7 +51,6 @@ const SOME =
 const WANTED =
   /\b(?:(?:just )?enough(?: (?!water|milk|liquid|stock|yogurt|yoghurt|curd|buttermilk)\p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough|an? (?:\p{L}+[ -]){0,2}dough|(?:firm|stiff|soft|smooth|medium|semi|tight|pliable)[\p{L} -]* dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
 
-const MEASURED_TO = /^(\W*[^,]*\p{L})\s+(to (?:knead|make|form|bind|bring|mix|get)\b[^()]*)$/iu
 const WANTED_AMOUNT = new RegExp(
   String.raw`[,–-]\s*((?:about |approx\.? |around |roughly |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})\b.{0,20})$`,
   'iu',
@@ -85,10 +84,7 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
   ],
   [/\b(?:for (?:dipping|serving)|to (?:serve|dip))\b/i, 'dip'],
   [/\b(?:to make|for) (?:an? |the )?(?:(?:thick|sealing) )?(?:paste|slurry|glue)(?=\W*$)/iu, null],
-  [
-    /\b(?:to|for) (?:moisten|loosen|sweeten|season|soften|enrich|rub in|flavour|flavor|colour|color)(?:ing)?(?: (?:it|them|the \p{L}+))?(?=\W*$)/iu,
-    null,
-  ],
+  [/\b(?:to|for) (?:moisten|loosen)(?:ing)?(?: (?:it|them|the \p{L}+))?(?=\W*$)/iu, null],
   [/\b(?:for thickening|to thicken)(?: (?:it|up|the \p{L}+))?(?=\W*$)/iu, null],
 ]
 
@@ -243,8 +239,6 @@ function takeApart(raw: string): ReadLine {
       .trim()
       .replace(/^(?:just )?(?:enough|some)\s+(?=\p{L})/iu, '')
   }
-  // "120 ml water to knead a soft dough": the amount is told, and what it is for stands behind.
-  else if (wanted && MEASURED_TO.test(text)) text = text.replace(MEASURED_TO, '$1, $2')
   if (!unmeasured && SOME.test(text) && !readNumber(text.replace(SOME, ''))) {
     unmeasured = 'as required'
     text = text.replace(SOME, '')

@@ -63,24 +63,32 @@ const COUNTED = ['2', '3 medium', '250 g', 'half a cup of', 'a handful of'] as c
 const bare = (line: string) => readIngredients(line, foods)[0]!
 
 /** Each amount of each food, with what is said behind it, as the one line of that food that it is without. */
-function expectSame(amounts: readonly string[], names: readonly string[], tail: string) {
+function expectSame(
+  amounts: readonly string[],
+  names: readonly string[],
+  tail: string,
+  weighs: 'the same' | 'something',
+) {
   for (const amount of amounts)
     for (const name of names) {
       const line = `${amount} ${name}${tail}`
       const read = readIngredients(line, foods)
       expect(read, line).toHaveLength(1)
       expect(read[0]!.food?.id, line).toBe(bare(`${amount} ${name}`).food?.id)
-      expect(read[0]!.line.grams, line).not.toBeNull()
+      const without = bare(`${amount} ${name}`).line.grams
+      if (weighs === 'the same') expect(read[0]!.line.grams, line).toBe(without)
+      else expect(read[0]!.line.grams, line).not.toBeNull()
     }
 }
 
 describe('what is said behind a food is no part of its name', () => {
   it.each(PURPOSES)('what it is for:%s', (tail) => {
-    expectSame(SPOONED, POURED, tail)
+    expectSame(SPOONED, POURED, tail, 'the same')
   })
 
   it.each(PREPARED)('what is done to it:%s', (tail) => {
-    expectSame(COUNTED, CUT, tail)
+    // Squeezed, peeled or with their juice they weigh otherwise.
+    expectSame(COUNTED, CUT, tail, 'something')
   })
 
   it.each([
