@@ -7,83 +7,24 @@ import { lastMatch } from './matches'
 import { limit } from './readIngredient'
 import { readNumber, DIGIT_NUMBER } from './readNumber'
 import { remember } from './remember'
+import { sizesSaid } from './sizes'
 import { timesIn } from './time'
 
 /** A fact before its part has an id. */
 export type FoundFact = Omit<Fact, 'partId'> & { part: Draft | null }
 
-const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
-/** "A tablespoon" is one. */
-const SPOON = String.raw`(an?(?=\s)|${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*${DIGIT_NUMBER})?)`
-const LENGTH = String.raw`${NUM}\s*(?:-\s*)?(cm|mm|inch(?:es)?|in\b\.?|")`
-const CUTTER = new RegExp(
-  String.raw`${LENGTH}\s*(?:\p{L}+\s+)?(?:cutter|glass|cup|ring|saucer|bowl|lid)\b|\b(?:cutter|glass|cup|ring|saucer|plate|bowl)\s*\((?:about |~)?${LENGTH}`,
-  'iu',
-)
-const DISC = new RegExp(
-  String.raw`${LENGTH}[- ]*\)?[ ]*(?:in diameter |wide |across )?(?:\p{L}+\s+)?(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|paratha(?:s)?|rotis?|breads?|flatbreads?|across|wide|diameter|in diameter)\b|\b(?:to|into|of|cut|about|into a|to a)\s+(?:a |an |about |~)?${LENGTH}\s*(?:rounds?|circles?|dis[ck]s?|squares?)|\b(?:rounds?|circles?|dis[ck]s?|squares?|ovals?|puris|wrappers|balls?)(?:,| of| about| around| to)*(?: | ?\(\s*(?:about |~ ?)?)${LENGTH}|\b(?:roll|press|pat|flatten)\b[^.()\d]{0,30}\((?:about |approx\.? )?${LENGTH}\)|\b(?:press|pat|flatten|stretch)(?: (?:it|them|each|every one|one|out|gently|down|lightly|slightly|evenly|a little|(?:with|between) (?:your|the) (?:palms?|hands?|fingers)))* (?:in)?to (?:about |an? )?${LENGTH}(?=\W*(?:$|[.,;]))(?! ?mm)`,
-  'iu',
-)
-const THICK = new RegExp(
-  String.raw`${LENGTH}\s*(?:thick|thickness|thin)\b(?!\s*(?:sausage|log|rope|roll|cylinder|snake|strip))|\b(?:roll(?:ed)?|flatten(?:ed)?|thickness)\b(?:[^.]{0,30}?|[^.,]{0,60}?)\b(?:to|out to|of|until|about)\s+(?:a thickness of )?(?:about |~)?${NUM}\s*(mm|cm|inch|")`,
-  'iu',
-)
-/** No round is narrower; a dough may be rolled so thick. Common practice, no source. */
-const LEAST_DISC_CM = 2
-/** A clause without how thick it says: "roll to a 5-inch round (about 1/8 inch thick)" keeps its round. */
-const withoutThickness = (text: string) =>
-  text.replace(THICK, (said) =>
-    said.replace(
-      /[\d½¼¾⅛][\d./ –-]*\s*-?\s*(?:mm|cm|inch(?:es)?|in|")[- ]*(?:thick|thickness|thin)?$/iu,
-      ' ',
-    ),
-  )
-/** "Roll 1/8"", "roll the dough 3 mm": how thick; "roll 12 cm" is how wide. */
-const ROLLED = new RegExp(
-  String.raw`\broll(?:ed)?(?: (?:out|it|them|thin|(?:the )?(?:dough|pastry)|between (?:\p{L}+ )?(?:paper|parchment|plastic|film)))* ${LENGTH}(?!\s*(?:\p{L}+ )?(?:rounds?|circles?|dis[ck]s?|squares?|strips?|ropes?|logs?|[x×]))`,
-  'iu',
-)
-const SPOONS = new RegExp(
-  String.raw`${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tbs|tsp|teaspoons?|spoons?|spoonfuls?)\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|meat|mince|keema|each(?=\W*(?:$|[.,;]))|in(?:to)? (?:each|the (?:centre|center|middle))|on (?:each|one)(?! side)|(?:per|for each|for every|to each) \p{L}+)`,
-  'iu',
-)
-const EACH_SPOON = new RegExp(
-  String.raw`\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}?${SPOON}\s*(?:heaped |heaping |level |rounded |scant |big |generous )?(tbsp|tablespoons?|tsp|teaspoons?)`,
-  'iu',
-)
-/** "1/4 cup of filling on each". */
-const CUP_OF_FILLING = new RegExp(
-  String.raw`${SPOON}\s*(?:heaped |level |scant |generous )?cups?\s*(?:of )?(?:the )?(?:filling|stuffing|mixture|(?:\p{L}+ )?(?:mixture|mix))(?=[^.;]*\b(?:each|every|per|centre|center|middle|one|a (?:round|circle|disc|square|wrapper))\b)`,
-  'iu',
-)
-/** "Fill with a heaping 1/2 cup". */
-const FILLS_CUP = new RegExp(
-  String.raw`\bfill(?:ed)? with (?:an? )?(?:heaped |heaping |level |scant )?${SPOON}\s*cups?(?=\W*(?:$|[,.;]))`,
-  'iu',
-)
-const TBSP_PER_CUP = 16
-const FILLING_GRAMS =
-  /(\d{1,3})\s*(?:g|grams?)\s*(?:of )?(?:the )?(?:filling|stuffing)\b(?:[^.]{0,14}\b(?:each|in|per))?/i
-const BALL =
-  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|grams?)\s*(?:dough )?(?:balls?|dough each|pieces of dough)\b/i
-const DEPTH = new RegExp(
-  String.raw`${NUM}\s*(cm|mm|inch(?:es)?)\s*(?:of|deep)\s*(?:hot )?(?:oil|layer)`,
-  'iu',
-)
+const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?)`
 const BATCH = new RegExp(
-  String.raw`(?:${NUM}\s*(?:at a time|per batch|in (?:a|one|each) (?:batch|go))|batches of ${NUM})`,
+  String.raw`(?:${NUM}\s*(?:at (?:a|one) (?:time|go)|per batch|in (?:a|one|each) (?:batch|go))|batches of ${NUM})`,
   'iu',
 )
-/** "As thick as a pound coin". From memory of the coin: 2.8 mm. */
-const COIN = /(?:\bpound|£\s?1|\bone pound)[- ]coin\b/i
-const COIN_MM = 2.8
-/** More spoons are dotted over a sheet, and each is another piece's. Our own choice. */
-const MOST_SPOONS = 9
+/** What is done to no filling: in such a clause a ball is of dough. */
+const WORKS_DOUGH = /\b(?:dough|roll|flatten|press|fill|knock back)\b/i
 const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 
 const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
-  ['knead-minutes', /\bknead|\bstand mixer\b|\bdough hook\b/i],
+  ['knead-minutes', /\bknead|\bwork (?:the dough|it)\b(?! in)|\bstand mixer\b|\bdough hook\b/i],
   ['rise-minutes', /\b(?:rise|rises|raise|prove|proof|double|doubled|ferment)\b/i],
   ['chill-minutes', /\b(?:chill|fridge|refrigerat\w*|freezer)\b/i],
   [
@@ -93,7 +34,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of|to)(?: the)? )rest|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|set aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of|to)(?: the)? )rests?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|(?:set|put) (?:(?:it|this|the dough) )?aside|cover)\b/iu,
   ],
 ]
 
@@ -149,8 +90,6 @@ const UNDER_LID =
 const COOKED =
   /\b(?:cook(?!ed)|microwave|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/gi
 
-const cm = (value: number, unit: string) =>
-  /mm/i.test(unit) ? value / 10 : /cm/i.test(unit) ? value : value * 2.54
 const round = (value: number) => Math.round(value * 100) / 100
 
 /** A fact as a clause says it, before it is known of which part it is. */
@@ -176,57 +115,9 @@ function findFacts(text: string, sentence: string): Said[] {
   const said: Said[] = []
   const add = (kind: FactKind, low: number, high: number, own = text, more: Partial<Said> = {}) =>
     said.push({ kind, low, high, text: own, ofPart: false, underLid: false, needsAbout: false, ...more })
-  const lengths = (kind: FactKind, match: RegExpExecArray | null, factor = 1) => {
-    if (!match) return
-    const groups = match.slice(1).filter((group) => group !== undefined)
-    const number = readNumber(groups[0] ?? '')
-    const unit = groups[1]
-    // "Roll it thin (1-2 mm)" says how thick.
-    if (kind === 'disc-cm' && number && unit && cm(number.high, unit) < LEAST_DISC_CM)
-      return add('thickness-mm', cm(number.low, unit) * 10, cm(number.high, unit) * 10)
-    if (number && unit && number.high > 0)
-      add(kind, cm(number.low, unit) * factor, cm(number.high, unit) * factor)
-  }
-  if (!/\d|half|hour|freez|overnight|coin|spoon|tsp|tbsp/i.test(sentence)) return said
-  lengths('cutter-cm', CUTTER.exec(text))
-  const thick = THICK.exec(text)
-  // "Roll out to 8 cm" is how wide it gets: no dough is that thick.
-  const wide = thick !== null && cm(readNumber(thick[1] ?? thick[3]!)?.low ?? 0, (thick[2] ?? thick[4])!) > 3
-  if (!wide || !CUTTER.test(text)) lengths(wide ? 'disc-cm' : 'thickness-mm', thick, wide ? 1 : 10)
-  if (!CUTTER.test(text) && !/\b(?:strips?|(?<!between (?:\w+ )?)sheets?|rectangles?|logs?)\b/i.test(text))
-    lengths('disc-cm', DISC.exec(withoutThickness(text)))
-  if (COIN.test(text) && /\bthick/i.test(text)) add('thickness-mm', COIN_MM, COIN_MM)
-  lengths('oil-depth-cm', DEPTH.exec(text))
-  const cups = CUP_OF_FILLING.exec(text) ?? FILLS_CUP.exec(text)
-  const cup = cups && readNumber(cups[1]!)
-  if (cup && cup.high <= 1)
-    add('filling-tbsp-per-piece', cup.low * TBSP_PER_CUP, cup.high * TBSP_PER_CUP, text, { needsAbout: true })
-  const spoon = cup ? null : (SPOONS.exec(text) ?? EACH_SPOON.exec(text))
-  const spoons = spoon && readNumber(spoon[1]!)
-  if (
-    spoons &&
-    spoons.high <= MOST_SPOONS &&
-    /\b(?:fill(?:ing)?|put|place|keep|spoon|each|per|stuff(?:ing)?|with)\b/i.test(sentence) &&
-    !/\b(?:oil|water|butter)\b/i.test(text.slice(spoon.index, spoon.index + spoon[0].length + 12))
-  ) {
-    const factor = /^(?:tsp|tea)/i.test(spoon[2]!) ? 1 / 3 : 1
-    // "1 heaped tbsp each" says itself what it is of.
-    const needsAbout = !/\b(?:each|filling|stuffing)\W*$/i.test(spoon[0])
-    add('filling-tbsp-per-piece', spoons.low * factor, spoons.high * factor, text, { needsAbout })
-  }
-  if (!thick || wide) lengths('disc-cm', ROLLED.exec(text))
-  const fill =
-    FILLING_GRAMS.exec(text) ?? /\b(?:fill|stuff)\b[^.]{0,20}?(\d{1,3})\s*g\b[^.]{0,20}\beach\b/i.exec(text)
-  if (fill) add('filling-grams-per-piece', Number(fill[1]), Number(fill[1]))
-  const ball = BALL.exec(text)
-  if (ball) add('ball-grams', Number(ball[1]), Number(ball[2] ?? ball[1]))
-  const portion =
-    /\b(?:in|into) \d{1,3}(?: \p{L}+)? \((?:about |approx\.? |~ ?|c\.? ?)?(\d{1,3})\s*g(?:rams?)?\b/iu.exec(
-      text,
-    )
-  if (portion && !ball) add('ball-grams', Number(portion[1]), Number(portion[1]))
-  const weighed = /\bballs?\s*\((?:about )?(\d{1,3})\s*(?:g|grams?)\b/i.exec(text)
-  if (weighed) add('ball-grams', Number(weighed[1]), Number(weighed[1]))
+  if (!/[\d½¼¾⅐-⅞]|half|hour|minute|freez|overnight|coin|spoon|tsp|tbsp/i.test(sentence)) return said
+  for (const { kind, low, high, needsAbout } of sizesSaid(text, sentence))
+    add(kind, low, high, text, { needsAbout })
   const batch = BATCH.exec(text)
   const number = batch && readNumber((batch[1] ?? batch[2])!)
   if (number && number.high < 200) add('batch-pieces', number.low, number.high)
@@ -271,7 +162,14 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
       if (underLid && about !== null && about !== 'pieces' && about.kind === 'filling') continue
       const ofDough = kind === 'knead-minutes' || kind === 'rise-minutes'
       const part = !ofPart || about === 'pieces' ? null : (about ?? (ofDough ? shell : null))
-      add(kind, low, high, text, part)
+      // "Divide the bean paste into 12 balls of 30 g": those are no balls of dough.
+      const ofFilling =
+        kind === 'ball-grams' &&
+        about !== null &&
+        about !== 'pieces' &&
+        about.kind === 'filling' &&
+        !WORKS_DOUGH.test(text)
+      add(ofFilling ? 'filling-grams-per-piece' : kind, low, high, text, part)
     }
   for (const { kind, minutes, text } of outline.times) {
     if (kind === 'prep') add('prep-minutes', minutes, minutes, text)

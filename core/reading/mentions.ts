@@ -32,7 +32,7 @@ const THINGS = new RegExp(
   String.raw`^\s+(?:x\s+)?(?:${OF_SIZE})?(?:(?!(?:${BETWEEN_STOPS})\b)[\p{L}’'-]+\s+){0,4}?${BITS}(?![\p{L}-])`,
   'iu',
 )
-const WEIGHED_EACH = /^\s*[x×]\s*\d{1,3}\s*(?:g|gm|grams?)\b/iu
+const WEIGHED_EACH = /^\s*[x×]\s*\d{1,3}\s*(?:g|gm|grams?|oz|ounces?)\b/iu
 /** Behind a bare number the phrase is at its end: "divide into 8, roll", "cut 6 using a plate". */
 const ENDS =
   /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|each(?! time)|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|x\s*\d+ ?g)\b)/iu

@@ -8,7 +8,8 @@ export interface NumberRange {
   length: number
 }
 
-const ONES: Readonly<Record<string, number>> = {
+/** Numbers that are one word. */
+export const ONES: Readonly<Record<string, number>> = {
   one: 1,
   two: 2,
   three: 3,
@@ -221,7 +222,7 @@ export function readNumber(text: string): NumberRange | null {
 }
 
 const SPOKEN = new RegExp(
-  String.raw`(?<![\p{L}\d-])(?:(?:(?:${small}|a) )?hundred(?: (?:and )?${small})?|${small} and a ${part}|${small})(?![\p{L}\d-])`,
+  String.raw`(?<![\p{L}\d-])(?<!\b(?:each|every|this|that) (?=one\b))(?:(?:(?:${small}|a) )?hundred(?: (?:and )?${small})?|${small} and a ${part}|${small})(?![\p{L}\d-])`,
   'giu',
 )
 

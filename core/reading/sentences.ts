@@ -1,5 +1,6 @@
 import { withDigits } from './readNumber'
 import { remember } from './remember'
+import { withPlainSizes } from './sizesSpelt'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 import { GOES_ON } from './verbs'
 
@@ -14,6 +15,9 @@ const withLongSpoons = (text: string) =>
     /(?<=\d\s?(?:(?:heaped|heaping|level|rounded|scant)\s)?)([Tt])\.?(?=\s+(?:of )?\p{L})/gu,
     (letter) => (letter.startsWith('T') ? 'tbsp' : 'tsp'),
   )
+
+/** "Rest 30'": minutes by their mark. */
+const MINUTE_MARK = /(?<=\b\d{1,3}) ?['’′](?![\p{L}\d])/gu
 
 /** A whole recipe in one breath, without a mark: cut at its verbs, no stretch longer than can be read. */
 function breathsOf(sentence: string): string[] {
@@ -38,7 +42,7 @@ const NO_PAUSE =
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
 const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?\d|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(
-  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
+  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|\bof (?:the|your) \p{L}+(?= mix\b)|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?<!mix(?= (?:in|into|on|onto) (?:each|every|one|the (?:middle|centre|center))\b))(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
   'giu',
 )
 const MIN_PAUSED_WORDS = 4
@@ -84,7 +88,11 @@ const GOES_ON_TO = new RegExp(
 
 /** The sentences of a step. */
 export const sentencesOfStep: (step: string) => readonly string[] = remember((step) =>
-  sentencesOf(withStops(withDigits(withLongSpoons(step.replace(/@/g, ' at '))))).flatMap(breathsOf),
+  sentencesOf(
+    withStops(
+      withPlainSizes(withDigits(withLongSpoons(step.replace(/@/g, ' at ').replace(MINUTE_MARK, ' min')))),
+    ),
+  ).flatMap(breathsOf),
 )
 
 /** A sentence, cut where the work goes on to the next thing. */

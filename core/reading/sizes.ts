@@ -1,0 +1,528 @@
+import type { FactKind } from '../recipe/vocabulary'
+import { DIGIT_NUMBER, readNumber } from './readNumber'
+import { remember } from './remember'
+
+// The lengths, weights and spoonfuls of a clause, and what each is of: a round, a cutter, a thickness, the oil, a ball
+// of dough, the filling of one piece. What stands before and behind a measure tells; of the rows that fit the first
+// decides, and some say that it is of no piece at all ("in 5 cm lengths", "a 23 cm tin").
+
+type MeasureKind = 'length' | 'square' | 'weight' | 'spoon'
+
+/** A measure as a clause states it: cm, grams or tablespoons. */
+interface Measure {
+  of: MeasureKind
+  low: number
+  high: number
+  /** "A spoonful" is no spoon of a size. */
+  exact: boolean
+  /** The clause before it without "about", and behind it. */
+  before: string
+  after: string
+}
+
+/** A size that a clause says. */
+export interface SizeSaid {
+  kind: FactKind
+  low: number
+  high: number
+  /** It counts only where it is known what the clause speaks of. */
+  needsAbout: boolean
+}
+
+interface Size {
+  of: MeasureKind
+  /** A sentence that shows it; the test holds the row to it. */
+  says: string
+  /** What it is; null where it is of no piece. */
+  fact: FactKind | null
+  /** What stands right before the measure, or right behind it; both where both are given. */
+  before?: RegExp
+  after?: RegExp
+  /** What the whole clause must say. */
+  clause?: RegExp
+  /** Bounds in the measure's own unit. */
+  least?: number
+  most?: number
+  needsAbout?: boolean
+  /** Of spoons that have a size only. */
+  exact?: boolean
+}
+
+const ROUND = String.raw`(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|skins?|parathas?|rotis?|puris?|breads?|flatbreads?|tortillas?|pancakes?|triangles?)`
+const STAMP = String.raw`(?:cutters?|glass|cup|ring|saucer|bowl|lid|plate)`
+const TIN = String.raw`(?:tins?|pans?|trays?|dish(?:es)?|moulds?|molds?|pots?|skillets?|steamers?|baskets?|springforms?|woks?|rack|shelf)`
+const FAT = String.raw`(?:oil|fat|lard|ghee|dripping)`
+const WHAT_FILLS = String.raw`(?:filling|stuffing|mixture|mix)`
+const LUMPS = String.raw`(?:balls?|pieces?|portions?|lumps?|buns?|parts?|bits?|rounds?)`
+/** No round is narrower and no dough is rolled thicker. Common practice, no source. */
+const LEAST_DISC_CM = 3
+/** More spoons are dotted over a sheet, and each is another piece's. Our own choice. */
+const MOST_SPOONS = 9
+const MOST_PIECE_GRAMS = 400
+const TBSP_PER_CUP = 16
+const GRAMS_PER_OUNCE = 28.35
+
+/** Words between a size and its noun: "thin, even", "round pastry"; none that begins something else. */
+const words = (most: number) =>
+  String.raw`(?:(?!(?:in|into|on|onto|to|and|or|then|with|from|of|for|by|using|roll|put|place|${ROUND})\b)[\p{L}-]+,? ){0,${most}}`
+const before = (source: string) => new RegExp(String.raw`(?:${source})\W*$`, 'iu')
+const after = (source: string) => new RegExp(String.raw`^[- )]*(?:${source})`, 'iu')
+
+/** What a measure may be of; the order decides. */
+export const SIZES = {
+  squares: {
+    of: 'square',
+    says: 'Cut into 8 x 8 cm squares.',
+    fact: 'disc-cm',
+    after: after('squares'),
+  },
+  squaresOf: {
+    of: 'square',
+    says: 'Cut squares of about 8 by 8 cm.',
+    fact: 'disc-cm',
+    before: before(String.raw`\bsquares(?:,| of| about| measuring| each)*`),
+  },
+  anotherArea: { of: 'square', says: 'Roll to a 40 x 40 cm sheet.', fact: null },
+
+  oil: {
+    of: 'length',
+    says: 'Heat 5 cm of oil in a pan.',
+    fact: 'oil-depth-cm',
+    after: after(String.raw`(?:of |deep )?${words(1)}${FAT}\b`),
+  },
+  oilDeep: {
+    of: 'length',
+    says: 'Pour oil into a pan, 5 cm deep.',
+    fact: 'oil-depth-cm',
+    after: after(String.raw`deep\b|(?:high |way )?up the (?:side|pan|wall)`),
+    clause: new RegExp(String.raw`\b${FAT}\b`, 'i'),
+  },
+  oilDepth: {
+    of: 'length',
+    says: 'Heat oil to a depth of 2 cm.',
+    fact: 'oil-depth-cm',
+    before: before(String.raw`\b(?:depth|height)(?: of|:)?(?: about| at least)?`),
+    clause: new RegExp(String.raw`\b${FAT}\b`, 'i'),
+  },
+
+  thickSlices: {
+    of: 'length',
+    says: 'Shape into a 3 cm thick sausage.',
+    fact: null,
+    after: after(
+      String.raw`(?:thick|thin|wide) (?:slices?|sausages?|logs?|ropes?|rolls?|cylinders?|snakes?|strips?|rings|coins|chunks|fingers)\b`,
+    ),
+  },
+  thick: {
+    of: 'length',
+    says: 'Roll the dough out 3 mm thick.',
+    fact: 'thickness-mm',
+    after: after(String.raw`(?:in )?(?:thick(?:ness)?|thin)\b`),
+    most: LEAST_DISC_CM,
+  },
+  thickness: {
+    of: 'length',
+    says: 'Roll out to a thickness of 3 mm.',
+    fact: 'thickness-mm',
+    before: before(
+      String.raw`\bthickness(?: of| to| is| should be|:)?|\bthin(?:ly)?(?:,| to| at| until| as)*|\bthin as (?:you can|possible)|\b(?:no|not) thicker than`,
+    ),
+    most: LEAST_DISC_CM,
+  },
+
+  water: {
+    of: 'length',
+    says: 'Bring 3 cm of water to a boil.',
+    fact: null,
+    after: after('(?:of |deep )?water'),
+  },
+  cutUp: {
+    of: 'length',
+    says: 'Cut the log into 3 cm lengths.',
+    fact: null,
+    after: after(
+      String.raw`(?:long |wide |thick |square )?(?:strips?|logs?|ropes?|sausages?|rolls?|cylinders?|snakes?|slices?|lengths?|chunks?|cubes?|dice|bits|pieces|matchsticks?|batons?|wedges?|fingers?|sheets?|rectangles?|oblongs?|slabs?|borders?|margins?|gaps?|rims?|edges?|slits?|holes?|overlap|intervals)\b`,
+    ),
+  },
+  between: {
+    of: 'length',
+    says: 'Fold in, leaving a border of 2 cm.',
+    fact: null,
+    before: before(
+      String.raw`\b(?:border|rim|edge|gap|margin|overlap|every|apart|leaving(?: an?)?|leave(?: an?)?)(?: of)?`,
+    ),
+  },
+  apart: {
+    of: 'length',
+    says: 'Set them on a tray 5 cm apart.',
+    fact: null,
+    after: after(String.raw`(?:apart|from|away|high|tall|clear|free|of the edge|border)\b`),
+  },
+  rope: {
+    of: 'length',
+    says: 'Roll into a rope about 30 cm long.',
+    fact: null,
+    before: before(
+      String.raw`\b(?:logs?|ropes?|sausages?|(?<=\b(?:an?|the|each|one|long) )rolls?|cylinders?|snakes?|strips?|rectangles?|oblongs?|slabs?|(?<!between (?:[\p{L}\d]+ )?)sheets?)\b[^.;,]{0,20}`,
+    ),
+  },
+
+  tin: {
+    of: 'length',
+    says: 'Line a 23 cm loose-bottomed tin.',
+    fact: null,
+    after: after(
+      String.raw`(?:round |square )?${words(3)}(?:${TIN}|(?:pie|cake|tart|flan|baking|oven) plates?)\b`,
+    ),
+  },
+  linedPlate: {
+    of: 'length',
+    says: 'Line a 23 cm plate with the larger half.',
+    fact: null,
+    after: after('plate'),
+    clause: /\bline\b/i,
+  },
+  cutter: {
+    of: 'length',
+    says: 'Stamp out rounds with a 10 cm pastry cutter.',
+    fact: 'cutter-cm',
+    after: after(String.raw`${words(2)}(?:round )?${STAMP}\b`),
+  },
+  cutterOf: {
+    of: 'length',
+    says: 'Cut circles with a cutter about 10 cm across.',
+    fact: 'cutter-cm',
+    before: before(
+      String.raw`\b(?!lid)${STAMP}(?:,| of| about| that(?: is|'s)| which is| measuring| with a diameter of| at least)*`,
+    ),
+  },
+  tinOf: {
+    of: 'length',
+    says: 'Line a tin of 23 cm with it.',
+    fact: null,
+    before: before(String.raw`\b${TIN}(?:,| of| about| measuring)*`),
+  },
+
+  long: {
+    of: 'length',
+    says: 'Roll each to an oval about 20 cm long.',
+    fact: 'disc-cm',
+    after: after('long|in length'),
+    clause: /\bovals?\b/i,
+  },
+  otherLong: { of: 'length', says: 'Roll it 40 cm long.', fact: null, after: after('long|in length') },
+  round: {
+    of: 'length',
+    says: 'Roll each piece to a thin 12 cm circle.',
+    fact: 'disc-cm',
+    after: after(String.raw`(?:in diameter |wide |across |diameter )?${words(2)}${ROUND}\b`),
+    least: LEAST_DISC_CM,
+  },
+  across: {
+    of: 'length',
+    says: 'Press each out until 12 cm across.',
+    fact: 'disc-cm',
+    after: after(String.raw`(?:in )?(?:across|wide|diameter|dia\b|width)|(?:on|along) (?:each|a|the) side`),
+    least: LEAST_DISC_CM,
+  },
+  roundOf: {
+    of: 'length',
+    says: 'Roll each ball to a circle, 12 cm.',
+    fact: 'disc-cm',
+    before: before(
+      String.raw`\b(?:${ROUND}|saucers?)\b(?:,| of| to| about| around| measuring| each| that are| which are| no (?:bigger|larger) than)*`,
+    ),
+    least: LEAST_DISC_CM,
+  },
+  diameter: {
+    of: 'length',
+    says: 'Roll each to a diameter of 12 cm.',
+    fact: 'disc-cm',
+    before: before(String.raw`\b(?:diameter|width)(?: of| is|:)?|\bmeasur(?:e|es|ing)`),
+    least: LEAST_DISC_CM,
+  },
+  rolledWide: {
+    of: 'length',
+    says: 'Stretch each ball to 15 cm.',
+    fact: 'disc-cm',
+    before: before(
+      String.raw`\b(?:roll(?:s|ed|ing)?|press(?:ed)?|pat|flatten(?:ed)?|stretch(?:ed)?)\b[^.;]{0,50}?\b(?:to|into|until|till|about)(?: (?:it|they|each) (?:is|are|measures?))?(?: an?)?`,
+    ),
+    least: LEAST_DISC_CM,
+  },
+  rolled: {
+    of: 'length',
+    says: 'Roll out really thin, about 30 cm.',
+    fact: 'disc-cm',
+    before: before(String.raw`\b(?:roll(?:ed)?|press|pat|flatten)\b(?:,? \p{L}+){0,6}`),
+    after: after(String.raw`(?=$|[.,;()]|(?:fill|and|then|put|very|between|with)\b)`),
+    least: LEAST_DISC_CM,
+  },
+  rolledThin: {
+    of: 'length',
+    says: 'Roll out to 3 mm.',
+    fact: 'thickness-mm',
+    before: before(String.raw`\b(?:roll(?:s|ed|ing)?|flatten(?:ed)?|press(?:ed)?|pat)\b[^.;]{0,60}`),
+    // A dough two centimetres thick is none.
+    most: 1.5,
+  },
+  oneOfRound: {
+    of: 'length',
+    says: 'Cut rounds (2 mm).',
+    fact: 'thickness-mm',
+    before: before(String.raw`\b${ROUND}\b`),
+    most: 1,
+  },
+
+  fillingIn: {
+    of: 'weight',
+    says: 'Put 30 g of the filling in each.',
+    fact: 'filling-grams-per-piece',
+    after: after(String.raw`(?:of )?(?:the |your )?(?:\p{L}+ )?${WHAT_FILLS}\b`),
+    most: MOST_PIECE_GRAMS,
+  },
+  fillingPortions: {
+    of: 'weight',
+    says: 'Divide the filling into 30 g portions.',
+    fact: 'filling-grams-per-piece',
+    before: before(String.raw`\b${WHAT_FILLS}\b(?:(?!\bdough\b)[^.;]){0,30}`),
+    after: after(String.raw`${LUMPS}\b|each\b|apiece|(?=\W*(?:$|[.,;]))`),
+    most: MOST_PIECE_GRAMS,
+  },
+  fillsEach: {
+    of: 'weight',
+    says: 'Fill each with 30 g.',
+    fact: 'filling-grams-per-piece',
+    before: before(String.raw`\b(?:fill|stuff)\b[^.;]{0,20}`),
+    after: after(String.raw`[^.;]{0,20}\beach\b|(?=\W*(?:$|[.,;]))`),
+    most: MOST_PIECE_GRAMS,
+  },
+  balls: {
+    of: 'weight',
+    says: 'Shape into 40 g balls.',
+    fact: 'ball-grams',
+    after: after(
+      String.raw`${words(1)}(?:balls?|pieces of dough|dough(?: each| balls?|pieces)|(?:of (?:the )?dough\b[^.;]{0,20}\b(?:each|one|per)))\b`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
+  ballsOf: {
+    of: 'weight',
+    says: 'Divide the dough into 12 pieces of 40 g.',
+    fact: 'ball-grams',
+    before: before(
+      String.raw`\b(?:in|into|make|makes|get|shape|form|divide|of|cut|portion) (?:about )?\d{1,3} (?:equal |even |round )?(?:dough )?${LUMPS}\b(?:,| of| each| weighing| about| that weigh| at)*`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
+  ballsEach: {
+    of: 'weight',
+    says: 'Make balls of 40 g.',
+    fact: 'ball-grams',
+    before: before(
+      String.raw`\b(?:balls|buns|portions of dough|pieces of dough|lumps)\b(?:,| of| each| weighing| about| at)*`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
+  soMany: {
+    of: 'weight',
+    says: 'Divide into 12 (about 40 g each).',
+    fact: 'ball-grams',
+    before: before(String.raw`\b(?:in|into|to) \d{1,3}(?: ?[x×]|:|,)?`),
+    most: MOST_PIECE_GRAMS,
+  },
+  scaled: {
+    of: 'weight',
+    says: 'Scale the dough at 60 g.',
+    fact: 'ball-grams',
+    before: before(String.raw`\b(?:scale|portion|weigh)(?:d| out| off)?(?: the dough| it| them| pieces)? at`),
+    most: MOST_PIECE_GRAMS,
+  },
+
+  spoonFillings: {
+    of: 'spoon',
+    says: 'Put 1 tbsp of the filling on each round.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(String.raw`(?:of )?(?:the )?(?:filling|stuffing)\b`),
+    most: MOST_SPOONS,
+  },
+  spoonEach: {
+    of: 'spoon',
+    says: 'Fill, 1 tbsp each.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(String.raw`(?:of it )?each(?=\W*(?:$|[.,;]))`),
+    most: MOST_SPOONS,
+  },
+  spoonMix: {
+    of: 'spoon',
+    says: 'Spoon 2 tsp of the mixture onto each.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(
+      String.raw`(?:of )?(?:the )?(?:(?:\p{L}+ )?(?:mixture|mix)|meat|mince(?:meat)?|keema|jam)\b`,
+    ),
+    most: MOST_SPOONS,
+    needsAbout: true,
+  },
+  spoonInEach: {
+    of: 'spoon',
+    says: 'Put 2 tbsp on each.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(String.raw`(?:in(?:to)?|on(?:to)?) (?:each|every one)\b(?! side)`),
+    most: MOST_SPOONS,
+  },
+  spoonPer: {
+    of: 'spoon',
+    says: 'Use 1 tbsp per round of the filling.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(
+      String.raw`in(?:to)? (?:every|the (?:centre|center|middle))|on(?:to)? (?:every|one)(?! side)|(?:per|for each|for every|to each) \p{L}+`,
+    ),
+    most: MOST_SPOONS,
+    needsAbout: true,
+  },
+  spoonPut: {
+    of: 'spoon',
+    says: 'Fill each with 1 tbsp.',
+    fact: 'filling-tbsp-per-piece',
+    before: before(String.raw`\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}`),
+    most: MOST_SPOONS,
+    needsAbout: true,
+    exact: true,
+  },
+} as const satisfies Readonly<Record<string, Size>>
+
+export type SizeName = keyof typeof SIZES
+const ROWS = Object.entries(SIZES) as [SizeName, Size][]
+
+const NUMBER = String.raw`${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?`
+const LENGTH_UNIT = String.raw`(?:cm|mm|inch(?:es)?|in(?!\s+(?:the|a|an|half|two|your|each|\d)\b)\.?|["”″])`
+const HEAPED = String.raw`(?:(?:heaped|heaping|level|rounded|scant|big|generous|good|small|large) )?`
+const MEASURES: readonly [MeasureKind, RegExp][] = [
+  [
+    'square',
+    new RegExp(
+      String.raw`(${DIGIT_NUMBER})[ -]?(${LENGTH_UNIT})?\s*(?:[x×]|by)\s*(${DIGIT_NUMBER})[ -]?(${LENGTH_UNIT})(?!\p{L})`,
+      'giu',
+    ),
+  ],
+  ['length', new RegExp(String.raw`(?<![\d./])(${NUMBER})\s*-?\s*(${LENGTH_UNIT})(?!\p{L})`, 'giu')],
+  [
+    'weight',
+    new RegExp(String.raw`(?<![\d./])(${NUMBER})\s*-?\s*(g|gms?|grams?|oz|ounces?)(?!\p{L})`, 'giu'),
+  ],
+  [
+    'spoon',
+    new RegExp(
+      String.raw`(?<![\d./\p{L}])(an?(?=\s)|${NUMBER})\s*${HEAPED}(tbsp|tablespoon(?:ful)?s?|tbs|tsp|teaspoon(?:ful)?s?|dessertspoon(?:ful)?s?|spoons?|spoonfuls?|cups?)(?!\p{L})\.?`,
+      'giu',
+    ),
+  ],
+]
+const factorOf = (of: MeasureKind, unit: string): number => {
+  if (of === 'weight') return /^o/i.test(unit) ? GRAMS_PER_OUNCE : 1
+  if (of === 'spoon')
+    return /^(?:tsp|tea)/i.test(unit) ? 1 / 3 : /^d/i.test(unit) ? 2 / 3 : /^c/i.test(unit) ? TBSP_PER_CUP : 1
+  return /^mm/i.test(unit) ? 0.1 : /^cm/i.test(unit) ? 1 : 2.54
+}
+const ABOUT =
+  /(?:\b(?:about|around|roughly|approx(?:imately|\.)?|circa|c\.|some|just|nearly|almost|at least|up to|maybe|say)|~)\s*$/iu
+
+const TO = /^\s*(?:-|–|to|or)\s*$/
+const SO_MANY_OF = after(String.raw`${words(2)}squares`)
+const ROUNDS_BEHIND = after(String.raw`${words(2)}(?:rounds?|circles?|dis[ck]s?|ovals?|wrappers?)\b`)
+
+/** The measures of a clause, in order. */
+function measuresIn(text: string): Measure[] {
+  const found: (Measure & { from: number; to: number })[] = []
+  for (const [of, pattern] of MEASURES)
+    for (const match of text.matchAll(pattern)) {
+      const [from, to] = [match.index, match.index + match[0].length]
+      if (found.some((one) => from < one.to && to > one.from)) continue
+      const isSquare = of === 'square'
+      const number = readNumber(match[1]!)
+      const second = isSquare ? readNumber(match[3]!) : number
+      if (!number || !second || !(number.high > 0)) continue
+      // "12 x 9 cm circles": so many, and no area.
+      if (isSquare && !match[2] && SO_MANY_OF.test(text.slice(to)) && number.low !== second.low) continue
+      if (isSquare && !match[2] && ROUNDS_BEHIND.test(text.slice(to))) continue
+      if (of === 'spoon' && number.high > MOST_SPOONS) continue
+      const unit = (isSquare ? match[4] : match[2])!
+      const factor = factorOf(of, unit)
+      // A rectangle has two sides and is no round; its place is taken all the same.
+      const oblong = isSquare && number.low !== second.low
+      let lead = text.slice(0, from)
+      while (ABOUT.test(lead)) lead = lead.replace(ABOUT, '')
+      found.push({
+        of,
+        low: number.low * factor,
+        high: number.high * factor,
+        exact: !/^spoon/i.test(unit),
+        before: oblong ? '' : lead,
+        after: oblong ? '' : text.slice(to),
+        from,
+        to,
+      })
+    }
+  found.sort((a, b) => a.from - b.from)
+  // "1 tsp - 1 tbsp filling" is one spoon, from so much to so much.
+  return found.filter((one, at) => {
+    const next = found[at + 1]
+    if (!next || one.of !== 'spoon' || next.of !== 'spoon' || !TO.test(text.slice(one.to, next.from)))
+      return true
+    Object.assign(next, { low: Math.min(one.low, next.low), before: one.before })
+    return false
+  })
+}
+
+const fits = (size: Size, measure: Measure, text: string): boolean =>
+  size.of === measure.of &&
+  measure.low >= (size.least ?? 0) &&
+  measure.high <= (size.most ?? Infinity) &&
+  (!size.exact || measure.exact) &&
+  (!size.before || size.before.test(measure.before)) &&
+  (!size.after || size.after.test(measure.after)) &&
+  (!size.clause || size.clause.test(text))
+
+/** What each measure of a clause is of, by the row that decides. */
+export function sizesNamed(text: string): { name: SizeName; measure: Measure }[] {
+  return measuresIn(text).flatMap((measure) => {
+    const row = ROWS.find(([, size]) => fits(size, measure, text))
+    return row ? [{ name: row[0], measure }] : []
+  })
+}
+
+/** "As thick as a pound coin". From memory of the coin: 2.8 mm. */
+const COIN = /\bthick[^.;]*(?:\bpound|£\s?1|\bone pound|\b1 pound)[- ]coin\b|(?:\bpound|£\s?1)[- ]coin thick/i
+const COIN_MM = 2.8
+/** Where a spoon is of what goes in, and of nothing else. */
+const SPOONED =
+  /\b(?:fill(?:ing|ed)?|put|place|keep|spoon|each|per|every|stuff(?:ing|ed)?|with|drop|heap|mound|lay)\b/i
+const OF_THE_PAN = /^\W*(?:of )?(?:\p{L}+ )?(?:oil|water|butter|ghee)\b/iu
+
+/**
+ * The sizes that a clause says: discs, cutters and oil in cm, thickness in mm, balls and fillings in grams, spoonfuls in
+ * tablespoons.
+ *
+ * @param text the clause, its lengths in one form (`withPlainSizes`)
+ * @param sentence the sentence that it is of, which says whether a spoon fills something
+ */
+export function sizesSaid(text: string, sentence: string): SizeSaid[] {
+  const said: SizeSaid[] = []
+  for (const { name, measure } of known(text)) {
+    const { fact, needsAbout } = SIZES[name] as Size
+    if (fact === null) continue
+    // "1 tbsp ricotta and 2 tsp curd": the second spoon is of one food among others.
+    if (measure.of === 'spoon' && said.some(({ kind }) => kind === fact)) continue
+    if (measure.of === 'spoon' && (!SPOONED.test(sentence) || OF_THE_PAN.test(measure.after))) continue
+    const factor = fact === 'thickness-mm' ? 10 : 1
+    said.push({
+      kind: fact,
+      low: measure.low * factor,
+      high: measure.high * factor,
+      needsAbout: needsAbout ?? false,
+    })
+  }
+  if (COIN.test(text)) said.push({ kind: 'thickness-mm', low: COIN_MM, high: COIN_MM, needsAbout: false })
+  return said
+}
+const known = remember(sizesNamed)
