@@ -126,9 +126,14 @@ export interface Found {
 /** "The dough was enough for 11". */
 const ENOUGH_FOR =
   /\b(?:dough|pastry|amount|quantity|filling|batch)\b[^.;\d]{0,24}\b(?:enough|plenty|sufficient) (?:for|to make) (?:about )?(\d{1,3})(?=\W*$)/iu
-/** "Lay out the 16 wrappers". */
-const LAID_OUT =
-  /\b(?:lay out|lay|spread out|take|use|fill) (?:the |all (?:the )?|your )(\d{1,3}) (?:\p{L}+ )?(?:wrappers|skins|rounds|circles|dis[ck]s|squares)\b/iu
+/** "Lay out the 16 wrappers", "put the 8 pies on a tray". */
+const LAID_OUT = new RegExp(
+  String.raw`\b(?:lay out|lay|spread out|take|use|fill|arrange|place|put|set|space|transfer) (?:the |all (?:the )?|your )(\d{1,3}) (?:\p{L}+ )?(?:${PIECES}|skins)(?! ?(?:of|plain|sheets))`,
+  'iu',
+)
+/** Of "14-16" the smaller is a promise that can be kept. */
+const OF_TWO_NUMBERS =
+  /(?<![\d.,/½¼¾])\b(\d{1,3})\s?(?:-|–|to|or)\s?\d{1,3}\b(?![./,]\d|\s?(?:cm|mm|g|kg|ml|inch|in|min|hours?|°|deg|tbsp|tsp|cups?)\b|["°])/gi
 /** "6 triangles per circle, 2 circles". */
 const PER_ROUND = recalled(
   /(\d{1,2}) \p{L}+ (?:per|from (?:each|every|a)) (circle|round|dis[ck]|sheet|strip|log)\b[^.;\d]{0,12}(\d{1,2}) \2s\b/iu,
@@ -138,7 +143,8 @@ const ALL_DONE =
   /\b(?:all|the) (\d{1,3}) (?:of them )?(?:are|is|have been) (?:done|made|filled|shaped|closed|sealed|used)\b/iu
 
 /** How many there are by what is said in passing: in brackets, behind an arrow, by tins. */
-const saidInPassing: (text: string) => { at: number; count: number } | null = remember((text) => {
+const saidInPassing: (text: string) => { at: number; count: number } | null = remember((told) => {
+  const text = told.replace(OF_TWO_NUMBERS, '$1')
   // "Rest, about 30." counts minutes: a bare number behind a comma is of pieces only where something is cut or shaped.
   const makesPieces = MAKES_PIECES.test(text) || /\bdough (?:is|has|gets|runs)\b/i.test(text)
   for (const pattern of [

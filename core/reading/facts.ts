@@ -120,7 +120,9 @@ function findFacts(text: string, sentence: string): Said[] {
     add(kind, low, high, text, { needsAbout })
   const batch = BATCH.exec(text)
   const number = batch && readNumber((batch[1] ?? batch[2])!)
-  if (number && number.high < 200) add('batch-pieces', number.low, number.high)
+  // "A few at a time" is no number.
+  if (number && number.high < 200 && !/^a (?:few|couple)/i.test((batch[1] ?? batch[2])!))
+    add('batch-pieces', number.low, number.high)
   if (
     FREEZES.test(sentence) &&
     /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i.test(sentence)

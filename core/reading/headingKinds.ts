@@ -36,11 +36,11 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup(?! jelly)|curtido|slaw|accompaniments?|on the side|each bowl|alongside|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}sauce$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup(?! jelly)|curtido|slaw|accompaniments?|on the side|each bowl|alongside|to go with (?:it|them)|to accompany|accompanying|drizzling|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}(?:sauce|dressing)$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$/u,
   ],
   [
     'finish',
-    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the top|the tops?|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration|icing|frosting|drizzle)\b|^top$|^(?:(?:brown(?:ed)?|sage|garlic|herb|spiced|chilli|onion|burnt) )+butter$|^(?:the )?(?:\p{L}+ )?(?:crumble|streusel)$/u,
+    /\b(?:finish|finishing|glaze|glazing|wash|egg ?wash(?:ing)?|before baking|(?:final|last|finishing) touch(?:es)?|^shine$|topping|toppings|brush|brushing|garnish|sealing|to seal|on top|for the tops?|the tops?|(?:crust|pastry|pie) tops?$|to coat|coating|sprinkling|to sprinkle|crumb coat|to decorate|decoration|icing|frosting|drizzle)\b|^top$|^(?:(?:brown(?:ed)?|sage|garlic|herb|spiced|chilli|onion|burnt) )+butter$|^(?:the )?(?:\p{L}+ )?(?:crumble|streusel)$/u,
   ],
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
@@ -49,7 +49,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'pan',
-    /^(?:for )?(?:the )?(?:frying )?pan$|^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|(?:soda|lye|boiling|poaching|water) bath|^bath$|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
+    /^(?:for )?(?:the )?(?:frying )?pan$|^(?:for (?:the )?|to )?(?:(?:deep|shallow|pan)[- ]?)?(?:fry|frying|griddling|griddle|cook|cooking|greasing|grease|steaming|steam|boiling|boil)$|^for (?:the )?(?:(?:deep|shallow|pan)[- ]?)?(?:frying|griddling) (?:the|them)\b|\b(?:for the (?:pan|griddle|tray|steamer|tin|pot|fryer|tawa)|(?:soda|lye|boiling|poaching|water) bath|^bath$|oil for (?:deep |shallow )?frying|frying oil|for (?:deep |shallow )?frying|to (?:deep|shallow|pan)[- ]?fry)\b/,
   ],
   [
     'component',
@@ -57,7 +57,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'shell',
-    /\b(?:dough|doughs|pastry|wraps?|wrappers?|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|flat ?breads?|naans?|rotis?|parathas?|kulchas?|chapatis?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
+    /\b(?:dough|doughs|pastry|wraps?|wrappers?|wrapping|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|flat ?breads?|naans?|rotis?|parathas?|kulchas?|chapatis?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
   ],
 ]
 
@@ -88,6 +88,9 @@ function findKind(name: string): HeadingKind | null {
   const bare = plain.replace(/^for the /, '')
   // "Topping / filling" of a boat that stays open is what it holds.
   if (/\btopping/.test(plain) && /\bfilling/.test(plain)) return 'filling'
-  for (const [kind, pattern] of KINDS) if (pattern.test(plain) || pattern.test(bare)) return kind
+  // "For frying the pockets" lists a fat; "frying the pockets" leads steps.
+  const isForPan = /^for the (?:frying|griddling|steaming|boiling)\b/.test(plain)
+  for (const [kind, pattern] of KINDS)
+    if (!(isForPan && kind === 'method') && (pattern.test(plain) || pattern.test(bare))) return kind
   return null
 }

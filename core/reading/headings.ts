@@ -6,7 +6,7 @@ import { matchFood } from './match'
 import { readLine } from './readLine'
 import { rememberWith } from './remember'
 import { UNIT_PATTERN } from './units'
-import { PIECES } from './servings'
+import { PIECES, readYields } from './servings'
 import { startsLikeStep } from './stepWords'
 
 export interface Heading {
@@ -40,8 +40,8 @@ const MAKES_DISH =
   /^(?:curry|curried|spiced|spicy|masala|creamy|braised|pulled|shredded|stewed|scrambled|garlicky|cheesy|sauteed|glazed|marinated|teriyaki|bbq|barbecue|chilli|sweet|savoury)$/i
 const MADE_OF_SO_MANY =
   /^(?:\d{1,2}|one|two|three|four|five|ten|fifteen|twenty)[- ](?:ingredients?|minutes?|min|hours?)[- ](?=(?:\p{L}+ )?(?:dough|pastry|crust|filling|sauce|dip)\b)/iu
-/** "Dough:", "Dough:-", "Dough –": marks that say that something follows. */
-const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2})\s*$/
+/** "Dough:", "Dough:-", "Dough –", "Dough…": marks that say that something follows. */
+const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2}|…|\.{2,4})\s*$/
 /**
  * Says whether a line is a heading, and of which part.
  *
@@ -67,6 +67,9 @@ const finders: ((line: string, foods: Foods) => Heading | null)[] = []
 function findHeading(line: string, round: Surroundings): Heading | null {
   const text = line.trim()
   if (!text || text.length > 400) return null
+  // "For twenty pockets" promises a number.
+  if (/^\W*(?:makes?|yields?|serves|for)\s/i.test(text) && !KINDS_NAMED.test(text) && readYields(text)?.whole)
+    return null
   // "Plain flour (300 g)", "boiling water (180 ml)": a food and its amount.
   const weighed = NAME_AND_AMOUNT.exec(text)?.[1]
   if (
@@ -132,7 +135,11 @@ function findHeading(line: string, round: Surroundings): Heading | null {
     return told || words <= 5 ? made(kind) : null
   }
   // "Make the dough", "To cook": a step when it leads steps, a part when it leads lines.
-  if (startsLikeStep(name) && (/\d/.test(name) || (words > 3 && !told))) return null
+  const leadsLines =
+    round.next === 'amount' &&
+    (MAKES_PART.test(name) ||
+      (round.blankBefore === true && /^to \p{L}+ (?:on|with|the|it|them)\b/iu.test(name)))
+  if (startsLikeStep(name) && (/\d/.test(name) || (words > 3 && !told && !leadsLines))) return null
   if (startsLikeStep(name) && round.next === 'step' && !/^for\b/i.test(name))
     return words <= 6 && (told || round.blankBefore) ? made('method') : null
   // "MEAT" over amounts, where other parts have their headings: what goes in.
@@ -229,9 +236,16 @@ function findHeading(line: string, round: Surroundings): Heading | null {
     return made(kind)
   // "Masa" over its lines: one word that names a part, and amounts below it.
   if (words === 1 && !known && round.next === 'amount') return made(kind)
+  // "On the side", "Before baking": words that name a part, apart from what is above and over amounts.
+  if (round.blankBefore && round.next === 'amount' && words <= 5 && !known) return made(kind)
   return USUAL.test(name) ? made(kind) : null
 }
 
+const KINDS_NAMED = /\b(?:dough|pastry|filling|stuffing|frying|serving|sauce|dip)\b/i
+/** "To make the dough" over its lines. */
+const MAKES_PART =
+  /^(?:to )?(?:make|prepare) (?:the )?(?:\p{L}+ )?(?:dough|pastry|crust|filling|stuffing|wrappers|skins)$/iu
+
 /** A phrase of a few words whose last word names a part. */
 const USUAL =
-  /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|paste|bath|jelly)(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu
+  /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|mixture|paste|bath|jelly|wrapping)(?: (?:part|bit|section))?(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu

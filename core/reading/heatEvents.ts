@@ -98,6 +98,8 @@ const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
+const PUT_IN =
+  /^\W*(?:then )?(?:put|pop|slide|stick|place|bung|chuck)\b[^.;]*\b(?:in|into)\b[^.;]{0,20}\d{3}/i
 const EITHER_VERB = /^\p{L}+ or $/iu
 const CORE =
   /\(?\b(?:core|internal|inside|centre|center|middle)\b(?: temp\w*)?(?: (?:of|is|at|to|reads|reaches|hits|should|be|must|shows?|about))*[: ]+(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf]\b\)?|\(?(?:to |at )?(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf],? (?:inside|internal(?:ly)?|core|(?:in|at) the (?:core|centre|center|middle))\b\)?/gi
@@ -201,6 +203,16 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
   // "Stick them in at 190 for about 20 minutes": closed pieces with heat and time and no other way are an oven's.
   if (!found.length && closed && !IN_FAT.test(text) && timesIn(text).length && isOven(temperatureIn(text)))
     found.push({ way: 'bake', index: 0, length: 1 })
+  // "Put them in at 220": an oven whose time is told behind it.
+  if (!found.length && closed && !IN_FAT.test(text) && PUT_IN.test(text) && isOven(temperatureIn(text)))
+    found.push({ way: 'bake', index: 0, length: 1 })
+  // "Brown in a dry pan 2 minutes a side": the pan says how.
+  const browns = found.find(({ way, index }) => way === 'fry' && /^(?:brown|crisp)/i.test(text.slice(index)))
+  const dryPan = browns && found.find(({ way, index }) => way === 'griddle' && index > browns.index)
+  if (dryPan && !/\bthen\b|\d ?min/i.test(text.slice(browns.index, dryPan.index))) {
+    found.splice(found.indexOf(browns), 1)
+    dryPan.index = browns.index
+  }
   // "Fry 2 minutes in 180-degree oil": what it is fried in stands behind.
   const deep = found.find(({ way }) => way === 'deep-fry')
   const plain = deep && found.find(({ way, index }) => way === 'fry' && index < deep.index)
@@ -334,7 +346,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
       text: stretch,
       airFryer: /air[- ]?fr/i.test(stretch),
       // "Fry at 170 for 6 minutes, then at 190 for one".
-      goesOn: goesOn || /^\W*at \d/i.test(said),
+      goesOn: goesOn || /^\W*(?:(?:once |1ce )?(?:again|more) |a second time )?at \d/i.test(said),
       more: MORE_TIME.test(said) || OTHER_SHELF.test(said) || BROILS_THEN.test(said),
     }
   })

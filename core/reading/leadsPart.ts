@@ -69,6 +69,17 @@ export function leadsPart(
     enter(state, row, { kind: 'filling', name: text, rest: '', pieces: null })
     return true
   }
+  // "Oil for frying" over how much of which.
+  if (
+    mode === 'lines' &&
+    row.blankBefore &&
+    next === 'amount' &&
+    FRYING_OIL.test(text) &&
+    FAT.test(rows[index + 1]!.text)
+  ) {
+    enter(state, row, { kind: 'pan', name: text.replace(/[\s:…-]+$/u, ''), rest: '', pieces: null })
+    return true
+  }
   if (!heading) return false
   // "Maggie says: made these with 200 g lamb" among what is said behind the work leads no part.
   const isBehind = (mode === 'noise' || mode === 'remarks') && state.out.steps.length > 0
@@ -141,3 +152,6 @@ function leadsLines(
   if (heading.rest) return inlineList(heading.rest, foods)
   return amount !== null && !isStep(amount.text, foods)
 }
+
+const FRYING_OIL = /^(?:frying oil|oil (?:for|to) (?:(?:deep|shallow|pan)[- ]?)?fry(?:ing)?)\W*$/i
+const FAT = /\b(?:oil|ghee|lard|dripping|fat)\b/i

@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import { withoutVents } from './asides'
 import { NOT_DONE } from './heatEvents'
 import type { Pot } from './pot'
@@ -46,6 +47,9 @@ export interface Stretch {
 
 /** Seasonings are told apart from "everything" that is cooked. */
 const SEASONS = /\b(?:powders?|spices|masalas?)\b/i
+
+/** Work on a piece of meat before it is cooked. */
+const SEASONED = /^\W*(?:season|rub|coat|sprinkle|salt|brush)\b/i
 
 /** Finds what the verbs of one part's clauses are done to, from one stretch to the next. */
 export class Objects {
@@ -111,7 +115,11 @@ export class Objects {
       // "Leeks - washed, sliced, softened in butter": made ready in front of its verb.
       carried = PREPARED.test(text) ? named : []
       // "Leeks in with the butter and fry": what is named in front goes with the verb.
-      const waits = PREPARES.test(text) || STANDS_IN.test(text) || (pot.hot === null && PUTS_IN.test(text))
+      // "Season the chicken with paprika and roast": the chicken is roasted, and nothing else.
+      const seasons =
+        SEASONED.test(text) && own.some((at) => foodIs(this.lines.foodOf(at), 'flesh')) && pot.hot === null
+      const waits =
+        seasons || PREPARES.test(text) || STANDS_IN.test(text) || (pot.hot === null && PUTS_IN.test(text))
       this.prepared = waits ? own : []
       // "Add the cabbage, cover and cook": the lid says nothing of what goes in.
       if (LID_ALONE.test(text) || PASSES_ON.test(text)) this.prepared = this.lastPrepared

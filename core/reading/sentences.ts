@@ -19,6 +19,10 @@ const withLongSpoons = (text: string) =>
 /** "Rest 30'": minutes by their mark. */
 const MINUTE_MARK = /(?<=\b\d{1,3}) ?['’′](?![\p{L}\d])/gu
 
+/** "Cook about 10 minutes": the verb and its time stand together in every pattern. */
+const ABOUT_TIME =
+  /\b(?:for )?(?:about|around|roughly|approximately|approx\.?|circa|perhaps|maybe|a good|~) ?(?=[\d½¼¾][\d./½¼¾]*(?:\s?(?:-|–|to|or)\s?\d+)?\s?(?:min|hour|hr|h\b|sec))/giu
+
 /** A whole recipe in one breath, without a mark: cut at its verbs, no stretch longer than can be read. */
 function breathsOf(sentence: string): string[] {
   if (sentence.length <= MAX_ROW_CHARACTERS) return [sentence]
@@ -68,6 +72,8 @@ const GOES_ON_TO = new RegExp(
   [
     // ", turn down to 180", ", 170 for the remaining 20", " and 350 °F for 20", " then 30 more at 180"
     String.raw`,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})`,
+    String.raw`,\s+(?:and )?(?=(?:raise|increase|bring|turn up) (?:the )?(?:oil|heat|temperature|fryer)(?: up)? to \d{3})`,
+    String.raw`,\s+(?:and )?(?=${DEGREES}\s+(?:for )?${SOME_MINUTES}(?:more|longer)\b)`,
     String.raw`,\s+(?:and )?(?=${DEGREES}\s+(?:for )?(?:the |a )?(?:remaining|last|rest|final|next|another|further)\b)`,
     String.raw`\s+and (?=${DEGREES}\s+for (?:the |a |another )*(?:\d|remaining|last|rest))`,
     String.raw`,?\s+(?:and |then )+(?=(?:the )?(?:another |remaining |a further |last |final )?${SOME_MINUTES}(?:more )?(?:at|@) \d{3})`,
@@ -90,7 +96,12 @@ const GOES_ON_TO = new RegExp(
 export const sentencesOfStep: (step: string) => readonly string[] = remember((step) =>
   sentencesOf(
     withStops(
-      withPlainSizes(withDigits(withLongSpoons(step.replace(/@/g, ' at ').replace(MINUTE_MARK, ' min')))),
+      withPlainSizes(
+        withDigits(withLongSpoons(step.replace(/@/g, ' at ').replace(MINUTE_MARK, ' min'))).replace(
+          ABOUT_TIME,
+          (about) => (/^for/i.test(about) ? 'for ' : ''),
+        ),
+      ),
     ),
   ).flatMap(breathsOf),
 )

@@ -13,7 +13,7 @@ export interface Yields {
   rest: string
 }
 
-const ABOUT = String.raw`(?:about |maybe |like |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?)?`
+const ABOUT = String.raw`(?:about |maybe |like |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?){0,2}`
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
@@ -132,6 +132,20 @@ const BOUGHT_SO =
 const BOUGHT_TIMES =
   /^\W*(?:\d[\d.]*\s?(?:g|kg|ml|l|oz|lb)\b|(?:1|one|an?) (?:large |medium |small )?(?:eggs?|packs?|packets?|tins?|cans?|sheets?|jars?|tubs?)\b).*\s[x×]\s?\d{1,2}$|\d\s?(?:g|kg|ml|oz|lb)\s*[x×]\s*\d{1,2}$/i
 
+/** "No. of pieces: 12", "Batch: 12 pockets": a label in front of how many. */
+const COUNT_LABEL = new RegExp(
+  String.raw`^\W*(?:no\.? of \p{L}+|number of \p{L}+|qty|count|(?:amount|batch(?: size)?|portions?|quantity)(?=\W+${ABOUT}[\p{L}\d–-]+(?: \p{L}+)? ${PIECES}(?![\p{L}])))\s*[:=–-]\s*(?=\S)`,
+  'iu',
+)
+/** "Persons: 4", "Dinner for 4". */
+const EATERS_LABEL =
+  /^\W*(?:(?:persons?|people|guests|diners|eaters)\s*[:=–-]\s*|(?:a )?(?:dinner|supper|lunch|tea|meal|snack|starter|serving size)(?:\s*[:=–-])? for\s+)(?=(?:about )?(?:\d|one|two|three|four|five|six|eight|ten|twelve))/iu
+/** "12 pockets for 4": so many, and who eats them. */
+const SO_MANY_FOR = new RegExp(
+  String.raw`^(\W*${N}\s+${QUALITY}${PIECES})\s+for\s+(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,2})?)(?:\s+${PEOPLE})?\W*$`,
+  'iu',
+)
+
 function yieldsOf(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
   const line = stated
@@ -146,6 +160,8 @@ function yieldsOf(stated: string): Yields | null {
           ? `makes ${more}`
           : whole,
     )
+    .replace(COUNT_LABEL, 'makes ')
+    .replace(EATERS_LABEL, 'serves ')
     // "Makes 4 big or 8 small (I did 8)": the cook's own number is the one the rest speaks of.
     .replace(/\bmakes?\b[^.]*\b(?:i|we) (?:did|made) (\d{1,3})\b[^.]*/i, 'makes $1')
   if (line.length > 400 || BOUGHT_SO.test(line) || SHARE_GIVES.test(line)) return null
@@ -161,7 +177,7 @@ function yieldsOf(stated: string): Yields | null {
   const alone = aboutSo.exec(line)
   if (alone) return { pieces: Number(alone[1]), servings: null, perServing: null, whole: false, rest: '' }
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
-  const text = withDigits(line.replace(/[*_#]/g, '').trim())
+  const text = withDigits(line.replace(/[*_#]/g, '').trim()).replace(SO_MANY_FOR, '$1, serves $3')
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
   const per = OF_ROPES.test(text) ? null : (perPerson.exec(text) ?? servingSize.exec(text))
   // "Each serves one", "each feeds 2".
@@ -254,22 +270,58 @@ const bracketed = (text: string) =>
 /** Pieces that a title promises: what any line may say, and "Milk buns (12)". */
 export function titleYields(title: string): Yields | null {
   const eaters = FOR_AT_END.exec(withDigits(title))
-  const said = readYields(title)
+  // What stands behind a mark and only counts is read by itself: "Leek pockets - 16-18 pieces".
+  const behind = readYields(countTail(title, countBehind(title)))
+  const whole = readYields(title)
+  const said =
+    behind?.pieces || behind?.servings
+      ? {
+          ...(whole ?? behind),
+          pieces: behind.pieces ?? whole?.pieces ?? null,
+          servings: behind.servings ?? whole?.servings ?? null,
+        }
+      : whole
   const found =
     said || !eaters
       ? said
       : Number(eaters[1]) > MAX_EATERS
         ? { pieces: Number(eaters[1]), servings: null, perServing: null, whole: false, rest: '' }
         : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
-  const whole = !found?.pieces && ONE_LARGE.test(title)
-  const bare = whole ? '1' : found?.pieces ? null : (inTitle.exec(title)?.[1] ?? atTitleEnd.exec(title)?.[2])
-  if (!bare || (found?.servings && !whole)) return found
+  const isOne = !found?.pieces && ONE_LARGE.test(title)
+  const bare = isOne ? '1' : found?.pieces ? null : (inTitle.exec(title)?.[1] ?? atTitleEnd.exec(title)?.[2])
+  if (!bare || (found?.servings && !isOne)) return found
   return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: count(bare) }
 }
+
+/** Words that a count may be told in, beside its numbers. */
+const COUNT_WORDS = new RegExp(
+  String.raw`\b(?:${PEOPLE}|${PIECES}|makes?|yields?|gives|serves?|serving|feeds|quantity|amount|batch|number|no|of|recipe|this|you|get|about|approx|around|roughly|enough|for|to|and|or|so|as|an?|main|starter|snack|light|lunch|dinner|supper|hungry|depending|on|size|small|medium|large|big|mini|hand|sized|time|prep|cook|total|min(?:ute)?s?|hrs?|hours?|dozen|couple|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty|thirty)\b`,
+  'giu',
+)
+/** What stands behind a mark in a title and says how many, and nothing else: " - makes 12 (serves 4)". */
+function countBehind(title: string): number {
+  for (const { index } of title.matchAll(/\s+[-–—|•]\s+|[,;:(]\s*|(?<=\p{L})[-–—]\s+/gu)) {
+    if (index < 3) continue
+    const tail = countTail(title, index)
+    if (
+      /\d|dozen|one|two|four|six|ten|twenty|t?e?en\b/i.test(tail) &&
+      readYields(tail) &&
+      !/\p{L}/u.test(tail.replace(COUNT_WORDS, ' '))
+    )
+      return title.slice(0, index).lastIndexOf('(') > title.slice(0, index).lastIndexOf(')')
+        ? title.lastIndexOf('(', index)
+        : index
+  }
+  return title.length
+}
+
+const countTail = (title: string, from: number): string =>
+  title.slice(from).replace(/^[\s\p{Pd},;:(|•]+|\)$/gu, '')
 
 /** A title without the counts it carries: "Pies (x8)", "Half-moons - serves 4 (12 pieces)". */
 export function withoutYields(title: string): string {
   const cut = title
+    .slice(0, countBehind(title))
     .replace(/\s*[([][^)\]]*(?:\d|serves|makes|for)[^)\]]*[)\]]/gi, (bracket) =>
       inTitle.test(bracket) ||
       readYields(bracket.replace(/[()[\]]/g, ' ')) ||

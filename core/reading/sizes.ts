@@ -367,7 +367,9 @@ export const SIZES = {
     of: 'spoon',
     says: 'Put 2 tbsp on each.',
     fact: 'filling-tbsp-per-piece',
-    after: after(String.raw`(?:in(?:to)?|on(?:to)?) (?:each|every one)\b(?! side)`),
+    after: after(
+      String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`,
+    ),
     most: MOST_SPOONS,
   },
   spoonPer: {

@@ -78,8 +78,11 @@ export function temperatureIn(text: string): { celsius: number; fan: boolean } |
     if (value >= 90 && value <= 280) return made(value, isFan)
     if (value > 280 && value <= 550) return made(toCelsius(value), isFan)
   }
-  // "Hot oven (200)": the number says more than the word.
-  const told = /\boven\s*\(?\s*(?:about |around |~)?(\d{3})\b(?!\s*(?:g|ml|min))/i.exec(text)
+  // "Hot oven (200)", "hot oil (350)", "in 350 oil": the number says more than the word.
+  const told =
+    /\b(?:oven|oil|fat|deep[- ]?fry|fryer)\s*\(?\s*(?:about |around |~)?(\d{3})\b(?!\s*(?:g|ml|min))/i.exec(
+      text,
+    ) ?? /\b(?:in|into) (\d{3}) (?:hot )?oil\b/i.exec(text)
   const degrees = told ? Number(told[1]) : 0
   if (degrees >= 90 && degrees <= 280) return made(degrees, fan !== null)
   if (degrees > 280 && degrees <= 550) return made(toCelsius(degrees), fan !== null)

@@ -22,6 +22,8 @@ export const MAX_ROW_CHARACTERS = 500
 
 const BULLET = /^(?:[-→*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
 const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=\p{L})/iu
+/** What numbers the parts of a recipe, in figures or letters. */
+const PART_NUMBER = /^(?:part\s*(?:\d|[a-d]|one|two|three|four)\s*[-–—.):]+|[A-D][.)])\s+(?=\p{L}{2})/iu
 const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 
 /** "Prep 30 min | Cook 25 min": a row of figures, and no table. */
@@ -113,6 +115,13 @@ const unmarked = remember((cell: string) => {
     own = leant[2]! + own.slice(leant[0].length)
     marked = /^[^:]*:?\s*$/.test(own)
   }
+  // "~ Dough ~", "Part 1: Dough", "B) Filling".
+  const waved = /^~\s*(\p{L}[^~]{1,40}?)\s*~$/u.exec(own)
+  if (waved) {
+    marked = true
+    own = waved[1]!
+  }
+  own = own.replace(PART_NUMBER, '')
   for (let match = BULLET.exec(own); match && !/^[-+]\d/.test(own); match = BULLET.exec(own)) {
     // "**Dough**" is a heading, not a line behind a star.
     if (/^\*\*/.test(own)) break
