@@ -9,7 +9,8 @@ import { matchFood } from './match'
 import { readSentence } from './outlineSentence'
 import { OutlineState, type Outline } from './outlineState'
 import { boastIn, nameByTheRest, titleSentence } from './outlineTitle'
-import { boastOf, isQuestion, saysNothing, saysWhose, timeOfWhole } from './page'
+import { headCells, timeOfWhole } from './headRow'
+import { boastOf, isQuestion, saysNothing, saysWhose } from './page'
 import { readLine } from './readLine'
 import {
   inlineList,
@@ -117,24 +118,35 @@ function isAmongLines({ mode, out, foods }: OutlineState, rows: readonly Row[], 
   )
 }
 
+/**
+ * "Prep: 40 min | Cook: 25 min | Yield: 14". Above the lines one cell is enough; below them a row of several cells has
+ * to say that it is none of the work: "chill 30 min, bake 20 min" is.
+ */
+function isHeadRow(state: OutlineState, row: Row, text: string): boolean {
+  const cells = headCells(text)
+  if (!cells) return false
+  const isNamed = cells.some(
+    (cell) => cell !== 'other' && 'time' in cell && !cell.time.isTold && cell.time.kind !== null,
+  )
+  const isFigures = state.isAtStart
+    ? state.out.title !== '' && cells.some((cell) => cell === 'other' || 'time' in cell)
+    : cells.length > 1 && isNamed
+  if (!isFigures) return false
+  for (const cell of cells)
+    if (cell !== 'other' && 'time' in cell) {
+      const { kind, minutes } = cell.time
+      if (kind) state.out.times.push({ kind, minutes, text })
+    }
+  state.is(row, 'left-out')
+  for (const cell of cells) if (cell !== 'other' && 'count' in cell) state.count(row, cell.count)
+  return true
+}
+
 /** Rows that say something of the whole, or nothing of the dish: adverts, figures, times, a bare count. */
 function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, text: string): boolean {
   const { mode, out, foods } = state
   const row = rows[index]!
-  // "Difficulty: easy / Makes: 9 / Time: 1 h".
-  const told = text.split(/\s+[/|·•]\s+/)
-  if (
-    told.length > 1 &&
-    mode !== 'method' &&
-    told.every((one) => /^\W*\p{L}[\p{L} ]{2,20}:\s*\S/u.test(one))
-  ) {
-    const counts = told.filter((one) => COUNTS_AHEAD.test(one) && readYields(one))
-    if (counts.length) {
-      for (const one of counts) state.count(row, one)
-      state.is(row, 'count')
-      return true
-    }
-  }
+  if (isHeadRow(state, row, text)) return true
   const { noise, nutrition } = saysNothing(text)
   const figures =
     nutrition === 'line' &&

@@ -5,7 +5,8 @@ import { readHeading, type Heading } from './headings'
 import { startsLikeStep } from './stepWords'
 import { matchFood } from './match'
 import type { OutlineState } from './outlineState'
-import { isAboutKeeping, saysNothing, timeOfWhole } from './page'
+import { timeOfWhole } from './headRow'
+import { isAboutKeeping, saysNothing } from './page'
 import { readLine } from './readLine'
 import {
   amountBehind,

@@ -43,39 +43,6 @@ export const saysNothing = remember((text: string) => ({
   nutrition: nutritionIn(text),
 }))
 
-const TIME = String.raw`(\d{1,3})\s*(?:-\s*\d{1,3}\s*)?(h(?:ou)?rs?|h|min(?:ute)?s?|m)\b(?:\s*(\d{1,2})\s*(?:m(?:in(?:ute)?s?)?)?)?`
-const META = new RegExp(
-  String.raw`^\W*(prep(?:aration)?|cook(?:ing|s)?|bak(?:e|ing)|total|takes|time|rest(?:ing)?|active|hands[- ]on|proving|chill(?:ing)?|inactive|ready in|additional)(?:\s*time)?\s*[:=–-]?\s*${TIME}\W*$`,
-  'i',
-)
-
-export interface TimeOfWhole {
-  /** What the time is of; null for one that nothing asks for. */
-  kind: 'prep' | 'cook' | 'total' | null
-  minutes: number
-  /** "Bake 20 minutes" is also what somebody is told to do; "Bake: 20 minutes" and "Cook time" are not. */
-  isTold: boolean
-}
-
-/** "Prep time: 30 min", "Total 1 h 10": a time of the whole at the head of a page. Null for any other row. */
-export function timeOfWhole(text: string): TimeOfWhole | null {
-  const meta = META.exec(text)
-  if (!meta) return null
-  const word = meta[1]!
-  const value = Number(meta[2])
-  return {
-    kind: /^prep|hands|active/i.test(word)
-      ? 'prep'
-      : /^(?:cook|bak)/i.test(word)
-        ? 'cook'
-        : /^(?:total|ready)/i.test(word)
-          ? 'total'
-          : null,
-    minutes: /^h/i.test(meta[3]!) ? value * 60 + Number(meta[4] ?? 0) : value,
-    isTold: /^(?:bake|cook|rest|chill)$/i.test(word) && !/time|[:=]/i.test(text),
-  }
-}
-
 /** "Can I freeze them?": what a page asks and answers below a recipe. */
 export const isQuestion = (text: string): boolean =>
   /^\W*(?:q\s*[:.]\s*)?(?:can|could|do|does|how|what|why|should|is|are|will|when|where|which|must|have|my)\b[^.!]{6,100}\?\W*$/i.test(
