@@ -25,7 +25,7 @@ const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
   ['knead-minutes', /\bknead|\bwork (?:the dough|it)\b(?! in)|\bstand mixer\b|\bdough hook\b/i],
-  ['rise-minutes', /\b(?:rise|rises|raise|prove|proof|double|doubled|ferment)\b/i],
+  ['rise-minutes', /\b(?:rise|rises|risen|proved|proofed|raise|prove|proof|double|doubled|ferment)\b/i],
   ['chill-minutes', /\b(?:chill|fridge|refrigerat\w*|freezer)\b/i],
   [
     'rest-before-eating-minutes',
@@ -34,7 +34,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of|to)(?: the)? )rests?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|(?:set|put) (?:(?:it|this|the dough) )?aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of|to)(?: the)? )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|(?:set|put) (?:(?:it|this|the dough) )?aside|cover)\b/iu,
   ],
 ]
 

@@ -16,10 +16,11 @@ import {
   matchedIngredient,
   spokenPart,
   wordsOf,
+  BALLS_ALONE,
   STARTS_WITH_AMOUNT,
 } from './rows'
 import { readYields } from './servings'
-import type { Row } from './tidy'
+import { sentencesOf, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
@@ -261,4 +262,10 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
   if (heading && !washes && !startsLikeStep(sentence) && heading.kind !== 'unknown')
     return enter(state, row, heading)
   readText(state, row, sentence)
+}
+
+/** A step, with what its sentences count: "… crimp. Makes 16." */
+export function countedStep(state: OutlineState, row: Row, text: string): void {
+  for (const sentence of sentencesOf(text)) if (!BALLS_ALONE.test(sentence)) state.count(row, sentence)
+  state.step(row, text)
 }

@@ -1,8 +1,10 @@
 import { readHeading } from './headings'
 import type { Foods } from '../food/food'
 import type { Outline, OutlineState } from './outlineState'
+import { readSentence } from './outlineSentence'
+import { boastOf } from './page'
 import { inlineList, isStep, titleEnd, wordsOf } from './rows'
-import { PIECES, readYields } from './servings'
+import { PIECES, readYields, titleYields, withoutYields } from './servings'
 import { sentencesOf, type Row } from './tidy'
 
 /** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
@@ -86,3 +88,50 @@ const THESE_ARE =
 const RECIPE_FOR =
   /\b(?:this is|here(?:'s| is)) (?:my|our|the|a) (?:\p{L}+ )?recipe for (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,6}?)(?=[,.:;!]|\s+(?:it'?s|i|you|we|from|which|that|for)\b)/iu
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
+
+/** What a row says behind the title that it begins with; null where it is the title and nothing else. */
+export function behindTitle(state: OutlineState, row: Row): string | null {
+  const { out } = state
+  const { text } = row
+  const boast = !out.title && state.isAtStart ? boastOf(text) : null
+  if (boast) {
+    out.title = boast
+    state.is(row, 'title')
+    return null
+  }
+  const lead = titleSentence(state, text)
+  if (lead === null) return text
+  out.title = lead.replace(/[\s.:!-]+$/, '')
+  state.is(row, 'title')
+  return text.slice(text.indexOf(lead) + lead.length).trim()
+}
+
+/** What a first row says behind the name of the dish; null where it has been read to its end. */
+export function behindName(state: OutlineState, row: Row, whole: string): string | null {
+  const { out } = state
+  const boasts = boastIn(whole)
+  const name = boasts && boasts.index > 3 ? whole.slice(0, boasts.index) : whole
+  if (name !== whole) state.remark(row, whole.slice(boasts!.index).replace(/^\W+/, ''))
+  // "Pizza pockets (4 pockets, 31 g protein each)": what is left of the bracket is closed.
+  const isOpen = name !== whole && name.lastIndexOf('(') > name.lastIndexOf(')')
+  const text = isOpen ? `${name})` : name
+  const listAt = titleEnd(text)
+  if (listAt === null) return text
+  if (listAt < text.length) {
+    out.title = text.slice(0, listAt).replace(/[\s,.:;–-]+$/, '')
+    state.is(row, 'title')
+    for (const sentence of sentencesOf(text.slice(listAt).replace(/^[\s,.:;–-]+/, '')))
+      readSentence(state, row, sentence)
+    return null
+  }
+  const yields = titleYields(text)
+  if (yields) {
+    const { pieces, servings, perServing } = yields
+    out.counts.push({ pieces, servings, perServing, text })
+  }
+  out.title = (yields ? withoutYields(text) : text)
+    .replace(/^(?:title|recipe)\s*:\s*/i, '')
+    .replace(/\s*[:–-]+$/, '')
+  out.became.set(row.at, 'title')
+  return null
+}

@@ -1,11 +1,12 @@
 import { foodIs } from '../food/groups'
-import type { Food, Foods } from '../food/food'
+import type { Foods } from '../food/food'
 import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { matchFood } from './match'
 import type { OutlineStep, Section } from './outlineState'
 import { NUMBER_PATTERN } from './readNumber'
 import { isPassed } from './drafts'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
+import { foodsTold, type ToldFood } from './toldFoods'
 import { UNIT_PATTERN } from './units'
 
 /** "500 g of plain flour", "two onions", "a pinch of salt" inside a sentence. */
@@ -40,6 +41,11 @@ const eachInFull = (text: string) =>
       )
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
+const CLOSES =
+  /\b(?:fill (?:the|each|them|and|with)|stuff(?=[,.]| (?:the|each|them|and|with)\b)|fold (?:over|in half|into|each|them|and)|seal|crimp|pleat|pinch (?:it|them|shut|closed|together|the|to))\b/i
+const COOKS = /\b(?:fry|fried|cook|tawa|griddle|pan|skillet)\b/i
+const VAGUE = /^(?:a little|some|a bit|a drop|a splash|plenty|a drizzle)\b|required$/i
+const DOUGH_IS_MADE = /\b(?:knead|rest|rise|rises|prove|proof|chill|fridge|relax)\b/i
 const PAN_OF_PIECES =
   /\bheat\b[^.;]{0,50}\b(?:pan|skillet|wok)\b[^.;]{0,30}\b(?:put|place|lay|arrange) (?:them|the (?:dumplings|pieces|buns|gyoza|potstickers))\b|\bflat side down\b/i
 
@@ -64,6 +70,30 @@ function stretchesOf(text: string): string[] {
           ),
     )
     .filter((piece) => piece.trim() && piece.length <= MAX_ROW_CHARACTERS)
+}
+
+/** The foods with amounts in a stretch of speech, wherever they stand. */
+function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
+  const found: ToldFood[] = []
+  MENTION.lastIndex = 0
+  for (let match = MENTION.exec(stretch); match; match = MENTION.exec(stretch)) {
+    const name = match[2]!.replace(LEADING, '').replace(STOP, '').trim()
+    const words = name.split(/\s+/)
+    let used = 0
+    for (let length = words.length; length >= 1 && name.length >= 3; length--) {
+      const own = words.slice(0, length).join(' ')
+      const food = matchFood(own, foods)
+      if (food?.how !== 'exact') continue
+      // "Make a shortcrust" speaks of the dough, and buys none.
+      if (/^an?\s*$/i.test(match[1]!) && /^(?:pastry|wrapper|bread)$/.test(food.food.group)) break
+      found.push({ text: `${match[1]!.trim()} ${own}`.replace(/\s+/g, ' '), food: food.food, verb: '' })
+      used = match[2]!.indexOf(own) + own.length
+      break
+    }
+    // The next amount may stand among the words that were taken for the name.
+    MENTION.lastIndex = match.index + match[1]!.length + used
+  }
+  return found
 }
 
 /**
@@ -95,6 +125,9 @@ export function linesFromProse(
       section.items.push({ text, at, blankBefore: false })
   }
   let kind: PartKind | null = null
+  /** The dough has been kneaded and rests: what is listed next goes in. */
+  let isMade = false
+  let isClosed = false
   for (const step of steps) {
     if (step.text.length > 8 * MAX_ROW_CHARACTERS) continue
     for (const stretch of stretchesOf(eachInFull(step.text))) {
@@ -103,25 +136,9 @@ export function linesFromProse(
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.
       if (said === 'filling' || said === 'dip' || said === 'finish') kind = said
       else if (said === 'shell' || (flour && kind === null)) kind = 'shell'
-      const found: { text: string; food: Food }[] = []
-      MENTION.lastIndex = 0
-      for (let match = MENTION.exec(stretch); match; match = MENTION.exec(stretch)) {
-        const name = match[2]!.replace(LEADING, '').replace(STOP, '').trim()
-        const words = name.split(/\s+/)
-        let used = 0
-        for (let length = words.length; length >= 1 && name.length >= 3; length--) {
-          const own = words.slice(0, length).join(' ')
-          const food = matchFood(own, foods)
-          if (food?.how !== 'exact') continue
-          // "Make a shortcrust" speaks of the dough, and buys none.
-          if (/^an?\s*$/i.test(match[1]!) && /^(?:pastry|wrapper|bread)$/.test(food.food.group)) break
-          found.push({ text: `${match[1]!.trim()} ${own}`.replace(/\s+/g, ' '), food: food.food })
-          used = match[2]!.indexOf(own) + own.length
-          break
-        }
-        // The next amount may stand among the words that were taken for the name.
-        MENTION.lastIndex = match.index + match[1]!.length + used
-      }
+      // A sentence is cut where a list is; speech without marks is searched wherever its amounts stand.
+      const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
+      const found = searched.length > cut.length ? searched : cut
       for (const match of stretch.matchAll(SOME)) {
         const own = match[1]!.replace(STOP, '').trim()
         const food = own.length > 2 ? matchFood(own, foods) : null
@@ -131,24 +148,36 @@ export function linesFromProse(
           food.food.softeningFat === null &&
           !found.some((one) => one.food.id === food.food.id)
         )
-          found.push({ text: `${own} as required`, food: food.food })
+          found.push({ text: `${own} as required`, food: food.food, verb: '' })
       }
       for (const match of stretch.matchAll(BARE_MEASURE)) {
         const own = match[2]!.replace(STOP, '').trim()
         const food = matchFood(own, foods)
         if (food?.how === 'exact' && !found.some((one) => one.food.id === food.food.id))
-          found.push({ text: `${match[1]!} ${own}`, food: food.food })
+          found.push({ text: `${match[1]!} ${own}`, food: food.food, verb: '' })
       }
-      // Where nobody says "filling", foods that no dough is made of begin it.
+      // Where nobody says "filling", foods that no dough is made of begin it, and whatever follows a dough that rests.
       const filling = found.some(({ food }) => !foodIs(food, 'of-dough') && !isPassed(food))
-      if (!said && !flour && filling && sections.has('shell')) kind = 'filling'
+      if (!said && !flour && (filling || (isMade && found.length > 1)) && sections.has('shell'))
+        kind = 'filling'
       const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
       // "Heat a tablespoon of oil in a pan, put them in, add 80 ml of water, lid on" cooks what is closed.
       const inPan = PAN_OF_PIECES.test(stretch)
-      for (const { text, food } of found) {
+      if (CLOSES.test(stretch)) isClosed = true
+      for (const { text, food, verb } of found) {
+        // "Cook on a tawa with a little ghee": the pan's fat is seen to where the pieces are cooked.
+        const isOfPan =
+          isClosed &&
+          said !== 'filling' &&
+          here !== 'dip' &&
+          food.softeningFat !== null &&
+          COOKS.test(stretch)
+        if (isOfPan && VAGUE.test(text)) continue
         if (food.id === 'water' && (inPan || WATER_UNDER_LID.test(stretch))) continue
-        put(inPan && food.softeningFat !== null ? 'pan' : here, text, step.at)
+        const over = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/.test(verb)
+        put((inPan && food.softeningFat !== null) || isOfPan ? 'pan' : over ? 'finish' : here, text, step.at)
       }
+      if (kind === 'shell' && sections.has('shell') && DOUGH_IS_MADE.test(stretch)) isMade = true
       const any = found.length > 0
       if (!any && !flour) continue
       for (const bare of stretch.matchAll(BARE)) {

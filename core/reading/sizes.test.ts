@@ -3,7 +3,8 @@ import { foods } from '../../test/helpers'
 import type { FactKind } from '../recipe/vocabulary'
 import { withDigits } from './readNumber'
 import { readRecipe } from './readRecipe'
-import { SIZES, sizesNamed } from './sizes'
+import { sizesNamed } from './sizes'
+import { SIZES } from './sizeTable'
 import { withPlainSizes } from './sizesSpelt'
 
 describe('what a measure is of', () => {

@@ -1,0 +1,367 @@
+import type { FactKind } from '../recipe/vocabulary'
+
+// What the measures of a clause may be of, one row for each way of telling it, each with a sentence that shows it.
+
+export type MeasureKind = 'length' | 'square' | 'weight' | 'spoon'
+
+export interface Size {
+  of: MeasureKind
+  /** A sentence that shows it; the test holds the row to it. */
+  says: string
+  /** What it is; null where it is of no piece. */
+  fact: FactKind | null
+  /** What stands right before the measure, or right behind it; both where both are given. */
+  before?: RegExp
+  after?: RegExp
+  /** What the whole clause must say. */
+  clause?: RegExp
+  /** Bounds in the measure's own unit. */
+  least?: number
+  most?: number
+  needsAbout?: boolean
+  /** Of spoons that have a size only. */
+  exact?: boolean
+}
+
+export const ROUND = String.raw`(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|skins?|parathas?|rotis?|puris?|breads?|flatbreads?|tortillas?|pancakes?|triangles?)`
+const STAMP = String.raw`(?:cutters?|glass|cup|ring|saucer|bowl|lid|plate)`
+const TIN = String.raw`(?:tins?|pans?|trays?|dish(?:es)?|moulds?|molds?|pots?|skillets?|steamers?|baskets?|springforms?|woks?|rack|shelf)`
+const FAT = String.raw`(?:oil|fat|lard|ghee|dripping)`
+const WHAT_FILLS = String.raw`(?:filling|stuffing|mixture|mix)`
+const LUMPS = String.raw`(?:balls?|pieces?|portions?|lumps?|buns?|parts?|bits?|rounds?)`
+/** No round is narrower and no dough is rolled thicker. Common practice, no source. */
+const LEAST_DISC_CM = 3
+/** More spoons are dotted over a sheet, and each is another piece's. Our own choice. */
+export const MOST_SPOONS = 9
+const MOST_PIECE_GRAMS = 400
+
+/** Words between a size and its noun: "thin, even", "round pastry"; none that begins something else. */
+export const words = (most: number) =>
+  String.raw`(?:(?!(?:in|into|on|onto|to|and|or|then|with|from|of|for|by|using|roll|put|place|${ROUND})\b)[\p{L}-]+,? ){0,${most}}`
+export const before = (source: string) => new RegExp(String.raw`(?:${source})\W*$`, 'iu')
+export const after = (source: string) => new RegExp(String.raw`^[- )]*(?:${source})`, 'iu')
+
+/** What a measure may be of; the order decides. */
+export const SIZES = {
+  squares: {
+    of: 'square',
+    says: 'Cut into 8 x 8 cm squares.',
+    fact: 'disc-cm',
+    after: after('squares'),
+  },
+  squaresOf: {
+    of: 'square',
+    says: 'Cut squares of about 8 by 8 cm.',
+    fact: 'disc-cm',
+    before: before(String.raw`\bsquares(?:,| of| about| measuring| each)*`),
+  },
+  anotherArea: { of: 'square', says: 'Roll to a 40 x 40 cm sheet.', fact: null },
+
+  oil: {
+    of: 'length',
+    says: 'Heat 5 cm of oil in a pan.',
+    fact: 'oil-depth-cm',
+    after: after(String.raw`(?:of |deep )?${words(1)}${FAT}\b`),
+  },
+  oilDeep: {
+    of: 'length',
+    says: 'Pour oil into a pan, 5 cm deep.',
+    fact: 'oil-depth-cm',
+    after: after(String.raw`deep\b|(?:high |way )?up the (?:side|pan|wall)`),
+    clause: new RegExp(String.raw`\b${FAT}\b`, 'i'),
+  },
+  oilDepth: {
+    of: 'length',
+    says: 'Heat oil to a depth of 2 cm.',
+    fact: 'oil-depth-cm',
+    before: before(String.raw`\b(?:depth|height)(?: of|:)?(?: about| at least)?`),
+    clause: new RegExp(String.raw`\b${FAT}\b`, 'i'),
+  },
+
+  thickSlices: {
+    of: 'length',
+    says: 'Shape into a 3 cm thick sausage.',
+    fact: null,
+    after: after(
+      String.raw`(?:thick|thin|wide) (?:slices?|sausages?|logs?|ropes?|rolls?|cylinders?|snakes?|strips?|rings|coins|chunks|fingers)\b`,
+    ),
+  },
+  thick: {
+    of: 'length',
+    says: 'Roll the dough out 3 mm thick.',
+    fact: 'thickness-mm',
+    after: after(String.raw`(?:in )?(?:thick(?:ness)?|thin)\b`),
+    most: LEAST_DISC_CM,
+  },
+  thickness: {
+    of: 'length',
+    says: 'Roll out to a thickness of 3 mm.',
+    fact: 'thickness-mm',
+    before: before(
+      String.raw`\bthickness(?: of| to| is| should be|:)?|\bthin(?:ly)?(?:,| to| at| until| as)*|\bthin as (?:you can|possible)|\b(?:no|not) thicker than`,
+    ),
+    most: LEAST_DISC_CM,
+  },
+
+  water: {
+    of: 'length',
+    says: 'Bring 3 cm of water to a boil.',
+    fact: null,
+    after: after('(?:of |deep )?water'),
+  },
+  cutUp: {
+    of: 'length',
+    says: 'Cut the log into 3 cm lengths.',
+    fact: null,
+    after: after(
+      String.raw`(?:long |wide |thick |square )?(?:strips?|logs?|ropes?|sausages?|rolls?|cylinders?|snakes?|slices?|lengths?|chunks?|cubes?|dice|bits|pieces|matchsticks?|batons?|wedges?|fingers?|sheets?|rectangles?|oblongs?|slabs?|borders?|margins?|gaps?|rims?|edges?|slits?|holes?|overlap|intervals)\b`,
+    ),
+  },
+  between: {
+    of: 'length',
+    says: 'Fold in, leaving a border of 2 cm.',
+    fact: null,
+    before: before(
+      String.raw`\b(?:border|rim|edge|gap|margin|overlap|every|apart|leaving(?: an?)?|leave(?: an?)?)(?: of)?`,
+    ),
+  },
+  apart: {
+    of: 'length',
+    says: 'Set them on a tray 5 cm apart.',
+    fact: null,
+    after: after(String.raw`(?:apart|from|away|high|tall|clear|free|of the edge|border)\b`),
+  },
+  rope: {
+    of: 'length',
+    says: 'Roll into a rope about 30 cm long.',
+    fact: null,
+    before: before(
+      String.raw`\b(?:logs?|ropes?|sausages?|(?<=\b(?:an?|the|each|one|long) )rolls?|cylinders?|snakes?|strips?|rectangles?|oblongs?|slabs?|(?<!between (?:[\p{L}\d]+ )?)sheets?)\b[^.;,]{0,20}`,
+    ),
+  },
+
+  tin: {
+    of: 'length',
+    says: 'Line a 23 cm loose-bottomed tin.',
+    fact: null,
+    after: after(
+      String.raw`(?:round |square )?${words(3)}(?:${TIN}|(?:pie|cake|tart|flan|baking|oven) plates?)\b`,
+    ),
+  },
+  linedPlate: {
+    of: 'length',
+    says: 'Line a 23 cm plate with the larger half.',
+    fact: null,
+    after: after('plate'),
+    clause: /\bline\b/i,
+  },
+  cutter: {
+    of: 'length',
+    says: 'Stamp out rounds with a 10 cm pastry cutter.',
+    fact: 'cutter-cm',
+    after: after(String.raw`${words(2)}(?:round )?${STAMP}\b`),
+  },
+  cutterOf: {
+    of: 'length',
+    says: 'Cut circles with a cutter about 10 cm across.',
+    fact: 'cutter-cm',
+    before: before(
+      String.raw`\b(?!lid)${STAMP}(?:,| of| about| that(?: is|'s)| which is| measuring| with a diameter of| at least)*`,
+    ),
+  },
+  tinOf: {
+    of: 'length',
+    says: 'Line a tin of 23 cm with it.',
+    fact: null,
+    before: before(String.raw`\b${TIN}(?:,| of| about| measuring)*`),
+  },
+
+  long: {
+    of: 'length',
+    says: 'Roll each to an oval about 20 cm long.',
+    fact: 'disc-cm',
+    after: after('long|in length'),
+    clause: /\bovals?\b/i,
+  },
+  otherLong: { of: 'length', says: 'Roll it 40 cm long.', fact: null, after: after('long|in length') },
+  round: {
+    of: 'length',
+    says: 'Roll each piece to a thin 12 cm circle.',
+    fact: 'disc-cm',
+    after: after(String.raw`(?:in diameter |wide |across |diameter )?${words(2)}${ROUND}\b`),
+    least: LEAST_DISC_CM,
+  },
+  across: {
+    of: 'length',
+    says: 'Press each out until 12 cm across.',
+    fact: 'disc-cm',
+    after: after(String.raw`(?:in )?(?:across|wide|diameter|dia\b|width)|(?:on|along) (?:each|a|the) side`),
+    least: LEAST_DISC_CM,
+  },
+  roundOf: {
+    of: 'length',
+    says: 'Roll each ball to a circle, 12 cm.',
+    fact: 'disc-cm',
+    before: before(
+      String.raw`\b(?:${ROUND}|saucers?)\b(?:,| of| to| about| around| measuring| each| that are| which are| no (?:bigger|larger) than)*`,
+    ),
+    least: LEAST_DISC_CM,
+  },
+  diameter: {
+    of: 'length',
+    says: 'Roll each to a diameter of 12 cm.',
+    fact: 'disc-cm',
+    before: before(String.raw`\b(?:diameter|width)(?: of| is|:)?|\bmeasur(?:e|es|ing)`),
+    least: LEAST_DISC_CM,
+  },
+  rolledWide: {
+    of: 'length',
+    says: 'Stretch each ball to 15 cm.',
+    fact: 'disc-cm',
+    before: before(
+      String.raw`\b(?:roll(?:s|ed|ing)?|press(?:ed)?|pat|flatten(?:ed)?|stretch(?:ed)?)\b[^.;]{0,50}?\b(?:to|into|until|till|about)(?: (?:it|they|each) (?:is|are|measures?))?(?: an?)?`,
+    ),
+    least: LEAST_DISC_CM,
+  },
+  rolled: {
+    of: 'length',
+    says: 'Roll out really thin, about 30 cm.',
+    fact: 'disc-cm',
+    before: before(String.raw`\b(?:roll(?:ed)?|press|pat|flatten)\b(?:,? \p{L}+){0,6}`),
+    after: after(String.raw`(?=$|[.,;()]|(?:fill|and|then|put|very|between|with)\b)`),
+    least: LEAST_DISC_CM,
+  },
+  rolledThin: {
+    of: 'length',
+    says: 'Roll out to 3 mm.',
+    fact: 'thickness-mm',
+    before: before(String.raw`\b(?:roll(?:s|ed|ing)?|flatten(?:ed)?|press(?:ed)?|pat)\b[^.;]{0,60}`),
+    // A dough two centimetres thick is none.
+    most: 1.5,
+  },
+  oneOfRound: {
+    of: 'length',
+    says: 'Cut rounds (2 mm).',
+    fact: 'thickness-mm',
+    before: before(String.raw`\b${ROUND}\b`),
+    most: 1,
+  },
+
+  fillingIn: {
+    of: 'weight',
+    says: 'Put 30 g of the filling in each.',
+    fact: 'filling-grams-per-piece',
+    after: after(String.raw`(?:of )?(?:the |your )?(?:\p{L}+ )?${WHAT_FILLS}\b`),
+    most: MOST_PIECE_GRAMS,
+  },
+  fillingPortions: {
+    of: 'weight',
+    says: 'Divide the filling into 30 g portions.',
+    fact: 'filling-grams-per-piece',
+    before: before(String.raw`\b(?:filling|stuffing|mixture)\b(?:(?!\bdough\b)[^.;]){0,30}`),
+    after: after(String.raw`${LUMPS}\b|each\b|apiece|(?=\W*(?:$|[.,;]))`),
+    most: MOST_PIECE_GRAMS,
+  },
+  fillsEach: {
+    of: 'weight',
+    says: 'Fill each with 30 g.',
+    fact: 'filling-grams-per-piece',
+    before: before(String.raw`\b(?:fill|stuff)\b[^.;]{0,20}`),
+    after: after(String.raw`[^.;]{0,20}\beach\b|(?=\W*(?:$|[.,;]))`),
+    most: MOST_PIECE_GRAMS,
+  },
+  balls: {
+    of: 'weight',
+    says: 'Shape into 40 g balls.',
+    fact: 'ball-grams',
+    after: after(
+      String.raw`${words(1)}(?:balls?|pieces of dough|dough(?: each| balls?|pieces)|(?:of (?:the )?dough\b[^.;]{0,20}\b(?:each|one|per)))\b`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
+  ballsOf: {
+    of: 'weight',
+    says: 'Divide the dough into 12 pieces of 40 g.',
+    fact: 'ball-grams',
+    before: before(
+      String.raw`\b(?:in|into|make|makes|get|shape|form|divide|of|cut|portion) (?:about )?\d{1,3} (?:equal |even |round )?(?:dough )?${LUMPS}\b(?:,| of| each| weighing| about| that weigh| at)*`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
+  ballsEach: {
+    of: 'weight',
+    says: 'Make balls of 40 g.',
+    fact: 'ball-grams',
+    before: before(
+      String.raw`\b(?:balls|buns|portions of dough|pieces of dough|lumps)\b(?:,| of| each| weighing| about| at)*`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
+  soMany: {
+    of: 'weight',
+    says: 'Divide into 12 (about 40 g each).',
+    fact: 'ball-grams',
+    before: before(String.raw`\b(?:in|into|to) \d{1,3}(?: ?[x×]|:|,)?`),
+    most: MOST_PIECE_GRAMS,
+  },
+  scaled: {
+    of: 'weight',
+    says: 'Scale the dough at 60 g.',
+    fact: 'ball-grams',
+    before: before(String.raw`\b(?:scale|portion|weigh)(?:d| out| off)?(?: the dough| it| them| pieces)? at`),
+    most: MOST_PIECE_GRAMS,
+  },
+
+  spoonFillings: {
+    of: 'spoon',
+    says: 'Put 1 tbsp of the filling on each round.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(String.raw`(?:of )?(?:the )?(?:filling|stuffing)\b`),
+    most: MOST_SPOONS,
+  },
+  spoonEach: {
+    of: 'spoon',
+    says: 'Fill, 1 tbsp each.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(String.raw`(?:of it )?each(?=\W*(?:$|[.,;]))`),
+    most: MOST_SPOONS,
+  },
+  spoonMix: {
+    of: 'spoon',
+    says: 'Spoon 2 tsp of the mixture onto each.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(
+      String.raw`(?:of )?(?:the )?(?:(?:\p{L}+ )?(?:mixture|mix)|meat|mince(?:meat)?|keema|jam)\b`,
+    ),
+    most: MOST_SPOONS,
+    needsAbout: true,
+  },
+  spoonInEach: {
+    of: 'spoon',
+    says: 'Put 2 tbsp on each.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(
+      String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`,
+    ),
+    most: MOST_SPOONS,
+  },
+  spoonPer: {
+    of: 'spoon',
+    says: 'Use 1 tbsp per round of the filling.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(
+      String.raw`in(?:to)? (?:every|the (?:centre|center|middle))|on(?:to)? (?:every|one)(?! side)|(?:per|for each|for every|to each) \p{L}+`,
+    ),
+    most: MOST_SPOONS,
+    needsAbout: true,
+  },
+  spoonPut: {
+    of: 'spoon',
+    says: 'Fill each with 1 tbsp.',
+    fact: 'filling-tbsp-per-piece',
+    before: before(String.raw`\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}`),
+    most: MOST_SPOONS,
+    needsAbout: true,
+    exact: true,
+  },
+} as const satisfies Readonly<Record<string, Size>>

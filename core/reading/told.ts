@@ -1,0 +1,95 @@
+import type { Food, Foods } from '../food/food'
+import { foodIs } from '../food/groups'
+import { isDoughBase } from './drafts'
+import { headCells } from './headRow'
+import { countedStep } from './outlineSentence'
+import { OutlineState, type OutlineStep } from './outlineState'
+import { behindName, behindTitle } from './outlineTitle'
+import { linesFromProse } from './prose'
+import { readIngredient, readIngredients } from './readIngredient'
+import { readYields } from './servings'
+import { sentencesOf, type Row } from './tidy'
+import { foodsTold, isSpoken } from './toldFoods'
+import { saysOfWhole } from './wholeRows'
+
+// Recipes told in sentences, without a list: what is in them is found in what is done with it.
+
+/** A told recipe is read as work with its foods in it, where that finds more of them than its rows did. */
+export function betterTold(state: OutlineState, rows: readonly Row[], foods: Foods): OutlineState {
+  const told = new OutlineState(foods)
+  tellRows(told, rows)
+  const { sections, steps } = state.out
+  const inRows = sections.flatMap(({ items }) => items).flatMap(({ text }) => readIngredients(text, foods))
+  const known = inRows.filter(({ food }) => food !== null)
+  const hasFilling = sections.some(({ heading, items }) => heading?.kind === 'filling' && items.length > 0)
+  const inWork = toldIn(told.out.steps, foods)
+  const besides = hasFilling ? [] : toldIn(steps, foods, 'filling')
+  const gained = inWork.length - known.length - besides.length
+  // Without its flour no list is whole, whatever else it has; with a line that nobody knows it may be none.
+  const hasDough = (lines: readonly { food: Food | null }[]) =>
+    lines.some(({ food }) => isDoughBase(food) || foodIs(food, 'bought-dough'))
+  if (!hasDough(known) && hasDough(inWork)) return told
+  const isTalk = inRows.some(
+    ({ food, line }) => (food === null && TALK.test(line.raw)) || WORKS_ON_DOUGH.test(line.raw),
+  )
+  return gained >= (isTalk ? -1 : 3) ? told : state
+}
+/** What is done with what is listed: "hot water, kneaded for 5 minutes". */
+const WORKS_ON_DOUGH =
+  /\bbring (?:it |this )?together\b|\b(?:knead|rest|let it|leave)\w*\b.*\b\d+ ?(?:min|h)/i
+/** What is in no name of a food. */
+const TALK = /\b(?:dough|pastry|filling|take|use|mix|knead|let|fry|add|i|you|we|so|it|that)\b/i
+const toldIn = (steps: readonly OutlineStep[], foods: Foods, only: 'filling' | null = null) =>
+  linesFromProse(steps, foods, only)
+    .flatMap(({ items }) => items)
+    .map(({ text }) => readIngredient(text, foods))
+
+/** With fewer foods told in its sentences a text is not told: somebody wrote a list. Our own choice. */
+const LEAST_TOLD_FOODS = 4
+
+/**
+ * Whether a recipe is told in sentences and has no list: every row below its name says what is done, and the foods with
+ * their amounts stand in what it says.
+ */
+export function isTold(rows: readonly Row[], foods: Foods): boolean {
+  const told = rows
+    .filter(({ text }, at) => at > 0 || text.length > MAX_TITLE_CHARACTERS)
+    .filter(({ text }) => !readYields(text)?.whole && !headCells(text))
+  if (!told.length || told.length > MOST_TOLD_ROWS) return false
+  if (told.some(({ text, bullet, marked }) => bullet || marked || text.length < 40 || text.length > 20_000))
+    return false
+  const listed = told.some(({ text }) => {
+    const sentences = sentencesOf(text)
+    return !sentences.some((sentence) => TELLS_WORK.test(sentence))
+  })
+  if (listed || told.some(({ text }) => sentencesOf(text).some(isSpoken))) return false
+  const found = told.flatMap(({ text }) =>
+    sentencesOf(text).flatMap((sentence) => foodsTold(sentence, foods)),
+  )
+  return found.length >= LEAST_TOLD_FOODS
+}
+const MAX_TITLE_CHARACTERS = 70
+const MOST_TOLD_ROWS = 8
+const TELLS_WORK =
+  /\b(?:mix|knead|fry|bake|steam|boil|fold|seal|roll|cut|fill|divide|cook|chill|rest|rise|brown|pinch)\b/i
+
+/** A told recipe: its name, its counts, and all else is work. */
+function tellRows(state: OutlineState, rows: readonly Row[]): void {
+  for (const row of rows) {
+    const isFirst = !state.out.title && state.isAtStart && !state.out.steps.length
+    const text = behindTitle(state, row)
+    if (text === null || saysOfWhole(state, rows, rows.indexOf(row), text)) continue
+    if (
+      isFirst &&
+      text.length <= MAX_TITLE_CHARACTERS &&
+      sentencesOf(text).length === 1 &&
+      !TELLS_WORK.test(text)
+    ) {
+      behindName(state, row, text)
+      continue
+    }
+    if (readYields(text)?.whole) state.count(row, text)
+    // What is told in one breath is done one sentence after the other.
+    else for (const sentence of sentencesOf(text)) countedStep(state, row, sentence)
+  }
+}

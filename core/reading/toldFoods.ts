@@ -1,0 +1,141 @@
+import type { Food, Foods } from '../food/food'
+import { foodIs } from '../food/groups'
+import { matchFood } from './match'
+import { readLine } from './readLine'
+import { withDigits } from './readNumber'
+import { remember } from './remember'
+import { amountBehind, STARTS_WITH_AMOUNT } from './rows'
+import { isHeatOrTime } from './time'
+
+// What a told sentence names with an amount: "so basically I take 500 g flour, 7 g yeast and a pinch of salt and knead
+// that 10 minutes". It is cut where a list is cut; from every piece goes what leads up to its food and what is done with
+// it, and what is left is a line or nothing.
+
+/** A food that a sentence names, as a line would name it. */
+export interface ToldFood {
+  text: string
+  food: Food
+  /** The verb in front of it, or of the piece before it: "brush with 1 egg and 2 tbsp milk". */
+  verb: string
+}
+
+const PART =
+  'dough|pastry|crust|wrappers?|skins?|filling|stuffing|inside|inner|middle|glaze|topping|top|sauce|dip|chutney|egg ?wash'
+const VERBS =
+  "takes?|uses?|needs?|wants?|mix(?:es)?|combine|puts?|adds?|knead|rub|stir|whisk|beat|blend|get|gets|start(?: off)?|have|has|throw|tip|pour|crumble|crack|grate|chop|slice|dice|fry|brown|cook|soften|saut[eé]|sweat|boil|steam|roast|melt|heat|season|makes?|brush|glaze|sprinkle|scatter|dust|top|drain|mash|fold|work|weigh|dissolve|warm|toast|simmer|bind|moisten|finish|toss|measure|sift|cream|squeeze|wilt|blanch|thaw|defrost|peel|wash|poach|bake|grill|rinse|soak|crush|trim|core|halve|quarter|purée|puree|blitz|process|pulse|is|are|it'?s|its|its|goes|go|serve"
+/** Words that lead up to a food, each by itself. */
+const LEADS: readonly RegExp[] = [
+  /^(?:so|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?\p{L}+(?: up)?)\b[,:]?\s*/iu,
+  /^(?:what (?:i|you|we) do is)\b\s*/i,
+  /^(?:i|you|we|one|they)(?:['’](?:ll|ve|d|m|re))?(?=\s)\s*/i,
+  /^(?:will|would|can|should|do|did|like to|want to|have to|need to|going to|gonna)(?=\s)\s*/i,
+  new RegExp(
+    String.raw`^(?:(?:for|to make|as|in|into|on) )?(?:the |a |an |my |our |your )?(?:\p{L}+ )?(?:${PART})(?: ingredients)?(?:\s*[,:–-]+|(?= (?:i|you|we|with|of|from|${VERBS}|\d)\b)|(?=\s+(?:\d|an?\s|half|\p{L}[\p{L} ]{2,30}\s\()))\s*`,
+    'iu',
+  ),
+  /^(?:with|of|from|using|together with|out of|the inside|inside)\s+/i,
+  new RegExp(
+    String.raw`^(?:${VERBS})(?:\s+(?:together|in|up|out|off|into|with|through|it|them|that|this|everything|all|all of it|the mixture|well))*(?=\s|:|$)[:,]?\s*`,
+    'iu',
+  ),
+  /^(?:in|into|to|on) (?:a|an|the|my|your|some) (?:\p{L}+ ){0,2}(?:bowl|pan|pot|skillet|mixer|processor|saucepan|wok|kadai|jug|board|mix|mixture)\b[:,]?\s*/iu,
+  /^(?:the|a) (?=(?:flour|water|milk)\s*\()/i,
+]
+const VERB_LED = new RegExp(String.raw`^(?:${VERBS})\b`, 'i')
+/** What is done with a food stands behind it. */
+const TAIL =
+  /\s+(?:together|in(?:to)? (?:a|an|the|my|some|oil|butter|it|with)\b|to (?:a|an|the|make|form|get|give|it)\b|for (?:about |around |roughly )?(?:\d|half|an?|ten|five|fifteen|twenty)|about \d|around \d|roughly \d|until|till|so that|on (?:a|an|the|top|medium|low|high)\b|over (?:a|an|the|medium|low|high)\b|at \d|by hand|well\b|then\b|which\b|that\b|when\b|if\b|is\b|are\b|goes\b|\d{1,3} ?min).*$/i
+const BETWEEN =
+  /,\s*|;\s*|:\s+(?=\d|an?\s|half)|\s+(?:and|&|plus|with|\+)\s+|\s+in\s+(?=(?:\d|some|a little|a bit|half|plenty)\b[^,.;]*\b(?:oil|butter|ghee|lard|stock|milk|water)\b)|\.\s*$/i
+/** What stands for something that has been named. */
+const NAMED_BEFORE = /^(?:the|it|them|this|that|these|those|all|everything|rest|remaining|both|each|every)\b/i
+const OF_THE_PIECES =
+  /^\S+\s*(?:heaped |level |good )?(?:g|grams?|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?|cups?)?\s*(?:of )?(?:the |this |that )?(?:filling|stuffing|mixture|mix|dough|pastry)\b/i
+
+/** Speech without marks has no pieces that could be told apart. */
+const MOST_WORDS_BETWEEN_MARKS = 14
+export const isSpoken = (stretch: string): boolean =>
+  stretch
+    .split(/[,;:]|\s(?:and|with|plus)\s/)
+    .some((piece) => piece.split(/\s+/).length > MOST_WORDS_BETWEEN_MARKS)
+
+/** "Two and a half" is one number. */
+const AND_A_PART =
+  /\b(?:\d{1,2}|one|two|three|four|five|six) and (?:a|an|one|two|three) (?:half|third|quarters?)\b/gi
+/** The pieces of a sentence; a bracket is cut nowhere. */
+const piecesOf: (sentence: string) => readonly string[] = remember((sentence) => {
+  const held: string[] = []
+  const hold = (whole: string) => `\uE000${held.push(whole) - 1}\uE001`
+  const closed = withDigits(sentence)
+    .replace(/\([^()]*\)/g, hold)
+    .replace(AND_A_PART, hold)
+  return closed
+    .split(BETWEEN)
+    .map((piece) => piece.replace(/\uE000(\d+)\uE001/g, (_, at: string) => held[Number(at)]!).trim())
+    .filter(Boolean)
+})
+
+function withoutLeads(piece: string): { text: string; verb: string } {
+  let text = piece
+  let verb = ''
+  for (let left = 12; left > 0; left--) {
+    const lead = LEADS.find((pattern) => pattern.test(text))
+    if (!lead) break
+    const own = VERB_LED.exec(text)?.[0]
+    if (own) verb = own.toLowerCase()
+    const next = text.replace(lead, '')
+    if (next === text) break
+    text = next
+  }
+  return { text: text.trim(), verb }
+}
+
+/** A food with its amount, from a piece; what is behind its name is left off word by word. */
+function lineIn(text: string, foods: Foods): { text: string; food: Food } | null {
+  const words = text.split(/\s+/)
+  for (let length = Math.min(words.length, 9); length >= 2; length--) {
+    const own = words
+      .slice(0, length)
+      .join(' ')
+      .replace(/[.,;:]+$/, '')
+    const read = readLine(own)
+    const food = read.measures.length || read.unmeasured ? matchFood(read.name, foods) : null
+    if (food?.how === 'exact') return { text: own, food: food.food }
+  }
+  return null
+}
+
+/**
+ * The foods that a sentence names with an amount, or that season what it lists, in order.
+ *
+ * @param sentence as told, of any length
+ */
+export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
+  const found: ToldFood[] = []
+  let verb = ''
+  for (const piece of piecesOf(sentence)) {
+    const led = withoutLeads(piece)
+    if (led.verb) verb = led.verb
+    const bare = led.text.replace(TAIL, '').trim()
+    if (!bare || NAMED_BEFORE.test(bare) || isHeatOrTime(bare) || OF_THE_PIECES.test(bare)) continue
+    const behind =
+      /^\p{L}[^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/iu.test(bare) || amountBehind(bare, foods)
+    if (STARTS_WITH_AMOUNT.test(bare) || behind) {
+      const line = behind ? wholeLine(bare, foods) : lineIn(bare, foods)
+      // "Make a pastry" buys none.
+      if (line && !(/^an?\s/i.test(bare) && /^(?:pastry|wrapper|bread)$/.test(line.food.group)))
+        found.push({ ...line, verb })
+      continue
+    }
+    const food = bare.split(/\s+/).length <= 3 ? matchFood(bare, foods) : null
+    const isSeasoning = food?.how === 'exact' && foodIs(food.food, 'seasons')
+    if (isSeasoning && !found.some((one) => one.food.id === food.food.id))
+      found.push({ text: `${bare} to taste`, food: food.food, verb })
+  }
+  return found
+}
+
+function wholeLine(text: string, foods: Foods): { text: string; food: Food } | null {
+  const food = matchFood(readLine(text).name, foods)
+  return food?.how === 'exact' ? { text, food: food.food } : null
+}
