@@ -251,7 +251,12 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
         isOneFat &&
         (saysSo ||
           (clauses.some(({ about, text }) => about === draft && FRIES.test(text)) &&
-            brushing.every(({ text }) => !word.test(text) || SOME_FAT.test(text))))
+            brushing.every(
+              ({ text }) =>
+                !word.test(text) ||
+                SOME_FAT.test(text) ||
+                (food.group === 'oil' && food.id !== 'oil-spray' && BARE_FAT.test(text)),
+            )))
       // "Mix the chard with the rest of the filling": the three spoons of its list are in it.
       const isMixedIn =
         fat &&
@@ -329,6 +334,10 @@ const GLAZES = recalled(
 const WASHES = recalled(/\begg[ -]?wash\b|\b(?:brush|glaze)\b/i)
 const FRIES = recalled(/\b(?:fry|saut[eé]|brown|sweat|soften)\b/i)
 const FRIED_SO = recalled(/\b(?:fried|softened|saut[eé]ed|browned|sweated)\b/i)
+/** "Brush oil": no oil that was spoken of. */
+const BARE_FAT = recalled(
+  /\b(?:brush|spray|drizzle)(?:ed|ing)?(?: (?:with|it|them|over|on|lightly|all over|both sides|tops?|the tops?))* oil\b/i,
+)
 const SOME_FAT = recalled(/\b(?:a little|a bit of|some|more|extra)\b[^.;]{0,20}\b(?:oil|butter|ghee)\b/i)
 
 /** "Salt the cabbage and squeeze it": what the method presses out. */

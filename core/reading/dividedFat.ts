@@ -9,7 +9,9 @@ import type { ReadIngredient } from './readIngredient'
 
 // Fat of which the list gives the sum and the method the shares.
 
-const BRUSHES = recalled(/\b(?:brush|drizzle|top)/i)
+const BRUSHES = recalled(
+  /\b(?:brush|drizzle|top)|\b(?:butter|oil) (?:the |each |every |all |both |\d+ )+(?:\p{L}+ )?sheets?\b/iu,
+)
 /** "Cook the onion in 2 tbsp of the oil": a part of what is listed. */
 const PART_OF_IT = recalled(
   /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s? of|half(?: of)?) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
@@ -52,6 +54,7 @@ const BRUSHES_WITH_IT = recalled(/\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|t
 /** "2 tbsp of the oil", "the remaining butter": fat that a clause uses, with its amount. */
 const FAT_USED =
   /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/giu
+const FAT_WORDS: ReadonlySet<string> = new Set(['oil', 'butter', 'ghee', 'lard'])
 const lastWord = ({ read }: ReadIngredient) => normaliseName(read.name).split(' ').at(-1)!
 /** "Sesame oil" beside "rapeseed oil". */
 const isCalledOtherwise = (one: ReadIngredient, other: ReadIngredient) =>
@@ -80,7 +83,9 @@ export function shareOutDivided(
       for (const [at, { text, about: own }] of clauses.entries()) {
         // "Add oil and hot water" takes the oil, where the butter is what was divided.
         const used = [...text.matchAll(FAT_USED)].find(
-          ([said]) =>
+          ([said], _, __, word = normaliseName(said).split(' ').at(-1)!) =>
+            // "Fry without oil" takes no butter.
+            (word === lastWord(item) || !FAT_WORDS.has(lastWord(item))) &&
             !fats.some((one) =>
               sharesWord(one, item)
                 ? isCalledOtherwise(one, item) && normaliseName(said).includes(normaliseName(one.read.name))

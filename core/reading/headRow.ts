@@ -22,13 +22,13 @@ const NAMED = String.raw`difficulty|(?:skill )?level|cuisine|course|category|aut
 const TIME_CELL = new RegExp(String.raw`^\W*(${TIMED})(?:\s*time)?\s*[:=–-]?\s*(\S.*)$`, 'i')
 /** All that a time may be told in. */
 const TIME_WORDS =
-  /\d|(?<!\p{L})(?:an?|about|approx\w*|around|roughly|half|quarter|of|and|plus|to|or|up|h|hrs?|hours?|m|mins?|minutes?|days?|overnight|per batch|each)(?!\p{L})|[½¼¾]/giu
+  /\d|(?<!\p{L})(?:an?|about|approx\w*|around|roughly|half|quarter|of|and|plus|to|or|up|h|hrs?|hours?|m|mins?|minutes?|days?|overnight|per batch|each|chilling|resting|cooling|rising|proving|soaking|time)(?!\p{L})|[½¼¾]/giu
 const NAMED_CELL = new RegExp(String.raw`^\W*(?:${NAMED})\s*[:=–-]\s*[^\d].*$|^\W*rating\s*[:=–-]`, 'i')
 const WORD_CELL =
   /^\W*(?:vegetarian|vegan|veggie|(?:freezer|kid|family|budget)[- ]friendly|freezable|easy|medium|intermediate|advanced|(?:gluten|dairy|nut|egg)[- ]free|(?:low|high)[- ](?:carb|protein|calorie)|keto|quick)\W*$/i
 const FIGURE_CELL =
   /^\W*(?:calories|k?cals?|energy)\s*[:=–-]?\s*\d{2,4}\s*(?:k?cals?)?\W*$|^\W*\d{2,4}\s*k?cals?\W*$/i
-const BETWEEN = /\s*[|•·;●▪⏱⏲🕒]+\s*|\s+[/–—-]+\s+|,\s+/u
+const BETWEEN = /\s*[|•·;●▪⏱⏲🕒]+\s*|\.\s+|\.$|\s+[/–—-]+\s+|,\s+/u
 const NEXT_LABEL = new RegExp(
   String.raw`(?<!\bskill)\s+(?=(?:skill level|${TIMED.replace('|time|', '|')}|${NAMED}|yields?|makes|serves|servings|calories)\b(?:\s*time)?\s*[:=]?\s*\S)`,
   'iu',

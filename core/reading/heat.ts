@@ -1,10 +1,9 @@
 import { recalled } from './matches'
 import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
-import { COOLEST_OVEN_C, eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
+import { bareEvent, eventsElsewhere, TIME_ALONE, toldByItself } from './heatElsewhere'
+import { eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
 import { wayByWords, wayOf, type HeatContext } from './heatWays'
-import { isAside } from './asides'
-import type { Clause } from './method'
 import { heatIn, temperatureIn } from './temperature'
 import { isHeatLine, middleMinutes, timesIn } from './time'
 
@@ -23,10 +22,6 @@ export interface CookingRead {
   fryUnclear: boolean
 }
 
-/** "2 minutes more": goes on with what went before. */
-const TIME_ALONE = recalled(
-  /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all|(?:per|a|each) (?:batch|lot)))?(?: (?:approx\.?|or so|about))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i,
-)
 /** "… ; turn over; 10 min". */
 const TURNED = recalled(/\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i)
 /** "Lower to 190 when you put them in": what they are baked at. */
@@ -40,6 +35,9 @@ const AFTER_SO_LONG = recalled(
 
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
+const IN_ALL = recalled(
+  /\b(\d{1,2}(?:\s?(?:-|–|to)\s?\d{1,2})?)\s?(?:min\w*)?\s(?:in total|altogether|in all|all told)\b/i,
+)
 const DONE_AFTER = /\b(?:they(?:['’]re| are| will be)|it(?:['’]s| is)|each is) (?:done|ready|cooked)\b/i
 /** "Oil at 175 °C." */
 const OIL_AT =
@@ -94,6 +92,13 @@ export function readCooking(context: HeatContext): CookingRead {
     ) {
       const [time] = timesIn(clause.text)
       if (time) events.at(-1)!.minutes = middleMinutes(time)
+      continue
+    }
+    // "… till they float, then 2 more minutes, about 5 in total": the whole is told.
+    const lastSoFar = events.at(-1)
+    const inAll = clause.about === 'pieces' && lastSoFar ? IN_ALL.exec(clause.text)?.[1] : undefined
+    if (lastSoFar && inAll && !eventsIn(clause).length) {
+      lastSoFar.minutes = timesIn(`${inAll} min`).map(middleMinutes)[0] ?? lastSoFar.minutes
       continue
     }
     // "Then brush with ghee and give another minute each side".
@@ -177,47 +182,7 @@ export function readCooking(context: HeatContext): CookingRead {
     if (inBroth) events.push({ ...bareEvent('boil', null, clause.text), minutes: middleMinutes(inBroth) })
     if (events.length > had) lastHeated = clause.sentence
   }
-  if (!events.length) {
-    // Nothing speaks of closed pieces: the last clause that cooks anything does.
-    const last = clauses
-      .filter(
-        (clause) =>
-          clause.about === null ||
-          clause.about === 'pieces' ||
-          clause === clauses.at(-1) ||
-          /\bbake|oven|steamer\b/i.test(clause.text),
-      )
-      .flatMap((clause) => eventsIn(clause))
-    const event = last.at(-1)
-    if (event) {
-      // "Oven at 220. … Pinch shut. 12 to 15 min.": the time stands by itself at the end.
-      const alone = clauses.findLast(({ text }) => TIME_ALONE.test(text))
-      const [time] = alone ? timesIn(alone.text) : []
-      if (event.minutes === null && time) event.minutes = middleMinutes(time)
-      events.push(event)
-    }
-  }
-  // "Oven: 180 °C. Time: 35 min.", "200 °C. 15 min.": an oven and a time, and no verb.
-  const timeAlone = events.length
-    ? undefined
-    : clauses.findLast(({ text, closed }) => closed && TIME_ALONE.test(text))
-  const heated = timeAlone ? (preheatC ?? toldByItself(clauses)) : null
-  if (heated !== null && timeAlone)
-    events.push({
-      ...bareEvent('bake', heated, timeAlone.text),
-      fan: preheatFan,
-      minutes: timesIn(timeAlone.text).map(middleMinutes)[0] ?? null,
-    })
-  // "From frozen: 200 °C 25 min; fresh 20 min" is all that is said of the heat.
-  if (!events.length) {
-    const aside = clauses
-      .filter(({ sentence }) => isAside(sentence))
-      .flatMap((clause) => eventsIn(clause, true))
-    const told = aside.find(({ temperatureC, way }) => temperatureC !== null || way !== 'cook')
-    // "Bake from frozen 30 minutes; if fresh, 22".
-    const fresh = clauses.map(({ text }) => IF_FRESH.exec(text)?.[1]).find(Boolean)
-    if (told) events.push(fresh ? { ...told, minutes: Number(fresh) } : told)
-  }
+  if (!events.length) events.push(...eventsElsewhere(clauses, preheatC, preheatFan))
   // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.
   const bySide = events.length
     ? undefined
@@ -343,37 +308,6 @@ const BOILS_LIQUID = recalled(
 const COOKS_PIECES = recalled(
   /^\W*(?:then )?(?:cook|add|drop|lower|put)\b(?![^.;]*\b(?:oven|pan|oil|butter)\b)/i,
 )
-const IF_FRESH = recalled(
-  /\b(?:fresh|chilled|unfrozen|not frozen|thawed|from the fridge)\b[^.;\d]{0,16}(\d{1,2})(?!\d| ?(?:°|deg|[cf]\b)|(?: ?min\w*)? from frozen)/i,
-)
-
-/** A way of cooking of which nothing but its heat is known. */
-const bareEvent = (way: HeatEvent['way'], temperatureC: number | null, text: string): HeatEvent => ({
-  way,
-  temperatureC,
-  text,
-  fan: false,
-  minutes: null,
-  perSide: false,
-  heat: null,
-  airFryer: false,
-  goesOn: false,
-  more: false,
-})
-
-/** "Bake 20 min, brush, 5 min more. 190.": the heat stands somewhere by itself. In °C. */
-function toldByItself(clauses: readonly Clause[]): number | null {
-  const told = clauses.findLast(
-    ({ text, about, sentence }) =>
-      (about === null || about === 'pieces') &&
-      !isAside(sentence) &&
-      !NO_OVEN.test(text) &&
-      (temperatureIn(text)?.celsius ?? 0) >= COOLEST_OVEN_C,
-  )
-  return told ? temperatureIn(told.text)!.celsius : null
-}
-const NO_OVEN = recalled(/\b(?:oil|fat|fryer|syrup|inside|core|probe|internal|wash|soak|milk|water)\b/i)
-
 /** Browned, then water and a lid: one way of its own. */
 function steamedInThePan(stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[]): void {
   const at = stages.findIndex(

@@ -98,6 +98,9 @@ const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,
 const TAKES_OUT =
   /\b(?:remove|take(?:n)?|out) (?:them )?(?:from|out of) (?:the )?(?:oven|oil|steamer|pan)\b|\bto the boil\b(?=[^.]{0,30}(?:stock|sauce|milk|syrup))/i
 
+/** "Flip at 15 min": when, and no time on top. */
+const TURNED_AT =
+  /\b(?:flip|turn|rotat|swap)\w*(?: (?:them|it|over|the \p{L}+|once|halfway))* (?:at|after|around)\s*(?:about )?$/iu
 const PUT_IN =
   /^\W*(?:then )?(?:put|pop|slide|stick|place|bung|chuck)\b[^.;]*\b(?:in|into)\b[^.;]{0,20}\d{3}/i
 const EITHER_VERB = /^\p{L}+ or $/iu
@@ -300,6 +303,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
       (time) =>
         time.index >= one.index &&
         time.index < end &&
+        !TURNED_AT.test(text.slice(0, time.index)) &&
         !/\bpre-?heat\w* (?:for )?(?:about )?$/i.test(text.slice(0, time.index)),
     )
     // "Prove 40 minutes and bake": a time in front belongs to what stands before it.

@@ -233,7 +233,8 @@ export function steamWaterByMethod(drafts: Draft[], clauses: readonly Clause[]):
 
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
 export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
-  if (drafts.some((draft) => draft.kind === 'pan')) return
+  const pan = drafts.find((draft) => draft.kind === 'pan')
+  if (pan?.lines.some(({ food }) => food?.id !== 'water')) return
   for (const draft of [...drafts]) {
     if (draft.kind !== 'filling' || draft.into) continue
     // "2 tbsp oil, 1/2 cup water" in the end: what the pieces are steamed in goes with it.
@@ -265,7 +266,8 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
     if (!item) continue
     const moved = poured ? [item, poured] : [item]
     draft.lines = draft.lines.filter((one) => !moved.includes(one))
-    drafts.push(newDraft('pan', { lines: moved }))
+    if (pan) pan.lines.push(...moved)
+    else drafts.push(newDraft('pan', { lines: moved }))
     return
   }
 }

@@ -4,13 +4,20 @@ import { PIECES } from './servings'
 
 const IN_EACH_PIECE = new RegExp(String.raw`\s+(?:in|on) (?:each|every) (?:one|${PIECES})$`, 'iu')
 
+const AMOUNT_EACH_BEHIND = new RegExp(
+  String.raw`^(?![^,]*(?:\band\b|&))(\p{L}[^\d,()]{2,40}?),\s*((?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?:tsp|tbsp|teaspoons?|tablespoons?)\s+(?:each|per \p{L}+))$`,
+  'iu',
+)
 /** "2 salmon fillets 150 g each, skinless" with what one weighs in brackets. */
 export const withEachInBrackets = (text: string): string =>
-  text.replace(
-    /^(\d{1,2}|an?|two|three|four|six) (\p{L}[^\d(),]*?),?\s+(?:about |approx\.? |~)?(\d+(?:\.\d+)?\s?(?:g|oz|lbs?|kg))\.? each\b,?\s*([^()]*)$/iu,
-    (_, count: string, food: string, each: string, rest: string) =>
-      `${count} ${food} (${each} each)${rest ? `, ${rest}` : ''}`,
-  )
+  // "Ghee for cooking, about 1 tsp each" alike.
+  text
+    .replace(AMOUNT_EACH_BEHIND, '$1 ($2)')
+    .replace(
+      /^(\d{1,2}|an?|two|three|four|six) (\p{L}[^\d(),]*?),?\s+(?:about |approx\.? |~)?(\d+(?:\.\d+)?\s?(?:g|oz|lbs?|kg))\.? each\b,?\s*([^()]*)$/iu,
+      (_, count: string, food: string, each: string, rest: string) =>
+        `${count} ${food} (${each} each)${rest ? `, ${rest}` : ''}`,
+    )
 
 const NAME_AND_COUNT = new RegExp(
   String.raw`^(\p{L}[\p{L} -]{2,40}?):\s*(?:about )?(\d{1,3})\s+(?!(?:${UNIT_PATTERN}|(?:extra )?(?:small|medium|large|big)|x|nos?|pcs?|or|to|and)\b)(\p{L}.*)$`,

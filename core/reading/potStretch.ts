@@ -48,6 +48,9 @@ export interface Stretch {
 /** Seasonings are told apart from "everything" that is cooked. */
 const SEASONS = /\b(?:powders?|spices|masalas?)\b/i
 
+/** "Fry with the onion": a verb whose object was named before. */
+const WITH_OTHERS =
+  /^\W*(?:then )?(?:stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer) with (?:the |an? )?(?!lid\b|cover)/i
 /** Work on a piece of meat before it is cooked. */
 const SEASONED = /^\W*(?:season|rub|coat|sprinkle|salt|brush)\b/i
 
@@ -78,7 +81,9 @@ export class Objects {
     const named = this.lines.namedIn(said)
     // "Blitz the mushrooms and shallot. Cook in a dry pan": what the sentence before made ready is cooked.
     // "Add the apples and sugar. Cook until the apples are soft": what is said of the end names nothing new.
-    const isOfReady = named.length === 0 || !this.lines.namedIn(said.replace(UNTIL, '')).length
+    // "Blitz the mushrooms. Fry with the onion in the oil": they are fried, and the onion with them.
+    const isOfReady =
+      named.length === 0 || WITH_OTHERS.test(said) || !this.lines.namedIn(said.replace(UNTIL, '')).length
     const cooksReady = DOES_IT_IN.test(said) && !isHot && isOfReady
     // "Soak the mushrooms, then cook in the same water".
     this.prepared = sentence === this.sentence ? this.lastPrepared : cooksReady ? this.madeReady : []

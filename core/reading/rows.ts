@@ -262,6 +262,7 @@ export function isProse(text: string, foods: Foods): boolean {
   return words >= 5 && !VERB.test(text) && (words >= 9 || /[.!,]/.test(text) || !matchFood(read.name, foods))
 }
 
+const LISTS_SOMETHING = /[\d¼½¾⅓⅔]|\b(?:half|pinch|some|an?|one|two|three|bought|equal|packet|handful)\b/i
 /** A first line such as "Dough" or "Ingredients" is a heading although no title has been seen. */
 export function usualHeading(
   row: Row,
@@ -270,7 +271,8 @@ export function usualHeading(
 ): Heading | null {
   const heading = readHeading(row.text, { ...row, next, foods })
   if (!heading) return null
-  if (heading.rest && heading.kind !== 'unknown') return heading
+  // "Chickpea buns – steamed, fluffy" says what they are like, and lists nothing.
+  if (heading.rest && heading.kind !== 'unknown' && LISTS_SOMETHING.test(heading.rest)) return heading
   return /^(?:for |the )*(?:dough|pastry|filling|ingredients|stuffing|wrappers?|outer|crust|base|method|you(?:'ll| will)? need)\b/i.test(
     heading.name,
   ) && heading.name.split(' ').length <= 3

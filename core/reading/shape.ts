@@ -108,7 +108,7 @@ const INSTEAD: readonly {
   // A galette is open in the middle, with its border folded in: of our shapes a pie is nearest.
   {
     of: [null],
-    when: ({ title, method }) => /\b(?:galette|crostata)\b/i.test(title) && /\bborder\b/i.test(method),
+    when: ({ title, method }) => /\b(?:galettes?|crostatas?)\b/i.test(title) && /\bborder\b/i.test(method),
     becomes: 'lidded-pie',
   },
   // What is flattened, filled, closed and then rolled to a ball stays one.

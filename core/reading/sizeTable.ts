@@ -23,7 +23,7 @@ export interface Size {
   exact?: boolean
 }
 
-export const ROUND = String.raw`(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|skins?|parathas?|rotis?|puris?|breads?|flatbreads?|tortillas?|pancakes?|triangles?)`
+export const ROUND = String.raw`(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|skins?|parathas?|rotis?|puris?|breads?|flatbreads?|tortillas?|pancakes?|triangles?|bases?)`
 const STAMP = String.raw`(?:cutters?|glass|cup|ring|saucer|bowl|lid|plate)`
 const TIN = String.raw`(?:tins?|pans?|trays?|dish(?:es)?|moulds?|molds?|pots?|skillets?|steamers?|baskets?|springforms?|woks?|rack|shelf)`
 const FAT = String.raw`(?:oil|fat|lard|ghee|dripping)`

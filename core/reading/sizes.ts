@@ -68,7 +68,9 @@ const ABOUT =
 
 const TO = /^\s*(?:-|–|to|or)\s*$/
 const SO_MANY_OF = after(String.raw`${words(2)}squares`)
-const ROUNDS_BEHIND = after(String.raw`${words(2)}(?:rounds?|circles?|dis[ck]s?|ovals?|wrappers?)\b`)
+const ROUNDS_BEHIND = after(
+  String.raw`${words(2)}(?:rounds?|circles?|dis[ck]s?|ovals?|wrappers?|bases?|lids?)\b`,
+)
 
 /** The measures of a clause, in order. */
 function measuresIn(text: string): Measure[] {

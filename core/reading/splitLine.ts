@@ -39,7 +39,7 @@ const RATIO = /^(.*?\bparts?\s+.+?)\s+to\s+((?:\d|one|two|half).*?\bparts?\s+.+)
 
 /** "150 g butter 1 egg 2 tbsp water": amounts follow one another without a mark. */
 const RUN_ON =
-  /\s+(?=(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:g|gm|gms|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp|c|T|t)\b\.?\s*\p{L}{3}|\d{1,2}\s+\p{L}{3}|(?:half|quarter|an?|one|two|three|four|five|six)\s+(?:an?\s+)?(?:cups?|tsp|teaspoons?|tbsp|tablespoons?|pinch|handful)\s+(?:of\s+)?\p{L}{3})/giu
+  /\s+(?=(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:g|gm|gms|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp|c|T|t)\b\.?\s*\p{L}{3}|\d{1,2}\s+\p{L}{3}|(?:half|quarter|an?|one|two|three|four|five|six)\s+(?:an?\s+)?(?:cups?|tsp|teaspoons?|tbsp|tablespoons?|pinch|handful)\s+(?:of\s+)?\p{L}{3}|(?<!\b(?:an?|one|good|big|small|large|half)\s)(?:pinch|handful|dash|splash|knob)\s+(?:of\s+)?\p{L}{3})/giu
 
 /**
  * Separates a line that names several ingredients: "1 egg beaten with 1 tbsp milk", "2 eggs plus 1 yolk",
@@ -89,8 +89,13 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
 
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
+/** What joins ingredients, or says what is done with one. */
+const MARKED = /[,;+&/]|\b(?:and|plus|or|with|in)\b/i
 /** The same without what its end says of all of it. */
 const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
+  // "250 g flour 125 ml water pinch salt": amounts alone part them.
+  const run = MARKED.test(raw) || raw.length > 300 ? null : runOn(raw, foods)
+  if (run?.every(({ text }) => matchFood(readLine(text).name, foods)?.how === 'exact')) return run
   const apart = takeApart(withCommas(raw), foods)
   if (apart.length < 2) return apart
   // "250 g wholemeal flour + 50 g white": the flour is named once.
