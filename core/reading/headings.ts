@@ -202,7 +202,8 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   if (
     (read.purpose || read.measures.length) &&
     round.foods &&
-    matchFood(read.name, round.foods)?.how === 'exact'
+    // "Milk and caster sugar to finish" names two.
+    read.name.split(/\s*(?:,|&|\+|\band\b)\s*/).every((one) => matchFood(one, round.foods!)?.how === 'exact')
   )
     return null
   // "the gravy" inside a list stands for what is made elsewhere.

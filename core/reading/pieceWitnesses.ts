@@ -8,6 +8,8 @@ import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import type { ReadIngredient } from './readIngredient'
 import type { ReadLine } from './readLine'
+import { clausesOf, sentencesOfStep } from './sentences'
+import { sizesSaid } from './sizes'
 
 // Whatever says how many pieces there are, each a witness of its own: what is promised, how the dough is divided, the
 // balls that are weighed, the sheets that are bought.
@@ -125,43 +127,27 @@ const BALL_WORDS: readonly [RegExp, number][] = [
   [/\begg[- ]siz/i, 55],
   [/\b(?:tangerine|tennis[- ]ball|orange)[- ]siz/i, 90],
 ]
-const BALL_GRAMS = recalled(
-  /(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?\s*(?:g|gm|gms|grams?)\b(?! (?:of )?(?:protein|fat|carb|fib|sugar))[^.;,]{0,12}\b(?:balls?|pieces|portions|each|dough each|of dough|lumps|bits)\b|\b(?:balls?|pieces|portions)\b[^.;]{0,24}?\b(?:of|weighing|at|about|~)\s*(?:about |around |~)?(\d{1,3})\s*(?:g|grams?)\b/i,
-)
-/** "Net carbs about 5 g each" is a figure of the piece, not its weight. */
-const FIGURE_BEFORE = recalled(
-  /\b(?:carb\w*|nc|net|protein|fat|fib(?:re|er)|sugars?|salt|sodium)\b[^.;,\d]{0,12}$/i,
-)
 const LONGEST_SAID = 500
 const LEAST_BALL_GRAMS = 3
 
 /** Grams of a ball of dough that a text states by weight or by a word; null where it is none, or of the filling. */
 function ballGramsIn(text: string): number | null {
-  const weighed = BALL_GRAMS.exec(text)
-  const before = weighed ? text.slice(0, weighed.index) : text
-  if (/\bfilling\b[^.]{0,20}$/i.test(weighed ? before : '')) return null
-  const isOther =
-    weighed !== null &&
-    (/\b(?:filling|stuffing|mixture)\b|\b(?:in(?:to)?|on) (?:each|every)\b/i.test(weighed[0]) ||
-      // "Stuff 40 g of keema each" weighs what goes in.
-      /\b(?:fill|stuff|put|place|spoon)\b[^.;,\d]{0,20}$/i.test(before) ||
-      FIGURE_BEFORE.test(before))
-  const grams =
-    weighed && !isOther
-      ? Number(weighed[3] ?? (Number(weighed[1]) + Number(weighed[2] ?? weighed[1])) / 2)
-      : /\b(?:of|with) (?:the )?(?:filling|stuffing|mixture)\b/i.test(text)
-        ? null
-        : (BALL_WORDS.find(([pattern]) => pattern.test(text))?.[1] ?? null)
-  return grams !== null && grams >= LEAST_BALL_GRAMS ? grams : null
+  const weighed = sentencesOfStep(text)
+    .flatMap((sentence) => clausesOf(sentence).flatMap((clause) => sizesSaid(clause, sentence)))
+    .find(({ kind }) => kind === 'ball-grams')
+  if (weighed) return weighed.low >= LEAST_BALL_GRAMS ? (weighed.low + weighed.high) / 2 : null
+  return /\b(?:of|with) (?:the )?(?:filling|stuffing|mixture)\b/i.test(text)
+    ? null
+    : (BALL_WORDS.find(([pattern]) => pattern.test(text))?.[1] ?? null)
 }
 
-/** The ball that the text weighs first. */
+/** The ball of dough that the text weighs, or else the first that it weighs of anything. */
 export function ballOf({ outline, said }: Pick<Counting, 'outline' | 'said'>) {
-  for (const text of [...outline.steps.map((step) => step.text), ...said.map((count) => count.text)]) {
+  const balls = [...outline.steps, ...said].flatMap(({ text }) => {
     const grams = text.length < LONGEST_SAID ? ballGramsIn(text) : null
-    if (grams !== null) return { grams, says: text }
-  }
-  return null
+    return grams === null ? [] : [{ grams, says: text }]
+  })
+  return balls.find(({ says }) => /\bdough\b/i.test(says)) ?? balls[0] ?? null
 }
 
 /** "Balls of 35 g", "walnut-sized". */

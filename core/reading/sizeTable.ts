@@ -293,7 +293,7 @@ export const SIZES = {
     says: 'Make balls of 40 g.',
     fact: 'ball-grams',
     before: before(
-      String.raw`\b(?:balls|buns|portions of dough|pieces of dough|lumps)\b(?:,| of| each| weighing| about| at)*`,
+      String.raw`\b(?:balls|buns|portions of dough|pieces of dough|lumps)\b(?:,| of(?: dough)?| each| weighing| about| at)*`,
     ),
     most: MOST_PIECE_GRAMS,
   },
@@ -302,6 +302,24 @@ export const SIZES = {
     says: 'Divide into 12 (about 40 g each).',
     fact: 'ball-grams',
     before: before(String.raw`\b(?:in|into|to) \d{1,3}(?: ?[x×]|:|,)?`),
+    most: MOST_PIECE_GRAMS,
+  },
+  cutPieces: {
+    of: 'weight',
+    says: 'Roll into a rope and cut 10 g pieces.',
+    fact: 'ball-grams',
+    before: before(
+      String.raw`\b(?:cut|portion|divide|shape|form|make|pinch(?: off)?|pull(?: off)?|break(?: off)?|tear(?: off)?|take|roll|into|in)\b[^.;,]{0,16}`,
+    ),
+    after: after('(?:pieces|portions|lumps|bits|buns)\\b'),
+    most: MOST_PIECE_GRAMS,
+  },
+  doughEach: {
+    of: 'weight',
+    says: 'Divide the dough, about 40 g each.',
+    fact: 'ball-grams',
+    before: before(String.raw`\b(?:dough|divide|portion|cut|balls?|pieces)\b[^.;]{0,40}(?<!\bwith)`),
+    after: after('each\\b|apiece'),
     most: MOST_PIECE_GRAMS,
   },
   scaled: {

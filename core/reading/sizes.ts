@@ -135,6 +135,8 @@ export function sizesNamed(text: string): { name: SizeName; measure: Measure }[]
 /** "As thick as a pound coin". From memory of the coin: 2.8 mm. */
 const COIN = /\bthick[^.;]*(?:\bpound|£\s?1|\bone pound|\b1 pound)[- ]coin\b|(?:\bpound|£\s?1)[- ]coin thick/i
 const COIN_MM = 2.8
+const AMONG_OTHERS =
+  /^[^.;]*(?:,|\band\b|\+)\s*(?:\d[\d./]*|[¼½¾]|one|two)\s*(?:slices?|tbsp|tsp|g\b|grams|pieces?|cubes?|tablespoons?|teaspoons?|spoons?|strips?|sticks?)/i
 /** Where a spoon is of what goes in, and of nothing else. */
 const SPOONED =
   /\b(?:fill(?:ing|ed)?|put|place|keep|spoon|each|per|every|stuff(?:ing|ed)?|with|drop|heap|mound|lay)\b/i
@@ -149,11 +151,15 @@ const OF_THE_PAN = /^\W*(?:of )?(?:\p{L}+ )?(?:oil|water|butter|ghee)\b/iu
  */
 export function sizesSaid(text: string, sentence: string): SizeSaid[] {
   const said: SizeSaid[] = []
+  let amongOthers = false
   for (const { name, measure } of known(text)) {
     const { fact, needsAbout } = SIZES[name] as Size
     if (fact === null) continue
     // "1 tbsp ricotta and 2 tsp curd": the second spoon is of one food among others.
     if (measure.of === 'spoon' && said.some(({ kind }) => kind === fact)) continue
+    // "1 tbsp sauce, 5 slices and 2 tbsp cheese on each": the spoon is of one food among others.
+    amongOthers ||= name === 'spoonPut' && AMONG_OTHERS.test(measure.after)
+    if (amongOthers && measure.of === 'spoon') continue
     if (measure.of === 'spoon' && (!SPOONED.test(sentence) || OF_THE_PAN.test(measure.after))) continue
     const factor = fact === 'thickness-mm' ? 10 : 1
     said.push({
