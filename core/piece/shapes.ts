@@ -64,7 +64,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 3.5,
     round: true,
     called:
-      /\b(?:lidded|pie dish|pot pies?|plate pies?|double[- ]crust|covered pie|raised pie|pork pies?|line (?:the |a |an |each |\w+ )?(?:\w+ )?(?:moulds?|molds?|tins?|dish|dishes|ramekins?)\b[^.]{0,80}\blids?)\b/i,
+      /\b(?:lidded|pie dish|pot pies?|plate pies?|double[- ]crust|covered pie|raised pie|pork pies?|pithiviers?|line (?:the |a |an |each |\w+ )?(?:\w+ )?(?:moulds?|molds?|tins?|dish|dishes|ramekins?)\b[^.]{0,80}\blids?)\b/i,
     closedBy:
       /\b(?:pie (?:dish|plate|tin)|(?:roll out|cut|put on|cover with) (?:the|a|your) lid|for the lids?\b|lid and (?:glaze|seal|crimp)|(?:add|put on|top with) (?:the |their |pastry )*lids?\b|lid of (?:dough|pastry)|top with the (?:lid|other|remaining) (?:pastry|dough)|(?:pie dish|deep dish)[^.]{0,60}lid|line (?:a|the) [^.]{0,30}(?:dish|tin|plate))\b/i,
   },

@@ -43,7 +43,7 @@ const isOneSheet = (clauses: readonly Clause[]): boolean =>
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
 const ONE_PIE = recalled(/\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i)
 const CUT_INTO = recalled(
-  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b|\b(?:cut|slice) (?:it )?in(?:to)? (\d{1,2})(?=\W*$)/i,
+  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in)?to (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b|\b(?:cut|slice|slicing|cutting) (?:it )?in(?:to)? (\d{1,2})(?=\W*$)/i,
 )
 /** Into so many sheets at most a dough is divided to be rolled out and cut. Our own choice. */
 const MOST_SHEETS = 4
@@ -155,6 +155,12 @@ function believe(
       return false
     // "Cut each sheet into 6", half of them for lids.
     if (one.by === 'byEachSheet' && one.pieces % pieces === 0) return false
+    // "Make 7 balls, cut in half": how it is worked.
+    if (
+      pieces === 2 * wholePieces(one.pieces) &&
+      /\b(?:half|halve|halves|in(?:to)? (?:two|2))\b/i.test(one.says)
+    )
+      return false
     // What balls of a weight come to is near enough.
     return !(one.by === 'byBall' && Math.abs(one.pieces - pieces) <= NEAR_SHARE * pieces)
   })

@@ -68,12 +68,14 @@ function nearestKind(text: string, at: number): FactKind | null {
   for (const [kind, pattern] of BY_WORD) {
     const last = lastMatch(pattern, before)
     // "Add 80 ml water, cover 5 min" cooks under its lid.
-    if (last && /^cover$/i.test(last[0]) && UNDER_LID.test(text) && !/\bknead/i.test(text)) continue
+    if (last && /^cover$/i.test(last[0]) && UNDER_LID.test(text) && !/\b(?:knead|dough)/i.test(text)) continue
     if (last && last.index > bestAt) {
       best = kind
       bestAt = last.index
     }
   }
+  // "Leave for an hour until doubled": that is no rest.
+  if (best === 'rest-minutes' && UNTIL_RISEN.test(text.slice(at, at + 48))) return 'rise-minutes'
   // "Knead 2 minutes, steam 40": what is cooked stands nearer. "220 fan for 25 min rest 10": these are the oven's.
   const cooked = [...before.matchAll(COOKED)].at(-1)
   if (best !== null && cooked && cooked.index > bestAt) return null
@@ -83,6 +85,7 @@ function nearestKind(text: string, at: number): FactKind | null {
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 
+const UNTIL_RISEN = /\b(?:until|till)\b[^.;]*\b(?:doubled?|risen|puffy|puffed|twice)\b/i
 /** "Add the cabbage. Cover, 15 min. Uncover": a pot under its lid. */
 const LID_ON = /^\W*(?:then )?(?:cover(?:ed)?|lid on)\W+(?:for )?(?:about )?\d/i
 const UNDER_LID =

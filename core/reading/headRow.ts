@@ -19,7 +19,10 @@ export type HeadCell = { time: TimeOfWhole } | { count: string } | 'other'
 
 const TIMED = String.raw`prep(?:aration)?|cook(?:ing|s)?|bak(?:e|ing)|oven|frying|steaming|total|takes|time|rest(?:ing)?|active|hands[- ]on|prov(?:e|ing)|proof(?:ing)?|ris(?:e|ing)|chill(?:ing)?|soak(?:ing)?|cooling|inactive|ready in|additional|marinating`
 const NAMED = String.raw`difficulty|(?:skill )?level|cuisine|course|category|author|rating|cost|diet|keywords?|occasion|season|freezable|equipment`
-const TIME_CELL = new RegExp(String.raw`^\W*(${TIMED})(?:\s*time)?\s*[:=–-]?\s*(\S.*)$`, 'i')
+const TIME_CELL = new RegExp(String.raw`^\W*(?<word>${TIMED})(?:\s*time)?\s*[:=–-]?\s*(?<told>\S.*)$`, 'i')
+/** "20 min prep". */
+const TIME_BEHIND =
+  /^\W*(?<told>\d[\d–-]*\s*(?:m|h|min\w*|hrs?|hours?))\s+(?<word>prep|cook(?:ing)?|baking|active|hands[- ]on|total|chilling|resting|rising)(?:\s+time)?\W*$/i
 /** All that a time may be told in. */
 const TIME_WORDS =
   /\d|(?<!\p{L})(?:an?|about|approx\w*|around|roughly|half|quarter|of|and|plus|to|or|up|h|hrs?|hours?|m|mins?|minutes?|days?|overnight|per batch|each|chilling|resting|cooling|rising|proving|soaking|time)(?!\p{L})|[½¼¾]/giu
@@ -36,9 +39,9 @@ const NEXT_LABEL = new RegExp(
 
 /** "Prep time: 30 min", "Total 1 h 10": a time of the whole at the head of a page. Null for any other text. */
 export const timeOfWhole: (text: string) => TimeOfWhole | null = remember((text) => {
-  const cell = TIME_CELL.exec(text)
+  const cell = TIME_CELL.exec(text) ?? TIME_BEHIND.exec(text)
   if (!cell) return null
-  const [, word, told] = cell
+  const { word, told } = cell.groups!
   const [time, more] = timesIn(told!)
   if (!time || /\p{L}/u.test(told!.replace(TIME_WORDS, ' '))) return null
   return {

@@ -86,7 +86,7 @@ const isOven = (temperature: { celsius: number } | null) =>
 /** What says that a time comes on top of the one before it. */
 const ON_TOP =
   /\b(?:other|second|first|last) side|\bthe (?:other|second)\b|\bsecond\b|\bturn(?! (?:off|down|on)\b)|flip|more|then|another|further|uncover|foil|\+|\band \d|\bbroil\b/i
-const IN_ALL = /^[^.,;()]{0,20}\b(?:altogether|in all|in total|all told)\b/i
+const IN_ALL = /^[^.,;()]{0,20}\b(?:altogether|in all|in total|total|all told)\b/i
 /** Times of one way that are told one after another. */
 const MOST_TIMES = 4
 /** How far behind a time what it is for may stand: "3 minutes second side". */

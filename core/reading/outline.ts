@@ -15,7 +15,7 @@ import {
   matchedIngredient,
   STARTS_WITH_AMOUNT,
 } from './rows'
-import { readYields } from './servings'
+import { readYields, saysMore } from './servings'
 import { startsLikeStep } from './stepWords'
 import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
 import { betterTold, isTold } from './told'
@@ -110,7 +110,7 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   const isCountAlone = (said: string) => {
     if (BALLS_ALONE.test(said)) return false
     const found = state.count(row, said)
-    return Boolean(found?.whole) && !/\p{L}{2}/u.test(found!.rest)
+    return Boolean(found?.whole) && !saysMore(found!.rest)
   }
   if (mode === 'method') {
     // "Makes 8 parathas" below the steps is a count and no work; "… crimp. Makes 16." counts as well.

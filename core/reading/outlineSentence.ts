@@ -19,7 +19,7 @@ import {
   BALLS_ALONE,
   STARTS_WITH_AMOUNT,
 } from './rows'
-import { readYields } from './servings'
+import { readYields, saysMore } from './servings'
 import { sentencesOf, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 
@@ -145,7 +145,7 @@ function readText(state: OutlineState, row: Row, text: string): void {
     const named = text.replace(COUNT_IN_FRONT, '')
     if (named !== text && state.mode === 'start' && !out.title && !out.sections.length && wordsOf(named) >= 2)
       out.title = named.charAt(0).toUpperCase() + named.slice(1)
-    if (/\p{L}{2}/u.test(found.rest)) {
+    if (saysMore(found.rest)) {
       if (wordsOf(found.rest) > 2 && isStep(found.rest, foods)) state.step(row, text)
       else state.remark(row, text)
     }

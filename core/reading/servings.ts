@@ -298,6 +298,9 @@ const COUNT_WORDS = new RegExp(
   String.raw`\b(?:${PEOPLE}|${PIECES}|makes?|yields?|gives|serves?|serving|feeds|quantity|amount|batch|number|no|of|recipe|this|you|get|about|approx|around|roughly|enough|for|to|and|or|so|as|an?|main|starter|snack|light|lunch|dinner|supper|hungry|depending|on|size|small|medium|large|big|mini|hand|sized|time|prep|cook|total|min(?:ute)?s?|hrs?|hours?|dozen|couple|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty|thirty)\b`,
   'giu',
 )
+/** Whether a text says anything besides how many there are, how big, and for whom. */
+export const saysMore = (text: string): boolean =>
+  /\d/.test(text) || /\p{L}{2}/u.test(text.replace(COUNT_WORDS, ' '))
 /** What stands behind a mark in a title and says how many, and nothing else: " - makes 12 (serves 4)". */
 function countBehind(title: string): number {
   for (const { index } of title.matchAll(/\s+[-–—|•]\s+|[,;:(]\s*|(?<=\p{L})[-–—]\s+/gu)) {

@@ -156,6 +156,8 @@ const shapeOf = remember((title) =>
 /** A pie that is flattened by hand and fried has no lid. */
 const IN_THE_PAN = /\b(?:flatten|pinch|gather)\b[^]{0,200}\b(?:pan[- ]?fry|griddle|fry)\b/i
 
+/** "Spiral pie": a rope that is wound. */
+const WOUND = /\b(?:spiral|coil(?:ed)?|snail)\b/i
 /** Where the name of the dish ends, and what it comes with begins. */
 const OWN_ENDS = /\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+[-–—]\s+/i
 
@@ -169,7 +171,8 @@ function findShape(title: string, steps: string, said: string): Shape | null {
     ? front
     : title.replace(/\s*\([^)]*\)(?=\s*\p{L})/gu, '').split(OWN_ENDS)[0]!
   // "Samosa pie" is a pie, whatever it tastes of.
-  if (/(?<!\bhand )\bpie$/i.test(own.trim()) && !IN_THE_PAN.test(method)) return 'lidded-pie'
+  if (/(?<!\bhand )\bpie$/i.test(own.trim()) && !IN_THE_PAN.test(method) && !WOUND.test(own))
+    return 'lidded-pie'
   const named =
     SHAPE_ROWS.map(({ shape, called }) => ({ shape, at: lastIndex(own, called) }))
       .filter(({ at }) => at >= 0)

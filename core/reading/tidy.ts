@@ -162,6 +162,9 @@ const labelled = remember((text: string) =>
     .trim(),
 )
 
+/** So many rows that begin with a dash and a figure are a list. */
+const LEAST_DASHED = 2
+
 /**
  * Takes a pasted text apart into rows: bullets, numbering, pictures, rules and table lines are taken off and
  * remembered, words are left as they are. Linear in the length of the text.
@@ -178,7 +181,10 @@ export function tidy(text: string): Row[] {
   const barred = lines.flatMap((line) =>
     /\S\s*\|\s*\S/.test(line.text.slice(0, MAX_ROW_CHARACTERS)) ? [line.text] : [],
   )
-  for (const { at, text: raw, apart } of lines) {
+  // "-150 g flour" above "-salt": a row of dashes lists, and takes nothing away.
+  const isDashed = lines.filter((line) => /^\s*[-–]\d/.test(line.text)).length >= LEAST_DASHED
+  for (const { at, text: typed, apart } of lines) {
+    const raw = isDashed ? typed.replace(/^(\s*)[-–](?=\d)/, '$1- ') : typed
     let blankBefore = apart
     // "LAMB PIES | 24 pieces" above a text without a table is a title.
     const isTitle =
