@@ -81,17 +81,16 @@ export function shareOutDivided(
       // "Brush with the remaining oil": that of the pieces is on top of them.
       let brushed = false
       for (const [at, { text, about: own }] of clauses.entries()) {
-        // "Add oil and hot water" takes the oil, where the butter is what was divided.
-        const used = [...text.matchAll(FAT_USED)].find(
-          ([said], _, __, word = normaliseName(said).split(' ').at(-1)!) =>
-            // "Fry without oil" takes no butter.
-            (word === lastWord(item) || !FAT_WORDS.has(lastWord(item))) &&
-            !fats.some((one) =>
-              sharesWord(one, item)
-                ? isCalledOtherwise(one, item) && normaliseName(said).includes(normaliseName(one.read.name))
-                : normaliseName(said).split(' ').includes(lastWord(one)),
-            ),
-        )
+        // "Add oil and hot water" takes the oil, where the butter is what was divided; "without oil" takes no butter.
+        const used = [...text.matchAll(FAT_USED)].find(([said]) => {
+          const word = normaliseName(said).split(' ').at(-1)!
+          if (word !== lastWord(item) && FAT_WORDS.has(lastWord(item))) return false
+          return !fats.some((one) =>
+            sharesWord(one, item)
+              ? isCalledOtherwise(one, item) && normaliseName(said).includes(normaliseName(one.read.name))
+              : normaliseName(said).split(' ').includes(lastWord(one)),
+          )
+        })
         // "Mix the remaining oil with the butter. Brush a sheet with it": it is brushed on.
         const isMixedForTop =
           used !== undefined &&

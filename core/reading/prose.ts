@@ -96,6 +96,31 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
   return found
 }
 
+/** The foods that a stretch names: with an amount, with "some", or with a measure and no article. */
+function foodsOf(stretch: string, foods: Foods): ToldFood[] {
+  // A sentence is cut where a list is; speech without marks is searched wherever its amounts stand.
+  const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
+  const found = searched.length > cut.length ? searched : cut
+  for (const match of stretch.matchAll(SOME)) {
+    const own = match[1]!.replace(STOP, '').trim()
+    const food = own.length > 2 ? matchFood(own, foods) : null
+    // Fat is named for the pan as well; what is fried in is seen to there.
+    if (
+      food?.how === 'exact' &&
+      food.food.softeningFat === null &&
+      !found.some((one) => one.food.id === food.food.id)
+    )
+      found.push({ text: `${own} as required`, food: food.food, verb: '' })
+  }
+  for (const match of stretch.matchAll(BARE_MEASURE)) {
+    const own = match[2]!.replace(STOP, '').trim()
+    const food = matchFood(own, foods)
+    if (food?.how === 'exact' && !found.some((one) => one.food.id === food.food.id))
+      found.push({ text: `${match[1]!} ${own}`, food: food.food, verb: '' })
+  }
+  return found
+}
+
 /**
  * Ingredients that a text names only in its sentences: "mix 500 g flour with 250 ml water". For recipes told in one
  * breath; where there are ingredient lines these are not asked.
@@ -136,26 +161,7 @@ export function linesFromProse(
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.
       if (said === 'filling' || said === 'dip' || said === 'finish') kind = said
       else if (said === 'shell' || (flour && kind === null)) kind = 'shell'
-      // A sentence is cut where a list is; speech without marks is searched wherever its amounts stand.
-      const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
-      const found = searched.length > cut.length ? searched : cut
-      for (const match of stretch.matchAll(SOME)) {
-        const own = match[1]!.replace(STOP, '').trim()
-        const food = own.length > 2 ? matchFood(own, foods) : null
-        // Fat is named for the pan as well; what is fried in is seen to there.
-        if (
-          food?.how === 'exact' &&
-          food.food.softeningFat === null &&
-          !found.some((one) => one.food.id === food.food.id)
-        )
-          found.push({ text: `${own} as required`, food: food.food, verb: '' })
-      }
-      for (const match of stretch.matchAll(BARE_MEASURE)) {
-        const own = match[2]!.replace(STOP, '').trim()
-        const food = matchFood(own, foods)
-        if (food?.how === 'exact' && !found.some((one) => one.food.id === food.food.id))
-          found.push({ text: `${match[1]!} ${own}`, food: food.food, verb: '' })
-      }
+      const found = foodsOf(stretch, foods)
       // Where nobody says "filling", foods that no dough is made of begin it, and whatever follows a dough that rests.
       const filling = found.some(({ food }) => !foodIs(food, 'of-dough') && !isPassed(food))
       if (!said && !flour && (filling || (isMade && found.length > 1)) && sections.has('shell'))
