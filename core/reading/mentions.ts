@@ -147,7 +147,8 @@ function findMentions(text: string, ahead: string): Mention[] {
       continue
     if (/[x×]\s*$/.test(before)) continue
     const led = verbBefore(text, at)
-    if (led && NOT_PIECES.test(led.between)) continue
+    // "Divide the dough and the cheese into 3" is of the dough as well.
+    if (led && NOT_PIECES.test(led.between) && !/\b(?:dough|pastry)\b/i.test(led.between)) continue
     if (things && NOT_PIECES.test(things[0])) continue
     if (OF_PAPER.test(after)) continue
     // "6 portions" by itself counts who eats.

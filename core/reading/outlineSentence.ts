@@ -195,6 +195,9 @@ function readText(state: OutlineState, row: Row, text: string): void {
     state.count(row, text)
     return state.remark(row, text)
   }
+  // "More like mini calzone." behind the name of the dish lists nothing.
+  if (state.isAtStart && out.title && !/\d/.test(text) && matchFood(readLine(text).name, foods) === null)
+    return state.remark(row, text)
   state.item(row, bare)
 }
 

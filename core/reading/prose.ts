@@ -169,6 +169,7 @@ export function linesFromProse(
       const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
       // "Heat a tablespoon of oil in a pan, put them in, add 80 ml of water, lid on" cooks what is closed.
       const inPan = PAN_OF_PIECES.test(stretch)
+      const isBought = found.some(({ food }) => foodIs(food, 'bought-dough') || food.group === 'bread')
       if (CLOSES.test(stretch)) isClosed = true
       for (const { text, food, verb } of found) {
         // "Cook on a tawa with a little ghee": the pan's fat is seen to where the pieces are cooked.
@@ -181,7 +182,19 @@ export function linesFromProse(
         if (isOfPan && VAGUE.test(text)) continue
         if (food.id === 'water' && (inPan || WATER_UNDER_LID.test(stretch))) continue
         const over = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/.test(verb)
-        put((inPan && food.softeningFat !== null) || isOfPan ? 'pan' : over ? 'finish' : here, text, step.at)
+        // "Take 8 tortillas, mix a can of tuna with …": what is bought holds what is named behind it.
+        const inside = here === 'shell' && isBought && !foodIs(food, 'bought-dough')
+        put(
+          (inPan && food.softeningFat !== null) || isOfPan
+            ? 'pan'
+            : over
+              ? 'finish'
+              : inside
+                ? 'filling'
+                : here,
+          text,
+          step.at,
+        )
       }
       if (kind === 'shell' && sections.has('shell') && DOUGH_IS_MADE.test(stretch)) isMade = true
       const any = found.length > 0

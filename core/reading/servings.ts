@@ -105,7 +105,7 @@ const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
 /** "Make 12 portions of dough and filling": nobody eats them. */
 const PORTIONS_OF =
-  /\b(\d{1,3})(?: equal)? portions(?= (?:of|from|out of) (?:the |each |your )*(?:dough|pastry|filling|stuffing|mixture)\b)/giu
+  /\b(\d{1,3})(?: equal)? portions(?= (?:of|from|out of) (?:(?:the |each |your )*(?:dough|pastry|filling|stuffing|mixture)|each|both)\b)/giu
 
 /** "Divide the dough and the filling into 10 pieces each": each of the two. */
 const DOUGH_AND_FILLING =

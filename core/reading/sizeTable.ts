@@ -129,7 +129,9 @@ export const SIZES = {
     of: 'length',
     says: 'Set them on a tray 5 cm apart.',
     fact: null,
-    after: after(String.raw`(?:apart|from|away|high|tall|clear|free|of the edge|border)\b`),
+    after: after(
+      String.raw`(?:apart|from (?:the|an|one|its) (?:edge|end|side|rim|border)|away|high|tall|clear|free|of the edge|border)\b`,
+    ),
   },
   rope: {
     of: 'length',

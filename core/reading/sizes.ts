@@ -124,8 +124,12 @@ const fits = (size: Size, measure: Measure, text: string): boolean =>
   (!size.after || size.after.test(measure.after)) &&
   (!size.clause || size.clause.test(text))
 
+/** "Teaspoon of filling": one. */
+const BARE_SPOON =
+  /(^\W*|[,;]\s*|\b(?:put|add|with|place) )(?=(?:(?:heaped|heaping|level|good|generous) )?(?:tbsp|tsp|tablespoon|teaspoon)(?:ful)? (?:of )?(?:the )?(?:filling|stuffing|jam|mix|mixture)\b)/gi
 /** What each measure of a clause is of, by the row that decides. */
-export function sizesNamed(text: string): { name: SizeName; measure: Measure }[] {
+export function sizesNamed(said: string): { name: SizeName; measure: Measure }[] {
+  const text = said.replace(BARE_SPOON, '$11 ')
   return measuresIn(text).flatMap((measure) => {
     const row = ROWS.find(([, size]) => fits(size, measure, text))
     return row ? [{ name: row[0], measure }] : []

@@ -53,6 +53,8 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
   const raw = withEachInBrackets(line)
     .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
+    // "1 tbsp cornflour in a little water": a slurry of both.
+    .replace(STARCH_IN_WATER, '$1 mixed with $2')
     // "200 ml warm brine (2 tsp salt)": water with the salt that stands in the bracket.
     .replace(/^(\d.*?)\bbrine\s*\((\d[^()]*\bsalt)\b[^()]*\)/i, '$1water + $2')
     // "Flour paste to seal (1 tbsp flour + water)": what it is made of stands in the bracket.
@@ -89,6 +91,8 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
 
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
+const STARCH_IN_WATER =
+  /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?\p{L}+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/iu
 /** What joins ingredients, or says what is done with one. */
 const MARKED = /[,;+&/]|\b(?:and|plus|or|with|in)\b/i
 /** The same without what its end says of all of it. */

@@ -46,7 +46,9 @@ const VERB_LED = new RegExp(String.raw`^(?:${VERBS})\b`, 'i')
 const TAIL =
   /\s+(?:together|in(?:to)? (?:a|an|the|my|some|oil|butter|it|with)\b|to (?:a|an|the|make|form|get|give|it)\b|for (?:about |around |roughly )?(?:\d|half|an?|ten|five|fifteen|twenty)|about \d|around \d|roughly \d|until|till|so that|on (?:a|an|the|top|medium|low|high)\b|over (?:a|an|the|medium|low|high)\b|at \d|by hand|well\b|then\b|which\b|that\b|when\b|if\b|is\b|are\b|goes\b|\d{1,3} ?min).*$/i
 const BETWEEN =
-  /,\s*|;\s*|:\s+(?=\d|an?\s|half)|\s+(?:and|&|plus|with|\+)\s+|\s+in\s+(?=(?:\d|some|a little|a bit|half|plenty)\b[^,.;]*\b(?:oil|butter|ghee|lard|stock|milk|water)\b)|\.\s*$/i
+  /,\s*|;\s*|:\s+|\s+(?:and|&|plus|with|\+)\s+|\s+in\s+(?=(?:\d|some|a little|a bit|half|plenty)\b[^,.;]*\b(?:oil|butter|ghee|lard|stock|milk|water)\b)|\.\s*$/i
+/** "A drained can of tuna": how it is taken stands in front of what it comes in. */
+const TAKEN_SO = /^(\S+) (?:drained|small|large|whole|big) (?=(?:can|tin|jar|pack|packet)s?\b)/i
 /** What stands for something that has been named. */
 const NAMED_BEFORE = /^(?:the|it|them|this|that|these|those|all|everything|rest|remaining|both|each|every)\b/i
 const OF_THE_PIECES =
@@ -116,12 +118,12 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
   for (const piece of piecesOf(sentence)) {
     const led = withoutLeads(piece)
     if (led.verb) verb = led.verb
-    const bare = led.text.replace(TAIL, '').trim()
+    const bare = led.text.replace(TAIL, '').replace(TAKEN_SO, '$1 ').trim()
     if (!bare || NAMED_BEFORE.test(bare) || isHeatOrTime(bare) || OF_THE_PIECES.test(bare)) continue
     const behind =
       /^\p{L}[^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/iu.test(bare) || amountBehind(bare, foods)
     if (STARTS_WITH_AMOUNT.test(bare) || behind) {
-      const line = behind ? wholeLine(bare, foods) : lineIn(bare, foods)
+      const line = (behind ? wholeLine(bare, foods) : null) ?? lineIn(bare, foods)
       // "Make a pastry" buys none.
       if (line && !(/^an?\s/i.test(bare) && /^(?:pastry|wrapper|bread)$/.test(line.food.group)))
         found.push({ ...line, verb })
