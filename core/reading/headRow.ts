@@ -17,9 +17,12 @@ export interface TimeOfWhole {
 /** What a cell says: a time of the whole, a count, or something that nothing asks for. */
 export type HeadCell = { time: TimeOfWhole } | { count: string } | 'other'
 
-const TIMED = String.raw`prep(?:aration)?|cook(?:ing|s)?|bak(?:e|ing)|oven|frying|steaming|total|takes|time|rest(?:ing)?|active|hands[- ]on|prov(?:e|ing)|proof(?:ing)?|ris(?:e|ing)|chill(?:ing)?|soak(?:ing)?|cooling|inactive|ready in|additional|marinating`
+const TIMED = String.raw`prep(?:aration)?|cook(?:ing|s)?|bak(?:e|ing)|oven|frying|steaming|total|takes|rest(?:ing)?|active|hands[- ]on|prov(?:e|ing)|proof(?:ing)?|ris(?:e|ing)|chill(?:ing)?|soak(?:ing)?|cooling|inactive|ready in|additional|marinating`
 const NAMED = String.raw`difficulty|(?:skill )?level|cuisine|course|category|author|rating|cost|diet|keywords?|occasion|season|freezable|equipment`
-const TIME_CELL = new RegExp(String.raw`^\W*(?<word>${TIMED})(?:\s*time)?\s*[:=–-]?\s*(?<told>\S.*)$`, 'i')
+const TIME_CELL = new RegExp(
+  String.raw`^\W*(?<word>${TIMED}|time)(?:\s*time)?\s*[:=–-]?\s*(?<told>\S.*)$`,
+  'i',
+)
 /** "20 min prep". */
 const TIME_BEHIND =
   /^\W*(?<told>\d[\d–-]*\s*(?:m|h|min\w*|hrs?|hours?))\s+(?<word>prep|cook(?:ing)?|baking|active|hands[- ]on|total|chilling|resting|rising)(?:\s+time)?\W*$/i
@@ -33,7 +36,7 @@ const FIGURE_CELL =
   /^\W*(?:calories|k?cals?|energy)\s*[:=–-]?\s*\d{2,4}\s*(?:k?cals?)?\W*$|^\W*\d{2,4}\s*k?cals?\W*$/i
 const BETWEEN = /\s*[|•·;●▪⏱⏲🕒]+\s*|\.\s+|\.$|\s+[/–—-]+\s+|,\s+/u
 const NEXT_LABEL = new RegExp(
-  String.raw`(?<!\bskill)\s+(?=(?:skill level|${TIMED.replace('|time|', '|')}|${NAMED}|yields?|makes|serves|servings|calories)\b(?:\s*time)?\s*[:=]?\s*\S)`,
+  String.raw`(?<!\bskill)\s+(?=(?:skill level|${TIMED}|${NAMED}|yields?|makes|serves|servings|calories)\b(?:\s*time)?\s*[:=]?\s*\S)`,
   'iu',
 )
 

@@ -35,7 +35,7 @@ const AFTER_SO_LONG = recalled(
 
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
-const IN_ALL = recalled(
+const TOTAL = recalled(
   /\b(\d{1,2}(?:\s?(?:-|–|to)\s?\d{1,2})?)\s?(?:min\w*)?\s(?:in total|altogether|in all|all told)\b/i,
 )
 const DONE_AFTER = /\b(?:they(?:['’]re| are| will be)|it(?:['’]s| is)|each is) (?:done|ready|cooked)\b/i
@@ -94,11 +94,11 @@ export function readCooking(context: HeatContext): CookingRead {
       if (time) events.at(-1)!.minutes = middleMinutes(time)
       continue
     }
+    const soFar = events.at(-1)
     // "… till they float, then 2 more minutes, about 5 in total": the whole is told.
-    const lastSoFar = events.at(-1)
-    const inAll = clause.about === 'pieces' && lastSoFar ? IN_ALL.exec(clause.text)?.[1] : undefined
-    if (lastSoFar && inAll && !eventsIn(clause).length) {
-      lastSoFar.minutes = timesIn(`${inAll} min`).map(middleMinutes)[0] ?? lastSoFar.minutes
+    const total = clause.about === 'pieces' ? TOTAL.exec(clause.text)?.[1] : undefined
+    if (soFar && total && !eventsIn(clause).length) {
+      soFar.minutes = timesIn(`${total} min`).map(middleMinutes)[0] ?? soFar.minutes
       continue
     }
     // "Then brush with ghee and give another minute each side".
@@ -106,7 +106,6 @@ export function readCooking(context: HeatContext): CookingRead {
       clause.about === 'pieces' && GIVES_MORE.test(clause.text) && !WAITING.test(clause.text)
         ? timesIn(clause.text).at(-1)
         : undefined
-    const soFar = events.at(-1)
     if (more && soFar?.minutes && temperatureIn(clause.text) === null && !eventsIn(clause).length) {
       soFar.minutes += middleMinutes(more)
       continue

@@ -350,7 +350,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
       text: stretch,
       airFryer: /air[- ]?fr/i.test(stretch),
       // "Fry at 170 for 6 minutes, then at 190 for one".
-      goesOn: goesOn || /^\W*(?:(?:once |1ce )?(?:again|more) |a second time )?at \d/i.test(said),
+      goesOn: goesOn || /^\W*(?:(?:once )?(?:again|more) |a second time )?at \d/i.test(said),
       more: MORE_TIME.test(said) || OTHER_SHELF.test(said) || BROILS_THEN.test(said),
     }
   })

@@ -306,11 +306,7 @@ function countBehind(title: string): number {
   for (const { index } of title.matchAll(/\s+[-–—|•]\s+|[,;:(]\s*|(?<=\p{L})[-–—]\s+/gu)) {
     if (index < 3) continue
     const tail = countTail(title, index)
-    if (
-      /\d|dozen|one|two|four|six|ten|twenty|t?e?en\b/i.test(tail) &&
-      readYields(tail) &&
-      !/\p{L}/u.test(tail.replace(COUNT_WORDS, ' '))
-    )
+    if (readYields(tail) && !/\p{L}/u.test(tail.replace(COUNT_WORDS, ' ')))
       return title.slice(0, index).lastIndexOf('(') > title.slice(0, index).lastIndexOf(')')
         ? title.lastIndexOf('(', index)
         : index

@@ -52,11 +52,14 @@ const LEAST_TOLD_FOODS = 4
  * their amounts stand in what it says.
  */
 export function isTold(rows: readonly Row[], foods: Foods): boolean {
+  if (rows.length > MOST_ROWS || rows.some(({ bullet, marked }) => bullet || marked)) return false
   const told = rows
     .filter(({ text }, at) => at > 0 || text.length > MAX_TITLE_CHARACTERS)
     .filter(({ text }) => !readYields(text)?.whole && !headCells(text))
-  if (!told.length || told.length > MOST_TOLD_ROWS) return false
-  if (told.some(({ text, bullet, marked }) => bullet || marked || text.length < 40 || text.length > 20_000))
+  if (
+    !told.length ||
+    told.some(({ text }) => text.length < LEAST_TOLD_CHARACTERS || text.length > MOST_TOLD_CHARACTERS)
+  )
     return false
   const listed = told.some(({ text }) => {
     const sentences = sentencesOf(text)
@@ -69,16 +72,19 @@ export function isTold(rows: readonly Row[], foods: Foods): boolean {
   return found.length >= LEAST_TOLD_FOODS
 }
 const MAX_TITLE_CHARACTERS = 70
-const MOST_TOLD_ROWS = 8
+/** Nobody tells a recipe in more rows, in a row so short, or in one so long without a break. Our own choice. */
+const MOST_ROWS = 10
+const LEAST_TOLD_CHARACTERS = 40
+const MOST_TOLD_CHARACTERS = 20_000
 const TELLS_WORK =
   /\b(?:mix|knead|fry|bake|steam|boil|fold|seal|roll|cut|fill|divide|cook|chill|rest|rise|brown|pinch)\b/i
 
 /** A told recipe: its name, its counts, and all else is work. */
 function tellRows(state: OutlineState, rows: readonly Row[]): void {
-  for (const row of rows) {
+  for (const [index, row] of rows.entries()) {
     const isFirst = !state.out.title && state.isAtStart && !state.out.steps.length
     const text = behindTitle(state, row)
-    if (text === null || saysOfWhole(state, rows, rows.indexOf(row), text)) continue
+    if (text === null || saysOfWhole(state, rows, index, text)) continue
     if (
       isFirst &&
       text.length <= MAX_TITLE_CHARACTERS &&

@@ -54,16 +54,16 @@ const NAMED_BEFORE = /^(?:the|it|them|this|that|these|those|all|everything|rest|
 const OF_THE_PIECES =
   /^\S+\s*(?:heaped |level |good )?(?:g|grams?|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?|cups?)?\s*(?:of )?(?:the |this |that )?(?:filling|stuffing|mixture|mix|dough|pastry)\b/i
 
-/** Speech without marks has no pieces that could be told apart. */
+/** In more words without a mark or a joint somebody speaks. Our own choice. */
 const MOST_WORDS_BETWEEN_MARKS = 14
+/** Whether a stretch has no pieces that could be told apart: speech without marks. */
 export const isSpoken = (stretch: string): boolean =>
   stretch
     .split(/[,;:]|\s(?:and|with|plus)\s/)
     .some((piece) => piece.split(/\s+/).length > MOST_WORDS_BETWEEN_MARKS)
 
-/** "Two and a half" is one number. */
-const AND_A_PART =
-  /\b(?:\d{1,2}|one|two|three|four|five|six) and (?:a|an|one|two|three) (?:half|third|quarters?)\b/gi
+/** "2 and a half" is one number; in words it is one already. */
+const AND_A_PART = /\b\d{1,2} and (?:a|an|\d) (?:half|third|quarters?)\b/gi
 /** The pieces of a sentence; a bracket is cut nowhere. */
 const piecesOf: (sentence: string) => readonly string[] = remember((sentence) => {
   const held: string[] = []
