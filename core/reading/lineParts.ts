@@ -16,6 +16,9 @@ export interface LinePart {
 /** Parts that came out of the line as they stand. */
 export const both = (texts: readonly string[]): LinePart[] => texts.map((text) => ({ text, told: '' }))
 
+/** The longest word that joins two foods, with the blanks round it. */
+const MAX_JOINT = 16
+
 /** Cuts at commas, slashes and "and", but never inside brackets. */
 export function pieces(text: string): { text: string; joint: string }[] {
   const found: { text: string; joint: string }[] = []
@@ -23,13 +26,13 @@ export function pieces(text: string): { text: string; joint: string }[] {
   let start = 0
   let before = ''
   const joint =
-    /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with|n|'n'?)\s+|\s*[,;](?=\p{L})|\s+\/\s+)/iu
+    /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with|n|'n'?|as well as|along with|together with)\s+|\s*[,;](?=\p{L})|\s+[/|·•]\s+)/iu
   for (let at = 0; at < text.length; at++) {
     const mark = text[at]!
     if (mark === '(' || mark === '[') depth++
     else if (mark === ')' || mark === ']') depth = Math.max(0, depth - 1)
     if (depth || !/[\s,;]/.test(mark)) continue
-    const found1 = joint.exec(text.slice(at, at + 12))
+    const found1 = joint.exec(text.slice(at, at + MAX_JOINT))
     if (!found1) continue
     found.push({ text: text.slice(start, at).trim(), joint: before })
     before = found1[0]
@@ -114,9 +117,11 @@ const WATER = new RegExp(
   'giu',
 )
 
+const SALT_TO_TASTE =
+  /(?<=\p{L}{3})(?<!\b(?:and|plus|with|some|the|little|garlic|celery|sea|rock|black|pink|table|kosher|more|enough|add|flaky|fine|coarse|himalayan))\s+(?=salt (?:to|as per) taste\b)/giu
+
 /** "2 oz lard pinch salt water to mix", "salt pepper": commas where a list runs on and nobody takes it for one thing. */
 export const withCommas = (raw: string): string =>
-  (/\b(?:pinch|water)\b/i.test(raw) ? raw.replace(PINCH, ', ').replace(WATER, ', ') : raw).replace(
-    /^salt pepper\b/i,
-    'salt, pepper',
-  )
+  (/\b(?:pinch|water)\b/i.test(raw) ? raw.replace(PINCH, ', ').replace(WATER, ', ') : raw)
+    .replace(SALT_TO_TASTE, ', ')
+    .replace(/^salt pepper\b/i, 'salt, pepper')

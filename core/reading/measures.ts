@@ -24,9 +24,9 @@ const NAME_NOT_UNIT = /^bottle[- ]gourds?\b/i
 
 /** "a little less than 1 tbsp" is a scant one, "just over" a generous one. */
 const LESS =
-  /^(?:(?:a (?:little|bit|touch)|slightly|just) less than|just (?:under|short of)|barely|not quite)\s+/i
+  /^(?:(?:a (?:little|bit|touch)|slightly|just) (?:less than|under)|just short of|barely|not quite)\s+/i
 const MORE =
-  /^(?:(?:a (?:little|bit|touch)|slightly|just) more than|just over|a good|at least)\s+(?=[\d¼½¾⅓⅔⅛]|an? |one |two )/i
+  /^(?:(?:a (?:little|bit|touch)|slightly|just) (?:more than|over)|a good|at least)\s+(?=[\d¼½¾⅓⅔⅛]|an? |one |two )/i
 const HEAP = /^(heaped|heaping|level|scant|rounded|generous|good|big|lightly packed|firmly packed)\s+/i
 const SIZE =
   /^(extra[- ]large|small|sm|medium(?:[- ]sized)?|med|large|lge|lrg|lg|big|fat|thick|thumb[- ]sized)\.?\s+/i

@@ -1,5 +1,6 @@
 import { NUMBER_PATTERN } from './readNumber'
 import { UNIT_PATTERN } from './units'
+import { withPlainAmounts } from './amountsSpelt'
 import { PIECES } from './servings'
 
 const IN_EACH_PIECE = new RegExp(String.raw`\s+(?:in|on) (?:each|every) (?:one|${PIECES})$`, 'iu')
@@ -20,7 +21,7 @@ export const withEachInBrackets = (text: string): string =>
     )
 
 const NAME_AND_COUNT = new RegExp(
-  String.raw`^(\p{L}[\p{L} -]{2,40}?):\s*(?:about )?(\d{1,3})\s+(?!(?:${UNIT_PATTERN}|(?:extra )?(?:small|medium|large|big)|x|nos?|pcs?|or|to|and)\b)(\p{L}.*)$`,
+  String.raw`^(\p{L}[\p{L} -]{2,40}?):\s*(?:about )?(\d{1,3})\s+(?!(?:${UNIT_PATTERN}|(?:extra )?(?:small|medium|large|big)|x|nos?|pcs?|or|to|and|heap\w+|level|scant|rounded|generous|good|full)\b)(\p{L}.*)$`,
   'iu',
 )
 /** "Water to knead (about 3/4 cup)": what is left to feel, and how much it comes to. */
@@ -37,8 +38,7 @@ const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)]
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
 export function plainLine(raw: string): string {
-  let text = raw
-    .replace(BULLET, '')
+  let text = withPlainAmounts(raw.replace(BULLET, ''))
     .replace(/\*\*|__|`/g, '')
     .replace(/[\u00a0\u2009\u202f]/g, ' ')
     .replace(/[’‘]/g, "'")
@@ -90,17 +90,8 @@ export function plainLine(raw: string): string {
       /^(?:a |1 )?(?:good |small |large )?walnut (?:sized? (?:knob|piece|lump) )?of (?=(?:butter|lard|ghee|margarine)\b)/i,
       'a knob of ',
     )
-    // "2/3 of a cup", "1/2 an orange", "between 180 and 200 ml", "no more than 1 tsp".
-    .replace(
-      /^((?:about )?(?:\d ?\/ ?\d|[¼½¾⅓⅔⅛]|half|two thirds?|three quarters|one third|one quarter)) of an? (?=(?:cup|tsp|tbsp|teaspoon|tablespoon|glass|mug|pint|litre|kilo|pound)\b)/iu,
-      '$1 ',
-    )
+    // "Juice of 1/2 an orange".
     .replace(/(?<=\bof )(\d ?\/ ?\d|[¼½¾⅓⅔]|half) an? (?=\p{L})/iu, '$1 ')
-    .replace(/^between (\d[\d.]*) (?:and|&) (\d[\d.]*)/i, '$1-$2')
-    .replace(
-      /^(?:no more than|not more than|at most|at least|a maximum of|max\.?) (?=\d|an? |half|[¼½¾⅓⅔])/iu,
-      '',
-    )
     .replace(/^(\d{1,2}) sugar (?:cubes?|lumps?)$/i, '$1 cubes sugar')
     // "Egg replacer for 1 egg": a powder, of which a spoon stands for each.
     .replace(
@@ -234,7 +225,10 @@ export function plainLine(raw: string): string {
     // "LOTS white pepper".
     .replace(/^(?:lots|loads|plenty|tons) (?!of\b)(?=\p{L})/iu, 'plenty of ')
     // "Shortcrust (bought) 2 x 320 g sheets": so many of a weight behind the name.
-    .replace(/^(\p{L}[^\d]*?)\s+(\d{1,2}\s*x\s*\d{2,4}\s*(?:g|kg|ml|oz)\b)\s*(\p{L}+)?$/iu, '$2 $1')
+    .replace(
+      /^(\p{L}[^\d]*?)[\s:,–—.-]+(\d{1,2}\s*[x×]\s*\d{2,4}\s*(?:g|kg|ml|oz)\b)\s*(\p{L}+)?$/iu,
+      '$2 $1',
+    )
     // Sold by the pound it is mince: the bun is called a bun.
     .replace(/\bhamburger(?=\s*(?:$|[,(]))/i, 'hamburger meat')
     // "Raisins, 2 per turnover": how many of it each has.

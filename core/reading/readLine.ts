@@ -98,9 +98,11 @@ const PER_BATCH =
 /** "Turnip, tiny dice", "beef in small cubes": cut to a size, said with a noun. */
 const CUT_TO_SIZE =
   /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits|florets|rings|rounds|wedges|batons|matchsticks))(?=\s*(?:,|$))/iu
+/** What is said before an amount that is no more than near. */
+const NEAR = String.raw`(?:about|approx\.?|around|~|up to|at least|(?:a (?:little|bit)|slightly|just) (?:over|under|more than|less than)|a (?:good|scant))`
 /** An amount at the end of the line: "Flour 500 g", "Salt: 1 tsp", "oil for frying, 1 litre". */
 const TRAILING = new RegExp(
-  String.raw`^(.*?\p{L}[^\d]*?)[\s:,–—-]+((?:(?:about|approx\.?|around|~)\s*)?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:heaped |level |scant |rounded |good |generous |big |small )?(?:${UNIT_PATTERN})(?![\p{L}\d]).*)$`,
+  String.raw`^(.*?\p{L}[^\d]*?)[\s:,–—.=-]+((?:${NEAR}\s*)?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:heaped |level |scant |rounded |good |generous |big |small )?(?:${UNIT_PATTERN})(?![\p{L}\d]).*)$`,
   'iu',
 )
 const TRAILING_COUNT = new RegExp(
@@ -183,6 +185,20 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
   return rest
 }
 
+/** "Butter (1/2 kg)", "milk (1 cup + 2 tbsp, warm)": an amount that stands in brackets behind its food. */
+const BRACKETED = /^(\p{L}[^()[\]\d]*?)\s*[([]([^()[\]]+)[)\]]\s*([^()\d]*)$/u
+
+function amountInBrackets(text: string): ReturnType<typeof readMeasures> | null {
+  const [, food, inside, behind] = BRACKETED.exec(text) ?? []
+  if (!food || !inside) return null
+  const read = readMeasures(inside.replace(APPROXIMATE, ''))
+  // "(2 large, peeled)" counts, "(3 cm)" is no amount, "(100 g each)" is of one.
+  const unitId = read.measures[0]?.[0]?.unitId
+  if (!unitId || unitById(unitId).kind === 'count' || !/^(?:,\s+\p{L}.*)?$/u.test(read.rest)) return null
+  const rest = [food, read.rest.replace(/^,\s*/, ''), behind!.replace(/^,\s*/, '')].filter(Boolean).join(', ')
+  return { ...read, rest }
+}
+
 function takeApart(raw: string): ReadLine {
   let text = plainLine(raw)
   const approximate = APPROXIMATE.test(text) || /\d\s*-?ish\b|\b(?:approx\.?|or so)\s*$/i.test(text)
@@ -257,6 +273,8 @@ function takeApart(raw: string): ReadLine {
   const batches = Math.min(Number(batch?.[1] ?? batch?.[2] ?? 1) || 1, 50)
   if (batch) text = text.replace(PER_BATCH, ' ').trim()
   let { measures, rest, container } = readMeasures(text)
+  const inBrackets = measures.length ? null : amountInBrackets(text)
+  if (inBrackets) ({ measures, rest, container } = inBrackets)
   if (!measures.length) {
     const trailing = mayHoldNumber(text) ? (TRAILING.exec(text) ?? TRAILING_COUNT.exec(text)) : null
     if (trailing) {

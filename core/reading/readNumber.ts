@@ -30,7 +30,7 @@ export const ONES: Readonly<Record<string, number>> = {
   eighteen: 18,
   nineteen: 19,
 }
-const TENS: Readonly<Record<string, number>> = {
+export const TENS: Readonly<Record<string, number>> = {
   twenty: 20,
   thirty: 30,
   forty: 40,

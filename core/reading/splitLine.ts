@@ -1,5 +1,6 @@
 import type { Foods } from '../food/food'
 import { FOR_ALL, withPurposes } from './forAll'
+import { withPlainAmounts } from './amountsSpelt'
 import { aromaticsInRow, both, pieces, seasoningsInRow, withCommas, type LinePart } from './lineParts'
 import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './listedFoods'
 import { matchFood } from './match'
@@ -11,18 +12,36 @@ import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { UNIT_PATTERN } from './units'
 
+/** What is done to a food in its fat, and what is stirred together. */
+const FRIED =
+  'fried|cooked|browned|softened|saut[eé]ed|sweated|wilted|caramelised|caramelized|scrambled|toasted|roasted|stewed|tossed'
+const STIRRED =
+  'beaten|mixed|whisked|blended|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
+const HOW = String.raw`(?:(?:\p{L}+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
+const HOW_LONG = String.raw`(?: together| (?:until|till) (?:just |very |they are |it is )?\p{L}+(?: (?:and )?(?!in\b|with\b)\p{L}+){0,2}?| to an? (?:\p{L}+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
+/** "Fried until golden in", "softened for 5 minutes in", "mixed to a paste with". */
+const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})${HOW_LONG} (?:in|into|with|w\/|to(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b)|\+|and|&)`
 const JOIN = new RegExp(
-  String.raw`,?\s+(?:(?:(?:beaten|mixed|whisked|blended|thinned|scrambled|mashed|melted|coloured|colored|infused)\s+)?(?:\+|plus|and|with|to(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b)|&)|(?:melted|coloured|colored|infused|beaten|mixed) w\/|(?:(?:fried|cooked|browned|softened|saut[eé]ed|soaked|dissolved|wilted|made up|crumbled)(?: (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)? (?:in|into|with)|(?<=\b(?:cubes?|pots?|powder|granules) )in))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
 const COMMA = new RegExp(
-  String.raw`(?:,|;|\s\/)\s+(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!(?:finely |roughly )?(?:chopped|sliced|minced|peeled)\b|cm\b|inch(?:es)?\b(?!\s+(?:piece|knob|of\b|fresh|ginger|galangal|turmeric|cinnamon|root|adrak))|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|(?:extra )?(?:large|medium|small|big)\b\W*(?:,|$|\)|peeled|chopped|diced|sliced|grated|ones)|%)\p{L})`,
+  String.raw`(?:(?:,|;|\s[/|·•])\s+|(?<=[\p{L})]),(?=\d))(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!(?:finely |roughly )?(?:chopped|sliced|minced|peeled)\b|cm\b|inch(?:es)?\b(?!\s+(?:piece|knob|of\b|fresh|ginger|galangal|turmeric|cinnamon|root|adrak))|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|(?:extra )?(?:large|medium|small|big)\b\W*(?:,|$|\)|peeled|chopped|diced|sliced|grated|ones)|%)\p{L})`,
   'iu',
 )
-const FRIED_IN = /\b(fried|browned|softened|saut[eé]ed|wilted)\b.*\bin\b/i
-const SOFTENED_IN =
-  /^(.*?\S)\s*(?:\(([^()]*\b(?:fried|browned|softened|saut[eé]ed|sweated|cooked))\s+in\s+|,\s*(scrambled|fried|softened|browned|saut[eé]ed)\s*\((?:in|with)\s+)((?:\d|an? |[¼½¾])[^(),]*\b(?:oil|butter|ghee|lard))\b[^()]*\)$/i
+const OTHER = String.raw`(?<other>(?:${NUMBER_PATTERN})[^()]*?)(?: (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min[^()]*| (?:until|till) [^()]*)?`
+/** "1 onion (fried until golden in 2 tbsp oil)", "4 eggs, scrambled (in 10 g butter)": what is done, and in what. */
+const DONE_IN_BRACKETS: readonly RegExp[] = [
+  new RegExp(
+    String.raw`^(?<food>.*?\S)\s*\((?<before>[^()]*?)(?:^|(?<=[(\s]))${DONE_IN} ${OTHER}\)(?<behind>.*)$`,
+    'iu',
+  ),
+  new RegExp(
+    String.raw`^(?<food>.*?[^\s,])(?<before>),?\s+(?<done>${FRIED}|${STIRRED})\s*\((?:in|with) ${OTHER}\)(?<behind>.*)$`,
+    'iu',
+  ),
+]
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
 const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:\s+of)?\s*:?\s+(.+)$/i
 /** "cumin, coriander and turmeric, 1/2 tsp each". */
@@ -51,7 +70,8 @@ const RUN_ON =
  */
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((line, foods) => {
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
-  const raw = withEachInBrackets(line)
+  const plain = withPlainAmounts(line)
+  const raw = withEachInBrackets(plain)
     .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
     // "1 tbsp cornflour in a little water": a slurry of both.
     .replace(STARCH_IN_WATER, '$1 mixed with $2')
@@ -76,6 +96,8 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')
     .replace(/\s*(?:\.{2,}|…)\s*(?=or\b)/i, ' ')
   const parts = split(raw, foods)
+  // A line that is of one food keeps the words it was written in.
+  if (parts.length === 1 && parts[0]!.text === plain) return [{ ...parts[0]!, text: line }]
   if (parts.length < 2 || parts.some(({ told }) => told) || !parts.some(({ text }) => FOR_ALL.test(text)))
     return parts
   // What the line says of one ("milk to glaze") may hold for what stands before.
@@ -88,6 +110,16 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   })
   return both(withPurposes(list))
 })
+
+/** What a food is called by what was done to it: stirring leaves it what it was. */
+const doneBy = (verb: string): string =>
+  /^cooked$/i.test(verb)
+    ? 'fried'
+    : /^(?:beaten|whisked)$/i.test(verb)
+      ? 'beaten'
+      : new RegExp(`^(?:${FRIED})$`, 'i').test(verb)
+        ? verb
+        : ''
 
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
@@ -149,13 +181,19 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const slashed = raw.length < 120 && !/\d/.test(raw) ? raw.trim().split(/\s*\/\s*/) : []
   const strangers = slashed.filter((one) => matchFood(readLine(one).name, foods)?.how !== 'exact').length
   if (slashed.length > 2 && strangers <= 1) return both(slashed)
-  // "Between 180 and 200 ml water" is one amount.
-  if (/^between \d[\d.]* (?:and|&) \d[\d.]* ?\p{L}/iu.test(raw.trim())) return both([raw])
   if (raw.length < 120 && NAME_THEN_MEASURED.test(raw.trim())) return both([raw])
   if (raw.length < 200 && FILLED_UP.test(raw.trim()) && !COMMA.test(raw)) return [{ text: raw, told: '' }]
   // "1 onion (sliced, softened in 1 tbsp oil)": the oil is a line of its own.
-  const inFat = raw.length < 200 ? SOFTENED_IN.exec(raw.trim()) : null
-  if (inFat) return both([`${inFat[1]!} (${inFat[2] ?? inFat[3]!})`, inFat[4]!.trim()])
+  const shut = raw.length < 200 && raw.includes('(') ? DONE_IN_BRACKETS : []
+  const apart = shut.map((pattern) => pattern.exec(raw.trim())?.groups).find(Boolean)
+  if (apart && readLine(apart.other!).measures.length && matchFood(readLine(apart.other!).name, foods)) {
+    const done = doneBy(apart.done!)
+    const prep = [apart.before!.replace(/[\s,]+$/, ''), done].filter(Boolean).join(', ')
+    return [
+      ...split(`${apart.food!}${prep ? `, ${prep}` : ''}${apart.behind!}`, foods),
+      ...split(apart.other!, foods),
+    ]
+  }
   const again = andSomeFor(raw)
   if (again && readLine(again.line).measures.length) {
     const { name } = readLine(again.line)
@@ -289,8 +327,6 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     const number = readNumber(raw)
     const open = (left.match(/[([]/g)?.length ?? 0) > (left.match(/[)\]]/g)?.length ?? 0)
     const leftRead = readLine(left)
-    // "1 egg, beaten with a splash of milk": the egg is beaten, whatever with.
-    const beaten = /^,?\s+(?:beaten|whisked)\b/i.test(join[0])
     const fine =
       !open &&
       // "one and a half teaspoons" is one amount.
@@ -302,7 +338,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       !/^(?:more|extra|other|hours?|minutes?)\b/i.test(readLine(right).name)
     if (fine) {
       // "2 leeks fried in 10 g butter": they are fried, and the butter is a line of its own.
-      const done = beaten ? 'beaten' : FRIED_IN.exec(join[0])?.[1]
+      const done = doneBy(join.groups?.done ?? '')
       const own = done ? `${left.replace(/[,+&]\s*$/, '').trim()}, ${done}` : left
       // "Butter for brushing 50 g + 1 dl hot milk": what the first is for goes for what is stirred into it.
       const brushes = /[+&]|\bwith\b|\bw\//i.test(join[0]) && leftRead.purpose === 'finish'

@@ -32,7 +32,7 @@ export const UNITS: readonly Unit[] = [
     factor: 1000,
     names: ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms', 'kg.'],
   },
-  { id: 'oz', kind: 'mass', factor: 28.349523, names: ['oz', 'oz.', 'ounce', 'ounces'] },
+  { id: 'oz', kind: 'mass', factor: 28.349523, names: ['oz', 'oz.', 'ozs', 'ounce', 'ounces'] },
   { id: 'lb', kind: 'mass', factor: 453.59237, names: ['lb', 'lbs', 'lb.', 'lbs.', 'pound', 'pounds'] },
   {
     id: 'ml',

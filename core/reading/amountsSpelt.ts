@@ -1,0 +1,185 @@
+import { DIGIT_NUMBER, readNumber, TENS, ONES } from './readNumber'
+import { remember } from './remember'
+import { unitByName, UNITS, type Unit } from './units'
+
+// Amounts as cooks write them, brought to one form before a line is taken apart: "a cup and a half of", "quarter of a
+// kilo", "200/250 g", "1 cup minus 1 tbsp".
+
+const NAMES = UNITS.filter(({ kind }) => kind !== 'count')
+  .flatMap(({ names }) => names)
+  .sort((a, b) => b.length - a.length)
+  .map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+/** A unit of weight or volume, as a whole word. */
+const UNIT = String.raw`(?:${NAMES.join('|')})(?!\p{L})`
+const NUMBER = DIGIT_NUMBER
+const START = String.raw`(?<![\p{L}\d./-])`
+
+/** Parts that are said in words, with the fraction that says the same. */
+const PARTS: Readonly<Record<string, string>> = {
+  half: '1/2',
+  third: '1/3',
+  quarter: '1/4',
+  fourth: '1/4',
+  eighth: '1/8',
+  'two thirds': '2/3',
+  'two third': '2/3',
+  'three quarters': '3/4',
+  'three quarter': '3/4',
+  'three fourths': '3/4',
+  'three fourth': '3/4',
+}
+const PART = Object.keys(PARTS)
+  .sort((a, b) => b.length - a.length)
+  .map((part) => part.replace(' ', '[ -]'))
+  .join('|')
+const fractionOf = (part: string) => PARTS[part.toLowerCase().replace('-', ' ')]!
+
+const sameKind = (one: Unit, other: Unit) => one.kind === other.kind
+const three = (value: number) => String(Math.round(value * 1000) / 1000)
+
+/** A wording of amounts: what it looks like, and how it is said in the one form. */
+export interface AmountWording {
+  like: string
+  becomes: string
+  pattern: RegExp
+  to: (...found: string[]) => string
+}
+
+const rule = (source: string) => new RegExp(`${START}(?:${source})`, 'giu')
+
+/** Every wording, in the order in which they are brought to the one form. */
+export const AMOUNT_WORDINGS: readonly AmountWording[] = [
+  {
+    like: 'a cup and a half of milk',
+    becomes: '1 1/2 cup milk',
+    pattern: rule(String.raw`(an?|one|\d{1,2}) (${UNIT}) and (?:an? )?(half|quarter|third)(?: of)?(?!\p{L})`),
+    to: (_, whole, unit, part) => `${/^\d/.test(whole!) ? whole : 1} ${fractionOf(part!)} ${unit}`,
+  },
+  {
+    like: 'three quarters of a pound of beef',
+    becomes: '3/4 pound beef',
+    pattern: rule(
+      String.raw`(?<!\band (?:(?:an?|one|two|three) )?)(?:(?:an?|one) )?(${PART}) (?:of )?(?:an? )?(${UNIT})(?: of(?= (?!the\b)\p{L}))?`,
+    ),
+    to: (_, part, unit) => `${fractionOf(part!)} ${unit}`,
+  },
+  {
+    like: '1/4 of a cup milk',
+    becomes: '1/4 cup milk',
+    pattern: rule(String.raw`(\d ?\/ ?\d|[¼½¾⅓⅔⅛]) (?:of )?an? (${UNIT})`),
+    to: (_, part, unit) => `${part} ${unit}`,
+  },
+  {
+    like: '1 full cup sugar',
+    becomes: '1 cup sugar',
+    pattern: rule(String.raw`(${NUMBER}) (?:full|whole) (${UNIT})`),
+    to: (_, number, unit) => `${number} ${unit}`,
+  },
+  {
+    like: 'a couple of tbsp oil',
+    becomes: '2 tbsp oil',
+    pattern: rule(String.raw`(?:an? )?couple (?:of )?(${UNIT})`),
+    to: (_, unit) => `2 ${unit}`,
+  },
+  {
+    like: 'two fifty grams flour',
+    becomes: '250 grams flour',
+    pattern: rule(
+      String.raw`(one|two|three|four|five|six|seven|eight|nine) (${Object.keys(TENS).join('|')}) (?=grams?\b|g\b|ml\b|millilit)`,
+    ),
+    to: (_, hundreds, tens) => `${ONES[hundreds!.toLowerCase()]! * 100 + TENS[tens!.toLowerCase()]!} `,
+  },
+  {
+    like: 'milk, between 200 and 250 ml',
+    becomes: 'milk, 200-250 ml',
+    pattern: rule(
+      String.raw`between (${NUMBER})(?: ?(?:${UNIT}))? (?:and|&) (?=(?:${NUMBER}) ?(?:${UNIT}|\p{L}))`,
+    ),
+    to: (_, low) => `${low}-`,
+  },
+  {
+    like: 'butter max. 250 g',
+    becomes: 'butter 250 g',
+    pattern: rule(
+      String.raw`(?:(?:no|not) more than|at (?:most|the most)|an? maximum of|max(?:imum)?\.?) (?=(?:${NUMBER}|an?) ?\p{L})`,
+    ),
+    to: () => '',
+  },
+  {
+    like: '200/250 g leeks',
+    becomes: '200-250 g leeks',
+    pattern: rule(String.raw`(\d{2,4}) ?\/ ?(\d{2,4}) ?(${UNIT})`),
+    to: (whole, low, high, unit) => (Number(low) < Number(high) ? `${low}-${high} ${unit}` : whole!),
+  },
+  {
+    like: '200 + 50 g butter',
+    becomes: '200 g + 50 g butter',
+    pattern: rule(String.raw`(\d{1,4}) ?\+ ?(\d{1,4}) ?(${UNIT})`),
+    to: (_, one, other, unit) => `${one} ${unit} + ${other} ${unit}`,
+  },
+  {
+    like: '250+ g flour',
+    becomes: '250 g flour',
+    pattern: rule(String.raw`(\d{1,4}) ?\+ ?(?=${UNIT})`),
+    to: (_, number) => `${number} `,
+  },
+  {
+    like: '1 cup minus 1 tbsp milk',
+    becomes: '0.938 cup milk',
+    pattern: rule(
+      String.raw`(${NUMBER}) ?(${UNIT}),? (?:minus|less|but without|short of) (${NUMBER}) ?(${UNIT})`,
+    ),
+    to: (whole, number, unit, lessNumber, lessUnit) => {
+      const [from, taken] = [unitByName(unit!), unitByName(lessUnit!)]
+      const [all, less] = [readNumber(number!), readNumber(lessNumber!)]
+      if (!from || !taken || !all || !less || !sameKind(from, taken)) return whole!
+      const left = all.low - (less.low * taken.factor) / from.factor
+      return left > 0 ? `${three(left)} ${unit}` : whole!
+    },
+  },
+  {
+    like: '1 cup - 250 g sugar',
+    becomes: '1 cup / 250 g sugar',
+    pattern: rule(
+      String.raw`(${NUMBER}) ?(${UNIT})(?: [-–—|=] |, (?:about|approx\.?|around|roughly|or|so) )(?=(${NUMBER}) ?(${UNIT}))`,
+    ),
+    // "900 g - 1 kg" is a range.
+    to: (whole, number, unit, _, other) => {
+      const [one, two] = [unitByName(unit!), unitByName(other!)]
+      const isRange = /[-–—]/.test(whole!) && one && two && sameKind(one, two)
+      return isRange ? whole! : `${number} ${unit} / `
+    },
+  },
+  {
+    like: 'butter, 250 g-ish',
+    becomes: 'butter, 250 g',
+    pattern: rule(String.raw`(${NUMBER}) ?(${UNIT})-ish\b`),
+    to: (_, number, unit) => `${number} ${unit}`,
+  },
+  {
+    like: 'milk c. 200 ml',
+    becomes: 'milk about 200 ml',
+    pattern: rule(
+      String.raw`(?:c\.|ca\.?|circa|approx(?:imately|\.)?|roughly|around|something like|in the region of|~|≈) ?(?=(?:${NUMBER}) ?(?:(?:-|–|to) ?(?:${NUMBER}) ?)?(?:${UNIT}))`,
+    ),
+    to: () => 'about ',
+  },
+]
+
+const MAY_HOLD = /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|\b(?:and a)\b/i
+
+/**
+ * A line with its amounts in one form: "a cup and a half of milk", "quarter of a kilo", "200/250 g" become "1 1/2 cup
+ * milk", "1/4 kilo", "200-250 g". What is no amount of weight or volume stays as it is.
+ *
+ * @param text an ingredient line
+ */
+export const withPlainAmounts: (text: string) => string = remember((text) => {
+  if (!MAY_HOLD.test(text)) return text
+  let plain = text
+  for (const { pattern, to } of AMOUNT_WORDINGS)
+    plain = plain.replace(pattern, (...found: unknown[]) =>
+      to(...found.map((one) => (typeof one === 'string' ? one : ''))),
+    )
+  return plain
+})
