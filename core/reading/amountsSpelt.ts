@@ -5,13 +5,17 @@ import { unitByName, UNITS, type Unit } from './units'
 // Amounts as cooks write them, brought to one form before a line is taken apart: "a cup and a half of", "quarter of a
 // kilo", "200/250 g", "1 cup minus 1 tbsp".
 
-const NAMES = UNITS.filter(({ kind }) => kind !== 'count')
+/** Names of the units of weight and volume, for patterns. */
+export const UNIT_NAMES = UNITS.filter(({ kind }) => kind !== 'count')
   .flatMap(({ names }) => names)
   .sort((a, b) => b.length - a.length)
   .map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+  .join('|')
 /** A unit of weight or volume, as a whole word. */
-const UNIT = String.raw`(?:${NAMES.join('|')})(?!\p{L})`
-const NUMBER = DIGIT_NUMBER
+const UNIT = String.raw`(?:${UNIT_NAMES})(?!\p{L})`
+/** A number in figures, as amounts are written. */
+export const AMOUNT_NUMBER = DIGIT_NUMBER
+const NUMBER = AMOUNT_NUMBER
 const START = String.raw`(?<![\p{L}\d./-])`
 
 /** Parts that are said in words, with the fraction that says the same. */
@@ -59,7 +63,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: 'three quarters of a pound of beef',
     becomes: '3/4 pound beef',
     pattern: rule(
-      String.raw`(?<!\band (?:(?:an?|one|two|three) )?)(?:(?:an?|one) )?(${PART}) (?:of )?(?:an? )?(${UNIT})(?: of(?= (?!the\b)\p{L}))?`,
+      String.raw`(?<!\band (?:(?:an?|one|two|three) )?)(?:(?:an?|one) )?(${PART}) of (?:an? )?(${UNIT})(?: of(?= (?!the\b)\p{L}))?`,
     ),
     to: (_, part, unit) => `${fractionOf(part!)} ${unit}`,
   },

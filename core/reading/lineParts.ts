@@ -54,9 +54,9 @@ const print = (measure: Measure, share: number) =>
     })
     .join(' + ')
 
-/** One amount for several foods: each gets an equal share, and it is said. */
-export function shareOut(raw: string, names: readonly string[]): LinePart[] {
-  const read = readLine(raw)
+/** One amount for several foods: each gets an equal share, and it is said. `amount` is a line that states it. */
+export function shareOut(raw: string, names: readonly string[], amount = raw): LinePart[] {
+  const read = readLine(amount)
   const measure = read.measures[0]!
   const told = `An equal share of "${raw.trim()}": the line does not say how much of each`
   return names.map((name) => {

@@ -26,7 +26,7 @@ const NAME_AND_COUNT = new RegExp(
 )
 /** "Water to knead (about 3/4 cup)": what is left to feel, and how much it comes to. */
 const NEED_AND_AMOUNT = new RegExp(
-  String.raw`^((?:\p{L}+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee|stock|juice))\b,?\s*([^()\d]*?)\s*\(\s*((?:about )?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:${UNIT_PATTERN}))(?:,? (?:or )?(?:so|as (?:needed|required)|more or less|if needed))?\s*\)$`,
+  String.raw`^((?:\p{L}+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee|stock|juice))\b(?!\s*or\b),?\s*([^()\d]*?)\s*\(\s*((?:about )?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:${UNIT_PATTERN}))(?:,? (?:or )?(?:so|as (?:needed|required)|more or less|if needed))?\s*\)$`,
   'iu',
 )
 /** "Leftover roast chicken, about 2 cups shredded": the amount stands behind, and what was done before it was measured. */

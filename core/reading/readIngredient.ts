@@ -14,6 +14,7 @@ import {
   withoutTail,
 } from './foodOfLine'
 import { otherLanguage } from './language'
+import { withPlainChoices } from './choicesSpelt'
 import { matchFood } from './match'
 import { packetClaims } from './packetClaims'
 import { readLine, type ReadLine } from './readLine'
@@ -67,7 +68,14 @@ function readAll(raw: string, foods: Foods): ReadIngredient[] {
     return [{ line, read: readLine(''), food: null }]
   }
   if (turnedRound(raw, foods)) return [readIngredient(raw, foods)]
-  return splitLine(raw, foods).flatMap(({ text, told }) => {
+  const plain = withPlainChoices(raw, foods)
+  const parts = splitLine(plain, foods)
+  // A line that is of one food keeps the words it was written in.
+  if (plain !== raw && parts.length === 1 && !parts[0]!.told) {
+    const one = readIngredient(parts[0]!.text, foods)
+    return [{ ...one, line: { ...one.line, raw: limit(raw.trim(), 500) } }]
+  }
+  return parts.flatMap(({ text, told }) => {
     const filled = filledUp(text, foods)
     if (filled) return filled
     const made = readIngredient(text, foods)

@@ -282,7 +282,11 @@ function takeApart(raw: string): ReadLine {
       measures = read.measures
       container = read.container
       const behind = (trailing[3] ?? '').trim().replace(/^,\s*/, '')
-      rest = [trailing[1]!.trim(), read.rest, behind].filter(Boolean).join(', ').replace(', (', ' (')
+      rest = [trailing[1]!.trim(), read.rest, behind]
+        .filter(Boolean)
+        .join(', ')
+        // "Butter 100 g or margarine": either, in front of the amount and behind it.
+        .replace(/, (?=\(|or (?!as|so|more|less|to|until|enough|just)\p{L})/u, ' ')
     }
   }
   if (!measures.length && !unmeasured && AS_REQUIRED.test(rest)) unmeasured = 'as required'

@@ -43,18 +43,6 @@ const SHARE = new RegExp(
 
 const HALVES_SAID = String.raw`(?:half (?:and|&|n) half|half\/half|50\s*[:/-]\s*50|half (?:of )?each|(?:in )?equal (?:parts|amounts|quantities))`
 const TWO_FOODS = String.raw`(\p{L}[\p{L}' ]{1,28}?)\s*(?:\sand\s|\s&\s|\s\+\s|\/)\s*(\p{L}[\p{L}' ]{1,28}?)`
-/** "Swede + potato mix (half and half)", "mixed cheddar and mozzarella". */
-const IN_HALVES: readonly RegExp[] = [
-  new RegExp(
-    String.raw`^(${AMOUNT})\s*(?:of )?${TWO_FOODS}(?: mix(?:ture)?)?[\s,(]+([^()]*?)\(?${HALVES_SAID}\)?$`,
-    'iu',
-  ),
-  new RegExp(String.raw`^(${AMOUNT})\s*(?:of )?${TWO_FOODS} (?:mix|mixture)(?:,\s*([^()]*))?$`, 'iu'),
-  new RegExp(
-    String.raw`^(${AMOUNT})\s*(?:of )?(?:a )?mix(?:ed|ture of| of)? ${TWO_FOODS}(?:,\s*([^()]*))?$`,
-    'iu',
-  ),
-]
 /** "500 g mince (half pork, half beef)", "400 g mince, pork/beef 50:50". */
 const OF_TWO_KINDS: readonly RegExp[] = [
   new RegExp(
@@ -173,13 +161,6 @@ export function sharedOut(raw: string): string[] | null {
     const found = pattern.exec(inFront)
     const half = found ? halved(found[1]!) : null
     if (half) return [`${half} ${found![3]!} ${found![2]!}`, `${half} ${found![4]!} ${found![2]!}`]
-  }
-  for (const pattern of IN_HALVES) {
-    const found = pattern.exec(text)
-    const half = found ? halved(found[1]!) : null
-    const prep = found?.[4]?.trim().replace(/[\s,(]+$/, '')
-    if (half)
-      return [found![2]!, found![3]!].map((food) => `${half} ${food.trim()}${prep ? `, ${prep}` : ''}`)
   }
   return null
 }

@@ -4,6 +4,7 @@ import { withPlainAmounts } from './amountsSpelt'
 import { aromaticsInRow, both, pieces, seasoningsInRow, withCommas, type LinePart } from './lineParts'
 import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './listedFoods'
 import { matchFood } from './match'
+import { oneAmountForSeveral } from './oneAmount'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { readLine } from './readLine'
 import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
@@ -19,10 +20,12 @@ const STIRRED =
   'beaten|mixed|whisked|blended|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
 const HOW = String.raw`(?:(?:\p{L}+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
 const HOW_LONG = String.raw`(?: together| (?:until|till) (?:just |very |they are |it is )?\p{L}+(?: (?:and )?(?!in\b|with\b)\p{L}+){0,2}?| to an? (?:\p{L}+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
+/** "Crushed to a paste" names nothing that it is joined to. */
+const NOT_TO = String.raw`(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b)`
 /** "Fried until golden in", "softened for 5 minutes in", "mixed to a paste with". */
-const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})${HOW_LONG} (?:in|into|with|w\/|to(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b)|\+|and|&)`
+const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})${HOW_LONG} (?:in|into|with|w\/|to${NOT_TO}|\+|and|&)`
 const JOIN = new RegExp(
-  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to${NOT_TO}|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
@@ -202,6 +205,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   }
   const outShared = sharedOut(raw)
   if (outShared?.every((one) => matchFood(readLine(one).name, foods)?.how === 'exact')) return both(outShared)
+  const several = oneAmountForSeveral(raw, foods)
+  if (several) return several
   // What it was boiled or soaked in is no line of its own: it is poured away, or taken up.
   const wet =
     raw.length <= MAX_ROW_CHARACTERS
@@ -312,11 +317,6 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const shared = eachGoesOn && EACH_BEHIND.exec(eachGoesOn[1]!)
   if (shared && pieces(shared[1]!).length > 1 && readLine(`${shared[2]} salt`).measures.length)
     return [...split(eachGoesOn[1]!, foods), ...split(eachGoesOn[2]!, foods)]
-  const behind = /\beach\b/i.test(raw) ? EACH_BEHIND.exec(raw) : null
-  if (behind && readLine(`${behind[2]} salt`).measures.length) {
-    const names = pieces(behind[1]!)
-    if (names.length > 1) return both(names.map(({ text }) => `${behind[2]} ${text}`))
-  }
   const joins = (mayHoldNumber(raw) && raw.length <= MAX_ROW_CHARACTERS ? [EVERY_COMMA, EVERY_JOIN] : [])
     .flatMap((pattern) => [...raw.matchAll(pattern)])
     .sort((a, b) => a.index - b.index)
