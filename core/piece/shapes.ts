@@ -66,7 +66,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:lidded|pie dish|pot pies?|plate pies?|double[- ]crust|covered pie|raised pie|pork pies?|pithiviers?|line (?:the |a |an |each |\w+ )?(?:\w+ )?(?:moulds?|molds?|tins?|dish|dishes|ramekins?)\b[^.]{0,80}\blids?)\b/i,
     closedBy:
-      /\b(?:pie (?:dish|plate|tin)|(?:roll out|cut|put on|cover with) (?:the|a|your) lid|for the lids?\b|lid and (?:glaze|seal|crimp)|(?:add|put on|top with) (?:the |their |pastry )*lids?\b|lid of (?:dough|pastry)|top with the (?:lid|other|remaining) (?:pastry|dough)|(?:pie dish|deep dish)[^.]{0,60}lid|line (?:a|the) [^.]{0,30}(?:dish|tin|plate))\b/i,
+      /\b(?:pie (?:dish|plate|tin)|(?:roll out|cut|put on|cover with) (?:the|a|your) lid|for the lids?\b|lid and (?:glaze|seal|crimp)|(?:add|put on|top with|cover(?:ed)? with|lay|place|set|press) (?:on )?(?:the |a |its |their |pastry |dough )*lids?\b|lid of (?:dough|pastry)|top with the (?:lid|other|remaining) (?:pastry|dough)|(?:pie dish|deep dish)[^.]{0,60}lid|line (?:a|the) [^.]{0,30}(?:dish|tin|plate))\b/i,
   },
   coil: {
     name: 'Coil',
@@ -107,7 +107,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:momos?|pleated(?: \p{L}+)?|modaks?|kozhukattai|soup dumplings?|xiao ?long ?bao|khinkali|har gow|buuz)\b/iu,
     closedBy:
-      /\b(?:pleat(?:s|ed|ing)?\b(?! (?:the )?(?:edge|half))|twist(?:ed)? (?:shut|closed|the top)|like a (?:purse|pouch|money bag))\b/i,
+      /\b(?:pleat(?:s|ed|ing)?\b(?! (?:the )?(?:edge|half))|twist(?:ed)? (?:shut|closed|the top)|pleat[^.;]{0,30}\b(?:at the top|shut|closed)|(?:like|into) (?:an? )?(?:purses?|pouch(?:es)?|money bags?))\b/i,
   },
   cone: {
     name: 'Cone',
@@ -147,7 +147,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|varenyky|pelmeni|gyoza|mandu|gujiyas?|karanjis?|chebureki|qutabs?|kutabs?|bolani|mezzelune|agnolotti|empanadillas?|salteñas?|panzerotti|rissoles|bridies|kibinai|karipap|jamaican patt(?:y|ies)|potstickers?|jiaozi|pockets?|calzon(?:es?|i)|crescents?|curry puffs?)\b/i,
     closedBy:
-      /\b(?:half[- ]moons?|fold (?:it |them |each |the dough |the pastry )?(?:over|in half|in two)|fold[^.]{0,30}(?:crimp|pinch|press the edges|fork)|fold,? (?:and |then )?(?:seal|twist|braid|plait|pleat)|(?:crimp|fork shut)|turnovers?|past(?:y|ies)|empanadas?)\b/i,
+      /\b(?:half[- ]moons?|fold (?:it |them |each |the dough |the pastry )?(?:over|in half|in two)|fold[^.]{0,30}(?:crimp|pinch|press the edges|fork)|fold,? (?:and |then )?(?:seal|twist|braid|plait|pleat)|(?:bring|flip|lift|turn|pull) (?:one|the other|the empty) (?:side|half|edge)[^.;]{0,20}(?:over|to meet|across)|(?:crimp|fork shut)|turnovers?|past(?:y|ies)|empanadas?)\b/i,
     hinted: /\b(?:dumplings?|pockets?|fold)\b/i,
   },
   parcel: {
@@ -169,7 +169,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|manty|burritos?|knishes|maultaschen|murtabaks?|wellingtons?|martabaks?|mughlai parathas?|raviolis?|tortellini|cappelletti|agnolotti|breakfast tarts)\b/i,
     closedBy:
-      /\b(?:envelopes?|packets?|parcels?|(?:wrap|fold) (?:it |them |up |each )*(?:in(?:to)?|as) (?:an? )?(?:squares?|packets?|parcels?)|fold (?:in )?the (?:four )?(?:corners|sides)|(?:pull|bring|draw|gather|fold) (?:up )?(?:the |all )?(?:4|four) (?:corners|sides))\b/i,
+      /\b(?:envelopes?|packets?|parcels?|(?:wrap|fold) (?:it |them |up |each )*(?:in(?:to)?|as) (?:an? )?(?:squares?|packets?|parcels?)|fold (?:in )?the (?:four )?(?:corners|sides)|fold (?:in )?(?:two|2|both|opposite) (?:opposite )?sides|(?:pull|bring|draw|gather|fold) (?:up )?(?:the |all )?(?:4|four) (?:corners|sides))\b/i,
   },
   roll: {
     name: 'Roll',
@@ -231,7 +231,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:buns?|bao|baozi|piroz?s?h?ki|kolaches?|runzas?|bierocks?|littis?|buchteln|daifuku|tangyuan|rolls? \(round\)|balls?|bombs?)\b/i,
     closedBy:
-      /\b(?:buns?|seam[- ](?:side )?down|(?:gather|draw|bring|pull) (?:up|the (?:edges|sides|dough|pastry) (?:up|together|over|round)|(?:the )?(?:dough|pastry) up|edges)|gather the|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,
+      /\b(?:buns?|seam[- ](?:side )?(?:down|under(?:neath|side)?|at the bottom)|(?:gather|draw|bring|pull) (?:up|the (?:edges|sides|dough|pastry) (?:up|together|over|round)|(?:the )?(?:dough|pastry) up|edges)|gather the|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,
     hinted: /\b(?:rounds?|balls?)\b/i,
   },
 }

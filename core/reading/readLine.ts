@@ -65,7 +65,7 @@ const TO_TASTE =
   /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like|swad(?:a?nusar| anusar))\b/i
 const BRACKETED_NEED = /\(\s*as (?:required|needed)\s*\)/i
 const AS_REQUIRED =
-  /\b(?:(?:only|just) (?:if|as) (?:required|needed|necessary)|as (?:required|needed|necessary|reqd)|as (?:per|much as) (?:need(?:ed)?|requirements?|required)|if (?:required|needed)|(?:just )?enough(?: .*)? (?:to|for) .*|a little|some|to (?:bind|knead|mix|make (?:a|the|up)|form a|bring (?:it )?together)\b.*)/i
+  /\b(?:q\.? ?s\.?(?=\W*$)|ad lib(?:itum)?|reqd\.?(?=\W*$)|when (?:needed|required)|(?:added|a little|poured) (?:bit by bit|at a time|slowly|gradually)|(?:only|just) (?:if|as) (?:required|needed|necessary)|as (?:required|needed|necessary|reqd)|as (?:per|much as) (?:need(?:ed)?|requirements?|required)|if (?:required|needed)|(?:just )?enough(?: .*)? (?:to|for) .*|a little|some|to (?:bind|knead|mix|make (?:a|the|up)|form a|bring (?:it )?together)\b.*)/i
 const OPTIONAL =
   /\(\s*optional[^)]*\)|,?\s*\b(?:optional(?:ly)?|if (?:you )?(?:like|want|wish|have it|desired|using|liked)|(?:is|are) nice|can be left out)\b/i
 

@@ -16,6 +16,9 @@ const IN_TINS =
   /\bline (?:the |a |an |each )?(?:\d+ )?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
 const IN_DISHES =
   /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
+/** "Line the tins with the larger rounds, fill and cover with the smaller ones". */
+const IN_TIN_AND_COVERED =
+  /\b(?:line|fit|press|lay|fill)\b[^.;]{0,60}\b(?:tins?|moulds?|molds?|dish(?:es)?|ramekins|holes|plates?)\b[^]{0,120}\b(?:cover|top)(?: (?:it|each|them))* with (?:the |a )?(?:smaller|rest\b(?! of the (?:filling|cheese|sauce))|remaining|other|second|pastry|dough)/iu
 /** Sheets below and above in a tray: one large pie, whatever it is called. */
 const IN_TRAY =
   /\b(?:larger|bigger)(?: (?:one|piece|half|part|portion|ball|sheet))?\b[^.]{0,40}\b(?:fit|line|into|in|onto|over)\b[^.]{0,30}\b(?:tray|tin|dish|pan)\b[^]{0,200}\b(?:cover|top)(?: it)? with (?:the )?(?:second|other|smaller|rest|remaining)\b|\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))|(?:tray|tin|dish)\b[^]{0,200}\b(?:then|lay|add|put) (?:(?:on|over) )?(?:the )?(?:rest of the |remaining |other )(?:\d )?(?:sheets|filo|phyllo|yufka|layers|leaves)/i
@@ -41,7 +44,14 @@ const ENDS_AS_BALL =
   /\b(?:close|seal|pinch|enclose|wrap|gather)\b[^.;]{0,40}\b(?:roll|shape|form)\b[^.;]{0,16}\b(?:in)?to (?:an? )?(?:(?:smooth|neat|round|tight) )*balls?\b(?![^]*\b(?:flatten|press|pat|roll out)\b)/i
 const INTO_PARCELS =
   /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
-const SIDES_AND_ROLL = /\b(?:fold|tuck) in the (?:sides|ends) and roll(?:ed)? (?:it |them )?up\b/i
+const SIDES_AND_ROLL =
+  /\b(?:fold|tuck)(?:ed|ing)? (?:in (?:the |both |two )?(?:sides|ends|edges)|(?:the |both |two )?(?:sides|ends|edges) (?:in|over))\b[^.;]{0,30}\broll(?:ed|ing)?\b[^.;]{0,16}\b(?:up|over|into|along|forward)\b/i
+/** Closed round what it holds, and then made flat. */
+const CLOSED_THEN_FLAT =
+  /\b(?:pinch|gather|enclose|close|seal|wrap|purse)\b[^.]{0,60}\b(?:pat|press|roll|flatten)(?:ted|ed)?(?: (?:it|them|each|out|gently|lightly|carefully|again|down))* (?:flat\b|to (?:an? |about |a thin )?(?:flat |thin )?(?:\d|round|disc|circle)|into (?:an? )?(?:flat |thin |\d\S* ?\p{L}* )?(?:discs?|rounds?|patt(?:y|ies)|circles?)\b)/iu
+/** Two rounds with the filling between them. */
+const BETWEEN_ROUNDS =
+  /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:a|the|another) (?:second |other |another )?(?:round|circle|disc|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))/i
 const ROLLS_FROM_END =
   /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
 const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
@@ -71,7 +81,7 @@ const INSTEAD: readonly {
   },
   {
     of: [null],
-    when: ({ method }) => isBaseAndLid(method) && !FOLDS.test(method),
+    when: ({ method }) => (isBaseAndLid(method) || IN_TIN_AND_COVERED.test(method)) && !FOLDS.test(method),
     becomes: 'lidded-pie',
   },
   { of: [null, 'half-moon', 'disc'], when: ({ method }) => isInTray(method), becomes: 'lidded-pie' },
@@ -104,6 +114,20 @@ const INSTEAD: readonly {
     of: ['roll'],
     when: ({ method }) => BUN.closedBy.test(method) && !ROLLS_UP.test(method),
     becomes: 'bun',
+  },
+  {
+    of: [null],
+    when: ({ method, made }) => made === 'parcel' && SIDES_AND_ROLL.test(method),
+    becomes: 'roll',
+  },
+  {
+    of: [null],
+    when: ({ method, made }) =>
+      made !== 'lidded-pie' &&
+      made !== 'coil' &&
+      !FOLDS.test(method) &&
+      (CLOSED_THEN_FLAT.test(method) || BETWEEN_ROUNDS.test(method)),
+    becomes: 'disc',
   },
   // A galette is open in the middle, with its border folded in: of our shapes a pie is nearest.
   {
