@@ -54,6 +54,28 @@ const rule = (source: string) => new RegExp(`${START}(?:${source})`, 'giu')
 /** Every wording, in the order in which they are brought to the one form. */
 export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   {
+    like: 'filo, 1 box (270 g)',
+    becomes: 'filo, 1 pack (270 g)',
+    pattern: rule(
+      String.raw`(${NUMBER} ?(?:${UNIT})?[ -]|(?:an?|one|two|three) (?:large |small |big )?)box(es)?(?! grater)(?!\p{L})`,
+    ),
+    to: (_, many, several) => `${many}pack${several ? 's' : ''}`,
+  },
+  {
+    like: 'puff pastry (1 375 g roll)',
+    becomes: 'puff pastry (1 375 g pack)',
+    pattern:
+      /(?<=\b(?:pastry|filo|phyllo|yufka)\b[^\p{L}]*)((?:\d[\d.]*|\ban?|\bone|\btwo|\bhalf) ?(?:g|oz)?[ -])roll(s)?(?!\p{L})/giu,
+    to: (_, many, several) => `${many}pack${several ?? ''}`,
+  },
+  {
+    like: 'a 375 g roll of puff pastry',
+    becomes: 'a 375 g pack of puff pastry',
+    pattern:
+      /((?:\d[\d.]*|\ban?|\bone|\btwo|\bhalf) ?(?:g(?:ram)?|oz)?[ -])roll(s)?(?= (?:\([^)]*\) )?(?:of )?(?:[\p{L}-]+ ){0,2}(?:pastry|filo|phyllo|yufka)(?!\p{L}))/giu,
+    to: (_, many, several) => `${many}pack${several ?? ''}`,
+  },
+  {
     like: 'a cup and a half of milk',
     becomes: '1 1/2 cup milk',
     pattern: rule(String.raw`(an?|one|\d{1,2}) (${UNIT}) and (?:an? )?(half|quarter|third)(?: of)?(?!\p{L})`),
@@ -170,7 +192,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   },
 ]
 
-const MAY_HOLD = /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|\b(?:and a)\b/i
+const MAY_HOLD = /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|\bbox|\broll|\b(?:and a)\b/i
 
 /**
  * A line with its amounts in one form: "a cup and a half of milk", "quarter of a kilo", "200/250 g" become "1 1/2 cup

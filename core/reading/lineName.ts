@@ -106,7 +106,10 @@ const OF_ONE_NOUN: readonly (readonly [RegExp, RegExp])[] = [
   [/^(?:almond|oat|soya?|rice|coconut|cashew|hemp|plant)$/i, /^(?:milk|drink|yogh?urt|cream)$/i],
   [/^(?:sunflower|olive|rapeseed|canola|vegetable|corn|peanut|groundnut|coconut|avocado)$/i, /^oil$/i],
   [/^(?:rice|oat|rye|spelt|corn|almond|chickpea|buckwheat|wholemeal|plain)$/i, /^flour$/i],
-  [/^(?:chicken|beef|vegetable|veg|fish)$/i, /^(?:stock|broth)$/i],
+  [
+    /^(?:chicken|beef|lamb|pork|veal|ham|turkey|duck|bone|mushroom|onion|vegetable|veg|fish)$/i,
+    /^(?:stock|broth|bouillon)(?: cubes?)?$/i,
+  ],
   [/^(?:lemon|lime|orange)$/i, /^(?:juice|zest)$/i],
   [/^(?:poppy|sesame|nigella|cumin|pumpkin|sunflower)$/i, /^seeds?$/i],
 ]

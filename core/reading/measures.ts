@@ -123,7 +123,7 @@ export function readMeasure(text: string): MeasureRead | null {
 
 /** "2 x 400 g cans", "2 400-g cans", "2 (400 g) cans", "a 400 g can": so many containers of a stated weight. */
 const CONTAINERS = new RegExp(
-  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?)\b(?!\s+gourds?)(?:\s*\([^)]*\))?`,
+  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\.?\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?)\b(?!\s+gourds?)(?:\s*\([^)]*\))?`,
   'iu',
 )
 

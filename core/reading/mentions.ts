@@ -4,6 +4,8 @@ import { PIECES } from './servings'
 
 // The numbers of a clause that count pieces: each is a measure, a size or a count, led by a verb, of each or in all.
 
+/** "Fold in 3, do that twice": layers. */
+const FOLDED = /\bfold(?:ed|ing)?(?: \p{L}+){0,3} (?:in|into)\s*$/iu
 /** Verbs that make many of one, and verbs that say what comes of it. */
 export const SPLITS =
   'divide|split|cut|cutting|portion|separate|break|tear|chop|slice|stamp|pinch|pull|nip|snip|pluck|rip|weigh|scale|score|(?<!gas )mark'
@@ -150,6 +152,7 @@ function findMentions(text: string, ahead: string): Mention[] {
     // "Divide the dough and the cheese into 3" is of the dough as well.
     if (led && NOT_PIECES.test(led.between) && !/\b(?:dough|pastry)\b/i.test(led.between)) continue
     if (things && NOT_PIECES.test(things[0])) continue
+    if (!things && FOLDED.test(before)) continue
     if (OF_PAPER.test(after)) continue
     // "6 portions" by itself counts who eats.
     if (led === null && /^\s*portions$/iu.test(things?.[0] ?? '')) continue

@@ -76,7 +76,7 @@ export function plainLine(raw: string): string {
       '$1 ($2)',
     )
     .replace(
-      /^((?:\d|an?|one|two) (?:(?:large|small|ready[- ]rolled|chilled|frozen) )*(?:sheets?|packs?|packets?|blocks?|rolls?|tubs?|jars?|tins?|cans?|bags?|boxe?s?)\b[^,()]*),\s*((?:about )?\d{2,4} ?(?:g|ml|oz))(?: each)?$/i,
+      /^((?:\d|an?|one|two) (?:(?:large|small|ready[- ]rolled|chilled|frozen) )*(?:sheets?|packs?|packets?|blocks?|rolls?|tubs?|jars?|tins?|cans?|bags?|boxe?s?|cartons?)\b[^,()]*)(?:,|\s[/–-]|,? weighing(?: about)?)\s*((?:about )?\d{2,4} ?(?:g|ml|oz))(?: each)?$/i,
       '$1 ($2)',
     )
     // "100 g noodles, soaked (50 g dry)": what was weighed before it was soaked.
@@ -158,6 +158,11 @@ export function plainLine(raw: string): string {
     .replace(/^(\d[\d.]*\s?(?:g|kg|ml|l|oz|lb)\b.*\p{L})\s[x×]\s?(\d{1,2})$/iu, '$2 x $1')
     .replace(/^(\p{L}[^\d]*?),?\s+(\d[\d.]*\s?(?:g|kg|ml|l|oz|lb))\s*[x×]\s*(\d{1,2})$/iu, '$3 x $2 $1')
     .replace(/^(?:1|one|an?)\s+(\p{L}[^\d]*?)\s[x×]\s?(\d{1,2})$/iu, '$2 $1')
+    // "Onions x2, sliced", "egg x1 for glaze", "puff pastry x 2 (375 g packs)".
+    .replace(
+      /^(\p{L}[\p{L} '-]{1,40}?)\s*(?<=\s|\p{L}{3})[x×]\s?(\d{1,2})(?=\s*(?:$|[,(]|[-–]\s|for\b|to\b))/iu,
+      '$2 $1',
+    )
 
     .replace(/\b(?:extra[- ]large|jumbo|very large) (?=eggs?\b)/i, 'XL ')
     .replace(

@@ -54,6 +54,12 @@ const WITH_OTHERS =
 /** Work on a piece of meat before it is cooked. */
 const SEASONED = /^\W*(?:season|rub|coat|sprinkle|salt|brush)\b/i
 
+/** "Put the chicken and the onion on a tray". */
+const ON_TRAY =
+  /^\W*(?:put|place|lay|spread|arrange|tip|set)\b[^,;.]*\b(?:on|onto|in|into)\b[^,;.]*\b(?:trays?|roasting tin|tin|baking (?:dish|sheet)|oven dish)\b/i
+/** What is done to food on a tray before it goes into the oven. */
+const STREWS = /^\W*(?:drizzle|sprinkle|scatter|strew|season|dot|toss|turn|coat|brush|rub|dust|salt)\b/i
+
 /** Finds what the verbs of one part's clauses are done to, from one stretch to the next. */
 export class Objects {
   constructor(private readonly lines: PotLines) {}
@@ -124,8 +130,14 @@ export class Objects {
       const seasons =
         SEASONED.test(text) && own.some((at) => foodIs(this.lines.foodOf(at), 'flesh')) && pot.hot === null
       const waits =
-        seasons || PREPARES.test(text) || STANDS_IN.test(text) || (pot.hot === null && PUTS_IN.test(text))
-      this.prepared = waits ? own : []
+        seasons ||
+        PREPARES.test(text) ||
+        STANDS_IN.test(text) ||
+        ON_TRAY.test(text) ||
+        (pot.hot === null && PUTS_IN.test(text))
+      // "Put the chicken on a tray, drizzle with the oil and roast": what is strewn goes in with it.
+      const strewn = STREWS.test(text) && pot.hot === null && this.prepared.length > 0
+      this.prepared = strewn ? [...new Set([...this.prepared, ...own])] : waits ? own : []
       // "Add the cabbage, cover and cook": the lid says nothing of what goes in.
       if (LID_ALONE.test(text) || PASSES_ON.test(text)) this.prepared = this.lastPrepared
       this.lastPrepared = this.prepared

@@ -123,6 +123,11 @@ const TRAILING_COUNT = new RegExp(
  */
 export const readLine: (raw: string) => ReadLine = remember(takeApart)
 
+/** What is sold by the pack. */
+const PACKED = /^(?:can|jar|packet|tub|block|sheet|tube|bottle|ball)$/
+const WEIGHED_AND_SAID =
+  /^(?:net |weighing |about |approx\.? )?(\d[\d.,]* ?(?:g|kg|ml|oz|lb))\b\.?\s*([^\d]*)$/i
+
 /** Takes brackets out of a rest: amounts go to the measures, remarks to the preparation, alternatives stay. */
 function withoutBrackets(text: string, measures: Measure[], prep: string[]): string {
   // A bracket that is not an amount is a remark on how the food is prepared.
@@ -169,7 +174,14 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
       if (dual && measures.length > 1 && /\b(?:prepared|once|peeled|trimmed|after)\b/i.test(piece))
         measures.splice(1)
       if (dual) measures.push(...dual.map((measure) => (each ? times(measure, outer) : measure)))
-      else if (piece.trim()) prep.push(piece.trim())
+      else if (piece.trim()) {
+        // "1 pack puff pastry (375 g ready rolled)": what it weighs, and what it is like.
+        const inPack = outer?.unitId && PACKED.test(outer.unitId) ? WEIGHED_AND_SAID.exec(piece.trim()) : null
+        const weighed = inPack ? measuresIn(inPack[1]!) : null
+        if (weighed) measures.push(...weighed.map((measure) => (each ? times(measure, outer!) : measure)))
+        const said = weighed ? inPack![2]!.trim() : piece.trim()
+        if (said) prep.push(said)
+      }
     }
     return ' '
   })
@@ -303,6 +315,9 @@ function takeApart(raw: string): ReadLine {
     prep.push(cut[1]!)
     rest = rest.slice(0, cut.index) + rest.slice(cut.index + cut[0].length)
   }
+
+  // "400 g chickpeas (1 tin)": what they come in stands in the bracket.
+  container ||= measures.some((measure) => /^(?:can|jar)$/.test(measure[0]!.unitId ?? ''))
 
   // "lard, butter or ghee" allows any of three.
   rest = rest.replace(

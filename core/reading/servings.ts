@@ -1,4 +1,5 @@
 import { DIGIT_NUMBER, readNumber, withDigits } from './readNumber'
+import { withPlainPromise } from './promises'
 import { remember } from './remember'
 import { UNIT_PATTERN } from './units'
 
@@ -148,7 +149,7 @@ const SO_MANY_FOR = new RegExp(
 
 function yieldsOf(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
-  const line = stated
+  const line = withPlainPromise(stated)
     .replace(INTO_PORTIONS, '$1$2 pieces')
     .replace(PORTIONS_OF, '$1 pieces')
     .replace(DOUGH_AND_FILLING, '$1')

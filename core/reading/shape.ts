@@ -22,10 +22,16 @@ const IN_TIN_AND_COVERED =
 /** Sheets below and above in a tray: one large pie, whatever it is called. */
 const IN_TRAY =
   /\b(?:larger|bigger)(?: (?:one|piece|half|part|portion|ball|sheet))?\b[^.]{0,40}\b(?:fit|line|into|in|onto|over)\b[^.]{0,30}\b(?:tray|tin|dish|pan)\b[^]{0,200}\b(?:cover|top)(?: it)? with (?:the )?(?:second|other|smaller|rest|remaining)\b|\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))|(?:tray|tin|dish)\b[^]{0,200}\b(?:then|lay|add|put) (?:(?:on|over) )?(?:the )?(?:rest of the |remaining |other )(?:\d )?(?:sheets|filo|phyllo|yufka|layers|leaves)/i
+/** "Lay 5 sheets in the tray … another 5 sheets". */
+const SHEETS_AGAIN =
+  /\b(?:tray|tin|dish|pan)\b[^]{0,240}\b(?:another|other|remaining|last|rest of the) (?:\d{1,2} |half of the )?(?:sheets|layers|filo|phyllo|yufka)\b/i
 const COVERED = /\b(?:cover|top)(?: it)? with (?:the )?(?:2nd|second|other|rest|remaining)\b/i
+/** Squares or rectangles of pastry with others laid on them: flat parcels. */
+const SQUARES_WITH_LIDS =
+  /\b(?:rectangles?|squares?|oblongs?)\b[^]{0,120}\b(?:lids?(?: on)?|(?:cover|top)(?: (?:it|each|them))* with (?:the |a |another )?(?:other|second|remaining|rest|rectangle|square))/i
 /** A sheet below and one above, in a tray. */
 const isInTray = (method: string): boolean =>
-  IN_TRAY.test(method) || (LAYS_IN_TRAY.test(method) && COVERED.test(method))
+  IN_TRAY.test(method) || SHEETS_AGAIN.test(method) || (LAYS_IN_TRAY.test(method) && COVERED.test(method))
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull) up (?:the )?(?:edges|sides|dough|corners)\b|\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
 
@@ -128,6 +134,14 @@ const INSTEAD: readonly {
       !FOLDS.test(method) &&
       (CLOSED_THEN_FLAT.test(method) || BETWEEN_ROUNDS.test(method)),
     becomes: 'disc',
+  },
+  {
+    of: [null],
+    when: ({ method }) =>
+      SQUARES_WITH_LIDS.test(method) &&
+      !FOLDS.test(method) &&
+      !/\b(?:tins?|dish(?:es)?|moulds?)\b/i.test(method),
+    becomes: 'parcel',
   },
   // A galette is open in the middle, with its border folded in: of our shapes a pie is nearest.
   {

@@ -11,7 +11,7 @@ import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
 import { NAME_THEN_MEASURED, withEachInBrackets } from './plainLine'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
-import { UNIT_PATTERN } from './units'
+import { UNIT_PATTERN, unitById } from './units'
 
 /** What is done to a food in its fat, and what is stirred together. */
 const FRIED =
@@ -126,6 +126,7 @@ const doneBy = (verb: string): string =>
 
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
+const ONE_OF = /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|those|your|my)\b)(\p{L}.*)$/iu
 const STARCH_IN_WATER =
   /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?\p{L}+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/iu
 /** What joins ingredients, or says what is done with one. */
@@ -137,12 +138,19 @@ const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((
   if (run?.every(({ text }) => matchFood(readLine(text).name, foods)?.how === 'exact')) return run
   const apart = takeApart(withCommas(raw), foods)
   if (apart.length < 2) return apart
-  // "250 g wholemeal flour + 50 g white": the flour is named once.
-  const parts = apart.map((part, at) =>
-    at > 0 && KIND_OF_FLOUR.test(readLine(part.text).name) && /\bflour\b/i.test(apart[at - 1]!.text)
-      ? { ...part, text: `${part.text} flour` }
-      : part,
-  )
+  const parts = apart.map((part, at) => {
+    const before = apart[at - 1]
+    if (!before) return part
+    // "250 g wholemeal flour + 50 g white": the flour is named once.
+    if (KIND_OF_FLOUR.test(readLine(part.text).name) && /\bflour\b/i.test(before.text))
+      return { ...part, text: `${part.text} flour` }
+    // "2 tablespoons soy, one of oyster sauce": so is the spoon.
+    const [, many, food] = ONE_OF.exec(part.text) ?? []
+    const unitId = many ? readLine(before.text).measures[0]?.at(-1)?.unitId : null
+    return unitId && unitById(unitId).kind === 'volume'
+      ? { ...part, text: `${many!} ${unitId} of ${food!}` }
+      : part
+  })
   // What stands between two commas may run on as well.
   return parts.flatMap(
     (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],

@@ -1,0 +1,80 @@
+import { DIGIT_NUMBER, ONES } from './readNumber'
+import { remember } from './remember'
+
+// How many it makes, however that is said, brought to one form: "does 5 big ones", "you can get 14 from this", "total:
+// 12" all promise.
+
+const MARKS = '(?=\\W*$|[,;.!)]|\\s+[-–—]\\s)'
+const NUMBER = String.raw`(?:${DIGIT_NUMBER}|${Object.keys(ONES).slice(1).join('|')})(?:\s*(?:-|–|to|or)\s*\d{1,3})?`
+/** A number that counts: behind it the promise ends, or the pieces are named. */
+const COUNTED = String.raw`((?:exactly |about |around |roughly |maybe |some |approx\.? |~ ?)?${NUMBER}(?![\d.,/]*\d|\s*(?:g|kg|ml|cm|mm|min\w*|hours?|hrs?|°|deg\w*|at a time|at once|more|times|in a|per|each)\b)(?:-?ish)?)`
+/** "5 big ones", "14 pasties", "12 of them for me": what may stand behind the number. */
+const PIECES_BEHIND = String.raw`(?:\s+(?:(?:nice|good|big|large|small|medium|mini|little|decent|generous|hand|sized|size|good[- ]sized)\s+)*(?:ones?|pieces?|pcs?|of (?:them|these)|\p{L}+(?:s|ies))|\s+(?:big|large|small|medium|mini|total|in all|in total|altogether))?`
+const LEAD = String.raw`(?:(?:this|that|it|these|those|which|they|the (?:recipe|dough|mix(?:ture)?|quantit(?:y|ies)|amounts?|lot|above)|one batch|a batch|a single batch|mine|ours|i|we|you)\s+)?(?:(?:will|should|can|could|would|usually|always|normally|generally|just|easily)\s+)*`
+
+/** A wording of the promise, with a line that says it so. */
+export interface PromiseWording {
+  like: string
+  pattern: RegExp
+}
+const wording = (like: string, source: string): PromiseWording => ({
+  like,
+  pattern: new RegExp(source, 'iu'),
+})
+
+/** Every wording that is brought to "makes N". */
+export const PROMISES: readonly PromiseWording[] = [
+  wording(
+    'Does 5 big ones',
+    String.raw`(?:^\W*|[.,;]\s+)${LEAD}(?:does|do)\s+${COUNTED}(${PIECES_BEHIND})${MARKS}`,
+  ),
+  wording(
+    'Should give you 14 pasties',
+    String.raw`\b${LEAD}(?:gives?|makes?|leaves?|gets?) (?:you|me|us)(?: with)?\s+${COUNTED}(${PIECES_BEHIND})`,
+  ),
+  wording(
+    'Turns out 14',
+    String.raw`\b${LEAD}(?:produces?|turns? out|turned out|works? out (?:at|as|to)|worked out (?:at|as)|ends? up (?:as|with|at)|ended up (?:as|with)|makes exactly)\s+${COUNTED}(${PIECES_BEHIND})`,
+  ),
+  wording(
+    'Mine made 14',
+    String.raw`(?:^\W*|[.,;]\s+)(?:(?:mine|ours|this|it|i|we) )?(?:made|got)\s+${COUNTED}(${PIECES_BEHIND})(?: (?:for (?:me|us)|out of (?:it|this|that)|from (?:it|this|that)))?${MARKS}`,
+  ),
+  wording(
+    'You can get 14 from this',
+    String.raw`\b(?:you|i|we)(?: (?:can|should|could|usually|normally))* (?:get|make|have)\s+${COUNTED}(${PIECES_BEHIND}) (?:out of|from|with) (?:this|that|it|these|the (?:dough|recipe|mix\w*|quantit\w+|amounts?))`,
+  ),
+  wording('Fills 14', String.raw`^\W*fills\s+${COUNTED}(${PIECES_BEHIND})${MARKS}`),
+  wording(
+    'How many: 14',
+    String.raw`^\W*(?:total(?: number)?|how many|number|count|(?:one|a|1) batch|turnovers|pasties|pies|dumplings|buns|pieces|parcels|pockets|rolls|breads|momos|samosas|empanadas|parathas)\s*[:=–-]\s*${COUNTED}(${PIECES_BEHIND})\W*$`,
+  ),
+  wording(
+    'Around 14 of them',
+    String.raw`^\W*${COUNTED}(\s+(?:of them|in total|total|in all|altogether))\W*$`,
+  ),
+  wording(
+    'Dough for 14 pasties',
+    String.raw`^\W*(?:dough|pastry|quantities|recipe)(?: for| to make)\s+${COUNTED}(${PIECES_BEHIND})\W*$`,
+  ),
+]
+const MAY_PROMISE =
+  /\b(?:do(?:es)?|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|altogether|dough|pastry|quantities|recipe|\p{L}+s\s*[:=])/iu
+
+/**
+ * A line with its promise in one form: "Does 5 big ones" becomes "makes 5 big ones". A line that promises nothing stays
+ * as it is.
+ *
+ * @param line a row of a page or a sentence
+ */
+export const withPlainPromise: (line: string) => string = remember((line) => {
+  if (!MAY_PROMISE.test(line) || line.length > 400) return line
+  const found = PROMISES.find(({ pattern }) => pattern.test(line))
+  return found
+    ? line.replace(
+        found.pattern,
+        (whole, many: string, what: string) =>
+          `${/^[.,;]/.test(whole) ? `${whole[0]!} ` : ''}makes ${many.replace(/^exactly /i, '')}${what}`,
+      )
+    : line
+})
