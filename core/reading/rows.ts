@@ -10,6 +10,7 @@ import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
 import { readYields, titleYields } from './servings'
+import { turnedRound } from './turnedRound'
 
 // What a row of a text looks like, by its words and by whether the larder knows its food.
 
@@ -105,6 +106,12 @@ function tellsToDo(text: string, foods: Foods): boolean {
   )
     return false
   if (startsLikeStep(text) && wordsOf(text) < 12 && amountBehind(text, foods)) return false
+  // "Cream 100 ml", "roast chicken 300 g": a food whose name is a verb as well, and what it weighs.
+  if (
+    VERB_AND_FOOD.test(text) &&
+    matchFood(readLine(turnedRound(text, foods) ?? text).name, foods)?.how === 'exact'
+  )
+    return false
   if (DIPS.test(text) || PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
   if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
@@ -160,7 +167,12 @@ function tellsToDo(text: string, foods: Foods): boolean {
       return true
     // "Brown meat and onion, drain": what is done goes on.
     const then = text.split(/,\s+/).slice(1)
-    return then.some(startsLikeStep) || matchFood(readLine(text).name, foods)?.how !== 'exact'
+    const { name, measures } = readLine(text)
+    const food = matchFood(name, foods)
+    // "Flour wholemeal 300 g": its kind stands behind the name, and an amount behind both.
+    return (
+      then.some(startsLikeStep) || !(food?.how === 'exact' || (food && measures.length > 0 && words <= 5))
+    )
   }
   // "Apples in a pan with butter 8 min": ingredients do not take minutes, unless they soak.
   if (
@@ -224,6 +236,12 @@ export const amountBehind = (text: string, foods: Foods): boolean => {
     matchFood(name, foods) !== null
   )
 }
+const VERB_AND_FOOD = recalled(
+  new RegExp(
+    String.raw`^(?:cream|squash|mash|roast|toast|mince|stock|coat|drizzle|dust|sprinkle)(?: [\p{L}-]+){0,3} (?:${NUMBER_PATTERN})\s*(?:g|gr|grams?|kg|ml|oz|lbs?|cups?|tbsp|tsp|dl|l)\W*$`,
+    'iu',
+  ),
+)
 const NAME_MARK_AMOUNT = recalled(
   new RegExp(
     String.raw`^(\p{L}[\p{L}' ,()-]{2,40}?)\s*[-–—:=(]\s*(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})(?=[\s\d]|${UNIT_PATTERN})`,

@@ -6,7 +6,7 @@ import { readLine } from './readLine'
 const NAME_AND_KIND = /^([^,()]{3,60}?)\s*(?:,\s*|\()(\p{L}[\p{L}' -]{2,24}?)\s*\)?$/u
 /** What is done with it here names no kind: "onions, fried" are bought raw. */
 const DONE_HERE =
-  /^(?:\p{L}+ly )?(?:fried|stewed|browned|wilted|blanched|saut[eé]ed|roast(?:ed)?|grilled|braised|baked|boiled|mashed|poached|steamed|cooked|crushed|creamed|melted|toasted|caramelised|caramelized|softened|chopped|diced|sliced|cubed|shredded|crumbled|peeled|pressed|squeezed|cut|torn|soaked|drained|beaten|whisked|warm(?:ed)?|cold)\b/iu
+  /^(?:\p{L}+ly )?(?:fried|stewed|browned|wilted|blanched|saut[eé]ed|roast(?:ed)?|grilled|braised|baked|boiled|mashed|poached|steamed|cooked|crushed|creamed|melted|toasted|caramelised|caramelized|softened|chopped|diced|sliced|cubed|shredded|crumbled|grated|raw|ripe|peeled|pressed|squeezed|cut|torn|soaked|drained|beaten|whisked|warm(?:ed)?|cold)\b/iu
 
 /**
  * A line whose kind stands behind its name, turned round: "2 tbsp oil, sesame" is sesame oil. Null where the two
@@ -14,6 +14,7 @@ const DONE_HERE =
  */
 export function turnedRound(raw: string, foods: Foods): string | null {
   const [, front, kind] = NAME_AND_KIND.exec(raw.trim()) ?? []
+  if (!front && !/[,()]/.test(raw)) return nounInFront(raw, foods)
   if (!front || !kind || DONE_HERE.test(kind) || /\b(?:and|or)\b/i.test(kind)) return null
   if (kind.split(' ').length > 3) return null
   const { name, alternative } = readLine(front)
@@ -29,4 +30,30 @@ export function turnedRound(raw: string, foods: Foods): string | null {
     whole.found === normaliseName(`${kind} ${name}`) && matchFood(kind, foods)?.how === 'exact'
   if (whole.food.id === plain?.food.id && !isOneName) return null
   return front.replace(name, `${kind} ${name}`)
+}
+
+/** So many words a name has whose noun stands in front: "flour strong white". */
+const MOST_WORDS = 3
+
+/** "Flour strong white 300 g", "oil olive 2 tbsp", "onion red 1": the noun in front, and which it is behind. */
+function nounInFront(raw: string, foods: Foods): string | null {
+  const { name, alternative } = readLine(raw)
+  const [noun, ...kind] = name.split(' ')
+  if (
+    alternative ||
+    !kind.length ||
+    kind.length >= MOST_WORDS ||
+    /^salt$/i.test(noun!) ||
+    !raw.includes(name)
+  )
+    return null
+  // "Onion fried" is an onion that somebody fries.
+  if ([noun!, ...kind].some((word) => DONE_HERE.test(word) || /\p{L}{3}(?:ed|en)$/iu.test(word))) return null
+  const asWritten = matchFood(name, foods)
+  if (asWritten?.how === 'exact' && asWritten.found === normaliseName(name)) return null
+  const turned = `${kind.join(' ')} ${noun!.toLowerCase()}`
+  const whole = matchFood(turned, foods)
+  return whole?.how === 'exact' && !whole.lacking && whole.found === normaliseName(turned)
+    ? raw.replace(name, turned)
+    : null
 }
