@@ -64,8 +64,17 @@ export function readHeading(line: string, round: Surroundings = {}): Heading | n
 /** For each of the surroundings what has been found in them. What follows counts as an amount, a step, or neither. */
 const finders: ((line: string, foods: Foods) => Heading | null)[] = []
 
+const NUMBERED =
+  /^((?:filling|stuffing|option|version|variation)(?: (?:option|version))?)\s*(?:(?:#|no\.?|number|nr\.?)\s*(\d)(?!\d)|\(([1-3])\))/i
+const NTH = /^(?:the )?(1st|2nd|3rd|4th) (filling|stuffing|option|version)\b/i
+/** "Filling #2", "stuffing (2)", "2nd filling" as "Filling 2". */
+const withPlainNumber = (text: string): string =>
+  text
+    .replace(NTH, (_, nth: string, what: string) => `${what[0]!.toUpperCase()}${what.slice(1)} ${nth[0]!}`)
+    .replace(NUMBERED, (_, what: string, marked?: string, shut?: string) => `${what} ${marked ?? shut!}`)
+
 function findHeading(line: string, round: Surroundings): Heading | null {
-  const text = line.trim()
+  const text = withPlainNumber(line.trim())
   if (!text || text.length > 400) return null
   // "For twenty pockets" promises a number.
   if (/^\W*(?:makes?|yields?|serves|for)\s/i.test(text) && !KINDS_NAMED.test(text) && readYields(text)?.whole)
@@ -97,7 +106,7 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   if (!name || !/\p{L}{2}/u.test(name)) return null
   const plain = name
     .replace(/\([^)]*\)|\[[^\]]*\]/g, '')
-    .replace(/^(?:filling|dough|stuffing|part)\s*(?:no\.?\s*)?\d+/i, 'filling')
+    .replace(/^(?:filling|dough|stuffing|part)\s*\d+/i, 'filling')
   const words = plain.trim().split(/\s+/).length
   const capitals = /\p{Lu}{3}/u.test(plain) && !/\p{Ll}{2}/u.test(plain)
   const told = colon || round.marked === true || capitals

@@ -32,7 +32,7 @@ const ALSO_NAMED = new RegExp(
 )
 export const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'iu')
 const INLINE =
-  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s|\s(?:is )?made (?:with|from|of)\s(?=\d)|\s(?:is|has|takes|needs)\s(?=\d|(?:just |simply )?equal ))(\S.*)$/
+  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough |[Ss]tuffing |[Oo]ption |[Vv]ersion )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s|\s(?:is )?made (?:with|from|of)\s(?=\d)|\s(?:is|has|takes|needs)\s(?=\d|(?:just |simply )?equal ))(\S.*)$/
 
 export const ALONE =
   /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|(?:fresh |egg )?pasta|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i

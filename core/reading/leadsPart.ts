@@ -64,7 +64,7 @@ export function leadsPart(
     mode === 'lines' &&
     row.blankBefore &&
     next === 'amount' &&
-    namesNext(text, rows[index + 1]!, foods)
+    namesNext(text, rows, index + 1, foods)
   ) {
     enter(state, row, { kind: 'filling', name: text, rest: '', pieces: null })
     return true
@@ -125,12 +125,31 @@ export function leadsPart(
 
 const TELLS = /\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
 
-/** "Rhubarb" over "300 g rhubarb, cut up": it names what is listed. */
-function namesNext(text: string, next: Row, foods: Foods): boolean {
-  if (wordsOf(text) > 3 || /\d/.test(text)) return false
-  const named = matchFood(text, foods)
+/** So many words name what is listed below: "mushroom & blue cheese mix". */
+const MOST_NAMING_WORDS = 5
+/** Words and counts that a name of what is listed may have besides its foods. */
+const BESIDE_FOODS = /\s*(?:\((?:for |makes |x ?)?\d{1,2}\)|\b(?:mix(?:ture)?|version|style|ones|bit)\b)\s*$/i
+const WITHOUT_MARKS = /[^\p{L}\s&+]/gu
+const singular = (word: string): string => word.toLowerCase().replace(/(?:es|s)$/, '')
+
+/** "Rhubarb" over "300 g rhubarb, cut up", "leek & cheddar" over both: it names what is listed. */
+function namesNext(text: string, rows: readonly Row[], from: number, foods: Foods): boolean {
+  const bare = text.replace(BESIDE_FOODS, '')
+  if (!bare || wordsOf(bare) > MOST_NAMING_WORDS || /\d/.test(bare)) return false
+  const next = rows[from]!
+  const named = matchFood(bare, foods)
   const listed = matchFood(readLine(next.text).name, foods)
-  return named?.how === 'exact' && listed?.food.id === named.food.id && matchedIngredient(next.text, foods)
+  if (named?.how === 'exact' && listed?.food.id === named.food.id && matchedIngredient(next.text, foods))
+    return true
+  const end = rows.findIndex((row, at) => at > from && row.blankBefore)
+  const block = rows.slice(from, end < 0 ? rows.length : end)
+  if (block.length < 2 || !block.slice(0, 2).every((row) => matchedIngredient(row.text, foods))) return false
+  const words = new Set(
+    block.flatMap((row) => row.text.replace(WITHOUT_MARKS, ' ').split(/\s+/).map(singular)),
+  )
+  return bare
+    .split(/\s*(?:&|\+|,|\band\b|\bwith\b)\s*/i)
+    .every((name) => words.has(singular(name.replace(WITHOUT_MARKS, '').trim().split(/\s+/).at(-1)!)))
 }
 
 /** Whether a part's name inside the method leads lines. A numbered step is a step, whatever it lists. */
