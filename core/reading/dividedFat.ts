@@ -14,7 +14,7 @@ const BRUSHES = recalled(
 )
 /** "Cook the onion in 2 tbsp of the oil": a part of what is listed. */
 const PART_OF_IT = recalled(
-  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cup)s? of|half(?: of)?) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
+  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s? of|half(?: of)?) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
 )
 
 /** Whether the method takes a part of the one fat of its word that is listed. */
@@ -53,7 +53,7 @@ const REMAINING_FAT = recalled(
 const BRUSHES_WITH_IT = recalled(/\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|this|the mix(?:ture)?)\b/i)
 /** "2 tbsp of the oil", "the remaining butter": fat that a clause uses, with its amount. */
 const FAT_USED =
-  /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/giu
+  /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/giu
 const FAT_WORDS: ReadonlySet<string> = new Set(['oil', 'butter', 'ghee', 'lard'])
 const lastWord = ({ read }: ReadIngredient) => normaliseName(read.name).split(' ').at(-1)!
 /** "Sesame oil" beside "rapeseed oil". */
@@ -108,6 +108,8 @@ export function shareOutDivided(
       const others = [...uses].filter(
         ([about]) =>
           about !== draft &&
+          // What is listed to be brushed on, and is what remains of it, is one line.
+          !(about === 'pieces' && brushed && draft.kind === 'finish') &&
           (about !== 'pieces' ||
             brushed ||
             ways.some((way) => way === 'shallow-fry' || way === 'griddle' || way === 'brown-and-steam')),

@@ -85,7 +85,7 @@ export const LAYS_IN_TRAY = recalled(
   /\broll(?: out)? (?:one|1|the first|the larger|the bigger)(?: (?:sheet|half|piece|part))?\b[^.;]{0,30}\b(?:lay|put|place|line)\b[^.;]{0,14}\b(?:in|into|on|the|a) [^.;]{0,20}\b(?:tray|tin|dish|pan)\b|\b(?:lay|put|place) (?:one|1|half|a|the first)(?: (?:sheet|half|piece|layer))? [^.;]{0,6}\b(?:in|into|on) [^.;]{0,30}\b(?:tray|tin|dish|pan)\b/i,
 )
 /** Two rounds make one piece. */
-const PAIRS = recalled(
+export const PAIRS = recalled(
   /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger)(?: (?:one|piece|sheet|rectangle|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+(?! sheets?| layers?| leaves)|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i,
 )
 /** "Filling on 4, lids on": the other four cover them. */

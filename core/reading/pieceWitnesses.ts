@@ -1,6 +1,6 @@
 import { foodIs } from '../food/groups'
 import { MAX_PIECES, type Shape } from '../recipe/vocabulary'
-import { byDividing, LAYS_IN_TRAY, type Found } from './dividing'
+import { byDividing, LAYS_IN_TRAY, PAIRS, type Found } from './dividing'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import { MOST_SHEET_GRAMS } from './eachPiece'
 import { recalled } from './matches'
@@ -72,6 +72,7 @@ const sheetsOf = (read: ReadLine): number | null =>
 const PROMISED_WEIGHT = 100
 const IN_STEPS_WEIGHT = 50
 
+const OF_ROUNDS = /\b(?:circles|rounds|dis[ck]s|squares|rectangles)\b/i
 /** "Makes 24", "for 12 buns". */
 function promised({ outline, said, shape }: Counting): Found[] {
   return said.flatMap((count, at) => {
@@ -82,7 +83,10 @@ function promised({ outline, said, shape }: Counting): Found[] {
         /\b(?:makes|yields?|gives|serves)\b/i.test(count.text))
     if (!count.pieces || isCutUp(count.text, shape, outline.title)) return []
     const weight = (isPromise ? PROMISED_WEIGHT : IN_STEPS_WEIGHT) - at
-    return [{ pieces: count.pieces, weight, says: count.text }]
+    // "Cut circles (about 20). Fill half, top with the remaining circles": two rounds make one.
+    const step = isPromise ? undefined : outline.steps.find(({ text }) => text.includes(count.text))
+    const isPaired = step !== undefined && OF_ROUNDS.test(count.text) && PAIRS.test(step.text)
+    return [{ pieces: wholePieces(count.pieces / (isPaired ? 2 : 1)), weight, says: count.text }]
   })
 }
 

@@ -104,7 +104,7 @@ export const BOILS_FROM_MINUTES = 15
 /** Chopped tomatoes simmer in their own juice. */
 export const isJuicy = (food: Food | null): boolean => /^tomato(?!-puree)/.test(food?.id ?? '')
 export const IN_THE_FAT =
-  /\b(?:in|with) (?:the |hot |a little |some |\d\S* \p{L}+ )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/iu
+  /\b(?:in|with) (?:the |hot |a little |some |\d\S* \p{L}+ )*(?:\p{L}+ )?(?:oil|butter|ghee|lard|dripping|margarine|marg|fat)\b/iu
 export const IN_WATER = /\b(?:in|with|and) (?:the |its |their )?water\b(?! to cover)/i
 export const LISTS_WATER = /^\W*(?:the )?water\b/i
 export const UNTIL = /\b(?:until|till)\b.*$/i

@@ -57,7 +57,7 @@ const CLOSED_THEN_FLAT =
   /\b(?:pinch|gather|enclose|close|seal|wrap|purse)\b[^.]{0,60}\b(?:pat|press|roll|flatten)(?:ted|ed)?(?: (?:it|them|each|out|gently|lightly|carefully|again|down))* (?:flat\b|to (?:an? |about |a thin )?(?:flat |thin )?(?:\d|round|disc|circle)|into (?:an? )?(?:flat |thin |\d\S* ?\p{L}* )?(?:discs?|rounds?|patt(?:y|ies)|circles?)\b)/iu
 /** Two rounds with the filling between them. */
 const BETWEEN_ROUNDS =
-  /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:a|the|another) (?:second |other |another )?(?:round|circle|disc|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))/i
+  /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:(?:a|the|another) )?(?:(?:second|other|another|remaining) )?(?:rounds?|circles?|dis[ck]s?|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))/i
 const ROLLS_FROM_END =
   /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
 const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
@@ -133,6 +133,12 @@ const INSTEAD: readonly {
       made !== 'coil' &&
       !FOLDS.test(method) &&
       (CLOSED_THEN_FLAT.test(method) || BETWEEN_ROUNDS.test(method)),
+    becomes: 'disc',
+  },
+  // Hand pies of two rounds are folded nowhere.
+  {
+    of: ['half-moon'],
+    when: ({ method }) => !FOLDS.test(method) && BETWEEN_ROUNDS.test(method),
     becomes: 'disc',
   },
   {

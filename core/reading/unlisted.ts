@@ -64,6 +64,13 @@ const FRIED_IN_SO_MUCH = recalled(
     'iu',
   ),
 )
+/** "Brown in dripping (1 oz)": the amount stands behind. */
+const FRIED_IN_BRACKET = recalled(
+  new RegExp(
+    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;(]{0,60}?\b(?:in|with)?\s*(?:the |some |hot )?(\p{L}*(?:dripping|lard|oil|butter|ghee|margarine|fat))\s*\(\s*((?:about |~)?[\d¼½¾⅓⅔][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?))\s*\)`,
+    'iu',
+  ),
+)
 /** The edges are wetted so that they stick: that is nearly nothing. */
 const ONLY_EDGES = recalled(/\b(?:edges?|rims?|borders?|seams?)\b/i)
 /** "Crimp the edges, brush with oil": the edges are closed, and it is the pieces that are brushed. */
@@ -188,7 +195,12 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
         add(finishOf(drafts), one, grams, says)
       }
     const filling = about !== null && about !== 'pieces' && about.kind === 'filling' ? about : null
-    const told = !closed && filling ? FRIED_IN_SO_MUCH.exec(text) : null
+    const bracketed = !closed && filling ? FRIED_IN_BRACKET.exec(text) : null
+    const told = bracketed
+      ? [bracketed[0], bracketed[2]!, bracketed[1]!]
+      : !closed && filling
+        ? FRIED_IN_SO_MUCH.exec(text)
+        : null
     const fried = told ?? (!closed && filling ? FRIED_IN.exec(text) : null)
     const fat = fried ? named(fried[2]!, foods) : null
     const toldGrams = told && fat ? weighLine(readLine(`${told[1]!} ${fat.name}`), fat).grams : null
