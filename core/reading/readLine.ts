@@ -40,7 +40,7 @@ const UP_TO = new RegExp(
 )
 /** "knob of butter", "pinch salt", "heaped teaspoon of cumin" is one. */
 const BARE_UNIT =
-  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|glass|mug|spoon|spoonful|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|grind|twist|can|tin)(?=\s+(?:of\s+)?(?!noodles)\p{L})/iu
+  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|glass|mug|spoon|spoonful|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|pack|pkt|bag|box|jar|tub|block|carton|punnet|tube|grind|twist|can|tin)(?=\s+(?:of\s+)?(?!noodles|choi|choy)\p{L})/iu
 
 /** "200ish", "200-ish g". */
 const ISH = /(\d)\s*-?ish\b/gi
@@ -93,7 +93,7 @@ export const KEPT_BACK =
   /\b(?:save|keep|reserve|saving|keeping|reserving|hold back|set aside)\b[^()]{0,30}\b(?:for|to)\b[^()]{0,20}\b(?:tops?|brush|glaz|wash|finish|seal)\p{L}*[^()]*/iu
 const IN_EACH =
   /^(?:about )?(\d{1,3})\s+(?:\p{L}+\s+)?(?:in (?:each|a|every)|per|to (?:a|each)|each)(?:\s+(?:pack(?:et|age)?|box|bag|one))?$/iu
-const PER_BATCH =
+export const PER_BATCH =
   /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
 /** "Turnip, tiny dice", "beef in small cubes": cut to a size, said with a noun. */
 const CUT_TO_SIZE =
@@ -177,7 +177,7 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
       else if (piece.trim()) {
         // "1 pack puff pastry (375 g ready rolled)": what it weighs, and what it is like.
         const inPack = outer?.unitId && PACKED.test(outer.unitId) ? WEIGHED_AND_SAID.exec(piece.trim()) : null
-        const weighed = inPack ? measuresIn(inPack[1]!) : null
+        const weighed = inPack ? measuresIn(/\p{L}/u.test(inPack[1]!) ? inPack[1]! : `${inPack[1]!} g`) : null
         if (weighed) measures.push(...weighed.map((measure) => (each ? times(measure, outer!) : measure)))
         const said = weighed ? inPack![2]!.trim() : piece.trim()
         if (said) prep.push(said)

@@ -6,7 +6,7 @@ import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './list
 import { matchFood } from './match'
 import { oneAmountForSeveral } from './oneAmount'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
-import { readLine } from './readLine'
+import { PER_BATCH, readLine } from './readLine'
 import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
 import { NAME_THEN_MEASURED, withEachInBrackets } from './plainLine'
 import { rememberWith } from './remember'
@@ -101,6 +101,10 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   const parts = split(raw, foods)
   // A line that is of one food keeps the words it was written in.
   if (parts.length === 1 && parts[0]!.text === plain) return [{ ...parts[0]!, text: line }]
+  // "2 tbsp oil and 1/2 cup water per batch": of both.
+  const batch = parts.length === 2 ? PER_BATCH.exec(parts[1]!.text)?.[0] : undefined
+  if (batch && AND_BETWEEN.test(raw) && !PER_BATCH.test(parts[0]!.text))
+    return [{ ...parts[0]!, text: `${parts[0]!.text}${batch}` }, parts[1]!]
   if (parts.length < 2 || parts.some(({ told }) => told) || !parts.some(({ text }) => FOR_ALL.test(text)))
     return parts
   // What the line says of one ("milk to glaze") may hold for what stands before.
@@ -124,6 +128,7 @@ const doneBy = (verb: string): string =>
         ? verb
         : ''
 
+const AND_BETWEEN = /\p{L}\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/iu
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
 const ONE_OF = /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|those|your|my)\b)(\p{L}.*)$/iu

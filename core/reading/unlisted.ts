@@ -46,7 +46,7 @@ const STREWN = [
   /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/iu,
   /\b(?:sprinkl|scatter|strew)\w* (?:over |on )?([^.;]{3,40}?)(?= (?:on|over)\b|[.;,]|$)/iu,
   /(?:^|[.;,]\s*)([^.;,]{3,40}?) on top\b/iu,
-  /\bwash(?:ed)?\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/iu,
+  /\b(?:wash(?:ed)?|(?:egg|milk|yolk) on top)\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/iu,
 ]
 /** What a piece is strewn with: seeds may be an allergen, and sugar is counted. Common practice, no source. */
 const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sweetener: 1, cheese: 3 }
