@@ -29,7 +29,7 @@ const NOISE = new RegExp(
 const BYLINE = /^\W*(?:[Rr]ecipe )?[Bb]y \p{Lu}\p{L}*(?: \p{Lu}\p{L}+){0,2}\W*$/u
 /** "From my grandmother's notebook", "adapted from a magazine": whose it is, below the title. */
 export const saysWhose = (text: string): boolean =>
-  /^[\W_]*(?:from|by|via|courtesy of|adapted from|based on|inspired by|recipe (?:from|by|courtesy)|credit(?: to)?:?|source:?|as (?:taught|made|told) by)\s+(?:\p{L}[\p{L}'.&-]*\s*){1,8}\W*$/iu.test(
+  /^[\W_]*(?:from|by|via|courtesy of|adapted from|based on|inspired by|recipe (?:from|by|courtesy)|credit(?: to)?:?|source:?|as (?:taught|made|told) by)\s+(?:\p{L}[\p{L}'.&-]*,?\s*){1,8}\W*$/iu.test(
     text,
   )
 const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i

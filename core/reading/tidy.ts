@@ -295,6 +295,12 @@ const inBracket = (text: string, start: number, at: number): boolean => {
   return closes > 0 && closes - opened < MAX_BRACKET && !text.slice(opened + 1, closes).includes('(')
 }
 
+/** "Salt 1 tsp", and no "add 1 tsp": an amount behind its name. */
+const NAME_AND_AMOUNT =
+  /(?:^|[,;:]\s*)(?!(?:add|use|take|mix|stir|put|heat|pour|whisk|beat|melt|with|and|plus|about|approx|in|of|to|another|then|fry|cook)\b)\p{L}[\p{L} '()-]{1,40} [\d¼½¾⅓⅔⅛][\d./ ¼½¾⅓⅔⅛-]*\s?\p{L}{1,5}$/iu
+/** "Salt 1 tsp. Refried beans 3/4 c": the next in the list, or the next heading, begins behind the dot. */
+const LISTED_BEHIND = /^\s+(?:\p{Lu}\p{Ll}|\p{L}[\p{L} '-]{2,30} [\d¼½¾⅓⅔⅛])/u
+
 function cutSentences(text: string): string[] {
   const found: string[] = []
   let start = 0
@@ -317,6 +323,10 @@ function cutSentences(text: string): string[] {
     if (
       mark === '.' &&
       /^\s+\p{L}/u.test(text.slice(at + 1, at + 4)) &&
+      !(
+        LISTED_BEHIND.test(text.slice(at + 1, at + 40)) &&
+        NAME_AND_AMOUNT.test(text.slice(Math.max(start, at - 60), at))
+      ) &&
       ((SHORT_UNIT.test(text.slice(Math.max(start, at - 16), at)) &&
         // Grams are not cut short: "flour 550 g. Knead" ends.
         !(
@@ -330,7 +340,11 @@ function cutSentences(text: string): string[] {
     if (
       mark === '.' &&
       ABBREVIATED.test(text.slice(Math.max(start, at - 8), at)) &&
-      !/^\s+[A-Z][a-z]/.test(text.slice(at + 1, at + 6))
+      !/^\s+[A-Z][a-z]/.test(text.slice(at + 1, at + 6)) &&
+      !(
+        LISTED_BEHIND.test(text.slice(at + 1, at + 40)) &&
+        NAME_AND_AMOUNT.test(text.slice(Math.max(start, at - 60), at))
+      )
     )
       continue
     // "2 min. per side" goes on.

@@ -1,12 +1,13 @@
 import { headCells, timeOfWhole } from './headRow'
 import { kindOf } from './headingKinds'
+import { readHeading } from './headings'
 import { matchFood } from './match'
 import { recalled } from './matches'
 import type { OutlineState } from './outlineState'
 import { boastIn } from './outlineTitle'
 import { saysNothing, saysWhose } from './page'
 import { readLine } from './readLine'
-import { matchedIngredient, STARTS_WITH_AMOUNT } from './rows'
+import { looksLike, matchedIngredient, STARTS_WITH_AMOUNT } from './rows'
 import { readYields } from './servings'
 import type { Row } from './tidy'
 
@@ -84,7 +85,14 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
     state.is(row, 'left-out')
     return true
   }
-  if (out.title && state.isAtStart && saysWhose(text)) {
+  // "From my aunt, typed up by me" stands above the name or below it.
+  const below = rows[index + 1]
+  const isAboveName =
+    !out.title &&
+    below !== undefined &&
+    looksLike(below, foods) === 'other' &&
+    !readHeading(below.text, { foods })
+  if ((out.title || isAboveName) && state.isAtStart && saysWhose(text)) {
     state.remark(row, text)
     return true
   }
