@@ -53,12 +53,8 @@ const NEAR_SHARE = 0.12
 const LEAST_TOLD_WEIGHT = 40
 
 const LAST_WORDS = 200
-const GET = recalled(
-  /\b(?:(?:i|we) (?:usually |always |normally )?(?:get|got)|you(?:'ll| will| should)? get|(?:it|this|that) makes|makes)\s+(?:about |around |roughly )?(\d{1,3})\b(?!\s*(?:g|kg|ml|cups?|minutes?|mins?|cm|inch)\b)/i,
-)
-
 /** What the rows of a text, and behind them its steps, say of pieces and servings. */
-function saidOf(outline: Outline, clauses: readonly Clause[]): Outline['counts'] {
+function saidOf(outline: Outline): Outline['counts'] {
   const said = [...outline.counts]
   for (const { text } of outline.steps) {
     // What is told in one breath says at its end how many there are.
@@ -66,14 +62,9 @@ function saidOf(outline: Outline, clauses: readonly Clause[]): Outline['counts']
     // "Serve with fried onions. ~ 35 pcs": how many stands by itself behind the work.
     const last = sentencesOf(step).at(-1) ?? step
     const alone = last !== step && last.split(' ').length <= 4 ? readYields(last) : null
-    const yields = readYields(step) ?? (alone?.pieces && alone.whole ? alone : null)
+    const yields =
+      readYields(step) ?? (alone?.pieces && alone.whole ? alone : step === text ? null : readYields(text))
     if (yields) said.push({ ...yields, text: step })
-  }
-  // In one breath it is said anywhere: "… cut five inch rounds i get about 16 put two tablespoons in each".
-  for (const { text } of clauses) {
-    const own = text.length > LAST_WORDS / 2 ? GET.exec(text) : null
-    if (own && !said.some(({ pieces }) => pieces))
-      said.push({ pieces: Number(own[1]), servings: null, perServing: null, text: own[0] })
   }
   return said
 }
@@ -89,7 +80,7 @@ export function countPieces(
   notes: RecipeNote[],
 ): Counted {
   const shell = drafts.filter((draft) => draft.kind === 'shell').flatMap((draft) => draft.lines)
-  const said = saidOf(outline, clauses)
+  const said = saidOf(outline)
   const first = (of: (count: Outline['counts'][number]) => number | null) =>
     said.map(of).find((value) => value !== null) ?? null
   const counting: Counting = {

@@ -41,7 +41,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'boil',
-    /\b(?:par-?)?boil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise|bob|come to the)|\b(?:when|once|after|as soon as) they(?:'ve)? (?:float|rise|come|surface|bob)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?(?:(?:for )?(?:about )?\d[\d –-]* ?min\w* )?in (?:(?!the\b)[\p{L}\d.]+ ){0,4}?(?:the )?(?:(?:hot|simmering|salted) )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|all|everything|in (?:the |a )?(?:\p{L}+ )?(?:broth|stock)|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/iu,
+    /\b(?:par-?)?boil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise|bob|come to the)|\b(?:when|once|after|as soon as) they(?:'ve)? (?:float|rise(?! (?:in the oven|well|nicely))|come(?! (?:out|off|from|away|together))|surface|bob)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?(?:(?:for )?(?:about )?\d[\d –-]* ?min\w* )?in (?:(?!the\b)[\p{L}\d.]+ ){0,4}?(?:the )?(?:(?:hot|simmering|salted) )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|all|everything|in (?:the |a )?(?:\p{L}+ )?(?:broth|stock)|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/iu,
   ],
   [
     'bake',

@@ -5,7 +5,7 @@ import { PIECES } from './servings'
 // The numbers of a clause that count pieces: each is a measure, a size or a count, led by a verb, of each or in all.
 
 /** "Fold in 3, do that twice": layers. */
-const FOLDED = /\bfold(?:ed|ing)?(?: \p{L}+){0,3} (?:in|into)\s*$/iu
+const FOLDED = /\bfold(?:ed|ing)?(?: (?:it|them|the|dough|pastry|sheet|over|up))* (?:in|into)\s*$/i
 /** Verbs that make many of one, and verbs that say what comes of it. */
 export const SPLITS =
   'divide|split|cut|cutting|portion|separate|break|tear|chop|slice|stamp|pinch|pull|nip|snip|pluck|rip|weigh|scale|score|(?<!gas )mark'

@@ -3,6 +3,7 @@ import type { Foods } from '../food/food'
 import type { Outline, OutlineState } from './outlineState'
 import { readSentence } from './outlineSentence'
 import { boastOf } from './page'
+import { withDigits } from './readNumber'
 import { inlineList, isStep, titleEnd, wordsOf } from './rows'
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
 import { sentencesOf, type Row } from './tidy'
@@ -48,6 +49,7 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
   const spoken = (RECIPE_FOR.exec(opening) ??
+    A_RECIPE_FOR.exec(opening) ??
     HOW_I_MAKE.exec(opening) ??
     SPOKEN_TITLE.exec(opening) ??
     THESE_ARE.exec(opening))?.[1]
@@ -67,10 +69,12 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
 const TALK_ROUND =
   /^(?:(?:hi|hello|hey|namaste|welcome)(?: (?:friends|everyone|everybody|all|guys|there|folks))?[\s,.!-]+)?(?:today,? )?(?:(?:we|i)(?:'re| are|'m| am|'ll| will)?(?: be)? (?:making|going to make|gonna make|make|cooking|preparing|sharing)|let'?s make|how to make|this is how (?:i|we) make|here(?:'s| is| are)(?! how)|this is(?! how))\s+(?:the |some |my |our |a |an )?(?=\p{L}{3})/iu
 
+/** "Recipe card — Stuffed kulcha". */
+const CARD = /^(?:recipe(?: card| of the (?:day|week))?)\s*[:—–-]\s+(?=\p{L}{3})/iu
 /** A title without the talk in front of it. */
 export function withoutTalk(title: string): string {
   // "Hi! Here's the steamed bun recipe": the talk goes, and what it is called stays.
-  const bare = title.replace(TALK_ROUND, '')
+  const bare = title.replace(CARD, '').replace(TALK_ROUND, '')
   const name = bare === title ? title : bare.replace(/(?<=\p{L}{3}) recipe$/iu, '')
   return name === title ? title : name.charAt(0).toUpperCase() + name.slice(1)
 }
@@ -87,6 +91,9 @@ const THESE_ARE =
 /** "So this is my recipe for pork dumplings, it's from my flatmate." */
 const RECIPE_FOR =
   /\b(?:this is|here(?:'s| is)) (?:my|our|the|a) (?:\p{L}+ )?recipe for (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,6}?)(?=[,.:;!]|\s+(?:it'?s|i|you|we|from|which|that|for)\b)/iu
+/** "Okay, recipe for my sister in law's lentil fatayer, it makes …". */
+const A_RECIPE_FOR =
+  /^(?:(?:so|okay|ok|right|hi|here(?:'s| is)|this is|hi all),?\s+)*(?:the |my |our |a )?recipe for (?:(?:the|my|our|some) )?(?:(?:\p{L}+[ -]){0,4}\p{L}+['’]s )?(\p{L}+(?: \p{L}+){0,4}?)(?=[,.:;!]|\s+(?:it|that|this|which|you|i|we)\b)/iu
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
 
 /** What a row says behind the title that it begins with; null where it is the title and nothing else. */
@@ -101,7 +108,14 @@ export function behindTitle(state: OutlineState, row: Row): string | null {
   }
   const lead = titleSentence(state, text)
   if (lead === null) return text
-  out.title = lead.replace(/[\s.:!-]+$/, '')
+  const name = lead.replace(/[\s.:!-]+$/, '')
+  // "Lentil fatayer makes about twenty.": so many of what is named.
+  const yields = titleYields(name)
+  if (yields) {
+    const { pieces, servings, perServing } = yields
+    out.counts.push({ pieces, servings, perServing, text: name })
+  }
+  out.title = yields ? withoutYields(withDigits(name)) : name
   state.is(row, 'title')
   return text.slice(text.indexOf(lead) + lead.length).trim()
 }

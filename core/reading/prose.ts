@@ -20,7 +20,7 @@ const STOP =
 const LEADING =
   /^(?:(?:finely|roughly|thinly|freshly|well)\s+)?(?:chopped|sliced|diced|grated|shredded|cubed|peeled)\s+/i
 /** "some nutmeg": no amount, and an ingredient all the same. */
-const SOME = /\b(?:some|a little|a bit of|plenty of)\s+(\p{L}+(?: \p{L}+)?)/giu
+const SOME = /\b(?:some|a little|a bit of|plenty of)\s+(\p{L}+(?: \p{L}+){0,2})/giu
 /** "Pinch of salt" without its article. */
 const BARE_MEASURE =
   /(?:^|[,;]\s*|\band\s+)((?:pinch|handful|splash|knob|dash|squeeze|thumb) of) (\p{L}+(?: \p{L}+)?)/giu
@@ -102,7 +102,7 @@ function foodsOf(stretch: string, foods: Foods): ToldFood[] {
   const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
   const found = searched.length > cut.length ? searched : cut
   for (const match of stretch.matchAll(SOME)) {
-    const own = match[1]!.replace(STOP, '').trim()
+    const own = match[1]!.replace(LEADING, '').replace(STOP, '').trim()
     const food = own.length > 2 ? matchFood(own, foods) : null
     // Fat is named for the pan as well; what is fried in is seen to there.
     if (

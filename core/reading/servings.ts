@@ -147,6 +147,17 @@ const SO_MANY_FOR = new RegExp(
   'iu',
 )
 
+/** A longer row is told without a full stop. */
+const MOST_CHARACTERS = 400
+/** "… for my lentil fatayer it makes about twenty you take four cups …": how many, said in passing. */
+const IN_SPEECH =
+  /\b(?:(?:it|this|that|which|recipe|dough) (?:makes?|gives?|yields?)|(?:you|i|we)(?:'ll)? (?:should |usually |normally )?(?:get|end up with)|serves|feeds) (?:you |me )?(?:about |around |roughly |like |maybe )?(?!a\b|an\b)(?:\d{1,3}|[\p{L}-]+)(?: (?:or so|of them|pieces|people|\p{L}+s))?/iu
+function promisedInSpeech(line: string): Yields | null {
+  const said = IN_SPEECH.exec(line)?.[0]
+  const found = said ? yieldsOf(said) : null
+  return found && { ...found, whole: false, rest: line }
+}
+
 function yieldsOf(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
   const line = withPlainPromise(stated)
@@ -165,7 +176,8 @@ function yieldsOf(stated: string): Yields | null {
     .replace(EATERS_LABEL, 'serves ')
     // "Makes 4 big or 8 small (I did 8)": the cook's own number is the one the rest speaks of.
     .replace(/\bmakes?\b[^.]*\b(?:i|we) (?:did|made) (\d{1,3})\b[^.]*/i, 'makes $1')
-  if (line.length > 400 || BOUGHT_SO.test(line) || SHARE_GIVES.test(line)) return null
+  if (line.length > MOST_CHARACTERS) return promisedInSpeech(line)
+  if (BOUGHT_SO.test(line) || SHARE_GIVES.test(line)) return null
   const dozens = /^\W*(1|2|3|a|one|two|three|half a) dozen\W*$/i.exec(line)
   if (dozens)
     return {
@@ -335,7 +347,7 @@ export function withoutYields(title: string): string {
       /\p{L}{2}/u.test(readYields(tail)?.rest ?? tail) ? tail : '',
     )
     .replace(/\s+[x×]\s?\d{1,3}$/i, '')
-    .replace(/\s+(?:makes|serves|feeds|yields?)\s+\d{1,3}$/i, '')
+    .replace(/\s+(?:makes|serves|feeds|yields?)\s+(?:about |around |roughly )?\d{1,3}$/i, '')
     .replace(forSome, '')
     .replace(atTitleEnd, '$1')
     .replace(/[\s,;(~–-]+(?:approx\.?|about|around|roughly|makes|for)?\s*$/i, '')

@@ -1,6 +1,7 @@
 import { isMacros } from './nutritionRow'
 import { pastedLines } from './pasted'
 import { remember } from './remember'
+import { oneBelowTheOther } from './sideBySide'
 import { GOES_ON } from './verbs'
 
 /** One row of a pasted text, cleaned of marks that carry no words. */
@@ -28,6 +29,9 @@ const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 
 /** "Prep 30 min | Cook 25 min": a row of figures, and no table. */
 const HEAD_LINE = /^\W*(?:prep|cook|total|time|serves|servings|makes|yields?|level|difficulty|calories)\b/i
+
+const HEAD_LABEL =
+  /^(?:prep(?:aration)?|cook(?:ing)?|total|active|serves|servings?|makes|yields?|portions)(?: time)?$/i
 
 /** "Onion kachori | Crisp tea-time snack | Makes 12": what it is called first, with what counts; the rest is kept as a note. */
 function titleOfStrokes(line: string): string[] {
@@ -75,6 +79,8 @@ function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
     STARTS_WITH_AMOUNT.test(second!)
   )
     return [`${first}: ${second}`]
+  // "Yield | 6 kulchas", "Prep | 25 min + 2 h rest": a label and what it says.
+  if (named.length === 2 && HEAD_LABEL.test(first!)) return [named.join(': ')]
   // "16 units | 40 min", and a list with a word behind it, are rows of their own.
   if (
     named.some((cell) => /^\d{1,3}\s*(?:min\w*|h\w*)$/i.test(cell)) ||
@@ -177,7 +183,7 @@ export function tidy(text: string): Row[] {
   let lastNumber: number | null = null
   const indents: number[] = []
   const isCounted = /^\W*1[.)]\s+\S/m.test(text) && /^\W*2[.)]\s+\S/m.test(text)
-  const lines = pastedLines(text)
+  const lines = oneBelowTheOther(pastedLines(text))
   const barred = lines.flatMap((line) =>
     /\S\s*\|\s*\S/.test(line.text.slice(0, MAX_ROW_CHARACTERS)) ? [line.text] : [],
   )
@@ -300,6 +306,9 @@ const NAME_AND_AMOUNT =
   /(?:^|[,;:]\s*)(?!(?:add|use|take|mix|stir|put|heat|pour|whisk|beat|melt|with|and|plus|about|approx|in|of|to|another|then|fry|cook)\b)\p{L}[\p{L} '()-]{1,40} [\d¼½¾⅓⅔⅛][\d./ ¼½¾⅓⅔⅛-]*\s?\p{L}{1,5}$/iu
 /** "Salt 1 tsp. Refried beans 3/4 c": the next in the list, or the next heading, begins behind the dot. */
 const LISTED_BEHIND = /^\s+(?:\p{Lu}\p{Ll}|\p{L}[\p{L} '-]{2,30} [\d¼½¾⅓⅔⅛])/u
+const endsItem = (text: string, start: number, at: number): boolean =>
+  LISTED_BEHIND.test(text.slice(at + 1, at + 40)) &&
+  NAME_AND_AMOUNT.test(text.slice(Math.max(start, at - 60), at))
 
 function cutSentences(text: string): string[] {
   const found: string[] = []
@@ -323,10 +332,7 @@ function cutSentences(text: string): string[] {
     if (
       mark === '.' &&
       /^\s+\p{L}/u.test(text.slice(at + 1, at + 4)) &&
-      !(
-        LISTED_BEHIND.test(text.slice(at + 1, at + 40)) &&
-        NAME_AND_AMOUNT.test(text.slice(Math.max(start, at - 60), at))
-      ) &&
+      !endsItem(text, start, at) &&
       ((SHORT_UNIT.test(text.slice(Math.max(start, at - 16), at)) &&
         // Grams are not cut short: "flour 550 g. Knead" ends.
         !(
@@ -341,10 +347,7 @@ function cutSentences(text: string): string[] {
       mark === '.' &&
       ABBREVIATED.test(text.slice(Math.max(start, at - 8), at)) &&
       !/^\s+[A-Z][a-z]/.test(text.slice(at + 1, at + 6)) &&
-      !(
-        LISTED_BEHIND.test(text.slice(at + 1, at + 40)) &&
-        NAME_AND_AMOUNT.test(text.slice(Math.max(start, at - 60), at))
-      )
+      !endsItem(text, start, at)
     )
       continue
     // "2 min. per side" goes on.
