@@ -192,6 +192,7 @@ const IN_POT = {
 export type ActName = keyof typeof APART | keyof typeof IN_POT
 /** Every act with a sentence that does it, in the order in which they are tried. */
 export const ACTS: Readonly<Record<ActName, Act>> = { ...APART, ...IN_POT }
+const LIQUID = /\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
 const DRAINS_ALONE = /^\W*drain(?:ed)?(?: (?:well|it|them))*\W*$/i
 const APART_ACTS = Object.entries<Act>(APART)
 const POT_ACTS = Object.entries<Act>(IN_POT)
@@ -212,7 +213,12 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
     apart[1].does(stretch, scene, null)
     return apart[0] as ActName
   }
-  if ((pot.hot !== null || pot.ways.size > 0) && POURS_ON.test(text)) pot.wet = true
+  const isListedInHotPot =
+    pot.hot !== null && own.length > 0 && !VERB.test(text) && COVERED.test(stretch.said)
+  // "Add the chicken, then the potato and water": the verb stands in front of the list.
+  const poursOn =
+    POURS_ON.test(text) || (LIQUID.test(text) && (POURS_ON.test(stretch.said) || isListedInHotPot))
+  if ((pot.hot !== null || pot.ways.size > 0) && poursOn) pot.wet = true
   // "Add the cabbage and ½ cup water", "cover and simmer" in the pan that was drained.
   if (pot.isDrained && (POURS_ON.test(stretch.said) || COVERED.test(stretch.said))) pot.wet = true
   const way = wayInPot(stretch, pot, lines)
@@ -232,11 +238,9 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
   // What is poured on after it was dry is wet again.
   const pours = named.some((at) => foodIs(lines.foodOf(at), 'pours'))
   const wets =
-    POURS_ON.test(text) ||
-    (pot.wet && (THE_LIQUID.test(text) || named.some((at) => isJuicy(lines.foodOf(at))))) ||
-    pours
+    poursOn || (pot.wet && (THE_LIQUID.test(text) || named.some((at) => isJuicy(lines.foodOf(at))))) || pours
   if (pot.hot !== null && wets) pot.poured = true
-  if (pot.hot !== null && (POURS_ON.test(text) || (pours && ADDS_LIQUID.test(text)))) scene.untilDry = false
+  if (pot.hot !== null && (poursOn || (pours && ADDS_LIQUID.test(text)))) scene.untilDry = false
   if (DRY.test(text) && pot.ways.size) scene.untilDry = true
   return (found?.[0] as ActName | undefined) ?? null
 }

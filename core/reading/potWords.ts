@@ -61,7 +61,7 @@ export const POURS_ON = recalled(
 )
 
 /** "Add the peas and 1/4 cup water, cover, cook 10 min": it stews. */
-export const COVERED = recalled(/\b(?:cover|lid on)\b/i)
+export const COVERED = recalled(/\b(?:cover(?:ed)?|lid on|under a lid|with (?:a|the) lid(?: on)?)\b/i)
 
 export const LONG = recalled(/\b(?:hours?|hrs?|[3-9]\d ?min)/i)
 export const ADDS_LIQUID = recalled(/\b(?:add|pour|stir in|whisk in|with the)\b/i)
