@@ -97,7 +97,7 @@ export function asUsed(read: ReadLine, foods: Foods): ReadLine {
 
 /** "Milk to adjust consistency", "butter at room temp", "thighs without skin": a food, and what is said of it. */
 const SAID_OF_IT =
-  /^(\p{L}.*?)\s+((?:to|for|at|as|only|total|max(?:imum)?|minimum|net|gross|in the|on (?:the )?(?:side|top)|grated|crushed|sliced|caramelis?z?ed|left[- ]?over|straight|(?:peeled|prepared|cleaned|trimmed|net) weight|with (?:their|its|the) (?:juices?|skins?|bones?|leaves|tops|fat|oil|brine|stalks?|stems?)|without (?:the |its |their |any )?(?:skins?|bones?|seeds|stalks?|stems?|shells?|fat|juice|oil|sugar))\b.*)$/iu
+  /^(\p{L}.*?)\s+((?:to|for|at|as|only|total|max(?:imum)?|minimum|net|gross|in the|on (?:the )?(?:side|top)|grated|crushed|sliced|caramelis?z?ed|left[- ]?over|straight|(?:peeled|prepared|cleaned|trimmed|net) weight|with (?:their|its|the) (?:juices?|skins?|bones?|leaves|tops|fat|oil|brine|stalks?|stems?)|(?:with|w\/) (?!an? |half )[\p{L} &-]+|without (?:the |its |their |any )?(?:skins?|bones?|seeds|stalks?|stems?|shells?|fat|juice|oil|sugar))\b.*)$/iu
 
 /** A line whose name nobody knows as a whole, and knows without what is said behind it: that is no part of it. */
 export function withoutTail(read: ReadLine, foods: Foods): ReadLine {

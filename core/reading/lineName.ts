@@ -6,7 +6,7 @@ export const PREP_WORDS =
 export const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(
-  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|seasoned|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred')})(?:(?:\\s+(?:fine|finely|small|thin|thinly|roughly|well|up))?\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked|salted))*(?:\\s+(?:with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|dry|well|small|tiny|up|fine|finely|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
+  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|seasoned|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred')})(?:(?:\\s+(?:fine|finely|small|thin|thinly|roughly|well|up))?\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked|salted))*(?:\\s+(?:with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|(?:(?:really|very|quite|super|nice and|extra|rather) )?(?:dry|well|small|tiny|fine|finely|thin|thinly)|up|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
   'iu',
 )
 

@@ -69,12 +69,15 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
 const TALK_ROUND =
   /^(?:(?:hi|hello|hey|namaste|welcome)(?: (?:friends|everyone|everybody|all|guys|there|folks))?[\s,.!-]+)?(?:today,? )?(?:(?:we|i)(?:'re| are|'m| am|'ll| will)?(?: be)? (?:making|going to make|gonna make|make|cooking|preparing|sharing)|let'?s make|how to make|this is how (?:i|we) make|here(?:'s| is| are)(?! how)|this is(?! how))\s+(?:the |some |my |our |a |an )?(?=\p{L}{3})/iu
 
+/** "Thought I'd share my recipe for paneer parathas that the kids actually eat". */
+const SHARED =
+  /^.*\b(?:share|sharing|post(?:ing)?|asked for|wanted|here(?:['’]?s| is))\b[^.]*\brecipe for (?:(?:the|my|our|some) )?(\p{L}[^.,:;!]*?)(?:[,.:;!]| (?:that|which|from|it|so|because)\b).*$/iu
 /** "Recipe card — Stuffed kulcha". */
 const CARD = /^(?:recipe(?: card| of the (?:day|week))?)\s*[:—–-]\s+(?=\p{L}{3})/iu
 /** A title without the talk in front of it. */
 export function withoutTalk(title: string): string {
   // "Hi! Here's the steamed bun recipe": the talk goes, and what it is called stays.
-  const bare = title.replace(CARD, '').replace(TALK_ROUND, '')
+  const bare = title.replace(CARD, '').replace(SHARED, '$1').replace(TALK_ROUND, '')
   const name = bare === title ? title : bare.replace(/(?<=\p{L}{3}) recipe$/iu, '')
   return name === title ? title : name.charAt(0).toUpperCase() + name.slice(1)
 }

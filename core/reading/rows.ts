@@ -26,7 +26,7 @@ const DOING =
 
 /** "12 squares of 12 cm, fill, fold": how many, of what size, and what is done with them. */
 const COUNT_AND_DO =
-  /^\W*(?:about )?\d+\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?(?:\p{L}+\s+)?(?:balls|pieces|rounds|circles|dis[ck]s|portions|squares|saucers|buns)\b[^,.]{0,24}(?:,|->|$)/iu
+  /^\W*(?:about )?\d+(?:\s?[-–]\s?\d+)?\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?(?:\p{L}+\s+)?(?:balls|pieces|rounds|circles|dis[ck]s|portions|squares|saucers|buns|lumps|bits|blobs|logs|strips)\b[^,.]{0,24}(?:,|->|$)/iu
 
 /** How many words a text has. */
 export const wordsOf = (text: string) => text.split(/\s+/).length
