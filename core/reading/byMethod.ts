@@ -92,7 +92,7 @@ function calledOnTop(group: string, name: string, spare: boolean): RegExp {
         : /^(?:seed|nut|spice|herb)$/.test(group)
           ? [words[0]!, 'seeds', ...(/seasoning$/i.test(name) ? ['seasoning'] : [])]
           : group === 'sweetener'
-            ? spare
+            ? spare || /^(?:syrup|nectar|honey)$/.test(words.at(-1)!)
               ? [...new Set(words)]
               : [words[0]!]
             : [words.at(-1)!]
@@ -162,14 +162,21 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
         (!read.measures.length || (dough && wetted && (item.line.grams ?? 0) <= ONE_EGG_GRAMS)) &&
         read.prep.some((one) => /beaten/i.test(one)) &&
         clauses.some(({ text, closed }) => closed && WASHES.test(text))
-      if (!whole && !waits) continue
+      // "A little milk", last in the list of a dough that has its water.
+      const isDropOfMilk =
+        dough &&
+        wetted &&
+        /^(?:milk|plant-milk)$/.test(food?.group ?? '') &&
+        item === draft.lines.at(-1) &&
+        (!read.measures.length || (item.line.grams ?? 0) <= THINS_GRAMS)
+      if (!whole && !waits && !isDropOfMilk) continue
       const fat = isFat(food)
       if (
         !draft.lines.includes(item) ||
         !food ||
         // Six eggs are what is eaten; of them a little is brushed on.
         (item.line.grams ?? 0) > MOST_BRUSHED_GRAMS ||
-        (dough && food.group !== 'egg') ||
+        (dough && food.group !== 'egg' && !isDropOfMilk) ||
         !(
           fat ||
           /^(?:egg|egg-yolk|egg-white|milk|plant-milk|seed|sweetener)$/.test(food.group) ||
