@@ -50,10 +50,29 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
 export const gramsOf = (amount: string, food: Food) =>
   weighLine(readLine(`${amount.trim()} ${food.name}`), food).grams
 
-/** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
+const FAT = String.raw`(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|dripping)`
+/** "About 2 tbsp of the melted butter", "half a teaspoon of ghee". */
+const soMuch = (name: string) =>
+  String.raw`(?<${name}>(?:about |~)?(?:[\d¼½¾][\d./ –-]*|half an?|an?|one|two|three)\s*(?:heaped |level |good )?(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knobs?|g|ml|cups?|T|t)) (?:of )?(?:the )?(?:hot |melted )?${FAT}(?: or \p{L}+)?`
+/** "1 tsp ghee per paratha", "1 tsp of oil on each side", "fry each in 1 tsp butter". */
 const PER_PIECE_FAT = recalled(
-  /\b(?:with|in|using)?\s*(?:about )?([\d¼½¾][\d./ –-]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)) (?:of )?(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\s+(?:per|for each|on each|each|for every)\b( side)?/iu,
+  new RegExp(
+    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|(?:for|on|to|around|onto|over) (?:each|every)|each)\b(?! batch)(?<side> side)?|\beach (?:one )?in ${soMuch('inside')}`,
+    'iu',
+  ),
 )
+/** "1 tbsp butter per batch of 4", "2 tbsp oil for each batch (2 batches)". */
+const PER_BATCH_FAT = recalled(
+  new RegExp(
+    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|for each|each) batch(?: of (?<of>\d{1,2})|\s*\((?<batches>\d) batches\))?`,
+    'iu',
+  ),
+)
+/** "In 3 tbsp of oil", "heat a tablespoon of oil". */
+const IN_SO_MUCH = recalled(
+  new RegExp(String.raw`\b(?:in|heat|warm|melt|use|with|using) ${soMuch('amount')}\b`, 'iu'),
+)
+/** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
 function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): number | null {
   for (const { text, about } of clauses) {
     const ofPan =
@@ -62,22 +81,22 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
         text,
       )
     if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|tawa|cook|roast)/i.test(text)) continue
-    const match =
-      /\b(?:oil|butter|ghee|lard|margarine)\s*\((?:about |~)?([^()]{1,20})\)/i.exec(text) ??
-      /\b(?:in|heat|warm|melt|use) (?:about |~)?(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|cups?)) (?:of )?(?:the )?(?:hot |melted |\p{L}+ )?(?:oil|butter|ghee|lard|margarine)\b/iu.exec(
-        text,
-      )
     // "With 1 tsp ghee per paratha": each is cooked in its own.
-    const perPiece = PER_PIECE_FAT.exec(text)
-    const own = perPiece && gramsOf(perPiece[1]!, food)
-    if (own) return own * pieces * (perPiece[2] ? 2 : 1)
-    // "Pan: 1 T oil, flat side down": a spoon of it, and nothing more is said.
-    const bare =
-      match ??
+    const each = PER_PIECE_FAT.exec(text)?.groups
+    const own = each && gramsOf((each.amount ?? each.inside)!, food)
+    if (own) return own * pieces * (each.side ? 2 : 1)
+    const batch = PER_BATCH_FAT.exec(text)?.groups
+    const ofBatch = batch && gramsOf(batch.amount!, food)
+    const batches = batch?.of ? Math.ceil(pieces / Number(batch.of)) : Number(batch?.batches ?? 1)
+    if (ofBatch) return ofBatch * batches
+    const amount =
+      /\b(?:oil|butter|ghee|lard|margarine)\s*\((?:about |~)?([^()]{1,20})\)/i.exec(text)?.[1] ??
+      IN_SO_MUCH.exec(text)?.groups?.amount ??
+      // "Pan: 1 T oil, flat side down": a spoon of it, and nothing more is said.
       /(?:^|:\s*|,\s*)(\d[\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|T|t))\s+(?:of )?(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/u.exec(
         text,
-      )
-    const grams = bare && gramsOf(bare[1]!, food)
+      )?.[1]
+    const grams = amount && gramsOf(amount, food)
     if (grams) return grams
   }
   return null

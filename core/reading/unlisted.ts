@@ -173,7 +173,10 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       )
     if (over && !isThere && !isKeptFor(drafts, over)) {
       const said = wash?.groups?.amount ?? onTop?.groups?.amount
-      const toldGrams = said ? weighLine(readLine(`${said} ${over.name}`), over).grams : null
+      const ofOne = said ? weighLine(readLine(`${said} ${over.name}`), over).grams : null
+      // "Brushing with 1 tsp oil each".
+      const isOfEach = /\b(?:each|per (?!batch)\p{L}+)(?=\W*$|[,.;])/iu.test(text)
+      const toldGrams = ofOne === null ? null : ofOne * (isOfEach ? pieces : 1)
       add(
         finishOf(drafts),
         over,
