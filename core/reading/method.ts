@@ -223,6 +223,8 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
         plain.has(name.split(' ').at(-1)!)
       )
         score += 1.5
+      // "Cook the sliced onions" are those that its list has sliced, where another part has them minced.
+      if (cutSo(draft).some((called) => ` ${normaliseName(text)} `.includes(` ${called} `))) score += 1.5
       // What is brushed on or fried in is named beside the piece and does not decide.
       if (draft.kind === 'pan' || draft.kind === 'finish') score *= 0.6
       // "Stir in flour, then milk" where both have milk goes on with what was last spoken of.
@@ -272,6 +274,14 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   }
   return clauses
 }
+
+const CUT = /\b(sliced|minced|chopped|diced|grated|shredded|cubed|crushed|mashed|whole)\b/i
+/** What the lines of a part are called by how they are cut: "sliced onion". */
+const cutSo = ({ lines }: Draft): string[] =>
+  lines.flatMap(({ read }) => {
+    const how = CUT.exec(read.prep.join(' '))?.[1]
+    return how ? [`${how.toLowerCase()} ${normaliseName(read.name).split(' ').at(-1)!}`] : []
+  })
 
 /** "Cook until thick", "whisk in the milk": a sauce with flour in it. */
 const THICKENS = recalled(
