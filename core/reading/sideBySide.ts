@@ -23,15 +23,19 @@ const isPart = (cell: string | undefined): boolean => {
   return kind !== null && !/^(?:method|ingredients|remarks|noise)$/.test(kind)
 }
 
+/** How many cells a list may take of a row of so many. */
+const WIDTHS: Readonly<Record<number, readonly number[]>> = { 2: [1, 2], 3: [1], 4: [2], 6: [2] }
+
 /** The columns in which a header puts its lists: where each begins, and how many cells it has. Null for none. */
 function columnsOf(cells: readonly string[]): { from: number; width: number }[] | null {
-  const widths =
-    cells.length === 2 ? [1] : cells.length === 4 || cells.length === 6 ? [2] : cells.length === 3 ? [1] : []
+  // "Dough | Amount" heads one list.
+  const widths = WIDTHS[cells.length] ?? []
   for (const width of widths) {
     const starts = cells.map((_, at) => at).filter((at) => at % width === 0)
     const named = starts.every((at) => isPart(cells[at]))
     const rest = cells.every((cell, at) => at % width === 0 || AMOUNT_HEAD.test(cell.replace(/[*_]/g, '')))
-    if (named && rest) return starts.map((from) => ({ from, width }))
+    const isBare = starts.length === 1 && cells.slice(1).every((cell) => !cell)
+    if (named && rest && !isBare) return starts.map((from) => ({ from, width }))
   }
   return null
 }
@@ -68,6 +72,6 @@ export function oneBelowTheOther(lines: readonly PastedLine[]): PastedLine[] {
   return found
 }
 
-/** Whether a row has as many cells; at its end empty ones may be left off. */
+/** Whether a row has as many cells, and heads no list itself; at its end empty ones may be left off. */
 const isRowOf = (cells: readonly string[], width: number): boolean =>
-  cells.length > 1 && cells.length <= width
+  cells.length > 1 && cells.length <= width && !columnsOf(cells)
