@@ -25,7 +25,7 @@ const NOT_TO = String.raw`(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cre
 /** "Fried until golden in", "softened for 5 minutes in", "mixed to a paste with". */
 const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})${HOW_LONG} (?:in|into|with|w\/|to${NOT_TO}|\+|and|&)`
 const JOIN = new RegExp(
-  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to${NOT_TO}|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to${NOT_TO}|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?!(?:an? )?(?:little|bit of|splash of|drop of) (?:\p{L}+ )?water to an? (?:\p{L}+ )?(?:paste|slurry))(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */

@@ -71,6 +71,9 @@ const FRIED_IN_BRACKET = recalled(
     'iu',
   ),
 )
+/** Right behind an amount: " oil each", " of butter per paratha". */
+const OF_EACH =
+  /^\s*(?:of )?(?:\p{L}+ ){0,2}\p{L}+ (?:(?:on |for |over )?each\b(?! side)|per (?!batch)\p{L}+)/iu
 /** The edges are wetted so that they stick: that is nearly nothing. */
 const ONLY_EDGES = recalled(/\b(?:edges?|rims?|borders?|seams?)\b/i)
 /** "Crimp the edges, brush with oil": the edges are closed, and it is the pieces that are brushed. */
@@ -175,7 +178,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       const said = wash?.groups?.amount ?? onTop?.groups?.amount
       const ofOne = said ? weighLine(readLine(`${said} ${over.name}`), over).grams : null
       // "Brushing with 1 tsp oil each".
-      const isOfEach = /\b(?:each|per (?!batch)\p{L}+)(?=\W*$|[,.;])/iu.test(text)
+      const isOfEach = said ? OF_EACH.test(text.slice(text.indexOf(said) + said.length)) : false
       const toldGrams = ofOne === null ? null : ofOne * (isOfEach ? pieces : 1)
       add(
         finishOf(drafts),
