@@ -33,7 +33,14 @@ export function namesOfPot(draft: Draft): (text: string) => number[] {
     )
     // "Blitz the chestnuts" means no chestnut mushrooms where there are chestnuts.
     const heads = new Set(found.map((at) => headOfLine[at]!).filter((word) => plain.has(word)))
+    // "Stir in the coriander" is the leaf, where the ground one is listed as well.
+    const bare = new Set(
+      found.map((at) => normaliseName(draft.lines[at]!.read.name)).filter((name) => heads.has(name)),
+    )
+    const isGround = (at: number) =>
+      bare.has(headOfLine[at]!) && /\bground\b/i.test(draft.lines[at]!.read.name) && !/\bground\b/i.test(text)
     return found.filter((at) => {
+      if (isGround(at)) return false
       const own = wordsOfLine[at]!.filter((word) => plain.has(word))
       const kinds = plainWords(draft.lines[at]!.read.name)
       return (

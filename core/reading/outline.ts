@@ -132,12 +132,16 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   const sentences = forAllOf(sentencesOf(text))
   if (sentences.length === 1) return readSentence(state, row, text)
   const steps = sentences.map((sentence) => isStep(sentence, foods))
-  const lists = sentences.some(
+  const listing = sentences.map(
     (sentence) =>
       inlineList(sentence, foods) ||
       matchedIngredient(sentence, foods) ||
       readHeading(sentence, { foods, next: null }) !== null,
   )
+  const lists = listing.some(Boolean)
+  // "Flatten. 1 T beans + 1 T cheese. Fold, seal.": what stands between two sentences of work is put in.
+  const isBetweenWork = listing.every((is, at) => !is || (at > 0 && steps[at - 1] && steps[at + 1]))
+  if (out.sections.length && steps[0] && lists && isBetweenWork) return countedStep(state, row, text)
   // "Makes 6. Rise 1h30. Bake 15 min. Butter on top.": below the lines, work in short words.
   if (out.sections.length && steps.some(Boolean) && !lists)
     return state.step(row, sentences.filter((sentence) => !isCountAlone(sentence)).join(' '))

@@ -44,7 +44,10 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
 
 /** Names a recipe that no row of its own has named: by its first words, or by what is counted. */
 export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
-  out.title = withoutTalk(out.title)
+  const told = out.title
+  out.title = withoutTalk(told)
+  // What was said round the name is kept as it was said.
+  if (SHARED.test(told)) out.remarks.push({ text: told, at: -1 })
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''

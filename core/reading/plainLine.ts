@@ -46,6 +46,9 @@ export function plainLine(raw: string): string {
     .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
     .replace(/\b(stock|bouillon) (?:pots?|gels?|melts?)\b/gi, '$1 cube')
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
+    // "2 hb eggs", "3 cl garlic".
+    .replace(/\bh\.?b\.? (?=eggs?\b)/gi, 'hard-boiled ')
+    .replace(/^(\d{1,2}) cl\.? (?:of )?(?=garlic\b)/i, '$1 cloves ')
     // "Poppyseeds" are two words, and brackets that weigh a box weigh all that is in it.
     .replace(/\b(poppy|sesame|sunflower|pumpkin|caraway|fennel|cumin|nigella)(seeds?)\b/gi, '$1 $2')
     .replace(

@@ -51,6 +51,15 @@ const servingSize = new RegExp(
   String.raw`\bserving(?:\s*[:=]| size\s*(?:[:=]|is|of)?)\s*${N}(?!\s*(?:g|kg|ml|oz)\b)|\bper (?:serving|portion) \(\s*(?:of )?(\d{1,2})(?:\s+${PIECES})?\s*\)`,
   'iu',
 )
+const SERVED_PIECES = new RegExp(
+  String.raw`^\W*(?:serves|servings?|portions?)\s*:?\s*${N}\s+${QUALITY}${PIECES}\W*$`,
+  'iu',
+)
+/** "1 bao = 1 serving". */
+const pieceServes = new RegExp(
+  String.raw`\b(\d{1,2}|one|two|three) (?:\p{L}+ )?(?:${PIECES}|\p{L}+s?) (?:=|is|are|makes?|per) (?:1|one|a) (?:serving|portion)\b`,
+  'iu',
+)
 const perPerson = new RegExp(
   String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|serve|head|portion)|each person|a head|each(?=\W*$))\b`,
   'iu',
@@ -192,7 +201,9 @@ function yieldsOf(stated: string): Yields | null {
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
   const text = withDigits(line.replace(/[*_#]/g, '').trim()).replace(SO_MANY_FOR, '$1, serves $3')
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
-  const per = OF_ROPES.test(text) ? null : (perPerson.exec(text) ?? servingSize.exec(text))
+  const per = OF_ROPES.test(text)
+    ? null
+    : (perPerson.exec(text) ?? pieceServes.exec(text) ?? servingSize.exec(text))
   // "Each serves one", "each feeds 2".
   const each = eachServes.exec(text)
   const plain = per ? text.replace(per[0], ' ') : each ? text.replace(eachServes, ' ') : text
@@ -206,6 +217,12 @@ function yieldsOf(stated: string): Yields | null {
     forBracket.exec(plain) ??
     forBare.exec(plain) ??
     (made && !made[0].includes('nough') ? fewIn(enoughFor.exec(plain)) : null)
+  // "Servings: 8 puffs": each eats one of them.
+  const servedPieces = SERVED_PIECES.exec(plain)
+  if (servedPieces) {
+    const many = count(servedPieces[1]!)
+    return { pieces: many, servings: many, perServing: null, whole: true, rest: '' }
+  }
   // "One strudel = 6 portions": one is made.
   const single = /^\W*(?:one|1) (?!batch|recipe|quantity|of\b)\p{L}+ (?:=|serves|feeds|is enough for)/iu.test(
     plain,

@@ -17,7 +17,7 @@ import { UNIT_PATTERN, unitById } from './units'
 const FRIED =
   'fried|cooked|browned|softened|saut[eé]ed|sweated|wilted|caramelised|caramelized|scrambled|toasted|roasted|stewed|tossed'
 const STIRRED =
-  'beaten|mixed|whisked|blended|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
+  'beaten|mixed|whisked|blended|blitzed|pulsed|pounded|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
 const HOW = String.raw`(?:(?:\p{L}+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
 const HOW_LONG = String.raw`(?: together| (?:until|till) (?:just |very |they are |it is )?\p{L}+(?: (?:and )?(?!in\b|with\b)\p{L}+){0,2}?| to an? (?:\p{L}+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
 /** "Crushed to a paste" names nothing that it is joined to. */

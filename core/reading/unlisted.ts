@@ -35,7 +35,7 @@ const TOSSED = recalled(
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
   new RegExp(
-    String.raw`(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*\p{L}+(?: seeds?)?)? on top\b${SO_MUCH_BEHIND}`,
+    String.raw`(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*\p{L}+(?: seeds?)?)? on (?:top|the (?:rims?|borders?|tops))\b${SO_MUCH_BEHIND}|(?:^|[,;.]\s*)((?:(?:beaten|some|soya?|oat|almond|plant) )?(?:egg(?: yolk| white)?|milk|cream|yolk|drink)) brushed (?:on|over)\b`,
     'iu',
   ),
 )
@@ -159,7 +159,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
     const brushed = washed
-      ? named((washed[1] ?? washed[2])!, foods)
+      ? named((washed[1] ?? washed[2] ?? washed[4])!, foods)
       : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length).replace(EDGES_CLOSED, ' '))
         ? named(wash[2]!, foods)
         : null
