@@ -39,7 +39,7 @@ const PART = Object.keys(PARTS)
 const fractionOf = (part: string) => PARTS[part.toLowerCase().replace('-', ' ')]!
 
 const sameKind = (one: Unit, other: Unit) => one.kind === other.kind
-const three = (value: number) => String(Math.round(value * 1000) / 1000)
+const inThousandths = (value: number) => String(Math.round(value * 1000) / 1000)
 
 /** A wording of amounts: what it looks like, and how it is said in the one form. */
 export interface AmountWording {
@@ -160,7 +160,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
       const [all, less] = [readNumber(number!), readNumber(lessNumber!)]
       if (!from || !taken || !all || !less || !sameKind(from, taken)) return whole!
       const left = all.low - (less.low * taken.factor) / from.factor
-      return left > 0 ? `${three(left)} ${unit}` : whole!
+      return left > 0 ? `${inThousandths(left)} ${unit}` : whole!
     },
   },
   {

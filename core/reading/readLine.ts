@@ -200,7 +200,10 @@ function withoutBrackets(text: string, measures: Measure[], prep: string[]): str
 /** "Butter (1/2 kg)", "milk (1 cup + 2 tbsp, warm)": an amount that stands in brackets behind its food. */
 const BRACKETED = /^(\p{L}[^()[\]\d]*?)\s*[([]([^()[\]]+)[)\]]\s*([^()\d]*)$/u
 
-function amountInBrackets(text: string): ReturnType<typeof readMeasures> | null {
+interface InBrackets extends ReturnType<typeof readMeasures> {
+  approximate: boolean
+}
+function amountInBrackets(text: string): InBrackets | null {
   const [, food, inside, behind] = BRACKETED.exec(text) ?? []
   if (!food || !inside) return null
   const read = readMeasures(inside.replace(APPROXIMATE, ''))
@@ -208,12 +211,12 @@ function amountInBrackets(text: string): ReturnType<typeof readMeasures> | null 
   const unitId = read.measures[0]?.[0]?.unitId
   if (!unitId || unitById(unitId).kind === 'count' || !/^(?:,\s+\p{L}.*)?$/u.test(read.rest)) return null
   const rest = [food, read.rest.replace(/^,\s*/, ''), behind!.replace(/^,\s*/, '')].filter(Boolean).join(', ')
-  return { ...read, rest }
+  return { ...read, rest, approximate: APPROXIMATE.test(inside) }
 }
 
 function takeApart(raw: string): ReadLine {
   let text = plainLine(raw)
-  const approximate = APPROXIMATE.test(text) || /\d\s*-?ish\b|\b(?:approx\.?|or so)\s*$/i.test(text)
+  let approximate = APPROXIMATE.test(text) || /\d\s*-?ish\b|\b(?:approx\.?|or so)\s*$/i.test(text)
   text = text
     .replace(ISH, '$1')
     .replace(APPROXIMATE, '')
@@ -286,7 +289,10 @@ function takeApart(raw: string): ReadLine {
   if (batch) text = text.replace(PER_BATCH, ' ').trim()
   let { measures, rest, container } = readMeasures(text)
   const inBrackets = measures.length ? null : amountInBrackets(text)
-  if (inBrackets) ({ measures, rest, container } = inBrackets)
+  if (inBrackets) {
+    ;({ measures, rest, container } = inBrackets)
+    approximate ||= inBrackets.approximate
+  }
   if (!measures.length) {
     const trailing = mayHoldNumber(text) ? (TRAILING.exec(text) ?? TRAILING_COUNT.exec(text)) : null
     if (trailing) {

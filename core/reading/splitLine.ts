@@ -118,13 +118,14 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   return both(withPurposes(list))
 })
 
+const IS_FRIED = new RegExp(`^(?:${FRIED})$`, 'i')
 /** What a food is called by what was done to it: stirring leaves it what it was. */
 const doneBy = (verb: string): string =>
   /^cooked$/i.test(verb)
     ? 'fried'
     : /^(?:beaten|whisked)$/i.test(verb)
       ? 'beaten'
-      : new RegExp(`^(?:${FRIED})$`, 'i').test(verb)
+      : IS_FRIED.test(verb)
         ? verb
         : ''
 
