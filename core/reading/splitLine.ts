@@ -23,7 +23,7 @@ const HOW_LONG = String.raw`(?: together| (?:until|till) (?:just |very |they are
 /** "Crushed to a paste" names nothing that it is joined to. */
 const NOT_TO = String.raw`(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b)`
 /** "Fried until golden in", "softened for 5 minutes in", "mixed to a paste with". */
-const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})${HOW_LONG} (?:in|into|with|w\/|to${NOT_TO}|\+|and|&)`
+const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})(?<long>${HOW_LONG}) (?:in|into|with|w\/|to${NOT_TO}|\+|and|&)`
 const JOIN = new RegExp(
   String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to${NOT_TO}|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?!(?:an? )?(?:little|bit of|splash of|drop of) (?:\p{L}+ )?water to an? (?:\p{L}+ )?(?:paste|slurry))(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'iu',
@@ -119,15 +119,11 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
 })
 
 const IS_FRIED = new RegExp(`^(?:${FRIED})$`, 'i')
-/** What a food is called by what was done to it: stirring leaves it what it was. */
-const doneBy = (verb: string): string =>
-  /^cooked$/i.test(verb)
-    ? 'fried'
-    : /^(?:beaten|whisked)$/i.test(verb)
-      ? 'beaten'
-      : IS_FRIED.test(verb)
-        ? verb
-        : ''
+/** What a food is called by what was done to it, and how long: stirring leaves it what it was. */
+const doneBy = (verb: string, long = ''): string => {
+  if (/^(?:beaten|whisked)$/i.test(verb)) return 'beaten'
+  return IS_FRIED.test(verb) ? `${/^cooked$/i.test(verb) ? 'fried' : verb}${long}` : ''
+}
 
 const AND_BETWEEN = /\p{L}\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/iu
 const KIND_OF_FLOUR =
@@ -204,7 +200,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const shut = raw.length < 200 && raw.includes('(') ? DONE_IN_BRACKETS : []
   const apart = shut.map((pattern) => pattern.exec(raw.trim())?.groups).find(Boolean)
   if (apart && readLine(apart.other!).measures.length && matchFood(readLine(apart.other!).name, foods)) {
-    const done = doneBy(apart.done!)
+    const done = doneBy(apart.done!, apart.long)
     const prep = [apart.before!.replace(/[\s,]+$/, ''), done].filter(Boolean).join(', ')
     return [
       ...split(`${apart.food!}${prep ? `, ${prep}` : ''}${apart.behind!}`, foods),
@@ -352,7 +348,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       !/^(?:more|extra|other|hours?|minutes?)\b/i.test(readLine(right).name)
     if (fine) {
       // "2 leeks fried in 10 g butter": they are fried, and the butter is a line of its own.
-      const done = doneBy(join.groups?.done ?? '')
+      const done = doneBy(join.groups?.done ?? '', join.groups?.long)
       const own = done ? `${left.replace(/[,+&]\s*$/, '').trim()}, ${done}` : left
       // "Butter for brushing 50 g + 1 dl hot milk": what the first is for goes for what is stirred into it.
       const brushes = /[+&]|\bwith\b|\bw\//i.test(join[0]) && leftRead.purpose === 'finish'
