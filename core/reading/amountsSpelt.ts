@@ -13,9 +13,7 @@ export const UNIT_NAMES = UNITS.filter(({ kind }) => kind !== 'count')
   .join('|')
 /** A unit of weight or volume, as a whole word. */
 const UNIT = String.raw`(?:${UNIT_NAMES})(?!\p{L})`
-/** A number in figures, as amounts are written. */
-export const AMOUNT_NUMBER = DIGIT_NUMBER
-const NUMBER = AMOUNT_NUMBER
+const NUMBER = DIGIT_NUMBER
 const START = String.raw`(?<![\p{L}\d./-])`
 
 /** Parts that are said in words, with the fraction that says the same. */

@@ -6,9 +6,8 @@ import { readLine } from './readLine'
 // "100 g butter, or use lard", "milk – for vegan: oat milk" all say "or".
 
 const DIET = String.raw`(?:a |an |the )?(?:vegans?|vegetarians?|veggies?|plant[- ]based|dairy[- ]free|lactose[- ]free|egg[- ]free|gluten[- ]free|nut[- ]free|low[- ]carb|keto|halal|kosher|lighter|healthier)(?: (?:version|option|ones?|diet|people|eaters|folk|guests))?`
-/** What is said before the other food. */
+/** What is said before the other food, besides "or". */
 const BEFORE = [
-  String.raw`-?or-?`,
   'alternatively|otherwise|else|failing (?:that|this|which)|if not',
   String.raw`if (?:you|one|we) (?:can(?:['’]?t|not)|do(?:n['’]?t| not)) (?:get|find|have|eat|like) (?:it|any|some|that|them),?`,
   String.raw`(?:or )?(?:(?:you|one|we) )?(?:can|could|may|might) (?:also |just |simply |easily )*(?:use|be|take|do|swap (?:it )?for|replace (?:it )?(?:with|by))`,
@@ -17,7 +16,9 @@ const BEFORE = [
   String.raw`(?:for|if|when) ${DIET}:?(?: use)?`,
   String.raw`${DIET}:`,
 ].join('|')
-const LEADS = String.raw`(?:${BEFORE})(?:[ ,]+(?:even|else|if (?:you )?(?:prefer|like|want|wish|preferred),?|failing that,?|better|a little|some))*[ ,]+`
+/** What may follow: "or, even better, lard". */
+const THEN = String.raw`(?:[ ,]+(?:even|else|if (?:you )?(?:prefer|like|want|wish|preferred),?|failing that,?|better|a little|some))*[ ,]+`
+const LEADS = `(?:-?or-?|${BEFORE})${THEN}`
 /** What is said behind it. */
 const AFTER = [
   String.raw`(?:also |just as well )?(?:works?|will do|would do|does|is|are|can be used|could be used|may be used)(?: (?:fine|ok(?:ay)?|good|great|nice|possible|perfect|well|lovely|an (?:alternative|option)))?(?: (?:too|as well|also|instead|well|nicely))?`,
@@ -27,21 +28,23 @@ const AFTER = [
   String.raw`(?:whichever|whatever|your choice|up to you)[^(),]*`,
 ].join('|')
 const TRAILS = String.raw`(?:,? (?:${AFTER}))`
-const FOOD = String.raw`(?<food>(?!(?:or|use|try|take|sub|substitute|swap|replace|even|else|if|for|when|just|simply|you|can|could|also|works?|will|would|is|are)\b)(?:(?:the same (?:amount|weight) (?:of )?)|(?:about )?\d[\d./]* ?\p{L}* )?\p{L}[\p{L}'’ -]{1,40}?)`
+/** Another food, under a name of its own in the pattern. */
+const other = (name: string) =>
+  String.raw`(?<${name}>(?!(?:or|use|try|take|sub|substitute|swap|replace|even|else|if|for|when|just|simply|you|can|could|also|works?|will|would|is|are)\b)(?:(?:the same (?:amount|weight) (?:of )?)|(?:about )?\d[\d./]* ?\p{L}* )?\p{L}[\p{L}'’ -]{1,40}?)`
 const END = String.raw`(?=\s*(?:[,;.)]|$))`
 
 /** The other food in brackets, behind a mark, or behind a bare "or" that says more than "or". */
 const WORDINGS: readonly RegExp[] = [
   new RegExp(
-    String.raw`\s*\(\s*(?:${LEADS}${FOOD}${TRAILS}?|${FOOD.replace('<food>', '<other>')}${TRAILS})\s*\)`,
+    String.raw`\s*\(\s*(?:${LEADS}${other('first')}${TRAILS}?|${other('second')}${TRAILS})\s*\)`,
     'iu',
   ),
   new RegExp(
-    String.raw`(?:\s*[,;]\s*|\s+[-–—]\s*)(?:${LEADS}${FOOD}${TRAILS}?|${FOOD.replace('<food>', '<other>')}${TRAILS})${END}`,
+    String.raw`(?:\s*[,;]\s*|\s+[-–—]\s*)(?:${LEADS}${other('first')}${TRAILS}?|${other('second')}${TRAILS})${END}`,
     'iu',
   ),
   new RegExp(
-    String.raw`\s+(?:if (?:available|possible|you (?:have|can get) (?:it|some)),?\s+)?(?:(?:or )(?=(?:even|else|if|use|try|sub|swap|just|failing)\b)(?:${LEADS.replace('-?or-?|', '')}|(?:even|else|if (?:you )?(?:prefer|like)|failing that),? )${FOOD}${TRAILS}?|-or- ${FOOD.replace('<food>', '<other>')}|(?:otherwise|or else|else|alternatively),? ${FOOD.replace('<food>', '<third>')}|or ${FOOD.replace('<food>', '<fourth>')}${TRAILS})${END}`,
+    String.raw`\s+(?:if (?:available|possible|you (?:have|can get) (?:it|some)),?\s+)?(?:(?:or )(?=(?:even|else|if|use|try|sub|swap|just|failing)\b)(?:(?:${BEFORE})${THEN}|(?:even|else|if (?:you )?(?:prefer|like)|failing that),? )${other('first')}${TRAILS}?|-or- ${other('second')}|(?:otherwise|or else|else|alternatively),? ${other('third')}|or ${other('fourth')}${TRAILS})${END}`,
     'iu',
   ),
 ]
@@ -79,8 +82,8 @@ export function withPlainChoices(raw: string, foods: Foods): string {
   for (const wording of WORDINGS)
     for (let turn = 0; turn < MAX_CHOICES; turn++) {
       const found = wording.exec(text)
-      const { food, other, third, fourth } = found?.groups ?? {}
-      const choice = (food ?? other ?? third ?? fourth)?.replace(/^the same \p{L}+ (?:of )?/iu, '')
+      const { first, second, third, fourth } = found?.groups ?? {}
+      const choice = (first ?? second ?? third ?? fourth)?.replace(/^the same \p{L}+ (?:of )?/iu, '')
       if (!found || !choice || !isKnown(choice, foods)) break
       const front = text.slice(0, found.index)
       // What stands before has to be a food as well, or there is nothing to choose between.

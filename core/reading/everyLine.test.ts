@@ -175,6 +175,26 @@ describe('a choice, however it is allowed', () => {
     }
   })
 
+  it.each(['A X, Y or Z', 'X, Y or Z, A', 'A X/Y/Z', 'A X / Y / Z', 'A X (or Y, Z)', 'A X or Y or Z'])(
+    '%s: any of three',
+    (frame) => {
+      for (const names of [
+        ['butter', 'lard', 'margarine'],
+        ['spinach', 'kale', 'chard'],
+      ]) {
+        const line = names.reduce(
+          (text, name, at) => text.replace('XYZ'[at]!, name),
+          frame.replace('A', '100 g'),
+        )
+        const found = readIngredients(line, foods)
+        const ids = names.map((name) => readIngredients(`100 g ${name}`, foods)[0]!.food?.id)
+        expect(found, line).toHaveLength(1)
+        expect([found[0]!.food?.id, ...found[0]!.line.choices.map(({ foodId }) => foodId)], line).toEqual(ids)
+        expect(found[0]!.line.grams, line).toBe(100)
+      }
+    },
+  )
+
   it('is none where "or" says how much', () => {
     for (const line of [
       '1 tsp salt, or to taste',

@@ -1,6 +1,6 @@
 import type { Foods } from '../food/food'
 import { readHeading, type Heading } from './headings'
-import { matchFood } from './match'
+import { matchFood, normaliseName, plainWords } from './match'
 import { enter } from './outlineSentence'
 import type { OutlineState } from './outlineState'
 import { readLine } from './readLine'
@@ -129,8 +129,6 @@ const TELLS = /\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['
 const MOST_NAMING_WORDS = 5
 /** Words and counts that a name of what is listed may have besides its foods. */
 const BESIDE_FOODS = /\s*(?:\((?:for |makes |x ?)?\d{1,2}\)|\b(?:mix(?:ture)?|version|style|ones|bit)\b)\s*$/i
-const WITHOUT_MARKS = /[^\p{L}\s&+]/gu
-const singular = (word: string): string => word.toLowerCase().replace(/(?:es|s)$/, '')
 
 /** "Rhubarb" over "300 g rhubarb, cut up", "leek & cheddar" over both: it names what is listed. */
 function namesNext(text: string, rows: readonly Row[], from: number, foods: Foods): boolean {
@@ -144,12 +142,10 @@ function namesNext(text: string, rows: readonly Row[], from: number, foods: Food
   const end = rows.findIndex((row, at) => at > from && row.blankBefore)
   const block = rows.slice(from, end < 0 ? rows.length : end)
   if (block.length < 2 || !block.slice(0, 2).every((row) => matchedIngredient(row.text, foods))) return false
-  const words = new Set(
-    block.flatMap((row) => row.text.replace(WITHOUT_MARKS, ' ').split(/\s+/).map(singular)),
-  )
+  const words = new Set(block.flatMap((row) => [...plainWords(row.text)]))
   return bare
     .split(/\s*(?:&|\+|,|\band\b|\bwith\b)\s*/i)
-    .every((name) => words.has(singular(name.replace(WITHOUT_MARKS, '').trim().split(/\s+/).at(-1)!)))
+    .every((name) => words.has(normaliseName(name).split(' ').at(-1)!))
 }
 
 /** Whether a part's name inside the method leads lines. A numbered step is a step, whatever it lists. */

@@ -84,6 +84,7 @@ function draftByLabel(label: string, drafts: readonly Draft[]): Draft | null {
  */
 export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly Draft[]): Clause[] {
   const words = new Map(drafts.map((draft) => [draft, wordsOfDraft(draft)]))
+  const cut = new Map(drafts.map((draft) => [draft, cutSo(draft)]))
   const clauses: Clause[] = []
   let closed = false
   let last: Draft | 'pieces' | null = null
@@ -224,7 +225,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       )
         score += 1.5
       // "Cook the sliced onions" are those that its list has sliced, where another part has them minced.
-      if (cutSo(draft).some((called) => ` ${normaliseName(text)} `.includes(` ${called} `))) score += 1.5
+      if (cut.get(draft)!.some((called) => ` ${normaliseName(text)} `.includes(` ${called} `))) score += 1.5
       // What is brushed on or fried in is named beside the piece and does not decide.
       if (draft.kind === 'pan' || draft.kind === 'finish') score *= 0.6
       // "Stir in flour, then milk" where both have milk goes on with what was last spoken of.

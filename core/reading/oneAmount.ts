@@ -1,23 +1,26 @@
-import { AMOUNT_NUMBER, UNIT_NAMES } from './amountsSpelt'
+import { UNIT_NAMES } from './amountsSpelt'
 import type { Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { PREP_WORDS } from './lineName'
 import { both, shareOut, type LinePart } from './lineParts'
 import { matchFood, type FoodMatch } from './match'
 import { readLine } from './readLine'
+import { DIGIT_NUMBER } from './readNumber'
 import { unitById } from './units'
 
 // One amount for several foods: "100 g ham and cheddar, mixed" shares it out, "ham and cheddar, 100 g of each" says it
 // for both, "100 g ham and as much cheddar" says it twice.
 
 const UNIT = String.raw`(?:${UNIT_NAMES}|handfuls?|pinch(?:es)?|bunch(?:es)?|sprigs?|dash|parts?)(?!\p{L})`
-const AMOUNT = String.raw`(?<amount>(?:about |approx\.? |~ ?)?(?:(?:${AMOUNT_NUMBER})(?: ?(?:-|–|to) ?(?:${AMOUNT_NUMBER}))?|an?) ?${UNIT})`
+const AMOUNT = String.raw`(?<amount>(?:about |approx\.? |~ ?)?(?:(?:${DIGIT_NUMBER})(?: ?(?:-|–|to) ?(?:${DIGIT_NUMBER}))?|an?) ?${UNIT})`
 const NAME = String.raw`\p{L}[\p{L}'’ -]{1,40}?`
 const JOINT = String.raw`(?:,? (?:and|&|\+|n) |, |(?: ?\/ ?))`
 const LIST = String.raw`(?<list>${NAME}(?:${JOINT}${NAME}){1,7})`
 /** Words that say the foods make up the amount together. */
 const TOGETHER = String.raw`(?:mixed(?: together)?|combined|together|altogether|(?:in )?total|in all|half (?:and|&|n) half|half ?\/ ?half|50 ?[/:-] ?50|half (?:of )?each|(?:in )?equal (?:parts|amounts|quantities|measures)|mix|mixture|blend)`
-const MIXED = String.raw`(?:(?:of )?(?:an? |the )?(?:mix(?:ed|ture)?|blend|combination)(?: of)?|of both|of|(?:split|shared|divided) between) `
+/** Words in front of the foods that say so. */
+const A_MIX = String.raw`(?:of )?(?:an? |the )?(?:mix(?:ed|ture)?|blend|combination)(?: of)?`
+const BETWEEN = '(?:split|shared|divided) between'
 
 interface Wording {
   like: string
@@ -49,7 +52,7 @@ export const ONE_AMOUNT: readonly Wording[] = [
   wording(
     '100 g ham and cheddar, half and half',
     false,
-    String.raw`${AMOUNT} (?:${MIXED})?${LIST}(?: mix(?:ture)?)?(?:,? | ?\()${TOGETHER}\)?`,
+    String.raw`${AMOUNT} (?:(?:${A_MIX}|of both|of|${BETWEEN}) )?${LIST}(?: mix(?:ture)?)?(?:,? | ?\()${TOGETHER}\)?`,
   ),
   wording(
     '100 g half ham, half cheddar',
@@ -59,12 +62,12 @@ export const ONE_AMOUNT: readonly Wording[] = [
   wording(
     '100 g of a mix of ham and cheddar',
     false,
-    String.raw`${AMOUNT} ${MIXED.replace('|of|', '|')}${LIST}`,
+    String.raw`${AMOUNT} (?:${A_MIX}|of both|${BETWEEN}) ${LIST}`,
   ),
   wording(
     'a mix of ham and cheddar (100 g in total)',
     false,
-    String.raw`(?:${MIXED.replace('of both|of|', '')})?${LIST}(?:,|:| [-–]| ?\()\s*${AMOUNT}(?: ${TOGETHER})?\)?`,
+    String.raw`(?:(?:${A_MIX}|${BETWEEN}) )?${LIST}(?:,|:| [-–]| ?\()\s*${AMOUNT}(?: ${TOGETHER})?\)?`,
   ),
   wording('parsley and mint 30 g in all', false, String.raw`${LIST} ${AMOUNT} ${TOGETHER}`),
 ]
@@ -75,6 +78,7 @@ const THE_SAME = new RegExp(
 )
 const BARE = new RegExp(String.raw`^${AMOUNT} (?:of )?${LIST}$`, 'iu')
 
+const SAYS_SHARED = new RegExp(String.raw`${TOGETHER}|\b(?:half|blend|combination|both|split|shared)\b`, 'i')
 const MAY_HOLD = /\d|[¼½¾⅓⅔⅛]|\b(?:an?|half|one|two|three|four|few)\b/i
 const MAX_CHARACTERS = 140
 
@@ -95,8 +99,11 @@ function foodsOf(list: string, foods: Foods, each = false): Listed | null {
     .filter(Boolean)
   const found = names.map((name) => matchFood(readLine(name).name, foods))
   if (names.length < 2 || !found.every((match) => match?.how === 'exact')) return null
-  // "1 tbsp oil and water as needed": what has its own amount, and what is poured to another food, is weighed apart.
-  if (names.some((name) => readLine(name).measures.length || readLine(name).unmeasured)) return null
+  // "1 tbsp oil and water as needed": what has its own amount, and what is poured to another food, is weighed apart;
+  // "spinach, kale or chard" is a choice.
+  const read = names.map((name) => readLine(name))
+  if (read.some(({ measures, unmeasured, alternative }) => measures.length || unmeasured || alternative))
+    return null
   const poured = found.filter((match) => foodIs(match?.food, 'pours')).length
   if (!each && poured > 0 && poured < found.length) return null
   return { names: prep ? names.map((name) => `${name}, ${prep}`) : names, found: found as FoodMatch[] }
@@ -128,7 +135,10 @@ export function oneAmountForSeveral(raw: string, foods: Foods): LinePart[] | nul
     const listed = foodsOf(`${same.first!}, ${same.list!}`, foods)
     if (listed) return both(listed.names.map((name) => `${same.amount!} ${name}`))
   }
+  // "100 g spinach/kale" is either, "225 g butter/lard mix" some of both.
+  const isChoice = text.includes('/') && !SAYS_SHARED.test(text)
   for (const { each, pattern } of ONE_AMOUNT) {
+    if (!each && isChoice) continue
     const { amount, list } = pattern.exec(text)?.groups ?? {}
     const listed = amount && list ? foodsOf(list, foods, each) : null
     if (!listed) continue
@@ -136,7 +146,7 @@ export function oneAmountForSeveral(raw: string, foods: Foods): LinePart[] | nul
       ? both(listed.names.map((name) => `${amount!} ${name}`))
       : shareOut(raw, listed.names, `${amount!} salt`)
   }
-  const bare = BARE.exec(text)?.groups
+  const bare = isChoice ? undefined : BARE.exec(text)?.groups
   const listed = bare ? foodsOf(bare.list!, foods) : null
   if (!listed || listed.names.length < 3) return null
   const unitId = readLine(`${bare!.amount!} salt`).measures[0]?.[0]?.unitId

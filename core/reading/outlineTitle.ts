@@ -116,14 +116,18 @@ export function behindTitle(state: OutlineState, row: Row): string | null {
   if (lead === null) return text
   const name = lead.replace(/[\s.:!-]+$/, '')
   // "Lentil fatayer makes about twenty.": so many of what is named.
-  const yields = titleYields(name)
-  if (yields) {
-    const { pieces, servings, perServing } = yields
-    out.counts.push({ pieces, servings, perServing, text: name })
-  }
-  out.title = yields ? withoutYields(withDigits(name)) : name
+  out.title = countedTitle(out, name) ? withoutYields(withDigits(name)) : name
   state.is(row, 'title')
   return text.slice(text.indexOf(lead) + lead.length).trim()
+}
+
+/** Keeps what a title counts; false for one that counts nothing. */
+function countedTitle(out: Outline, text: string): boolean {
+  const yields = titleYields(text)
+  if (!yields) return false
+  const { pieces, servings, perServing } = yields
+  out.counts.push({ pieces, servings, perServing, text })
+  return true
 }
 
 /** What a first row says behind the name of the dish; null where it has been read to its end. */
@@ -144,12 +148,7 @@ export function behindName(state: OutlineState, row: Row, whole: string): string
       readSentence(state, row, sentence)
     return null
   }
-  const yields = titleYields(text)
-  if (yields) {
-    const { pieces, servings, perServing } = yields
-    out.counts.push({ pieces, servings, perServing, text })
-  }
-  out.title = (yields ? withoutYields(text) : text)
+  out.title = (countedTitle(out, text) ? withoutYields(text) : text)
     .replace(/^(?:title|recipe)\s*:\s*/i, '')
     .replace(/\s*[:–-]+$/, '')
   out.became.set(row.at, 'title')

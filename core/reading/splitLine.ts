@@ -73,7 +73,7 @@ const RUN_ON =
  */
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((line, foods) => {
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
-  const plain = withPlainAmounts(line)
+  const plain = withPlainAmounts(line.replace(/\s*[,;]\s*$/, ''))
   const raw = withEachInBrackets(plain)
     .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
     // "1 tbsp cornflour in a little water": a slurry of both.

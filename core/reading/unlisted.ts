@@ -60,14 +60,14 @@ const FRIED_IN = recalled(
 /** "Fry the onion in 1 tbsp oil": the amount stands in the method alone. */
 const FRIED_IN_SO_MUCH = recalled(
   new RegExp(
-    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;]{0,60}?\b(?:in|with)?\s*((?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?)) (?:of )?(?:the )?${SOME}`,
+    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;]{0,60}?\b(?:in|with)?\s*(?<amount>(?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?)) (?:of )?(?:the )?(?<fat>${SOME})`,
     'iu',
   ),
 )
 /** "Brown in dripping (1 oz)": the amount stands behind. */
 const FRIED_IN_BRACKET = recalled(
   new RegExp(
-    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;(]{0,60}?\b(?:in|with)?\s*(?:the |some |hot )?(\p{L}*(?:dripping|lard|oil|butter|ghee|margarine|fat))\s*\(\s*((?:about |~)?[\d¼½¾⅓⅔][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?))\s*\)`,
+    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;(]{0,60}?\b(?:in|with)?\s*(?:the |some |hot )?(?<fat>\p{L}*(?:dripping|lard|oil|butter|ghee|margarine|fat))\s*\(\s*(?<amount>(?:about |~)?[\d¼½¾⅓⅔][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?))\s*\)`,
     'iu',
   ),
 )
@@ -201,15 +201,13 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
         add(finishOf(drafts), one, grams, says)
       }
     const filling = about !== null && about !== 'pieces' && about.kind === 'filling' ? about : null
-    const bracketed = !closed && filling ? FRIED_IN_BRACKET.exec(text) : null
-    const told = bracketed
-      ? [bracketed[0], bracketed[2]!, bracketed[1]!]
-      : !closed && filling
-        ? FRIED_IN_SO_MUCH.exec(text)
-        : null
-    const fried = told ?? (!closed && filling ? FRIED_IN.exec(text) : null)
-    const fat = fried ? named(fried[2]!, foods) : null
-    const toldGrams = told && fat ? weighLine(readLine(`${told[1]!} ${fat.name}`), fat).grams : null
+    const cooks = !closed && filling !== null
+    const told = cooks
+      ? (FRIED_IN_BRACKET.exec(text)?.groups ?? FRIED_IN_SO_MUCH.exec(text)?.groups)
+      : undefined
+    const fried = told?.fat ?? (cooks ? FRIED_IN.exec(text)?.[2] : undefined)
+    const fat = fried ? named(fried, foods) : null
+    const toldGrams = told && fat ? weighLine(readLine(`${told.amount!} ${fat.name}`), fat).grams : null
     if (
       fat &&
       isFat(fat) &&
@@ -227,7 +225,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
         fat,
         toldGrams ?? FAT_FOR_FILLING_GRAMS,
         toldGrams
-          ? `The method fries in ${told![1]!} of ${fat.name}, which no line lists`
+          ? `The method fries in ${told!.amount!} of ${fat.name}, which no line lists`
           : `The method fries with ${fat.name}, which no line lists: a spoon, ${FAT_FOR_FILLING_GRAMS} g`,
         toldGrams !== null,
       )

@@ -1,3 +1,4 @@
+import type { Foods } from '../food/food'
 import { headCells, timeOfWhole } from './headRow'
 import { kindOf } from './headingKinds'
 import { readHeading } from './headings'
@@ -85,14 +86,7 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
     state.is(row, 'left-out')
     return true
   }
-  // "From my aunt, typed up by me" stands above the name or below it.
-  const below = rows[index + 1]
-  const isAboveName =
-    !out.title &&
-    below !== undefined &&
-    looksLike(below, foods) === 'other' &&
-    !readHeading(below.text, { foods })
-  if ((out.title || isAboveName) && state.isAtStart && saysWhose(text)) {
+  if (state.isAtStart && saysWhose(text) && (out.title || namesDish(rows[index + 1], foods))) {
     state.remark(row, text)
     return true
   }
@@ -122,6 +116,10 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
   }
   return countsWhole(state, row, text)
 }
+
+/** "From my aunt, typed up by me" may stand above the name: what is below names the dish. */
+const namesDish = (row: Row | undefined, foods: Foods): boolean =>
+  row !== undefined && looksLike(row, foods) === 'other' && !readHeading(row.text, { foods })
 
 /** "(makes 12)", a bare number below the title, "4 large", "for 6". */
 function countsWhole(state: OutlineState, row: Row, text: string): boolean {
