@@ -5,9 +5,13 @@ import { throwawayDatabase } from './lib/postgres.mjs'
 import { bin, ensureBuild, ensurePackages, freePort, ROOT, runAsync, say, startServer } from './lib/run.mjs'
 
 const RESULTS = join(ROOT, 'test-results')
-const env = { ...process.env, NUXT_TELEMETRY_DISABLED: '1', CI: process.env.CI ?? '1' }
+// The number all random tests of this run are made from: SEED=… makes them again.
+const SEED = process.env.SEED ?? String(Date.now() % 2 ** 31)
+const env = { ...process.env, NUXT_TELEMETRY_DISABLED: '1', CI: process.env.CI ?? '1', SEED }
 let passed = 0
 let failed = 0
+/** What is said again at the very end, where it is not scrolled away. */
+const toSay = []
 
 /** Runs a check that has no tests of its own to count: it counts as one. */
 async function check(name, command, args) {
@@ -42,6 +46,17 @@ async function unitTests() {
     { env },
   )
   count(file, (report) => [report.numPassedTests, report.numFailedTests], code)
+  if (code !== 0) toSay.push(`Unit tests with SEED=${SEED}`, ...notPassed(file))
+}
+
+/** The unit tests that failed, and those that a worker which died left undone: the first of a file is what it died in. */
+function notPassed(file) {
+  if (!existsSync(file)) return []
+  return JSON.parse(readFileSync(file, 'utf8')).testResults.flatMap(({ name, assertionResults, message }) => {
+    const left = assertionResults.filter(({ status }) => status === 'failed' || status === 'pending')
+    const said = left.slice(0, 5).map(({ status, fullName }) => `  ${status}: ${fullName}`)
+    return left.length || message ? [`${name}: ${left.length} did not pass ${message ?? ''}`, ...said] : []
+  })
 }
 
 async function browserTests() {
@@ -102,5 +117,6 @@ try {
   console.error(error)
 }
 
+if (toSay.length) console.error(`\n${toSay.join('\n')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)
