@@ -20,7 +20,8 @@ import {
   type Counting,
   type Witnessed,
 } from './pieceWitnesses'
-import { readYields } from './servings'
+import { readYields, type Yields } from './servings'
+import { withStops } from './sentences'
 import { sentencesOf } from './tidy'
 
 // How many pieces and servings there are, from everything the text says of them.
@@ -53,6 +54,16 @@ const NEAR_SHARE = 0.12
 const LEAST_TOLD_WEIGHT = 40
 
 const LAST_WORDS = 200
+/** "… chicken momos I make about thirty you take two cups …": in speech it is said between other things. */
+function saidInSpeech(step: string): Yields | null {
+  const stopped = withStops(step)
+  if (stopped === step) return null
+  return (
+    sentencesOf(stopped)
+      .map(readYields)
+      .find((one) => one?.pieces) ?? null
+  )
+}
 /** What the rows of a text, and behind them its steps, say of pieces and servings. */
 function saidOf(outline: Outline): Outline['counts'] {
   const said = [...outline.counts]
@@ -63,7 +74,9 @@ function saidOf(outline: Outline): Outline['counts'] {
     const last = sentencesOf(step).at(-1) ?? step
     const alone = last !== step && last.split(' ').length <= 4 ? readYields(last) : null
     const yields =
-      readYields(step) ?? (alone?.pieces && alone.whole ? alone : step === text ? null : readYields(text))
+      readYields(step) ??
+      (alone?.pieces && alone.whole ? alone : step === text ? null : readYields(text)) ??
+      saidInSpeech(text)
     if (yields) said.push({ ...yields, text: step })
   }
   return said

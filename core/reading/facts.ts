@@ -143,6 +143,9 @@ function findFacts(text: string, sentence: string): Said[] {
       continue
     // "190 °C 12-14 min" is the oven's, whatever was said before.
     if (/\d{3}\s*(?:°\s*)?[cf]\b[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
+    // "Chill 1 hour or up to 2 days": the first is asked for, the other allowed.
+    const allowed = /\b(?:up to|as long as|even)(?: for)?\s*$/i.test(text.slice(0, time.index))
+    if (allowed && said.some((one) => one.kind === kind)) continue
     const underLid = kind === 'rest-minutes' && LID_ON.test(text)
     add(kind, time.lowMinutes, time.highMinutes, text, { ofPart: true, underLid })
   }

@@ -66,18 +66,6 @@ export function shareOut(raw: string, names: readonly string[], amount = raw): L
   })
 }
 
-/** "Salt pepper nutmeg": seasonings in a row, without a mark between. */
-export function seasoningsInRow(raw: string, foods: Foods): LinePart[] | null {
-  const words = /^\p{L}+(?: \p{L}+){1,4}$/u.test(raw.trim()) ? raw.trim().split(' ') : []
-  const seasons = (word: string) => {
-    const match = matchFood(word, foods)
-    return match?.how === 'exact' && /^(?:salt|spice|seasoning|herb)$/.test(match.food.group)
-  }
-  return words.length > 1 && words.every(seasons) && matchFood(raw, foods)?.how !== 'exact'
-    ? both(words)
-    : null
-}
-
 /** Two words are one name more often than two foods: "daikon radish". */
 const MIN_ROW_WORDS = 3
 /** "Ginger garlic green chilli crushed 2 tbsp": aromatics in a row share one amount. */

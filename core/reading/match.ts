@@ -163,6 +163,8 @@ const MINCED = /^(?:minced|ground|mince)$/
 function mincedOf(index: NameIndex, found: string, food: Food, words: readonly string[]): Food {
   if (!/^(?:meat|poultry|fish|shellfish)$/.test(food.group) || !words.some((word) => MINCED.test(word)))
     return food
+  // What is cooked and then minced is no raw mince.
+  if (food.state === 'cooked') return food
   const of = normaliseName(food.name).split(' ')[0]!
   return (
     [`minced ${found}`, `${found} mince`, `minced ${of}`]

@@ -201,11 +201,15 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       return fillings[0]!
     const plain = plainWords(text)
     const kinds = plainWords(text.replace(VEGETABLE_OF, ' '))
+    // "Mix the sausage ingredients" is of the part that is called so, though it is kneaded.
+    const whose = WHOSE_INGREDIENTS.exec(text)?.groups
+    const owner = whose && normaliseName(whose.before ?? whose.behind!)
     let best: Draft | null = null
     let bestScore = 0
     for (const draft of drafts) {
       let score = label === draft ? 3 : 0
       for (const word of words.get(draft)!) if (plain.has(word)) score += 1
+      if (owner && normaliseName(draft.name).split(' ').includes(owner)) score += 3
       // "The cheese", "the meat": what is called so is in one part and no other.
       if (called(draft, kinds)) score += 1
       if (KIND_WORDS.some(([kind, pattern]) => kind === draft.kind && pattern.test(text)) && !draft.into)
@@ -267,7 +271,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     return closed
       ? 'pieces'
       : (label ??
-          (/^(?:cover|rest|leave|knead|let|cool|season|drain|squeeze|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/i.test(
+          (/^(?:cover|rest|leave|knead|let|cool|finish|transfer|return|season|drain|squeeze|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/i.test(
             text,
           )
             ? last
@@ -275,6 +279,10 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   }
   return clauses
 }
+
+const WHOSE_INGREDIENTS = recalled(
+  /\b(?<before>(?!all\b|the\b|other\b|dry\b|wet\b|remaining\b)\p{L}{3,}) (?:ingredients|things|bits|stuff)\b|\bingredients (?:for|of) (?:the |your )?(?<behind>\p{L}{3,})/iu,
+)
 
 const CUT = /\b(sliced|minced|chopped|diced|grated|shredded|cubed|crushed|mashed|whole)\b/i
 /** What the lines of a part are called by how they are cut: "sliced onion". */

@@ -4,7 +4,7 @@ import { readHeading } from './headings'
 import { leadsPart } from './leadsPart'
 import { countedStep, readSentence } from './outlineSentence'
 import { OutlineState, type Outline } from './outlineState'
-import { behindName, behindTitle, nameByTheRest } from './outlineTitle'
+import { behindName, behindTitle, nameByTheRest, namesDish } from './outlineTitle'
 import { isQuestion } from './page'
 import {
   amountBehind,
@@ -111,6 +111,10 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
     if (BALLS_ALONE.test(said)) return false
     const found = state.count(row, said)
     return Boolean(found?.whole) && !saysMore(found!.rest)
+  }
+  if (namesDish(state, rows, index)) {
+    behindName(state, row, text)
+    return
   }
   if (mode === 'method') {
     // "Makes 8 parathas" below the steps is a count and no work; "… crimp. Makes 16." counts as well.

@@ -4,7 +4,7 @@ import type { Outline, OutlineState } from './outlineState'
 import { readSentence } from './outlineSentence'
 import { boastOf } from './page'
 import { withDigits } from './readNumber'
-import { inlineList, isStep, titleEnd, wordsOf } from './rows'
+import { inlineList, isStep, matchedIngredient, titleEnd, wordsOf } from './rows'
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
 import { sentencesOf, type Row } from './tidy'
 
@@ -119,6 +119,20 @@ export function behindTitle(state: OutlineState, row: Row): string | null {
   out.title = countedTitle(out, name) ? withoutYields(withDigits(name)) : name
   state.is(row, 'title')
   return text.slice(text.indexOf(lead) + lead.length).trim()
+}
+
+/** "Ham & cheese buns (12)" by itself below a table that the text began with: what the dish is called. */
+export function namesDish({ out, mode, foods }: OutlineState, rows: readonly Row[], index: number): boolean {
+  const [row, next] = [rows[index]!, rows[index + 1]]
+  if (out.title || mode !== 'lines' || !row.blankBefore || (next && !next.blankBefore)) return false
+  const name = withoutYields(row.text)
+  return (
+    wordsOf(row.text) <= 8 &&
+    !/^\W*\d/.test(name) &&
+    PIECE_NAME.test(name) &&
+    !isStep(name, foods) &&
+    !matchedIngredient(name, foods)
+  )
 }
 
 /** Keeps what a title counts; false for one that counts nothing. */

@@ -23,6 +23,7 @@ const LINES = [
   '1 tomato',
   '2 tbsp oil',
   '1 tbsp butter',
+  '2 apples',
 ]
 
 /** What each stretch of a text does, and the pot behind them; with stock among the lines the pot is wet. */

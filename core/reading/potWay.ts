@@ -89,6 +89,18 @@ const IN_THIS_POT: readonly Turn[] = [
       named.every((at) => isCookedInWater(foodOf(at))) &&
       (/\b(?:skins?|jackets?|whole|tender|soft|done)\b/i.test(said) || minutesIn(said) >= BOILS_FROM_MINUTES),
   },
+  {
+    // Fruit that is cooked with nothing said of a frying pan stews in its own juice.
+    says: 'Cook the apples and butter in a saucepan over medium heat 8 min',
+    from: null,
+    to: 'simmer',
+    when: ({ verbs, said, named }, pot, { foodOf }) =>
+      /^\W*(?:gently |slowly |then )?cook\b/i.test(verbs) &&
+      pot.hot === null &&
+      named.some((at) => foodOf(at)?.group === 'fruit') &&
+      /\b(?:sauce ?pan|pot|low heat|sugar|juice|until (?:soft|tender|jammy|thick))\b/i.test(said) &&
+      !/\b(?:frying pan|skillet|fry|saut[eé])\b/i.test(said),
+  },
 ]
 
 /** Every turn, for the sentences that show them. */

@@ -18,6 +18,7 @@ describe('how many it makes, however it is said', () => {
     ['Works out at 16 small ones', 16],
     ['Total: 12', 12],
     ['one batch = 24', 24],
+    ['Roll thin, cut 6 cm squares — should be 40 or so.', 40],
   ])('"%s" promises %d', (line, many) => {
     expect(readYields(line)?.pieces).toBe(many)
   })

@@ -44,6 +44,10 @@ export const PROMISES: readonly PromiseWording[] = [
     'You can get 14 from this',
     String.raw`\b(?:you|i|we)(?: (?:can|should|could|usually|normally))* (?:get|make|have)\s+${COUNTED}(${PIECES_BEHIND}) (?:out of|from|with) (?:this|that|it|these|the (?:dough|recipe|mix\w*|quantit\w+|amounts?))`,
   ),
+  wording(
+    'Should be 14 or so',
+    String.raw`(?:^\W*|[.,;]\s+|\s[-–—]\s|\()(?:there |that |it |this |you |they )?(?:should|will|ought to|might|'ll) (?:be|come to|number)\s+${COUNTED}(${PIECES_BEHIND})(?: or (?:so|thereabouts))?(?: in all)?${MARKS}`,
+  ),
   wording('Fills 14', String.raw`^\W*fills\s+${COUNTED}(${PIECES_BEHIND})${MARKS}`),
   wording(
     'How many: 14',
@@ -59,7 +63,7 @@ export const PROMISES: readonly PromiseWording[] = [
   ),
 ]
 const MAY_PROMISE =
-  /\b(?:do(?:es)?|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|altogether|dough|pastry|quantities|recipe|\p{L}+s\s*[:=])/iu
+  /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|altogether|dough|pastry|quantities|recipe|\p{L}+s\s*[:=])/iu
 
 /**
  * A line with its promise in one form: "Does 5 big ones" becomes "makes 5 big ones". A line that promises nothing stays
@@ -74,7 +78,7 @@ export const withPlainPromise: (line: string) => string = remember((line) => {
     ? line.replace(
         found.pattern,
         (whole, many: string, what: string) =>
-          `${/^[.,;]/.test(whole) ? `${whole[0]!} ` : ''}makes ${many.replace(/^exactly /i, '')}${what}`,
+          `${/^[.,;]/.test(whole) ? `${whole[0]!} ` : /^\s?[-–—(]/.test(whole) ? `${/[-–—(]/.exec(whole)![0]} ` : ''}makes ${many.replace(/^exactly /i, '')}${what}`,
       )
     : line
 })

@@ -5,6 +5,7 @@ import { matchFood } from './match'
 import type { OutlineStep, Section } from './outlineState'
 import { NUMBER_PATTERN } from './readNumber'
 import { isPassed } from './drafts'
+import { withStops } from './sentences'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 import { foodsTold, type ToldFood } from './toldFoods'
 import { UNIT_PATTERN } from './units'
@@ -60,7 +61,7 @@ const CONTEXT: readonly [PartKind, RegExp][] = [
 
 /** Sentences, or for speech without marks the stretches between words that join them. */
 function stretchesOf(text: string): string[] {
-  const sentences = sentencesOf(text)
+  const sentences = sentencesOf(withStops(text))
   return sentences
     .flatMap((sentence) =>
       sentence.length < 160 && sentences.length > 1
@@ -199,6 +200,8 @@ export function linesFromProse(
       if (kind === 'shell' && sections.has('shell') && DOUGH_IS_MADE.test(stretch)) isMade = true
       const any = found.length > 0
       if (!any && !flour) continue
+      // Where the dough alone is looked for, "stir in the cheese and pepper" is not of it.
+      if (only === 'shell' && said !== only && !flour) continue
       for (const bare of stretch.matchAll(BARE)) {
         const before = stretch.slice(Math.max(0, bare.index - 24), bare.index)
         if (

@@ -46,7 +46,7 @@ const NO_PAUSE =
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
 const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?\d|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(
-  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|\bof (?:the|your) \p{L}+(?= mix\b)|[,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?<!mix(?= (?:in|into|on|onto) (?:each|every|one|the (?:middle|centre|center))\b))(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
+  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|\bof (?:the|your) \p{L}+(?= mix\b)|[.,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?<!spoon(?= of\b))(?<!mix(?= (?:in|into|on|onto) (?:each|every|one|the (?:middle|centre|center))\b))(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
   'giu',
 )
 const MIN_PAUSED_WORDS = 4
@@ -59,11 +59,20 @@ const withPauses = (sentence: string): string =>
 
 /** A step that is longer and has commas but no full stop is cut where a verb follows without a comma. */
 const MIN_STOPPED_WORDS = 14
+/** So many words without any mark are speech. Our own choice. */
+const MIN_SPOKEN_WORDS = 30
+/** In speech what is worked on ends a sentence: "mash them fry the onion"; "let it rise" goes on. */
+const SPOKEN_STOP = new RegExp(
+  String.raw`(?<=\b(?:${GOES_ON.replace('|let|leave', '')}) (?:it|them|that|this|everything|it all|them all|all of it)) (?=(?:${GOES_ON})\b)|(?<!\b(?:use|is|are|keep|save|reserve|half|and|some|this|that|it|them|kept|good|enough|ready|place|then|so|okay|ok|now|also|as)) (?=(?:(?:and|so|okay|ok|now|then) )*for (?:the|my|your) (?:dough|pastry|crust|wrappers|filling|stuffing|inside|middle|sauce|dip|chutney|topping|glaze|gravy)\b)|(?<!^|\b(?:that|what|how|when|if|as|which|and|or|until|till|because|where|so|okay|ok|before|after|while|once|then|right|well|than|like|amount|way|all|everything|whatever|thing|now|here|but|for|is|the|um|basically)) (?=(?:i|you|we|this|it) (?:always |usually |just |normally |should |can |will )*(?:takes?|makes?|needs?|gets?|wants?|uses?|starts?|mix|puts?|likes?|have|does|serves?|${GOES_ON})\b)`,
+  'gi',
+)
 /** "Roast the squash, mash, cool make the pasta, rest 30 min": full stops where nobody wrote one. */
-const withStops = (step: string): string =>
-  /[.;!:]\s|\n/.test(step) || !step.includes(',') || step.split(' ').length < MIN_STOPPED_WORDS
-    ? step
-    : step.replace(PAUSE, '. ')
+export const withStops = (step: string): string => {
+  const words = step.split(' ').length
+  if (/[.;!:]\s|\n/.test(step)) return step
+  if (step.includes(',')) return words < MIN_STOPPED_WORDS ? step : step.replace(PAUSE, '. ')
+  return words < MIN_SPOKEN_WORDS ? step : step.replace(SPOKEN_STOP, '. ').replace(PAUSE, '. ')
+}
 
 const DEGREES = String.raw`(?:at )?(?:\d{3} ?(?:°|deg\w*)? ?[CF]?|gas(?: mark)? \d)`
 const SOME_MINUTES = String.raw`\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?`

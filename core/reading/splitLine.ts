@@ -1,8 +1,9 @@
 import type { Foods } from '../food/food'
 import { FOR_ALL, withPurposes } from './forAll'
 import { withPlainAmounts } from './amountsSpelt'
-import { aromaticsInRow, both, pieces, seasoningsInRow, withCommas, type LinePart } from './lineParts'
+import { aromaticsInRow, both, pieces, withCommas, type LinePart } from './lineParts'
 import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './listedFoods'
+import { PREP_WORDS } from './lineName'
 import { matchFood } from './match'
 import { oneAmountForSeveral } from './oneAmount'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
@@ -12,6 +13,7 @@ import { NAME_THEN_MEASURED, withEachInBrackets } from './plainLine'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { UNIT_PATTERN, unitById } from './units'
+import { unmarkedRow } from './unmarkedRow'
 
 /** What is done to a food in its fat, and what is stirred together. */
 const FRIED =
@@ -19,7 +21,7 @@ const FRIED =
 const STIRRED =
   'beaten|mixed|whisked|blended|blitzed|pulsed|pounded|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
 const HOW = String.raw`(?:(?:\p{L}+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
-const HOW_LONG = String.raw`(?: together| (?:until|till) (?:just |very |they are |it is )?\p{L}+(?: (?:and )?(?!in\b|with\b)\p{L}+){0,2}?| to an? (?:\p{L}+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
+const HOW_LONG = String.raw`(?: together| \p{L}+ly| soft| golden| brown| (?:until|till) (?:just |very |they are |it is )?\p{L}+(?: (?:and )?(?!in\b|with\b)\p{L}+){0,2}?| to an? (?:\p{L}+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
 /** "Crushed to a paste" names nothing that it is joined to. */
 const NOT_TO = String.raw`(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b)`
 /** "Fried until golden in", "softened for 5 minutes in", "mixed to a paste with". */
@@ -132,13 +134,22 @@ const ONE_OF = /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|th
 const STARCH_IN_WATER =
   /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?\p{L}+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/iu
 /** What joins ingredients, or says what is done with one. */
-const MARKED = /[,;+&/]|\b(?:and|plus|or|with|in)\b/i
+const MARKED = /[,;+&]|(?<!\d)\/|\/(?!\d)|\b(?:and|plus|or|with|in)\b/i
+/** "Salt and pepper", "peeled and diced": joined, and no mark between two foods. */
+const JOINED_IN_ONE = new RegExp(
+  String.raw`\bsalt (?:and|&) (?:black )?pepper\b|\b${PREP_WORDS} (?:and|&) ${PREP_WORDS}\b`,
+  'gi',
+)
 /** The same without what its end says of all of it. */
 const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((raw, foods) => {
-  // "250 g flour 125 ml water pinch salt": amounts alone part them.
-  const run = MARKED.test(raw) || raw.length > 300 ? null : runOn(raw, foods)
-  if (run?.every(({ text }) => matchFood(readLine(text).name, foods)?.how === 'exact')) return run
+  const unmarked = MARKED.test(raw.replace(JOINED_IN_ONE, '')) ? null : unmarkedRow(raw, foods)
+  if (unmarked) return unmarked
   const apart = takeApart(withCommas(raw), foods)
+  const strange = ({ text, told }: LinePart) =>
+    !told && matchFood(readLine(text).name, foods)?.how !== 'exact'
+  // "1 leek and 2 carrots salt bit of oil": joined here and there.
+  const joined = apart.some(strange) ? unmarkedRow(raw, foods) : null
+  if (joined) return joined
   if (apart.length < 2) return apart
   const parts = apart.map((part, at) => {
     const before = apart[at - 1]
@@ -229,8 +240,6 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       ? [...both([raw.trim().slice(0, -more.length).replace(/,\s*$/, '')]), ...split(more, foods)]
       : both([raw])
   }
-  const seasonings = seasoningsInRow(raw, foods)
-  if (seasonings) return seasonings
   const citrus =
     /^((?:finely )?(?:grated )?)(?:zest (?:and|&|\+) juice|juice (?:and|&|\+) zest|rind (?:and|&|\+) juice) of (.+)$/i.exec(
       raw.trim(),
@@ -253,16 +262,6 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const stopped = UNIT_STOP.exec(raw.trim())
   if (stopped && readLine(stopped[1]!).measures.length)
     return [...split(stopped[1]!, foods), ...split(stopped[2]!, foods)]
-  // "Half a cup of pine nuts salt": told in a row, and seasoned at the end.
-  const salted = /^(.+\p{L})\s+(salt(?:\s*(?:and|&|\+)?\s*(?:black )?pepper)?)$/iu.exec(raw.trim())
-  if (
-    salted &&
-    raw.length < 200 &&
-    readLine(salted[1]!).measures.length &&
-    matchFood(readLine(salted[1]!).name, foods)?.how === 'exact' &&
-    matchFood(readLine(raw).name, foods)?.how !== 'exact'
-  )
-    return both([salted[1]!, ...(/pepper/i.test(salted[2]!) ? ['salt', 'black pepper'] : ['salt'])])
   // "Equal parts soy and vinegar": as much of one as of the other, and nobody says how much.
   const alike =
     /^(?:just |simply )?equal (?:parts|amounts|quantit\w+)(?: of)?:? (\p{L}[\p{L} ]{1,24}?) (?:and|&|\+) (\p{L}[\p{L} ]{1,24})$/iu.exec(
@@ -364,6 +363,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
 /** The first place where a line that names a food with its amount goes on to the next. */
 function runOn(raw: string, foods: Foods): LinePart[] | null {
   if (/[,;([]/.test(raw)) return null
+  const unmarked = unmarkedRow(raw, foods)
+  if (unmarked) return unmarked
   for (const match of raw.matchAll(RUN_ON)) {
     const [left, right] = [raw.slice(0, match.index), raw.slice(match.index).trim()]
     // Only up to the next amount: what comes after that is another ingredient.
@@ -383,18 +384,6 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
     }
     return [{ text: left, told: '' }, ...split(right, foods)]
   }
-  const seasonings = seasoningsInRow(raw, foods)
-  if (seasonings) return seasonings
   // "1 tbsp oil salt water to make a medium dough": what nobody measures follows bare.
-  const row = aromaticsInRow(raw, foods)
-  if (row) return row
-  const bare = BARE_TAIL.exec(raw)
-  if (!bare || !readLine(bare[1]!).measures.length || matchFood(readLine(raw).name, foods)?.how === 'exact')
-    return null
-  const names = bare[2]!.split(/\s+/)
-  return both([bare[1]!, ...names.slice(0, -1), `${names.at(-1)!}${bare[3] ?? ' as required'}`])
+  return aromaticsInRow(raw, foods)
 }
-
-/** "… to brush + sesame seeds". */
-const BARE_TAIL =
-  /^(.*\b(?:oil|butter|ghee|flour|atta|maida|yeast|sugar))\s+((?:salt|pepper|water)(?:\s+(?:salt|pepper|water))*)(\s+(?:to|as|for|enough)\b.*)?$/i

@@ -92,15 +92,16 @@ function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
     amounts.length &&
     named.length <= 4 &&
     !counts &&
-    !/^(?:prep|cook|total|serves|makes|yield)/i.test(first!)
+    !/^(?:prep(?:aration)?|cook(?:ing)?|total|serves|makes|yields?)\b/i.test(first!)
   ) {
     // Amount first: "500 g | plain flour", or "500 | g | flour".
     if (STARTS_WITH_AMOUNT.test(first!)) return [named.join(' ')]
-    const more = named
-      .slice(2)
-      .map((cell) => (STARTS_WITH_AMOUNT.test(cell) ? ` (${cell})` : `, ${cell}`))
-      .join('')
-    return [`${second} ${first}${more}`]
+    // "Ham, diced | 1 1/2 cups | 200 g": what else it measures stands with its amount.
+    const [again, more] = [true, false].map((isAmount) =>
+      named.slice(2).filter((cell) => STARTS_WITH_AMOUNT.test(cell) === isAmount),
+    )
+    const amount = [second, ...again!.map((cell) => `(${cell})`)].join(' ')
+    return [[`${amount} ${first}`, ...more!].join(', ')]
   }
   return named
 }

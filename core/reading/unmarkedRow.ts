@@ -1,0 +1,106 @@
+import type { Food, Foods } from '../food/food'
+import { both, type LinePart } from './lineParts'
+import { PREPARATION } from './listedFoods'
+import { matchFood, normaliseName } from './match'
+import { readLine } from './readLine'
+import { NUMBER_PATTERN } from './readNumber'
+import { rememberWith } from './remember'
+
+// "3 onions 25 g butter 300 g cheddar grated pepper bit of mustard": a list that somebody spoke or jotted down, without
+// a mark. It is cut where every piece names one food of the larder, in as few pieces as will do.
+
+/** A piece that begins with what is measured, be it by "a bit of". */
+const AMOUNT_AHEAD = new RegExp(
+  String.raw`^(?:(?:about |around |roughly |~)?(?:${NUMBER_PATTERN})(?![\p{L}\d]*ish)|(?:an? )?(?:(?:good|big|small|little|tiny|nice|large|generous) )*(?:bit|pinch|splash|knob|handful|dash|squeeze|drizzle|glug|sprinkle|sprig|bunch|drop|touch|grating|dollop|lump|scrap)(?:e?s)?(?: of)? \p{L}|(?:some|a little|a few|few|plenty of|lots of) \p{L})`,
+  'iu',
+)
+/** What is named bare: nobody measures it. */
+const isBare = (food: Food): boolean =>
+  /^(?:salt|spice|seasoning|herb)$/.test(food.group) || food.id === 'water'
+/** "2 cloves garlic salt", "3 onions salt": no salted spice is counted. */
+const COUNTED_AND_SALT =
+  /^(?!.*\b(?:g|gm|oz|tsp|tbsp|teaspoons?|tablespoons?|pinch)\b).*\b(?:garlic|onions?|celery) salt$/i
+const MAX_WORDS = 70
+const MAX_PIECE_WORDS = 9
+const MAX_BARE_WORDS = 3
+const JOINT = /^(?:and|&|\+|plus)$/i
+/** With these no name ends. */
+const NO_END = /^(?:and|&|\+|plus|an?|the|of|some|[\d./¼½¾⅓⅔]+)$/i
+
+/** Whether some words are one food with its amount and its preparation, and nothing else. */
+const isMeasured: (text: string, foods: Foods) => boolean = rememberWith((text, foods) => {
+  const read = readLine(text)
+  if (!read.measures.length && !read.unmeasured) return false
+  const match = matchFood(read.name, foods)
+  if (match?.how !== 'exact' || read.alternative || COUNTED_AND_SALT.test(text)) return false
+  return match.leftOver.every((word) => PREPARATION.test(word))
+})
+
+/** "Water to make a medium dough", "salt to taste". */
+const WHAT_FOR = /\s+(?:to|as|for|enough)\s.*$/i
+
+/** How what is named bare may be: "cold water", "freshly ground black pepper". */
+const AS_IT_IS =
+  /^(?:(?:cold|iced?|warm|hot|tepid|lukewarm|boiling|fresh|freshly|dried|ground|cracked|more|extra|chopped|sea|fine) )+(?=\p{L})/iu
+
+const isNamedBare: (text: string, foods: Foods) => boolean = rememberWith((text, foods) => {
+  const name = text.replace(WHAT_FOR, '')
+  const match = name.split(' ').length <= MAX_BARE_WORDS ? matchFood(name, foods) : null
+  if (match?.how !== 'exact' || !isBare(match.food)) return false
+  return [name, name.replace(AS_IT_IS, '')].some((own) => match.found === normaliseName(own))
+})
+
+/**
+ * A row of foods without a mark between them, cut into its lines.
+ *
+ * @param raw a row or a piece of one, without commas and brackets
+ * @returns null where it is one food, or where any stretch of it names none
+ */
+export function unmarkedRow(raw: string, foods: Foods): LinePart[] | null {
+  if (/[,;:()[\]|]|(?<!\d)\/|\/(?!\d)/.test(raw)) return null
+  const words = raw.trim().split(/\s+/)
+  if (words.length < 2 || words.length > MAX_WORDS) return null
+  const text = (from: number, to: number) => words.slice(from, to).join(' ')
+  const begins = words.map((_, at) => AMOUNT_AHEAD.test(text(at, at + 5)))
+  // The fewest pieces from each word to the end, and where the first of them ends.
+  const best: ({ pieces: number; to: number; measured: number; skip: boolean } | null)[] = words.map(
+    () => null,
+  )
+  best.push({ pieces: 0, to: words.length, measured: 0, skip: false })
+  for (let from = words.length - 1; from >= 0; from--) {
+    const better = (to: number, measured: 0 | 1, skip = false) => {
+      const rest = best[to]
+      if (!rest) return
+      const pieces = rest.pieces + (skip ? 0 : 1)
+      const known = best[from]
+      if (!known || pieces < known.pieces)
+        best[from] = { pieces, to, measured: rest.measured + measured, skip }
+    }
+    if (JOINT.test(words[from]!) && from > 0) better(from + 1, 0, true)
+    const longest = Math.min(words.length, from + MAX_PIECE_WORDS)
+    for (let to = from + 1; to <= longest; to++) {
+      if (NO_END.test(words[to - 1]!)) continue
+      const isOne = (begins[from] ? isMeasured : isNamedBare)(text(from, to), foods)
+      if (isOne) better(to, begins[from] ? 1 : 0)
+      // Behind a food the next amount is the next food's; "2 400 g tins" goes on.
+      if (isOne && begins[from] && begins[to]) break
+    }
+  }
+  const whole = best[0]
+  if (!whole || whole.pieces < 2) return null
+  // "Salt and pepper to taste" are joined, and what is said behind them is of both.
+  if (!whole.measured && words.some((word) => JOINT.test(word))) return null
+  const found: string[] = []
+  for (let at = 0; at < words.length; at = best[at]!.to) {
+    // "2 tbsp coriander & mint": one amount for both.
+    const [before, next] = [found.at(-1), best[at]!.to]
+    if (best[at]!.skip && before && !begins[next] && [before, text(next, best[next]!.to)].every(isHerb))
+      return null
+    if (!best[at]!.skip) found.push(text(at, best[at]!.to))
+  }
+  return both(found)
+
+  function isHerb(one: string): boolean {
+    return /^(?:spice|herb)$/.test(matchFood(readLine(one).name, foods)?.food.group ?? '')
+  }
+}
