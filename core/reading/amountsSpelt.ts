@@ -100,6 +100,15 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     to: (_, number, unit) => `${number} ${unit}`,
   },
   {
+    like: 'salt tsp',
+    becomes: 'salt 1 tsp',
+    pattern: /^(\p{L}[\p{L} ]{2,24}) (tsp|tbsp|teaspoon|tablespoon)$/giu,
+    to: (_, name, unit) =>
+      /\b(?:an?|half|quarter|third|the|each|per|one|two|three|level|heaped)\b/i.test(name!)
+        ? `${name} ${unit}`
+        : `${name} 1 ${unit}`,
+  },
+  {
     like: 'a couple of tbsp oil',
     becomes: '2 tbsp oil',
     pattern: rule(String.raw`(?:an? )?couple (?:of )?(${UNIT})`),
@@ -190,7 +199,8 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   },
 ]
 
-const MAY_HOLD = /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|\bbox|\broll|\b(?:and a)\b/i
+const MAY_HOLD =
+  /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|\bbox|\broll|\b(?:and a)\b|(?:tsp|tbsp|spoon)$/i
 
 /**
  * A line with its amounts in one form: "a cup and a half of milk", "quarter of a kilo", "200/250 g" become "1 1/2 cup

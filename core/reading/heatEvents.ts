@@ -210,7 +210,11 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
   if (!found.length && closed && !IN_FAT.test(text) && PUT_IN.test(text) && isOven(temperatureIn(text)))
     found.push({ way: 'bake', index: 0, length: 1 })
   // "Brown in a dry pan 2 minutes a side": the pan says how.
-  const browns = found.find(({ way, index }) => way === 'fry' && /^(?:brown|crisp)/i.test(text.slice(index)))
+  const browns = found.find(
+    ({ way, index }) =>
+      way === 'fry' &&
+      /^(?:brown|crisp|(?:fry|cook)\b(?=[^,.;]{0,24}\b(?:dry|ungreased|unoiled)\b))/i.test(text.slice(index)),
+  )
   const dryPan = browns && found.find(({ way, index }) => way === 'griddle' && index > browns.index)
   if (dryPan && !/\bthen\b|\d ?min/i.test(text.slice(browns.index, dryPan.index))) {
     found.splice(found.indexOf(browns), 1)

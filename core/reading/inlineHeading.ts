@@ -53,6 +53,8 @@ const MADE_BEFORE =
 /** "Bought, 1 packet (30)". */
 const BOUGHT_AHEAD =
   /^(?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?:[,;]\s*|\s+(?=\d)|$)(.*)$/iu
+/** "40 store bought (1 pack)". */
+const SO_MANY_BOUGHT = /^(\d{1,3}) (?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?=\W|$)(.*)$/iu
 
 export function inlineHeading(text: string, round: Surroundings): Heading | null {
   const made = MADE_BEFORE.exec(text)
@@ -163,6 +165,8 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   }
   if (kind === 'method' || kind === 'ingredients') return dash ? null : { kind, name, rest, pieces: null }
   // "Wrappers – bought, 1 packet (30)": what is bought is what the heading names.
+  const soMany = kind === 'shell' ? SO_MANY_BOUGHT.exec(rest) : null
+  if (soMany) return { kind, name, rest: `${soMany[1]} ${name.toLowerCase()}${soMany[2]!}`, pieces: null }
   const boughtSo = kind === 'shell' ? BOUGHT_AHEAD.exec(rest)?.[1] : undefined
   if (boughtSo !== undefined)
     return {

@@ -25,7 +25,7 @@ const MEASURE =
 const SIZE_AFTER =
   /^\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:(?:cm|mm|inch(?:es)?|in\b|["”″])[^.;]{0,12}?)?(?=\W*(?:$|[.,;)]|rectangle|square\b|sheet|oblong|slab|tin\b|tray|and\b))/iu
 /** "12 x 50 g", "16 x 9 cm rounds": so many, each of that size. */
-const OF_SIZE = String.raw`(?:[x×]\s*)?\d+(?:[.,/]\d+|\s\d\/\d|\s?[½¼¾])?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b\.?|["”″])[- ]*`
+const OF_SIZE = String.raw`(?:[x×]\s*)?(?:~|≈|about |approx\.? )?\s*\d+(?:[.,/]\d+|\s\d\/\d|\s?[½¼¾])?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b\.?|["”″])[- ]*`
 const BITS = String.raw`(?:${PIECES}|portions?|parts?|bits?|equal|lumps?|lids|sections?|lengths?|chunks?|knobs?|nuggets?|wedges?|strips?|logs?|ropes?|sausages?|snakes?|halves|quarters|diamonds?|oblongs?|fingers|bars|rectangles?|squares?|cases)`
 const BETWEEN_STOPS =
   'mm|kg|ml|of|and|with|the|then|in|into|to|on|onto|for|from|or|at|each|every|until|till|by|per|using|over|min|mins|minutes|cm|inch|g'
@@ -34,10 +34,10 @@ const THINGS = new RegExp(
   String.raw`^\s+(?:x\s+)?(?:${OF_SIZE})?(?:(?!(?:${BETWEEN_STOPS})\b)[\p{L}’'-]+\s+){0,4}?${BITS}(?![\p{L}-])`,
   'iu',
 )
-const WEIGHED_EACH = /^\s*[x×]\s*\d{1,3}\s*(?:g|gm|grams?|oz|ounces?)\b/iu
+const WEIGHED_EACH = /^\s*[x×]\s*(?:~|≈|about |approx\.? )?\s*\d{1,3}\s*(?:g|gm|grams?|oz|ounces?)\b/iu
 /** Behind a bare number the phrase is at its end: "divide into 8, roll", "cut 6 using a plate". */
 const ENDS =
-  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|each(?! time)|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|x\s*\d+ ?g)\b)/iu
+  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|each(?! time)|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|[x×]\s*(?:~|≈|about |approx\.? )?\s*\d+ ?g)\b)/iu
 const INTO =
   /\b(?:in|into|to|by|out|between|among)\s+(?:about |approx\.? |around |roughly |maybe |another |some |~ ?)*$/iu
 /** What is shared out once more: each of what there is. */

@@ -98,15 +98,20 @@ export class OutlineState {
   emptyHeading(): void {
     const { sections, steps, remarks } = this.out
     const last = sections.at(-1)
-    if (last?.heading && !last.items.length && !last.heading.rest)
-      remarks.push({ text: last.heading.name, at: -1 })
-    if (this.under && !steps.some((step) => step.under === this.under))
-      remarks.push({ text: this.under, at: -1 })
+    const keep = (text: string) => {
+      if (!remarks.some((one) => one.text === text)) remarks.push({ text, at: -1 })
+    }
+    if (last?.heading && !last.items.length && !last.heading.rest) keep(last.heading.name)
+    if (this.under && !steps.some((step) => step.under === this.under)) keep(this.under)
   }
 
   open(heading: Heading | null): Section {
-    this.emptyHeading()
     const before = this.out.sections.at(-1)
+    // "DOUGH" over "Tangzhong: 20 g flour, 100 ml milk": the first list of the part that has just been named.
+    const isWithin = before?.heading && !before.items.length && !before.heading.rest
+    if (isWithin && before.heading!.kind === 'shell' && /^(?:shell|component)$/.test(heading?.kind ?? ''))
+      return before
+    this.emptyHeading()
     if (heading && before?.heading && before.items.length)
       for (const one of this.out.steps)
         if (!one.within && !one.under && one.at > before.items.at(-1)!.at) one.within = before.heading.name

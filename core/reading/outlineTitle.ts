@@ -99,7 +99,7 @@ const RECIPE_FOR =
   /\b(?:this is|here(?:'s| is)) (?:my|our|the|a) (?:\p{L}+ )?recipe for (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,6}?)(?=[,.:;!]|\s+(?:it'?s|i|you|we|from|which|that|for)\b)/iu
 /** "Okay, recipe for my sister in law's lentil fatayer, it makes …". */
 const A_RECIPE_FOR =
-  /^(?:(?:so|okay|ok|right|hi|here(?:'s| is)|this is|hi all),?\s+)*(?:the |my |our |a )?recipe for (?:(?:the|my|our|some) )?(?:(?:\p{L}+[ -]){0,4}\p{L}+['’]s )?(\p{L}+(?: \p{L}+){0,4}?)(?=[,.:;!]|\s+(?:it|that|this|which|you|i|we)\b)/iu
+  /^(?:(?:so|okay|ok|right|hi|here(?:'s| is)|this is|hi all),?\s+)*(?:the |my |our |a )?recipe for (?:(?:the|my|our|some) )?(?:(?:\p{L}+[ -]){0,4}\p{L}+['’]s )?(\p{L}+(?:(?: \/)? \p{L}+){0,4}?)(?=[,.:;!]|\s+(?:it|that|this|which|you|i|we)\b)/iu
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
 
 /** What a row says behind the title that it begins with; null where it is the title and nothing else. */

@@ -170,9 +170,10 @@ export function assumePanFat(
   if (pan?.lines.some(({ line }) => /spray/i.test(line.raw))) return
   if (way === 'griddle' && clauses.some((clause) => clause.about === 'pieces' && DRY.test(clause.text)))
     return
-  // "Then pan-fry in the butter with the onions": the pieces share what their topping is fried in.
+  // "Then pan-fry in the butter with the onions": the pieces share what their topping, or what is served, is fried in.
   const toppings = drafts.filter(
-    ({ kind, lines }) => kind === 'finish' && lines.some(({ food: fat, line }) => isFat(fat) && line.grams),
+    ({ kind, lines }) =>
+      (kind === 'finish' || kind === 'dip') && lines.some(({ food: fat, line }) => isFat(fat) && line.grams),
   )
   // "Brush both sides with oil, griddle": what is on them is what they are cooked in.
   const brushed = clauses.findIndex(({ text, closed }) => closed && BRUSHES_FAT.test(text))

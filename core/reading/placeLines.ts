@@ -120,7 +120,9 @@ function leaveBoughtAlone(drafts: Draft[]): void {
   for (const draft of drafts) {
     if (draft.kind !== 'shell' || !foodIs(draft.lines[0]?.food ?? null, 'bought-dough')) continue
     if (draft.lines.some(({ food }) => foodIs(food, 'flour'))) continue
-    const from = draft.lines.findIndex(({ food }) => FILLS.some((trait) => foodIs(food, trait)))
+    if (!draft.lines.some(({ food }, at) => at > 0 && FILLS.some((trait) => foodIs(food, trait)))) continue
+    // Starch to dust with and water to seal with may stand with what is bought.
+    const from = draft.lines.findIndex(({ food }, at) => at > 0 && !foodIs(food, 'of-dough'))
     if (from < 1) continue
     const inside = draft.lines.splice(from)
     const filling = drafts.find(({ kind, into }) => kind === 'filling' && !into)

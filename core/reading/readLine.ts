@@ -71,7 +71,7 @@ const OPTIONAL =
 
 const PURPOSES: readonly [RegExp, Purpose | null][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|for (?:your |the )?hands|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roast(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin|peel|board|baking sheet)(?: and (?:the )?\p{L}+)?|(?:sprinkl\w+|dust\w*|scatter\w*) (?:on|onto|over) (?:the )?(?:tray|tin|peel|board|baking sheet)|boiling(?: water)?))\b/iu,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|for (?:your |the )?hands(?: (?:and|&|\+) (?:the |your )?(?:griddle|pan|tawa|tava|comal|board|surface))?|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roast(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin|peel|board|baking sheet)(?: and (?:the )?\p{L}+)?|(?:sprinkl\w+|dust\w*|scatter\w*) (?:on|onto|over) (?:the )?(?:tray|tin|peel|board|baking sheet)|boiling(?: water)?))\b/iu,
     'pan',
   ],
   [

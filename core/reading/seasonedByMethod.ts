@@ -14,6 +14,8 @@ const MENTION = new RegExp(
 )
 const SEASONS =
   /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:\p{L}+ ){0,3}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu
+/** A sauce with so much sodium in 100 g salts what it is stirred into. Our own choice. */
+const SALTY_SODIUM_MG = 3000
 /** What a cook adds by the spoon while cooking. */
 const BY_THE_SPOON = /^(?:spice|herb|salt|seasoning|sauce|sweetener)$/
 
@@ -59,8 +61,13 @@ export function tellUnlistedSeasoning(
       )
         missing.add(`${amount} ${food.name.toLowerCase()}`)
   const isSalted = listed.some(({ food }) => food?.group === 'salt')
-  if (!isSalted && clauses.some(({ text, about }) => about !== 'pieces' && SEASONS.test(text)))
-    missing.add('salt')
+  // "Season" where soy sauce is listed means that; "add salt" means salt.
+  const isSauced = listed.some(
+    ({ food }) => food?.group === 'sauce' && food.per100g.sodiumMg >= SALTY_SODIUM_MG,
+  )
+  const wantsSalt = ({ text, about }: Clause) =>
+    about !== 'pieces' && SEASONS.test(text) && (!isSauced || /\bsalt/i.test(text))
+  if (!isSalted && clauses.some(wantsSalt)) missing.add('salt')
   if (missing.size)
     notes.push({
       code: 'unlisted',

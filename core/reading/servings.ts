@@ -64,6 +64,11 @@ const perPerson = new RegExp(
   String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|serve|head|portion)|each person|a head|each(?=\W*$))\b`,
   'iu',
 )
+/** "We eat two each with yoghurt", "allow 3 each for lunch". */
+const eatenEach = new RegExp(
+  String.raw`\b(?:(?:we|you|they|i|people)(?: (?:usually|normally|always|generally|will|can|would))? (?:eat|have|get through|need|want|manage)|allow|reckon on|count on|figure on|serve|plan on)\s+${N}\s+(?:${PIECES}\s+)?(?:each|a head|per person|apiece)\b`,
+  'iu',
+)
 const eachServes = new RegExp(
   String.raw`\beach (?:(?:one|1|${PIECES}) )?(?:serves|feeds|is enough for|does for)\s+${N}(?:\s+${PEOPLE})?`,
   'iu',
@@ -109,7 +114,7 @@ export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 const AND_PIECES = new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'giu')
 /** Words without which a line counts nothing. */
 const COUNTS =
-  /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|batch|number|dozen|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|head\b|bowls|plates|\bx ?\d|×/i
+  /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|batch|number|dozen|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|\beat\b|allow|apiece|reckon|head\b|bowls|plates|\bx ?\d|×/i
 
 const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
@@ -203,7 +208,7 @@ function yieldsOf(stated: string): Yields | null {
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
   const per = OF_ROPES.test(text)
     ? null
-    : (perPerson.exec(text) ?? pieceServes.exec(text) ?? servingSize.exec(text))
+    : (perPerson.exec(text) ?? eatenEach.exec(text) ?? pieceServes.exec(text) ?? servingSize.exec(text))
   // "Each serves one", "each feeds 2".
   const each = eachServes.exec(text)
   const plain = per ? text.replace(per[0], ' ') : each ? text.replace(eachServes, ' ') : text

@@ -127,6 +127,12 @@ const doneBy = (verb: string, long = ''): string => {
   return IS_FRIED.test(verb) ? `${/^cooked$/i.test(verb) ? 'fried' : verb}${long}` : ''
 }
 
+/** What a part is called, with what is said to be its preparation: "50 ml cold" is called cold. */
+const bareName = (text: string): string => {
+  const { name, prep } = readLine(text)
+  return [name, ...prep].filter(Boolean).join(' ')
+}
+
 const AND_BETWEEN = /\p{L}\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/iu
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
@@ -157,6 +163,10 @@ const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((
     // "250 g wholemeal flour + 50 g white": the flour is named once.
     if (KIND_OF_FLOUR.test(readLine(part.text).name) && /\bflour\b/i.test(before.text))
       return { ...part, text: `${part.text} flour` }
+    // "150 ml boiling water and 50 ml cold": so is the water.
+    const liquid = /\b(?:water|milk)\b/i.exec(readLine(before.text).name)?.[0]
+    if (liquid && /^(?:cold|hot|warm|boiling|tepid|lukewarm|cool|iced?)$/i.test(bareName(part.text)))
+      return { ...part, text: `${part.text} ${liquid}` }
     // "2 tablespoons soy, one of oyster sauce": so is the spoon.
     const [, many, food] = ONE_OF.exec(part.text) ?? []
     const unitId = many ? readLine(before.text).measures[0]?.at(-1)?.unitId : null

@@ -21,7 +21,7 @@ const SO_MUCH = String.raw`(?:(?:about |~)?(?<amount>${AMOUNT})\s+(?:of )?)?`
 const SO_MUCH_BEHIND = String.raw`(?:[^.;()]{0,16}\((?:about |~)?(?<amount>${AMOUNT})\))?`
 const BRUSHED = recalled(
   new RegExp(
-    String.raw`\b(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?(?:\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith)? ${SO_MUCH}${SOME}`,
+    String.raw`\b(?:(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?(?:\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith)?|(?:rub|smear|slather)(?:bed|ed)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith) ${SO_MUCH}${SOME}`,
     'iu',
   ),
 )

@@ -5,6 +5,7 @@ import { matchFood, normaliseName } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'
 import { rememberWith } from './remember'
+import { UNIT_PATTERN } from './units'
 
 // "3 onions 25 g butter 300 g cheddar grated pepper bit of mustard": a list that somebody spoke or jotted down, without
 // a mark. It is cut where every piece names one food of the larder, in as few pieces as will do.
@@ -12,6 +13,11 @@ import { rememberWith } from './remember'
 /** A piece that begins with what is measured, be it by "a bit of". */
 const AMOUNT_AHEAD = new RegExp(
   String.raw`^(?:(?:about |around |roughly |~)?(?:${NUMBER_PATTERN})(?![\p{L}\d]*ish)|(?:an? )?(?:(?:good|big|small|little|tiny|nice|large|generous) )*(?:bit|pinch|splash|knob|handful|dash|squeeze|drizzle|glug|sprinkle|sprig|bunch|drop|touch|grating|dollop|lump|scrap)(?:e?s)?(?: of)? \p{L}|(?:some|a little|a few|few|plenty of|lots of) \p{L})`,
+  'iu',
+)
+/** "Pork 300", "flour 2 cups". */
+const AMOUNT_BEHIND = new RegExp(
+  String.raw`^\p{L}.*\s(?:\d[\d./]*|[¼½¾⅓⅔])\s?(?:(?:${UNIT_PATTERN})\.?|big|small|large|medium)?$`,
   'iu',
 )
 /** What is named bare: nobody measures it. */
@@ -60,8 +66,20 @@ export function unmarkedRow(raw: string, foods: Foods): LinePart[] | null {
   if (/[,;:()[\]|]|(?<!\d)\/|\/(?!\d)/.test(raw)) return null
   const words = raw.trim().split(/\s+/)
   if (words.length < 2 || words.length > MAX_WORDS) return null
+  return cutRow(words, foods, 'in front') ?? (/\d/.test(raw) ? cutRow(words, foods, 'behind') : null)
+}
+
+/** The row cut where its amounts stand in front of what they measure, or behind it: "pork 300 beef 300 onion 2 salt". */
+function cutRow(words: readonly string[], foods: Foods, amounts: 'in front' | 'behind'): LinePart[] | null {
   const text = (from: number, to: number) => words.slice(from, to).join(' ')
   const begins = words.map((_, at) => AMOUNT_AHEAD.test(text(at, at + 5)))
+  const isPiece = (from: number, to: number): boolean => {
+    const own = text(from, to)
+    if (amounts === 'behind' && !begins[from] && AMOUNT_BEHIND.test(own)) return isMeasured(own, foods)
+    if (amounts === 'behind' && /^[\d½¼¾]/.test(own)) return false
+    if (NO_END.test(words[to - 1]!)) return false
+    return (begins[from] ? isMeasured : isNamedBare)(own, foods)
+  }
   // The fewest pieces from each word to the end, and where the first of them ends.
   const best: ({ pieces: number; to: number; measured: number; skip: boolean } | null)[] = words.map(
     () => null,
@@ -79,17 +97,20 @@ export function unmarkedRow(raw: string, foods: Foods): LinePart[] | null {
     if (JOINT.test(words[from]!) && from > 0) better(from + 1, 0, true)
     const longest = Math.min(words.length, from + MAX_PIECE_WORDS)
     for (let to = from + 1; to <= longest; to++) {
-      if (NO_END.test(words[to - 1]!)) continue
-      const isOne = (begins[from] ? isMeasured : isNamedBare)(text(from, to), foods)
-      if (isOne) better(to, begins[from] ? 1 : 0)
+      if (!isPiece(from, to)) continue
+      const isAmount = begins[from]! || AMOUNT_BEHIND.test(text(from, to))
+      better(to, isAmount ? 1 : 0)
       // Behind a food the next amount is the next food's; "2 400 g tins" goes on.
-      if (isOne && begins[from] && begins[to]) break
+      if (amounts === 'in front' && begins[from] && begins[to]) break
     }
   }
   const whole = best[0]
   if (!whole || whole.pieces < 2) return null
+  if (amounts === 'behind' && whole.measured < 2) return null
   // "Salt and pepper to taste" are joined, and what is said behind them is of both.
   if (!whole.measured && words.some((word) => JOINT.test(word))) return null
+  const isHerb = (one: string) =>
+    /^(?:spice|herb)$/.test(matchFood(readLine(one).name, foods)?.food.group ?? '')
   const found: string[] = []
   for (let at = 0; at < words.length; at = best[at]!.to) {
     // "2 tbsp coriander & mint": one amount for both.
@@ -99,8 +120,4 @@ export function unmarkedRow(raw: string, foods: Foods): LinePart[] | null {
     if (!best[at]!.skip) found.push(text(at, best[at]!.to))
   }
   return both(found)
-
-  function isHerb(one: string): boolean {
-    return /^(?:spice|herb)$/.test(matchFood(readLine(one).name, foods)?.food.group ?? '')
-  }
 }
