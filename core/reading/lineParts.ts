@@ -106,7 +106,7 @@ const WATER = new RegExp(
 )
 
 const SALT_TO_TASTE =
-  /(?<=\p{L}{3})(?<!\b(?:and|plus|with|some|the|little|garlic|celery|sea|rock|black|pink|table|kosher|more|enough|add|flaky|fine|coarse|himalayan))\s+(?=salt (?:to|as per) taste\b)/giu
+  /(?<=\p{L}{3})(?<!\b(?:tsps?|tbsps?|teaspoons?|tablespoons?|grams?|spoons?|pinch|of|and|plus|with|some|the|little|garlic|celery|sea|rock|black|pink|table|kosher|more|enough|add|flaky|fine|coarse|himalayan))\s+(?=salt (?:to|as per) taste\b)/giu
 
 /** "2 oz lard pinch salt water to mix", "salt pepper": commas where a list runs on and nobody takes it for one thing. */
 export const withCommas = (raw: string): string =>

@@ -33,17 +33,22 @@ const JOINT = /^(?:and|&|\+|plus)$/i
 /** With these no name ends. */
 const NO_END = /^(?:and|&|\+|plus|an?|the|of|some|[\d./¼½¾⅓⅔]+)$/i
 
+/** "200 g flour salt to taste": what is left to taste is another food. */
+const BEFORE_TO_TASTE = /^(.*\S)\s+(?:salt|pepper|sugar|chilli|seasoning) (?:to|as per) taste$/iu
+
 /** Whether some words are one food with its amount and its preparation, and nothing else. */
 const isMeasured: (text: string, foods: Foods) => boolean = rememberWith((text, foods) => {
   const read = readLine(text)
   if (!read.measures.length && !read.unmeasured) return false
   const match = matchFood(read.name, foods)
   if (match?.how !== 'exact' || read.alternative || COUNTED_AND_SALT.test(text)) return false
+  const before = BEFORE_TO_TASTE.exec(text)?.[1]
+  if (before && isMeasured(before, foods)) return false
   return match.leftOver.every((word) => PREPARATION.test(word))
 })
 
 /** "Water to make a medium dough", "salt to taste". */
-const WHAT_FOR = /\s+(?:to|as|for|enough)\s.*$/i
+const WHAT_FOR = /\s+(?:to|as|for|enough)\s[^\d½¼¾⅓⅔]*$/i
 
 /** How what is named bare may be: "cold water", "freshly ground black pepper". */
 const AS_IT_IS =
