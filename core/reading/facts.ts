@@ -114,6 +114,9 @@ const factsSaid: (sentence: string) => (text: string) => readonly Said[] = remem
   remember((text) => findFacts(text, sentence)),
 )
 
+/** That they can be frozen, and how. */
+const KEPT_FROZEN = /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i
+
 function findFacts(text: string, sentence: string): Said[] {
   const said: Said[] = []
   const add = (kind: FactKind, low: number, high: number, own = text, more: Partial<Said> = {}) =>
@@ -126,11 +129,7 @@ function findFacts(text: string, sentence: string): Said[] {
   // "A few at a time" is no number.
   if (number && number.high < 200 && !/^a (?:few|couple)/i.test((batch[1] ?? batch[2])!))
     add('batch-pieces', number.low, number.high)
-  if (
-    FREEZES.test(sentence) &&
-    /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i.test(sentence)
-  )
-    add('freezes', 1, 1, sentence)
+  if (FREEZES.test(sentence) && KEPT_FROZEN.test(sentence)) add('freezes', 1, 1, sentence)
   for (const time of timesIn(text)) {
     const kind = nearestKind(text, time.index)
     if (!kind) continue
@@ -179,6 +178,9 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
         !WORKS_DOUGH.test(text)
       add(ofFilling ? 'filling-grams-per-piece' : kind, low, high, text, part)
     }
+  // What is said of freezing behind the work is kept as well.
+  for (const { text } of outline.remarks)
+    if (FREEZES.test(text) && KEPT_FROZEN.test(text)) add('freezes', 1, 1, text)
   for (const { kind, minutes, text } of outline.times) {
     if (kind === 'prep') add('prep-minutes', minutes, minutes, text)
     if (kind === 'total') add('total-minutes', minutes, minutes, text)

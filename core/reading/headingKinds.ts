@@ -61,7 +61,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
 ]
 
-const LEAD = /^(?:for|to make|make|prepare)\s+(?:the\s+|your\s+)?/
+const LEAD = /^(?:for|to make(?![ -]ahead)|make(?![ -]ahead)|prepare)\s+(?:the\s+|your\s+)?/
 /** Which part, or what else, the words of a heading name; null for words that name none. */
 export const kindOf: (name: string) => HeadingKind | null = remember(findKind)
 

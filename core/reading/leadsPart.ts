@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { isCooked } from './behindWork'
 import { readHeading, type Heading } from './headings'
 import { matchFood, normaliseName, plainWords } from './match'
 import { enter } from './outlineSentence'
@@ -21,14 +22,6 @@ import type { Row } from './tidy'
 const isForTopping = (text: string, foods: Foods): boolean =>
   /\bfor (?:the )?(?:topping|garnish|sprinkling)\W*$/i.test(text) &&
   splitLine(text, foods).every((one) => matchFood(readLine(one.text).name, foods)?.how === 'exact')
-
-/** The pieces have been closed in one step and cooked in it or in a later one: what comes then stands beside them. */
-function isCooked(steps: readonly { text: string }[]): boolean {
-  const closed = steps.findIndex(({ text }) =>
-    /\b(?:crimp|seal|pinch|stuff|fold|fill|close|wrap)/i.test(text),
-  )
-  return closed >= 0 && steps.slice(closed).some(({ text }) => /\b(?:bake|fry|steam|boil)/i.test(text))
-}
 
 /** A row that leads a part, the method or what is kept: by its words, its marks and what follows. */
 export function leadsPart(

@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { isBehindWork, namesNoFood, saysBehindWork } from './behindWork'
 import { FOR_ALL } from './forAll'
 import { readHeading } from './headings'
 import { leadsPart } from './leadsPart'
@@ -46,6 +47,7 @@ function readRow(state: OutlineState, rows: readonly Row[], index: number): void
   if (text.length > MAX_ROW_CHARACTERS) return readLong(state, row, text)
   if (saysOfWhole(state, rows, index, text)) return
   if (asksBehind(state, row, text)) return
+  if (saysBehindWork(state, rows, index, text)) return
   if (leadsSentences(state, row, text)) return
   const first = !state.out.title && state.isAtStart
   if (leadsPart(state, rows, index, text, first)) return
@@ -133,6 +135,8 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
     if (!isCountAlone(text)) state.remark(row, text)
     return
   }
+  if (mode === 'lines' && isBehindWork(state, rows, index) && !readYields(text) && namesNoFood(text, foods))
+    return isStep(text, foods) ? countedStep(state, row, text) : state.remark(row, text)
   const sentences = forAllOf(sentencesOf(text))
   if (sentences.length === 1) return readSentence(state, row, text)
   const steps = sentences.map((sentence) => isStep(sentence, foods))
