@@ -203,8 +203,15 @@ export function readCooking(context: HeatContext): CookingRead {
   const stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[] = []
   for (const event of lead) {
     const before = stages.at(-1)
+    // "Heat an inch of oil to 350. Fry in batches, 2 minutes a side": it is the oil that has just been heated.
+    const sameOil =
+      event.way === 'fry' &&
+      /^(?:shallow|deep)-fry$/.test(before?.way ?? '') &&
+      event.temperatureC === null &&
+      (before!.event.minutes === null || event.minutes === null) &&
+      !/\b(?:again|second|twice)\b/i.test(event.text)
     const { way, unclear } =
-      event.goesOn && before
+      (event.goesOn || sameOil) && before
         ? { way: before.way, unclear: false }
         : // "Oil at 175 °C. Fry 3 minutes": the heat of the oil was told ahead.
           wayOf(

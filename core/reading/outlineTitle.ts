@@ -46,6 +46,12 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
 export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
   const told = out.title
   out.title = withoutTalk(told)
+  // "Empanadas (for the party, 2 doz.)": what the count has left of a bracket is no name.
+  const open = /\s*\(([^)]*)$/.exec(out.title)
+  if (open) {
+    out.title = out.title.slice(0, open.index)
+    if (open[1]!.trim()) out.remarks.push({ text: open[1]!.trim(), at: -1 })
+  }
   // What was said round the name is kept as it was said.
   if (SHARED.test(told)) out.remarks.push({ text: told, at: -1 })
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
@@ -77,10 +83,13 @@ const SHARED =
   /^.*\b(?:share|sharing|post(?:ing)?|asked for|wanted|here(?:['’]?s| is))\b[^.]*\brecipe for (?:(?:the|my|our|some) )?(\p{L}[^.,:;!]*?)(?:[,.:;!]| (?:that|which|from|it|so|because)\b).*$/iu
 /** "Recipe card — Stuffed kulcha". */
 const CARD = /^(?:recipe(?: card| of the (?:day|week))?)\s*[:—–-]\s+(?=\p{L}{3})/iu
+/** "Hi all, by request: my curry puffs". */
+const REQUESTED =
+  /^(?:(?:hi|hello|hey)(?: \p{L}+)?,?\s+)?(?:by (?:popular )?request|as (?:requested|promised)|for (?:those|everyone|anyone) who asked)\s*[:,–-]\s*(?:here(?:'s| is| are) )?(?:my |our |the )?(?=\p{L}{3})/iu
 /** A title without the talk in front of it. */
 export function withoutTalk(title: string): string {
   // "Hi! Here's the steamed bun recipe": the talk goes, and what it is called stays.
-  const bare = title.replace(CARD, '').replace(SHARED, '$1').replace(TALK_ROUND, '')
+  const bare = title.replace(REQUESTED, '').replace(CARD, '').replace(SHARED, '$1').replace(TALK_ROUND, '')
   const name = bare === title ? title : bare.replace(/(?<=\p{L}{3}) recipe$/iu, '')
   return name === title ? title : name.charAt(0).toUpperCase() + name.slice(1)
 }

@@ -154,6 +154,7 @@ export function linesFromProse(
   /** The dough has been kneaded and rests: what is listed next goes in. */
   let isMade = false
   let isClosed = false
+  const measured = new Set<string>()
   for (const step of steps) {
     if (step.text.length > 8 * MAX_ROW_CHARACTERS) continue
     for (const stretch of stretchesOf(eachInFull(step.text))) {
@@ -173,6 +174,11 @@ export function linesFromProse(
       const isBought = found.some(({ food }) => foodIs(food, 'bought-dough') || food.group === 'bread')
       if (CLOSES.test(stretch)) isClosed = true
       for (const { text, food, verb } of found) {
+        // "Fry the onion and curry leaves": those that were measured before.
+        const isAgain =
+          / to taste$/.test(text) && /^(?:herb|spice)$/.test(food.group) && measured.has(food.id)
+        if (isAgain && food.id !== 'black-pepper') continue
+        measured.add(food.id)
         // "Cook on a tawa with a little ghee": the pan's fat is seen to where the pieces are cooked.
         const isOfPan =
           isClosed &&

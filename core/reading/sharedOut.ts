@@ -1,5 +1,6 @@
+import { readLine } from './readLine'
 import { NUMBER_PATTERN, readNumber } from './readNumber'
-import { UNIT_PATTERN } from './units'
+import { UNIT_PATTERN, unitById } from './units'
 
 // "2 eggs (1 for the dough, 1 to glaze)", "300 g swede and potato, half and half": one amount that a line shares out,
 // by what each share is for or between two foods.
@@ -18,7 +19,7 @@ const TWICE = new RegExp(
 )
 /** "75 g butter + a knob for the pan", "150 ml milk plus 2 tbsp for brushing". */
 const AND_SOME = new RegExp(
-  String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}\s*(?:${UNIT_PATTERN})|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
+  String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}(?:\s*(?:${UNIT_PATTERN}))?|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
   'iu',
 )
 const BARE_FOR_FRYING =
@@ -176,9 +177,15 @@ export function andSomeFor(raw: string): { line: string; again: string; purpose:
   // "1 tbsp oil + more for cooking" is another line; flour "plus more for dusting" is not weighed by anybody.
   const isMore = found !== null && /^(?:some |a little )?(?:more|extra)$/i.test(found[2]!)
   if (isMore && (!COOKED_IN.test(found[3]!) || /\bsesame\b/i.test(found[1]!))) return null
-  return (
-    found && { line: found[1]!, again: found[2]!.replace(/\b(?:extra|another) /i, ''), purpose: found[3]! }
-  )
+  if (!found) return null
+  const [, line, more, purpose] = found as unknown as [string, string, string, string]
+  return { line, again: inUnitOf(line, more.replace(/\b(?:extra|another) /i, '')), purpose }
+}
+
+/** "2 tbsp oil + 1 for the pan": the spoon is named once. */
+function inUnitOf(line: string, again: string): string {
+  const unitId = /^[\d./½¼¾]+$/.test(again) ? readLine(line).measures[0]?.at(-1)?.unitId : null
+  return unitId && unitById(unitId).kind === 'volume' ? `${again} ${unitId}` : again
 }
 
 /** "1 egg + milk to make 160 g": what is there, what fills it up, and the sum. */

@@ -117,6 +117,8 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     if (at >= 0) from = at + text.length
     return { text, joint, match: matchFood(readLine(text).name, foods) }
   })
+  // "1 egg + 1 egg for glazing": the same food again is for something else.
+  if (new Set(list.map(({ match }) => match?.food.id)).size === 1) return parts
   return both(withPurposes(list))
 })
 
@@ -128,10 +130,8 @@ const doneBy = (verb: string, long = ''): string => {
 }
 
 /** What a part is called, with what is said to be its preparation: "50 ml cold" is called cold. */
-const bareName = (text: string): string => {
-  const { name, prep } = readLine(text)
-  return [name, ...prep].filter(Boolean).join(' ')
-}
+const bareName = (text: string): string =>
+  [readLine(text).name, ...readLine(text).prep].filter(Boolean).join(' ')
 
 const AND_BETWEEN = /\p{L}\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/iu
 const KIND_OF_FLOUR =

@@ -165,6 +165,11 @@ const labelled = remember((text: string) =>
     )
     // "Chicken (500 g thigh, 2 tbsp yogurt, 1 tbsp oil)": a list in brackets behind its name.
     .replace(/^(\p{L}[\p{L} ]{2,30}?)\s*\(((?:[\d¼½¾⅓⅔][^(),]*,\s*){2,}[\d¼½¾⅓⅔][^()]*)\)$/u, '$1: $2')
+    // "Egg wash (1 yolk + 1 tsp water)".
+    .replace(
+      /^((?:egg ?)?wash|glaze|dip|dipping sauce|sauce|topping)\s*\(((?:\d|[¼½¾]|an? )[^()]*(?:\+|,|&|\band\b|\bwith\b)\s*(?:\d|[¼½¾]|an? |pinch|some)[^()]*)\)$/iu,
+      '$1: $2',
+    )
     .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')
     .trim(),
 )

@@ -61,6 +61,7 @@ export const UNITS: readonly Unit[] = [
       'tsp',
       'tsps',
       'tsp.',
+      'ts',
       'tspn',
       'tspns',
       'tspoon',
