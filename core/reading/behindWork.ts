@@ -91,7 +91,7 @@ export const SAID_BEHIND: readonly SaidBehind[] = [
   ),
   said(
     'Allergens: gluten, milk, egg.',
-    String.raw`^(?:allergens?|allergy|contains|may contain|posted in|filed under|equipment|tools|you will also need)\b`,
+    String.raw`^(?:allergens?|allergy|contains|may contain|posted in|filed under|equipment|tools)\b`,
   ),
   said(
     'Recipe adapted from an old cookbook.',
@@ -114,7 +114,7 @@ export const SAID_BEHIND: readonly SaidBehind[] = [
 /** The pieces have been closed in one step and cooked in it or in a later one: what comes then stands beside them. */
 export function isCooked(steps: readonly { text: string }[]): boolean {
   const closed = steps.findIndex(({ text }) =>
-    /\b(?:crimp|seal|pinch|stuff|fold|fill|close|wrap)/i.test(text),
+    /\b(?:crimp|seal|pinch|stuff(?!ing)|fold|fill(?!ing)|close|wrap)/i.test(text),
   )
   return closed >= 0 && steps.slice(closed).some(({ text }) => /\b(?:bake|fry|steam|boil|cook)/i.test(text))
 }
@@ -148,6 +148,9 @@ export function saysBehindWork(
 ): boolean {
   // "To freeze" by itself is a heading.
   if (text.split(/\s+/).length <= 3 && !/[.!:,\d]/.test(text)) return false
+  // "For the vegan filling" over its list is a heading as well.
+  const next = rows[index + 1]
+  if (next && !next.blankBefore && STARTS_WITH_AMOUNT.test(next.text)) return false
   if (!SAID_BEHIND.some(({ pattern }) => pattern.test(text)) || !isBehindWork(state, rows, index))
     return false
   state.remark(rows[index]!, text)

@@ -234,6 +234,7 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
       )
     )
       continue
+    // What is cooked and then minced is no raw mince.
     if (plain?.food.state === 'cooked' && /^(?:minced|ground|raw|fresh)\b/i.test(word)) continue
     const said = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
     // Nobody mashes a raw root.
