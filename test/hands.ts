@@ -21,6 +21,13 @@ const inFront = (more: readonly string[]) => (text: Written) => [
 ]
 const behind = (more: readonly string[]) => (text: Written) => [...text.rows, '', ...more]
 
+/** In capitals T and t are the same letter: whoever writes so has to say which spoon is meant. */
+const inCapitals = (text: string) =>
+  text
+    .replace(/(?<=[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level)\s)?)T\b(?!-)/g, 'tbsp')
+    .replace(/(?<=[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level)\s)?)t\b(?!-)/g, 'tsp')
+    .toUpperCase()
+
 /** "250 g plain flour" in another order: `$1` the mark in front, `$2` the amount, `$3` the name. */
 const reordered = (to: string) => lines((row) => row.replace(/^(\W*)(\d+ ?(?:g|kg|ml)) ([a-zA-Z' ]+)$/, to))
 
@@ -55,8 +62,8 @@ function joined({ rows, became }: Written): string[] {
  * texts may be read otherwise stands beside it; that number may only fall. Common practice, no source.
  */
 export const HANDS: readonly { name: string; write: (text: Written) => string[]; percent: number }[] = [
-  { name: 'all in capitals', write: all((text) => text.toUpperCase()), percent: 5 },
-  { name: 'lines in capitals', write: lines((row) => row.toUpperCase()), percent: 8 },
+  { name: 'all in capitals', write: all((text) => inCapitals(text)), percent: 5 },
+  { name: 'lines in capitals', write: lines(inCapitals), percent: 8 },
   {
     name: 'an empty line below every line',
     write: all((text) => text.replace(/\n(?!\n)/g, '\n\n')),

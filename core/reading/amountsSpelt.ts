@@ -36,6 +36,10 @@ const PART = Object.keys(PARTS)
   .join('|')
 const fractionOf = (part: string) => PARTS[part.toLowerCase().replace('-', ' ')]!
 
+/** What comes in tins of some 400 g, and in nothing else that is told so. Common practice, no source. */
+const TIN_GRAMS = '39\\d|4[0-2]\\d'
+const TINNED = String.raw`(?:(?:chopped|plum|cherry|crushed|black|kidney|red|white|cannellini|butter|haricot|borlotti|pinto|mixed|green|brown|baked|light|full[- ]fat) )*(?:chick ?peas|garbanzos?|beans|tomatoes|lentils|coconut milk)(?!\p{L})`
+
 const sameKind = (one: Unit, other: Unit) => one.kind === other.kind
 const inThousandths = (value: number) => String(Math.round(value * 1000) / 1000)
 
@@ -98,6 +102,35 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     becomes: '1 cup sugar',
     pattern: rule(String.raw`(${NUMBER}) (?:full|whole) (${UNIT})`),
     to: (_, number, unit) => `${number} ${unit}`,
+  },
+  {
+    like: '2 x 400 g chickpeas',
+    becomes: '2 x 400 g tins chickpeas',
+    pattern: new RegExp(String.raw`^(\d) ?[x×] ?(${TIN_GRAMS}) ?g (?=${TINNED})`, 'giu'),
+    to: (_, many, grams) => `${many} x ${grams} g tins `,
+  },
+  {
+    like: 'chopped tomatoes 2 x 400g',
+    becomes: '2 x 400 g tins chopped tomatoes',
+    pattern: new RegExp(
+      String.raw`^(${TINNED}),? (\d) ?[x×] ?(${TIN_GRAMS}) ?g(?: (?:tins?|cans?))?$`,
+      'giu',
+    ),
+    to: (_, name, many, grams) => `${many} x ${grams} g tins ${name}`,
+  },
+  {
+    like: '1 can 14 oz coconut milk',
+    becomes: '1 (14 oz) can coconut milk',
+    pattern:
+      /^(\d{1,2}|an?|one|two|three) (cans?|tins?|jars?|packs?|packets?|pots?|tubs?|bottles?|cartons?)(?: of)?,? (\d{1,4} ?(?:g|oz|ml)) (?=\p{L}{3})/giu,
+    to: (_, many, what, size) => `${many} (${size}) ${what} `,
+  },
+  {
+    like: 'box of 6 eggs',
+    becomes: '6 eggs',
+    pattern:
+      /^(?:an? |one |1 )?(?:box|carton|tray|pack) of (\d{1,2}|six|ten|twelve) (?=(?:\p{L}+ )?eggs\b)/giu,
+    to: (_, many) => `${many} `,
   },
   {
     like: 'salt tsp',

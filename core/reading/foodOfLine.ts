@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { carries, hazardsOfWord } from '../food/hazards'
+import { withPlainAmounts } from './amountsSpelt'
 import { isBoiledSoft } from './boiledWeight'
 import { matchFood, normaliseName } from './match'
 import { qualifiersIn } from './qualifiers'
@@ -193,7 +194,8 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
   }
   // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
   const canned =
-    read.prep.includes('from a container') && /\b(?:cans?|tins?|tinned|canned|jars?)\b/i.test(read.raw)
+    read.prep.includes('from a container') &&
+    /\b(?:cans?|tins?|tinned|canned|jars?)\b/i.test(withPlainAmounts(read.raw))
       ? matchFood(`canned ${read.name}`, foods)
       : null
   if (canned?.how === 'exact') return canned

@@ -109,8 +109,10 @@ export class OutlineState {
     const before = this.out.sections.at(-1)
     // "DOUGH" over "Tangzhong: 20 g flour, 100 ml milk": the first list of the part that has just been named.
     const isWithin = before?.heading && !before.items.length && !before.heading.rest
-    if (isWithin && before.heading!.kind === 'shell' && /^(?:shell|component)$/.test(heading?.kind ?? ''))
+    if (isWithin && before.heading!.kind === 'shell' && /^(?:shell|component)$/.test(heading?.kind ?? '')) {
+      this.out.remarks.push({ text: heading!.name, at: -1 })
       return before
+    }
     this.emptyHeading()
     if (heading && before?.heading && before.items.length)
       for (const one of this.out.steps)

@@ -19,7 +19,7 @@ const TWICE = new RegExp(
 )
 /** "75 g butter + a knob for the pan", "150 ml milk plus 2 tbsp for brushing". */
 const AND_SOME = new RegExp(
-  String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}(?:\s*(?:${UNIT_PATTERN}))?|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
+  String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}(?:\s*(?:${UNIT_PATTERN})|(?=\s+(?:for|to)\s))|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
   'iu',
 )
 const BARE_FOR_FRYING =

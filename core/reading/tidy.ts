@@ -286,7 +286,7 @@ const SHORT_UNIT =
   /[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level|scant|rounded|big|good) )?(?:[Tt]bsp|[Tt]bs|[Tt]b|[Tt]sp|TBSP|TSP|[Oo]z|[Ll]bs?|c|T|t|g|kg|ml|pkt|pkg|pt|qt|sm|med|lg|lge|doz|env|sl|can|qts?|gal)$/
 const METRIC = /[\d¼½¾]\s?(?:g|kg|ml)$/
 /** "Roll 1/8 in. thick": an inch cut short goes on in small letters. */
-const SHORT_INCH = /[\d¼½¾⅓⅔⅛][\s-]?in$/
+const SHORT_INCH = /[\d¼½¾⅓⅔⅛][\s-]?(?:in|IN)$/
 
 /** "1 T. oil, 1/3 c. water" without the dots that end nothing. */
 export const withoutUnitDots = (text: string) =>
@@ -346,7 +346,8 @@ function cutSentences(text: string): string[] {
           /^\s+\p{Lu}\p{Ll}/u.test(text.slice(at + 1, at + 5))
         )) ||
         (SHORT_INCH.test(text.slice(Math.max(start, at - 8), at)) &&
-          /^\s+\p{Ll}/u.test(text.slice(at + 1, at + 4))))
+          // In a text in capitals what follows says nothing of where a sentence begins.
+          /^\s+(?:\p{Ll}|\p{Lu}{3})/u.test(text.slice(at + 1, at + 6))))
     )
       continue
     if (
