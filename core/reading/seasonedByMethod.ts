@@ -62,11 +62,12 @@ export function tellUnlistedSeasoning(
         missing.add(`${amount} ${food.name.toLowerCase()}`)
   const isSalted = listed.some(({ food }) => food?.group === 'salt')
   // "Season" where soy sauce is listed means that; "add salt" means salt.
-  const isSauced = listed.some(
-    ({ food }) => food?.group === 'sauce' && food.per100g.sodiumMg >= SALTY_SODIUM_MG,
-  )
+  const isSauced = (about: Clause['about']) =>
+    (about && about !== 'pieces' ? about.lines : listed).some(
+      ({ food }) => food?.group === 'sauce' && food.per100g.sodiumMg >= SALTY_SODIUM_MG,
+    )
   const wantsSalt = ({ text, about }: Clause) =>
-    about !== 'pieces' && SEASONS.test(text) && (!isSauced || /\bsalt/i.test(text))
+    about !== 'pieces' && SEASONS.test(text) && (/\bsalt/i.test(text) || !isSauced(about))
   if (!isSalted && clauses.some(wantsSalt)) missing.add('salt')
   if (missing.size)
     notes.push({

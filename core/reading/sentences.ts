@@ -2,7 +2,7 @@ import { withDigits } from './readNumber'
 import { remember } from './remember'
 import { withPlainSizes } from './sizesSpelt'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
-import { GOES_ON } from './verbs'
+import { GOES_ON, WORKS_ON } from './verbs'
 
 // A step cut into sentences, and a sentence into the things that are done one after another.
 
@@ -63,7 +63,7 @@ const MIN_STOPPED_WORDS = 14
 const MIN_SPOKEN_WORDS = 30
 /** In speech what is worked on ends a sentence: "mash them fry the onion"; "let it rise" goes on. */
 const SPOKEN_STOP = new RegExp(
-  String.raw`(?<=\b(?:${GOES_ON.replace('|let|leave', '')}) (?:it|them|that|this|everything|it all|them all|all of it)) (?=(?:${GOES_ON})\b)|(?<!\b(?:use|is|are|keep|save|reserve|half|and|some|this|that|it|them|kept|good|enough|ready|place|then|so|okay|ok|now|also|as)) (?=(?:(?:and|so|okay|ok|now|then) )*for (?:the|my|your) (?:dough|pastry|crust|wrappers|filling|stuffing|inside|middle|sauce|dip|chutney|topping|glaze|gravy)\b)|(?<!^|\b(?:that|what|how|when|if|as|which|and|or|until|till|because|where|so|okay|ok|before|after|while|once|then|right|well|than|like|amount|way|all|everything|whatever|thing|now|here|but|for|is|the|um|basically)) (?=(?:i|you|we|this|it) (?:always |usually |just |normally |should |can |will )*(?:takes?|makes?|needs?|gets?|wants?|uses?|starts?|mix|puts?|likes?|have|does|serves?|${GOES_ON})\b)`,
+  String.raw`(?<=\b(?:${WORKS_ON}) (?:it|them|that|this|everything|it all|them all|all of it)) (?=(?:${GOES_ON})\b)|(?<!\b(?:use|is|are|keep|save|reserve|half|and|some|this|that|it|them|kept|good|enough|ready|place|then|so|okay|ok|now|also|as)) (?=(?:(?:and|so|okay|ok|now|then) )*for (?:the|my|your) (?:dough|pastry|crust|wrappers|filling|stuffing|inside|middle|sauce|dip|chutney|topping|glaze|gravy)\b)|(?<!^|\b(?:that|what|how|when|if|as|which|and|or|until|till|because|where|so|okay|ok|before|after|while|once|then|right|well|than|like|amount|way|all|everything|whatever|thing|now|here|but|for|is|the|um|basically)) (?=(?:i|you|we|this|it) (?:always |usually |just |normally |should |can |will )*(?:takes?|makes?|needs?|gets?|wants?|uses?|starts?|mix|puts?|likes?|have|does|serves?|${GOES_ON})\b)`,
   'gi',
 )
 /** "Roast the squash, mash, cool make the pasta, rest 30 min": full stops where nobody wrote one. */

@@ -66,7 +66,7 @@ const perPerson = new RegExp(
 )
 /** "We eat two each with yoghurt", "allow 3 each for lunch". */
 const eatenEach = new RegExp(
-  String.raw`\b(?:(?:we|you|they|i|people)(?: (?:usually|normally|always|generally|will|can|would))? (?:eat|have|get through|need|want|manage)|allow|reckon on|count on|figure on|serve|plan on)\s+${N}\s+(?:${PIECES}\s+)?(?:each|a head|per person|apiece)\b`,
+  String.raw`\b(?:(?:we|you|they|i|people)(?: (?:usually|normally|always|generally|will|can|would))? (?:eat|have|get through|need|want|manage)|allow|reckon on|count on|figure on|serve|plan on)\s+${N}\s+(?:${PIECES}\s+)?(?:each|a head|per person|apiece)\b(?! (?:day|time))`,
   'iu',
 )
 const eachServes = new RegExp(

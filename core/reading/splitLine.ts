@@ -394,6 +394,6 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
     }
     return [{ text: left, told: '' }, ...split(right, foods)]
   }
-  // "1 tbsp oil salt water to make a medium dough": what nobody measures follows bare.
+  // "Ginger garlic green chilli crushed 2 tbsp": one amount for all.
   return aromaticsInRow(raw, foods)
 }
