@@ -71,7 +71,23 @@ export function unmarkedRow(raw: string, foods: Foods): LinePart[] | null {
   if (/[,;:()[\]|]|(?<!\d)\/|\/(?!\d)/.test(raw)) return null
   const words = raw.trim().split(/\s+/)
   if (words.length < 2 || words.length > MAX_WORDS) return null
+  if (!mayGoOn(words, foods)) return null
   return cutRow(words, foods, 'in front') ?? (/\d/.test(raw) ? cutRow(words, foods, 'behind') : null)
+}
+
+/** Words with which what is named bare begins, or how it may be: a row with none of them goes on to no such food. */
+const beginsBare = new WeakMap<Foods, ReadonlySet<string>>()
+function mayGoOn(words: readonly string[], foods: Foods): boolean {
+  let known = beginsBare.get(foods)
+  if (!known) {
+    const bare = [...foods.values()].filter(isBare).flatMap(({ name, synonyms }) => [name, ...synonyms])
+    known = new Set(bare.flatMap((name) => normaliseName(name).split(' ')))
+    beginsBare.set(foods, known)
+  }
+  return words.some(
+    (word, at) =>
+      at > 0 && (AMOUNT_AHEAD.test(words.slice(at, at + 5).join(' ')) || known.has(normaliseName(word))),
+  )
 }
 
 /** The row cut where its amounts stand in front of what they measure, or behind it: "pork 300 beef 300 onion 2 salt". */
