@@ -58,11 +58,8 @@ const LAST_WORDS = 200
 function saidInSpeech(step: string): Yields | null {
   const stopped = withStops(step)
   if (stopped === step) return null
-  return (
-    sentencesOf(stopped)
-      .map(readYields)
-      .find((one) => one?.pieces) ?? null
-  )
+  const said = sentencesOf(stopped).map(readYields)
+  return said.find((one) => one?.pieces) ?? null
 }
 /** What the rows of a text, and behind them its steps, say of pieces and servings. */
 function saidOf(outline: Outline): Outline['counts'] {

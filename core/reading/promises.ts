@@ -75,10 +75,9 @@ export const withPlainPromise: (line: string) => string = remember((line) => {
   if (!MAY_PROMISE.test(line) || line.length > 400) return line
   const found = PROMISES.find(({ pattern }) => pattern.test(line))
   return found
-    ? line.replace(
-        found.pattern,
-        (whole, many: string, what: string) =>
-          `${/^[.,;]/.test(whole) ? `${whole[0]!} ` : /^\s?[-–—(]/.test(whole) ? `${/[-–—(]/.exec(whole)![0]} ` : ''}makes ${many.replace(/^exactly /i, '')}${what}`,
-      )
+    ? line.replace(found.pattern, (whole, many: string, what: string) => {
+        const mark = /^\s?([.,;(–—-])/.exec(whole)?.[1]
+        return `${mark ? `${mark} ` : ''}makes ${many.replace(/^exactly /i, '')}${what}`
+      })
     : line
 })

@@ -62,38 +62,42 @@ const isNamedBare: (text: string, foods: Foods) => boolean = rememberWith((text,
 })
 
 /**
- * A row of foods without a mark between them, cut into its lines.
- *
- * @param raw a row or a piece of one, without commas and brackets
- * @returns null where it is one food, or where any stretch of it names none
+ * A row of foods without a mark between them, cut into its lines; null where it is one food, or where any stretch of it
+ * names none. The row is what stands between marks: it has no comma and no bracket.
  */
-export function unmarkedRow(raw: string, foods: Foods): LinePart[] | null {
+export const unmarkedRow: (raw: string, foods: Foods) => LinePart[] | null = rememberWith((raw, foods) => {
   if (/[,;:()[\]|]|(?<!\d)\/|\/(?!\d)/.test(raw)) return null
   const words = raw.trim().split(/\s+/)
   if (words.length < 2 || words.length > MAX_WORDS) return null
-  if (!mayGoOn(words, foods)) return null
-  return cutRow(words, foods, 'in front') ?? (/\d/.test(raw) ? cutRow(words, foods, 'behind') : null)
+  const begins = words.map((_, at) => AMOUNT_AHEAD.test(words.slice(at, at + 5).join(' ')))
+  // Most rows are one food: nothing behind their first word can begin another.
+  const bare = bareWords(foods)
+  if (!words.some((word, at) => at > 0 && (begins[at] || bare.has(normaliseName(word))))) return null
+  const row = { words, begins, foods }
+  return cutRow(row, 'in front') ?? (/\d/.test(raw) ? cutRow(row, 'behind') : null)
+})
+
+const bareWordsOf = new WeakMap<Foods, ReadonlySet<string>>()
+/** The words of all names of what is named bare. */
+function bareWords(foods: Foods): ReadonlySet<string> {
+  const known = bareWordsOf.get(foods)
+  if (known) return known
+  const names = [...foods.values()].filter(isBare).flatMap(({ name, synonyms }) => [name, ...synonyms])
+  const made = new Set(names.flatMap((name) => normaliseName(name).split(' ')))
+  bareWordsOf.set(foods, made)
+  return made
 }
 
-/** Words with which what is named bare begins, or how it may be: a row with none of them goes on to no such food. */
-const beginsBare = new WeakMap<Foods, ReadonlySet<string>>()
-function mayGoOn(words: readonly string[], foods: Foods): boolean {
-  let known = beginsBare.get(foods)
-  if (!known) {
-    const bare = [...foods.values()].filter(isBare).flatMap(({ name, synonyms }) => [name, ...synonyms])
-    known = new Set(bare.flatMap((name) => normaliseName(name).split(' ')))
-    beginsBare.set(foods, known)
-  }
-  return words.some(
-    (word, at) =>
-      at > 0 && (AMOUNT_AHEAD.test(words.slice(at, at + 5).join(' ')) || known.has(normaliseName(word))),
-  )
+interface UnmarkedRow {
+  words: readonly string[]
+  /** Which words an amount begins with. */
+  begins: readonly boolean[]
+  foods: Foods
 }
 
 /** The row cut where its amounts stand in front of what they measure, or behind it: "pork 300 beef 300 onion 2 salt". */
-function cutRow(words: readonly string[], foods: Foods, amounts: 'in front' | 'behind'): LinePart[] | null {
+function cutRow({ words, begins, foods }: UnmarkedRow, amounts: 'in front' | 'behind'): LinePart[] | null {
   const text = (from: number, to: number) => words.slice(from, to).join(' ')
-  const begins = words.map((_, at) => AMOUNT_AHEAD.test(text(at, at + 5)))
   const isPiece = (from: number, to: number): boolean => {
     const own = text(from, to)
     if (amounts === 'behind' && !begins[from] && AMOUNT_BEHIND.test(own)) return isMeasured(own, foods)
