@@ -154,8 +154,8 @@ function believe(
       pieces % one.pieces === 0
     )
       return false
-    // "Cut each sheet into 6", half of them for lids.
-    if (one.by === 'byEachSheet' && one.pieces % pieces === 0) return false
+    // "Cut each sheet into 6", half of them for lids, or each of them cut again.
+    if (one.by === 'bySheet' && (one.pieces % pieces === 0 || pieces % one.pieces === 0)) return false
     // "Make 7 balls, cut in half": how it is worked.
     if (
       pieces === 2 * wholePieces(one.pieces) &&
@@ -180,7 +180,7 @@ function believe(
     notes.push({
       code: 'pieces-assumed',
       level: 'check',
-      text: `The number of pieces is not stated: one for each wrapper, ${pieces}`,
+      text: `The number of pieces is not stated: one for each ${best.by === 'byOneSheet' ? 'sheet' : 'wrapper'}, ${pieces}`,
     })
   else if (best.by === 'byBall')
     notes.push({

@@ -171,15 +171,18 @@ const saidInPassing: (text: string) => { at: number; count: number } | null = re
 
 const PARTS = recalled(/quarter|half|halve|thirds|fourths|halves|two|\b2\b/i)
 /** Where a clause cuts things in half or in four, without a number. */
-function partings(text: string, seen: readonly Mention[]): Mention[] {
+export function partings(text: string, seen: readonly Mention[]): Mention[] {
   if (!PARTS.test(text)) return []
   const found: Mention[] = []
-  const quarters = /\bquarter (?:the dough|the pastry|(each|it|them))\b/i.exec(text)
+  const quarters =
+    /\bquarter (?:the dough|the pastry|(each|it|them|(?:the |all |both )?(?:the )?(?:\p{L}+ )?sheets))\b/iu.exec(
+      text,
+    )
   if (quarters)
     found.push({
       at: quarters.index,
       count: 4,
-      each: /each|them/i.test(quarters[1] ?? ''),
+      each: /each|them|sheets/i.test(quarters[1] ?? ''),
       result: false,
     })
   const parted =

@@ -1,11 +1,11 @@
 import type { PartKind } from '../recipe/vocabulary'
 import { withoutVents } from './asides'
 import { foodIs } from '../food/groups'
+import { closingsIn, mayClose, WEAK_CLOSING } from './closing'
 import { CALLED, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName, plainWords } from './match'
 import type { OutlineStep } from './outlineState'
-import { forAllMatches, recalled, type Recalled } from './matches'
-import { remember } from './remember'
+import { recalled, type Recalled } from './matches'
 import { clausesOf, sentencesOfStep } from './sentences'
 import { MAX_ROW_CHARACTERS } from './tidy'
 
@@ -25,12 +25,6 @@ export interface Clause {
 const PIECE_WORDS = recalled(
   /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|(?<!\bin (?:\p{L}+ )?)pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/iu,
 )
-/** What fills and closes a piece. "Fold in the cheese" does not. */
-const CLOSING =
-  /\b(?:(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)|seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|press (?:the |all |down )?(?:edges?|rims?|shut|closed)|pinch (?:shut|closed|the|edges|together|to|well)|(?<=[,;.] |^|\band )pinch(?=\s*(?:[.;,]|$))|(?:bring|gather|pull|draw) (?:up |in )?(?:the )?(?:three|3|all|both) (?:of the )?(?:sides|edges|corners)|wrap(?=\s*[.;]|\s*$)|wrap(?:ped)? up|wrap an? \p{L}+ in (?:each|every|one)|wrap (?:the (?:dough|paste|filling)|(?:the|each) (?!dough|pastry|dis[ck]|block|ball|in\b|lot|whole|piece)\p{L}+|round|around|it|each|(?:about |around |roughly )?\d{1,3} ?g\b)|enclose|gather (?:the|up)|twist|fork (?:shut|the edges)|fold in (?:the |both )?(?:sides|ends|corners)|fold (?:in )?(?:the |all |both |\d |four )+(?:of )?(?:the )?(?:\d |four )?(?:sides|corners|edges)\b(?=\W*(?:$|[,.;]|to\b|into\b|over|in\b|up\b|like))|(?:(?:\d[\d./ -]*|an? )(?:(?:heaped|level|scant|big|small|generous) )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|spoons?|spoonfuls?|g|oz) (?:of )?(?:the )?)?filling in (?:the )?(?:centre|center|middle)|(?<![\d./¼½¾-])(?:[\d¼½¾][\d./ ¼½¾–-]*|an? |half an? |one |two |three )(?:(?:heaped|heaping|level|scant|big|small|generous) )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|dessertspoons?|spoons?|spoonfuls?|g) (?:of )?(?:the )?filling (?:in |on |onto |for |to )?each(?=\W*(?:$|[,.;]))|fold using|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)|fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and)|fold(?=\s*[+&,]?\s+(?:and\s+)?(?:fork|crimp|seal|pinch|press|cut out)\b)|(?<!\b(?:water|stock|broth|steam|pan)\b[^.]{0,30})put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)|cover with (?:the |all the )?(?:lid|other|pastry|rest|remaining)|cover with (?:another|a second) (?:sheet|round|circle|dis[ck]|piece|layer)|(?:spread|spoon|stuff|put|press|tuck) [^.;]{0,40}(?:(?<!\bfold [^.;]{0,20})inside(?! the (?:pan|tin|oven))|into the pockets?)|(?<=\bfilling\b[^.;]{0,30})cover(?=\s*[,;&]|\s+and cut\b)|top with the rest(?=\W*(?:$|[,.;]))|top with (?:the )?(?:other|second|remaining) (?:\d+|half|rounds|circles|dis[ck]s|sheet)|(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|skin|one|piece|square|ball)|(?<=\bfilling\b[^.]{0,40})(?:in|on|into) each(?=\W*(?:$|[,.;]))|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))|make (?:\d{1,3} )?(?:buns|patties|parcels|a cone|dumplings|balls|pockets|turnovers|pies|modaks|momos|samosas|kachoris|gujiyas|puffs|rolls)|coil (?:it|them|up|all|each|in|the (?:rolls?|ropes?|logs?)|into|like)|close(?=\W*(?:$|[.;]))|close (?:up|and|it|them|well|tightly|the (?:dough|edges?|tops?|seam))|shape into|roll (?:up|into (?:a |)(?:log|coil|cigar)|them up)|assemble|(?:\d[\d./ -]*|an? |half an? |one |two )(?:(?:heaped|level|scant|big|small) )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|spoons?|spoonfuls?) (?:of )?(?:filling )?(?:per|(?:in|into|on|onto|for) (?:each|every|a)) (?:wrapper|skin|round|circle|dis[ck]|square|piece|one|sheet|triangle))\b/iu
-const mayClose: (text: string) => boolean = remember((text) => CLOSING.test(text))
-/** These roll a dough as well as close a piece: where something is filled later, they do not close. */
-const WEAK_CLOSING = recalled(/^(?:roll|fold|twist|shape into|make (?:\d{1,3} )?balls|wrap$)/i)
 const FILLS = recalled(
   /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i,
 )
@@ -93,7 +87,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   /** What closes a piece in a clause; "roll up, turn, roll again" before anything is filled does not. */
   const closingIn = (text: string, step: number, rest: string): RegExpExecArray | null => {
     if (!mayClose(text)) return null
-    for (const found of text.matchAll(forAllMatches(CLOSING))) {
+    for (const found of closingsIn(text)) {
       const [before, after] = [text.slice(0, found.index), text.slice(found.index + found[0].length)]
       const later = step < lastFilling || FILLS.test(`${after} ${rest}`)
       if (!WEAK_CLOSING.test(found[0]) || !later || /\b(?:fill\w*|stuff\w*)\b/i.test(before)) return found

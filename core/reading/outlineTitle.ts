@@ -1,4 +1,6 @@
+import { SHAPE_ROWS } from '../piece/shapes'
 import { readHeading } from './headings'
+import { lastMatch } from './matches'
 import type { Foods } from '../food/food'
 import type { Outline, OutlineState } from './outlineState'
 import { readSentence } from './outlineSentence'
@@ -6,6 +8,7 @@ import { boastOf } from './page'
 import { withDigits } from './readNumber'
 import { inlineList, isStep, matchedIngredient, titleEnd, wordsOf } from './rows'
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
+import { spokenName, withoutTalk } from './talk'
 import { sentencesOf, type Row } from './tidy'
 
 /** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
@@ -53,16 +56,11 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     if (open[1]!.trim()) out.remarks.push({ text: open[1]!.trim(), at: -1 })
   }
   // What was said round the name is kept as it was said.
-  if (SHARED.test(told)) out.remarks.push({ text: told, at: -1 })
+  if (told.length > out.title.length + TALK_KEPT) out.remarks.push({ text: told, at: -1 })
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
-  const spoken = (RECIPE_FOR.exec(opening) ??
-    A_RECIPE_FOR.exec(opening) ??
-    HOW_I_MAKE.exec(opening) ??
-    SPOKEN_TITLE.exec(opening) ??
-    THESE_ARE.exec(opening))?.[1]
-  if (!out.title && spoken) out.title = spoken.charAt(0).toUpperCase() + spoken.slice(1)
+  if (!out.title) out.title = spokenName(opening, (name) => endsInDish(name) && !isStep(name, foods)) ?? ''
   if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(first) && !isStep(first, foods))
     out.title = first
   // "Hand pies - 10 servings" below a table: what is counted is named, and nothing else has named the dish.
@@ -74,42 +72,19 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
   }
 }
 
-/** "Hi friends, today we are making veg puff", "How to make pelmeni": what stands round the name. */
-const TALK_ROUND =
-  /^(?:(?:hi|hello|hey|namaste|welcome)(?: (?:friends|everyone|everybody|all|guys|there|folks))?[\s,.!-]+)?(?:today,? )?(?:(?:we|i)(?:'re| are|'m| am|'ll| will)?(?: be)? (?:making|going to make|gonna make|make|cooking|preparing|sharing)|let'?s make|how to make|this is how (?:i|we) make|here(?:'s| is| are)(?! how)|this is(?! how))\s+(?:the |some |my |our |a |an )?(?=\p{L}{3})/iu
-
-/** "Thought I'd share my recipe for paneer parathas that the kids actually eat". */
-const SHARED =
-  /^.*\b(?:share|sharing|post(?:ing)?|asked for|wanted|here(?:['’]?s| is))\b[^.]*\brecipe for (?:(?:the|my|our|some) )?(\p{L}[^.,:;!]*?)(?:[,.:;!]| (?:that|which|from|it|so|because)\b).*$/iu
-/** "Recipe card — Stuffed kulcha". */
-const CARD = /^(?:recipe(?: card| of the (?:day|week))?)\s*[:—–-]\s+(?=\p{L}{3})/iu
-/** "Hi all, by request: my curry puffs". */
-const REQUESTED =
-  /^(?:(?:hi|hello|hey)(?: \p{L}+)?,?\s+)?(?:by (?:popular )?request|as (?:requested|promised)|for (?:those|everyone|anyone) who asked)\s*[:,–-]\s*(?:here(?:'s| is| are) )?(?:my |our |the )?(?=\p{L}{3})/iu
-/** A title without the talk in front of it. */
-export function withoutTalk(title: string): string {
-  // "Hi! Here's the steamed bun recipe": the talk goes, and what it is called stays.
-  const bare = title.replace(REQUESTED, '').replace(CARD, '').replace(SHARED, '$1').replace(TALK_ROUND, '')
-  const name = bare === title ? title : bare.replace(/(?<=\p{L}{3}) recipe$/iu, '')
-  return name === title ? title : name.charAt(0).toUpperCase() + name.slice(1)
-}
-
-/** "So for the empanadas i do three cups of flour …": what is made, said in passing. */
-const SPOKEN_TITLE =
-  /^(?:(?:so|okay|ok|right|well|and|now|um|hi|this is how i make|how i make|when i make),?\s+)*(?:for|to make|making) (?:the |my |these |our |some )?(?!dough\b|filling\b|pastry\b|(?:\p{L}+ )?(?:dough|filling|pastry)\b)(\p{L}+(?: \p{L}+){0,3}?)\s+(?:i|you|we)\b/iu
-/** "Okay guys so this is how I make my chicken empanadas." */
-const HOW_I_MAKE =
-  /\bthis is how (?:i|we) (?:make|do|cook) (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,5}?)(?=[,.:;!]|\s+(?:i|you|we|with)\b)/iu
-/** "Okay so these are my vegan pierogi, you need …". */
-const THESE_ARE =
-  /^(?:(?:so|okay|ok|right|well|and|now|um|hi),?\s+)*(?:these are|this is|here (?:is|are)|here's) (?!how\b)(?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,4}?)(?=[,.:;]|\s+(?:and|you|i|we)\b)/iu
-/** "So this is my recipe for pork dumplings, it's from my flatmate." */
-const RECIPE_FOR =
-  /\b(?:this is|here(?:'s| is)) (?:my|our|the|a) (?:\p{L}+ )?recipe for (?:the |my |our |some )?(\p{L}+(?: \p{L}+){0,6}?)(?=[,.:;!]|\s+(?:it'?s|i|you|we|from|which|that|for)\b)/iu
-/** "Okay, recipe for my sister in law's lentil fatayer, it makes …". */
-const A_RECIPE_FOR =
-  /^(?:(?:so|okay|ok|right|hi|here(?:'s| is)|this is|hi all),?\s+)*(?:the |my |our |a )?recipe for (?:(?:the|my|our|some) )?(?:(?:\p{L}+[ -]){0,4}\p{L}+['’]s )?(\p{L}+(?:(?: \/)? \p{L}+){0,4}?)(?=[,.:;!]|\s+(?:it|that|this|which|you|i|we)\b)/iu
+/** So many characters of talk say more than a greeting. Our own choice. */
+const TALK_KEPT = 40
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
+/** Dishes that are made in more than one shape. */
+const DISH_NAME = /\b(?:b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?)$/iu
+/** Whether a name ends in what a filled dough is called. */
+const endsInDish = (name: string) =>
+  PIECE_NAME.test(name) ||
+  DISH_NAME.test(name) ||
+  SHAPE_ROWS.some(({ called }) => {
+    const last = lastMatch(called, name)
+    return last !== null && last.index + last[0].length === name.length
+  })
 
 /** What a row says behind the title that it begins with; null where it is the title and nothing else. */
 export function behindTitle(state: OutlineState, row: Row): string | null {

@@ -7,8 +7,8 @@ import { recalled } from './matches'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import type { ReadIngredient } from './readIngredient'
-import type { ReadLine } from './readLine'
 import { clausesOf, sentencesOfStep } from './sentences'
+import { bySheets, countOf, onEachSheet, REPEATED } from './sheetCuts'
 import { sizesSaid } from './sizes'
 
 // Whatever says how many pieces there are, each a witness of its own: what is promised, how the dough is divided, the
@@ -52,21 +52,6 @@ const SLICES = recalled(/\b(?:slices|wedges)\b|^\W*cuts? (?:in)?to \d/i)
 /** "For 8 slices": what one pie or strudel is cut into. */
 export const isCutUp = (text: string, shape: Shape | null, title: string): boolean =>
   SLICES.test(text) && (shape === 'lidded-pie' || WRAPPED_WHOLE.test(title))
-
-/** How many a line counts, without a unit: "10 wrappers", "1 packet of discs (10)". */
-const countOf = (read: ReadLine): number | null =>
-  read.measures.find(
-    (measure) => measure[0]?.unitId === null || /^(?:sheet|slice)$/.test(measure[0]?.unitId ?? ''),
-  )?.[0]?.low ?? null
-
-/** A tube or packet is unrolled as a sheet. */
-const sheetsOf = (read: ReadLine): number | null =>
-  countOf(read) ??
-  // "2 x 320 g packs", "375 g pack x 2".
-  (Number(/^\W*(\d{1,2})\s*[x×]\s*\d|\s[x×]\s?(\d{1,2})\W*$/i.exec(read.raw)?.slice(1).find(Boolean) ?? 0) ||
-    null) ??
-  read.measures.find((measure) => /^(?:tube|can|packet|roll)$/.test(measure[0]?.unitId ?? ''))?.[0]?.low ??
-  null
 
 /** A promise among the rows weighs more than a number among the steps, and the first more than the next. */
 const PROMISED_WEIGHT = 100
@@ -216,37 +201,18 @@ function byWrapper(counting: Counting): Found[] {
   return [{ pieces: wholePieces(countOf(read) ?? line.grams! / grams), weight: 30, says: line.raw }]
 }
 
-const REPEATED = recalled(
-  /\brepeat\b|\b(?:for|per) each (?:parcel|roll|piece|pocket|packet|bundle|one)\b|\bper (?:parcel|roll|piece|pocket)\b/i,
-)
-const SHEETS_EACH = recalled(
-  /\b(?:brush|layer|take|stack|use|lay(?: out)?) (2|3|two|three) (?:sheets|layers)\b/i,
-)
+/** Whether sheets become pieces one after another, and not one pie, strudel or coil of all. */
+const isInPieces = (counting: Counting): boolean =>
+  counting.shape !== 'lidded-pie' &&
+  (!isOneOfAll(counting) ||
+    // "Salmon en croute … brush 2 sheets, wrap. Repeat": one for each.
+    (counting.shape !== 'coil' && counting.clauses.some(({ text }) => REPEATED.test(text))))
 
-/** "Brush 2 sheets, … wrap. Repeat": so many sheets are one piece. */
-function bySheetsEach({ shell, clauses }: Counting): Found[] {
-  const sheets = clauses.map(({ text }) => SHEETS_EACH.exec(text)).find(Boolean)
-  const stacked = shell.find(({ food, read }) => food?.group === 'pastry' && countOf(read) !== null)
-  if (!sheets || !stacked || !clauses.some(({ text }) => REPEATED.test(text))) return []
-  const each = /^(?:2|two)$/i.test(sheets[1]!) ? 2 : 3
-  return [{ pieces: wholePieces(countOf(stacked.read)! / each), weight: 35, says: sheets[0] }]
-}
-
-const FROM_EACH_SHEET = recalled(
-  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) each (?:sheet|pack|block|roll)\b|\b(?:cut|divide) each (?:sheet|pack|block|roll)(?: of (?:the |puff |filo )?pastry)? (?:in|into) (\d{1,2})\b/i,
-)
-
-/** "2 sheets shortcrust … cut 3 circles from each sheet". */
-function byEachSheet({ shell, clauses }: Counting): Found[] {
-  const cut = clauses.map(({ text }) => FROM_EACH_SHEET.exec(text)).find(Boolean)
-  const sheets = shell.find(
-    ({ food, read }) => food?.group === 'pastry' && food.id !== 'filo' && (sheetsOf(read) ?? 0) > 1,
-  )
-  if (!cut || !sheets) return []
-  return [
-    { pieces: wholePieces(Number(cut[1] ?? cut[2]) * sheetsOf(sheets.read)!), weight: 62, says: cut[0] },
-  ]
-}
+/** "2 sheets shortcrust … cut 3 circles from each sheet", "Brush 2 sheets, … wrap. Repeat". */
+const bySheet = (counting: Counting): Found[] =>
+  isInPieces(counting) ? bySheets(counting.shell, counting.clauses) : []
+const byOneSheet = (counting: Counting): Found[] =>
+  isInPieces(counting) ? onEachSheet(counting.shell, counting.clauses) : []
 
 /** "1 pack croissant dough - 6 triangles". */
 function byCutDough({ shell }: Counting): Found[] {
@@ -270,14 +236,19 @@ const WITNESSES = {
   byUnknownWrapper,
   byBread,
   byWrapper,
-  bySheetsEach,
-  byEachSheet,
+  bySheet,
+  byOneSheet,
   byCutDough,
 } satisfies Record<string, (counting: Counting) => Found[]>
 export type WitnessName = keyof typeof WITNESSES
 
 /** What is only bought so: nobody says that it is how many are made. */
-export const BY_WHAT_IS_BOUGHT: ReadonlySet<WitnessName> = new Set(['byBread', 'byWrapper', 'byCutDough'])
+export const BY_WHAT_IS_BOUGHT: ReadonlySet<WitnessName> = new Set([
+  'byBread',
+  'byWrapper',
+  'byOneSheet',
+  'byCutDough',
+])
 
 /** Every number of pieces that a text gives, the surest first. */
 export function witnessesOf(counting: Counting): Witnessed[] {

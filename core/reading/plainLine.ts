@@ -223,6 +223,12 @@ export function plainLine(raw: string): string {
       (_, food: string, half: string | undefined, size: string | undefined, pack: string, rest: string) =>
         `${half ? '0.5' : '1'} ${size ?? ''}${pack} ${food}${rest ? `, ${rest}` : ''}`,
     )
+    // "1 x 40 pack wonton wrappers", "a 40-pack of wrappers": a pack that holds so many.
+    .replace(
+      /^(?:(\d{1,2}) ?[x×] ?|an? |one )?(\d{2,3})[- ]?pack(?:et)?s? (?:of )?(\p{L}.*)$/iu,
+      (_, packs: string | undefined, many: string, food: string) =>
+        `${packs ?? '1'} packs ${food} (${many} each)`,
+    )
     // "Half a 400 g tin chickpeas".
     .replace(
       /^(?:half|½|1\/2) (?:of )?an? (?=\d+ ?(?:g|ml|oz)\b[- ]?(?:tin|can|jar|pack|packet|tub|block|bag|carton)s?\b)/i,

@@ -91,6 +91,9 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
 /** What a line keeps back of itself: "save a little for the tops". */
 export const KEPT_BACK =
   /\b(?:save|keep|reserve|saving|keeping|reserving|hold back|set aside)\b[^()]{0,30}\b(?:for|to)\b[^()]{0,20}\b(?:tops?|brush|glaz|wash|finish|seal)\p{L}*[^()]*/iu
+/** How many are in a packet, or how many of a thing are needed: "30", "about 40", "36 pieces". */
+const HOLDS =
+  /^(?:you(?:['’]ll| will)? need |there are |contains |holds |use )?(?:about |around |approx\.? |roughly |~ ?)?(\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?)(?: (?:pieces|pcs?|wrappers|skins|sheets|leaves|discs|of them|in (?:it|all|total)|or so))?$/i
 const IN_EACH =
   /^(?:about )?(\d{1,3})\s+(?:\p{L}+\s+)?(?:in (?:each|a|every)|per|to (?:a|each)|each)(?:\s+(?:pack(?:et|age)?|box|bag|one))?$/iu
 export const PER_BATCH =
@@ -331,11 +334,9 @@ function takeApart(raw: string): ReadLine {
     (all, first: string, second: string) =>
       LEADING_PREP.test(`${second} x`) ? all : `${first} or ${second} or `,
   )
-  // "1 packet wrappers (30)": how many are in it.
-  const inside =
-    container && /^\d{1,3}(?:\s*(?:-|to)\s*\d{1,3})?$/.test(prep.at(-1) ?? '')
-      ? readNumber(prep.pop()!)
-      : null
+  // "1 packet wrappers (30)", "wonton skins (you need about 40)": how many are in it.
+  const insideAt = container || !measures.length ? prep.findLastIndex((word) => HOLDS.test(word)) : -1
+  const inside = insideAt >= 0 ? readNumber(HOLDS.exec(prep.splice(insideAt, 1)[0]!)![1]!) : null
   // "2 packs wrappers (50 per pack)", "2 packs of discs (10 in each)": so many in every one.
   const perPack = container ? prep.findIndex((word) => IN_EACH.test(word)) : -1
   const outer = measures[0]?.[0]
@@ -357,7 +358,10 @@ function takeApart(raw: string): ReadLine {
     const isCount = measures.length === 1 && measures[0]!.length === 1 && measures[0]![0]!.unitId === null
     const read = (measures.length && !isCount) || !/^(?:about |~)?\d/.test(piece) ? null : readMeasures(piece)
     const unit = read?.measures[0]?.[0]?.unitId
-    if (unit && (!isCount || (/^(?:g|kg|oz|lb)$/.test(unit) && !/\p{L}{3}/u.test(read!.rest))))
+    const holds = container && !inside && !/^\d+$/.test(piece) ? HOLDS.exec(piece) : null
+    const many = holds && readNumber(holds[1]!)
+    if (many) measures.push([{ low: many.low, high: many.high, unitId: null, heap: null, size: null }])
+    else if (unit && (!isCount || (/^(?:g|kg|oz|lb)$/.test(unit) && !/\p{L}{3}/u.test(read!.rest))))
       measures.push(...read!.measures)
     else prep.push(piece)
   }

@@ -279,7 +279,12 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
 
   // "1/2 pt / 300 ml": a pint is not the same everywhere, a millilitre is.
   const metric = made.find(({ measure }) => measure.every(({ unitId }) => unitId === 'ml' || unitId === 'l'))
-  const chosen = made.find((entry) => isMass(entry.measure)) ?? metric ?? made[0]!
+  // "1 packet wrappers (40)": so many are surer than what a packet weighs. Sheets of pastry are cut in many sizes.
+  const counted =
+    food.group === 'wrapper' && isPacket(made[0]!.measure)
+      ? made.find(({ measure }) => isCounted(measure))
+      : undefined
+  const chosen = made.find((entry) => isMass(entry.measure)) ?? metric ?? counted ?? made[0]!
   const notes = [...chosen.grams.notes]
   for (const other of made) {
     if (other === chosen) continue
@@ -317,6 +322,9 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
   applyPrep(read, food, weighed, chosen.measure)
   return weighed
 }
+
+const isPacket = (measure: Measure) => measure.every(({ unitId }) => unitId === 'packet')
+const isCounted = (measure: Measure) => measure.every(({ unitId }) => unitId === null || unitId === 'piece')
 
 /** A bare number of this size is grams unless the food is counted. Common practice, no source. */
 const MIN_BARE_GRAMS = 20
