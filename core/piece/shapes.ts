@@ -210,7 +210,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:stuffed (?:flat)?breads?|griddle breads?|parathas?|flatbreads?|patt(?:y(?! tins?)|ies)|kulchas?|kachoris?|kochuris?|kachauris?|pupusas?|gorditas?|arepas?|poli|holige|obbattu|rotis?|naans?|puris?|hotteok|xian ?bing|lihapiirakka|belyashi|peremech|(?:potato|filled) cakes?|cakes)\b/i,
     closedBy:
-      /\b(?:flatten|patt(?:y(?! tins?)|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)|pat (?:out|into))\b/i,
+      /\b(?:flatten|patt(?:y(?! tins?)|ies)|roll (?:gently|lightly|carefully)\b|roll (?:gently |out |it )*(?:again|to \d)\b|(?:stuff|fill|close|seal)(?: (?:it|them|each|well|up|and (?:seal|close)))*[,;] (?:and )?roll (?:out )?\d[\d. -]* ?(?:inch|cm|in\b|")|pat (?:out|into))(?!\p{L})/iu,
   },
   bun: {
     name: 'Bun',

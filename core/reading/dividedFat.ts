@@ -1,4 +1,5 @@
 import { recalled } from './matches'
+import type { Food } from '../food/food'
 import { newLine } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
 import { isFat, newDraft, type Draft } from './drafts'
@@ -14,7 +15,7 @@ const BRUSHES = recalled(
 )
 /** "Cook the onion in 2 tbsp of the oil": a part of what is listed. */
 const PART_OF_IT = recalled(
-  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s? of|half(?: of)?) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
+  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s? of|half(?: of)?|a (?:little|bit)(?: bit)? of) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
 )
 
 /** Whether the method takes a part of the one fat of its word that is listed. */
@@ -39,7 +40,7 @@ function isTakenInParts(
       const remains = REMAINING_FAT.exec(text)?.[1]
       if (remains && word?.includes(remains.toLowerCase())) return true
       const said = PART_OF_IT.exec(text)
-      const grams = said && food ? gramsOf(said[0].replace(/\bof the\b.*/i, ''), food) : null
+      const grams = said && food ? gramsUsed(said[0].replace(/\bof the\b.*/i, ''), food) : null
       return (
         said !== null && (word?.includes(said[1]!.toLowerCase()) ?? false) && (grams ?? 0) < (line.grams ?? 0)
       )
@@ -47,13 +48,17 @@ function isTakenInParts(
   )
 }
 
+/** Grams of a share that is told; "a little of the butter" is a spoonful. Common practice, no source. */
+const gramsUsed = (amount: string, food: Food) =>
+  gramsOf(/^a (?:little|bit)\b/i.test(amount) ? '1 tbsp' : amount, food)
+
 const REMAINING_FAT = recalled(
   /\b(?:remaining|rest of (?:the )?|other half of (?:the )?)\s?(?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
 )
 const BRUSHES_WITH_IT = recalled(/\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|this|the mix(?:ture)?)\b/i)
 /** "2 tbsp of the oil", "the remaining butter": fat that a clause uses, with its amount. */
 const FAT_USED =
-  /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s?)?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/giu
+  /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s?|a (?:little|bit)(?: bit)?(?= of the))?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/giu
 const FAT_WORDS: ReadonlySet<string> = new Set(['oil', 'butter', 'ghee', 'lard'])
 const lastWord = ({ read }: ReadIngredient) => normaliseName(read.name).split(' ').at(-1)!
 /** "Sesame oil" beside "rapeseed oil". */
@@ -100,7 +105,7 @@ export function shareOutDivided(
         if (isMixedForTop) brushed = true
         if (!used || about === null) continue
         if (about === 'pieces' && BRUSHES.test(text)) brushed = true
-        const grams = used[1] ? gramsOf(used[1], item.food) : null
+        const grams = used[1] ? gramsUsed(used[1], item.food) : null
         // What is listed to be brushed on is brushed on, whatever it lies on then.
         const home = draft.kind === 'finish' && BRUSHES.test(text) ? draft : about
         uses.set(home, (uses.get(home) ?? 0) || (grams === null ? null : Math.min(grams, total)))

@@ -28,6 +28,17 @@ describe('a text as somebody lays it out', () => {
     expect(read.parts.find((part) => part.name === 'Curtido')!.lines).toHaveLength(2)
   })
 
+  it('takes a word between two rows that are lists for what the second is of', () => {
+    const text =
+      'Khachapuri\n\nDough\n350 g bread flour, 1 tsp yeast, 230 ml milk\nCheese\n300 g mozzarella, 200 g feta, 1 egg\nFinish\n20 g butter\n\nMakes 2. Bake at 250C for 12 minutes.'
+    const { recipe: read } = readRecipe(text, foods)
+    expect(read.parts.map(({ kind, name, lines }) => [kind, name, lines.length])).toEqual([
+      ['shell', 'Dough', 3],
+      ['filling', 'Cheese', 3],
+      ['finish', 'Finish', 1],
+    ])
+  })
+
   it.each([
     ['Steak and ale pie', 'lidded-pie'],
     ['Apple hand pies', 'half-moon'],

@@ -62,6 +62,11 @@ export function leadsPart(
     enter(state, row, { kind: 'filling', name: text, rest: '', pieces: null })
     return true
   }
+  // "Cheese" over "300 g mozzarella, 200 g feta, 1 egg", where the dough above stood so: each part is one row.
+  if (!heading && isOverRow(state, rows, index, text)) {
+    enter(state, row, { kind: 'filling', name: text, rest: '', pieces: null })
+    return true
+  }
   // "Oil for frying" over how much of which.
   if (
     mode === 'lines' &&
@@ -139,6 +144,15 @@ function namesNext(text: string, rows: readonly Row[], from: number, foods: Food
   return bare
     .split(/\s*(?:&|\+|,|\band\b|\bwith\b)\s*/i)
     .every((name) => words.has(normaliseName(name).split(' ').at(-1)!))
+}
+
+/** A word or two between two rows of which each is the whole list of a part. */
+function isOverRow(state: OutlineState, rows: readonly Row[], index: number, text: string): boolean {
+  const [before, next] = [rows[index - 1], rows[index + 1]]
+  if (state.mode !== 'lines' || !state.section?.heading || !before || !next) return false
+  if (wordsOf(text) > 2 || !/^\p{L}[\p{L} ]+$/u.test(text)) return false
+  const isRow = (row: Row) => inlineList(row.text, state.foods) && row.text.split(/[,;] /).length > 2
+  return isRow(before) && isRow(next) && state.out.became.get(rows[index - 2]?.at ?? -1) === 'heading'
 }
 
 /** Whether a part's name inside the method leads lines. A numbered step is a step, whatever it lists. */

@@ -4,11 +4,19 @@
 export const PREP_WORDS =
   '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|fine chop|at room temperature)'
 export const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
+/** Behind a name these are work as well; in front of one they make another food of it. */
+const DONE_BEHIND =
+  'seasoned|scalded|blitzed|blended|pulsed|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred|patted|dried off|scrubbed|washed|cleaned|zested|juiced|marinated|flaked|smashed|bashed|pounded|(?<!(?:butter|nuts|peanuts|almonds|cashews|pistachios) )salted'
+const DONE = `(?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|fried(?=(?: and)? then)|${PREP_WORDS.replace('|ground', '').replace('|fried', `|${DONE_BEHIND}`)}|cut(?= (?:in|up|small|fine|thin|length|cross|across)))`
+/** "Squeezed out", "sliced thin", "patted dry". */
+const HOW =
+  '(?:\\s+(?:out|up|off|down|fine|finely|small|thin|thinly|roughly|well|dry|very (?:fine|small|thin|well)))?'
+/** One thing after another: "grated and then squeezed". */
+const AND_THEN = `(?:${HOW}\\s*(?:,\\s*then|and then|and|&|then|\\+)\\s+(?:${DONE}|fried|salted|cut))`
+const TAILS =
+  'with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|(?:(?:really|very|quite|super|nice and|extra|rather) )?(?:dry|well|small|tiny|fine|finely|thin|thinly)|up|roughly|out|off|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*'
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
-const TRAILING_PREP = new RegExp(
-  `^(.*?\\p{L}.*?)\\s+((?:fried (?:until |till )?(?:crisp|crispy|golden|soft|brown)|${PREP_WORDS.replace('|ground', '').replace('|fried', '|seasoned|scalded|blitzed|blended|pulsed|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred')})(?:(?:\\s+(?:fine|finely|small|thin|thinly|roughly|well|up))?\\s+(?:and|&|then|\\+)\\s+(?:${PREP_WORDS}|boiled|cooked|salted|cut))*(?:\\s+(?:with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|(?:(?:really|very|quite|super|nice and|extra|rather) )?(?:dry|well|small|tiny|fine|finely|thin|thinly)|up|roughly|out|thin|thinly|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*))*)$`,
-  'iu',
-)
+const TRAILING_PREP = new RegExp(`^(.*?\\p{L}.*?)\\s+(${DONE}${AND_THEN}*(?:\\s+(?:${TAILS}))*)$`, 'iu')
 
 /** The food's name, what is allowed instead, and its preparation, which is put with the other. */
 export function nameApart(text: string, prep: string[]): { name: string; alternative: string | null } {

@@ -14,7 +14,7 @@ type Split = (raw: string, foods: Foods) => readonly LinePart[]
 /** So many foods are listed on one line. */
 const MAX_LISTED = 24
 export const PREPARATION = new RegExp(
-  String.raw`^(?:(?:not too|more or less)\s+)*(?:${PREP_WORDS}|hot|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|each |separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional|ready|half )`,
+  String.raw`^(?:(?:not too|more or less)\s+)*(?:${PREP_WORDS}|(?:patted|squeezed|salted|fried|browned|seasoned|marinated)(?= (?:out|dry|off|well|then|and|&|until|till|for|in)\b|\W*$)|hot|boiled|cooked|raw|fresh|frozen|dry|large|small|medium|ripe|each |separated|whole|plain|leaves|tops|white|green|for |to |at |or |if |plus |about |as |in |cut |from |not |without |optional|ready|half )`,
   'i',
 )
 
@@ -57,7 +57,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     }
   }
   // "100 g bacon or fried onions, soured cream": the choice is one piece's, not the line's.
-  const choiceAt = listed.findIndex((piece) => /\s(?:or)\s/i.test(piece))
+  const choiceAt = listed.findIndex((piece) => /\sor\s|\p{L}{3}\s*\/\s*\p{L}{3}/iu.test(piece))
   const apart =
     choiceAt >= 0 &&
     choiceAt < listed.length - 1 &&
@@ -160,7 +160,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     own.length === 2 &&
     !isAgain &&
     matches[0]?.food.group === matches[1]?.food.group &&
-    !/^(?:sauce|spice|herb|seasoning)$/.test(matches[0]?.food.group ?? '') &&
+    NAMES_A_KIND.test(readLine(own[0]!).name) &&
     !/\s(?:and|&|\+|plus)\s/.test(raw)
   )
     return null
@@ -206,4 +206,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   }))
 }
 
+/** "Cheese", "white fish", "mince": of which a second word may say what it is of. */
+const NAMES_A_KIND =
+  /\b(?:cheese|oil|fat|flour|fish|meat|mince|nuts|seeds|beans|milk|sugar|yeast|pastry|chocolate|stock|mushrooms?|yogh?urt|cream|bread|noodles|vinegar|sausages?|protein|greens|pulses|lentils)$/i
 const ON_TOP = /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)))$/i

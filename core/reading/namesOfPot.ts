@@ -23,7 +23,9 @@ export function namesOfPot(draft: Draft): (text: string) => number[] {
   })
   /** What a line is, without what kind of it: "mushroom" of "chestnut mushrooms". */
   const headOfLine = draft.lines.map(({ read }) => normaliseName(read.name).split(' ').at(-1)!)
-  return (text) => {
+  /** "Chilli powder" of "red chilli powder": what is named whole is that line, and no other with one of its words. */
+  const twoWords = draft.lines.map(({ read }) => normaliseName(read.name).split(' ').slice(-2).join(' '))
+  const named = (text: string): number[] => {
     const plain = plainWords(text)
     const traits = CALLED.filter(([word]) => plain.has(word)).map(([, trait]) => trait)
     const found = every.filter(
@@ -50,4 +52,15 @@ export function namesOfPot(draft: Draft): (text: string) => number[] {
       )
     })
   }
+  return (text) => {
+    const said = ` ${normaliseName(text)} `
+    const whole = every.filter((at) => twoWords[at]!.includes(' ') && said.includes(` ${twoWords[at]!} `))
+    // "Stir in the chicken stock": a line may be called by one word of it as well.
+    const isPowder = whole.some((at) => GROUND.test(twoWords[at]!))
+    if (!isPowder) return named(text)
+    const rest = whole.reduce((left, at) => left.replace(` ${twoWords[at]!} `, ' '), said)
+    return [...new Set([...whole, ...named(rest)])].sort((a, b) => a - b)
+  }
 }
+
+const GROUND = / (?:powder|flakes?|seeds?|paste|oil|flour|sauce|juice|zest|leaf|leaves)$/

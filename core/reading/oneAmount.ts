@@ -34,6 +34,9 @@ const wording = (like: string, each: boolean, source: string): Wording => ({
   pattern: new RegExp(`^${source}$`, 'iu'),
 })
 
+const A_UNIT_EACH =
+  /([,:(–-]\s*)(?=(?:(?:small|large|big|good|generous) )?(?:handful|pinch|bunch|sprig|dash|splash|knob|drizzle|tin|can) (?:of )?each\b)/i
+
 /** Every wording by which one amount is of several foods. */
 export const ONE_AMOUNT: readonly Wording[] = [
   wording('1 tsp each of cumin and paprika', true, String.raw`${AMOUNT} (?:each|apiece)(?: of)?:? ${LIST}`),
@@ -127,7 +130,11 @@ const isWeighedTogether = (found: readonly FoodMatch[]): boolean =>
  * @param raw an ingredient line
  */
 export function oneAmountForSeveral(raw: string, foods: Foods): LinePart[] | null {
-  const text = raw.trim().replace(/\.$/, '')
+  const text = raw
+    .trim()
+    .replace(/\.$/, '')
+    // "Coriander & mint - handful each".
+    .replace(A_UNIT_EACH, '$1a ')
   if (text.length > MAX_CHARACTERS || !MAY_HOLD.test(text) || !/\band\b|[,&+/]| n |half/i.test(text))
     return null
   const same = THE_SAME.exec(text)?.groups

@@ -2,6 +2,7 @@ import type { Foods } from '../food/food'
 import { isBehindWork, namesNoFood, saysBehindWork } from './behindWork'
 import { FOR_ALL } from './forAll'
 import { readHeading } from './headings'
+import { listBehindLead } from './leadsList'
 import { leadsPart } from './leadsPart'
 import { countedStep, readSentence } from './outlineSentence'
 import { OutlineState, type Outline } from './outlineState'
@@ -94,9 +95,10 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
   const several = /method|remarks|noise/.test(state.mode) ? [text] : sentencesOf(text)
   const leads = (sentence: string) => readHeading(sentence, { foods, next: null })?.rest
   const lists =
-    several.length > 1 &&
-    (several.slice(1).some((sentence) => leads(sentence) || inlineList(sentence, foods)) ||
-      leads(several[0]!))
+    several.some((sentence) => listBehindLead(sentence, foods) !== null) ||
+    (several.length > 1 &&
+      (several.slice(1).some((sentence) => leads(sentence) || inlineList(sentence, foods)) ||
+        leads(several[0]!)))
   if (!lists) return false
   for (const sentence of several) readSentence(state, row, sentence)
   return true

@@ -3,6 +3,7 @@ import type { Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { readHeading, type Heading } from './headings'
 import { startsLikeStep } from './stepWords'
+import { listBehindLead } from './leadsList'
 import { matchFood } from './match'
 import type { OutlineState } from './outlineState'
 import { timeOfWhole } from './headRow'
@@ -204,6 +205,8 @@ function readText(state: OutlineState, row: Row, text: string): void {
 /** One sentence outside the method: a part's name with its list, a time, or what a line says. */
 export function readSentence(state: OutlineState, row: Row, sentence: string): void {
   const { foods, out } = state
+  const list = state.mode === 'method' ? null : listBehindLead(sentence, foods)
+  if (list) return state.item(row, list)
   const behind = state.mode === 'method' ? null : doneBehind(sentence, foods)
   if (behind) {
     readSentence(state, row, behind.list)

@@ -148,7 +148,7 @@ export function behindName(state: OutlineState, row: Row, whole: string): string
   }
   out.title = (countedTitle(out, text) ? withoutYields(text) : text)
     .replace(/^(?:title|recipe)\s*:\s*/i, '')
-    .replace(/\s*[:–-]+$/, '')
+    .replace(/\s*[:.…–-]+$/, '')
   out.became.set(row.at, 'title')
   return null
 }

@@ -43,7 +43,6 @@ export function plainLine(raw: string): string {
     .replace(/[\u00a0\u2009\u202f]/g, ' ')
     .replace(/[’‘]/g, "'")
     .replace(/[“”″]/g, '"')
-    .replace(/\b(?:pwd|pwdr|pdr)\b/gi, 'powder')
     .replace(/\b(stock|bouillon) (?:pots?|gels?|melts?)\b/gi, '$1 cube')
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
     // "2 hb eggs", "3 cl garlic".

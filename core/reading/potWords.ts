@@ -71,7 +71,7 @@ export const STRETCHES =
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
 export const COMBINES = recalled(
-  /^\W*(?:then )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:(?:\p{L}+ ){0,4}with\b|(?:all|everything|it all|them all)\b)/iu,
+  /^\W*(?:then )?(?:(?:chop|squeeze|drain|cool|flake|shred|grate|crumble|dice|slice|blitz|pur[ée]e)(?: (?:it|them|well|up|finely|roughly))* (?:and|then|&) )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:(?:\p{L}+ ){0,4}with\b|(?:all|everything|it all|them all)\b)/iu,
 )
 
 /** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */
@@ -81,7 +81,7 @@ export const isListing = (text: string): boolean =>
 /** What is laid on dough by itself. */
 export const ASSEMBLES = recalled(/\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b/i)
 export const MARINATES = recalled(/^\W*(?:marinate|coat|rub|toss)\b/i)
-export const ROLLS = recalled(/\b(?:cut|roll|divide|portion)\b/i)
+export const ROLLS = recalled(/\b(?:cut|roll|divide|portion|flatten|stretch|stamp|unroll)\b/i)
 export const MIXES = recalled(/^\W*(?:then )?(?:mix|combine|toss|stir)\b/i)
 
 export const PREPARES = recalled(

@@ -40,6 +40,10 @@ const eachInFull = (text: string) =>
           .map((name) => `${amount} ${name}`)
           .join(', '),
       )
+/** "I get the round wrappers from the shop, about forty of them": how many stands behind. */
+const WRAPPERS_AND_COUNT =
+  /\b(?:the |some |a (?:pack|packet|bag|box)(?: of)? |my )?((?:\p{L}+ ){0,2}(?:wrappers|skins|sheets|wonton(?:s| wrappers)|tortillas))\b((?:,? (?!of\b)\p{L}+){0,4}?),? (?:about |around |roughly |maybe )?((?:\d{1,3}|twenty|thirty|forty|fifty|sixty|a dozen|two dozen|three dozen)(?:[ -](?:four|five|six|two|eight))?) (?:of them|in (?:it|a pack|the pack)|of those)\b/giu
+const countedInFront = (text: string) => text.replace(WRAPPERS_AND_COUNT, '$3 $1$2')
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CLOSES =
@@ -157,7 +161,7 @@ export function linesFromProse(
   const measured = new Set<string>()
   for (const step of steps) {
     if (step.text.length > 8 * MAX_ROW_CHARACTERS) continue
-    for (const stretch of stretchesOf(eachInFull(step.text))) {
+    for (const stretch of stretchesOf(countedInFront(eachInFull(step.text)))) {
       const said = CONTEXT.find(([, pattern]) => pattern.test(stretch))?.[0]
       const flour = /\b(?:flour|maida|atta)\b/i.test(stretch)
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.

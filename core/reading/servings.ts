@@ -1,6 +1,7 @@
 import { DIGIT_NUMBER, readNumber, withDigits } from './readNumber'
 import { withPlainPromise } from './promises'
 import { remember } from './remember'
+import { servingSizeIn } from './servingSize'
 import { UNIT_PATTERN } from './units'
 
 export interface Yields {
@@ -47,17 +48,8 @@ const amongBowls = new RegExp(
   'iu',
 )
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
-const servingSize = new RegExp(
-  String.raw`\bserving(?:\s*[:=]| size\s*(?:[:=]|is|of)?)\s*${N}(?!\s*(?:g|kg|ml|oz)\b)|\bper (?:serving|portion) \(\s*(?:of )?(\d{1,2})(?:\s+${PIECES})?\s*\)`,
-  'iu',
-)
 const SERVED_PIECES = new RegExp(
   String.raw`^\W*(?:serves|servings?|portions?)\s*:?\s*${N}\s+${QUALITY}${PIECES}\W*$`,
-  'iu',
-)
-/** "1 bao = 1 serving". */
-const pieceServes = new RegExp(
-  String.raw`\b(\d{1,2}|one|two|three) (?:\p{L}+ )?(?:${PIECES}|\p{L}+s?) (?:=|is|are|makes?|per) (?:1|one|a) (?:serving|portion)\b`,
   'iu',
 )
 const perPerson = new RegExp(
@@ -168,11 +160,22 @@ const IN_SPEECH =
   /\b(?:(?:it|this|that|which|recipe|dough) (?:makes?|gives?|yields?)|(?:you|i|we)(?:'ll)? (?:should |usually |normally )?(?:get|end up with)|serves|feeds) (?:you |me )?(?:about |around |roughly |like |maybe )?(?!a\b|an\b)(?:\d{1,3}|[\p{L}-]+)(?: (?:or so|of them|pieces|people|\p{L}+s))?/iu
 function promisedInSpeech(line: string): Yields | null {
   const said = IN_SPEECH.exec(line)?.[0]
-  const found = said ? yieldsOf(said) : null
+  const found = said ? promisedIn(said) : null
   return found && { ...found, whole: false, rest: line }
 }
 
 function yieldsOf(stated: string): Yields | null {
+  const size = stated.length <= MOST_CHARACTERS ? servingSizeIn(stated) : null
+  if (!size) return promisedIn(stated)
+  const left = stated.replace(size.says, ' ')
+  const found = promisedIn(left)
+  const perServing = found?.perServing ?? (found?.servings ? null : size.pieces)
+  return found
+    ? { ...found, perServing }
+    : { pieces: null, servings: null, perServing, whole: !/\p{L}{3}/u.test(left), rest: left.trim() }
+}
+
+function promisedIn(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
   const line = withPlainPromise(stated)
     .replace(INTO_PORTIONS, '$1$2 pieces')
@@ -192,10 +195,13 @@ function yieldsOf(stated: string): Yields | null {
     .replace(/\bmakes?\b[^.]*\b(?:i|we) (?:did|made) (\d{1,3})\b[^.]*/i, 'makes $1')
   if (line.length > MOST_CHARACTERS) return promisedInSpeech(line)
   if (BOUGHT_SO.test(line) || SHARE_GIVES.test(line)) return null
-  const dozens = /^\W*(1|2|3|a|one|two|three|half a) dozen\W*$/i.exec(line)
+  const dozens =
+    /^\W*(?:(?:about|approx\.?|around|roughly|makes) )?((?:\d(?:\.5|½)?|an?|one|two|three|four|five|six|half a) doz)(?:en|\.)?(?: or so)?\W*$/i.exec(
+      line,
+    )
   if (dozens)
     return {
-      pieces: count(withDigits(dozens[0].replace(/\W*$/, ''))),
+      pieces: count(withDigits(`${dozens[1]!}en`)),
       servings: null,
       perServing: null,
       whole: true,
@@ -206,9 +212,7 @@ function yieldsOf(stated: string): Yields | null {
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
   const text = withDigits(line.replace(/[*_#]/g, '').trim()).replace(SO_MANY_FOR, '$1, serves $3')
   if (!/\d|dozen|half|couple|few/i.test(text)) return null
-  const per = OF_ROPES.test(text)
-    ? null
-    : (perPerson.exec(text) ?? eatenEach.exec(text) ?? pieceServes.exec(text) ?? servingSize.exec(text))
+  const per = OF_ROPES.test(text) ? null : (perPerson.exec(text) ?? eatenEach.exec(text))
   // "Each serves one", "each feeds 2".
   const each = eachServes.exec(text)
   const plain = per ? text.replace(per[0], ' ') : each ? text.replace(eachServes, ' ') : text

@@ -35,6 +35,7 @@ const MISSPELT: Readonly<Record<string, string>> = {
   tablespoons: 'tablesoons tablspoons tabelspoons tablepoons tablespons',
   teaspoon: 'teaspon teapoon teaspooon teasoon teasppon',
   teaspoons: 'teaspons teapoons teaspooons teasoons',
+  powder: 'pwd pwdr pdr powdr podwer',
   filling: 'fillling fillng filing',
   dough: 'dought dogh',
   pastry: 'pastery pastrey pasrty',

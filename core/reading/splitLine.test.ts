@@ -21,6 +21,11 @@ describe('splitLine', () => {
     'salt',
     '1 carrot, 2 cm dice',
     '2 eggs, beaten',
+    '150 g cheese, cheddar',
+    '1 leek finely sliced and salted then squeezed out',
+    '300 g cabbage shredded and then salted',
+    '500 g potatoes boiled and then mashed',
+    '1 onion fried then cooled',
   ])('leaves "%s" whole', (raw) => {
     expect(splitLine(raw, foods)).toEqual([{ text: raw, told: '' }])
   })
@@ -33,6 +38,9 @@ describe('splitLine', () => {
     ['zest and juice of 1 lemon', ['zest of 1 lemon', 'juice of 1 lemon']],
     ['2 parts soy drink to 1 part syrup', ['2 parts soy drink', '1 part syrup']],
     ['150 g butter 1 egg 2 tbsp water', ['150 g butter', '1 egg', '2 tbsp water']],
+    ['1 leek, ginger', ['1 leek', 'ginger']],
+    ['6 oz butter/lard mix, cold water', ['6 oz butter/lard mix', 'cold water']],
+    ['2 carrots, garlic, salt', ['2 carrots', 'garlic', 'salt']],
     ['four potatoes half cup peas, 1 tsp salt', ['four potatoes', 'half cup peas', '1 tsp salt']],
   ])('parts the foods of "%s"', (raw, lines) => {
     expect(splitLine(raw, foods).map((part) => part.text)).toEqual(lines)

@@ -51,7 +51,7 @@ const LEADS_AMOUNT = /^\p{L}[^:\d]{1,30}:\s*(?:[\d¼½¾⅓⅔⅛~]|an? |half |p
 /** "Plain flour | 500 g | 4 cups" is one ingredient; "Prep 30 min | Serves 4" are two remarks. */
 function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
   const cells = line
-    .replace(/^\s*\|/, '')
+    .replace(/^\s*\||\|\s*$/g, '')
     .split(/\s*[|\t]\s*/)
     .map((cell) => cell.trim())
   const filled = cells.filter((cell) => cell && !/^:?-{2,}:?$/.test(cell))
@@ -206,7 +206,10 @@ export function tidy(text: string): Row[] {
       dotted.length > 2 && !/\|/.test(raw)
         ? // "500 g flour · 300 g water · 7 g yeast": a list on one line.
           dotted
-        : !isTitle && raw.length <= MAX_ROW_CHARACTERS && /\t|\S\s*\|\s*\S|^\s*\|/.test(raw) && !isMacros(raw)
+        : !isTitle &&
+            raw.length <= MAX_ROW_CHARACTERS &&
+            /\t|\S\s*\|\s*\S|^\s*\||\|\s*$/.test(raw) &&
+            !isMacros(raw)
           ? rowsOfTable(raw, state)
           : isTitle
             ? titleOfStrokes(raw)
@@ -360,8 +363,8 @@ function cutSentences(text: string): string[] {
     // "2 min. per side" goes on.
     if (
       mark === '.' &&
-      /\d ?mins?$/i.test(text.slice(Math.max(0, at - 8), at)) &&
-      /^\s+(?:per|a side|each|on each|or until|or so|more|until|till|longer|total)\b/.test(
+      /\d ?(?:mins?|hrs?|secs?)$/i.test(text.slice(Math.max(0, at - 8), at)) &&
+      /^\s+(?:per|a side|each|on each|or until|or so|more|until|till|longer|total|after|from|before|covered|uncovered|without|while|turning|flipping|and)\b/.test(
         text.slice(at + 1, at + 14),
       )
     )

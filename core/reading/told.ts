@@ -2,6 +2,7 @@ import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { isDoughBase } from './drafts'
 import { headCells } from './headRow'
+import { listBehindLead } from './leadsList'
 import { countedStep } from './outlineSentence'
 import { OutlineState, type OutlineStep } from './outlineState'
 import { behindName, behindTitle } from './outlineTitle'
@@ -63,7 +64,11 @@ export function isTold(rows: readonly Row[], foods: Foods): boolean {
     return false
   const listed = told.some(({ text }) => {
     const sentences = sentencesOf(text)
-    return !sentences.some((sentence) => TELLS_WORK.test(sentence))
+    return (
+      !sentences.some((sentence) => TELLS_WORK.test(sentence)) ||
+      // "You need 200 g flour, 300 g mince, 1 leek. Knead …": a list, though the work follows it.
+      sentences.some((sentence) => listBehindLead(sentence, foods) !== null)
+    )
   })
   if (listed || told.some(({ text }) => sentencesOf(text).some(isSpoken))) return false
   const found = told.flatMap(({ text }) =>

@@ -8,9 +8,28 @@ import type { Clause } from './method'
 import { readLine } from './readLine'
 import { weighLine } from './weigh'
 
-/** What is brushed over a piece, and the fat that fries a filling's onions. Common practice, no source. */
-const BRUSHED_GRAMS_PER_PIECE = 3
+/** The fat that fries a filling's onions. Common practice, no source. */
 const FAT_FOR_FILLING_GRAMS = 14
+/** What is brushed over a piece of 80 g: an egg does some twenty, a film of oil is thinner. Common practice, no source. */
+const WASH_GRAMS = 3
+const FILM_GRAMS = 1.5
+const BRUSHED_PIECE_GRAMS = 80
+/** Pieces of which no weight is known. */
+const UNKNOWN_PIECE_GRAMS = 60
+
+/**
+ * Grams that are brushed over one piece, to the half gram: a piece has as much to brush as it has surface, which grows
+ * with the power two thirds of its weight.
+ */
+function brushedGrams(over: Food, drafts: readonly Draft[], pieces: number): number {
+  const inside = drafts
+    .filter(({ kind, into }) => (kind === 'shell' || kind === 'filling') && !into)
+    .flatMap(({ lines }) => lines)
+    .reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
+  const each = inside > 0 ? inside / pieces : UNKNOWN_PIECE_GRAMS
+  const grams = (isFat(over) ? FILM_GRAMS : WASH_GRAMS) * (each / BRUSHED_PIECE_GRAMS) ** (2 / 3)
+  return Math.max(0.5, Math.round(2 * grams) / 2)
+}
 
 // "With the egg", "the remaining oil" speaks of what is listed.
 const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
@@ -180,13 +199,14 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       // "Brushing with 1 tsp oil each".
       const isOfEach = said ? OF_EACH.test(text.slice(text.indexOf(said) + said.length)) : false
       const toldGrams = ofOne === null ? null : ofOne * (isOfEach ? pieces : 1)
+      const usual = brushedGrams(over, drafts, pieces)
       add(
         finishOf(drafts),
         over,
-        toldGrams ?? BRUSHED_GRAMS_PER_PIECE * pieces,
+        toldGrams ?? usual * pieces,
         toldGrams
           ? `The method brushes with ${said!} of ${over.name}, which no line lists`
-          : `The method brushes with ${over.name}, which no line lists: ${BRUSHED_GRAMS_PER_PIECE} g a piece is usual`,
+          : `The method brushes with ${over.name}, which no line lists: ${usual} g a piece is usual`,
         toldGrams !== null,
       )
     }

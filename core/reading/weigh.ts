@@ -273,8 +273,9 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
     .map((measure) => ({ measure, grams: measureGrams(measure, food) }))
     .filter((entry): entry is { measure: Measure; grams: MeasureGrams } => entry.grams !== null)
 
-  // Nobody counts out three raisins.
-  const tiny = (food.unitGrams.piece ?? 1) < 1 && A_FEW.test(read.raw)
+  // Nobody counts out three raisins; "a few basil leaves" are what they say.
+  const areLeaves = food.group === 'herb' && /\bleaves\b/i.test(read.raw)
+  const tiny = (food.unitGrams.piece ?? 1) < 1 && A_FEW.test(read.raw) && !areLeaves
   if (!made.length || tiny) return unstated(read, food)
 
   // "1/2 pt / 300 ml": a pint is not the same everywhere, a millilitre is.

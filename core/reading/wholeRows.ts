@@ -10,6 +10,7 @@ import { saysNothing, saysWhose } from './page'
 import { readLine } from './readLine'
 import { looksLike, matchedIngredient, STARTS_WITH_AMOUNT } from './rows'
 import { readYields } from './servings'
+import { servingSizeIn } from './servingSize'
 import type { Row } from './tidy'
 
 // Rows that say something of the whole: times, counts, adverts, figures of nutrition.
@@ -54,6 +55,13 @@ function isHeadRow(state: OutlineState, row: Row, text: string): boolean {
 export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: number, text: string): boolean {
   const { mode, out, foods } = state
   const row = rows[index]!
+  // "Serving size: 3", "each serving (2 pockets) has 310 kcal".
+  const size = text.length < LONGEST_COUNT ? servingSizeIn(text) : null
+  if (size && (FIGURES.test(text) || !/\p{L}{3}/u.test(text.replace(size.says, ' ')))) {
+    out.counts.push({ pieces: null, servings: null, perServing: size.pieces, text })
+    state.is(row, 'left-out')
+    return true
+  }
   if (isHeadRow(state, row, text)) return true
   const { noise, nutrition } = saysNothing(text)
   const figures =
@@ -77,12 +85,8 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
       state.mode = 'noise'
       state.section = null
     }
-    // "Macros per 5": what one serving is.
-    const per =
-      /^\W*(?:macros?|nutrition|figures|values)\b[^:\d]{0,16}\b(?:per|for) ([2-9]|1\d)\b(?! ?(?:g|ml|%|servings?|portions?|people|persons?)\b)/i.exec(
-        text,
-      )
-    if (per) out.counts.push({ pieces: null, servings: null, perServing: Number(per[1]), text })
+    const eaten = nutrition === null ? null : eatenOf(text)
+    if (eaten) out.counts.push({ pieces: null, ...eaten, text })
     state.is(row, 'left-out')
     return true
   }
@@ -116,6 +120,18 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
   }
   return countsWhole(state, row, text)
 }
+
+const LONGEST_COUNT = 120
+const FIGURES = /\d ?(?:k?cals?|calories|kj|g (?:of )?(?:protein|carbs?|fat))\b/i
+/** Of how many pieces figures are, or for how many eaters: "Macros per 5", "per serving (2 pockets): 310 kcal". */
+function eatenOf(text: string): { servings: number | null; perServing: number | null } | null {
+  const pieces = servingSizeIn(text)?.pieces ?? Number(FIGURES_PER.exec(text)?.[1] ?? 0)
+  if (pieces) return { servings: null, perServing: pieces }
+  const servings = /\bserves\b/i.test(text) ? readYields(text)?.servings : null
+  return servings ? { servings, perServing: null } : null
+}
+const FIGURES_PER =
+  /^\W*(?:macros?|nutrition|figures|values|calories|k?cals?)\b[^:\d]{0,16}\b(?:per|for) ([2-9]|1\d)\b(?! ?(?:g|ml|%|servings?|portions?|people|persons?)\b)/i
 
 /** "From my aunt, typed up by me" may stand above the name: what is below names the dish. */
 const namesDish = (row: Row | undefined, foods: Foods): boolean =>
