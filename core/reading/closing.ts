@@ -55,7 +55,7 @@ const WAYS: readonly string[] = [
   String.raw`fold (?:in )?(?:the |all |both |\d |four )+(?:of )?(?:the )?(?:\d |four )?(?:sides|corners|edges)\b(?=\W*(?:$|[,.;]|to\b|into\b|over|in\b|up\b|like))`,
   String.raw`fold using|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)`,
   String.raw`fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and|(?:it|each) (?:in half|up|over|into|like)|(?:corner|edge|side|end) to |(?:one|1) (?:side|half|end|corner|edge) |each (?:one|1|round|circle|square|piece|dis[ck]|wrapper) (?:over|in half|up|into)|in(?:to)? (?:thirds|three) )`,
-  String.raw`fold(?=\s*[+&,]?\s+(?:and\s+)?(?:fork|crimp|seal|pinch|press|cut out)\b)`,
+  String.raw`fold(?=\s*(?:[.;]|$))|fold(?=\s*[+&,]?\s+(?:and\s+)?(?:fork|crimp|seal|pinch|press|cut out)\b)`,
   String.raw`(?:bring|flip|flap|flop|turn|lay|pull|double|swing) (?:${FLAP} (?:over|across|on top)|over ${FLAP})`,
   String.raw`double (?:${THEM} )?over|(?:bend|shape|form) (?:${THEM} )?(?:in)?to (?:an? )?(?:half[- ]?moons?|crescents?)`,
   // Wrapped.

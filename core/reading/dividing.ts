@@ -1,9 +1,10 @@
 import { recalled } from './matches'
 import type { Shape } from '../recipe/vocabulary'
-import { CROSSWISE, inNumbers, mentionsIn, MOST_PIECES, NOT_PIECES, SPLITS, type Mention } from './mentions'
+import { CROSSWISE, inNumbers, mentionsIn, MOST_PIECES, SPLITS } from './mentions'
 import type { Clause } from './method'
 import { readNumber } from './readNumber'
 import { remember } from './remember'
+import { halvedEach, partings } from './partings'
 import { PIECES } from './servings'
 
 const GRID = recalled(
@@ -109,10 +110,6 @@ export const isBaseAndLid = (method: string): boolean =>
   ONE_LARGER.test(method) && /\b(?:cover|top with|lid|lay (?:it |the other )?over)\b/i.test(method)
 const ONE_LARGER =
   /\b(?:the|a) (?:larger|bigger) (?:one|piece|half|part|portion|ball)?\b[^.;]{0,40}\b(?:tray|tin|dish|pan)\b|\b(?:one|1)(?: of (?:them|the \p{L}+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/iu
-const HALVES = recalled(
-  /\b(?:cut|halve|divide|slice|split)\b(?:(?!\b(?:cut|halve|slice|split)\b)[^.;]){0,30}\b(?:in|into) (?:half|halves|two|2)\b(?!\s?(?:cm|mm|inch|-|["”]|\.\d)| to serve| for serving)|\bhalve(?=\W*(?:$|[,.;]))|\bhalve (?:each|them|it|the (?:rounds|ovals|balls|dis[ck]s|dough|pastry))\b|\bcut (?:(?:each|them) )?(?:in )?(?:half|two)\b(?=\W*(?:$|[-–,.;]))/i,
-)
-
 const MAKES_PIECES = new RegExp(String.raw`\b(?:${SPLITS}|shape|form|roll|fill|${PIECES})\b`, 'iu')
 
 /** A number of pieces that the text gives. */
@@ -169,59 +166,6 @@ const saidInPassing: (text: string) => { at: number; count: number } | null = re
   return null
 })
 
-const PARTS = recalled(/quarter|half|halve|thirds|fourths|halves|two|\b2\b/i)
-/** Where a clause cuts things in half or in four, without a number. */
-export function partings(text: string, seen: readonly Mention[]): Mention[] {
-  if (!PARTS.test(text)) return []
-  const found: Mention[] = []
-  const quarters =
-    /\bquarter (?:the dough|the pastry|(each|it|them|(?:the |all |both )?(?:the )?(?:\p{L}+ )?sheets))\b/iu.exec(
-      text,
-    )
-  if (quarters)
-    found.push({
-      at: quarters.index,
-      count: 4,
-      each: /each|them|sheets/i.test(quarters[1] ?? ''),
-      result: false,
-    })
-  const parted =
-    /\b(?:divide|split|cut|separate)\b[^.;]{0,30}\binto (thirds|quarters|fourths|halves)\b/i.exec(text)
-  if (parted)
-    found.push({
-      at: parted.index,
-      count: /third/i.test(parted[1]!) ? 3 : /hal/i.test(parted[1]!) ? 2 : 4,
-      each: /\b(?:each|them)\b/i.test(parted[0]),
-      result: false,
-    })
-  const halves = parted ? null : HALVES.exec(text)
-  const end = halves ? halves.index + halves[0].length : 0
-  if (
-    halves &&
-    !NOT_PIECES.test(halves[0]) &&
-    // "Cut into 2 strips" has been read as a number.
-    !seen.some(({ at }) => at >= halves.index && at <= end)
-  )
-    found.push({
-      at: halves.index,
-      count: 2,
-      each: !/\b(?:dough|pastry)\b|\bhalve it\b/i.test(halves[0]),
-      result: false,
-    })
-  return found
-}
-
-/** "Divide into 5, roll to ovals and cut in 2": the two are of each, where nothing is named behind them. */
-function halvedEach(text: string, seen: readonly Mention[]): Mention[] {
-  const halves = HALVES.exec(text)
-  if (!halves || /\b(?:dough|pastry)\b/i.test(halves[0])) return [...seen]
-  const end = halves.index + halves[0].length
-  if (!/^\W*(?:$|[,.;]|and\b)/.test(text.slice(end))) return [...seen]
-  return seen.map((one) =>
-    one.count === 2 && one.at >= halves.index && one.at <= end ? { ...one, each: true } : one,
-  )
-}
-
 /** How often the length of a piece goes into the rope that it is cut from. */
 function fromRope(text: string, ropeCm: number | null): { ropeCm: number | null; pieces: number | null } {
   const cm = (value: string, unit: string) => Number(value) * (/cm/i.test(unit) ? 1 : 2.54)
@@ -245,6 +189,8 @@ const mayCount = ({ text, about }: Clause): boolean =>
 const CUTS_ROUNDS = recalled(/\b(?:rounds|circles|dis[ck]s|squares|balls|strips|pieces|wrappers)\b/i)
 /** "Cut in 8" behind the oven. */
 const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
+/** "Cut each into 4 and serve". */
+const SERVED_CUT = recalled(/^\W*(?:cut|slice|halve|quarter)\b[^.;]*\b(?:serve|serving|eat)\b/i)
 /** What is bought in sheets or rounds, and cut. */
 const OF_BOUGHT = recalled(
   /\beach (?:\p{L}+ )?(?:tortilla|wrapper|yufka|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b/iu,
@@ -278,6 +224,7 @@ export function byDividing(
       : -1
   for (const [at, clause] of clauses.entries()) {
     if (baked >= 0 && at > baked && EATEN_IN.test(clause.text)) continue
+    if (clause.closed && SERVED_CUT.test(clause.text)) continue
     const text = inNumbers(clause.text)
     const ahead = clause.sentence === sentence ? tail : ''
     sentence = clause.sentence

@@ -4,7 +4,7 @@ const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•.-]*)+(?:(?:each|apiece|per (?:piece|serving|pocket|bun|\p{L}+))\W*)?$/iu
 /** "18 g protein each": figures of a piece, said with the number in front. */
 const FIGURES_EACH =
-  /^\W*(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per \p{L}+)(?:\W*$|\s+[\p{L} -]{3,40}\W*$)/iu
+  /^\W*(?:(?:about|around|approx\.?|roughly|only) )?(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per \p{L}+)(?:\W*$|\s+[\p{L} -]{3,40}\W*$)/iu
 const NUTRITION_START =
   /^\W*(?:nutrition|macros?\b|k?cals?\W*\d|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
 /** "Cal: 352 | P: 31 | C: 40 | F: 7": nutrients by their first letters, three or more in a row. */

@@ -1,8 +1,9 @@
 import { foodIs } from '../food/groups'
-import { partings, type Found } from './dividing'
+import type { Found } from './dividing'
 import { recalled } from './matches'
 import { inNumbers, mentionsIn, NOT_PIECES } from './mentions'
 import type { Clause } from './method'
+import { partings } from './partings'
 import type { ReadIngredient } from './readIngredient'
 import type { ReadLine } from './readLine'
 

@@ -4,6 +4,7 @@ import { withPlainAmounts } from './amountsSpelt'
 import { aromaticsInRow, both, pieces, withCommas, type LinePart } from './lineParts'
 import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './listedFoods'
 import { PREP_WORDS } from './lineName'
+import { WITH_INSIDE, BOILED_AND_DRAINED, SOAKED_IN_WATER, DONE_WITH_THE } from './wetOnLine'
 import { matchFood } from './match'
 import { oneAmountForSeveral } from './oneAmount'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
@@ -180,18 +181,6 @@ const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((
   )
 })
 
-/** "Butter, to brush (2 tbsp melted with a clove of garlic)": what is in it is used as it is. */
-const WITH_INSIDE =
-  /^(.*\S)\s*\((\d[^()]*?)\s+(?:melted|softened|mixed|beaten|whisked|warmed|infused) with (an? [^()\d]+)\)\s*$/i
-
-/** "1 cup lentils, cooked in 3 cups broth until soft, drained": what they were boiled in is poured away. */
-const BOILED_AND_DRAINED =
-  /^(.+?),?\s+(?:boiled|cooked|simmered) (?:\p{L}+ )?in (?:plenty of |lots of |salted |\d[^,]*?|[¼½¾][^,]*?)?(?:water|stock|broth)\b(?:[^,]*),?\s*(?:and |then )?(?:drained|strained)\b[^,]*(?:,\s+(\S.*))?$/iu
-
-/** "50 g bulgur, soaked in hot water": as much as it takes up. */
-const SOAKED_IN_WATER =
-  /^(.+?),?\s+(?:soaked|rehydrated) in (?:some |a little |enough )?(?:(?:hot|boiling|warm|cold|tepid) )?water\b(?! *\d).*$/i
-
 const UNIT_STOP = new RegExp(
   String.raw`^(\p{L}[^.;]{2,60}\d[^.;]{0,8}?(?:${UNIT_PATTERN}))\.\s+(\p{Lu}\p{L}+.*)$`,
   'u',
@@ -250,6 +239,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       ? [...both([raw.trim().slice(0, -more.length).replace(/,\s*$/, '')]), ...split(more, foods)]
       : both([raw])
   }
+  // "1 onion, chopped & boiled with the potatoes": what is listed elsewhere is in the same pot.
+  if (raw.length < 120 && DONE_WITH_THE.test(raw.trim()) && readLine(raw).measures.length) return both([raw])
   const citrus =
     /^((?:finely )?(?:grated )?)(?:zest (?:and|&|\+) juice|juice (?:and|&|\+) zest|rind (?:and|&|\+) juice) of (.+)$/i.exec(
       raw.trim(),

@@ -4,6 +4,14 @@
 export const VERB =
   /^(?:then |now |first(?:ly)?,? |next,? |finally,? |to |gently |carefully |quickly |lightly )?(?:mix|knead|roll|bake|fry|deep|shallow|pan|air|steam|boil|cook|divide|cut|fold|seal|crimp|heat|preheat|pre-heat|combine|stir|whisk|rub|add|make|place|put|oven (?:at|to|on)|let|leave|rest|cover|brush|fill|serve|shape|form|microwave|unroll|bring|melt|cream(?! cheese| of)|pulse|process|blend|blitz|mash|soak|drain|squeeze|peel|chop|grate|slice|take|turn|set|chill|press|dust|prick|flatten|spoon|season|wash|char(?! ?siu)|toast|whizz|whip|strain|infuse|sprinkle|pour|simmer|saut[eé]|soften|sweat|brown|roast|toast|grill|poach|blanch|scramble|beat|sift|measure|warm|cool|wrap|stuff|pinch|pleat|gather|twist|line|grease|oil|flour|dip|drop|lower|lift|flip|keep|prove|proof|rise|punch|knock|assemble|repeat|remove|transfer|arrange|store(?![- ]bought)|freeze|enjoy|eat (?:warm|hot|cold|them|it|with|at)|devour|working|using|when|once|while|meanwhile|after|before|if|in a|on a|into a|(?:on|onto|in|into|to) (?:each|every) |with a|with the|with your|start|begin|lay|spread|scrape|weigh|use|try|do not|don't|dissolve|activate|scald|grind|crush|crumble|break|separate|reserve|set aside|allow|check|test|glaze|trim|score|snip|slit|stew|braise|pile|tuck|layer|dollop|smear|push|pat (?:the|it|them|dry|out|flat|down)|stretch|pull|drape|ladle|pop|chuck|throw|give|get|hold|tear|loosen|bash|scatter (?:the|over|it)|tip (?:the|in|out|it|onto)|bubble|toss|wilt|thicken|sear|baste|deglaze|reduce|marinate|dredge|crack|scoop|nestle|rinse|smash|pound|garnish with|enclose|join|moisten|dampen|wet (?:the|your)|paint|spritz|spray (?:the|with|them|it|a|both|tops?|pan|tray)|slide|ease|invert|shake|rotate|increase|continue|proceed|finish (?:with|by|off)|top (?:with|each|it|them|the)|coat (?:the|with|each|them|it|in)|fork the|shred (?:the|it|them)|flake (?:the|it|them)|insert|position|run (?:a|your|the)|discard|adjust|refrigerate|stack|portion (?:the|it|into|out)|pipe|poke|pierce|re-?roll|sandwich (?:the|them|two)|swirl|tilt|unwrap|uncover|unfold|bubble|braid|plait|stand (?:them|it|upright)|quarter (?:the|each|it)|halve (?:the|each|it)|you|i |we )\b/i
 
+/** Verbs that are as often a food, a cut or an amount: with what is worked on behind them they are work. */
+const NOUN_VERBS =
+  'skin|core|stone|pit|bone|debone|fillet|joint|top and tail|shell|pod|hull|zest|juice|dice|cube|mince|pur[ée]e|sieve|wring|dry|salt|dot|blacken|parboil|defrost|thaw|stamp|pick|strip|bloom|work|thread|taste|butter|hydrate|rehydrate|deseed|de-?stem|de-?stalk|nuke|carameli[sz]e|glug|bung|whack|stick|sling|lob|squish|squash|smoosh|scrunch|massage|plump|steep|temper|shuck|skim|degrease|slash|trickle|drizzle|save|hack|blot|mop|shred|slice|halve|quarter|grind|pat|tip|warm|brown|portion|pinch|scatter|flake|wet|coat|dip|oil|flour'
+const WORKS_ON_WHAT = new RegExp(
+  String.raw`^(?:then |now |first,? |next,? |finally,? )?(?:(?:finely|thinly|coarsely|roughly|very \p{L}+ly|gently|lightly|quickly) )?(?:(?:${NOUN_VERBS}|chop|grate) (?:(?:the|it|them|your|each|every|both|everything|off|any)\b|all (?:the|of)\b)|(?:${NOUN_VERBS})\b[\p{L} ,]* (?:finely|roughly|thinly|coarsely|together)\W*$|(?:parboil|defrost|thaw) \p{L})`,
+  'iu',
+)
+
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
   /^(?:a |good |big |small |little |generous )*(?:(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|dusting|scattering|oil|flour|dip|dips|brown|warm|cool)\s+(?:of\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,|(?:about )?[\d¼½¾⅓⅔])|(?:mix|blend|cover|press|set|roll|rolls|slice|slices|line|pan)\s+of\b|pan (?:for|,))/i
@@ -14,4 +22,4 @@ const WAS_DONE =
 
 /** Whether a text begins like an instruction rather than like an ingredient. */
 export const startsLikeStep = (text: string): boolean =>
-  (VERB.test(text) && !NOUN_AMOUNT.test(text)) || WAS_DONE.test(text)
+  (VERB.test(text) && !NOUN_AMOUNT.test(text)) || WAS_DONE.test(text) || WORKS_ON_WHAT.test(text)
