@@ -8,7 +8,8 @@ const VERBS =
   'Skin|Core|Stone|Pit|Bone|Top and tail|Shell|Zest|Dice|Mince|Purée|Sieve|Salt|Dot|Parboil|Defrost|Strip|Butter|Deseed|De-stem|Finely chop|Thinly slice|Caramelise|Bung|Squash|Scrunch|Massage|Drizzle|Slash|Shred|Brown|Flake'.split(
     '|',
   )
-const LIST = 'Sausage and apple parcels\n\n300 g flour\n150 ml water\n\n6 sausages\n1 apple\n1 tsp dried sage\n1 onion'
+const LIST =
+  'Sausage and apple parcels\n\n300 g flour\n150 ml water\n\n6 sausages\n1 apple\n1 tsp dried sage\n1 onion'
 
 describe('work that begins with a word that may be a food', () => {
   it.each(VERBS)('%s the …: is done, and nothing of it is bought again', (verb) => {
