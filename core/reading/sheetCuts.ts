@@ -44,10 +44,9 @@ const ONE_EACH = recalled(
     'iu',
   ),
 )
-const COUNT_WORDS: Readonly<Record<string, number>> = { '2': 2, two: 2, '3': 3, three: 3, '4': 4, four: 4 }
 /** "Take 2 sheets", "brush and stack three sheets". */
 const TAKES = recalled(
-  /\b(?:brush|layer|take|stack|use|lay(?: out)?|place|put|with|of)(?: together)? (2|3|4|two|three|four) (?:\p{L}+ )?(?:sheets|layers)\b(?! (?:end to end|side by side|next to|overlapping))/iu,
+  /\b(?:brush|layer|take|stack|use|lay(?: out)?|place|put|with|of)(?: together)? ([234]) (?:\p{L}+ )?(?:sheets|layers)\b(?! (?:end to end|side by side|next to|overlapping))/iu,
 )
 /** "Lay another on top", "top with a second sheet": two are one. */
 const ANOTHER = recalled(
@@ -69,7 +68,9 @@ const FROM_EACH = recalled(
 )
 const CUT_OTHERS = recalled(NOT_PIECES)
 const COOKED = recalled(/\b(?:bake|fry|steam|boil|grill|oven|serve|\d ?min)\b/i)
+/** More than dividing says by itself, which takes what is done to one sheet for what is done to all. */
 const WEIGHT = 62
+/** More than a ball's weight says, less than any number that is told. */
 const LAYERED_WEIGHT = 45
 /** Less than what a wrapper says. */
 const ONE_EACH_WEIGHT = 29
@@ -79,7 +80,7 @@ const ofSheet = (text: string) => OF_SHEETS.test(text) || TAKES.test(text)
 /** How many of the sheets lie on one another. */
 function layersIn(clauses: readonly Clause[]): number {
   const taken = clauses.map(({ text }) => TAKES.exec(text)).find(Boolean)
-  if (taken) return COUNT_WORDS[taken[1]!.toLowerCase()]!
+  if (taken) return Number(taken[1])
   const second = clauses.findIndex(({ text }) => ANOTHER.test(text))
   if (second < 0) return 1
   return clauses.slice(second + 1, second + 3).some(({ text }) => A_THIRD.test(text)) ? 3 : 2

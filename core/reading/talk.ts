@@ -48,7 +48,7 @@ const NO_DISH =
 const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
 
 /** The first of the leads only greet or take a breath: behind them anything may follow. */
-const BREATHS = 2
+const BREATHS = 3
 
 /** A text without the talk that it begins with; whether that was any, and whether it says that a name follows. */
 function withoutLead(text: string): { rest: string; talks: boolean; names: boolean } {
