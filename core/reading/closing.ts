@@ -16,7 +16,7 @@ const FLAP =
   '(?:(?:the|its|one|1|other|empty|bare|free|top|second|unfilled) ){1,3}(?:half|halves|side|flap|end|part|edge|dough|pastry|wrapper)'
 /** The dough that goes round the filling. */
 const DOUGH = `(?:(?:the |its )?(?:dough|pastry|wrapper|skin|edges|sides)|${THEM})`
-const SPOON = '(?:tsps?|tbsps?|teaspoons?|tablespoons?|spoons?|spoonfuls?'
+const SPOON = '(?:tsps?|tbsps?|teaspoons?|tablespoons?|spoons?|spoonfuls?)'
 const A_ROUND =
   '(?:rounds?|circles?|dis[ck]s?|ones?|1|half|piece|sheet|layer|square|rectangle|wrapper|tortilla)'
 
@@ -24,9 +24,9 @@ const A_ROUND =
 const WAYS: readonly string[] = [
   // Filled: "fill", "stuff the balls", "1 tsp filling in each", "spoon it into the centre".
   String.raw`(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)`,
-  String.raw`(?:(?:\d[\d./ -]*|an? )(?:(?:heaped|level|scant|big|small|generous) )?${SPOON}|g|oz) (?:of )?(?:the )?)?filling in (?:the )?(?:centre|center|middle)`,
+  String.raw`(?:(?:\d[\d./ -]*|an? )(?:(?:heaped|level|scant|big|small|generous) )?(?:${SPOON}|g|oz) (?:of )?(?:the )?)?filling in (?:the )?(?:centre|center|middle)`,
   String.raw`(?<![\d./¼½¾-])(?:[\d¼½¾][\d./ ¼½¾–-]*|an? |half an? |one |two |three )(?:(?:heaped|heaping|level|scant|big|small|generous) )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|dessertspoons?|spoons?|spoonfuls?|g) (?:of )?(?:the )?filling (?:in |on |onto |for |to )?each(?=\W*(?:$|[,.;]))`,
-  String.raw`(?:\d[\d./ -]*|an? |half an? |one |two )(?:(?:heaped|level|scant|big|small) )?${SPOON}) (?:of )?(?:filling )?(?:per|(?:in|into|on|onto|for) (?:each|every|a)) (?:wrapper|skin|round|circle|dis[ck]|square|piece|one|sheet|triangle)`,
+  String.raw`(?:\d[\d./ -]*|an? |half an? |one |two )(?:(?:heaped|level|scant|big|small) )?${SPOON} (?:of )?(?:filling )?(?:per|(?:in|into|on|onto|for) (?:each|every|a)) (?:wrapper|skin|round|circle|dis[ck]|square|piece|one|sheet|triangle)`,
   String.raw`(?:spread|spoon|stuff|put|press|tuck) [^.;]{0,40}(?:(?<!\bfold [^.;]{0,20})inside(?! the (?:pan|tin|oven))|into the pockets?)`,
   String.raw`(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|skin|one|piece|square|ball)|(?<=\bfilling\b[^.]{0,40})(?:in|on|into) each(?=\W*(?:$|[,.;]))|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))`,
   // Sealed: "seal with a fork", "crimp", "fork the edges", "make 8 pleats", "a rope edge".

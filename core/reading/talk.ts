@@ -2,8 +2,8 @@
 
 const WHO = String.raw`(?:i|we|you|(?:my|our) (?:own )?\p{L}+|mum|mom|nan|nana|gran\p{L}*|dad|auntie)`
 const MAKES = '(?:makes?|made|do|does|did|cooks?|bakes?|prepares?)'
-const GAP = String.raw`(?:\s*[,.:;!–—]+\s*|\s+-\s+|\s+)`
 const MARK = String.raw`(?:\s*[,.:;!–—]+\s*|\s+-\s+)`
+const GAP = String.raw`(?:${MARK}|\s+)`
 
 /** What may stand in front, again and again. */
 const LEADS: readonly RegExp[] = [
