@@ -92,6 +92,12 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     to: (_, part, unit) => `${fractionOf(part!)} ${unit}`,
   },
   {
+    like: 'water, 5 or 6 tbsp',
+    becomes: 'water, 5-6 tbsp',
+    pattern: rule(String.raw`(${NUMBER}) or (?=${NUMBER}(?:[ ,)]|$|\p{L}))`),
+    to: (_, low) => `${low}-`,
+  },
+  {
     like: '1/4 of a cup milk',
     becomes: '1/4 cup milk',
     pattern: rule(String.raw`(\d ?\/ ?\d|[¼½¾⅓⅔⅛]) (?:of )?an? (${UNIT})`),

@@ -1,4 +1,5 @@
 import { remember } from './remember'
+import { GOES_ON } from './verbs'
 
 // What a method says besides the work: of keeping, of serving, of letting steam out.
 
@@ -15,3 +16,12 @@ const NO_STEAM =
 
 /** A text without what it says of letting steam out. */
 export const withoutVents: (text: string) => string = remember((text) => text.replace(NO_STEAM, ' '))
+
+const LISTED = String.raw`(?:the )?(?!(?:then|${GOES_ON})\b)[\p{L}'-]+(?: (?!and\b|or\b|in\b|until\b|for\b|on\b)[\p{L}'-]+){0,3}`
+/** "Everything except the pastry, egg and seeds": the whole list is left out, and the next verb is not. */
+const EXCEPTED = new RegExp(
+  String.raw`\b(?:except(?:ing)?(?: for)?|apart from|but not|(?<=\b(?:everything|all|the rest) )(?:but|minus|without)|other than|bar) ${LISTED}(?:(?:, ${LISTED})*,? (?:and|or|&) ${LISTED})?`,
+  'giu',
+)
+/** A text without what it leaves out of what it speaks of. */
+export const withoutExcepted: (text: string) => string = remember((text) => text.replace(EXCEPTED, ' '))

@@ -2,6 +2,7 @@ import { forAllMatches, recalled } from './matches'
 import { foodIs } from '../food/groups'
 import type { Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
+import { withoutExcepted } from './asides'
 import { BRUSHES, BRUSHES_WITH, brushingsOf, MIXES } from './brushing'
 import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, type Draft, type Placed } from './drafts'
 import { normaliseName, plainWords } from './match'
@@ -244,8 +245,8 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
         ({ about, text }) =>
           about === draft &&
           (!isBoiled || /\b(?:beaten|raw|bind|whisk)/i.test(text)) &&
-          word.test(text.replace(/\bboiled eggs?\b/gi, '')) &&
-          own.test(text) &&
+          word.test(withoutExcepted(text.replace(/\bboiled eggs?\b/gi, ''))) &&
+          own.test(withoutExcepted(text)) &&
           !BRUSHES.test(text) &&
           !brushing.some(({ mixed }) => mixed === text),
       )

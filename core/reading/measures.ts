@@ -29,7 +29,7 @@ const MORE =
   /^(?:(?:a (?:little|bit|touch)|slightly|just) (?:more than|over)|a good|at least)\s+(?=[\d¼½¾⅓⅔⅛]|an? |one |two )/i
 const HEAP = /^(heaped|heaping|level|scant|rounded|generous|good|big|lightly packed|firmly packed)\s+/i
 const SIZE =
-  /^(extra[- ]large|small|sm|medium(?:[- ]sized)?|med|large|lge|lrg|lg|big|fat|thick|thumb[- ]sized)\.?\s+/i
+  /^(extra[- ]large|small|sm|medium(?:[- ]sized)?|med|large|lge|lrg|lg|big|fat|thick|thumb[- ]sized)\.?(?:\s+|$)/i
 const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![\\p{L}\\d])\\.?`, 'iu')
 const CASE_UNIT = /^([tT])(?![\p{L}\d])/u
 

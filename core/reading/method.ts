@@ -1,5 +1,5 @@
 import type { PartKind } from '../recipe/vocabulary'
-import { withoutVents } from './asides'
+import { withoutExcepted, withoutVents } from './asides'
 import { foodIs } from '../food/groups'
 import { closingsIn, mayClose, WEAK_CLOSING } from './closing'
 import { CALLED, wordsOfDraft, type Draft } from './drafts'
@@ -152,7 +152,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
 
   function aboutOf(said: string, label: Draft | null): Draft | 'pieces' | null {
     // "Mix with everything except the pastry" speaks of no pastry.
-    const text = said.replace(EXCEPT, '')
+    const text = withoutExcepted(said)
     // "Fry the breadcrumbs in butter": what is cooked is named, and it is no piece.
     const cooked = COOKS_SOMETHING.exec(text)?.[1]
     // "Fry beef in batches" before anything is closed is the filling's.
@@ -324,5 +324,3 @@ const GOES_ON_COOKING = recalled(
 const BOILS_THEM = recalled(
   /^\W*(?:and )?(?:then )?(?:boil|fry|steam|roast|simmer|saut[eé]|cook|microwave|blanch)\b[^.;]*\b(?:(?:them|it|these|those)\b|in (?:the same|the soaking|its|their)\b)/i,
 )
-/** What is left out of what a sentence speaks of. */
-const EXCEPT = /\b(?:except(?: for)?|apart from|but not|other than|bar) (?:the )?[^,.;]*/iu

@@ -1,6 +1,15 @@
-import { foodIs } from '../food/groups'
+import { foodIs, type FoodGroup } from '../food/groups'
 import { CALLED, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName, plainWords } from './match'
+
+/** What goes in by the name of its kind, several at once: "mix in the nuts", "add the sauces". */
+const KINDS_CALLED: readonly (readonly [said: RegExp, groups: readonly FoodGroup[]])[] = [
+  [/\bnuts\b/i, ['nut']],
+  [/\bsauces\b/i, ['sauce']],
+  [/\bfish\b(?! (?:sauce|cakes?|stock|balls?)\b)/i, ['fish']],
+  [/\b(?<!\b(?:dried|mixed|italian) )herbs\b/i, ['herb']],
+  [/\bdried fruits?\b/i, ['dried-fruit']],
+]
 
 /** Which lines of a part a stretch of the method names, by their numbers from 0. */
 export function namesOfPot(draft: Draft): (text: string) => number[] {
@@ -28,10 +37,12 @@ export function namesOfPot(draft: Draft): (text: string) => number[] {
   const named = (text: string): number[] => {
     const plain = plainWords(text)
     const traits = CALLED.filter(([word]) => plain.has(word)).map(([, trait]) => trait)
+    const groups = KINDS_CALLED.filter(([said]) => said.test(text)).flatMap(([, of]) => of)
     const found = every.filter(
       (at) =>
         wordsOfLine[at]!.some((word) => plain.has(word)) ||
-        traits.some((trait) => foodIs(draft.lines[at]!.food, trait)),
+        traits.some((trait) => foodIs(draft.lines[at]!.food, trait)) ||
+        groups.some((group) => group === draft.lines[at]!.food?.group),
     )
     // "Blitz the chestnuts" means no chestnut mushrooms where there are chestnuts.
     const heads = new Set(found.map((at) => headOfLine[at]!).filter((word) => plain.has(word)))

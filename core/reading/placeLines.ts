@@ -89,7 +89,9 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
       : 'pan'
   }
   if (purpose === 'finish') return kind === 'dip' || kind === 'pan' ? kind : 'finish'
-  if (purpose === 'dip') return kind === 'finish' || kind === 'pan' ? kind : 'dip'
+  // "To cook: oil; lemon wedges to serve": nothing is fried in the wedges.
+  if (purpose === 'dip')
+    return !wedges && (kind === 'finish' || (kind === 'pan' && isOfPan({ food, line }))) ? kind : 'dip'
   return kind
 }
 

@@ -170,11 +170,12 @@ const IN_POT = {
   goesIn: {
     says: 'Fry the onion, add the mushrooms',
     fits: ({ isOff }, { pot }) => pot.hot !== null && !isOff,
-    does: ({ text, own, named }, { pot, inPanAlone }) =>
+    does: ({ text, own, named }, { pot, lines, inPanAlone }) =>
       pot.add(
         // "Heat oil, cumin, garlic, onion - fry 4 min": what is listed behind the hot fat goes into it.
         ADDS.test(text) || inPanAlone || pot.ways.size > 0 || !(VERB.test(text) || HEATS_FAT.test(text))
-          ? named
+          ? // "Add the sauces, sugar and water".
+            [...named, ...(ADDS.test(text) && THE_WATER.test(text) ? lines.water : [])]
           : [],
         text,
         own.length > 0 && (PUTS_IN.test(text) || THE_BLEND.test(text)),
@@ -193,6 +194,7 @@ export type ActName = keyof typeof APART | keyof typeof IN_POT
 /** Every act with a sentence that does it, in the order in which they are tried. */
 export const ACTS: Readonly<Record<ActName, Act>> = { ...APART, ...IN_POT }
 const LIQUID = /\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
+const THE_WATER = /\b(?:and|&) (?:the )?water\W*$/i
 const DRAINS_ALONE = /^\W*drain(?:ed)?(?: (?:well|it|them))*\W*$/i
 const APART_ACTS = Object.entries<Act>(APART)
 const POT_ACTS = Object.entries<Act>(IN_POT)

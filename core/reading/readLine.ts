@@ -52,7 +52,7 @@ const WANTED =
   /\b(?:(?:just )?enough(?: (?!water|milk|liquid|stock|yogurt|yoghurt|curd|buttermilk)\p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough|an? (?:\p{L}+[ -]){0,2}dough|(?:firm|stiff|soft|smooth|medium|semi|tight|pliable)[\p{L} -]* dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
 
 const WANTED_AMOUNT = new RegExp(
-  String.raw`[,–-]\s*((?:about |approx\.? |around |roughly |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})\b.{0,20})$`,
+  String.raw`(?<!\d)[,–-]\s*((?:about |approx\.? |around |roughly |~)?(?:${NUMBER_PATTERN})\s*(?:[-–]\s*(?:${NUMBER_PATTERN})\s*)?(?:${UNIT_PATTERN})\b.{0,20})$`,
   'iu',
 )
 
