@@ -92,6 +92,13 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     to: (_, part, unit) => `${fractionOf(part!)} ${unit}`,
   },
   {
+    like: 'garlic, 2 fat cloves, crushed',
+    becomes: '2 fat cloves garlic, crushed',
+    pattern:
+      /^garlic(?:\s*[,:–-]\s*|\s+)((?:\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?|an?|one|two|three|four|five|six) (?:(?:large|fat|big|small) )?cloves?)\b/giu,
+    to: (_, cloves) => `${cloves} garlic`,
+  },
+  {
     like: 'water, 5 or 6 tbsp',
     becomes: 'water, 5-6 tbsp',
     pattern: rule(String.raw`(${NUMBER}) or (?=${NUMBER}(?:[ ,)]|$|\p{L}))`),

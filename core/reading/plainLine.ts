@@ -34,6 +34,18 @@ export const NAME_THEN_MEASURED = new RegExp(
   String.raw`^(\p{L}[\p{L} '-]{2,40}?)\s*(?:,|\s[-–])\s*((?:about |approx\.? )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))\s+((?:finely |coarsely |roughly |freshly )?(?:shredded|chopped|diced|sliced|grated|crumbled|minced|mashed|cubed|flaked|torn|cooked|drained|packed|peeled))$`,
   'iu',
 )
+const SIZE_WORD = '(?:extra[- ])?(?:small|medium|large|big|med|lge|lg)(?:[- ]sized)?'
+const SO_MANY = String.raw`\d{1,2}(?:[./]\d)?(?:\s*(?:-|–|to|or)\s*\d{1,2})?|[½¼¾]|\d\s?[½¼¾]|\d \d\/\d|half an?|an?|one|two|three|four|five|six`
+/** "Onions (2 medium, finely chopped)", "parsley (1/2 bunch)": how many, in brackets behind what is counted. */
+const COUNT_IN_BRACKETS = new RegExp(
+  String.raw`^(\p{L}[^()\d]*?)\s*\(\s*(?:about |approx\.? |~)?((?:${SO_MANY})\s*(?:${SIZE_WORD}|(?:(?:${SIZE_WORD}) )?(?:cloves?|bunch(?:es)?|sprigs?|stalks?|sticks?|handfuls?|heads?|knobs?|thumbs?|slices?|rashers?|sheets?|packets?|packs?|tins?|cans?|jars?))|(?:${SO_MANY})(?=\s*,))(?:\s*[,;]?\s+([^()\d]+))?\s*\)\s*(?:,\s*([^()]+))?$`,
+  'iu',
+)
+/** "Large potatoes - 2", "onion (big) 1, chopped": the size and the number stand round the food, or behind it. */
+const SIZE_AND_COUNT = new RegExp(
+  String.raw`^(?:(${SIZE_WORD})\s+(\p{L}[\p{L} ]*?)|(\p{L}[\p{L} ]*?)[\s,]*[(,\s]\s*(${SIZE_WORD})\)?)\s*[-–:,]?\s*(\d{1,2}(?:\s*-\s*\d{1,2})?)(?:\s*(?:nos?|pcs?)\.?)?(?=\s*(?:$|,|\())`,
+  'iu',
+)
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
@@ -54,9 +66,9 @@ export function plainLine(raw: string): string {
       /\((\d[\d.]*[\s-]?(?:oz|ounces?|g|grams?|lb))\.?\s+(?:box|pack|package|packet|pkg|carton)\)/gi,
       '($1)',
     )
-    // "Potato 2 boiled": the number stands between the food and its state.
+    // "Potato 2 boiled", "eggs - 4 hard-boiled": the number stands between the food and its state.
     .replace(
-      /^(\p{L}+(?: \p{L}+)?) (\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?(?:boiled|cooked|chopped|grated|sliced|mashed|minced|finely chopped))(?=,|$)/iu,
+      /^(\p{L}+(?: \p{L}+)?)(?: |\s*[-–:,]\s*)(\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?(?:(?:hard|soft)[- ]boiled|boiled|cooked|chopped|grated|sliced|mashed|minced|scrambled|beaten|juiced|zested|crushed|peeled|diced|finely chopped))(?=,| and |$)/iu,
       (_, food: string, many: string, state: string) => {
         const [, size = '', done] = /^(?:(small|medium|large|big) )?(.*)$/i.exec(state)!
         return `${many} ${size ? `${size} ` : ''}${food}, ${done}`
@@ -101,6 +113,7 @@ export function plainLine(raw: string): string {
       '$1 tbsp egg replacer',
     )
     .replace(/\bslices? (?:of )?swiss\b(?! c)/gi, 'slices swiss cheese')
+    .replace(/^swiss(?=[\s,:–-]+\d)/i, 'swiss cheese')
     // A mixture named after its number: none of it is counted.
     .replace(/^(?:7|seven)[- ]spices?\b/i, 'baharat')
     .replace(/\bGF\b(?= ?\p{L})/gu, 'gluten-free')
@@ -119,8 +132,14 @@ export function plainLine(raw: string): string {
       /^((?:puff|filo|phyllo|shortcrust|yufka)(?: pastry)?) sheets?\s*[-–:]\s*(\d{1,2})(?=\s*(?:$|[(,]))/i,
       '$2 sheet $1',
     )
-    // "00 flour 300 g": the noughts are no amount.
-    .replace(/^(["'(]?0{1,4}["')]?\s+flour)[\s,:–-]+(?=\d|[½¼¾⅓⅔])(.*)$/iu, '$2 $1')
+    // "Flour (00) 300 g", "flour type 550 - 500 g": how finely it is milled is no amount.
+    .replace(
+      /\bflour,? \(?["']?(?:00|(?:tipo|type|typ|t) ?(?:0{1,2}|405|450|550|[456]5))["']?\)?(?=[\s,:–-]|$)/gi,
+      'flour',
+    )
+    .replace(/(?<![\d.,])["'(]?(?:(?:tipo|type|typ|t) ?)?(?:00|405|550)["')]? flour\b/gi, 'flour')
+    // "5 spice powder": named after its number.
+    .replace(/(?<!\d )\b(?:5|five)[- ]spice(?: powder| mix| blend)?(?![\p{L}])/giu, 'five-spice powder')
     // "2 cheese slices": what is counted stands behind.
     .replace(
       /^(\d{1,2}|an?|one|two|three|four|six) ((?:\p{L}+ ){0,2}(?:cheese|ham|bread|bacon|salami)) (slices?|rashers?)\b/iu,
@@ -243,11 +262,27 @@ export function plainLine(raw: string): string {
       '$2 $1',
     )
     // Sold by the pound it is mince: the bun is called a bun.
-    .replace(/\bhamburger(?=\s*(?:$|[,(]))/i, 'hamburger meat')
+    .replace(/\bhamburger(?=\s*(?:$|[,(:–-]|\d))/i, 'hamburger meat')
     // "Raisins, 2 per turnover": how many of it each has.
     .replace(
       /^(\p{L}+(?: \p{L}+)?),? (\d{1,2}|an?|one|two|three|half) ((?:per|for each|in each|to each) \p{L}+|each)$/iu,
       '$2 $1 $3',
+    )
+    .replace(
+      COUNT_IN_BRACKETS,
+      (_, food: string, many: string, how: string | undefined, rest: string | undefined) =>
+        [`${many} ${food}`, how, rest].filter(Boolean).join(', '),
+    )
+    .replace(
+      SIZE_AND_COUNT,
+      (
+        _,
+        front: string | undefined,
+        sized: string | undefined,
+        food: string | undefined,
+        behind: string | undefined,
+        many: string,
+      ) => `${many} ${front ?? behind} ${sized ?? food}`,
     )
     // "Cashews few, broken": the amount behind the name.
     .replace(/^(\p{L}+(?: \p{L}+)?) (few|little|some)(?=\s*(?:,|\(|$))/iu, (_, food: string, some: string) =>

@@ -79,6 +79,11 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   const plain = withPlainAmounts(line.replace(/\s*[,;]\s*$/, ''))
   const raw = withEachInBrackets(plain)
     .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
+    // "2 tbsp flour + 3 tbsp water (paste for sealing)".
+    .replace(
+      /(?<=\bwater)[\s,(–-]+(?:a )?(?:thick )?(?:paste|slurry|glue)\b[^()]*\b(?:seal|stick|clos|edges)[^()]*\)?$/i,
+      ', to seal',
+    )
     // "1 tbsp cornflour in a little water": a slurry of both.
     .replace(STARCH_IN_WATER, '$1 mixed with $2')
     // "200 ml warm brine (2 tsp salt)": water with the salt that stands in the bracket.
