@@ -114,6 +114,13 @@ const factsSaid: (sentence: string) => (text: string) => readonly Said[] = remem
   remember((text) => findFacts(text, sentence)),
 )
 
+/** The oven or the pot is off, or the lid is left on. */
+const HEAT_OFF =
+  /\b(?:(?:turn|switch)(?:ed)? (?:it |the (?:heat|steamer|oven|hob|gas) )?off|off the heat|lid (?:on|ajar|off|slightly|a (?:little|bit))|(?:before|don't|do not) (?:opening|open|lifting|lift))\b/i
+const COOKS_PIECES = /\b(?:bake|steam|boil|deep[- ]?fry|fry)\b[^.;]*\d/i
+const ONCE_MORE = /\b(?:another|again|once more|second|2nd|further)\b/i
+const DIVIDES = /\b(?:divide|split|portion)\b|\bbench\b/i
+
 /** That they can be frozen, and how. */
 const KEPT_FROZEN = /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i
 
@@ -160,14 +167,25 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
   const facts: FoundFact[] = []
   const add = (kind: FactKind, low: number, high: number, text: string, part: Draft | null = null) => {
     if (!(low >= 0) || !(high <= 100_000) || facts.length >= 60) return
-    if (facts.some((fact) => fact.kind === kind && fact.part === part && fact.low === round(low))) return
+    const same = facts.filter((fact) => fact.kind === kind && fact.part === part && fact.low === round(low))
+    // "Rest 30 min, knead again and rest another 30": that is twice; what is said again is the same.
+    if (same.length > 0 && (same.length > 1 || !ONCE_MORE.test(text) || same[0]!.text === limit(text, 300)))
+      return
     facts.push({ kind, low: round(low), high: round(high), text: limit(text, 300), part })
   }
-  for (const { text: clause, about, sentence } of clauses)
-    for (const { kind, low, high, text, ofPart, underLid, needsAbout } of factsSaid(sentence)(clause)) {
+  let cooked = false
+  for (const { text: clause, about, closed, sentence } of clauses) {
+    for (const { kind: said, low, high, text, ofPart, underLid, needsAbout } of factsSaid(sentence)(clause)) {
+      // "Turn off the heat, leave 3 minutes", "bake … stand 10 mins": what is done rests to be eaten.
+      const isDone = said === 'rest-minutes' && about === 'pieces' && (cooked || HEAT_OFF.test(text))
+      const kind = isDone ? 'rest-before-eating-minutes' : said
       if (needsAbout && about === null) continue
       if (underLid && about !== null && about !== 'pieces' && about.kind === 'filling') continue
-      const ofDough = kind === 'knead-minutes' || kind === 'rise-minutes'
+      const ofDough =
+        kind === 'knead-minutes' ||
+        kind === 'rise-minutes' ||
+        // "Divide in 8, rest 10 min": what lies in balls is dough.
+        (kind === 'rest-minutes' && DIVIDES.test(text))
       const part = !ofPart || about === 'pieces' ? null : (about ?? (ofDough ? shell : null))
       // "Divide the bean paste into 12 balls of 30 g": those are no balls of dough.
       const ofFilling =
@@ -178,6 +196,8 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
         !WORKS_DOUGH.test(text)
       add(ofFilling ? 'filling-grams-per-piece' : kind, low, high, text, part)
     }
+    cooked ||= closed && about === 'pieces' && COOKS_PIECES.test(clause)
+  }
   // What is said of freezing behind the work is kept as well.
   for (const { text } of outline.remarks)
     if (FREEZES.test(text) && KEPT_FROZEN.test(text)) add('freezes', 1, 1, text)

@@ -2,7 +2,7 @@ import type { PartKind } from '../recipe/vocabulary'
 import { withoutExcepted, withoutVents } from './asides'
 import { foodIs } from '../food/groups'
 import { closingsIn, mayClose, WEAK_CLOSING } from './closing'
-import { CALLED, wordsOfDraft, type Draft } from './drafts'
+import { CALLED, isFat, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName, plainWords } from './match'
 import type { OutlineStep } from './outlineState'
 import { recalled, type Recalled } from './matches'
@@ -142,6 +142,21 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     }
   })
 
+  /** "Boil the lard and water, pour on the flour": words that many parts may have, and one has all of. */
+  function namesOfBase(text: string): Draft | null {
+    const plain = plainWords(text)
+    const said = BASE_WORDS.filter((word) => plain.has(word))
+    if (said.length < 2 || !said.some((word) => word !== 'water' && word !== 'salt')) return null
+    const having = drafts.filter(({ lines }) =>
+      said.every((word) =>
+        lines.some(({ read, food }) =>
+          word === 'fat' ? isFat(food) : normaliseName(read.name).split(' ').includes(word),
+        ),
+      ),
+    )
+    return having.length === 1 && having[0]!.kind === 'shell' ? having[0]! : null
+  }
+
   function called(draft: Draft, plain: ReadonlySet<string>): boolean {
     if (draft.kind === 'pan' || draft.kind === 'shell') return false
     return CALLED.some(
@@ -249,6 +264,8 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     // "2 pounds of potatoes, boil and mash them": the foods that were named just before.
     if (!closed && !label && last && last !== 'pieces' && last.kind === 'filling' && BOILS_THEM.test(text))
       return last
+    const base = closed || label ? null : namesOfBase(text)
+    if (base) return base
     // "Steam the roots 10 minutes" before anything is closed: something that goes in.
     if (
       !closed &&
@@ -265,7 +282,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     return closed
       ? 'pieces'
       : (label ??
-          (/^(?:cover|rest|leave|knead|let|cool|finish|transfer|return|season|drain|squeeze|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/i.test(
+          (/^(?:(?:then )?(?:chill|fridge|refrigerate|(?:(?:pop|put|stick|keep|place|back)(?: it)? )?(?:in|into|to) the (?:fridge|refrigerator)|wrap)|cover|keep(?! (?:the|some|a|about|back|half|aside)\b)|stand|relax|rest|leave|knead|let|cool|finish|transfer|return|season|drain|squeeze|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/i.test(
             text,
           )
             ? last
@@ -277,6 +294,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
 const WHOSE_INGREDIENTS = recalled(
   /\b(?<before>(?!all\b|the\b|other\b|dry\b|wet\b|remaining\b)\p{L}{3,}) (?:ingredients|things|bits|stuff)\b|\bingredients (?:for|of) (?:the |your )?(?<behind>\p{L}{3,})/iu,
 )
+
+/** What doughs are made of and fillings cooked in: one of them says nothing of whose it is. */
+const BASE_WORDS = ['flour', 'water', 'salt', 'lard', 'butter', 'margarine', 'ghee', 'oil', 'fat', 'milk']
 
 const CUT = /\b(sliced|minced|chopped|diced|grated|shredded|cubed|crushed|mashed|whole)\b/i
 /** What the lines of a part are called by how they are cut: "sliced onion". */
