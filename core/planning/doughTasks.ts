@@ -1,5 +1,6 @@
 import { foodIs } from '../food/groups'
 import { foodOf } from '../recipe/lines'
+import type { FactKind } from '../recipe/vocabulary'
 import type { TaskBook } from './tasks'
 import { riseMinutes } from './warmth'
 
@@ -64,7 +65,9 @@ export function doughTasks(book: TaskBook): DoughReady {
       ahead: night,
     })
   }
-  const kneadMinutes = book.stated('knead-minutes')
+  // What a filling rests or chills is no rest of the dough; what is said of no part may be.
+  const ofDough = (kind: FactKind) => book.stated(kind, partId) ?? book.stated(kind, null)
+  const kneadMinutes = ofDough('knead-minutes')
   if (family === 'scalded') {
     last = book.add('Pour boiling water over the flour', {
       id: 'dough.scald',
@@ -129,7 +132,7 @@ export function doughTasks(book: TaskBook): DoughReady {
   }
   const usual = book.time(rest)
   if (usual.minutes > 0) {
-    const stated = book.stated(short ? 'chill-minutes' : 'rest-minutes') ?? book.stated('rest-minutes')
+    const stated = (short ? ofDough('chill-minutes') : null) ?? ofDough('rest-minutes')
     last = book.add(short ? 'Dough chills' : 'Dough rests, covered', {
       id: 'dough.rest',
       time: rest,

@@ -30,6 +30,10 @@ const LENGTHS = recalled(
 const EACH_IN_TURN = recalled(
   /\b(?:roll|take|pat|stretch|flatten|shape|press)\b(?: out)?\s(?:out )?(?:each|every|one at a time)\b[^.;]*\b(?:and|then|,)\s+(?:cut|slice|divide|stamp)\b[^.;,]*$/iu,
 )
+/** "Roll each out, fill, roll up like a strudel and cut into 8": each of the logs is cut. */
+const LOGS_IN_TURN = recalled(
+  /\b(?:each|every)\b[^.;]*\broll(?:ed)? (?:it |them )?(?:up|into an? (?:\p{L}+ )?(?:log|roll|cigar|sausage|strudel))\b[^.;]*\b(?:cut|slice|chop)\b(?: (?:it|them))?[^.;\d]{0,16}\d/iu,
+)
 const MOST_SHARES = 6
 /** "Re-roll the scraps for 2 more". */
 const MORE_OF_SCRAPS = recalled(
@@ -255,6 +259,11 @@ export function byDividing(
     if (seen.some(({ each }) => each)) {
       if (share && shares > 1) pieces ??= shares
       else if (BOTH.test(text)) pieces ??= 2
+      // "Work with half the dough at a time … cut each roll into 6".
+      else if (shares > 1 && pieces === null) {
+        pieces = shares
+        shares = 1
+      }
     }
     const product = GRID.exec(text) ?? PER_ROUND.exec(text)
     if (product)
@@ -281,7 +290,9 @@ export function byDividing(
       continue
     }
     for (const { at, count, each, result } of seen) {
-      const inTurn = !clause.closed && EACH_IN_TURN.test(text.slice(0, at))
+      const inTurn = clause.closed
+        ? LOGS_IN_TURN.test(inNumbers(clause.sentence))
+        : EACH_IN_TURN.test(text.slice(0, at))
       const crosswise = CROSSWISE.test(text.slice(at).replace(/^\d+/, ''))
       if (result) pieces = count
       else if ((each || crosswise) && pieces !== null) pieces *= count

@@ -104,7 +104,11 @@ export const NOT_PIECES =
 /** "Between two pieces of parchment". */
 const OF_PAPER =
   /^\s+(?:pieces|sheets|layers|bits) of (?:\p{L}+[- ]){0,2}(?:paper|parchment|film|foil|cling ?film|plastic)\b/iu
-const PER_SHARE = /^\s*(?:per|from each) (?:rope|log|half|quarter|sheet|dis[ck]|block|portion)\b/iu
+/** "6 from each roll", "5 per log", "6 to a rope", "8 slices from each": so many of each share of the dough. */
+const PER_SHARE = new RegExp(
+  String.raw`^\s*(?:(?:${PIECES}|slices|lengths|bits) )?(?:(?:per|to (?:an?|each|every)|(?:from|out of|off|in) (?:an?|each|every|one)) (?:rolls?|ropes?|logs?|sausages?|cylinders?|half|third|quarter|sheet|strip|dis[ck]|block|portion|length|strudel)\b|(?:from|out of|off) (?:each|every)(?: one)?(?=\W*(?:$|[.,;)])))`,
+  'iu',
+)
 const EACH_BEHIND = /^\s*(?:pieces |rolls |slices |portions )?each(?=\W*(?:$|[.,;]))/iu
 const LOGS = /\b(?:logs?|sausages?|cylinders?|ropes?|rolls?)$/iu
 const OF_FILLING = /\b(?:filling|stuffing|mixture|meat|mince|sausage ?meat)\b/iu
@@ -159,7 +163,8 @@ function findMentions(text: string, ahead: string): Mention[] {
     // "Mix the filling and roll into 2 logs" shapes what goes in.
     if (things && LOGS.test(things[0]) && OF_FILLING.test(before) && !/\b(?:dough|pastry)\b/i.test(before))
       continue
-    const ofEach = EACH_GIVES.test(before)
+    const perShare = PER_SHARE.test(after)
+    const ofEach = EACH_GIVES.test(before) || perShare
     const result = !ofEach && (COMES_OF_IT.test(before) || IN_ALL.test(after))
     const splits = led !== null && SPLIT_VERB.test(led.verb)
     const bare = ENDS.test(after)
@@ -179,7 +184,7 @@ function findMentions(text: string, ahead: string): Mention[] {
       (INTO.test(before) && bare && EACH.test(before)) ||
       (ofEach && bare) ||
       // "Cut into 6-inch rounds, 4 per disc".
-      (splits && PER_SHARE.test(after)) ||
+      perShare ||
       (splits && CROSSWISE.test(after)) ||
       (result && (things !== null || bare || IN_ALL.test(after)))
     if (!counts) continue

@@ -133,6 +133,8 @@ function readText(state: OutlineState, row: Row, text: string): void {
     return word && listed ? state.step(row, text) : state.itemOf('finish', row, text)
   }
   if (AFTERTHOUGHT.test(text)) return state.remark(row, text)
+  // "Make 4 balls.": work, and not what the recipe makes.
+  if (state.section?.items.length && BALLS_ALONE.test(text)) return state.step(row, text)
   const found = readYields(text)
   // "1 packet filo (270 g)" is bought, "12 buns" are made.
   const bought =

@@ -38,9 +38,9 @@ export const isStep: (text: string, foods: Foods) => boolean = rememberWith(tell
 const listsMany = (text: string): boolean =>
   text.split(/,\s+/).filter((piece) => STARTS_WITH_AMOUNT.test(piece) && !isHeatOrTime(piece)).length >= 3
 
-/** "8 balls.": a stage of the work. */
+/** "8 balls.", "make 4 ropes of dough": a stage of the work, and not what the recipe makes. */
 export const BALLS_ALONE = recalled(
-  /^\W*(?:about )?\d{1,3} (?:equal |even )?(?:balls|rounds|dis[ck]s|circles)\W*$/i,
+  /^\W*(?:about )?\d{1,3} (?:equal |even )?(?:balls|rounds|dis[ck]s|circles)\W*$|^\W*make (?:about |around )?(?:\d{1,3}|two|three|four|six|eight|ten|twelve) (?:(?:equal|even|small|medium|large|smooth|sized|big|dough) )*(?:balls|logs|ropes|portions|parts|rounds|circles|dis[ck]s|sausages|pedas?|snakes)\b(?!.*\b(?:in all|in total|altogether|makes|serves)\b)/i,
 )
 
 /** "Balls of about 40 g, flatten, fill". */
