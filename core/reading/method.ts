@@ -154,7 +154,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
         ),
       ),
     )
-    return having.length === 1 && having[0]!.kind === 'shell' ? having[0]! : null
+    return having.length === 1 && /^(?:shell|filling)$/.test(having[0]!.kind) ? having[0]! : null
   }
 
   function called(draft: Draft, plain: ReadonlySet<string>): boolean {

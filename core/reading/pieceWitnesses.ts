@@ -1,4 +1,5 @@
 import { foodIs } from '../food/groups'
+import { kindOf } from './headingKinds'
 import { MAX_PIECES, type Shape } from '../recipe/vocabulary'
 import { byDividing, LAYS_IN_TRAY, PAIRS, type Found } from './dividing'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
@@ -132,11 +133,20 @@ function ballGramsIn(text: string): number | null {
 
 /** The ball of dough that the text weighs, or else the first that it weighs of anything. */
 export function ballOf({ outline, said }: Pick<Counting, 'outline' | 'said'>) {
-  const balls = [...outline.steps, ...said].flatMap(({ text }) => {
+  const balls = [
+    ...outline.steps.map(({ text, within }) => ({ text, within })),
+    ...said.map(({ text }) => ({ text, within: '' })),
+  ].flatMap(({ text, within }) => {
     const grams = text.length < LONGEST_SAID ? ballGramsIn(text) : null
-    return grams === null ? [] : [{ grams, says: text }]
+    return grams === null ? [] : [{ grams, says: text, within }]
   })
-  return balls.find(({ says }) => /\bdough\b/i.test(says)) ?? balls[0] ?? null
+  return (
+    balls.find(({ says }) => /\bdough\b/i.test(says)) ??
+    // Steps that stand among the lines of a filling weigh what goes in.
+    balls.find(({ within }) => kindOf(within) !== 'filling') ??
+    balls[0] ??
+    null
+  )
 }
 
 /** "Balls of 35 g", "walnut-sized". */

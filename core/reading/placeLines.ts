@@ -248,8 +248,12 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
         if (
           onTop &&
           !blankBefore &&
-          item.food?.group === 'seed' &&
-          (item.line.grams ?? 0) <= MOST_SEEDS_ON_TOP_GRAMS
+          // "4 tbsp passata for the top / olive oil": it is drizzled on that.
+          ((item.food?.group === 'seed' && (item.line.grams ?? 0) <= MOST_SEEDS_ON_TOP_GRAMS) ||
+            (isFat(item.food) &&
+              !item.read.measures.length &&
+              item.food?.id !== 'oil-spray' &&
+              home?.kind !== 'pan'))
         )
           item.read = { ...item.read, purpose: item.read.purpose ?? 'finish' }
         onTop = item.read.purpose === 'finish'

@@ -203,7 +203,7 @@ const IN_THE_PAN = /\b(?:flatten|pinch|gather)\b[^]{0,200}\b(?:pan[- ]?fry|gridd
 /** "Spiral pie": a rope that is wound. */
 const WOUND = /\b(?:spiral|coil(?:ed)?|snail)\b/i
 /** Where the name of the dish ends, and what it comes with begins. */
-const OWN_ENDS = /\s+(?:with|in|from|for)\s+|\s*[(,:]|\s+[-–—]\s+/i
+const OWN_ENDS = /\s+(?:with|in|from|for|using|made (?:with|from|of)|out of)\s+|\s*[(,:]|\s+[-–—]\s+/i
 
 function findShape(title: string, steps: string, said: string): Shape | null {
   // "8 rectangles (2 triangles each)": what they are put together from.
