@@ -1,5 +1,7 @@
 import { withDigits } from './readNumber'
+import { withoutNarrator } from './narrated'
 import { remember } from './remember'
+import { startsLikeStep } from './stepWords'
 import { withPlainSizes } from './sizesSpelt'
 import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 import { GOES_ON, WORKS_ON } from './verbs'
@@ -101,18 +103,35 @@ const GOES_ON_TO = new RegExp(
   'iu',
 )
 
+/** "Fry the onion 5 min - add the mince - cool!": stops, whatever marks them. */
+const withPlainStops = (step: string): string => {
+  const plain = step.replace(/\s*!+\.?(?=\s|$)/g, '.')
+  if (!DASHED.test(plain)) return plain
+  return plain
+    .split(DASHED)
+    .reduce((said, next) =>
+      startsLikeStep(next) && startsLikeStep(lastSentence(said))
+        ? `${said.trimEnd()}. ${next}`
+        : `${said} - ${next}`,
+    )
+}
+const DASHED = /\s+[-–—]\s+/
+const lastSentence = (text: string) =>
+  text.slice(Math.max(text.lastIndexOf('. '), text.lastIndexOf('; ')) + 1).trimStart()
+
 /** The sentences of a step. */
 export const sentencesOfStep: (step: string) => readonly string[] = remember((step) =>
   sentencesOf(
     withStops(
       withPlainSizes(
-        withDigits(withLongSpoons(step.replace(/@/g, ' at ').replace(MINUTE_MARK, ' min'))).replace(
-          ABOUT_TIME,
-          (about) => (/^for/i.test(about) ? 'for ' : ''),
-        ),
+        withDigits(
+          withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min')),
+        ).replace(ABOUT_TIME, (about) => (/^for/i.test(about) ? 'for ' : '')),
       ),
     ),
-  ).flatMap(breathsOf),
+  )
+    .flatMap(breathsOf)
+    .map(withoutNarrator),
 )
 
 /** A sentence, cut where the work goes on to the next thing. */
@@ -134,6 +153,7 @@ function cutClauses(sentence: string): string[] {
       .replace(/,?\s+then (?=(?:add|pour|splash)\b[^.;]{0,40}\bwater\b[^.;]{0,40}\b(?:lid|cover))/gi, ' and ')
       .split(GOES_ON_TO)
       .map((clause) => (sentence.includes(',') ? clause.trim() : withPauses(clause.trim())))
+      .map(withoutNarrator)
       .filter(Boolean)
   )
 }
