@@ -105,7 +105,15 @@ const GOES_ON_TO = new RegExp(
 
 /** "Fry the onion 5 min - add the mince - cool!": stops, whatever marks them. */
 const withPlainStops = (step: string): string => {
-  const plain = step.replace(/\s*!+\.?(?=\s|$)/g, '.')
+  const plain = step
+    .replace(/\s*!+\.?(?=\s|$)/g, '.')
+    // "10 min. on high heat": what is shortened ends no sentence.
+    .replace(SHORTENED, (all, word: string, at: number) =>
+      !PREPOSITION.test(step.slice(at + all.length)) &&
+      startsLikeStep(step.slice(at + all.length).trimStart())
+        ? all
+        : word,
+    )
   if (!DASHED.test(plain)) return plain
   return plain
     .split(DASHED)
@@ -115,6 +123,9 @@ const withPlainStops = (step: string): string => {
         : `${said} - ${next}`,
     )
 }
+const SHORTENED =
+  /(?<=\d ?)((?:mins?|hrs?|secs?|approx|tbsp|tsp|oz|lbs?|pcs|ins?))\.(?=\s*[,;)@–-]|\s+(?!or\b)(?:[a-z(@]|[-–]))/g
+const PREPOSITION = /^\s*(?:in|on|with|at|into|over|until|till|each|per|for)\b/i
 const DASHED = /\s+[-–—]\s+/
 const lastSentence = (text: string) =>
   text.slice(Math.max(text.lastIndexOf('. '), text.lastIndexOf('; ')) + 1).trimStart()

@@ -20,6 +20,25 @@ const NOUN_AMOUNT =
 const WAS_DONE =
   /^(?:then |i |we )?(?:rubbed|browned|rolled|fried|chilled|cooked|simmered|boiled|baked|rested|mixed|kneaded|stirred|cut|folded|sealed|filled|crimped|glazed|steamed|cooled|chopped|added|softened|brushed|proved|shaped|divided)\s+(?:it|them|in(?=\W*(?:$|,)| (?:the|a) )|out|for (?=\d|an?\b|half)|the|up|with|until|till|together|everything|all|into|over)(?!\p{L})/iu
 
+/** What leads from one thing that is done to the next. */
+const LEADS_ON =
+  "(?:and|so|okay|ok|right|then|now|next|first(?: of all)?|firstly|second(?:ly)?|thirdly|finally|lastly|after (?:that|this)|once (?:that|this)(?:['’]s| is) done|meanwhile|in the meantime|at this point|from here|just|simply|please|also|again|carefully)"
+/** Who does it, and that it is done: "I always", "you'll want to", "let's". */
+const WHO =
+  "(?:(?:i|you|we)(?:['’](?:ll|d))?|let(?:['’]s| us)|what (?:i|you|we) do is|(?:the )?next (?:step|thing) is to|it(?:['’]s| is) time to|time to|all (?:i|you|we) do is|(?:make|be) sure to|go ahead and|(?:don['’]?t|do not) forget to|remember to|start by|begin by)"
+const HOW_OFTEN =
+  '(?:can|will|would|should|must|always|usually|normally|generally|often|then|now|just|also|simply|only|first|(?:am|are) going to|have to|need to|want to|like to|love to|tend to|prefer to|go ahead and)'
+/** Who tells it, in front of the work: "and then I always". */
+export const TOLD = new RegExp(
+  String.raw`^\W*(?:${LEADS_ON}(?:[,:]\s*|\s+))*(?:${WHO}\s+(?:${HOW_OFTEN},?\s+)*)*`,
+  'iu',
+)
 /** Whether a text begins like an instruction rather than like an ingredient. */
-export const startsLikeStep = (text: string): boolean =>
+export const startsLikeStep = (text: string): boolean => {
+  if (works(text)) return true
+  const lead = TOLD.exec(text)?.[0] ?? ''
+  return /\p{L}/u.test(lead) && works(text.slice(lead.length))
+}
+
+const works = (text: string): boolean =>
   (VERB.test(text) && !NOUN_AMOUNT.test(text)) || WAS_DONE.test(text) || WORKS_ON_WHAT.test(text)
