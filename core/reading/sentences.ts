@@ -3,7 +3,7 @@ import { withoutNarrator } from './narrated'
 import { remember } from './remember'
 import { startsLikeStep } from './stepWords'
 import { withPlainSizes } from './sizesSpelt'
-import { MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
+import { goesOnBehind, MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
 import { GOES_ON, WORKS_ON } from './verbs'
 
 // A step cut into sentences, and a sentence into the things that are done one after another.
@@ -107,25 +107,21 @@ const GOES_ON_TO = new RegExp(
 const withPlainStops = (step: string): string => {
   const plain = step
     .replace(/\s*!+\.?(?=\s|$)/g, '.')
-    // "10 min. on high heat": what is shortened ends no sentence.
-    .replace(SHORTENED, (all, word: string, at: number) =>
-      !PREPOSITION.test(step.slice(at + all.length)) &&
-      startsLikeStep(step.slice(at + all.length).trimStart())
-        ? all
-        : word,
+    .replace(SHORTENED, (dot, at: number, all: string) =>
+      /^\s*[,;)@–-]/.test(all.slice(at + 1)) || goesOnBehind(all.slice(at + 1, at + 40)) ? '' : dot,
     )
   if (!DASHED.test(plain)) return plain
   return plain
     .split(DASHED)
     .reduce((said, next) =>
-      startsLikeStep(next) && startsLikeStep(lastSentence(said))
-        ? `${said.trimEnd()}. ${next}`
-        : `${said} - ${next}`,
+      startsLikeStep(next) && isWork(lastSentence(said)) ? `${said.trimEnd()}. ${next}` : `${said} - ${next}`,
     )
 }
-const SHORTENED =
-  /(?<=\d ?)((?:mins?|hrs?|secs?|approx|tbsp|tsp|oz|lbs?|pcs|ins?))\.(?=\s*[,;)@–-]|\s+(?!or\b)(?:[a-z(@]|[-–]))/g
-const PREPOSITION = /^\s*(?:in|on|with|at|into|over|until|till|each|per|for)\b/i
+/** "10 min., then", "2 min. per side": the dot says nothing. */
+const SHORTENED = /(?<=\d ?(?:mins?|hrs?|secs?|pcs))\./gi
+/** No label: "Filling - fry the onion" has one. */
+const isWork = (text: string) => startsLikeStep(text) || text.split(' ').length >= MIN_DASHED_WORDS
+const MIN_DASHED_WORDS = 4
 const DASHED = /\s+[-–—]\s+/
 const lastSentence = (text: string) =>
   text.slice(Math.max(text.lastIndexOf('. '), text.lastIndexOf('; ')) + 1).trimStart()

@@ -2,6 +2,7 @@ import { isMacros } from './nutritionRow'
 import { pastedLines } from './pasted'
 import { remember } from './remember'
 import { oneBelowTheOther } from './sideBySide'
+import { startsLikeStep } from './stepWords'
 import { GOES_ON } from './verbs'
 
 /** One row of a pasted text, cleaned of marks that carry no words. */
@@ -149,8 +150,23 @@ const unmarked = remember((cell: string) => {
   // "1. *Make the crust.* Pulse flour": what is set off within a line.
   own = own.replace(/(?<=^|\s)[*_](\p{L}[^*_]{1,60}?[.:]?)[*_](?=\s|$)/gu, '$1')
   own = own.replace(/\*\*|__/g, '').replace(/^[=~]{2,}\s*|\s*[=~]{2,}$/g, '')
-  return { own, marked, bullet }
+  // "**250 g flour**" is set off, and heads nothing.
+  marked &&= !STARTS_WITH_AMOUNT.test(own)
+  return { own: withoutTailMarks(own), marked, bullet }
 })
+
+/** "250 g flour*", "1 egg [2]", "a pinch of salt...": marks that point elsewhere or trail off. */
+const TAIL_MARKS =
+  /(?:\s*(?:\*+|[¹²³⁴⁵⁶⁷⁸⁹†‡§]+|\[\d{1,2}\]|\((?:see )?(?:foot)?notes?(?: \d{1,2})?(?: below)?\)|[-–] see (?:foot)?notes?(?: \d)?(?: below)?|\.{2,}|…))+$/iu
+/** "2 tbsp oil (240 kcal)": what a line of a list has; "1 serving (310 kcal)" says it of the whole. */
+const TAIL_ENERGY = /\s*(?:\(|[-–—]\s+)(?:about |~)?\d{1,4}(?:\.\d)? ?(?:k?cals?|calories|kj)\)?$/i
+const BRACKETED_ENERGY = /(?<=\p{L})\s*\((?:about |~)?\d{1,4} ?(?:k?cals?|calories|kj)\)$/iu
+const OF_THE_WHOLE = /\b(?:serv\p{L}*|portions?|per|each|pieces?|total|pcs)\b/iu
+const withoutTailMarks = (text: string): string => {
+  const plain = text.replace(TAIL_MARKS, '')
+  if (OF_THE_WHOLE.test(plain) || !/\d/.test(plain)) return plain
+  return plain.replace(STARTS_WITH_AMOUNT.test(plain) ? TAIL_ENERGY : BRACKETED_ENERGY, '')
+}
 
 /** A label that is said in other words, in the usual ones. */
 const labelled = remember((text: string) =>
@@ -251,8 +267,13 @@ export function tidy(text: string): Row[] {
       !STARTS_WITH_AMOUNT.test(row.text)
     if (leads) row.marked = true
   })
+  // Where most rows are set off, none of them stands out.
+  if (rows.filter(({ marked }) => marked).length > MOST_MARKED * rows.length)
+    for (const row of rows) row.marked &&= row.text.trimEnd().endsWith(':')
   return numberedBare(rows)
 }
+
+const MOST_MARKED = 0.5
 
 /** Fewer than this in a row are amounts: "1 onion", "2 carrots". */
 const MIN_NUMBERED = 3
@@ -319,6 +340,14 @@ const endsItem = (text: string, start: number, at: number): boolean =>
   LISTED_BEHIND.test(text.slice(at + 1, at + 40)) &&
   NAME_AND_AMOUNT.test(text.slice(Math.max(start, at - 60), at))
 
+/** Small letters that begin with no work, or with a word that only joins. */
+export const goesOnBehind = (rest: string): boolean =>
+  /^\s+[\p{Ll}(@]/u.test(rest) &&
+  !/^\s+or\b(?! (?:until|so|more|till)\b)/i.test(rest) &&
+  (JOINS.test(rest) || !startsLikeStep(rest.trimStart()))
+const JOINS =
+  /^\s+(?:in|on|with|at|into|over|until|till|each|per|for|a side|or|and|more|longer|total|after|from|before|covered|uncovered|without|while|turning|flipping)\b/i
+
 function cutSentences(text: string): string[] {
   const found: string[] = []
   let start = 0
@@ -360,13 +389,11 @@ function cutSentences(text: string): string[] {
       !endsItem(text, start, at)
     )
       continue
-    // "2 min. per side" goes on.
+    // "2 min. per side", "10 min. on high heat": what is shortened ends no sentence, unless work follows.
     if (
       mark === '.' &&
       /\d ?(?:mins?|hrs?|secs?)$/i.test(text.slice(Math.max(0, at - 8), at)) &&
-      /^\s+(?:per|a side|each|on each|or until|or so|more|until|till|longer|total|after|from|before|covered|uncovered|without|while|turning|flipping|and)\b/.test(
-        text.slice(at + 1, at + 14),
-      )
+      goesOnBehind(text.slice(at + 1, at + 40))
     )
       continue
     const sentence = text.slice(start, at + 1).trim()
