@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { foodIs } from '../food/groups'
 import { isCooked } from './behindWork'
 import { readHeading, type Heading } from './headings'
 import { matchFood, normaliseName, plainWords } from './match'
@@ -55,9 +56,10 @@ export function leadsPart(
   if (
     !heading &&
     mode === 'lines' &&
-    row.blankBefore &&
     next === 'amount' &&
-    namesNext(text, rows, index + 1, foods)
+    (row.blankBefore
+      ? namesNext(text, rows, index + 1, foods)
+      : (state.section?.items.length ?? 0) >= LEAST_ABOVE && repeatsBelow(text, rows[index + 1]!.text, foods))
   ) {
     enter(state, row, { kind: 'filling', name: text, rest: '', pieces: null })
     return true
@@ -122,6 +124,25 @@ export function leadsPart(
 }
 
 const TELLS = /\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
+
+/** Lines of a part that is listed before another begins without an empty line. Our own choice. */
+const LEAST_ABOVE = 3
+/** "Curry potato" right over "300 g potatoes", "PORK" over "600 g pork belly": the food is listed below its name. */
+function repeatsBelow(text: string, below: string, foods: Foods): boolean {
+  if (wordsOf(text) > MOST_REPEATED_WORDS || /[\d,.]/.test(text) || !STARTS_WITH_AMOUNT.test(below))
+    return false
+  const word = normaliseName(text).split(' ').at(-1) ?? ''
+  const named = matchFood(text, foods)
+  return (
+    word.length > 2 &&
+    named !== null &&
+    // What seasons or wets may well be listed twice.
+    FILLS.some((trait) => foodIs(named.food, trait)) &&
+    normaliseName(readLine(below).name).split(' ').includes(word)
+  )
+}
+const MOST_REPEATED_WORDS = 3
+const FILLS = ['flesh', 'vegetable', 'plant-protein', 'cheese'] as const
 
 /** So many words name what is listed below: "mushroom & blue cheese mix". */
 const MOST_NAMING_WORDS = 5

@@ -5,6 +5,7 @@ import { PART_KINDS, PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { fillWithMarinated, fillWithTopping, placeBlocks, takeReadyShell } from './blocks'
 import { settleComponents } from './components'
 import {
+  isDoughBase,
   isFat,
   isLiquid,
   leadsDough,
@@ -132,6 +133,37 @@ function leaveBoughtAlone(drafts: Draft[]): void {
     else drafts.push(newDraft('filling', { lines: inside }))
   }
 }
+
+/**
+ * A list under "Dough" that goes on with what no dough holds, where no other part holds it: the filling, whose heading
+ * or empty line was lost.
+ */
+function fillBehindDough(drafts: Draft[], notes: RecipeNote[]): void {
+  if (drafts.some(({ kind, into, lines }) => kind === 'filling' && !into && lines.length)) return
+  const shell = drafts.find(({ kind, lines }) => kind === 'shell' && lines.some(leadsDough))
+  if (!shell) return
+  const flour = shell.lines.findLastIndex(({ food }) => isDoughBase(food) && foodIs(food, 'flour'))
+  const from = shell.lines.findIndex(
+    ({ food }, at) =>
+      at > flour &&
+      food !== null &&
+      !(['of-dough', 'seasons', 'moist-dough'] as const).some((trait) => foodIs(food, trait)) &&
+      food.group !== 'nut',
+  )
+  if (flour < 0 || from < 0) return
+  const inside = shell.lines.slice(from)
+  const grams = inside.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
+  if (grams < LEAST_FILLING_GRAMS) return
+  shell.lines = shell.lines.slice(0, from)
+  drafts.push(newDraft('filling', { lines: inside }))
+  notes.push({
+    code: 'no-headings',
+    level: 'check',
+    text: 'The list of the dough goes on with what no dough holds: that was taken for the filling',
+  })
+}
+/** Less of it may be in a dough: a grated carrot, a spoon of cheese. Our own choice. */
+const LEAST_FILLING_GRAMS = 120
 
 /** What goes in and into no dough: a row with any of it lists more than the dough. */
 const FILLS = ['flesh', 'plant-protein'] as const
@@ -303,6 +335,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   )
   headMadeHere(drafts)
   leaveBoughtAlone(drafts)
+  fillBehindDough(drafts, notes)
   takeReadyShell(drafts, notes)
   fillWithMarinated(drafts)
   fillWithTopping(drafts, notes)
