@@ -59,7 +59,7 @@ const WAYS: readonly string[] = [
   String.raw`(?:bring|flip|flap|flop|turn|lay|pull|double|swing) (?:${FLAP} (?:over|across|on top)|over ${FLAP})`,
   String.raw`double (?:${THEM} )?over|(?:bend|shape|form) (?:${THEM} )?(?:in)?to (?:an? )?(?:half[- ]?moons?|crescents?)`,
   // Wrapped.
-  String.raw`wrap(?=\s*[.;]|\s*$)|wrap(?:ped)? up|wrap (?:them|these)(?=\W*(?:$|[,.;]|and\b|up\b|like\b))|wrap an? \p{L}+ in (?:each|every|one)`,
+  String.raw`wrap(?=\s*[.;]|\s*$|\s*\()|wrap(?:ped)? up|wrap (?:them|these)(?=\W*(?:$|[,.;]|and\b|up\b|like\b))|wrap an? \p{L}+ in (?:each|every|one)`,
   String.raw`wrap (?:the (?:dough|paste|filling)|(?:the|each) (?!dough|pastry|dis[ck]|block|ball|in\b|lot|whole|piece)\p{L}+|round|around|it|each|(?:about |around |roughly )?\d{1,3} ?g\b)`,
   // Under a lid, or another round.
   String.raw`(?<!\b(?:water|stock|broth|steam|pan)\b[^.]{0,30})put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|put (?:the )?(?:lids|tops) on|put (?:an? |the |its )lid on (?:each|every)`,

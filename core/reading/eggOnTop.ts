@@ -1,6 +1,7 @@
 import { recalled } from './matches'
 import { foodIs } from '../food/groups'
 import type { RecipeNote } from '../recipe/document'
+import { withoutExcepted } from './asides'
 import { BRUSHES, brushingsOf } from './brushing'
 import { shareOnTop, type Draft } from './drafts'
 import type { Clause } from './method'
@@ -22,6 +23,12 @@ export function oneEggOnTop(drafts: Draft[], clauses: readonly Clause[]): void {
     clauses.some(({ sentence }) => OTHER_EGG.test(sentence) && BRUSHES.test(sentence)) ||
     brushingsOf(clauses).some(({ mixed }) => OTHER_EGG.test(mixed))
   if (!onTop || drafts.some(({ kind, lines }) => kind === 'finish' && lines.some(isWholeEgg))) return
+  // "Brush the edges with egg … the tops with the remaining egg": all of it is brushed on.
+  const isUsed = clauses.some(({ text }) => {
+    const plain = withoutExcepted(text.replace(/\([^()]*\)/g, ''))
+    return /\beggs?\b/i.test(plain) && !BRUSHES.test(plain)
+  })
+  if (!isKept && !isUsed) return
   const onlyOne = drafts.flatMap(({ lines }) => lines).filter(isWholeEgg).length === 1
   for (const draft of drafts) {
     const item = draft.lines.find(

@@ -103,7 +103,8 @@ export function leadsPart(
   const washes =
     heading.kind === 'finish' &&
     !heading.rest &&
-    next !== 'amount' &&
+    // Under "Topping" it is what tops, whatever is listed below.
+    (next !== 'amount' || state.section?.heading?.kind === 'finish') &&
     (matchFood(text, foods)?.how === 'exact' ||
       /^(?:\p{L}+ ){1,2}wash$/iu.test(text) ||
       isForTopping(text, foods))

@@ -3,7 +3,7 @@ import { exactMinutes, timesIn } from './time'
 
 /** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
 const STANDS =
-  /\bafter (?:about |the first )?$|\b(?:marinate|(?<!the )rest|soak|stand|chill)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
+  /\bafter (?:about |the first )?$|\b(?:marinate|(?<!the )rest|soak|stand|chill|cool)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
 const UNTIL_DRY = /\b(?:until|till) (?:quite |nearly |almost )?dry\b/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 

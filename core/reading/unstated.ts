@@ -84,6 +84,7 @@ const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   'melting-cheese': 30,
   'hard-cheese': 10,
   nut: 10,
+  bread: 10,
   'dried-fruit': 10,
 }
 
