@@ -38,6 +38,24 @@ const numbered = (mark: (number: number) => string) => (text: Written) => {
   )
 }
 
+/** The sentences of a step that begin with a verb, each told in other words. */
+const told = (change: (work: string) => string) =>
+  steps((row) =>
+    row
+      .split(/(?<=[.!;])\s+(?=[A-Z])/)
+      .map((sentence) =>
+        /^(?:Add|Bake|Boil|Brush|Chill|Chop|Cool|Cut|Divide|Drain|Fill|Flatten|Fold|Fry|Knead|Mash|Mix|Press|Put|Roast|Roll|Simmer|Squeeze|Steam|Stir|Wrap)\b/.test(
+          sentence,
+        )
+          ? change(sentence.charAt(0).toLowerCase() + sentence.slice(1))
+          : sentence,
+      )
+      .join(' '),
+  )
+/** A mark behind every line that is short and lists one thing. */
+const marked = (mark: string) =>
+  lines((row) => (row.trim() && row.length < 60 && !/[:;/,]/.test(row) ? `${row.trimEnd()}${mark}` : row))
+
 /** Lines of one list that have no comma of their own, on one row. */
 function joined({ rows, became }: Written): string[] {
   const out: { row: string; what: Became }[] = []
@@ -173,4 +191,22 @@ export const HANDS: readonly { name: string; write: (text: Written) => string[];
     ]),
     percent: 3,
   },
+  { name: 'told in the first person', write: told((work) => `Then I ${work}`), percent: 2 },
+  { name: 'told to somebody', write: told((work) => `Next, you want to ${work}`), percent: 2 },
+  { name: 'called out', write: steps((row) => row.replace(/\.(?=\s|$)/g, '!')), percent: 4 },
+  {
+    name: 'minutes cut short',
+    write: steps((row) => row.replace(/(\d)\s*(?:mins?|minutes?)\b\.?/g, '$1 min.')),
+    percent: 4,
+  },
+  {
+    name: 'dashes between the sentences',
+    write: steps((row) =>
+      row.replace(/[.;]\s+([A-Z])(?=[a-z])/g, (_, letter: string) => ` - ${letter.toLowerCase()}`),
+    ),
+    percent: 16,
+  },
+  { name: 'footnotes', write: marked('*'), percent: 2 },
+  { name: 'lines that trail off', write: marked('...'), percent: 3 },
+  { name: 'numbers of notes', write: marked(' [1]'), percent: 2 },
 ]

@@ -75,6 +75,52 @@ describe('an amount, however it is said', () => {
   })
 })
 
+describe('how many of what size, wherever it stands', () => {
+  const SIZES = [
+    ['small', 'small'],
+    ['medium', 'medium'],
+    ['large', 'large'],
+    ['big', 'large'],
+  ] as const
+  it.each(SIZES)('%s', (said, size) => {
+    for (const food of ['onion', 'potato', 'carrot'])
+      for (const line of [
+        `${food} - 2 ${said}`,
+        `${food} 2 ${said}`,
+        `${food}: 2 ${said}, chopped`,
+        `${food} (2 ${said})`,
+        `${food} (2 ${said}, finely chopped)`,
+        `${said} ${food} 2`,
+        `${food} ${said} - 2`,
+        `${food} (${said}) 2`,
+      ])
+        expectAs(line, [`2 ${size} ${food}`])
+  })
+
+  it.each([
+    ['garlic (3 cloves, minced)', '3 cloves garlic'],
+    ['garlic, 3 cloves, minced', '3 cloves garlic'],
+    ['parsley (1/2 bunch)', '1/2 bunch parsley'],
+    ['tomatoes (2, chopped)', '2 tomatoes'],
+    ['eggs - 3 hard-boiled', '3 eggs, boiled'],
+    ['flour (00) 300 g', '300 g flour'],
+    ['flour 00 - 300 g', '300 g flour'],
+    ['flour type 550 500 g', '500 g flour'],
+    ['flour 55 g', '55 g flour'],
+    ['5 spice powder 1 tsp', '1 tsp five spice'],
+    ['cold water to mix, 5 or 6 tbsp', '5.5 tbsp water'],
+  ])('%s', (line, plain) => {
+    expectAs(line, [plain])
+  })
+
+  it('is of both that make a paste', () => {
+    expect(readIngredients('2 tbsp flour + 3 tbsp water (paste for sealing)', foods)).toMatchObject([
+      { food: { id: 'plain-flour' }, read: { purpose: 'finish' } },
+      { food: { id: 'water' }, read: { purpose: 'finish' } },
+    ])
+  })
+})
+
 describe('a food and what is done to it in another', () => {
   const FRIED = ['fried in', 'softened in', 'sweated in', 'fried until golden in', 'cooked for 5 minutes in']
   const BRACKETS = ['onion (#', 'onion, chopped (#', 'onion, chopped, #', 'onion #', 'onion - #'] as const

@@ -115,3 +115,38 @@ describe('how much dough a piece has where only its size is told', () => {
     expect(notes.find(({ code }) => code === 'pieces-assumed')?.level).toBe('check')
   })
 })
+
+describe('logs that are cut', () => {
+  const SHARES: readonly (readonly [string, number])[] = [
+    ['Divide the dough in 2.', 2],
+    ['Halve the dough.', 2],
+    ['Make 4 balls.', 4],
+    ['Work with half the dough at a time.', 2],
+  ]
+  const CUTS: readonly (readonly [string, number])[] = [
+    ['Cut each roll into 6.', 6],
+    ['Cut into 2 inch pieces, about 6 from each roll.', 6],
+    ['Cut - 6 from each roll.', 6],
+    ['Cut each into 5 cm pieces (6 per roll).', 6],
+    ['Chop with the side of your hand, 5 per log.', 5],
+    ['Cut off 2 inch lengths - you get 7 from each.', 7],
+    ['Cut, 8 to a roll.', 8],
+  ]
+  const ROLL = 'Roll each piece out thin, lay the filling along the edge and roll up.'
+  it.each(SHARES)('%s', (share, logs) => {
+    for (const [cut, each] of CUTS)
+      expect(counted({ steps: `${share} ${ROLL} ${cut} Bake at 190 °C for 40 minutes.` }).pieces, cut).toBe(
+        logs * each,
+      )
+  })
+
+  it('are cut in the sentence that rolls them', () => {
+    const steps =
+      'Divide in 2. Roll each out, fill along one side, roll up like a strudel and cut into 8 pieces.'
+    expect(counted({ steps: `${steps} Bake at 190 °C for 40 minutes.` }).pieces).toBe(16)
+  })
+
+  it('are work where balls are made', () => {
+    expect(counted({ steps: `Make 4 balls. Roll, fill. ${BAKE}` }).method[0]).toMatch(/^Make 4 balls/)
+  })
+})
