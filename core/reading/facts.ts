@@ -34,7 +34,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of|to)(?: the)? )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|(?:set|put) (?:(?:it|this|the dough) )?aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
   ],
 ]
 
