@@ -1,8 +1,9 @@
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import { FOR_ALL, isOnAPiece } from './forAll'
 import { PREP_WORDS } from './lineName'
 import { both, pieces, shareOut, type LinePart } from './lineParts'
-import { matchFood } from './match'
+import { matchFood, normaliseName } from './match'
+import { isMass } from './measures'
 import { readLine } from './readLine'
 import { readNumber } from './readNumber'
 
@@ -82,7 +83,16 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   const whole = matchFood(read.name, foods)
   if (whole?.how === 'exact' && !/[,;]|\s(?:and|&|\+)\s/.test(read.name) && listed.slice(1).every(prepares))
     return null
-  if (/\s(?:and|&)\s/.test(read.name) && whole?.how === 'exact') return null
+  // "Sage and onion" is the name of one; "2 onions & salt" is no onion salt.
+  const endsInOther = /^(?:salt|oil|solid-fat)$/.test(
+    matchFood(readLine(listed.at(-1)!).name, foods)?.food.group ?? '',
+  )
+  if (
+    /\s(?:and|&)\s/.test(read.name) &&
+    whole?.how === 'exact' &&
+    !(endsInOther && read.measures.length && !isCalledSo(whole.food, read.name))
+  )
+    return null
   // What prepares a piece belongs to the piece before it.
   const own: string[] = []
   for (const piece of listed) {
@@ -164,11 +174,10 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     !/\s(?:and|&|\+|plus)\s/.test(raw)
   )
     return null
-  // "5 oz butter and cold water": nobody shares an amount with water, salt or a spice.
+  // "5 oz butter and cold water", "1 egg and sesame": only what is alike shares an amount.
+  const byWeight = read.measures.some(isMass)
   const alike =
-    matches.every(
-      (match) => !match || !/^(?:liquid|salt|spice|herb|leavening|seasoning)$/.test(match.food.group),
-    ) || new Set(matches.map((match) => match?.food.group)).size === 1
+    new Set(matches.flatMap((match) => (match ? [familyOf(match.food, byWeight)] : []))).size === 1
   // "1 egg to brush + sesame seeds": nor are seeds counted as eggs are.
   const strewn =
     matches.slice(1).some((match) => match?.food.group === 'seed') && matches[0]?.food.group !== 'seed'
@@ -204,6 +213,31 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     text: tail && !/taste/.test(text) && !readLine(text).measures.length ? `${text}${tail}` : text,
     told: '',
   }))
+}
+
+/** Whether a food has a name with an "and" in it that is this one. */
+const isCalledSo = (food: Food, name: string): boolean =>
+  [food.name, ...food.synonyms].some(
+    (own) => /\b(?:and|n)\b|&/.test(own) && normaliseName(own) === normaliseName(name.replace(/&/g, 'and')),
+  )
+
+/** What cooks measure together: greens, cheeses, fats, nuts with raisins. Common practice, no source. */
+const FAMILIES: readonly (readonly string[])[] = [
+  ['vegetable', 'leafy', 'mushroom', 'pulse'],
+  ['melting-cheese', 'hard-cheese', 'brined-cheese', 'fresh-cheese', 'firm-fresh-cheese', 'plant-cheese'],
+  ['minced-meat', 'meat', 'poultry', 'cured-meat', 'fish', 'cured-fish', 'shellfish'],
+  ['nut', 'dried-fruit', 'fruit', 'seed'],
+  ['solid-fat', 'oil'],
+  ['flour', 'starch', 'gluten', 'fibre', 'protein-powder'],
+]
+/** Vegetables, cheese and meat are weighed together for a filling, and never counted so. */
+const FILLING_FAMILIES = 3
+const familyOf = ({ id, group }: { id: string; group: string }, byWeight: boolean): string => {
+  // Nobody counts garlic with the onions.
+  if (/^(?:garlic|ginger|green-chilli|red-chilli)$/.test(id)) return 'aromatics'
+  const family = FAMILIES.findIndex((groups) => groups.includes(group))
+  if (family < 0) return group
+  return byWeight && family < FILLING_FAMILIES ? 'filling' : String(family)
 }
 
 /** "Cheese", "white fish", "mince": of which a second word may say what it is of. */

@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { isFat } from './drafts'
 import { matchFood, normaliseName } from './match'
 import { readLine } from './readLine'
 
@@ -24,6 +25,13 @@ export function turnedRound(raw: string, foods: Foods): string | null {
   if (asWritten?.how === 'exact' && asWritten.found === normaliseName(`${name} ${kind}`)) return null
   const plain = matchFood(name, foods)
   const whole = matchFood(`${kind} ${name}`, foods)
+  // "2 tbsp oil, garlic": both go into the pan; "oil, olive" is one.
+  const isOther =
+    !raw.includes('(') &&
+    isFat(plain?.food ?? null) &&
+    matchFood(kind, foods)?.how === 'exact' &&
+    !normaliseName(whole?.food.name ?? '').includes(normaliseName(kind))
+  if (isOther) return null
   if (whole?.how !== 'exact' || whole.lacking) return null
   // "1 stock cube, beef" is one thing, though beef is another.
   const isOneName =
