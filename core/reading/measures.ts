@@ -232,7 +232,7 @@ export function measuresIn(text: string): Measure[] | null {
     if (
       !read ||
       !read.measure[0]!.unitId ||
-      !/^(?:total|in all|net|(?:prepared |peeled |trimmed |drained |net |total )?weight|drained|cooked(?: weight)?|raw(?: weight)?|prepared|once \p{L}+|when \p{L}+|after \p{L}+)?\.?\s*$/iu.test(
+      !/^(?:total|in all|net|(?:prepared |peeled |trimmed |drained |net |total )?weight|(?:of )?(?:picked )?(?:meat|flesh)|drained|cooked(?: weight)?|raw(?: weight)?|prepared|once \p{L}+|when \p{L}+|after \p{L}+)?\.?\s*$/iu.test(
         read.rest,
       )
     )

@@ -20,7 +20,7 @@ import {
   BALLS_ALONE,
   STARTS_WITH_AMOUNT,
 } from './rows'
-import { readYields, saysMore } from './servings'
+import { PIECES, readYields, saysMore } from './servings'
 import { sentencesOf, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 
@@ -28,6 +28,7 @@ const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+
 const METHOD_WORDS = recalled(
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook)(?: (?:it|them))?)?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i,
 )
+const SO_MANY_MADE = new RegExp(String.raw`^\W*\d{1,3} (?:(?:small|large|big) )?${PIECES}\W*$`, 'iu')
 const CUT_SO_MANY = recalled(
   /^\W*\d{1,3} (?:circles|rounds|dis[ck]s|squares|ovals)(?: of)? \d{1,2}(?:\.\d)? ?-?(?:cm|mm|inch(?:es)?|in\b|")(?=\W|$)|^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i,
 )
@@ -140,6 +141,8 @@ function readText(state: OutlineState, row: Row, text: string): void {
   const bought =
     /^\W*\d/.test(text) &&
     !/^\W*\d+\s+(?:servings?|portions?|people)/i.test(text) &&
+    // "8 puffs" below the work are made.
+    !(out.steps.length > 0 && SO_MANY_MADE.test(text)) &&
     matchFood(readLine(text).name, foods)?.how === 'exact'
   // "Dumpling skins: 40 bought ones" are bought as well.
   if (found?.whole && !bought && !amountBehind(text, foods)) {

@@ -79,7 +79,9 @@ export const isListing = (text: string): boolean =>
   (text.match(/(?:^|\s)(?:\d[\d./]*|[¼½¾⅓⅔]|an?|half)\s+\p{L}/giu)?.length ?? 0) >= 3
 
 /** What is laid on dough by itself. */
-export const ASSEMBLES = recalled(/\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b/i)
+export const ASSEMBLES = recalled(
+  /\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b|\b(?:fill|stuff)\b[^.;]*\bwith\b/i,
+)
 export const MARINATES = recalled(/^\W*(?:marinate|coat|rub|toss)\b/i)
 export const ROLLS = recalled(/\b(?:cut|roll|divide|portion|flatten|stretch|stamp|unroll)\b/i)
 export const MIXES = recalled(/^\W*(?:then )?(?:mix|combine|toss|stir)\b/i)

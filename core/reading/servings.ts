@@ -178,6 +178,8 @@ function yieldsOf(stated: string): Yields | null {
 function promisedIn(stated: string): Yields | null {
   // "Divide the dough into 6 portions": they are pieces of dough.
   const line = withPlainPromise(stated)
+    // "6 pockets - approx 290 kcal each".
+    .replace(/\b(?:approx\.?|about|around|roughly|~)\s*(?=\d{2,4} ?k?cal)/gi, '')
     .replace(INTO_PORTIONS, '$1$2 pieces')
     .replace(PORTIONS_OF, '$1 pieces')
     .replace(DOUGH_AND_FILLING, '$1')
