@@ -170,12 +170,12 @@ const IN_POT = {
   goesIn: {
     says: 'Fry the onion, add the mushrooms',
     fits: ({ isOff }, { pot }) => pot.hot !== null && !isOff,
-    does: ({ text, own, named }, { pot, lines, inPanAlone }) =>
+    does: ({ text, said, own, named }, { pot, lines, inPanAlone }) =>
       pot.add(
         // "Heat oil, cumin, garlic, onion - fry 4 min": what is listed behind the hot fat goes into it.
         ADDS.test(text) || inPanAlone || pot.ways.size > 0 || !(VERB.test(text) || HEATS_FAT.test(text))
           ? // "Add the sauces, sugar and water".
-            [...named, ...(ADDS.test(text) && THE_WATER.test(text) ? lines.water : [])]
+            [...named, ...(ADDS.test(said) && THE_WATER.test(text) ? lines.water : [])]
           : [],
         text,
         own.length > 0 && (PUTS_IN.test(text) || THE_BLEND.test(text)),
