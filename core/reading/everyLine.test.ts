@@ -176,6 +176,34 @@ describe('one amount for several foods', () => {
   })
 })
 
+describe('an amount in front of two foods that are not alike', () => {
+  const FIRST = [
+    '1 egg',
+    '1 egg yolk',
+    '2 onions',
+    '1 leek',
+    '2 tbsp oil',
+    '200 g feta',
+    '100 ml milk',
+    '1 tin tuna',
+  ]
+  const SECOND = ['salt', 'pepper', 'dill', 'sesame seeds', 'nigella', 'cinnamon', 'garlic', 'thyme']
+  const JOINTS = [' + ', ' and ', ' & ', ', ', ' with ', ' plus ']
+  it.each(FIRST)('%s', (first) => {
+    for (const second of SECOND)
+      for (const joint of JOINTS) {
+        // Feta with pepper is sold so, and garlic is weighed as cheese is.
+        if (first.includes('feta') && second === 'garlic') continue
+        expectAs(`${first}${joint}${second}`, [first, second])
+      }
+  })
+
+  it('is shared by what is alike', () => {
+    expectAs('200 g ham and cheddar', ['100 g ham', '100 g cheddar'])
+    expectAs('100 g almonds and raisins', ['50 g almonds', '50 g raisins'])
+  })
+})
+
 describe('a choice, however it is allowed', () => {
   const ALLOWED: readonly string[] = [
     'A X or Y',

@@ -161,3 +161,55 @@ describe('a text that says things in places of its own', () => {
     expect(read(breath).pieces).toBe(60)
   })
 })
+
+describe('a heading or an empty line that was lost', () => {
+  const DOUGH = ['Dough', '300 g flour', '150 g water', '1 tsp salt', '2 tbsp oil']
+  const WORK = ['Knead. Roll, fill, fold and seal. Bake at 200 °C for 20 minutes.']
+  const partsOf = (rows: readonly string[]) =>
+    readRecipe(['Pockets', 'Makes 8', '', ...rows].join('\n'), foods).recipe.parts.map(({ kind, lines }) => [
+      kind,
+      lines.length,
+    ])
+
+  it('is where the list of a dough goes on with what no dough holds', () => {
+    expect(partsOf([...DOUGH, '250 g spinach', '150 g feta', '1 tsp nutmeg', ...WORK])).toEqual([
+      ['shell', 4],
+      ['filling', 3],
+    ])
+    // A little of it is in the dough.
+    expect(partsOf([...DOUGH, '50 g carrot', '', 'Filling', '300 g minced beef', ...WORK])).toEqual([
+      ['shell', 5],
+      ['filling', 1],
+    ])
+  })
+
+  it('is where a food stands by itself over more of it', () => {
+    expect(partsOf([...DOUGH, 'PORK', '600 g pork belly', '2 tbsp hoisin', ...WORK])).toEqual([
+      ['shell', 4],
+      ['filling', 2],
+    ])
+    expect(partsOf([...DOUGH, 'Curry potato', '300 g potatoes', '1 onion', ...WORK])).toEqual([
+      ['shell', 4],
+      ['filling', 2],
+    ])
+  })
+
+  it('fries nothing in wedges of lemon', () => {
+    const rows = [
+      ...DOUGH,
+      '',
+      'Filling',
+      '300 g spinach',
+      '',
+      'To cook',
+      'Olive oil',
+      'Lemon wedges to serve',
+    ]
+    expect(partsOf([...rows, '', 'Fill, fold and seal. Griddle 4 minutes.'])).toEqual([
+      ['shell', 4],
+      ['filling', 1],
+      ['pan', 1],
+      ['dip', 1],
+    ])
+  })
+})

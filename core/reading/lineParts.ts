@@ -72,7 +72,14 @@ const MIN_ROW_WORDS = 3
 export function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
   const read = readLine(raw)
   const words = read.name.split(' ')
-  if (read.measures.length !== 1 || words.length < MIN_ROW_WORDS || words.length > 6) return null
+  // "2 onions & garlic" has a mark between them.
+  if (
+    read.measures.length !== 1 ||
+    words.length < MIN_ROW_WORDS ||
+    words.length > 6 ||
+    /[&+]/.test(read.name)
+  )
+    return null
   if (matchFood(read.name, foods)?.how === 'exact') return null
   const names: string[] = []
   for (let at = 0; at < words.length;) {

@@ -1,4 +1,5 @@
 import type { Food, Foods } from '../food/food'
+import { foodIs } from '../food/groups'
 import { FOR_ALL, isOnAPiece } from './forAll'
 import { PREP_WORDS } from './lineName'
 import { both, pieces, shareOut, type LinePart } from './lineParts'
@@ -221,23 +222,27 @@ const isCalledSo = (food: Food, name: string): boolean =>
     (own) => /\b(?:and|n)\b|&/.test(own) && normaliseName(own) === normaliseName(name.replace(/&/g, 'and')),
   )
 
-/** What cooks measure together: greens, cheeses, fats, nuts with raisins. Common practice, no source. */
-const FAMILIES: readonly (readonly string[])[] = [
-  ['vegetable', 'leafy', 'mushroom', 'pulse'],
-  ['melting-cheese', 'hard-cheese', 'brined-cheese', 'fresh-cheese', 'firm-fresh-cheese', 'plant-cheese'],
-  ['minced-meat', 'meat', 'poultry', 'cured-meat', 'fish', 'cured-fish', 'shellfish'],
-  ['nut', 'dried-fruit', 'fruit', 'seed'],
-  ['solid-fat', 'oil'],
-  ['flour', 'starch', 'gluten', 'fibre', 'protein-powder'],
+type Family = (food: Food) => boolean
+/** Vegetables, cheese and meat are weighed together for a filling, and never counted so. Common practice, no source. */
+const IN_FILLINGS: readonly Family[] = [
+  (food) => foodIs(food, 'vegetable') || food.group === 'pulse',
+  (food) => foodIs(food, 'cheese') || food.group === 'plant-cheese',
+  (food) => foodIs(food, 'flesh') || food.group === 'cured-fish',
 ]
-/** Vegetables, cheese and meat are weighed together for a filling, and never counted so. */
-const FILLING_FAMILIES = 3
-const familyOf = ({ id, group }: { id: string; group: string }, byWeight: boolean): string => {
+/** What else cooks measure together: fats, flours, nuts with raisins. Common practice, no source. */
+const FAMILIES: readonly Family[] = [
+  ...IN_FILLINGS,
+  ({ group }) => /^(?:nut|dried-fruit|fruit|seed)$/.test(group),
+  ({ group }) => /^(?:solid-fat|oil)$/.test(group),
+  (food) => foodIs(food, 'flour'),
+]
+/** The family that a food shares an amount with; its group where it has none. */
+const familyOf = (food: Food, byWeight: boolean): string => {
   // Nobody counts garlic with the onions.
-  if (/^(?:garlic|ginger|green-chilli|red-chilli)$/.test(id)) return 'aromatics'
-  const family = FAMILIES.findIndex((groups) => groups.includes(group))
-  if (family < 0) return group
-  return byWeight && family < FILLING_FAMILIES ? 'filling' : String(family)
+  if (/^(?:garlic|ginger|green-chilli)$/.test(food.id)) return 'aromatics'
+  if (byWeight && IN_FILLINGS.some((holds) => holds(food))) return 'filling'
+  const family = FAMILIES.findIndex((holds) => holds(food))
+  return family < 0 ? food.group : String(family)
 }
 
 /** "Cheese", "white fish", "mince": of which a second word may say what it is of. */

@@ -52,6 +52,7 @@ function nounInFront(raw: string, foods: Foods): string | null {
     !kind.length ||
     kind.length >= MOST_WORDS ||
     /^salt$/i.test(noun!) ||
+    /[&+]/.test(name) ||
     !raw.includes(name)
   )
     return null
