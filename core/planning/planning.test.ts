@@ -183,9 +183,9 @@ describe('a plan of one dish', () => {
       expect((one.end >= night.until && one.start <= night.from) || one.start <= 150, one.id).toBe(true)
   })
 
-  it('of every recipe of the reading corpus can be kept', () => {
+  it.each([0, 1, 2, 3])('of every recipe of the reading corpus can be kept, quarter %s', (quarter) => {
     let planned = 0
-    for (const { text } of corpus()) {
+    for (const { text } of corpus().filter((_, at) => at % 4 === quarter)) {
       const { recipe } = readRecipe(text, reference.foods)
       if (
         !recipe.parts.some((part) => part.kind === 'shell' && part.lines.some(({ grams }) => grams !== null))
@@ -197,7 +197,7 @@ describe('a plan of one dish', () => {
       expect(broken(dinner, found), recipe.title).toEqual([])
       planned++
     }
-    expect(planned).toBeGreaterThan(120)
+    expect(planned).toBeGreaterThan(30)
   })
 
   it('of hundreds of small pieces can be kept: a pinch each takes less than a turnover', () => {

@@ -57,6 +57,8 @@ export function plainLine(raw: string): string {
     .replace(/[“”″]/g, '"')
     .replace(/\b(stock|bouillon) (?:pots?|gels?|melts?)\b/gi, '$1 cube')
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
+    // The cut cabbage that coleslaw is made of is not dressed yet.
+    .replace(/\bcoleslaw (?=mix\b|vegetables\b)/gi, 'slaw ')
     // "2 hb eggs", "3 cl garlic".
     .replace(/\bh\.?b\.? (?=eggs?\b)/gi, 'hard-boiled ')
     .replace(/^(\d{1,2}) cl\.? (?:of )?(?=garlic\b)/i, '$1 cloves ')
