@@ -22,7 +22,7 @@ import {
 } from './pieceWitnesses'
 import { readYields, type Yields } from './servings'
 import { withStops } from './sentences'
-import { sentencesOf } from './tidy'
+import { sentencesOf } from './sentenceEnds'
 
 // How many pieces and servings there are, from everything the text says of them.
 

@@ -3,7 +3,7 @@ import { isAside, withoutVents } from './asides'
 import type { Clause } from './method'
 import { remember } from './remember'
 import { heatIn, temperatureIn } from './temperature'
-import { withoutUnitDots } from './tidy'
+import { withoutUnitDots } from './sentenceEnds'
 import { isHeatLine, exactMinutes, timesIn } from './time'
 
 type Seen = CookingWay | 'fry' | 'cook'

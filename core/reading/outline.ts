@@ -19,7 +19,8 @@ import {
 } from './rows'
 import { readYields, saysMore } from './servings'
 import { startsLikeStep } from './stepWords'
-import { MAX_ROW_CHARACTERS, sentencesOf, type Row } from './tidy'
+import { sentencesOf } from './sentenceEnds'
+import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { betterTold, isTold } from './told'
 import { saysOfWhole } from './wholeRows'
 

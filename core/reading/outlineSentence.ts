@@ -21,7 +21,8 @@ import {
   STARTS_WITH_AMOUNT,
 } from './rows'
 import { PIECES, readYields, saysMore } from './servings'
-import { sentencesOf, type Row } from './tidy'
+import { sentencesOf } from './sentenceEnds'
+import { type Row } from './tidy'
 import { isHeatOrTime } from './time'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i

@@ -3,7 +3,8 @@ import { withoutNarrator } from './narrated'
 import { remember } from './remember'
 import { startsLikeStep } from './stepWords'
 import { withPlainSizes } from './sizesSpelt'
-import { goesOnBehind, MAX_ROW_CHARACTERS, sentencesOf } from './tidy'
+import { goesOnBehind, sentencesOf } from './sentenceEnds'
+import { MAX_ROW_CHARACTERS } from './tidy'
 import { GOES_ON, WORKS_ON } from './verbs'
 
 // A step cut into sentences, and a sentence into the things that are done one after another.
