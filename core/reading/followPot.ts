@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import { isAside } from './asides'
 import type { PrecookingWay } from '../recipe/precookingWays'
 import type { Draft } from './drafts'
@@ -17,6 +18,7 @@ import {
   MADE_SO,
   MIN_POURED_SHARE,
   PREPARES,
+  PUTS_ON,
   ROLLS,
   withoutLabel,
 } from './potWords'
@@ -89,7 +91,12 @@ function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene): boolean 
     if (about === 'pieces' || (about?.kind === 'shell' && ROLLS.test(text))) {
       pot.hot = null
       // "Spread the passata, top with chicken and cheese": what first goes in when the pieces are closed is raw.
-      if (pot.ways.size && ASSEMBLES.test(text)) pot.setAside(lines.namedIn(text))
+      const named = pot.ways.size ? lines.namedIn(text) : []
+      // "Put a spoonful of custard and some of the rhubarb on each": beside what was cooked, what was not is raw.
+      const isBesideCooked = PUTS_ON.test(text) && named.length > 1 && named.some((at) => pot.ways.has(at))
+      if (ASSEMBLES.test(text)) pot.setAside(named)
+      // A spoon of the masala has its spices in it.
+      else if (isBesideCooked) pot.setAside(named.filter((at) => !foodIs(lines.foodOf(at), 'seasons')))
     }
     return false
   }

@@ -82,6 +82,7 @@ export const isListing = (text: string): boolean =>
 export const ASSEMBLES = recalled(
   /\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b|\b(?:fill|stuff)\b[^.;]*\bwith\b/i,
 )
+export const PUTS_ON = recalled(/\b(?:put|place|spoon|dollop|pipe|tuck)\b/i)
 export const MARINATES = recalled(/^\W*(?:marinate|coat|rub|toss)\b/i)
 export const ROLLS = recalled(/\b(?:cut|roll|divide|portion|flatten|stretch|stamp|unroll)\b/i)
 export const MIXES = recalled(/^\W*(?:then )?(?:mix|combine|toss|stir)\b/i)

@@ -31,4 +31,16 @@ describe('how a filling is cooked', () => {
       fillingOf('Add the cabbage and bacon to 100 ml water and simmer 15 minutes, then cool.').cookedBy,
     ).toBe('simmer')
   })
+
+  it('what is put on beside what was cooked is raw', () => {
+    const { recipe } = readRecipe(
+      'Turnovers\nMakes 6\n\n320 g puff pastry\n300 g rhubarb\n60 g sugar\n150 g custard\n\nCook the rhubarb and sugar in a pan for 5 minutes. Cool.\nCut the pastry into 6 squares. Put a spoonful of custard and some rhubarb in the middle of each. Fold and seal. Bake at 200 °C for 20 minutes.',
+      foods,
+    )
+    const cookedBy = (food: string) =>
+      recipe.parts.flatMap(({ lines }) => lines).find(({ foodId }) => foodId === food)?.cookedBy
+    expect(recipe.parts.find(({ kind }) => kind === 'filling')!.cookedBy).toBe('simmer')
+    expect(cookedBy('custard')).toBe('raw')
+    expect(cookedBy('rhubarb')).toBeNull()
+  })
 })
