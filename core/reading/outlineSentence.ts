@@ -22,7 +22,7 @@ import {
 } from './rows'
 import { PIECES, readYields, saysMore } from './servings'
 import { sentencesOf } from './sentenceEnds'
-import { type Row } from './tidy'
+import type { Row } from './tidy'
 import { isHeatOrTime } from './time'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i

@@ -10,7 +10,7 @@ import { inlineList, isStep, matchedIngredient, titleEnd, wordsOf } from './rows
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
 import { spokenName, withoutTalk } from './talk'
 import { sentencesOf } from './sentenceEnds'
-import { type Row } from './tidy'
+import type { Row } from './tidy'
 
 /** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
 const MACROS_BEHIND = /\s*[:(–—-]\s*(?:macros?|each|per (?:piece|serving|\p{L}+))\b[^:]*\d.*$/iu

@@ -10,7 +10,7 @@ import { linesFromProse } from './prose'
 import { readIngredient, readIngredients } from './readIngredient'
 import { readYields } from './servings'
 import { sentencesOf } from './sentenceEnds'
-import { type Row } from './tidy'
+import type { Row } from './tidy'
 import { foodsTold, isSpoken } from './toldFoods'
 import { saysOfWhole } from './wholeRows'
 
