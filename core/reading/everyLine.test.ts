@@ -107,6 +107,9 @@ describe('how many of what size, wherever it stands', () => {
     ['flour 00 - 300 g', '300 g flour'],
     ['flour type 550 500 g', '500 g flour'],
     ['flour 55 g', '55 g flour'],
+    ['550 flour', '550 g flour'],
+    ['300 g "00" flour', '300 g flour'],
+    ['500 g type 550 flour', '500 g flour'],
     ['5 spice powder 1 tsp', '1 tsp five spice'],
     ['cold water to mix, 5 or 6 tbsp', '5.5 tbsp water'],
   ])('%s', (line, plain) => {

@@ -139,7 +139,10 @@ export function plainLine(raw: string): string {
       /\bflour,? \(?["']?(?:00|(?:tipo|type|typ|t) ?(?:0{1,2}|405|450|550|[456]5))["']?\)?(?=[\s,:–-]|$)/gi,
       'flour',
     )
-    .replace(/(?<![\d.,])["'(]?(?:(?:tipo|type|typ|t) ?)?(?:00|405|550)["')]? flour\b/gi, 'flour')
+    .replace(
+      /(?<![\d.,])["'(]?(?:(?:tipo|type|typ|t) ?)?00["')]? flour\b|\b(?:type|typ|t) ?(?:405|550) flour\b/gi,
+      'flour',
+    )
     // "5 spice powder": named after its number.
     .replace(/(?<!\d )\b(?:5|five)[- ]spice(?: powder| mix| blend)?(?![\p{L}])/giu, 'five-spice powder')
     // "2 cheese slices": what is counted stands behind.
