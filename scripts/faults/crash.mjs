@@ -50,7 +50,7 @@ function savers(copy, recipe, many, acknowledged) {
 async function missing(copy, acknowledged) {
   const wrong = []
   for (const [id, { title, revision }] of acknowledged) {
-    const found = await copy.get(`/api/recipes/${id}`)
+    const found = await copy.get(`/api/recipes/${id}`, 30_000)
     const is = found?.value
     // A later save may have been kept without its answer arriving: more than was promised is no loss.
     const kept = found?.status === 200 && is.revision >= revision && is.recipe.parts.length > 0
@@ -70,6 +70,8 @@ export async function crashes(copy, recipe, rounds) {
       const acknowledged = new Map()
       const finish = savers(copy, recipe, 4, acknowledged)
       await pause(250 + Math.random() * 500)
+      // A machine that is busy with something else may need longer for the first save.
+      for (const end = Date.now() + 20_000; !acknowledged.size && Date.now() < end;) await pause(50)
       const server = await copy.serverPid()
       const database = copy.cluster.running()?.pid
       if (what !== 'database' && server) kill(server)

@@ -16,11 +16,15 @@ function family(pid) {
   return [pid, ...all.map(Number).filter((one) => parentOf(one) === pid)]
 }
 
+/** When a word is due; judged on a quiet machine only. */
 const MAX_MILLISECONDS = 5500
 
+const seconds = (milliseconds) => (milliseconds / 1000).toFixed(1)
+
 /** Stopped in the middle, the database answers nothing at all; a clear word is due within five seconds. */
-export async function frozen(copy, recipe) {
+export async function frozen(copy, recipe, timed) {
   const wrong = []
+  let took = 0
   const processes = family(copy.cluster.running().pid)
   for (const pid of processes) process.kill(pid, 'SIGSTOP')
   try {
@@ -31,11 +35,11 @@ export async function frozen(copy, recipe) {
       copy.get('/api/prices', 15_000),
       copy.get('/api/ready', 15_000),
     ])
-    const took = Date.now() - began
+    took = Date.now() - began
     for (const answer of answers)
       if (answer?.status !== 503 || !/problem\+json/.test(answer.type))
         wrong.push(`answered ${answer?.status}`)
-    if (took > MAX_MILLISECONDS) wrong.push(`took ${took} ms`)
+    if (timed && took > MAX_MILLISECONDS) wrong.push(`took ${took} ms`)
     const plain = await copy.ask('POST', '/api/evaluate', { recipe })
     if (plain?.status !== 200) wrong.push(`evaluating answered ${plain?.status}`)
   } finally {
@@ -51,11 +55,11 @@ export async function frozen(copy, recipe) {
   } catch (error) {
     wrong.push(error.message)
   }
-  return { name: 'frozen database', did: '503 within 5 s, and on as before', wrong }
+  return { name: 'frozen database', did: `503 after ${seconds(took)} s, and on as before`, wrong }
 }
 
 /** A table locked by somebody else. */
-export async function locked(copy, recipe) {
+export async function locked(copy, recipe, timed) {
   const wrong = []
   const { cluster } = copy
   const { port } = cluster.running()
@@ -80,10 +84,11 @@ export async function locked(copy, recipe) {
   const began = Date.now()
   const saved = await copy.ask('POST', '/api/recipes', { recipe })
   if (saved?.status !== 503) wrong.push(`answered ${saved?.status}`)
-  if (Date.now() - began > MAX_MILLISECONDS) wrong.push(`took ${Date.now() - began} ms`)
+  const took = Date.now() - began
+  if (timed && took > MAX_MILLISECONDS) wrong.push(`took ${took} ms`)
   await pause(6500)
   if ((await copy.ask('POST', '/api/recipes', { recipe }))?.status !== 201) wrong.push('not saved afterwards')
-  return { name: 'locked table', did: '503 within 5 s', wrong }
+  return { name: 'locked table', did: `503 after ${seconds(took)} s`, wrong }
 }
 
 /** A disk without room: only where a small one can be mounted. */

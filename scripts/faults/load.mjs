@@ -3,22 +3,33 @@ import { pause } from './copy.mjs'
 const quantile = (values, share) =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))]
 
-/** Many who save at once; everybody is served, and soon. */
-export async function parallelSavers(copy, recipe, many) {
+/** Times are judged only where a machine is given to nothing else; elsewhere they are told. */
+const tooLong = (timed, milliseconds, most, what) =>
+  timed && milliseconds >= most && `${what} ${milliseconds.toFixed(0)} ms, under ${most} is asked`
+
+/** Many who save at once; everybody is served. Who is told to come again does, as the interface would. */
+export async function parallelSavers(copy, recipe, many, timed) {
   const began = Date.now()
-  const answers = await Promise.all(
-    Array.from({ length: many }, (_, at) =>
-      copy.ask('POST', '/api/recipes', { recipe: { ...recipe, title: `Saver ${at}` } }),
-    ),
-  )
-  const took = Date.now() - began
-  const bad = answers.filter((answer) => answer?.status !== 201).map((answer) => answer?.status)
+  const save = (title) => copy.ask('POST', '/api/recipes', { recipe: { ...recipe, title } })
+  const odd = new Set()
+  let waiting = Array.from({ length: many }, (_, at) => `Saver ${at}`)
+  let first = null
+  for (let round = 0; round < 4 && waiting.length; round++) {
+    if (round) await pause(2000)
+    const answers = await Promise.all(waiting.map(save))
+    for (const answer of answers)
+      if (![201, 503].includes(answer?.status)) odd.add(`answered ${answer?.status}`)
+    waiting = waiting.filter((_, at) => answers[at]?.status === 503)
+    first ??= { accepted: many - waiting.length, took: Date.now() - began }
+  }
   return {
     name: `${many} savers at once`,
-    did: `${many - bad.length} accepted in ${took} ms`,
+    did: `${first.accepted} accepted in ${first.took} ms, ${many - waiting.length} in all`,
     wrong: [
-      bad.length && `answered ${[...new Set(bad)].join(', ')}`,
-      took > 5000 && `took ${took} ms`,
+      ...odd,
+      waiting.length && `${waiting.length} were told to come again each time`,
+      timed && first.accepted < many && `${many - first.accepted} were told to come again`,
+      tooLong(timed, first.took, 5000, 'took'),
     ].filter(Boolean),
   }
 }
@@ -50,7 +61,7 @@ export async function conflicts(copy, recipe, rounds) {
   return { name: `8 savers of one recipe, ${rounds} rounds`, did: `${told} told`, wrong }
 }
 
-/** How long /api/health takes while something else is asked. */
+/** How long /api/health takes while something else is asked, and how long the slowest of that takes. */
 async function beside(copy, work) {
   const times = []
   let going = true
@@ -62,41 +73,54 @@ async function beside(copy, work) {
       await pause(10)
     }
   })()
-  const made = await work()
+  let slowest = 0
+  const timing = async (request) => {
+    const began = Date.now()
+    const answer = await request()
+    slowest = Math.max(slowest, Date.now() - began)
+    return answer
+  }
+  await work(timing)
   going = false
   await watch
-  return { made, times }
+  return { times, slowest }
 }
+
+/**
+ * What stood in the way of health. Whatever the machine, it never waits for the work to end: a quarter of the
+ * slowest request is far from what a server that works on one thing at a time would show.
+ */
+const stoodStill = ({ times, slowest }, timed) =>
+  [
+    quantile(times, 0.95) >= Math.max(100, slowest / 4) && `health waited for the work: ${health(times)}`,
+    tooLong(timed, quantile(times, 0.5), 20, 'median of health'),
+    tooLong(timed, quantile(times, 0.95), 100, '95th percentile of health'),
+  ].filter(Boolean)
 
 const health = (times) =>
   `health ${quantile(times, 0.5).toFixed(0)} ms, 95 % under ${quantile(times, 0.95).toFixed(0)} ms`
 
 /** Eight searches at once, again and again for some seconds. */
-export async function besideSearches(copy, recipe, seconds) {
+export async function besideSearches(copy, recipe, seconds, timed) {
   const end = Date.now() + seconds * 1000
   const answered = {}
-  const { times } = await beside(copy, async () => {
+  const seen = await beside(copy, async (timing) => {
     const one = async () => {
       while (Date.now() < end) {
-        const answer = await copy.ask('POST', '/api/adapt', {
-          recipe,
-          diets: ['vegan', 'gluten-free', 'high-protein'],
-        })
+        const answer = await timing(() =>
+          copy.ask('POST', '/api/adapt', { recipe, diets: ['vegan', 'gluten-free', 'high-protein'] }),
+        )
         answered[answer?.status] = (answered[answer?.status] ?? 0) + 1
       }
     }
     await Promise.all(Array.from({ length: 8 }, one))
   })
-  const wrong = []
-  if (quantile(times, 0.5) >= 20)
-    wrong.push(`median ${quantile(times, 0.5).toFixed(0)} ms, under 20 is asked`)
-  if (quantile(times, 0.95) >= 100)
-    wrong.push(`95th percentile ${quantile(times, 0.95).toFixed(0)} ms, under 100 is asked`)
+  const wrong = stoodStill(seen, timed)
   const odd = Object.keys(answered).filter((status) => !['200', '429'].includes(status))
   if (odd.length) wrong.push(`searches answered ${odd.join(', ')}`)
   return {
     name: `8 searches at once for ${seconds} s`,
-    did: `${health(times)}; ${answered[200] ?? 0} done`,
+    did: `${health(seen.times)}; ${answered[200] ?? 0} done`,
     wrong,
   }
 }
@@ -107,7 +131,7 @@ const to = (length, text) => text.repeat(Math.ceil(length / text.length)).slice(
 const MOST_GROWTH_MB = 400
 
 /** Texts that were made to be slow, as long as a text may be. */
-export async function worstTexts(copy) {
+export async function worstTexts(copy, timed) {
   const texts = [
     'a',
     'flour-',
@@ -129,30 +153,26 @@ export async function worstTexts(copy) {
     // As many lines as a text may have.
     .concat(['500 g flour\n', 'A: b\n', '| a | b |\n'].map((text) => text.repeat(3999)))
   const wrong = []
-  let slowest = 0
   const grown = await copy.growth()
-  const { times } = await beside(copy, async () => {
+  const seen = await beside(copy, async (timing) => {
     for (const text of texts) {
-      const began = Date.now()
-      const answer = await copy.ask('POST', '/api/intake', { text })
-      slowest = Math.max(slowest, Date.now() - began)
+      const answer = await timing(() => copy.ask('POST', '/api/intake', { text }))
       if (![200, 422].includes(answer?.status))
         wrong.push(`"${text.slice(0, 12)}" answered ${answer?.status}`)
     }
   })
-  if (quantile(times, 0.95) >= 100)
-    wrong.push(`health took ${quantile(times, 0.95).toFixed(0)} ms at the 95th percentile`)
+  wrong.push(...stoodStill(seen, timed))
   const grownMb = grown()
   if (grownMb > MOST_GROWTH_MB) wrong.push(`the server grew by ${grownMb.toFixed(0)} MB`)
   return {
     name: `${texts.length} texts made to be slow, of up to 190 kB`,
-    did: `slowest ${slowest} ms; ${health(times)}; grew by ${grownMb.toFixed(0)} MB at most`,
+    did: `slowest ${seen.slowest} ms; ${health(seen.times)}; grew by ${grownMb.toFixed(0)} MB at most`,
     wrong,
   }
 }
 
 /** A recipe of hundreds of lines with every wish there is. */
-export async function hugeSearches(copy, recipe, many) {
+export async function hugeSearches(copy, recipe, many, timed) {
   const lines = recipe.parts.flatMap((part) => part.lines).map((line) => ({ ...line, id: '' }))
   const huge = {
     ...recipe,
@@ -162,28 +182,26 @@ export async function hugeSearches(copy, recipe, many) {
     })),
   }
   const wrong = []
-  let slowest = 0
-  const { times } = await beside(copy, () =>
+  const seen = await beside(copy, (timing) =>
     Promise.all(
       Array.from({ length: many }, async () => {
-        const began = Date.now()
-        const answer = await copy.ask(
-          'POST',
-          '/api/adapt',
-          { recipe: huge, diets: ['vegan', 'keto', 'high-protein', 'lighter'] },
-          {},
-          60_000,
+        const answer = await timing(() =>
+          copy.ask(
+            'POST',
+            '/api/adapt',
+            { recipe: huge, diets: ['vegan', 'keto', 'high-protein', 'lighter'] },
+            {},
+            60_000,
+          ),
         )
-        slowest = Math.max(slowest, Date.now() - began)
         if (![200, 422, 429].includes(answer?.status)) wrong.push(`answered ${answer?.status}`)
       }),
     ),
   )
-  if (quantile(times, 0.95) >= 100)
-    wrong.push(`health took ${quantile(times, 0.95).toFixed(0)} ms at the 95th percentile`)
+  wrong.push(...stoodStill(seen, timed))
   return {
     name: `${many} searches of hundreds of lines and four targets`,
-    did: `slowest ${slowest} ms; ${health(times)}`,
+    did: `slowest ${seen.slowest} ms; ${health(seen.times)}`,
     wrong,
   }
 }
