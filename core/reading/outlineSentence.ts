@@ -24,6 +24,7 @@ import { PIECES, readYields, saysMore } from './servings'
 import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
 import { isHeatOrTime } from './time'
+import { foodsTold } from './toldFoods'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
 const METHOD_WORDS = recalled(
@@ -82,14 +83,25 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
     state.section = state.open(heading)
     // "Syrup: 800 ml water, 80 g sugar - simmer 10 min": a list, and what is done with it.
     const behind = heading.rest ? doneBehind(heading.rest, state.foods) : null
+    const told = behind ? [] : toldBehind(heading.rest, state.foods)
     if (behind) {
       readText(state, row, behind.list)
       state.step(row, `${heading.name}: ${behind.done}`)
+    } else if (told.length) {
+      for (const one of told) state.item(row, one)
+      state.step(row, `${heading.name}: ${heading.rest}`)
     } else if (heading.rest) readText(state, row, heading.rest)
     // "Pastry: 1 lb store-bought puff" over the apples: the dough is bought, and nothing below goes into it.
     if (heading.kind === 'shell' && heading.rest && isBoughtDough(heading.rest, state.foods))
       state.section = null
   }
+}
+
+/** "5 potatoes boiled and mashed with 200 g cheese, and one onion that I fry": a list told with what is done to it. */
+function toldBehind(rest: string, foods: Foods): string[] {
+  if (!STARTS_WITH_AMOUNT.test(rest) || !isStep(rest, foods)) return []
+  const told = foodsTold(rest, foods)
+  return told.length > 1 ? told.map(({ text }) => text) : []
 }
 
 const ASSEMBLES_SOMETHING = /\b(?:assembl|shap)\p{L}+ +\p{L}/iu

@@ -1,6 +1,7 @@
 import { nutritionIn } from './nutritionRow'
 import { remember } from './remember'
 import { STARTS_WITH_AMOUNT } from './rows'
+import { sentencesOf } from './sentenceEnds'
 
 // What a page or a packet puts round a recipe and what says nothing of how the dish is made.
 
@@ -16,7 +17,17 @@ const NOISE = new RegExp(
     '[★☆]{2,}.*',
     // What visitors are asked to do.
     String.raw`did you (?:make|try)\b.*|(?:tag|follow) (?:us|me)\b.*|leave (?:a|us) (?:comment|rating).*`,
-    String.raw`(?:print|pin|save|share|jump to|rate|follow|subscribe|sign up|click|tap|watch|advertisements?|sponsored|ad\b|skip|photo|image|video|get the|buy now|shop)\b.{0,60}`,
+    String.raw`(?:(?:jump to|skip to|print|pin|save|share|rate|follow|subscribe|watch|comment|view)(?: (?:the |this |your )?(?:recipe|page|post|video|comments?|it|me|now|this|us))?[\s·|•/,-]*)+`,
+    String.raw`(?:print|pin|save|share|rate|follow|watch|see|view|click|tap|skip|jump|get)\b[^.!?]{0,30}\b(?:recipe|videos?|page|post|blog|web ?site|newsletter|channel|comments?|link|photos?|list|story|cook mode|notifications?)(?:\b[^.!?]{0,30})?`,
+    String.raw`(?:click|tap|watch|shop|buy|order|follow|read)(?: (?:it|us|more|the video))? (?:here|now|below)\b.{0,40}`,
+    String.raw`share (?:on|via|with)\b.{0,40}|follow (?:along|for)\b.{0,40}|sign up\b.{0,60}|jump to\b.{0,30}|skip to\b.{0,30}`,
+    String.raw`(?:advertisements?|sponsored|ad|photo|image|video)\b.{0,60}`,
+    // What somebody in front of a camera says at the end.
+    String.raw`(?:(?:please|and|also|so),? )*(?:do(?:n['’]t| not) forget to |remember to |make sure (?:to |you )|hit |smash |give (?:it|this|us) )(?:.{0,20}\b)?(?:subscribe|like|share|comment|bell|thumbs? up|follow)\b.{0,60}`,
+    String.raw`(?:please )?(?:like|comment|subscribe)(?:(?:, | and | & |, and )(?:like|comment|share|subscribe|follow))*(?: (?:for more|to)\b.{0,50})?`,
+    String.raw`if you (?:like|liked|enjoy|enjoyed|love|loved|try|tried|make|made) (?:this|it|these|my)\b.{0,40}\b(?:subscribe|like|share|comments?|tag|follow|know)\b.{0,60}`,
+    String.raw`(?:thanks?|thank you)(?: so much| very much)? for (?:watching|reading|stopping by|visiting|following)\b.{0,40}|let me know\b.{0,60}|see you (?:next|in the|soon|all)\b.{0,40}|until next time\b.{0,30}`,
+    String.raw`(?:enjoy|bon app[eé]tit|happy (?:cooking|baking|eating))(?:,? (?:everyone|everybody|all|friends|guys|folks|your meal|them|it))?`,
     // "Cuisine: …": how the page files it.
     '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size(?!\\s*:\\s*\\d{1,2} (?!g\\b|ml\\b|oz\\b|grams|cups?\\b))|yield type)\\s*:.*',
     '(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick|easy|medium|hard)',
@@ -39,7 +50,10 @@ const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
  * A `line` of nutrients may also be an ingredient ("protein 30 g", "salt 5 g"); a `start` is none.
  */
 export const saysNothing = remember((text: string) => ({
-  noise: BYLINE.test(text) || (NOISE.test(text) && (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text))),
+  noise:
+    BYLINE.test(text) ||
+    (sentencesOf(text).every((one) => NOISE.test(one)) &&
+      (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text))),
   nutrition: nutritionIn(text),
 }))
 

@@ -22,6 +22,20 @@ describe('work that begins with a word that may be a food', () => {
   })
 
   it.each([
+    'Close with a fork',
+    'Distribute the filling',
+    'Share the cheese between the rounds',
+    'Save a little of the cheese',
+    'Split the dough into 8',
+    'Secure the edges with water',
+    'Tie the ends',
+    'Wait until it has risen',
+    'Encase it all',
+  ])('%s: is done', (step) => {
+    expect(startsLikeStep(step)).toBe(true)
+  })
+
+  it.each([
     'butter',
     'salt and pepper',
     'brown onions, 2',
@@ -33,6 +47,13 @@ describe('work that begins with a word that may be a food', () => {
     'drizzle of oil',
     'zest of 1 lemon',
     'skin-on chicken thighs',
+    'split peas, 200 g',
+    'double cream 100 ml',
+    'clear honey',
+    'string cheese, 4',
+    'smooth peanut butter',
+    'open mushrooms, 4',
+    'mark 4 flour',
   ])('%s: is bought', (line) => {
     expect(startsLikeStep(line)).toBe(false)
   })

@@ -132,3 +132,27 @@ describe('foods that a sentence names', () => {
     ).toBe(wanted)
   })
 })
+
+describe('a list that is told with what is done to it', () => {
+  it('is a list, and the work is kept', () => {
+    const { recipe } = readRecipe(
+      `Potato pierogi
+
+For the dough I use 3 cups flour, 1 cup sour cream and 1 egg. Filling is 5 medium potatoes boiled and mashed with 200 g farmer's cheese, salt and pepper, and one onion that I fry in 2 tablespoons butter until golden.
+Roll thin and cut 3 inch rounds, fill and pinch shut. You'll get about 4 dozen. Boil them 5 minutes.`,
+      foods,
+    )
+    const [shell, filling] = recipe.parts
+    expect(shell!.lines.map(({ foodId }) => foodId)).toEqual(['plain-flour', 'sour-cream', 'egg'])
+    expect(filling!.lines.map(({ foodId }) => foodId)).toEqual([
+      'boiled-potato',
+      'twarog',
+      'salt',
+      'black-pepper',
+      'onion',
+      'butter',
+    ])
+    expect(recipe.method.join(' ')).toContain('boiled and mashed')
+    expect(recipe.pieces).toBe(48)
+  })
+})

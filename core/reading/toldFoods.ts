@@ -44,9 +44,9 @@ const LEADS: readonly RegExp[] = [
 const VERB_LED = new RegExp(String.raw`^(?:${VERBS})\b`, 'i')
 /** What is done with a food stands behind it. */
 const TAIL =
-  /\s+(?:together|in(?:to)? (?:a|an|the|my|some|oil|butter|it|with)\b|to (?:a|an|the|make|form|get|give|it)\b|for (?:about |around |roughly )?(?:\d|half|an?|ten|five|fifteen|twenty)|about \d|around \d|roughly \d|until|till|so that|on (?:a|an|the|top|medium|low|high)\b|over (?:a|an|the|medium|low|high)\b|at \d|by hand|well\b|then\b|which\b|that\b|when\b|if\b|is\b|are\b|goes\b|\d{1,3} ?min).*$/i
+  /\s+(?:together|(?:stirred|folded|mixed|beaten) (?:in|into|through)\b|in(?:to)? (?:a|an|the|my|some|oil|butter|it|with)\b|to (?:a|an|the|make|form|get|give|it)\b|for (?:about |around |roughly )?(?:\d|half|an?|ten|five|fifteen|twenty)|about \d|around \d|roughly \d|until|till|so that|on (?:a|an|the|top|medium|low|high)\b|over (?:a|an|the|medium|low|high)\b|at \d|by hand|well\b|then\b|which\b|that\b|when\b|if\b|is\b|are\b|goes\b|\d{1,3} ?min).*$/i
 const BETWEEN =
-  /,\s*|;\s*|:\s+|\s+(?:and|&|plus|with|\+)\s+|\s+in\s+(?=(?:\d|some|a little|a bit|half|plenty)\b[^,.;]*\b(?:oil|butter|ghee|lard|stock|milk|water)\b)|\.\s*$/i
+  /,\s*(?:(?:and|&|plus|with)\s+)?|;\s*|:\s+|\s+(?:and|&|plus|with|\+)\s+|\s+in\s+(?=(?:\d+|some|a little|a bit|half|plenty)\b[^,.;]*\b(?:oil|butter|ghee|lard|stock|milk|water)\b)|\.\s*$/i
 /** "A drained can of tuna": how it is taken stands in front of what it comes in. */
 const TAKEN_SO = /^(\S+) (?:drained|small|large|whole|big) (?=(?:can|tin|jar|pack|packet)s?\b)/i
 /** What stands for something that has been named. */
