@@ -20,6 +20,7 @@ import {
   type Counting,
   type Witnessed,
 } from './pieceWitnesses'
+import { PLAITED_OVER } from './shape'
 import { readYields, type Yields } from './servings'
 import { withStops } from './sentences'
 import { sentencesOf } from './sentenceEnds'
@@ -35,11 +36,15 @@ export interface Counted {
 
 /** "Roll between two sheets into a circle, fold over": one piece, and nothing is divided. */
 const ONE_SHEET = recalled(
-  /\b(?:roll|press|pat|stretch)\b[^.;]*\binto an? (?:(?:large|big|thin|rough) )*(?:circle|round|dis[ck]|rectangle|oval)\b/i,
+  /\b(?:roll|press|pat|stretch)\b[^.;]*\b(?:in)?to (?:an? )?(?:(?:large|big|thin|rough|long|\d+ ?(?:cm|inch|in|["”])?(?: ?(?:x|×|by) ?\d+)?(?: ?(?:cm|inch|in|["”]))?)[ -]+)*(?:circle|round|dis[ck]|rectangle|oval|square)\b/i,
 )
 const isOneSheet = (clauses: readonly Clause[]): boolean =>
   clauses.some(({ text }) => ONE_SHEET.test(text) && !/\b(?:each|every|them|balls?|pieces?)\b/i.test(text)) &&
-  !clauses.some(({ text }) => /\b(?:divide|balls|portions|each|rounds|circles|repeat)\b/i.test(text))
+  !clauses.some(({ text }) =>
+    /\b(?:divide|balls|portions|each|rounds|circles|squares|triangles|rectangles|cutter|repeat)\b/i.test(
+      text,
+    ),
+  )
 
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
 const ONE_PIE = recalled(/\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i)
@@ -200,6 +205,7 @@ function assumePieces(
 ): { pieces: number; stated: boolean } {
   const isOne =
     isOneSheet(clauses) ||
+    clauses.some(({ text }) => PLAITED_OVER.test(text)) ||
     shape === 'lidded-pie' ||
     WRAPPED_WHOLE.test(outline.title) ||
     // "Roll up and coil into a 28 cm tin": there is one.

@@ -42,6 +42,23 @@ describe('times go to the part that they are of', () => {
     expect(times(`${FOLD} Bake at 190 °C for 20 min. Stand 10 min.`)).toEqual(['rest-before-eating 10 piece'])
   })
 
+  it.each([
+    'Steam 12 min, off the fire, leave 2 min then open the lid.',
+    'Steam 12 min, wait 2 min before lifting the lid.',
+    'Steam for 12 minutes. Turn off the flame and wait 2 minutes.',
+  ])('waits behind the steam: %s', (steps) => {
+    expect(times(`${FOLD} ${steps}`)).toEqual(['rest-before-eating 2 piece'])
+  })
+
+  it.each([
+    ['Salt the onion, 15 minutes, squeeze, mix with the pork.', 'rest 15 filling'],
+    ['Toss the onion with salt and let it sit for 20 minutes.', 'rest 20 filling'],
+    ['Rub the onion with salt, leave 10 minutes and squeeze out all the water.', 'rest 10 filling'],
+    ['Marinate the pork 30 minutes.', 'rest 30 filling'],
+  ])('is of the filling: %s', (steps, said) => {
+    expect(times(`Knead the dough 8 min. ${steps} ${FOLD} Steam.`)).toEqual(['knead 8 shell', said])
+  })
+
   it('counts a second rest of the same length', () => {
     const steps = 'Knead the dough, rest 30 min. Knead the dough again and rest another 30 min.'
     expect(times(`${steps} ${FOLD} Steam.`)).toEqual(['rest 30 shell', 'rest 30 shell'])

@@ -34,7 +34,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
   ],
 ]
 
@@ -105,6 +105,8 @@ interface Said {
   ofPart: boolean
   /** A lid was put on: over a filling's pot nothing rests. */
   underLid: boolean
+  /** It stands behind the pieces' own cooking in one clause: "steam 12 min, wait 3". */
+  behindCooking: boolean
   /** A spoon counts only where it is known what the clause speaks of. */
   needsAbout: boolean
 }
@@ -116,7 +118,7 @@ const factsSaid: (sentence: string) => (text: string) => readonly Said[] = remem
 
 /** The oven or the pot is off, or the lid is left on. */
 const HEAT_OFF =
-  /\b(?:(?:turn|switch)(?:ed)? (?:it |the (?:heat|steamer|oven|hob|gas) )?off|off the heat|lid (?:on|ajar|off|slightly|a (?:little|bit))|(?:before|don't|do not) (?:opening|open|lifting|lift))\b/i
+  /\b(?:(?:turn|switch)(?:ed)? (?:it |the (?:heat|steamer|oven|hob|gas|flame|fire) )?off|off (?:the )?(?:heat|flame|fire)|lid (?:on|ajar|off|slightly|a (?:little|bit))|(?:before|don['’]?t|do not|then) (?:opening|open|lifting|lift|removing the lid|uncovering))\b/i
 const COOKS_PIECES = /\b(?:bake|steam|boil|deep[- ]?fry|fry)\b[^.;]*\d/i
 const ONCE_MORE = /\b(?:another|again|once more|second|2nd|further)\b/i
 const DIVIDES = /\b(?:divide|split|portion)\b|\bbench\b/i
@@ -127,7 +129,17 @@ const KEPT_FROZEN = /\b(?:well|raw|before|up to|month|week|the rest|can|on a tra
 function findFacts(text: string, sentence: string): Said[] {
   const said: Said[] = []
   const add = (kind: FactKind, low: number, high: number, own = text, more: Partial<Said> = {}) =>
-    said.push({ kind, low, high, text: own, ofPart: false, underLid: false, needsAbout: false, ...more })
+    said.push({
+      kind,
+      low,
+      high,
+      text: own,
+      ofPart: false,
+      underLid: false,
+      behindCooking: false,
+      needsAbout: false,
+      ...more,
+    })
   if (!/[\d½¼¾⅐-⅞]|half|hour|minute|freez|overnight|coin|spoon|tsp|tbsp/i.test(sentence)) return said
   for (const { kind, low, high, needsAbout } of sizesSaid(text, sentence))
     add(kind, low, high, text, { needsAbout })
@@ -137,13 +149,15 @@ function findFacts(text: string, sentence: string): Said[] {
   if (number && number.high < 200 && !/^a (?:few|couple)/i.test((batch[1] ?? batch[2])!))
     add('batch-pieces', number.low, number.high)
   if (FREEZES.test(sentence) && KEPT_FROZEN.test(sentence)) add('freezes', 1, 1, sentence)
-  for (const time of timesIn(text)) {
+  const times = timesIn(text)
+  for (const [at, time] of times.entries()) {
     const kind = nearestKind(text, time.index)
     if (!kind) continue
+    // "Steam 12 min, off the heat, leave 2": the first time is the cooking's, and the other its own.
+    const before = times[at - 1]
+    const from = Math.max(before?.index ?? 0, time.index - 34)
     if (
-      /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i.test(
-        text.slice(Math.max(0, time.index - 34), time.index),
-      ) &&
+      /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i.test(text.slice(from, time.index)) &&
       kind !== 'knead-minutes'
     )
       continue
@@ -153,7 +167,8 @@ function findFacts(text: string, sentence: string): Said[] {
     const allowed = /\b(?:up to|as long as|even)(?: for)?\s*$/i.test(text.slice(0, time.index))
     if (allowed && said.some((one) => one.kind === kind)) continue
     const underLid = kind === 'rest-minutes' && LID_ON.test(text)
-    add(kind, time.lowMinutes, time.highMinutes, text, { ofPart: true, underLid })
+    const behindCooking = COOKS_PIECES.test(text.slice(0, time.index))
+    add(kind, time.lowMinutes, time.highMinutes, text, { ofPart: true, underLid, behindCooking })
   }
   return said
 }
@@ -175,9 +190,13 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
   }
   let cooked = false
   for (const { text: clause, about, closed, sentence } of clauses) {
-    for (const { kind: said, low, high, text, ofPart, underLid, needsAbout } of factsSaid(sentence)(clause)) {
+    for (const one of factsSaid(sentence)(clause)) {
+      const { kind: said, low, high, text, ofPart, underLid, behindCooking, needsAbout } = one
       // "Turn off the heat, leave 3 minutes", "bake … stand 10 mins": what is done rests to be eaten.
-      const isDone = said === 'rest-minutes' && about === 'pieces' && (cooked || HEAT_OFF.test(text))
+      const isDone =
+        said === 'rest-minutes' &&
+        ((about === 'pieces' && (cooked || behindCooking || HEAT_OFF.test(text))) ||
+          (about === null && behindCooking))
       const kind = isDone ? 'rest-before-eating-minutes' : said
       if (needsAbout && about === null) continue
       if (underLid && about !== null && about !== 'pieces' && about.kind === 'filling') continue
@@ -186,7 +205,9 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
         kind === 'rise-minutes' ||
         // "Divide in 8, rest 10 min": what lies in balls is dough.
         (kind === 'rest-minutes' && DIVIDES.test(text))
-      const part = !ofPart || about === 'pieces' ? null : (about ?? (ofDough ? shell : null))
+      // "Bake 5 minutes, cool 10, egg wash": the pieces cool, and not what is brushed on.
+      const isBeside = about !== null && about !== 'pieces' && /^(?:pan|finish)$/.test(about.kind)
+      const part = !ofPart || about === 'pieces' || isBeside ? null : (about ?? (ofDough ? shell : null))
       // "Divide the bean paste into 12 balls of 30 g": those are no balls of dough.
       const ofFilling =
         kind === 'ball-grams' &&

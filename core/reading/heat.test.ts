@@ -71,6 +71,17 @@ describe('the way of cooking', () => {
     expect(way(text)).toBe('bake')
   })
 
+  it('browns in spots and fries nothing', () => {
+    expect(cooking('Fill. Cook on a hot griddle 3 minutes per side until browned in spots.')).toMatchObject({
+      way: 'griddle',
+      andThen: null,
+    })
+    expect(cooking('Fill. Bake at 200 °C for 20 minutes until crisp in places.')).toMatchObject({
+      way: 'bake',
+      andThen: null,
+    })
+  })
+
   it('goes by the oil in the pan where the method says only "fry"', () => {
     expect(way('Fill. Fry the pockets.', '\nTo fry\n1 litre oil\n')).toBe('deep-fry')
     expect(way('Fill. Fry the pockets.', '\nTo fry\n3 tbsp oil\n')).toBe('shallow-fry')

@@ -47,7 +47,7 @@ const KIND_WORDS: readonly [PartKind, Recalled][] = [
   [
     'shell',
     recalled(
-      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|the)|foams?|tangzhong|yudane|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/i,
+      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|(?:the |your )?(?:\p{L}+ )?(?:butter|fats?|lard|marg\p{L}*|oil|ghee|shortening|suet|flour|ingredients))|foams?|tangzhong|yudane|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/iu,
     ),
   ],
   ['filling', recalled(/\b(?:filling|stuffing|mixture|farce)\b/i)],
@@ -208,7 +208,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     // "Whisk the milk into the roux and cook until thick": no dough is thickened, though it has flour and milk as well.
     if (!closed && !label && fillings.length === 1 && THICKENS.test(text) && isSauceOf(fillings[0]!, text))
       return fillings[0]!
-    const plain = plainWords(text)
+    const plain = plainWords(text.replace(WATER_THAT_GOES, ' '))
     const kinds = plainWords(text.replace(VEGETABLE_OF, ' '))
     // "Mix the sausage ingredients" is of the part that is called so, though it is kneaded.
     const whose = WHOSE_INGREDIENTS.exec(text)?.groups
@@ -290,6 +290,10 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   }
   return clauses
 }
+
+/** "Squeeze out all the water", "until the water has gone": no water that a part is made with. */
+const WATER_THAT_GOES =
+  /\b(?:out|off|away|rid of|excess|released?)\b[^.,;]{0,20}\b(?:water|liquid)\b|\b(?:the|all|most of the) (?:water|liquid) (?:is|has|have|evaporates?|dries|comes|runs)\b/gi
 
 const WHOSE_INGREDIENTS = recalled(
   /\b(?<before>(?!all\b|the\b|other\b|dry\b|wet\b|remaining\b)\p{L}{3,}) (?:ingredients|things|bits|stuff)\b|\bingredients (?:for|of) (?:the |your )?(?<behind>\p{L}{3,})/iu,

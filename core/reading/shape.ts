@@ -60,6 +60,10 @@ const BETWEEN_ROUNDS =
   /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:(?:a|the|another) )?(?:(?:second|other|another|remaining) )?(?:rounds?|circles?|dis[ck]s?|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))/i
 const ROLLS_FROM_END =
   /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
+/** "Cut strips on both sides and braid over the filling": one loaf, whatever it is called. */
+export const PLAITED_OVER =
+  /\b(?:braid|plait|criss[- ]?cross|fold|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
+
 const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
 
 /**
@@ -98,6 +102,8 @@ const INSTEAD: readonly {
       /\bdumplings?\b/i.test(title) && DRAWN_UP.test(method) && !FOLDS_OVER.test(method),
     becomes: 'bun',
   },
+  // Bread whose sides are cut and plaited over what it holds is one roll.
+  { of: [null, 'disc', 'bun'], when: ({ method }) => PLAITED_OVER.test(method), becomes: 'roll' },
   // Crescents that are rolled up from triangles are rolls.
   {
     of: ['half-moon'],

@@ -155,4 +155,19 @@ Roll thin and cut 3 inch rounds, fill and pinch shut. You'll get about 4 dozen. 
     expect(recipe.method.join(' ')).toContain('boiled and mashed')
     expect(recipe.pieces).toBe(48)
   })
+
+  it('takes what stands in brackets for what it is, and one loaf that is plaited for one', () => {
+    const { recipe } = readRecipe(
+      `Tex-Mex bread
+
+Use a 1 lb. loaf frozen bread dough, thawed. Roll into 10x14 rectangle. Spread 1 lb browned taco meat (ground beef w/ 1 packet taco seasoning) and 1 1/2 cups shredded cheddar down the center third. Cut strips on both sides and braid over the filling. Bake at 350 degrees 30 mins. Slice, serves 6.`,
+      foods,
+    )
+    expect(recipe.parts[1]!.lines.map(({ foodId, grams }) => [foodId, Math.round(grams!)])).toEqual([
+      ['minced-beef', 454],
+      ['taco-seasoning', 28],
+      ['cheddar', 170],
+    ])
+    expect([recipe.pieces, recipe.servings, recipe.shape]).toEqual([1, 6, 'roll'])
+  })
 })

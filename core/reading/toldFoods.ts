@@ -2,10 +2,11 @@ import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { matchFood } from './match'
 import { readLine } from './readLine'
-import { withDigits } from './readNumber'
+import { NUMBER_PATTERN, withDigits } from './readNumber'
 import { remember } from './remember'
 import { amountBehind, STARTS_WITH_AMOUNT } from './rows'
 import { isHeatOrTime } from './time'
+import { UNIT_PATTERN } from './units'
 
 // What a told sentence names with an amount: "so basically I take 500 g flour, 7 g yeast and a pinch of salt and knead
 // that 10 minutes". It is cut where a list is cut; from every piece goes what leads up to its food and what is done with
@@ -22,7 +23,7 @@ export interface ToldFood {
 const PART =
   'dough|pastry|crust|wrappers?|skins?|filling|stuffing|inside|inner|middle|glaze|topping|top|sauce|dip|chutney|egg ?wash'
 const VERBS =
-  "takes?|uses?|needs?|wants?|mix(?:es)?|combine|puts?|adds?|knead|rub|stir|whisk|beat|blend|get|gets|start(?: off)?|have|has|throw|tip|pour|crumble|crack|grate|chop|slice|dice|fry|brown|cook|soften|saut[eé]|sweat|boil|steam|roast|melt|heat|season|makes?|brush|glaze|sprinkle|scatter|dust|top|drain|mash|fold|work|weigh|dissolve|warm|toast|simmer|bind|moisten|finish|toss|measure|sift|cream|squeeze|wilt|blanch|thaw|defrost|peel|wash|poach|bake|grill|rinse|soak|crush|trim|core|halve|quarter|purée|puree|blitz|process|pulse|is|are|it'?s|its|its|goes|go|serve"
+  "takes?|uses?|needs?|wants?|mix(?:es)?|combine|puts?|adds?|knead|rub|stir|whisk|beat|blend|get|gets|start(?: off)?|have|has|throw|tip|pour|crumble|crack|grate|chop|slice|dice|fry|brown|cook|soften|saut[eé]|sweat|boil|steam|roast|melt|heat|season|makes?|brush|glaze|sprinkle|scatter|dust|top|drain|mash|fold|work|weigh|dissolve|warm|toast|simmer|bind|moisten|finish|toss|measure|sift|cream|squeeze|wilt|blanch|thaw|defrost|peel|wash|poach|bake|grill|rinse|soak|crush|trim|core|halve|quarter|purée|puree|blitz|process|pulse|spread|layer|arrange|dollop|marinate|coat|dot|is|are|it'?s|its|its|goes|go|serve"
 /** Words that lead up to a food, each by itself. */
 const LEADS: readonly RegExp[] = [
   /^(?:so|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?\p{L}+(?: up)?)\b[,:]?\s*/iu,
@@ -124,6 +125,7 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       /^\p{L}[^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/iu.test(bare) || amountBehind(bare, foods)
     if (STARTS_WITH_AMOUNT.test(bare) || behind) {
       const line = (behind ? wholeLine(bare, foods) : null) ?? lineIn(bare, foods)
+      if (!line && GLOSSED.test(bare)) found.push(...glossed(bare, foods).map((one) => ({ ...one, verb })))
       // "Make a pastry" buys none.
       if (line && !(/^an?\s/i.test(bare) && /^(?:pastry|wrapper|bread)$/.test(line.food.group)))
         found.push({ ...line, verb })
@@ -135,6 +137,20 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       found.push({ text: `${bare} to taste`, food: food.food, verb })
   }
   return found
+}
+
+/** "1 lb browned taco meat (ground beef with 1 packet seasoning)": what it is stands in the brackets. */
+const GLOSSED = new RegExp(
+  String.raw`^(?<amount>(?:${NUMBER_PATTERN})\s*(?:(?:${UNIT_PATTERN})(?![\p{L}\d]))?)[^()]*\((?<inside>\p{L}[^()]+)\)$`,
+  'iu',
+)
+function glossed(text: string, foods: Foods): { text: string; food: Food }[] {
+  const { amount, inside } = GLOSSED.exec(text)!.groups!
+  const [first, ...rest] = inside!.split(/\s+(?:and|&|\+|with|w\/)\s*|,\s+/)
+  return [`${amount!} ${first!}`, ...rest].flatMap((one) => {
+    const line = STARTS_WITH_AMOUNT.test(one) ? lineIn(one.trim(), foods) : null
+    return line ? [line] : []
+  })
 }
 
 function wholeLine(text: string, foods: Foods): { text: string; food: Food } | null {
