@@ -60,10 +60,16 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   }
   // "100 g bacon or fried onions, soured cream": the choice is one piece's, not the line's.
   const choiceAt = listed.findIndex((piece) => /\sor\s|\p{L}{3}\s*\/\s*\p{L}{3}/iu.test(piece))
+  // "1 egg yolk, sesame or nigella seeds": what is strewn is chosen among what is strewn.
+  const isStrewn = (piece: string) => {
+    const food = matchFood(readLine(piece.split(/\sor\s/).at(-1)!).name, foods)?.food
+    return food !== undefined && /^(?:seed|herb|spice)$/.test(food.group)
+  }
+  const ownChoice =
+    choiceAt < listed.length - 1 ||
+    (choiceAt > 0 && isStrewn(listed[choiceAt]!) && !listed.slice(0, choiceAt).some(isStrewn))
   const apart =
-    choiceAt >= 0 &&
-    choiceAt < listed.length - 1 &&
-    listed.every((piece, at) => at === choiceAt || isKnown(piece, foods, split))
+    choiceAt >= 0 && ownChoice && listed.every((piece, at) => at === choiceAt || isKnown(piece, foods, split))
   if (apart) return listed.flatMap((piece, at) => (at === choiceAt ? both([piece]) : split(piece, foods)))
   if (read.alternative) return null
   if (

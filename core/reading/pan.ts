@@ -1,6 +1,6 @@
 import { recalled } from './matches'
 import type { Food, Foods } from '../food/food'
-import { newLine, type Stage } from '../recipe/document'
+import { newLine, type Line, type Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
 import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood, normaliseName } from './match'
@@ -109,6 +109,12 @@ function shallowGrams(clauses: readonly Clause[], pieces: number): number {
   return little ? Math.min(SHALLOW_PAN_GRAMS, grams) : SHALLOW_PAN_GRAMS
 }
 
+/** Gives a pan's fat its weight; what may be taken for it weighs the same. */
+function weighPanFat(line: Line, grams: number, gramsLow: number, gramsHigh: number): void {
+  Object.assign(line, { grams, gramsLow, gramsHigh })
+  line.choices = line.choices.map((choice) => ({ ...choice, grams, gramsLow, gramsHigh }))
+}
+
 /**
  * Gives a recipe whose pieces are fried or griddled the fat it needs: what the pan's lines state, or else the usual,
  * marked, so that it is counted and can be put right. Never nothing in silence.
@@ -150,12 +156,12 @@ export function assumePanFat(
   const open = oils.find(({ read }) => read.measures.length === 0)
   const said = open?.food && way !== 'deep-fry' ? fatWeighed(clauses, open.food, pieces) : null
   if (open && said !== null) {
-    Object.assign(open.line, { grams: said, gramsLow: said, gramsHigh: said })
+    weighPanFat(open.line, said, said, said)
     open.line.notes = [{ code: 'pan-fat', level: 'note', text: 'The amount stands in the method' }]
     return
   }
   if (open) {
-    Object.assign(open.line, { grams: usual, gramsLow: usual / 2, gramsHigh: usual * 2 })
+    weighPanFat(open.line, usual, usual / 2, usual * 2)
     open.line.notes = open.line.notes.filter(
       (note) => !/^(?:to-taste|as-required|no-amount|no-unit-weight)$/.test(note.code),
     )
@@ -233,6 +239,11 @@ const HEATS_OR_IN = recalled(
   /\bheat (?:half (?:of )?)?(?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu,
 )
 
+/** "Apply ghee on each side", "on a tawa with a little oil". */
+const APPLIES_FAT = recalled(
+  /\b(?:apply(?:ing)?|smear(?:ing)?|dab(?:bing)?|drizzl(?:e|ing))\b[^.;]*\b(?:oil|ghee|butter)\b|\b(?:griddle|tawa|tava|comal|skillet|pan)\b[^.;]*\b(?:oil|ghee|butter)\b|\b(?:oil|ghee|butter)\b[^.;]*\b(?:(?:each|both) sides?|griddle|tawa|tava)\b/i,
+)
+
 const POURS_WATER = recalled(/\b(?:add|pour|splash)\b[^.;]*\bwater\b|\bwater\b[^.;]*\b(?:lid|cover)/i)
 const FRIES_PIECES = recalled(/\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i)
 
@@ -278,7 +289,8 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
             (OILED.test(text) ||
               (word.test(text) && HEATS_OR_IN.test(text)) ||
               // "Oil", "spray oil" and no more: the pieces are the only thing that is fried.
-              ((!read.measures.length || food?.id === 'oil-spray') && FRIES_PIECES.test(text))),
+              ((!read.measures.length || food?.id === 'oil-spray') && FRIES_PIECES.test(text)) ||
+              (!read.measures.length && APPLIES_FAT.test(text))),
         )
         const own = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
         return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))

@@ -42,7 +42,7 @@ export const wholePieces = (value: number) => Math.min(MAX_PIECES, Math.max(1, M
 
 /** A joint or a side of fish that is baked whole in its dough. */
 export const WRAPPED_WHOLE = recalled(
-  /\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels)/iu,
+  /^(?!.*\b(?:mini|individual|little|bite[- ]?siz\p{L}*|bites)\b).*(?:\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels| puffs| pasties))/iu,
 )
 /** Something goes into one tin or dish. */
 export const ONE_DISH = recalled(

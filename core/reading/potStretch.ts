@@ -60,6 +60,9 @@ const ON_TRAY =
 /** What is done to food on a tray before it goes into the oven. */
 const STREWS = /^\W*(?:drizzle|sprinkle|scatter|strew|season|dot|toss|turn|coat|brush|rub|dust|salt)\b/i
 
+/** A clause up to what its verb is done in, with, or until. */
+const objectOf = (said: string) => said.replace(UNTIL, '').replace(/\b(?:in|with)\b.*$/i, '')
+
 /** Finds what the verbs of one part's clauses are done to, from one stretch to the next. */
 export class Objects {
   constructor(private readonly lines: PotLines) {}
@@ -88,8 +91,9 @@ export class Objects {
     // "Blitz the mushrooms and shallot. Cook in a dry pan": what the sentence before made ready is cooked.
     // "Add the apples and sugar. Cook until the apples are soft": what is said of the end names nothing new.
     // "Blitz the mushrooms. Fry with the onion in the oil": they are fried, and the onion with them.
+    // "Fry in the butter with the thyme": what it is done in and with is named, and what is done was named before.
     const isOfReady =
-      named.length === 0 || WITH_OTHERS.test(said) || !this.lines.namedIn(said.replace(UNTIL, '')).length
+      named.length === 0 || WITH_OTHERS.test(said) || !this.lines.namedIn(objectOf(said)).length
     const cooksReady = DOES_IT_IN.test(said) && !isHot && isOfReady
     // "Soak the mushrooms, then cook in the same water".
     this.prepared = sentence === this.sentence ? this.lastPrepared : cooksReady ? this.madeReady : []
@@ -132,6 +136,8 @@ export class Objects {
       const waits =
         seasons ||
         PREPARES.test(text) ||
+        // "Blitz the mushrooms, fry in the butter".
+        (pot.hot === null && BLENDS.test(text)) ||
         STANDS_IN.test(text) ||
         ON_TRAY.test(text) ||
         (pot.hot === null && PUTS_IN.test(text))

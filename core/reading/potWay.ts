@@ -99,7 +99,7 @@ const IN_THIS_POT: readonly Turn[] = [
       pot.hot === null &&
       named.some((at) => foodOf(at)?.group === 'fruit') &&
       /\b(?:sauce ?pan|pot|low heat|sugar|juice|until (?:soft|tender|jammy|thick))\b/i.test(said) &&
-      !/\b(?:frying pan|skillet|fry|saut[eé])\b/i.test(said),
+      !/\b(?:frying pan|skillet|fry|saut[eé]|in (?:the )?(?:butter|oil|ghee))\b/i.test(said),
   },
 ]
 

@@ -32,6 +32,17 @@ describe('how a filling is cooked', () => {
     ).toBe('simmer')
   })
 
+  it.each([
+    'Chop the cabbage and fry in the butter with the bacon 10 min. Mix with the egg.',
+    'Chop the cabbage. Fry in the butter with the bacon 10 min. Mix with the egg.',
+    'Blitz the cabbage, fry in the butter with the bacon 10 min. Mix with the egg.',
+  ])('what is made ready is fried, with what it is fried with: %s', (step) => {
+    const filling = fillingOf(step)
+    const ways = filling.lines.map(({ foodId, cookedBy }) => [foodId, cookedBy ?? filling.cookedBy])
+    expect(ways).toContainEqual(['cabbage', 'fry'])
+    expect(ways).toContainEqual(['bacon', 'fry'])
+  })
+
   it('what is put on beside what was cooked is raw', () => {
     const { recipe } = readRecipe(
       'Turnovers\nMakes 6\n\n320 g puff pastry\n300 g rhubarb\n60 g sugar\n150 g custard\n\nCook the rhubarb and sugar in a pan for 5 minutes. Cool.\nCut the pastry into 6 squares. Put a spoonful of custard and some rhubarb in the middle of each. Fold and seal. Bake at 200 °C for 20 minutes.',

@@ -68,6 +68,8 @@ const DIPS =
 const PINCHES = /^\W*pinch (?:the |all |both )?(?:\d |four |two )?(?:corners|edges|sides|seams?|ends)\b/i
 /** "Half to line a tray": what becomes of half of the dough. */
 const HALF_GOES = /^\W*half (?:of (?:it|the (?:dough|pastry)) )?(?:to line|goes|on|in|into|rolled)\b/i
+/** "Half of the prawns chopped, half smashed": what is done with what is listed. */
+const BOTH_HALVES = /^\W*half (?:of )?(?:the |your )[^,.;]{3,40}[,;]\s*(?:and )?(?:the )?(?:other )?half\b/i
 /** "1 heaped tbsp each", "about 18 g in each wrapper, pleat". */
 const SPOON_EACH =
   /^\W*(?:about )?(?:\d|[¼½¾]|an? )[\d./ -]*(?:(?:heaped|heaping|level|small|large|good) )?(?:(?:tbsp|tsp|tablespoons?|teaspoons?|spoons?) (?:in |on |for )?each\W*$|(?:g|grams?|tbsp|tsp|T|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:(?:of )?filling )?(?:in|into|on|onto|per) (?:each|every|a|one)\b(?! (?:pan|pot|bowl)))/i
@@ -112,7 +114,14 @@ function tellsToDo(text: string, foods: Foods): boolean {
     matchFood(readLine(turnedRound(text, foods) ?? text).name, foods)?.how === 'exact'
   )
     return false
-  if (DIPS.test(text) || PINCHES.test(text) || HALF_GOES.test(text) || SPOON_EACH.test(text)) return true
+  if (
+    DIPS.test(text) ||
+    PINCHES.test(text) ||
+    HALF_GOES.test(text) ||
+    BOTH_HALVES.test(text) ||
+    SPOON_EACH.test(text)
+  )
+    return true
   if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
     /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|join|tuck|gather|close (?:it|them|up|well|tight)|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(

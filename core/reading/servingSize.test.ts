@@ -34,6 +34,7 @@ describe('what one serving is', () => {
     'Per serving: 4 g net carbs',
     'Serving size: 60 g',
     'For serving: 1 onion',
+    'Serving: 4 people (approx 32 pierogi)',
   ])('%s: counts no pieces', (text) => {
     expect(servingSizeIn(text)).toBeNull()
   })

@@ -2,7 +2,7 @@ import { readNumber } from './readNumber'
 
 // What one serving is, where a text says it so: "per serving (2 pockets)", "serving size: 3", "1 serving = 2 buns".
 
-const MANY = String.raw`(\d{1,2}|one|two|three|four|five|six)(?!\s*(?:(?:g|gm|kg|ml|oz|k?cals?|calories|kj|net|carbs?|protein|fat|fib\p{L}+|sugars?|salt)\b|%)|[.,/]?\d)`
+const MANY = String.raw`(\d{1,2}|one|two|three|four|five|six)(?!\s*(?:(?:g|gm|kg|ml|oz|k?cals?|calories|kj|net|carbs?|protein|fat|fib\p{L}+|sugars?|salt|people|persons?|eaters|guests|adults|kids|children)\b|%)|[.,/]?\d)`
 /** What is counted may be called anything: "2 crispy pockets". */
 const THINGS = String.raw`(?:\s+(?!servings?\b|portions?\b|people\b|persons?\b|eaters\b)\p{L}+){0,3}`
 const SERVING = '(?:servings?|portions?)'

@@ -256,6 +256,15 @@ export const SIZES = {
     after: after(String.raw`(?:of )?(?:the |your )?(?:\p{L}+ )?${WHAT_FILLS}\b`),
     most: MOST_PIECE_GRAMS,
   },
+  fillingInEach: {
+    of: 'weight',
+    says: 'Put a heaped teaspoon (15 g) in each.',
+    fact: 'filling-grams-per-piece',
+    after: after(
+      String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
   fillingPortions: {
     of: 'weight',
     says: 'Divide the filling into 30 g portions.',
@@ -286,7 +295,7 @@ export const SIZES = {
     says: 'Divide the dough into 12 pieces of 40 g.',
     fact: 'ball-grams',
     before: before(
-      String.raw`\b(?:in|into|make|makes|get|shape|form|divide|of|cut|portion) (?:about )?\d{1,3} (?:equal |even |round )?(?:dough )?${LUMPS}\b(?:,| of| each| weighing| about| that weigh| at)*`,
+      String.raw`\b(?:in|into|to|make|makes|get|shape|form|divide|of|cut|portion) (?:about )?\d{1,3} (?:equal |even |round )?(?:dough )?${LUMPS}\b(?:,| of| each| weighing| about| that weigh| at)*`,
     ),
     most: MOST_PIECE_GRAMS,
   },
@@ -343,7 +352,7 @@ export const SIZES = {
     of: 'spoon',
     says: 'Fill, 1 tbsp each.',
     fact: 'filling-tbsp-per-piece',
-    after: after(String.raw`(?:of it )?each(?=\W*(?:$|[.,;]))`),
+    after: after(String.raw`(?:\([^()]*\) )?(?:of it )?each(?=\W*(?:$|[.,;]))`),
     most: MOST_SPOONS,
   },
   spoonMix: {

@@ -127,11 +127,18 @@ const fits = (size: Size, measure: Measure, text: string): boolean =>
 /** "Teaspoon of filling": one. */
 const BARE_SPOON =
   /(^\W*|[,;]\s*|\b(?:put|add|with|place) )(?=(?:(?:heaped|heaping|level|good|generous) )?(?:tbsp|tsp|tablespoon|teaspoon)(?:ful)? (?:of )?(?:the )?(?:filling|stuffing|jam|mix|mixture)\b)/gi
+const WEIGHED = /^\s*\((?:(?:about|around|roughly|approx\.?|~)\s*)?\d/i
 /** What each measure of a clause is of, by the row that decides. */
 export function sizesNamed(said: string): { name: SizeName; measure: Measure }[] {
   const text = said.replace(BARE_SPOON, '$11 ')
-  return measuresIn(text).flatMap((measure) => {
-    const row = ROWS.find(([, size]) => fits(size, measure, text))
+  const measures = measuresIn(text)
+  const rowOf = (measure: Measure) => ROWS.find(([, size]) => fits(size, measure, text))
+  return measures.flatMap((measure, at) => {
+    const next = measures[at + 1]
+    // "A heaped teaspoon (about 15 g)": the scale says it better.
+    const isWeighed = measure.of === 'spoon' && next?.of === 'weight' && WEIGHED.test(measure.after)
+    if (isWeighed && rowOf(next)) return []
+    const row = rowOf(measure)
     return row ? [{ name: row[0], measure }] : []
   })
 }

@@ -21,6 +21,8 @@ describe('splitLine', () => {
     'salt',
     '1 carrot, 2 cm dice',
     '2 eggs, beaten',
+    '2 tbsp butter, margarine or lard',
+    'thyme, rosemary or sage',
     '150 g cheese, cheddar',
     '1 leek finely sliced and salted then squeezed out',
     '300 g cabbage shredded and then salted',
@@ -41,6 +43,10 @@ describe('splitLine', () => {
     ['1 leek, ginger', ['1 leek', 'ginger']],
     ['6 oz butter/lard mix, cold water', ['6 oz butter/lard mix', 'cold water']],
     ['2 carrots, garlic, salt', ['2 carrots', 'garlic', 'salt']],
+    ['1 egg yolk, sesame or nigella seeds', ['1 egg yolk', 'sesame or nigella seeds']],
+    ['1 onion, parsley or coriander', ['1 onion', 'parsley or coriander']],
+    ['1 tbsp flour mixed with 2 tbsp water (paste)', ['1 tbsp flour, to seal', '2 tbsp water, to seal']],
+    ['1 tbsp flour + water paste', ['1 tbsp flour, to seal (a paste with water)']],
     ['four potatoes half cup peas, 1 tsp salt', ['four potatoes', 'half cup peas', '1 tsp salt']],
   ])('parts the foods of "%s"', (raw, lines) => {
     expect(splitLine(raw, foods).map((part) => part.text)).toEqual(lines)

@@ -84,6 +84,11 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
       /(?<=\bwater)[\s,(–-]+(?:a )?(?:thick )?(?:paste|slurry|glue)\b[^()]*\b(?:seal|stick|clos|edges)[^()]*\)?$/i,
       ', to seal',
     )
+    // "1 tbsp flour mixed with 2 tbsp water (paste)": of flour it is no sauce.
+    .replace(
+      /^(?<flour>.*\b(?:flour|maida|atta)\b.*\d.*\bwater)[\s,(–-]+(?:as |for )?(?:an? )?(?:thick )?(?:paste|glue)\)?$/i,
+      '$<flour>, to seal',
+    )
     // "1 tbsp cornflour in a little water": a slurry of both.
     .replace(STARCH_IN_WATER, '$1 mixed with $2')
     // "200 ml warm brine (2 tsp salt)": water with the salt that stands in the bracket.
@@ -96,12 +101,12 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     // "Maida paste to stick".
     .replace(
       /^(?:a (?:little|thick) |some |thick )?(maida|flour|atta|cornflour|cornstarch)(?: (?:and|\+|&) water)? (?:paste|slurry|glue)(?:,? (?:to|for) (?:stick|seal|glue|clos)\p{L}*)?$/iu,
-      '$1, for a paste with water',
+      '$1, to seal (a paste with water)',
     )
     // "1 tbsp flour + water paste": of the water nothing is left.
     .replace(
-      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b((?: (?:to|for) \p{L}+)?).*$/iu,
-      '$1 (for a paste with water$2)',
+      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b.*$/iu,
+      '$1, to seal (a paste with water)',
     )
     // "Melted butter... or just use 1 cup oil".
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')
