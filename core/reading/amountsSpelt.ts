@@ -53,6 +53,9 @@ export interface AmountWording {
 
 const rule = (source: string) => new RegExp(`${START}(?:${source})`, 'giu')
 
+/** "Half sliced", "one of them grated", "the rest left whole": what is done with a share of what was bought. */
+const SHARE_DONE = String.raw`(?:(?:half|one|two|three|some|most|a few|a third|the rest|the others?|\d{1,2})(?: of (?:it|them|these))?) (?:\p{L}+ly )?(?:left|kept|sliced|chopped|minced|grated|diced|cubed|juiced|zested|crushed|halved|quartered|mashed|shredded|peeled|beaten|cut|torn|cooked|boiled|fried|reserved)(?: (?:whole|raw|aside|up|fine|finely|in half|(?:in(?:to)? )?(?:rings|strips|chunks|cubes|wedges|slices)))?(?!\p{L}| (?!and\b)\p{L})`
+
 /** Every wording, in the order in which they are brought to the one form. */
 export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   {
@@ -183,6 +186,15 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
       String.raw`(?:(?:no|not) more than|at (?:most|the most)|an? maximum of|max(?:imum)?\.?) (?=(?:${NUMBER}|an?) ?\p{L})`,
     ),
     to: () => '',
+  },
+  {
+    like: '1 onion, half left whole and half sliced',
+    becomes: '1 onion (half left whole and half sliced)',
+    pattern: new RegExp(
+      String.raw`(?<=\p{L}),\s*(${SHARE_DONE}(?:(?:,? and|,|,? &)\s*${SHARE_DONE})*)\W*$`,
+      'giu',
+    ),
+    to: (_, shares) => ` (${shares})`,
   },
   {
     like: '200/250 g leeks',

@@ -225,7 +225,8 @@ export function takeReadyShell(drafts: Draft[], notes: RecipeNote[]): void {
       ({ food, line, read }) =>
         food?.group === 'bread' &&
         (/\bslices?\b/i.test(line.raw) || isWholeBread(read)) &&
-        !/crumb/i.test(line.raw),
+        // Soaked bread binds what goes in.
+        !/crumb|\bsoak|\bsqueez|\bstale\b/i.test(line.raw),
     )
     if (draft.kind !== 'filling' || slices.length !== 1 || draft.lines.length < 2) continue
     draft.lines = draft.lines.filter((item) => !slices.includes(item))

@@ -81,6 +81,9 @@ function seedsBehind(draft: Draft, item: ReadIngredient): ReadIngredient[] {
   return end < 0 ? after : after.slice(0, end)
 }
 
+const isSugar = ({ food, read }: ReadIngredient): boolean =>
+  food?.group === 'sweetener' && /\bsugar\b/i.test(read.name)
+
 /** The words by which a method calls what it brushes or strews on. */
 function calledOnTop(group: string, name: string, spare: boolean): RegExp {
   const words = normaliseName(name).split(' ')
@@ -209,7 +212,10 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
       // The egg that is listed for the brush is the one that is meant, unless a yolk or white is named.
       const isListed = food.group.startsWith('egg') && [...finished].some((group) => group?.startsWith('egg'))
       if (isListed && !brushing.some(({ text }) => own.test(text))) continue
-      const word = calledOnTop(food.group, read.name, spare)
+      // "Sprinkle with sugar" where the list has no other than demerara.
+      const isOnlySugar =
+        food.group === 'sweetener' && drafts.flatMap(({ lines }) => lines).filter(isSugar).length === 1
+      const word = calledOnTop(food.group, read.name, spare || isOnlySugar)
       // The yolk that is listed is the one that is meant.
       const yolks = drafts.some(({ lines }) => lines.some((one) => one.food?.group === 'egg-yolk'))
       const beaten = food.group === 'egg' && read.prep.some((one) => /beaten/i.test(one))

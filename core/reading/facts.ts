@@ -54,9 +54,9 @@ function nearestKind(text: string, at: number): FactKind | null {
     )
   )
     return 'chill-minutes'
-  // "10 min in the mixer": it kneads.
+  // "10 min in the mixer", "8 min by hand": it kneads.
   if (
-    /^[^,.;]{0,24}?\b(?:in (?:the|a) (?:stand )?(?:mixer|machine)|on (?:the )?(?:dough|kneading) (?:setting|mode|programme|program))\b/i.test(
+    /^[^,.;]{0,24}?\b(?:by hand\b|in (?:the|a) (?:stand )?(?:mixer|machine)|on (?:the )?(?:dough|kneading) (?:setting|mode|programme|program))\b/i.test(
       text.slice(at, at + 44),
     )
   )

@@ -71,6 +71,13 @@ describe('the way of cooking', () => {
     expect(way(text)).toBe('bake')
   })
 
+  it('takes the time of each side from where the oil is', () => {
+    expect(cooking('Fill. Dry fry then a bit of oil, 3 mins each side')).toMatchObject({
+      way: 'griddle',
+      minutes: 6,
+    })
+  })
+
   it('browns in spots and fries nothing', () => {
     expect(cooking('Fill. Cook on a hot griddle 3 minutes per side until browned in spots.')).toMatchObject({
       way: 'griddle',

@@ -183,9 +183,15 @@ export function readCooking(context: HeatContext): CookingRead {
   }
   if (!events.length) events.push(...eventsElsewhere(clauses, preheatC, preheatFan))
   // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.
-  const bySide = events.length
-    ? undefined
-    : clauses.findLast(({ text }) => timesIn(text).some((time) => time.perSide))
+  // "Dry fry, then a bit of oil, 3 minutes each side": the time stands with the oil.
+  const inPanUntimed = events.every(
+    ({ way, minutes }) => /^(?:griddle|fry|cook)$/.test(way) && minutes === null,
+  )
+  const bySide = inPanUntimed
+    ? clauses.findLast(
+        ({ text, closed }) => (closed || !events.length) && timesIn(text).some((time) => time.perSide),
+      )
+    : undefined
   // "Cook until browned. Add water, cover": before the water it is a frying.
   for (const [at, event] of events.entries())
     if (event.way === 'cook' && /\bbrown/i.test(event.text) && /\bwater\b/i.test(events[at + 1]?.text ?? ''))

@@ -247,6 +247,13 @@ const APPLIES_FAT = recalled(
 const POURS_WATER = recalled(/\b(?:add|pour|splash)\b[^.;]*\bwater\b|\bwater\b[^.;]*\b(?:lid|cover)/i)
 const FRIES_PIECES = recalled(/\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i)
 
+/** The pan of a recipe; a new one where it has none. */
+function panOf(drafts: Draft[]): Draft {
+  const pan = drafts.find(({ kind }) => kind === 'pan') ?? newDraft('pan')
+  if (!drafts.includes(pan)) drafts.push(pan)
+  return pan
+}
+
 /** Water in a filling's list that only steams the browned pieces under their lid is the pan's. */
 export function steamWaterByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   if (!clauses.some(({ about, text }) => about === 'pieces' && POURS_WATER.test(text))) return
@@ -256,9 +263,27 @@ export function steamWaterByMethod(drafts: Draft[], clauses: readonly Clause[]):
     const water = draft.lines.filter(({ food }) => food?.id === 'water')
     if (!water.length || water.length === draft.lines.length) continue
     draft.lines = draft.lines.filter((item) => !water.includes(item))
-    const pan = drafts.find(({ kind }) => kind === 'pan')
-    if (pan) pan.lines.push(...water)
-    else drafts.push(newDraft('pan', { lines: water }))
+    panOf(drafts).lines.push(...water)
+  }
+}
+
+const COOKED_IN_BROTH = recalled(
+  /\b(?:boil|cook|simmer|poach|drop|lower|slide|put)\b[^.;]*\b(?:in|into) (?:the |hot |boiling |simmering |gently )*(?:broth|stock|bouillon|soup)\b/i,
+)
+/** More stock than this goes into no filling. Our own choice. */
+const LEAST_BROTH_GRAMS = 500
+
+/** Stock in a filling's list in which only the pieces are cooked is the pot's. */
+export function brothByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  if (!clauses.some(({ about, text }) => about === 'pieces' && COOKED_IN_BROTH.test(text))) return
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    const broth = draft.lines.filter(
+      ({ food, line }) => food?.group === 'stock' && (line.grams ?? 0) >= LEAST_BROTH_GRAMS,
+    )
+    if (!broth.length || broth.length === draft.lines.length) continue
+    draft.lines = draft.lines.filter((item) => !broth.includes(item))
+    panOf(drafts).lines.push(...broth)
   }
 }
 
@@ -298,8 +323,7 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
     if (!item) continue
     const moved = poured ? [item, poured] : [item]
     draft.lines = draft.lines.filter((one) => !moved.includes(one))
-    if (pan) pan.lines.push(...moved)
-    else drafts.push(newDraft('pan', { lines: moved }))
+    panOf(drafts).lines.push(...moved)
     return
   }
 }

@@ -149,6 +149,32 @@ export function ballOf({ outline, said }: Pick<Counting, 'outline' | 'said'>) {
   )
 }
 
+/** "Quarter of the mix in the middle", "put 1/8 of the filling on each": as many pieces as there are shares. */
+const SHARE_OF_FILLING = recalled(
+  /(?:\b(?:a |an |one |1 )?(?<word>quarter|fifth|sixth|eighth|tenth|twelfth)|(?<![\d.])(?:1\/(?<under>[4-9]|1[02])|(?<sign>[¼⅕⅙⅛]))) (?:of )?(?:the |your )?(?:filling|stuffing|mix(?:ture)?|meat|cheese|vegetables|veg)\b(?=[^.;]{0,20}\b(?:on(?:to)?|in(?:to)?|over|per) )/iu,
+)
+const SHARES: Readonly<Record<string, number>> = {
+  quarter: 4,
+  fifth: 5,
+  sixth: 6,
+  eighth: 8,
+  tenth: 10,
+  twelfth: 12,
+  '¼': 4,
+  '⅕': 5,
+  '⅙': 6,
+  '⅛': 8,
+}
+function byShare({ clauses, shape }: Counting): Found[] {
+  // A layer of a pie, or a length of a coil, is no piece.
+  if (shape === 'lidded-pie' || shape === 'coil') return []
+  return clauses.flatMap(({ text }) => {
+    const share = SHARE_OF_FILLING.exec(text)?.groups
+    const pieces = share && (SHARES[(share.word ?? share.sign ?? '').toLowerCase()] ?? Number(share.under))
+    return pieces ? [{ pieces, weight: 45, says: text }] : []
+  })
+}
+
 /** "Balls of 35 g", "walnut-sized". */
 function byBall(counting: Counting): Found[] {
   const { shell, doughGrams } = counting
@@ -242,6 +268,7 @@ const WITNESSES = {
   byServings,
   byFillings,
   dividing,
+  byShare,
   byBall,
   byUnknownWrapper,
   byBread,

@@ -59,6 +59,9 @@ export function plainLine(raw: string): string {
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
     // The cut cabbage that coleslaw is made of is not dressed yet.
     .replace(/\bcoleslaw (?=mix\b|vegetables\b)/gi, 'slaw ')
+    // "An old roll": bread, and nothing that is made.
+    .replace(/\b(?:old|stale|day[- ]old|dry) (?:white )?(?=(?:rolls?|buns?)\b)/gi, 'stale bread ')
+    .replace(/\bbread buns?\b/gi, 'bread roll')
     // "2 hb eggs", "3 cl garlic".
     .replace(/\bh\.?b\.? (?=eggs?\b)/gi, 'hard-boiled ')
     .replace(/^(\d{1,2}) cl\.? (?:of )?(?=garlic\b)/i, '$1 cloves ')

@@ -1,3 +1,4 @@
+import type { Food } from '../food/food'
 import { foodIs } from '../food/groups'
 import type { PrecookingWay } from '../recipe/precookingWays'
 import type { Pot } from './pot'
@@ -133,7 +134,11 @@ const IN_POT = {
   },
   combines: {
     says: 'Fry the onion, mix with the cheese',
-    fits: ({ text }, { pot }) => pot.hot !== null && COMBINES.test(text),
+    fits: ({ text, named }, { pot, lines }) =>
+      pot.hot !== null &&
+      COMBINES.test(text) &&
+      // What seasons a blended sauce is cooked with it.
+      (!BLENDS.test(text) || !named.length || named.some((at) => !isAromatic(lines.foodOf(at)))),
     does: ({ text, named }, scene) => {
       const { pot, lines } = scene
       const isAll = /\beverything\b|\bthe rest\b|\bmix (?:it )?all\b/i.test(text)
@@ -188,6 +193,9 @@ const IN_POT = {
     does: ({ named }, { pot }) => pot.setAside(named),
   },
 } satisfies Record<string, Act>
+
+const isAromatic = (food: Food | null): boolean =>
+  food !== null && (foodIs(food, 'seasons') || /^(?:garlic|ginger|green-chilli)$/.test(food.id))
 
 /** An act's name. */
 export type ActName = keyof typeof APART | keyof typeof IN_POT

@@ -7,6 +7,7 @@ import {
   ALL,
   BARE_VERB,
   BLENDS,
+  COMBINES,
   DOES_IT_IN,
   INGREDIENT_STATES,
   LID_ALONE,
@@ -137,7 +138,7 @@ export class Objects {
         seasons ||
         PREPARES.test(text) ||
         // "Blitz the mushrooms, fry in the butter".
-        (pot.hot === null && BLENDS.test(text)) ||
+        (BLENDS.test(text) && (pot.hot === null || COMBINES.test(text))) ||
         STANDS_IN.test(text) ||
         ON_TRAY.test(text) ||
         (pot.hot === null && PUTS_IN.test(text))

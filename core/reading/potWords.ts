@@ -71,7 +71,7 @@ export const STRETCHES =
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
 export const COMBINES = recalled(
-  /^\W*(?:then )?(?:(?:chop|squeeze|drain|cool|flake|shred|grate|crumble|dice|slice|blitz|pur[ée]e)(?: (?:it|them|well|up|finely|roughly))* (?:and|then|&) )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:(?:\p{L}+ ){0,4}with\b|(?:all|everything|it all|them all)\b)/iu,
+  /^\W*(?:then )?(?:(?:chop|squeeze|drain|cool|flake|shred|grate|crumble|dice|slice|blitz|pur[ée]e)(?: (?:it|them|well|up|finely|roughly))* (?:and|then|&) )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:(?:\p{L}+ ){0,4}with\b|(?:all|everything|it all|them all)\b)|^\W*(?:then )?(?:blitz|blend|pulse|process|whizz) (?:\p{L}+ ){0,2}with\b/iu,
 )
 
 /** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */
@@ -80,7 +80,7 @@ export const isListing = (text: string): boolean =>
 
 /** What is laid on dough by itself. */
 export const ASSEMBLES = recalled(
-  /\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b|\b(?:fill|stuff)\b[^.;]*\bwith\b/i,
+  /\b(?:spread|lay|layer|scatter|sprinkle|top|dot|smear|add)\b|\b(?:fill|stuff)\b[^.;]*\bwith\b|\b(?:divide|share|split)\b[^.;]*\b(?:among|between|over)\b[^.;]*\bwith\b/i,
 )
 export const PUTS_ON = recalled(/\b(?:put|place|spoon|dollop|pipe|tuck)\b/i)
 export const MARINATES = recalled(/^\W*(?:marinate|coat|rub|toss)\b/i)
@@ -88,7 +88,7 @@ export const ROLLS = recalled(/\b(?:cut|roll|divide|portion|flatten|stretch|stam
 export const MIXES = recalled(/^\W*(?:then )?(?:mix|combine|toss|stir)\b/i)
 
 export const PREPARES = recalled(
-  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince(?! \d)|finely|pit|core)\b/iu,
+  /^\W*(?:\p{L}+ly )?(?:grind|chop|slice|dice|grate(?! in\b)|soak|squeeze|drain|peel|wash|mash|rinse|shred|crumble(?! in\b)|cut|salt|thaw|press|crush|cube|mince(?! \d)|finely|pit|core|(?:let|leave) (?:the )?\p{L}+ (?:to )?(?:thaw|defrost|drain))\b/iu,
 )
 
 /** "30 minutes uncovered". */

@@ -26,6 +26,12 @@ describe('how a filling is cooked', () => {
     expect(filling.lines.find(({ foodId }) => foodId === 'cabbage')!.cookedBy).toBeNull()
   })
 
+  it('what is blended with what was fried stays raw', () => {
+    const filling = fillingOf('Fry the bacon in the butter 5 min. Pulse with the cabbage.')
+    expect(filling.lines.map(({ foodId, cookedBy }) => [foodId, cookedBy])).toContainEqual(['bacon', 'fry'])
+    expect(filling.lines.find(({ foodId }) => foodId === 'cabbage')!.cookedBy).toBeNull()
+  })
+
   it('what is cooked in water simmers', () => {
     expect(
       fillingOf('Add the cabbage and bacon to 100 ml water and simmer 15 minutes, then cool.').cookedBy,

@@ -21,7 +21,7 @@ import { readCooking } from './heat'
 import { clausesOfMethod, type Clause } from './method'
 import { outlineOf } from './outline'
 import type { Became, Outline } from './outlineState'
-import { assumePanFat, panFatByMethod, steamWaterByMethod } from './pan'
+import { assumePanFat, brothByMethod, panFatByMethod, steamWaterByMethod } from './pan'
 import { placeLines } from './placeLines'
 import { readPrecooking } from './precooking'
 import { linesFromProse } from './prose'
@@ -115,6 +115,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
     [cooking.way, cooking.andThen?.way].flatMap((way) => way ?? []),
   )
   if (cooking.way === 'brown-and-steam') steamWaterByMethod(drafts, clauses)
+  brothByMethod(drafts, clauses)
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)
   washBesideSheet(drafts, clauses)

@@ -50,6 +50,7 @@ const ENDS_AS_BALL =
   /\b(?:close|seal|pinch|enclose|wrap|gather)\b(?:[^.;]{0,40}\b(?:roll|shape|form)\b)?[^.;]{0,16}\b(?:in)?to (?:an? )?(?:(?:smooth|neat|round|tight) )*balls?\b(?![^]*\b(?:flatten|press|pat|roll out)\b)/i
 const INTO_PARCELS =
   /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
+const LIKE_ENVELOPE = /\bfold\b[^.;]{0,40}\blike (?:an? )?(?:envelopes?|letters?|parcels?)\b/i
 const SIDES_AND_ROLL =
   /\b(?:fold|tuck)(?:ed|ing)? (?:in (?:the |both |two )?(?:sides|ends|edges)|(?:the |both |two )?(?:sides|ends|edges) (?:in|over))\b[^.;]{0,30}\broll(?:ed|ing)?\b[^.;]{0,16}\b(?:up|over|into|along|forward)\b/i
 /** Closed round what it holds, and then made flat. */
@@ -62,7 +63,7 @@ const ROLLS_FROM_END =
   /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
 /** "Cut strips on both sides and braid over the filling": one loaf, whatever it is called. */
 export const PLAITED_OVER =
-  /\b(?:braid|plait|criss[- ]?cross|fold|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
+  /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
 
 const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
 
@@ -171,6 +172,12 @@ const INSTEAD: readonly {
     of: ['pleated'],
     when: ({ method }) => /\bhalf[- ]moons?\b/i.test(method),
     becomes: 'half-moon',
+  },
+  // A pocket whose edges are folded in like an envelope's.
+  {
+    of: ['half-moon'],
+    when: ({ own, method }) => /\bpockets?\b/i.test(own) && LIKE_ENVELOPE.test(method),
+    becomes: 'parcel',
   },
   // Gyoza of rice paper that are folded up into parcels.
   {

@@ -38,6 +38,7 @@ const LAYERED: readonly [work: string, perPair: number][] = [
   ['Take 2 sheets, brush with butter, cut into 3 strips, fill and fold up. Repeat', 3],
   ['Stack two sheets and cut into six squares. Fill, gather up. Repeat with the remaining sheets', 6],
   ['Use 2 sheets per parcel, brush with oil, fill and wrap', 1],
+  ['Cut each sheet in half, lay one on top of the other, butter between, fill and gather', 2],
 ]
 
 describe('pieces from sheets', () => {

@@ -50,7 +50,7 @@ const TAKES = recalled(
 )
 /** "Lay another on top", "top with a second sheet": two are one. */
 const ANOTHER = recalled(
-  /\b(?:lay|put|place|add|stick) (?:another|a second|the second|a 2nd)(?: (?:sheet|one|1|layer))?(?: of \p{L}+)? (?:(?:on|over) (?:top|it|that)|over\b)|\b(?:top|cover)(?: it)? with (?:another|a second|the second)\b(?! (?:\p{L}+ )?(?:round|circle|dis[ck]|half|piece|square))/iu,
+  /\b(?:lay|put|place|add|stick) (?:another|a second|the second|a 2nd)(?: (?:sheet|one|1|layer))?(?: of \p{L}+)? (?:(?:on|over) (?:top|it|that)|over\b)|\b(?:lay|put|place|stack|stick) (?:one|1|two|2)(?: (?:half|piece|sheet|square|strip))? (?:on top of|over|across) (?:the other|another|each other)\b|\b(?:top|cover)(?: it)? with (?:another|a second|the second)\b(?! (?:\p{L}+ )?(?:round|circle|dis[ck]|half|piece|square))/iu,
 )
 const A_THIRD = recalled(
   /\b(?:and )?(?:a third|another(?: one| 1)?)(?: (?:sheet|layer))?\b[^.;]{0,12}\bon top\b/i,
