@@ -193,7 +193,8 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
               ({ mixed, text }) =>
                 mixed ||
                 BRUSHES_MIXED.test(text) ||
-                strewnOnWash(text).has(normaliseName(read.name).split(' ')[0]!),
+                strewnOnWash(text).has(normaliseName(read.name).split(' ')[0]!) ||
+                (/seasoning$/i.test(read.name) && strewnOnWash(text).has('seasoning')),
             )) ||
           // "Sprinkle with parmesan".
           (foodIs(food, 'cheese') && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS)

@@ -287,3 +287,20 @@ describe('a choice, however it is allowed', () => {
     expect(milk!.line.choices.map(({ foodId }) => foodId)).toEqual(['plant-block'])
   })
 })
+
+describe('what is said behind a food and its amount', () => {
+  it.each([
+    ['3 onions, fried in 1/4 cup oil until brown', ['3 onions', '1/4 cup oil']],
+    ['1 onion fried in 2 tbsp butter until golden, cooled', ['1 onion', '2 tbsp butter']],
+    ['1 onion, fried in 2 tbsp oil for 10 minutes', ['1 onion', '2 tbsp oil']],
+    ['1/3 cup milk or as required', ['1/3 cup milk']],
+    ['100 ml water, or more if needed', ['100 ml water']],
+    ['1 cup sugar, 1/2 cup water, boiled to one thread', ['1 cup sugar', '1/2 cup water']],
+    ['1 bunch chard (about 300 g leaves), shredded', ['300 g chard']],
+    ['1 onion, half left whole and half sliced', ['1 onion']],
+    ['2 carrots, one grated, one diced', ['2 carrots']],
+    ['1 old roll soaked in milk', ['1 bread roll']],
+  ])('%s', (line, plain) => {
+    expectAs(line, plain)
+  })
+})

@@ -23,6 +23,7 @@ import {
   withoutLabel,
 } from './potWords'
 import { wayIn } from './precookingVerb'
+import { STARTS_WITH_AMOUNT } from './rows'
 import { isHeatLine } from './time'
 
 // What is in the pot of a part while the sentences that speak of it go by: which of them are its own here, what
@@ -79,6 +80,17 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   return { pot, untilDry: scene.untilDry }
 }
 
+/** "For the filling half a pound of beef, one onion, a clove of garlic": what there is, and nothing is done yet. */
+const listsFoods = (text: string): boolean => {
+  const pieces = text.split(/,\s+|\s+and\s+/)
+  return (
+    pieces.filter((piece) => STARTS_WITH_AMOUNT.test(piece)).length >= LEAST_LISTED &&
+    wayIn(text.replace(/\b(?:boiled|cooked|roasted|fried|steamed|toasted)\b/gi, ' '), false, false) === null
+  )
+}
+/** Two foods with amounts may be put into a pot in one breath. Our own choice. */
+const LEAST_LISTED = 4
+
 /** Whether a clause speaks of what is in this part's pot; one that closes the pieces takes it off the heat. */
 function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene): boolean {
   const { about, closed, text } = clause
@@ -102,7 +114,7 @@ function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene): boolean 
   }
   // "Simmer the syrup, pour over the hot rolls": nothing of this part is named any more.
   if (closed && isOwn && !lines.namedIn(text).length && !ALL.test(text)) return false
-  if (isAside(text)) return false
+  if (isAside(text) || listsFoods(text)) return false
   // Heat and time by themselves are the oven's, and so is what is baked.
   return isOwn || !(isHeatLine(text) || BAKES.test(text))
 }

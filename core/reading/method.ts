@@ -215,6 +215,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     const owner = whose && normaliseName(whose.before ?? whose.behind!)
     let best: Draft | null = null
     let bestScore = 0
+    const scores = new Map<Draft, number>()
     for (const draft of drafts) {
       let score = label === draft ? 3 : 0
       for (const word of words.get(draft)!) if (plain.has(word)) score += 1
@@ -241,6 +242,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       if (cut.get(draft)!.some((called) => ` ${normaliseName(text)} `.includes(` ${called} `))) score += 1.5
       // What is brushed on or fried in is named beside the piece and does not decide.
       if (draft.kind === 'pan' || draft.kind === 'finish') score *= 0.6
+      scores.set(draft, score)
       // "Stir in flour, then milk" where both have milk goes on with what was last spoken of.
       // "Boil the barley" is no barley flour.
       const isCooked =
@@ -260,11 +262,12 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       !(label && best === label)
     )
       return 'pieces'
-    if (best) return best
+    // "Cut the butter into the flour and salt, add the egg" where both have eggs is the dough's.
+    const base = closed || label ? null : namesOfBase(text)
+    if (best) return base && scores.get(base) === bestScore ? base : best
     // "2 pounds of potatoes, boil and mash them": the foods that were named just before.
     if (!closed && !label && last && last !== 'pieces' && last.kind === 'filling' && BOILS_THEM.test(text))
       return last
-    const base = closed || label ? null : namesOfBase(text)
     if (base) return base
     // "Steam the roots 10 minutes" before anything is closed: something that goes in.
     if (

@@ -162,22 +162,25 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   for (const sentence of sentences) readSentence(state, row, sentence)
 }
 
+/** "1 T sauce, 6 slices, 2 T cheese each. Fold, fork": what goes into every one. */
+const WHAT_EACH_GETS =
+  /^[^.;]*\d[^.;]*\b(?:each|apiece|per (?:piece|one|circle|round|pocket))\b[.;,]\s*\p{L}+/iu
+
 /** Whether a row goes on with the work: right below a step, or numbered behind numbered steps. */
 function worksOn(state: OutlineState, rows: readonly Row[], index: number, text: string): boolean {
   const { foods, out, numbering, section } = state
   const row = rows[index]!
   const before = rows[index - 1]
   // With no blank line between and no amount, the work goes on whatever the words are.
+  const belowStep = !row.blankBefore && before !== undefined && out.became.get(before.at) === 'step'
   const below =
-    !row.blankBefore &&
+    belowStep &&
     !STARTS_WITH_AMOUNT.test(text) &&
     !amountBehind(text, foods) &&
     section !== null &&
     !readYields(text)?.whole &&
-    before !== undefined &&
-    out.became.get(before.at) === 'step' &&
     !inlineList(text, foods)
-  if (below) return true
+  if (below || (belowStep && WHAT_EACH_GETS.test(text))) return true
   // "4. Eat warm" after three numbered steps is the fourth, whatever it says.
   const goesOn = numbering.run > 1 && row.number === numbering.last + 1
   return row.number !== null && (goesOn || (!STARTS_WITH_AMOUNT.test(text) && isStep(text, foods)))

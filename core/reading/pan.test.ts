@@ -13,6 +13,7 @@ describe('fat that ends the list without an amount', () => {
     'Cook on a hot tava, apply ghee on each side.',
     'Cook on a tawa with a little ghee.',
     'Cook on a griddle, dabbing ghee on both sides.',
+    'Brush a frypan with ghee. Cook 3 minutes each side.',
   ])('is what the pieces are cooked in: %s', (step) => {
     expect(panOf('Ghee', step).map(({ foodId }) => foodId)).toEqual(['ghee'])
   })
@@ -25,4 +26,16 @@ describe('fat that ends the list without an amount', () => {
       ['sunflower-oil', line!.grams],
     ])
   })
+})
+
+it("stock in which only the pieces are cooked is the pot's, whatever it is listed with", () => {
+  const { recipe } = readRecipe(
+    `Dumplings\nMakes 12\n\nDough\n250 g flour\n2 eggs\n\nFilling\n200 g minced beef\n1 onion\n1.5 l broth\n\nKnead. Mix the filling. Fill and fold. Simmer in the broth for 12 minutes.`,
+    foods,
+  )
+  expect(recipe.parts.map(({ kind, lines }) => [kind, lines.length])).toEqual([
+    ['shell', 2],
+    ['filling', 2],
+    ['pan', 1],
+  ])
 })

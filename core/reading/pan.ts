@@ -233,7 +233,9 @@ const ON_GRIDDLE = recalled(/\b(?:griddle|grill|tawa|pan|skillet)\b/i)
 
 /** Of the fat in a list that is fried with, whichever of its names the method says. */
 const fatWord = (name: string) => new RegExp(`\\b${normaliseName(name).split(' ').at(-1)}\\b`, 'i')
-const OILED = recalled(/\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b/iu)
+const OILED = recalled(
+  /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b|\b(?:brush|oil|grease|wipe) (?:an? |the |your )?(?:\p{L}+ ){0,2}(?:pan|frypan|skillet|griddle|tawa|tava)\b/iu,
+)
 
 const HEATS_OR_IN = recalled(
   /\bheat (?:half (?:of )?)?(?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu,

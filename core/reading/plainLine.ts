@@ -62,6 +62,16 @@ export function plainLine(raw: string): string {
     // "An old roll": bread, and nothing that is made.
     .replace(/\b(?:old|stale|day[- ]old|dry) (?:white )?(?=(?:rolls?|buns?)\b)/gi, 'stale bread ')
     .replace(/\bbread buns?\b/gi, 'bread roll')
+    // "1/3 cup milk or as required": as much, or what is needed.
+    .replace(
+      /(?<=\p{L}),? or (?=(?:as|more if|whatever(?: is)?|as much as is) (?:required|needed|necessary)\b)/giu,
+      ', ',
+    )
+    // "1 bunch chard (about 300 g leaves)": what it weighs.
+    .replace(
+      /\((?:about |approx\.? |~)?(\d[\d.]* ?(?:g|oz|kg)) (?:of )?(?:leaves|flesh|peeled|trimmed|prepared|in all|total|altogether)\)/gi,
+      '($1)',
+    )
     // "2 hb eggs", "3 cl garlic".
     .replace(/\bh\.?b\.? (?=eggs?\b)/gi, 'hard-boiled ')
     .replace(/^(\d{1,2}) cl\.? (?:of )?(?=garlic\b)/i, '$1 cloves ')

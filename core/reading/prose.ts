@@ -183,6 +183,15 @@ export function linesFromProse(
         const isAgain =
           / to taste$/.test(text) && /^(?:herb|spice)$/.test(food.group) && measured.has(food.id)
         if (isAgain && food.id !== 'black-pepper') continue
+        // "Cut the butter into the flour and salt" once the filling has been listed: that salt is the dough's.
+        if (
+          / to taste$/.test(text) &&
+          food.group === 'salt' &&
+          flour &&
+          measured.has(food.id) &&
+          here !== 'shell'
+        )
+          continue
         measured.add(food.id)
         // "Cook on a tawa with a little ghee": the pan's fat is seen to where the pieces are cooked.
         const isOfPan =

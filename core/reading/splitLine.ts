@@ -7,6 +7,7 @@ import { PREP_WORDS } from './lineName'
 import { WITH_INSIDE, BOILED_AND_DRAINED, SOAKED_IN_WATER, DONE_WITH_THE } from './wetOnLine'
 import { matchFood } from './match'
 import { oneAmountForSeveral } from './oneAmount'
+import { withPlainPastes } from './pastesSpelt'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PER_BATCH, readLine } from './readLine'
 import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
@@ -24,7 +25,7 @@ const STIRRED =
 const HOW = String.raw`(?:(?:\p{L}+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
 const HOW_LONG = String.raw`(?: together| \p{L}+ly| soft| golden| brown| (?:until|till) (?:just |very |they are |it is )?\p{L}+(?: (?:and )?(?!in\b|with\b)\p{L}+){0,2}?| to an? (?:\p{L}+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
 /** "Crushed to a paste" names nothing that it is joined to. */
-const NOT_TO = String.raw`(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b)`
+const NOT_TO = String.raw`(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b| (?:an? |one |two |half |\d[ -])?(?:soft |hard )?(?:threads?|strings?|ball)\b)`
 /** "Fried until golden in", "softened for 5 minutes in", "mixed to a paste with". */
 const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})(?<long>${HOW_LONG}) (?:in|into|with|w\/|to${NOT_TO}|\+|and|&)`
 const JOIN = new RegExp(
@@ -77,37 +78,12 @@ const RUN_ON =
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((line, foods) => {
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
   const plain = withPlainAmounts(line.replace(/\s*[,;]\s*$/, ''))
-  const raw = withEachInBrackets(plain)
-    .replace(/\s*\((?:for (?:the )?)?(egg ?wash|glaze|brushing)\)\s*$/i, ', for $1')
-    // "2 tbsp flour + 3 tbsp water (paste for sealing)".
-    .replace(
-      /(?<=\bwater)[\s,(–-]+(?:a )?(?:thick )?(?:paste|slurry|glue)\b[^()]*\b(?:seal|stick|clos|edges)[^()]*\)?$/i,
-      ', to seal',
-    )
-    // "1 tbsp flour mixed with 2 tbsp water (paste)": of flour it is no sauce.
-    .replace(
-      /^(?<flour>.*\b(?:flour|maida|atta)\b.*\d.*\bwater)[\s,(–-]+(?:as |for )?(?:an? )?(?:thick )?(?:paste|glue)\)?$/i,
-      '$<flour>, to seal',
-    )
-    // "1 tbsp cornflour in a little water": a slurry of both.
-    .replace(STARCH_IN_WATER, '$1 mixed with $2')
-    // "200 ml warm brine (2 tsp salt)": water with the salt that stands in the bracket.
-    .replace(/^(\d.*?)\bbrine\s*\((\d[^()]*\bsalt)\b[^()]*\)/i, '$1water + $2')
-    // "Flour paste to seal (1 tbsp flour + water)": what it is made of stands in the bracket.
-    .replace(
-      /^(?:\p{L}+ )?(?:paste|slurry|glue) (?:to|for) (?:seal|stick|clos)\p{L}*\s*\((\d[^()]*flour|\d[^()]*maida|\d[^()]*starch) (?:\+|and|&|mixed with|in) (?:a little |some )?water\)$/iu,
-      '$1 + water paste to seal',
-    )
-    // "Maida paste to stick".
-    .replace(
-      /^(?:a (?:little|thick) |some |thick )?(maida|flour|atta|cornflour|cornstarch)(?: (?:and|\+|&) water)? (?:paste|slurry|glue)(?:,? (?:to|for) (?:stick|seal|glue|clos)\p{L}*)?$/iu,
-      '$1, to seal (a paste with water)',
-    )
-    // "1 tbsp flour + water paste": of the water nothing is left.
-    .replace(
-      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b.*$/iu,
-      '$1, to seal (a paste with water)',
-    )
+  const raw = withPlainPastes(
+    withEachInBrackets(plain).replace(
+      /\s*\((?:for (?:the )?)?((?:egg )?wash|eggwash|glaze|brushing)\)\s*$/i,
+      ', for $1',
+    ),
+  )
     // "Melted butter... or just use 1 cup oil".
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')
     .replace(/\s*(?:\.{2,}|…)\s*(?=or\b)/i, ' ')
@@ -144,12 +120,13 @@ const doneBy = (verb: string, long = ''): string => {
 const bareName = (text: string): string =>
   [readLine(text).name, ...readLine(text).prep].filter(Boolean).join(' ')
 
+/** How long something is fried, behind what it is fried in. */
+const UNTIL_DONE =
+  /\s+(?:(?:until|till)\s[^,;()\d]*|for (?:about )?\d[\d-]* ?min\w*)(?:,?\s*(?:and |then )*(?:cooled|chilled|drained|chopped|mashed|squeezed))*$/i
 const AND_BETWEEN = /\p{L}\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/iu
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
 const ONE_OF = /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|those|your|my)\b)(\p{L}.*)$/iu
-const STARCH_IN_WATER =
-  /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?\p{L}+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/iu
 /** What joins ingredients, or says what is done with one. */
 const MARKED = /[,;+&]|(?<!\d)\/|\/(?!\d)|\b(?:and|plus|or|with|in)\b/i
 /** "Salt and pepper", "peeled and diced": joined, and no mark between two foods. */
@@ -359,10 +336,13 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     if (fine) {
       // "2 leeks fried in 10 g butter": they are fried, and the butter is a line of its own.
       const done = doneBy(join.groups?.done ?? '', join.groups?.long)
-      const own = done ? `${left.replace(/[,+&]\s*$/, '').trim()}, ${done}` : left
+      // "Fried in 2 tbsp oil until brown": how long is said of the leeks.
+      const until = done ? (UNTIL_DONE.exec(right)?.[0] ?? '') : ''
+      const own = done ? `${left.replace(/[,+&]\s*$/, '').trim()}, ${done}${until}` : left
       // "Butter for brushing 50 g + 1 dl hot milk": what the first is for goes for what is stirred into it.
       const brushes = /[+&]|\bwith\b|\bw\//i.test(join[0]) && leftRead.purpose === 'finish'
-      const goesWith = brushes && !readLine(right).purpose ? `${right}, to finish` : right
+      const other = right.slice(0, right.length - until.length)
+      const goesWith = brushes && !readLine(other).purpose ? `${other}, to finish` : other
       return [...split(own, foods), ...split(goesWith, foods)]
     }
   }

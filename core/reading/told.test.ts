@@ -170,4 +170,22 @@ Use a 1 lb. loaf frozen bread dough, thawed. Roll into 10x14 rectangle. Spread 1
     ])
     expect([recipe.pieces, recipe.servings, recipe.shape]).toEqual([1, 6, 'roll'])
   })
+
+  it('keeps the work of the dough and its salt out of the filling that was listed before it', () => {
+    const { recipe } = readRecipe(
+      `you're going to need two cups of flour, half a cup of cold butter, an egg, a third of a cup of cold water and a teaspoon of salt for the dough. for the filling half a pound of ground beef, one small onion, half a teaspoon of cumin and two hard boiled eggs. first cut the butter into the flour and salt, add the egg and water, bring it together and let it chill for an hour. brown the beef with the onion for about eight minutes, add the cumin and cook two more minutes. let it cool and add the chopped eggs. roll the dough out and cut ten circles. fill, fold and crimp and bake at three seventy five for twenty five minutes.`,
+      foods,
+    )
+    const [shell, filling] = recipe.parts
+    expect(filling!.lines.map(({ foodId, cookedBy }) => [foodId, cookedBy])).toEqual([
+      ['minced-beef', null],
+      ['onion', null],
+      ['cumin', null],
+      ['boiled-egg', 'raw'],
+    ])
+    expect(recipe.facts.find(({ kind }) => kind === 'chill-minutes')).toMatchObject({
+      low: 60,
+      partId: shell!.id,
+    })
+  })
 })

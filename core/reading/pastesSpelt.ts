@@ -1,0 +1,42 @@
+// What is stirred together to seal and to thicken, brought to one form before a line is taken apart.
+
+const STARCH_IN_WATER =
+  /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?\p{L}+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/iu
+
+/**
+ * A line with its paste, slurry or brine told by what it is made of: "1 tbsp flour + water paste" becomes "1 tbsp flour,
+ * to seal (a paste with water)", "1 tbsp cornflour in 2 tbsp water" becomes "1 tbsp cornflour mixed with 2 tbsp water".
+ *
+ * @param line an ingredient line
+ */
+export const withPlainPastes = (line: string): string =>
+  line
+    // "2 tbsp flour + 3 tbsp water (paste for sealing)".
+    .replace(
+      /(?<=\bwater)[\s,(–-]+(?:a )?(?:thick )?(?:paste|slurry|glue)\b[^()]*\b(?:seal|stick|clos|edges)[^()]*\)?$/i,
+      ', to seal',
+    )
+    // "1 tbsp flour mixed with 2 tbsp water (paste)": of flour it is no sauce.
+    .replace(
+      /^(?<flour>.*\b(?:flour|maida|atta)\b.*\d.*\bwater)[\s,(–-]+(?:as |for )?(?:an? )?(?:thick )?(?:paste|glue)\)?$/i,
+      '$<flour>, to seal',
+    )
+    // "1 tbsp cornflour in a little water": a slurry of both.
+    .replace(STARCH_IN_WATER, '$1 mixed with $2')
+    // "200 ml warm brine (2 tsp salt)": water with the salt that stands in the bracket.
+    .replace(/^(\d.*?)\bbrine\s*\((\d[^()]*\bsalt)\b[^()]*\)/i, '$1water + $2')
+    // "Flour paste to seal (1 tbsp flour + water)": what it is made of stands in the bracket.
+    .replace(
+      /^(?:\p{L}+ )?(?:paste|slurry|glue) (?:to|for) (?:seal|stick|clos)\p{L}*\s*\((\d[^()]*flour|\d[^()]*maida|\d[^()]*starch) (?:\+|and|&|mixed with|in) (?:a little |some )?water\)$/iu,
+      '$1 + water paste to seal',
+    )
+    // "Maida paste to stick".
+    .replace(
+      /^(?:a (?:little|thick) |some |thick )?(maida|flour|atta|cornflour|cornstarch)(?: (?:and|\+|&) water)? (?:paste|slurry|glue)(?:,? (?:to|for) (?:stick|seal|glue|clos)\p{L}*)?$/iu,
+      '$1, to seal (a paste with water)',
+    )
+    // "1 tbsp flour + water paste": of the water nothing is left.
+    .replace(
+      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b.*$/iu,
+      '$1, to seal (a paste with water)',
+    )
