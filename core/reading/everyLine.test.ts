@@ -300,6 +300,11 @@ describe('what is said behind a food and its amount', () => {
     ['1 onion, half left whole and half sliced', ['1 onion']],
     ['2 carrots, one grated, one diced', ['2 carrots']],
     ['1 old roll soaked in milk', ['1 bread roll']],
+    ['2 tins chickpeas (drained 480 g)', ['480 g canned chickpeas']],
+    ['2 duck legs confit (meat about 250 g)', ['250 g duck confit']],
+    ['200 g peppers', ['200 g bell pepper']],
+    ['1 jar peppers (350 g)', ['350 g bell pepper']],
+    ['5 g pepper', ['5 g black pepper']],
   ])('%s', (line, plain) => {
     expectAs(line, plain)
   })

@@ -23,6 +23,7 @@ describe('times go to the part that they are of', () => {
   it.each([
     ['Rub the lard into the flour. Fridge 20 min.', ['chill 20 shell']],
     ['Mix the dough till smooth (8 min by hand), rest 10 min.', ['knead 8 shell', 'rest 10 shell']],
+    ['Mix the dough, bulk 5 hours at room temperature.', ['rise 300 shell']],
     ['Mix the dough. In the fridge for 30 min.', ['chill 30 shell']],
     ['Knead the dough 8 min. Keep covered 20 min.', ['knead 8 shell', 'rest 20 shell']],
     ['Boil the lard and water, pour on to the flour. Mix and rest 10 min.', ['rest 10 shell']],

@@ -25,7 +25,7 @@ const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
   ['knead-minutes', /\bknead|\bwork (?:the dough|it)\b(?! in)|\bstand mixer\b|\bdough hook\b/i],
-  ['rise-minutes', /\b(?:rise|rises|risen|proved|proofed|raise|prove|proof|double|doubled|ferment)\b/i],
+  ['rise-minutes', /\b(?:rise|rises|risen|proved|proofed|raise|prove|proof|double|doubled|ferment|bulk)\b/i],
   ['chill-minutes', /\b(?:chill|fridge|refrigerat\w*|freezer)\b/i],
   [
     'rest-before-eating-minutes',

@@ -5,6 +5,7 @@ import { isBoiledSoft } from './boiledWeight'
 import { matchFood, normaliseName } from './match'
 import { qualifiersIn } from './qualifiers'
 import { readLine, type ReadLine } from './readLine'
+import { unitById } from './units'
 
 // Which food a line names: by its name, by what stands behind it, and by how much of it there is.
 
@@ -30,16 +31,26 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   return null
 }
 
-/** "1 pepper, diced" is no peppercorn: what is counted out and has no pieces is the vegetable of that name. */
+/** "1 pepper, diced", "200 g peppers" are no peppercorns: what is counted out, or more than is ever ground, is the
+ * vegetable of that name. */
 export function vegetableOf(read: ReadLine, food: Food, foods: Foods) {
   const term = read.measures[0]?.[0]
-  if (food.group !== 'spice' || !term || term.unitId !== null || term.low > MOST_VEGETABLES) return null
+  if (food.group !== 'spice' || !term) return null
+  const unit = term.unitId === null ? null : unitById(term.unitId)
+  const isMuch =
+    (unit?.kind === 'mass' && term.low * unit.factor >= MORE_THAN_SPICE_GRAMS) ||
+    (unit?.kind === 'volume' && term.low * unit.factor >= MORE_THAN_SPICE_ML) ||
+    (unit?.kind === 'count' && /^(?:can|jar|packet|bag)$/.test(unit.id))
+  const isCounted = unit === null && term.low <= MOST_VEGETABLES
+  if (!isCounted && !(isMuch && /^(?:\p{L}+ )?peppers?$/iu.test(read.name))) return null
   if (Object.keys(food.unitGrams).some((unit) => /^(?:piece|small|medium|large|pod)$/.test(unit))) return null
   const vegetable = matchFood(`bell ${read.name}`, foods)
   return vegetable?.how === 'exact' && vegetable.food.group === 'vegetable' ? vegetable : null
 }
-/** Nobody fills a batch with more peppers than this. Common practice, no source. */
+/** Nobody fills a batch with more peppers than this, nor grinds so much of one. Common practice, no source. */
 const MOST_VEGETABLES = 12
+const MORE_THAN_SPICE_GRAMS = 40
+const MORE_THAN_SPICE_ML = 59
 
 /** "Boiled soya granules 50 g (dry weight)": it is the dry food that was weighed, and soaked or cooked afterwards. */
 const DRY_WEIGHT =

@@ -78,6 +78,26 @@ describe('the way of cooking', () => {
     })
   })
 
+  it('goes on in the oven where the pieces are filled last', () => {
+    expect(
+      cooking(
+        'Form 8 balls and flatten. Cook in a skillet, 5 minutes a side. Then bake at 180 °C for 15 min.\nMeanwhile grate the cheese.\nSplit, stuff with the cheese and close.',
+      ),
+    ).toMatchObject({
+      way: 'griddle',
+      minutes: 10,
+      andThen: { way: 'bake', temperatureC: 180, minutes: 15 },
+    })
+  })
+
+  it('knows the air fryer by its letters', () => {
+    expect(cooking('Fill. Brush with oil, AF @ 180C for 15 mins flipping once.')).toMatchObject({
+      way: 'bake',
+      temperatureC: 180,
+      minutes: 15,
+    })
+  })
+
   it('browns in spots and fries nothing', () => {
     expect(cooking('Fill. Cook on a hot griddle 3 minutes per side until browned in spots.')).toMatchObject({
       way: 'griddle',

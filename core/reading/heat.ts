@@ -60,6 +60,7 @@ export function readCooking(context: HeatContext): CookingRead {
   const anyClosed = clauses.some((clause) => clause.closed)
   /** The sentence that last spoke of heat for the pieces. */
   let lastHeated: string | null = null
+  let lastStep = -1
   for (const [at, stated] of clauses.entries()) {
     let clause = stated
     const before = clauses[at - 1]?.text ?? ''
@@ -160,11 +161,13 @@ export function readCooking(context: HeatContext): CookingRead {
     // "Griddle 5 min a side, then oven 180 °C 10 min": the sentence goes on with what it began with.
     const goesOn =
       kind === null &&
-      clause.sentence === lastHeated &&
-      (isHeatLine(clause.text.replace(/^\W*(?:in (?:the )?)?oven\W*/i, '')) ||
-        /^\W*(?:bake|finish|grill|steam|(?:in|into|to) (?:the |an? )?(?:hot )?oven)\b[^.]*\d/i.test(
-          clause.text,
-        ))
+      ((clause.sentence === lastHeated &&
+        isHeatLine(clause.text.replace(/^\W*(?:in (?:the )?)?oven\W*/i, ''))) ||
+        // "Cook in a skillet, 5 minutes a side. Then bake at 180 °C for 15 min."
+        ((clause.sentence === lastHeated || clause.step === lastStep) &&
+          /^\W*(?:bake|finish|grill|steam|(?:in|into|to) (?:the |an? )?(?:hot )?oven)\b[^.]*\d/i.test(
+            clause.text,
+          )))
     const had = events.length
     if (kind === 'pieces' || goesOn || (!anyClosed && (kind === null || kind === 'pan' || kind === 'finish')))
       events.push(...eventsIn(clause))
@@ -179,7 +182,10 @@ export function readCooking(context: HeatContext): CookingRead {
         ? timesIn(clause.text)
         : []
     if (inBroth) events.push({ ...bareEvent('boil', null, clause.text), minutes: middleMinutes(inBroth) })
-    if (events.length > had) lastHeated = clause.sentence
+    if (events.length > had) {
+      lastHeated = clause.sentence
+      lastStep = clause.step
+    }
   }
   if (!events.length) events.push(...eventsElsewhere(clauses, preheatC, preheatFan))
   // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.

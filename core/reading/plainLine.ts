@@ -67,9 +67,18 @@ export function plainLine(raw: string): string {
       /(?<=\p{L}),? or (?=(?:as|more if|whatever(?: is)?|as much as is) (?:required|needed|necessary)\b)/giu,
       ', ',
     )
+    // "2 tins tuna (drained 224 g)": the number stands behind the word.
+    .replace(
+      /\(drained(?: weight)?[: ]+(?:about )?(\d[\d.]* ?(?:g|oz|ml))(?: in all| total)?\)/gi,
+      '($1 drained)',
+    )
     // "1 bunch chard (about 300 g leaves)": what it weighs.
     .replace(
-      /\((?:about |approx\.? |~)?(\d[\d.]* ?(?:g|oz|kg)) (?:of )?(?:leaves|flesh|peeled|trimmed|prepared|in all|total|altogether)\)/gi,
+      /\((?:about |approx\.? |~)?(\d[\d.]* ?(?:g|oz|kg)) (?:of )?(?:leaves|flesh|meat|peeled|trimmed|prepared|in all|total|altogether)\)/gi,
+      '($1)',
+    )
+    .replace(
+      /\((?:meat|flesh|leaves)(?: weighs)? (?:about |approx\.? |~)?(\d[\d.]* ?(?:g|oz|kg))\)/gi,
       '($1)',
     )
     // "2 hb eggs", "3 cl garlic".

@@ -127,7 +127,7 @@ function spelled(line: string): string {
       .replace(/\bS\.\s?R\.?(?=\s?flour)/gi, 'self-raising')
       .replace(/\bA\.\s?P\.?(?=\s?flour)/gi, 'all-purpose')
       .replace(/\bair(fr(?:y|yer|ied|ying))\b/gi, 'air $1')
-      .replace(/\bAF(?=\s*(?:at\s)?\d{3})/g, 'air fryer')
+      .replace(/\bAF(?=\s*(?:(?:at|on|@)\s?)?\d{3})/g, 'air fryer')
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')
       // "Ingredients 1x 2x 3x": buttons of a page.
