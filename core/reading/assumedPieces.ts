@@ -20,7 +20,7 @@ const USUAL_DOUGH_GRAMS: Readonly<Record<Shape, { wet: number; dry: number }>> =
 }
 
 /** Pieces that are a meal each, by their name. Common practice, no source. */
-const LARGE = /\bpast(?:y|ies)\b(?! (?:sheet|dough|case))|\bcalzon(?:es?|i)\b/i
+export const LARGE = /\bpast(?:y|ies)\b(?! (?:sheet|dough|case))|\bcalzon(?:es?|i)\b/i
 const LARGE_DOUGH_GRAMS = 110
 
 /** Nobody closes less dough round a filling. Common practice, no source. */

@@ -1,7 +1,7 @@
 import { recalled } from './matches'
 import type { RecipeNote } from '../recipe/document'
 import { MAX_PIECES, type CookingWay, type Shape } from '../recipe/vocabulary'
-import { assumedDough } from './assumedPieces'
+import { assumedDough, LARGE } from './assumedPieces'
 import type { FoundFact } from './facts'
 import type { Draft } from './drafts'
 import type { Clause } from './method'
@@ -196,9 +196,12 @@ function believe(
   return pieces
 }
 
+/** No calzone has more dough. Common practice, no source. */
+const MOST_MEAL_GRAMS = 300
+
 /** Nobody counts: one pie, or as many as the dough gives. */
 function assumePieces(
-  { outline, clauses, shape, doughGrams }: Counting,
+  { outline, clauses, shape, doughGrams, servings }: Counting,
   way: CookingWay,
   facts: readonly FoundFact[],
   notes: RecipeNote[],
@@ -217,7 +220,10 @@ function assumePieces(
     return { pieces: 1, stated }
   }
   const assumed = assumedDough(shape, way, facts, outline.title)
-  const pieces = wholePieces(doughGrams / assumed.grams)
+  const byDough = wholePieces(doughGrams / assumed.grams)
+  // "Calzone for 1": what is a meal is as many as eat, where the dough is near that.
+  const isMeal = LARGE.test(outline.title) && servings !== null && doughGrams / servings <= MOST_MEAL_GRAMS
+  const pieces = isMeal ? Math.min(byDough, servings) : byDough
   notes.push({
     code: 'pieces-assumed',
     level: 'check',

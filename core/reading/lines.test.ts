@@ -128,6 +128,7 @@ describe('amounts as cooks write them', () => {
         Math.round(choice.grams ?? -1),
       ])
     expect(choices('50 g ghee or butter')).toEqual([['butter', 50]])
+    expect(choices('225 g butter/block marg')).toEqual([['margarine', 225]])
     expect(choices('1 tbsp butter or 2 tsp oil')).toEqual([['sunflower-oil', 9]])
     expect(choices('lard, butter or ghee 50 g')).toEqual([
       ['butter', 50],

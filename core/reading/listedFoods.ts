@@ -112,8 +112,10 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   const shared =
     /^.+\s+(paste|powder|powders|seeds?|flakes|leaves|oil|flour|cheese|mince|juice)(?:[\s,(].*)?$/i.exec(last)
   const names: string[] = []
-  // "1 tsp cumin and coriander": what is counted in teaspoons beside a spice is one as well.
+  // "1 tsp cumin and coriander": what is counted in teaspoons beside a spice is one as well; behind a mere comma, as in
+  // "1/4 tsp chilli powder, coriander, salt", it is the leaf.
   const ofSpice =
+    /\s(?:and|&|\+)\s/.test(raw) &&
     readLine(own[0]!).measures[0]?.[0]?.unitId === 'tsp' &&
     matchFood(readLine(own[0]!).name, foods)?.food.group === 'spice'
   const matches = own.map((piece, at) => {

@@ -17,7 +17,7 @@ const MENTION = new RegExp(
   'giu',
 )
 const STOP =
-  /\b(?:and|with|into|in|to|until|till|for|then|on|at|from|or|plus|over|by|it|them|is|are|so|that|which|about|you|i|a|an|half|one|two|three|four|five|six|ten|twelve|mix|add|knead|fry|cook|stir|rest|let|leave|roll|make|minutes?|mins?|hours?|degrees|each|cut|chopped|pieces|balls|rounds|circles|dis[ck]s|times)\b.*$/i
+  /\b(?:and|with|into|in|to|until|till|for|then|if|on|at|from|or|plus|over|by|it|them|is|are|so|that|which|about|you|i|a|an|half|one|two|three|four|five|six|ten|twelve|mix|add|knead|fry|cook|stir|rest|let|leave|roll|make|minutes?|mins?|hours?|degrees|each|cut|chopped|pieces|balls|rounds|circles|dis[ck]s|times)\b.*$/i
 /** Preparation in front of a name is no end of it. */
 const LEADING =
   /^(?:(?:finely|roughly|thinly|freshly|well)\s+)?(?:chopped|sliced|diced|grated|shredded|cubed|peeled)\s+/i

@@ -18,6 +18,7 @@ import { withPlainChoices } from './choicesSpelt'
 import { matchFood } from './match'
 import { packetClaims } from './packetClaims'
 import { readLine, type ReadLine } from './readLine'
+import { mayHoldNumber } from './readNumber'
 import { rememberWith } from './remember'
 import { FILLED_UP } from './sharedOut'
 import { splitLine } from './splitLine'
@@ -215,7 +216,11 @@ function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
   if (!read.alternative) return []
   const choices: Choice[] = []
   for (const text of read.alternative.split(/\s+or\s+|,\s+(?:or\s+)?/i).slice(0, 4)) {
-    const own = readLine(text)
+    const named = readLine(text)
+    // "Butter or block margarine": no block is counted out.
+    const isName =
+      named.measures.length > 0 && !mayHoldNumber(text) && matchFood(text, foods)?.how === 'exact'
+    const own = isName ? { ...named, name: text.trim(), measures: [] } : named
     const match = matchFood(own.name, foods)
     if (!match || match.food.id === taken.id || match.how === 'part') continue
     const stated = own.measures.length ? own : { ...read, name: own.name, alternative: null, prep: own.prep }

@@ -34,7 +34,7 @@ const JOIN = new RegExp(
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
 const COMMA = new RegExp(
-  String.raw`(?:(?:,|;|\s[/|·•])\s+|(?<=[\p{L})]),(?=\d))(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!(?:finely |roughly )?(?:chopped|sliced|minced|peeled)\b|cm\b|inch(?:es)?\b(?!\s+(?:piece|knob|of\b|fresh|ginger|galangal|turmeric|cinnamon|root|adrak))|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|(?:extra )?(?:large|medium|small|big)\b\W*(?:,|$|\)|peeled|chopped|diced|sliced|grated|ones)|%)\p{L})`,
+  String.raw`(?:(?:,|;|\s[/|·•])\s+|(?<=[\p{L})]),(?=\d))(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!(?:finely |roughly )?(?:chopped|sliced|minced|peeled)\b|(?:cm|inch(?:es)?)\b(?!\s+(?:piece\s+(?=\p{L})|knob|of\b|fresh|ginger|galangal|turmeric|cinnamon|root|adrak))|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|(?:extra )?(?:large|medium|small|big)\b\W*(?:,|$|\)|peeled|chopped|diced|sliced|grated|ones)|%)\p{L})`,
   'iu',
 )
 const OTHER = String.raw`(?<other>(?:${NUMBER_PATTERN})[^()]*?)(?: (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min[^()]*| (?:until|till) [^()]*)?`

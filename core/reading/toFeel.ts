@@ -149,7 +149,7 @@ function waterToFeel(
     ;[low, high] = both[0]! <= both[1]! ? [both[0]!, both[1]!] : [both[1]!, both[0]!]
   }
   // Of milk or yogurt only the free water counts.
-  const free = Math.max(0.3, (liquid.per100g.waterG / 100) * (liquid.freeWater || 1))
+  const free = freeShare(liquid)
   low = Math.max(0, low / free)
   high = Math.max(low, high / free)
   if (high <= 0) return null
@@ -167,6 +167,10 @@ function waterToFeel(
     why: `${usual.kind}${words ? `, ${words}` : ''}: ${share(low)} to ${share(high)} % of the flour with every liquid; common practice, no source, and what these flours drink`,
   }
 }
+
+/** The share of a liquid that wets flour, 0.3 to 1. */
+const freeShare = ({ per100g, freeWater }: Food): number =>
+  Math.max(0.3, (per100g.waterG / 100) * (freeWater || 1))
 
 /** "A bit of water if dry": a spoonful at most, whatever the flours could drink. */
 const ONLY_IF = /\b(?:bit|little|splash|drops?|touch|spoonful|only|just)\b[^.]*\bif\b/i
@@ -264,6 +268,19 @@ export function fillToFeel(
     gramsLow: low,
     gramsHigh: high,
     toFeel: { feel: found.feel, startGrams: Math.min(found.startGrams, low), lowGrams: low, highGrams: high },
+  })
+  // "Milk/water to knead": either wets as much.
+  const wets = freeShare(felt.food)
+  line.choices = line.choices.map((choice) => {
+    const other = foods.get(choice.foodId ?? '')
+    if (!other || !isLiquid(other)) return choice
+    const factor = wets / freeShare(other)
+    return {
+      ...choice,
+      grams: nice(grams * factor),
+      gramsLow: nice(low * factor),
+      gramsHigh: nice(high * factor),
+    }
   })
   line.notes = line.notes.filter((note) => !/^(?:to-taste|as-required|no-amount)$/.test(note.code))
   line.notes.push({

@@ -101,6 +101,8 @@ function lineIn(text: string, foods: Foods): { text: string; food: Food } | null
       .slice(0, length)
       .join(' ')
       .replace(/[.,;:]+$/, '')
+      // A bracket that was cut in two says nothing.
+      .replace(/\s*\([^)]*$/, '')
     const read = readLine(own)
     const food = read.measures.length || read.unmeasured ? matchFood(read.name, foods) : null
     if (food?.how === 'exact') return { text: own, food: food.food }

@@ -36,6 +36,7 @@ describe('stand-ins', () => {
     [{ ...row, figures_of: 'moon-dust' }, /moon-dust/],
     [{ ...row, id: 'butter' }, /that id already/],
     [{ ...row, why: '' }, /why is missing/],
+    [{ ...row, id: 'wet', free_water: '7' }, /free_water "7"/],
     [{ ...row, allergens: 'pollen' }, /pollen/],
     [{ ...row, origin: 'moon' }, /moon/],
   ])('name what is wrong in a row', (bad, message) => {
