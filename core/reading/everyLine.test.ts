@@ -300,6 +300,8 @@ describe('what is said behind a food and its amount', () => {
     ['1 onion, half left whole and half sliced', ['1 onion']],
     ['2 carrots, one grated, one diced', ['2 carrots']],
     ['1 old roll soaked in milk', ['1 bread roll']],
+    ['Ready made puff pastry sheets – 6 squares', ['300 g puff pastry']],
+    ['24 square wonton wrappers', ['24 wonton wrappers']],
     ['3 cloves garlic, 2 cm ginger', ['3 cloves garlic', '2 cm ginger']],
     ['1 carrot, 2 cm pieces', ['1 carrot']],
     ['1/4 tsp chilli powder, coriander, salt', ['1/4 tsp chilli powder', 'fresh coriander', 'salt']],

@@ -188,6 +188,7 @@ export const UNITS: readonly Unit[] = [
     names: ['sachet', 'sachets', 'envelope', 'envelopes'],
   },
   { id: 'sheet', kind: 'count', factor: 1, names: ['sheet', 'sheets'] },
+  { id: 'square', kind: 'count', factor: 1, names: ['squares'] },
   { id: 'block', kind: 'count', factor: 1, names: ['block', 'blocks'] },
   { id: 'ball', kind: 'count', factor: 1, names: ['ball', 'balls'] },
   { id: 'cube', kind: 'count', factor: 1, names: ['cube', 'cubes'] },
