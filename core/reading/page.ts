@@ -45,15 +45,16 @@ export const saysWhose = (text: string): boolean =>
   )
 const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
 
+const isNoise = (sentences: readonly string[]): boolean =>
+  sentences.length > 0 && sentences.every((one) => NOISE.test(one))
+
 /**
  * Whether a row says nothing of the dish: adverts, links, stars (`noise`), or figures of a serving (`nutrition`).
  * A `line` of nutrients may also be an ingredient ("protein 30 g", "salt 5 g"); a `start` is none.
  */
 export const saysNothing = remember((text: string) => ({
   noise:
-    BYLINE.test(text) ||
-    (sentencesOf(text).every((one) => NOISE.test(one)) &&
-      (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text))),
+    BYLINE.test(text) || (isNoise(sentencesOf(text)) && (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text))),
   nutrition: nutritionIn(text),
 }))
 
