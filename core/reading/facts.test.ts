@@ -65,4 +65,15 @@ describe('times go to the part that they are of', () => {
     const steps = 'Knead the dough, rest 30 min. Knead the dough again and rest another 30 min.'
     expect(times(`${steps} ${FOLD} Steam.`)).toEqual(['rest 30 shell', 'rest 30 shell'])
   })
+
+  it('a ball of what goes in is no ball of dough', () => {
+    const grams = (steps: string) =>
+      read(steps)
+        .facts.filter(({ kind }) => /grams/.test(kind))
+        .map(({ kind, low }) => `${kind} ${low}`)
+    expect(grams(`Roll the pork into 12 balls of 25 g. ${FOLD} Steam.`)).toEqual([
+      'filling-grams-per-piece 25',
+    ])
+    expect(grams(`Roll the dough into 12 balls of 40 g. ${FOLD} Steam.`)).toEqual(['ball-grams 40'])
+  })
 })

@@ -19,7 +19,8 @@ const BATCH = new RegExp(
   'iu',
 )
 /** What is done to no filling: in such a clause a ball is of dough. */
-const WORKS_DOUGH = /\b(?:dough|roll|flatten|press|fill|knock back)\b/i
+const WORKS_DOUGH =
+  /\b(?:dough|flatten|press|fill|knock back|roll(?! (?:the |your |this )?(?!dough|pastry)\p{L}+(?: \p{L}+){0,2} (?:in)?to ))\b/iu
 const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 
 const BY_WORD: readonly [FactKind, RegExp][] = [

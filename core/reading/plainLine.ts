@@ -46,6 +46,12 @@ const SIZE_AND_COUNT = new RegExp(
   String.raw`^(?:(${SIZE_WORD})\s+(\p{L}[\p{L} ]*?)|(\p{L}[\p{L} ]*?)[\s,]*[(,\s]\s*(${SIZE_WORD})\)?)\s*[-–:,]?\s*(\d{1,2}(?:\s*-\s*\d{1,2})?)(?:\s*(?:nos?|pcs?)\.?)?(?=\s*(?:$|,|\())`,
   'iu',
 )
+const STATE =
+  '(?:(?:hard|soft)[- ]boiled|boiled|cooked|steamed|roasted|mashed|scrambled|beaten|juiced|zested|crushed|peeled|(?:finely )?(?:chopped|grated|sliced|minced|diced|cubed|shredded))'
+const COUNT_AND_STATE = new RegExp(
+  String.raw`^(\p{L}+(?: \p{L}+)?)(?: |\s*[-–:,]\s*)(\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?${STATE}(?:(?:,? (?:and |& )?)${STATE})*)(?=,| and |$)`,
+  'iu',
+)
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
@@ -90,14 +96,11 @@ export function plainLine(raw: string): string {
       /\((\d[\d.]*[\s-]?(?:oz|ounces?|g|grams?|lb))\.?\s+(?:box|pack|package|packet|pkg|carton)\)/gi,
       '($1)',
     )
-    // "Potato 2 boiled", "eggs - 4 hard-boiled": the number stands between the food and its state.
-    .replace(
-      /^(\p{L}+(?: \p{L}+)?)(?: |\s*[-–:,]\s*)(\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?(?:(?:hard|soft)[- ]boiled|boiled|cooked|chopped|grated|sliced|mashed|minced|scrambled|beaten|juiced|zested|crushed|peeled|diced|finely chopped))(?=,| and |$)/iu,
-      (_, food: string, many: string, state: string) => {
-        const [, size = '', done] = /^(?:(small|medium|large|big) )?(.*)$/i.exec(state)!
-        return `${many} ${size ? `${size} ` : ''}${food}, ${done}`
-      },
-    )
+    // "Potato 2 boiled", "eggs - 4 hard-boiled and chopped": the number stands between the food and its state.
+    .replace(COUNT_AND_STATE, (_, food: string, many: string, state: string) => {
+      const [, size = '', done] = /^(?:(small|medium|large|big) )?(.*)$/i.exec(state)!
+      return `${many} ${size ? `${size} ` : ''}${food}, ${done}`
+    })
     // "Enough oil to come 3 cm up the pan": a pot of it; "enough to coat the pan" is a film.
     .replace(
       /^(?:enough |plenty of )?((?:\p{L}+ )?oil),? (?:enough |deep enough )?to (?:come|reach|be|go|fill)\b.*?(?:\d|half|third|depth|deep|up)\b.*$/iu,

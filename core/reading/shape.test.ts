@@ -16,6 +16,10 @@ describe('the shape that a recipe speaks of', () => {
     // The hands, where the name says otherwise.
     ['Beef patties', 'Fold over and crimp.', 'half-moon'],
     ['Mutton pies', 'Line six tins, fill, put the lids on.', 'lidded-pie'],
+    ['Mutton pies', 'Line six 10 cm pie tins with pastry. Fill, cover with lids.', 'lidded-pie'],
+    ['Burrito pockets', 'Fold in the sides and roll.', 'roll'],
+    ['Lamb pockets', 'Fold the edges in like an envelope.', 'parcel'],
+    ['Stuffed bread', 'Cut strips on both sides and braid over the filling.', 'roll'],
     ['Mutton pies', 'Roll the rest for 6 lids, crimp.', 'lidded-pie'],
     ['Mutton pies', 'Fold over, crimp, and keep the lid of the box.', 'half-moon'],
     ['Salmon loaf', 'Roll 2 rectangles, one slightly bigger. Fill, cover, crimp.', 'lidded-pie'],

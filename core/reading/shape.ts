@@ -13,7 +13,7 @@ const FOR_LIDS = /\bfor (?:the )?(?:\d{1,2} )?lids?\b|\blids? on\b/i
 const BUN = SHAPE_ROWS.find(({ shape }) => shape === 'bun')!
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
-  /\bline (?:the |a |an |each )?(?:\d+ )?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
+  /\bline (?:the |a |an |each )?(?:(?:\d+|two|four|six|eight|ten|twelve) )?(?:\d+ ?(?:cm|mm|inch|in|ml)[- ]?(?:\p{L}+ )?)?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
 const IN_DISHES =
   /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
 /** "Line the tins with the larger rounds, fill and cover with the smaller ones". */
@@ -52,7 +52,7 @@ const INTO_PARCELS =
   /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
 const LIKE_ENVELOPE = /\bfold\b[^.;]{0,40}\blike (?:an? )?(?:envelopes?|letters?|parcels?)\b/i
 const SIDES_AND_ROLL =
-  /\b(?:fold|tuck)(?:ed|ing)? (?:in (?:the |both |two )?(?:sides|ends|edges)|(?:the |both |two )?(?:sides|ends|edges) (?:in|over))\b[^.;]{0,30}\broll(?:ed|ing)?\b[^.;]{0,16}\b(?:up|over|into|along|forward)\b/i
+  /\b(?:fold|tuck)(?:ed|ing)? (?:in (?:the |both |two )?(?:sides|ends|edges)|(?:the |both |two )?(?:sides|ends|edges) (?:in|over))\b[^.;]{0,30}\broll(?:ed|ing)?\b(?:[^.;]{0,16}\b(?:up|over|into|along|forward)\b|\W*(?:$|[.;]))/i
 /** Closed round what it holds, and then made flat. */
 const CLOSED_THEN_FLAT =
   /\b(?:pinch|gather|enclose|close|seal|wrap|purse)\b[^.]{0,60}\b(?:pat|press|roll|flatten)(?:ted|ed)?(?: (?:it|them|each|out|gently|lightly|carefully|again|down))* (?:flat\b|to (?:an? |about |a thin )?(?:flat |thin )?(?:\d|round|disc|circle)|into (?:an? )?(?:flat |thin |\d\S* ?\p{L}* )?(?:discs?|rounds?|patt(?:y|ies)|circles?)\b)/iu

@@ -41,6 +41,7 @@ export const words = (most: number) =>
 export const before = (source: string) => new RegExp(String.raw`(?:${source})\W*$`, 'iu')
 export const after = (source: string) => new RegExp(String.raw`^[- )]*(?:${source})`, 'iu')
 
+const IN_EACH = String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`
 /** What a measure may be of; the order decides. */
 export const SIZES = {
   squares: {
@@ -157,6 +158,15 @@ export const SIZES = {
     after: after('plate'),
     clause: /\bline\b/i,
   },
+  rolledSquare: {
+    of: 'length',
+    says: 'Roll the pastry to a 30 cm square.',
+    fact: null,
+    before: before(
+      String.raw`\broll\p{L}*(?: (?!each|every|balls?|one|them)\p{L}+){0,3} (?:in)?to (?:an? )?`,
+    ),
+    after: after('square\\b'),
+  },
   cutter: {
     of: 'length',
     says: 'Stamp out rounds with a 10 cm pastry cutter.',
@@ -260,9 +270,7 @@ export const SIZES = {
     of: 'weight',
     says: 'Put a heaped teaspoon (15 g) in each.',
     fact: 'filling-grams-per-piece',
-    after: after(
-      String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`,
-    ),
+    after: after(IN_EACH),
     most: MOST_PIECE_GRAMS,
   },
   fillingPortions: {
@@ -369,9 +377,7 @@ export const SIZES = {
     of: 'spoon',
     says: 'Put 2 tbsp on each.',
     fact: 'filling-tbsp-per-piece',
-    after: after(
-      String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`,
-    ),
+    after: after(IN_EACH),
     most: MOST_SPOONS,
   },
   spoonPer: {
