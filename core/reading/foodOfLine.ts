@@ -31,8 +31,10 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   return null
 }
 
-/** "1 pepper, diced", "200 g peppers" are no peppercorns: what is counted out, or more than is ever ground, is the
- * vegetable of that name. */
+/**
+ * "1 pepper, diced", "200 g peppers" are no peppercorns: what is counted out, or more than is ever ground, is the
+ * vegetable of that name.
+ */
 export function vegetableOf(read: ReadLine, food: Food, foods: Foods) {
   const term = read.measures[0]?.[0]
   if (food.group !== 'spice' || !term) return null

@@ -1,4 +1,5 @@
 import type { FactKind } from '../recipe/vocabulary'
+import { after, before, ROUND, words } from './sizeWords'
 
 // What the measures of a clause may be of, one row for each way of telling it, each with a sentence that shows it.
 
@@ -23,7 +24,6 @@ export interface Size {
   exact?: boolean
 }
 
-export const ROUND = String.raw`(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wrappers?|skins?|parathas?|rotis?|puris?|breads?|flatbreads?|tortillas?|pancakes?|triangles?|bases?)`
 const STAMP = String.raw`(?:cutters?|glass|cup|ring|saucer|bowl|lid|plate)`
 const TIN = String.raw`(?:tins?|pans?|trays?|dish(?:es)?|moulds?|molds?|pots?|skillets?|steamers?|baskets?|springforms?|woks?|rack|shelf)`
 const FAT = String.raw`(?:oil|fat|lard|ghee|dripping)`
@@ -34,12 +34,6 @@ const LEAST_DISC_CM = 3
 /** More spoons are dotted over a sheet, and each is another piece's. Our own choice. */
 export const MOST_SPOONS = 9
 const MOST_PIECE_GRAMS = 400
-
-/** Words between a size and its noun: "thin, even", "round pastry"; none that begins something else. */
-export const words = (most: number) =>
-  String.raw`(?:(?!(?:in|into|on|onto|to|and|or|then|with|from|of|for|by|using|roll|put|place|${ROUND})\b)[\p{L}-]+,? ){0,${most}}`
-export const before = (source: string) => new RegExp(String.raw`(?:${source})\W*$`, 'iu')
-export const after = (source: string) => new RegExp(String.raw`^[- )]*(?:${source})`, 'iu')
 
 const IN_EACH = String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`
 /** What a measure may be of; the order decides. */

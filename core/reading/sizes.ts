@@ -1,7 +1,8 @@
 import type { FactKind } from '../recipe/vocabulary'
 import { DIGIT_NUMBER, readNumber } from './readNumber'
 import { remember } from './remember'
-import { after, MOST_SPOONS, SIZES, words, type MeasureKind, type Size } from './sizeTable'
+import { MOST_SPOONS, SIZES, type MeasureKind, type Size } from './sizeTable'
+import { after, words } from './sizeWords'
 
 // The lengths, weights and spoonfuls of a clause, and what each is of: a round, a cutter, a thickness, the oil, a ball
 // of dough, the filling of one piece. What stands before and behind a measure tells; of the rows that fit the first

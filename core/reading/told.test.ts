@@ -122,6 +122,7 @@ describe('foods that a sentence names', () => {
       'Add salt, pepper and a good handful of parsley.',
       'add salt to taste, add pepper to taste, add a good handful of parsley',
     ],
+    ['Spread 1 lb taco mixture (ground beef and onion).', 'spread 1 lb ground beef, spread onion'],
     ['Bake at 190 for 20 minutes.', ''],
     ['Add the remaining 50 g cheese.', ''],
   ])('%s', (sentence, wanted) => {

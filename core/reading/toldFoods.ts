@@ -150,8 +150,11 @@ function glossed(text: string, foods: Foods): { text: string; food: Food }[] {
   const { amount, inside } = GLOSSED.exec(text)!.groups!
   const [first, ...rest] = inside!.split(/\s+(?:and|&|\+|with|w\/)\s*|,\s+/)
   return [`${amount!} ${first!}`, ...rest].flatMap((one) => {
-    const line = STARTS_WITH_AMOUNT.test(one) ? lineIn(one.trim(), foods) : null
-    return line ? [line] : []
+    const text = one.trim()
+    const line = STARTS_WITH_AMOUNT.test(text) ? lineIn(text, foods) : null
+    // "(Ground beef and onion)": what has no amount goes in all the same.
+    const bare = line ? null : matchFood(text, foods)
+    return line ? [line] : bare?.how === 'exact' ? [{ text, food: bare.food }] : []
   })
 }
 
