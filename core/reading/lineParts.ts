@@ -1,4 +1,4 @@
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import { matchFood, normaliseName } from './match'
 import type { Measure } from './measures'
 import { readLine } from './readLine'
@@ -68,6 +68,9 @@ export function shareOut(raw: string, names: readonly string[], amount = raw): L
 
 /** Two words are one name more often than two foods: "daikon radish". */
 const MIN_ROW_WORDS = 3
+/** Whether a food is cut small for its bite and counted by itself, not with the vegetables. */
+export const isAromatic = ({ id }: Food): boolean => /^(?:garlic|ginger|green-chilli)$/.test(id)
+
 /** "Ginger garlic green chilli crushed 2 tbsp": aromatics in a row share one amount. */
 export function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
   const read = readLine(raw)

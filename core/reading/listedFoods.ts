@@ -2,7 +2,7 @@ import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { FOR_ALL, isOnAPiece } from './forAll'
 import { PREP_WORDS } from './lineName'
-import { both, pieces, shareOut, type LinePart } from './lineParts'
+import { both, isAromatic, pieces, shareOut, type LinePart } from './lineParts'
 import { matchFood, normaliseName } from './match'
 import { isMass } from './measures'
 import { readLine } from './readLine'
@@ -247,7 +247,7 @@ const FAMILIES: readonly Family[] = [
 /** The family that a food shares an amount with; its group where it has none. */
 const familyOf = (food: Food, byWeight: boolean): string => {
   // Nobody counts garlic with the onions.
-  if (/^(?:garlic|ginger|green-chilli)$/.test(food.id)) return 'aromatics'
+  if (isAromatic(food)) return 'aromatics'
   if (byWeight && IN_FILLINGS.some((holds) => holds(food))) return 'filling'
   const family = FAMILIES.findIndex((holds) => holds(food))
   return family < 0 ? food.group : String(family)

@@ -1,6 +1,7 @@
 import type { Food } from '../food/food'
 import { foodIs } from '../food/groups'
 import type { PrecookingWay } from '../recipe/precookingWays'
+import { isAromatic } from './lineParts'
 import type { Pot } from './pot'
 import type { PotLines } from './potLines'
 import type { Objects, Stretch } from './potStretch'
@@ -138,7 +139,7 @@ const IN_POT = {
       pot.hot !== null &&
       COMBINES.test(text) &&
       // What seasons a blended sauce is cooked with it.
-      (!BLENDS.test(text) || !named.length || named.some((at) => !isAromatic(lines.foodOf(at)))),
+      (!BLENDS.test(text) || !named.length || named.some((at) => !flavours(lines.foodOf(at)))),
     does: ({ text, named }, scene) => {
       const { pot, lines } = scene
       const isAll = /\beverything\b|\bthe rest\b|\bmix (?:it )?all\b/i.test(text)
@@ -194,8 +195,8 @@ const IN_POT = {
   },
 } satisfies Record<string, Act>
 
-const isAromatic = (food: Food | null): boolean =>
-  food !== null && (foodIs(food, 'seasons') || /^(?:garlic|ginger|green-chilli)$/.test(food.id))
+const flavours = (food: Food | null): boolean =>
+  food !== null && (foodIs(food, 'seasons') || isAromatic(food))
 
 /** An act's name. */
 export type ActName = keyof typeof APART | keyof typeof IN_POT
