@@ -98,7 +98,11 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
       block.some(({ food }) => food?.group === 'sauce')
     )
       home('dip').lines.push(...block)
-    else home('filling').lines.push(...block)
+    else {
+      const filling = home('filling')
+      if (filling.lines.length) filling.apart = [...(filling.apart ?? []), block]
+      filling.lines.push(...block)
+    }
   }
 }
 
@@ -109,6 +113,9 @@ const THICKENING_GRAMS = 60
 const SWEET_INSIDE =
   /^(?:jam|.*chocolate.*|marzipan|dulce-de-leche|plum-butter|guava-paste|lemon-curd|red-bean-paste|lotus-paste|halva)/
 const SWEET_INSIDE_GRAMS = 80
+
+/** Of the groups of fruit, and in doughs a flavour. */
+const ZEST = /-zest$/
 
 /** Sheets so thin that the fat named right behind them is brushed on between. */
 const THIN_SHEETS = /^(?:filo|yufka)$/
@@ -142,7 +149,7 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
     if (SWEET_INSIDE.test(food.id) && (block[at]!.line.grams ?? 0) >= SWEET_INSIDE_GRAMS) return 'other'
     // Cream cheese behind flour of nuts melts into it as the cheese above does.
     if (isLean(block[flourAt]!) && melts(block[at])) return 'dough'
-    return foodIs(food, 'of-dough') ? 'dough' : isPassed(food) ? 'passed' : 'other'
+    return foodIs(food, 'of-dough') ? 'dough' : isPassed(food) || ZEST.test(food.id) ? 'passed' : 'other'
   }
   let from = flourAt
   while (kindAt(from - 1) === 'dough' || (kindAt(from - 1) === 'passed' && kindAt(from - 2) === 'dough'))

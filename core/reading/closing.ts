@@ -34,7 +34,7 @@ const WAYS: readonly string[] = [
   String.raw`fork (?:shut|the edges|all round|all the way round)|(?:make|give (?:it|them)) (?:an? |the )?(?:rope|fluted|plaited|crimped|wavy) (?:edge|rim|border)|(?:flute|scallop) ${EDGES}`,
   String.raw`press (?:the |all |down )?(?:edges?|rims?|shut|closed)`,
   String.raw`pinch (?:shut|closed|the|edges|together|to|well|tight|all (?:the way )?(?:round|around)|along|round|around)`,
-  String.raw`(?<=[,;.] |^|\band )pinch(?=\s*(?:[.;,]|$))`,
+  String.raw`(?<=[,;.] |^|\band )pinch(?:,? pinch)*(?=\s*(?:[.;,]|$))`,
   // "Pinch them shut", "squeeze closed", "stick it together", "glue shut with a little water".
   String.raw`(?:pinch|press|squeeze|squash|stick|glue|nip|zip|push|clamp|twist|pull) (?:${THEM} )?(?:tightly |firmly |well )?(?:shut|closed)`,
   String.raw`(?:pinch|nip|clamp) ${THEM} (?:tight|together|well|all)`,

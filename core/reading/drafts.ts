@@ -19,6 +19,8 @@ export interface Draft {
   /** The heading was not understood: the cook is asked. */
   unsure: boolean
   usedGrams: number | null
+  /** Lines that a blank line parts from those that were there, block by block. */
+  apart?: readonly (readonly ReadIngredient[])[]
 }
 
 /** What may stand in a dough's list, and goes on to the filling when nothing of the dough follows. */

@@ -35,7 +35,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
   ],
 ]
 
@@ -62,6 +62,8 @@ function nearestKind(text: string, at: number): FactKind | null {
     )
   )
     return 'knead-minutes'
+  // "5 min more till glossy": so long it is worked.
+  if (UNTIL_SMOOTH.test(text.slice(at, at + 60))) return 'knead-minutes'
   if (noun) return BY_WORD.find(([, pattern]) => pattern.test(noun[1]!.replace(/ing$/, '')))?.[0] ?? null
   const before = text.slice(Math.max(0, at - 60), at)
   let best: FactKind | null = null
@@ -80,12 +82,19 @@ function nearestKind(text: string, at: number): FactKind | null {
   // "Knead 2 minutes, steam 40": what is cooked stands nearer. "220 fan for 25 min rest 10": these are the oven's.
   const cooked = [...before.matchAll(COOKED)].at(-1)
   if (best !== null && cooked && cooked.index > bestAt) return null
+  // "Mix everything but the butter 8 mins, rest 1 min": the next word is of the next time.
+  if (best === null && WORKED.test(before) && !SAYS_ITSELF.test(text.slice(at))) return 'knead-minutes'
   // A long clause has its verb far in front.
   if (best === null && [...text.slice(0, at).matchAll(COOKED)].length) return null
   if (best === null && /\b\d{3}\s*(?:°?\s*[cf]?\b|fan|deg\w*)[^.\d]{0,12}$/i.test(before)) return null
   return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
 }
 
+const WORKED =
+  /(?:^|[,.;]\s*)(?:then )?(?:mix|beat)\b(?![^,.;]*\b(?:filling|stuffing|meat|mince|eggs?|whites?|cream|sugar|cheese)\b)[^,.;]*$/i
+const SAYS_ITSELF = /^[^,.;]*\b(?:rest|chill|fridge|freezer|oven|rise|prove|proof)/i
+const UNTIL_SMOOTH =
+  /^[^,.;]{0,16}?min\w*(?: more)?,? (?:until|till) (?:it (?:is|looks|feels) )?(?:glossy|smooth|silky|elastic|stretchy)\b/i
 const UNTIL_RISEN = /\b(?:until|till)\b[^.;]*\b(?:doubled?|risen|puffy|puffed|twice)\b/i
 /** "Add the cabbage. Cover, 15 min. Uncover": a pot under its lid. */
 const LID_ON = /^\W*(?:then )?(?:cover(?:ed)?|lid on)\W+(?:for )?(?:about )?\d/i
@@ -200,6 +209,9 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
           (about === null && behindCooking))
       const kind = isDone ? 'rest-before-eating-minutes' : said
       if (needsAbout && about === null) continue
+      // "Mix the lot 5 min" of a filling kneads nothing.
+      const isFilling = about !== null && about !== 'pieces' && about.kind === 'filling'
+      if (kind === 'knead-minutes' && isFilling && !/\bknead/i.test(text)) continue
       if (underLid && about !== null && about !== 'pieces' && about.kind === 'filling') continue
       const ofDough =
         kind === 'knead-minutes' ||

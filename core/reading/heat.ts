@@ -23,6 +23,10 @@ export interface CookingRead {
 }
 
 /** "… ; turn over; 10 min". */
+/** "Cover & cook 2 min": of a way that is named before it. */
+const COOKS_ON = recalled(/^\W*(?:then )?(?:(?:cover|lid on|put (?:the |a )?lid on)(?:,| and| &| \+)? )?cook(?: (?:for|about))* ?\d[^.;,]{0,12}min\w*\W*$/i)
+/** "Turn the tawa over the flame 1 min": the other side. */
+const TURNS_FIRST = recalled(/^\W*(?:then )?(?:flip|turn)\b(?! (?:down|up|off|on\b|(?:the )?(?:heat|oven)))/i)
 const TURNED = recalled(/\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i)
 /** "Lower to 190 when you put them in": what they are baked at. */
 const ONCE_IN = recalled(
@@ -86,7 +90,7 @@ export function readCooking(context: HeatContext): CookingRead {
       }
     }
     if (
-      TIME_ALONE.test(clause.text) &&
+      (TIME_ALONE.test(clause.text) || COOKS_ON.test(clause.text)) &&
       events.length &&
       events.at(-1)!.minutes === null &&
       (clause.about === 'pieces' || (clause.about === null && !anyClosed))
@@ -182,6 +186,8 @@ export function readCooking(context: HeatContext): CookingRead {
         ? timesIn(clause.text)
         : []
     if (inBroth) events.push({ ...bareEvent('boil', null, clause.text), minutes: middleMinutes(inBroth) })
+    if (events.length > had && TURNS_FIRST.test(clause.text) && events[had]!.way === soFar?.way)
+      events[had]!.more = true
     if (events.length > had) {
       lastHeated = clause.sentence
       lastStep = clause.step

@@ -29,7 +29,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
     'shallow-fry',
-    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\b(?:in|heat) (?:about |around )?(?:\d|half an?|an?)[^.]{0,8}(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)? (?:hot )?(?:\p{L}+ )?oil\b/iu,
+    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\b(?:in|heat) (?:about |around )?(?:\d|half an?|an?)[^.]{0,8}(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)? (?:hot )?(?:\p{L}+ )?(?:oil|lard|fat|shortening|ghee|dripping)\b/iu,
   ],
   [
     'griddle',
@@ -71,7 +71,8 @@ export interface HeatEvent {
 }
 
 /** "Another 15 minutes", "5 min more": on top of what went before. */
-export const MORE_TIME = /\b(?:another|further|more|longer|again)\b/i
+export const MORE_TIME =
+  /\b(?:another|further|more|longer|again)\b|\b(?:back|return\w*) (?:\p{L}+ )?(?:in(?:to)?|to) (?:the )?oven\b/iu
 /** "Bake 15 minutes, then broil for 2": under the grill the same goes on. */
 const BROILS_THEN =
   /^\W*(?:and )?(?:then )?(?:broil|grill)(?: (?:it|them))?(?: for)? (?:about )?\d{1,2}\b(?![^.;]*\b(?:each|side|last|final)\b)/i
@@ -258,7 +259,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
   const inPan = found.find(
     (one) =>
       one.way === 'griddle' &&
-      /\b(?:fr(?:y|ied|ying)|oil)\b[^.,;\d]{0,24}\b(?:in|on) (?:an? |the )?(?:\p{L}+ )*$/iu.test(
+      /\b(?:fr(?:y|ied|ying)|oil)\b(?:[^.,;\d]|\d[\d./]* ?(?:cm|mm|inch(?:es)?|in\b|")){0,40}\b(?:in|on) (?:an? |the )?(?:\p{L}+ )*$/iu.test(
         text.slice(0, one.index),
       ),
   )

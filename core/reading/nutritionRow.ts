@@ -1,7 +1,7 @@
 // Figures of a serving, as pages print them below a recipe.
 
 const NUTRITION_LINE =
-  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•.-]*)+(?:(?:each|apiece|per (?:piece|serving|pocket|bun|\p{L}+))\W*)?$/iu
+  /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*(?:(?:about|around|approx\.?|roughly|~)\s*)?<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•.-]*)+(?:(?:each|apiece|per (?:piece|serving|pocket|bun|\p{L}+))\W*)?$/iu
 /** "18 g protein each": figures of a piece, said with the number in front. */
 const FIGURES_EACH =
   /^\W*(?:(?:about|around|approx\.?|roughly|only) )?(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per \p{L}+)(?:\W*$|\s+[\p{L} -]{3,40}\W*$)/iu

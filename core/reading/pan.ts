@@ -6,6 +6,7 @@ import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
 import { readLine } from './readLine'
+import { sizesNamed, type SizeName } from './sizes'
 import { FRYING_POT_GRAMS } from './unstated'
 import { weighLine } from './weigh'
 
@@ -21,7 +22,7 @@ const BROWNING_GRAMS_PER_PIECE = 1.5
 const SPRAY_GRAMS_PER_PIECE = 0.5
 
 const LITTLE_OIL = recalled(
-  /\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the \p{L}+ )?(?:well |lightly )?with) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu,
+  /(?:^|[,;(]\s*)little (?:\p{L}+ )?(?:oil|butter|ghee|lard)\b|\b(?:in|with) little oil\b|\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the \p{L}+ )?(?:well |lightly )?with) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu,
 )
 
 /** A griddle that is only wiped with oil. */
@@ -37,7 +38,7 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
   for (const { text, about } of clauses) {
     if (about !== 'pieces' || !/\b(?:fry|cook|griddle|toast|brown|tawa|pan)\b/i.test(text)) continue
     const match =
-      /(?:\b(?:in|with|applying|a little|some|of)|^\W*(?:\d[\d./ ]*|[¼½¾]) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+((?:a little |little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
+      /(?:\b(?:in|with|applying|a little|some|of)(?:\s+(?:about )?(?:[\d¼½¾][\d./]*|half an?|an?)[ -]?(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)?)?|(?:^\W*|,\s*)(?:\d[\d./ ]*|[¼½¾]|half an?|half|an?|one) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+(?:of )?((?:a little |little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
         text,
       )
     const food = match && matchFood(readLine(match[1]!).name, foods)?.food
@@ -68,6 +69,19 @@ const PER_BATCH_FAT = recalled(
     'iu',
   ),
 )
+/** "Half a teaspoon of ghee, flip, half a teaspoon on the other side": each that is turned has its own. */
+const EACH_TURNED = recalled(/\b(?:flip|turn)\b[^]*\bother side\b|\bother side\b/i)
+const TEASPOON_FAT = new RegExp(
+  String.raw`(?<![\p{L}\d.,/])(?<amount>(?:[\d¼½¾][\d./]*|half an?|half|an?|one)\s*(?:tsp|teaspoon)) (?:of )?(?:the )?(?:hot |melted )?${FAT}\b`,
+  'giu',
+)
+/** "Butter (2 tablespoons per dozen)". */
+const PER_SOME_FAT = recalled(
+  new RegExp(
+    String.raw`\b${FAT}\s*\((?<amount>(?:about |~)?[\d¼½¾][^()]{0,24}?) (?:per|for (?:each|every)) (?<some>dozen|\d{1,2})\)`,
+    'iu',
+  ),
+)
 /** "In 3 tbsp of oil", "heat a tablespoon of oil". */
 const IN_SO_MUCH = recalled(
   new RegExp(String.raw`\b(?:in|heat|warm|melt|use|with|using) ${soMuch('amount')}\b`, 'iu'),
@@ -85,6 +99,13 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
     const each = PER_PIECE_FAT.exec(text)?.groups
     const own = each && gramsOf((each.amount ?? each.inside)!, food)
     if (own) return own * pieces * (each.side ? 2 : 1)
+    const turned = EACH_TURNED.test(text)
+      ? [...text.matchAll(TEASPOON_FAT)].flatMap(({ groups }) => gramsOf(groups!.amount!, food) ?? [])
+      : []
+    if (turned.length) return pieces * turned.reduce((sum, grams) => sum + grams, 0)
+    const some = PER_SOME_FAT.exec(text)?.groups
+    const ofSome = some && gramsOf(some.amount!, food)
+    if (ofSome) return (ofSome * pieces) / (some.some === 'dozen' ? 12 : Number(some.some))
     const batch = PER_BATCH_FAT.exec(text)?.groups
     const ofBatch = batch && gramsOf(batch.amount!, food)
     const batches = batch?.of ? Math.ceil(pieces / Number(batch.of)) : Number(batch?.batches ?? 1)
@@ -102,8 +123,15 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
   return null
 }
 
+/** What a pan of 24 cm holds to a depth. Our own choice of the pan; oil weighs 0.92 g/ml, from memory. */
+const PAN_CM2 = 450
+const OIL_G_PER_ML = 0.92
+const OIL_DEPTHS: ReadonlySet<string> = new Set<SizeName>(['oil', 'oilDeep', 'oilDepth'])
+
 /** "Fry in a little oil" is a film of it, as on a griddle, and less than the usual pan. */
 function shallowGrams(clauses: readonly Clause[], pieces: number): number {
+  const depthCm = clauses.flatMap(({ text }) => sizesNamed(text)).find(({ name }) => OIL_DEPTHS.has(name))?.measure
+  if (depthCm) return Math.round((depthCm.high * PAN_CM2 * OIL_G_PER_ML) / 10) * 10
   const little = clauses.some(({ text, about }) => about === 'pieces' && LITTLE_OIL.test(text))
   const grams = Math.max(LEAST_LITTLE_OIL_GRAMS, Math.round(pieces * GRIDDLE_GRAMS_PER_PIECE))
   return little ? Math.min(SHALLOW_PAN_GRAMS, grams) : SHALLOW_PAN_GRAMS
@@ -181,12 +209,13 @@ export function assumePanFat(
     ({ kind, lines }) =>
       (kind === 'finish' || kind === 'dip') && lines.some(({ food: fat, line }) => isFat(fat) && line.grams),
   )
-  // "Brush both sides with oil, griddle": what is on them is what they are cooked in.
+  // "Brush both sides with oil, griddle", "brush with butter" once they are done: nothing else is in the pan.
   const brushed = clauses.findIndex(({ text, closed }) => closed && BRUSHES_FAT.test(text))
   if (
     way === 'griddle' &&
     brushed >= 0 &&
-    clauses.slice(brushed).some(({ text, about }) => about === 'pieces' && ON_GRIDDLE.test(text))
+    (toppings.some(({ kind }) => kind === 'finish') ||
+      clauses.slice(brushed).some(({ text, about }) => about === 'pieces' && ON_GRIDDLE.test(text)))
   )
     return
   const withTopping = clauses.some(

@@ -25,6 +25,9 @@ interface Turn {
   when: (stretch: Stretch, pot: Pot, lines: PotLines) => boolean
 }
 
+const UNDER_WATER =
+  /\bcover\b[^.;]*?\b(?:with|in) (?:\p{L}+ )?(?:water|milk|stock|broth)\b|\b(?:water|milk|stock) to cover\b/iu
+
 /** A pot with liquid in it simmers, whatever it was browned in and wherever it stands. */
 const IN_ITS_LIQUID: readonly Turn[] = [
   {
@@ -46,6 +49,12 @@ const IN_ITS_LIQUID: readonly Turn[] = [
     from: null,
     to: 'simmer',
     when: ({ verbs, said }, pot) => pot.poured && COVERED.test(said) && /^\W*cook\b/i.test(verbs),
+  },
+  {
+    says: 'Cover the dried apples with water and cook low until they are soft',
+    from: null,
+    to: 'simmer',
+    when: ({ verbs, said }) => UNDER_WATER.test(said) && isPlainCook(verbs),
   },
 ]
 

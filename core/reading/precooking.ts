@@ -3,6 +3,7 @@ import type { PrecookingWay } from '../recipe/precookingWays'
 import { MAX_MINUTES, type LinePrecooking } from '../recipe/vocabulary'
 import { isFat, type Draft } from './drafts'
 import { followPot } from './followPot'
+import type { Pot } from './pot'
 import type { Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
 
@@ -17,6 +18,15 @@ export interface PrecookingRead {
 /** A filling of which this much of its weight is in the pot is cooked as a whole. */
 const WHOLE_SHARE = 0.6
 
+/** "1 tbsp cornflour mixed with 2 tbsp water": the water goes where its starch does. */
+function stirIntoStarch({ lines }: Draft, { ways, raw }: Pot): void {
+  lines.forEach(({ food }, at) => {
+    const way = ways.get(at - 1)
+    if (food?.id === 'water' && lines[at - 1]?.food?.group === 'starch' && way && !raw.has(at) && !ways.has(at))
+      ways.set(at, way)
+  })
+}
+
 /**
  * How a part is cooked before it goes in: the sentences that speak of it while its pot is hot, which of its lines
  * are in it, and for how long. A line that is stirred in when the pot has cooled stays raw; boiling water for the
@@ -29,6 +39,7 @@ export function readPrecooking(draft: Draft, clauses: readonly Clause[]): Precoo
   const { pot, untilDry } = followPot(draft, clauses)
   const byLine = new Map<ReadIngredient, LinePrecooking>()
   if (!pot.ways.size) return { cookedBy: null, minutes: null, untilDry: false, byLine }
+  stirIntoStarch(draft, pot)
   const weight = (at: number) => Math.max(draft.lines[at]!.line.grams ?? 5, 1)
   const sum = (lines: Iterable<number>) => [...lines].reduce((total, at) => total + weight(at), 0)
   const gramsBy = new Map<PrecookingWay, number>()

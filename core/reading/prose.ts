@@ -8,7 +8,7 @@ import { isPassed } from './drafts'
 import { withStops } from './sentences'
 import { sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
-import { foodsTold, type ToldFood } from './toldFoods'
+import { foodsTold, OF_THE_PIECES, type ToldFood } from './toldFoods'
 import { UNIT_PATTERN } from './units'
 
 /** "500 g of plain flour", "two onions", "a pinch of salt" inside a sentence. */
@@ -48,9 +48,12 @@ const countedInFront = (text: string) => text.replace(WRAPPERS_AND_COUNT, '$3 $1
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CLOSES =
-  /\b(?:fill (?:the|each|them|and|with)|stuff(?=[,.]| (?:the|each|them|and|with)\b)|fold (?:over|in half|into|each|them|and)|seal|crimp|pleat|pinch (?:it|them|shut|closed|together|the|to))\b/i
+  /\b(?:fill (?:the|each|them|and|with)|stuff(?=[,.]| (?:the|each|them|and|with)\b)|fold (?:over|in half|into|each|them|and)|seal|crimp|pleat|close (?:it|them|like|up)|pinch (?:it|them|shut|closed|together|the|to))\b/i
 const COOKS = /\b(?:fry|fried|cook|tawa|griddle|pan|skillet)\b/i
 const VAGUE = /^(?:a little|some|a bit|a drop|a splash|plenty|a drizzle)\b|required$/i
+/** "Half a teaspoon of ghee, flip, half on the other side": each piece gets its own, which is seen to with the pan. */
+const EACH_TURNED = /\b(?:flip|turn|other side|each side|both sides)\b/i
+const SPOON = /\b(?:tsp|teaspoons?)\b/i
 const DOUGH_IS_MADE = /\b(?:knead|rest|rise|rises|prove|proof|chill|fridge|relax)\b/i
 const PAN_OF_PIECES =
   /\bheat\b[^.;]{0,50}\b(?:pan|skillet|wok)\b[^.;]{0,30}\b(?:put|place|lay|arrange) (?:them|the (?:dumplings|pieces|buns|gyoza|potstickers))\b|\bflat side down\b/i
@@ -83,6 +86,7 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
   const found: ToldFood[] = []
   MENTION.lastIndex = 0
   for (let match = MENTION.exec(stretch); match; match = MENTION.exec(stretch)) {
+    if (OF_THE_PIECES.test(match[0])) continue
     const name = match[2]!.replace(LEADING, '').replace(STOP, '').trim()
     const words = name.split(/\s+/)
     let used = 0
@@ -200,7 +204,7 @@ export function linesFromProse(
           here !== 'dip' &&
           food.softeningFat !== null &&
           COOKS.test(stretch)
-        if (isOfPan && VAGUE.test(text)) continue
+        if (isOfPan && (VAGUE.test(text) || (EACH_TURNED.test(stretch) && SPOON.test(text)))) continue
         if (food.id === 'water' && (inPan || WATER_UNDER_LID.test(stretch))) continue
         const over = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/.test(verb)
         // "Take 8 tortillas, mix a can of tuna with …": what is bought holds what is named behind it.

@@ -7,7 +7,7 @@ import { questionsAbout, type Question } from './questions'
 import { brushByMethod, handleChoices, leaveInFilling, squeezeByMethod } from './byMethod'
 import { washBesideSheet } from './sheetWash'
 import { fillWithScrambled } from './scrambled'
-import { goesInside, standsBeside } from './servedWith'
+import { goesInside, pourBlocksOver, standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
 import { tossedIn } from './components'
@@ -121,6 +121,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   washBesideSheet(drafts, clauses)
   oneEggOnTop(drafts, clauses)
   brushByMethod(drafts, clauses)
+  pourBlocksOver(drafts, clauses)
   tossOver(drafts, clauses)
   restOver(drafts, clauses)
   standsBeside(drafts, clauses)

@@ -1,4 +1,5 @@
 import type { Food, Foods } from '../food/food'
+import { foodIs } from '../food/groups'
 import type { RecipeNote } from '../recipe/document'
 import type { Draft } from './drafts'
 import { matchFood, normaliseName } from './match'
@@ -14,6 +15,9 @@ const MENTION = new RegExp(
 )
 const SEASONS =
   /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:\p{L}+ ){0,3}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu
+/** "A knob of butter on top", "a squeeze of lemon": by the hand, without a number. */
+const BY_HAND =
+  /\b(?:a |an |some )?((?:good |big |small |little |generous )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s?) of ((?:\p{L}[\p{L}'-]*\s?){1,3})/giu
 /** A sauce with so much sodium in 100 g salts what it is stirred into. Our own choice. */
 const SALTY_SODIUM_MG = 3000
 /** What a cook adds by the spoon while cooking. */
@@ -23,10 +27,16 @@ const BY_THE_SPOON = /^(?:spice|herb|salt|seasoning|sauce|sweetener)$/
 const callsIt = (name: string, food: Food): boolean =>
   normaliseName(name).split(' ').at(-1) === normaliseName(food.name.split(',')[0]!).split(' ').at(-1)
 
+const HAND =
+  /^(?:a |an |some )?(?:\p{L}+ )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s? of /iu
+/** Oil that is splashed into a pan is seen to where it is fried in, and water is nothing. */
+const isByHand = (said: string, food: Food): boolean =>
+  HAND.test(said) && !/^(?:oil|liquid)$/.test(food.group) && food.id !== 'water'
+
 /** What a sentence adds by the spoon, each with its amount. */
 const spoonedIn: (text: string, foods: Foods) => readonly { amount: string; food: Food }[] = rememberWith(
   (text, foods) =>
-    [...text.matchAll(MENTION)].flatMap(([, amount, words]) => {
+    [...text.matchAll(MENTION), ...text.matchAll(BY_HAND)].flatMap(([said, amount, words]) => {
       // "1 tbsp stuffing" is none to serve beside a roast.
       if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words!)) return []
       const parts = words!.trim().split(/\s+/)
@@ -34,7 +44,9 @@ const spoonedIn: (text: string, foods: Foods) => readonly { amount: string; food
         const name = parts.slice(0, length).join(' ')
         const match = name.length > 2 ? matchFood(name, foods) : null
         if (match?.how === 'exact')
-          return BY_THE_SPOON.test(match.food.group) ? [{ amount: amount!.trim(), food: match.food }] : []
+          return BY_THE_SPOON.test(match.food.group) || (/\p{L} of /u.test(said) && isByHand(said, match.food))
+            ? [{ amount: HAND.test(said) ? `${amount!.trim().replace(/^an? |\s+of$/gi, '')} of` : amount!.trim(), food: match.food }]
+            : []
       }
       return []
     }),
@@ -56,7 +68,13 @@ export function tellUnlistedSeasoning(
     for (const { amount, food } of text.length > 400 ? [] : spoonedIn(text, foods))
       if (
         !listed.some(
-          (one) => one.food?.id === food.id || one.food?.kind === food.kind || callsIt(one.read.name, food),
+          (one) =>
+            one.food?.id === food.id ||
+            one.food?.kind === food.kind ||
+            callsIt(one.read.name, food) ||
+            // "A dollop of cheese" is the feta, "a dot of carrot" what the line allows instead.
+            (foodIs(food, 'cheese') && foodIs(one.food, 'cheese')) ||
+            one.line.choices.some(({ foodId }) => foodId === food.id),
         )
       )
         missing.add(`${amount} ${food.name.toLowerCase()}`)

@@ -98,7 +98,7 @@ const GOES_ON_TO = new RegExp(
     // "Bake 25 minutes, beat 2 eggs with the water": the oven's time is not of the eggs.
     String.raw`(?<=^bake\b[^,;]{0,60}\d[^,;]{0,30}),\s+(?=(?:beat|whisk|mix|melt|heat|make)\b)`,
     // ", bake 15 minutes more at 180"
-    String.raw`,\s+(?:and )?(?=(?:bake|cook|fry|steam) (?:for )?${SOME_MINUTES}(?:more|longer)\b)`,
+    String.raw`,\s+(?:and )?(?=(?:bake|(?:cook|fry|steam)(?=[^.;,]*(?:more|longer)[^.;,]*\b(?:at|@) \d{3})) (?:for )?${SOME_MINUTES}(?:more|longer)\b)`,
     String.raw`\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)`,
   ].join('|'),
   'iu',

@@ -35,6 +35,38 @@ export function standsBeside(drafts: Draft[], clauses: readonly Clause[]): void 
   }
 }
 
+const OVER_OR_BESIDE = recalled(
+  /\b(?:pour|drizzle|spoon|ladle|serve\w*|top|dress|scatter|sprinkle|over|dip\w*|on the side|alongside)\b/i,
+)
+/** What is drizzled over stands in a sentence of its own; with this share of its lines named there a block is meant. */
+const NAMED_SHARE = 0.5
+
+/**
+ * Yogurt and garlic below a blank line, which the method names only once the pieces are cooked and pours over them: a
+ * sauce, though no heading says so.
+ */
+export function pourBlocksOver(drafts: Draft[], clauses: readonly Clause[]): void {
+  const wordsOf = (said: readonly Clause[]) =>
+    new Set(said.flatMap(({ text }) => normaliseName(text).split(' ')))
+  const before = wordsOf(clauses.filter(({ closed }) => !closed))
+  const over = wordsOf(clauses.filter(({ closed, text }) => closed && OVER_OR_BESIDE.test(text)))
+  for (const draft of [...drafts]) {
+    for (const block of draft.kind === 'filling' && !draft.into ? (draft.apart ?? []) : []) {
+      const there = block.filter((item) => draft.lines.includes(item))
+      const named = (said: ReadonlySet<string>) =>
+        there.filter(({ read }) => normaliseName(read.name).split(' ').some((word) => word.length > 2 && said.has(word)))
+      if (there.length < 2 || there.length === draft.lines.length) continue
+      if (named(before).length || named(over).length < NAMED_SHARE * there.length) continue
+      draft.lines = draft.lines.filter((item) => !there.includes(item))
+      const isSauce = there.some(({ food }) => /^(?:yogurt|sauce|stock|liquid|cream)$/.test(food?.group ?? ''))
+      const kind = isSauce ? 'dip' : 'finish'
+      const home = drafts.find((one) => one.kind === kind && !one.into) ?? newDraft(kind)
+      home.lines.push(...there)
+      if (!drafts.includes(home)) drafts.push(home)
+    }
+  }
+}
+
 const SAUCE = recalled(/\b(sauce|salsa|pesto|gravy|relish|jam|paste)$/i)
 
 /**

@@ -26,7 +26,7 @@ export interface Size {
 
 const STAMP = String.raw`(?:cutters?|glass|cup|ring|saucer|bowl|lid|plate)`
 const TIN = String.raw`(?:tins?|pans?|trays?|dish(?:es)?|moulds?|molds?|pots?|skillets?|steamers?|baskets?|springforms?|woks?|rack|shelf)`
-const FAT = String.raw`(?:oil|fat|lard|ghee|dripping)`
+const FAT = String.raw`(?:oil|fat|lard|ghee|dripping|shortening)`
 const WHAT_FILLS = String.raw`(?:filling|stuffing|mixture|mix)`
 const LUMPS = String.raw`(?:balls?|pieces?|portions?|lumps?|buns?|parts?|bits?|rounds?)`
 /** No round is narrower and no dough is rolled thicker. Common practice, no source. */
@@ -388,7 +388,7 @@ export const SIZES = {
     of: 'spoon',
     says: 'Fill each with 1 tbsp.',
     fact: 'filling-tbsp-per-piece',
-    before: before(String.raw`\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}`),
+    before: before(String.raw`(?<!\b(?:the|for|your|my) )\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}`),
     most: MOST_SPOONS,
     needsAbout: true,
     exact: true,

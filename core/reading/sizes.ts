@@ -152,6 +152,8 @@ const AMONG_OTHERS =
 /** Where a spoon is of what goes in, and of nothing else. */
 const SPOONED =
   /\b(?:fill(?:ing|ed)?|put|place|keep|spoon|each|per|every|stuff(?:ing|ed)?|with|drop|heap|mound|lay)\b/i
+/** "In butter (2 tbsp per dozen)". */
+const FAT_AHEAD = /\b(?:oil|butter|ghee|lard)\W*\(\W*$/i
 const OF_THE_PAN = /^\W*(?:of )?(?:\p{L}+ )?(?:oil|water|butter|ghee)\b/iu
 
 /**
@@ -172,7 +174,7 @@ export function sizesSaid(text: string, sentence: string): SizeSaid[] {
     // "1 tbsp sauce, 5 slices and 2 tbsp cheese on each": the spoon is of one food among others.
     amongOthers ||= name === 'spoonPut' && AMONG_OTHERS.test(measure.after)
     if (amongOthers && measure.of === 'spoon') continue
-    if (measure.of === 'spoon' && (!SPOONED.test(sentence) || OF_THE_PAN.test(measure.after))) continue
+    if (measure.of === 'spoon' && (!SPOONED.test(sentence) || OF_THE_PAN.test(measure.after) || FAT_AHEAD.test(measure.before))) continue
     const factor = fact === 'thickness-mm' ? 10 : 1
     said.push({
       kind: fact,

@@ -34,7 +34,9 @@ export function betterTold(state: OutlineState, rows: readonly Row[], foods: Foo
   const isTalk = inRows.some(
     ({ food, line }) => (food === null && TALK.test(line.raw)) || WORKS_ON_DOUGH.test(line.raw),
   )
-  return gained >= (isTalk ? -1 : 3) ? told : state
+  // Where what was said without a mark was all understood, it was no talk.
+  const isSpeech = rows.some(({ text }) => hasSpeech(text))
+  return gained >= (isTalk && (inRows.length > known.length || !isSpeech) ? -1 : 3) ? told : state
 }
 /** What is done with what is listed: "hot water, kneaded for 5 minutes". */
 const WORKS_ON_DOUGH =
@@ -71,12 +73,16 @@ export function isTold(rows: readonly Row[], foods: Foods): boolean {
       sentences.some((sentence) => listBehindLead(sentence, foods) !== null)
     )
   })
-  if (listed || told.some(({ text }) => sentencesOf(text).some(isSpoken))) return false
+  // Speech without any mark is searched where it stands.
+  if (listed || told.some(({ text }) => !MARKED.test(text) && hasSpeech(text))) return false
   const found = told.flatMap(({ text }) =>
     sentencesOf(text).flatMap((sentence) => foodsTold(sentence, foods)),
   )
   return found.length >= LEAST_TOLD_FOODS
 }
+/** A sentence that runs on without a mark, among others that have theirs. */
+const hasSpeech = (text: string) => sentencesOf(text).some(isSpoken)
+const MARKED = /\p{L}[,.;:]\s/u
 const MAX_TITLE_CHARACTERS = 70
 /** Nobody tells a recipe in more rows, in a row so short, or in one so long without a break. Our own choice. */
 const MOST_ROWS = 10

@@ -52,7 +52,8 @@ const BETWEEN =
 const TAKEN_SO = /^(\S+) (?:drained|small|large|whole|big) (?=(?:can|tin|jar|pack|packet)s?\b)/i
 /** What stands for something that has been named. */
 const NAMED_BEFORE = /^(?:the|it|them|this|that|these|those|all|everything|rest|remaining|both|each|every)\b/i
-const OF_THE_PIECES =
+/** "Eight of the stuffing", "30 g of the filling": of what has been made. */
+export const OF_THE_PIECES =
   /^\S+\s*(?:heaped |level |good )?(?:g|grams?|tbsp|tsp|tablespoons?|teaspoons?|spoons?|spoonfuls?|cups?)?\s*(?:of )?(?:the |this |that )?(?:filling|stuffing|mixture|mix|dough|pastry)\b/i
 
 /** In more words without a mark or a joint somebody speaks. Our own choice. */

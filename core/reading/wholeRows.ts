@@ -118,7 +118,7 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
     state.is(row, 'heading')
     return true
   }
-  return countsWhole(state, row, text)
+  return countsWhole(state, row, text, index === rows.length - 1)
 }
 
 const LONGEST_COUNT = 120
@@ -138,7 +138,7 @@ const namesDish = (row: Row | undefined, foods: Foods): boolean =>
   row !== undefined && looksLike(row, foods) === 'other' && !readHeading(row.text, { foods })
 
 /** "(makes 12)", a bare number below the title, "4 large", "for 6". */
-function countsWhole(state: OutlineState, row: Row, text: string): boolean {
+function countsWhole(state: OutlineState, row: Row, text: string, isLast: boolean): boolean {
   const { mode, out } = state
   const inBrackets = /^[([].*[)\]]$/.test(text) && text.length < 60
   if (inBrackets && mode !== 'method' && readYields(text)) {
@@ -172,6 +172,13 @@ function countsWhole(state: OutlineState, row: Row, text: string): boolean {
     state.is(row, 'count')
     return true
   }
+  // "48 cookies" ends the page below the work.
+  const made = LAST_COUNT.exec(text)
+  if (made && out.steps.length && isLast && Number(made[1]) >= LEAST_LAST_COUNT && !readYields(text)) {
+    out.counts.push({ pieces: Number(made[1]), servings: null, perServing: null, text })
+    state.is(row, 'count')
+    return true
+  }
   if (COUNTS_AHEAD.test(text) && text.length < 60 && mode !== 'method') {
     const found = readYields(text)
     const says = found !== null && /\p{L}{2}/u.test(found.rest)
@@ -184,6 +191,10 @@ function countsWhole(state: OutlineState, row: Row, text: string): boolean {
   }
   return false
 }
+
+const LAST_COUNT = /^\W*(?:about |around |approx\.? |~ ?)?(\d{1,3}) (?:\p{L}+ )?\p{L}{3,}s\W*$/u
+/** Fewer may as well be a line that was forgotten: "2 eggs". Our own choice. */
+const LEAST_LAST_COUNT = 6
 
 /** "Yields 16 buns", "Servings: 4", "1 dozen": a row that counts. */
 const COUNTS_AHEAD = recalled(

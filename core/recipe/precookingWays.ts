@@ -26,7 +26,7 @@ export const PRECOOKING_TABLE = {
     name: 'roasted',
     heat: 'oven',
     cookedAlready: 0.95,
-    said: /\b(?:roast(?:ed)?|char(?:red)?|grill(?:ed)?|bake (?:the|until|whole)|(?:pierce|prick|scrub|wrap|halve|peel|toss)\b[^.;]{0,40}\band bake (?:at|for|in)\b|broil)\b/i,
+    said: /\b(?:roast(?:ed)?|char(?:red)?(?! siu)|grill(?:ed)?|bake (?:the|until|whole)|(?:pierce|prick|scrub|wrap|halve|peel|toss)\b[^.;]{0,40}\band bake (?:at|for|in)\b|broil)\b/i,
   },
   steam: {
     name: 'steamed',
