@@ -336,7 +336,7 @@ const MIXES_REST = recalled(
 /** "Egg wash & caraway": the words of what is strewn on it. */
 const strewnOnWash = (text: string): ReadonlySet<string> =>
   plainWords(
-    /\b(?:egg ?wash|glaze)\s*(?:&|\+|and|,|then|with)\s*(?:a sprinkle of |sprinkle (?:with )?)?([\p{L} ]+)/iu.exec(
+    /\b(?:egg ?wash|glaze)\s*(?:&|\+|and|,|then|with)\s*(?:a sprinkle of |sprinkle (?:with )?)?([\p{L} ,&]+)/iu.exec(
       text,
     )?.[1] ?? 'nothing',
   )
@@ -357,14 +357,20 @@ const SOME_FAT = recalled(/\b(?:a little|a bit of|some|more|extra)\b[^.;]{0,20}\
 
 /** "Salt the cabbage and squeeze it": what the method presses out. */
 export function squeezeByMethod(draft: Draft, clauses: readonly Clause[]): void {
-  for (const clause of clauses) {
+  const watery = draft.lines.filter(({ food }) => food?.unitGrams.squeezed)
+  const wordOf = ({ read }: ReadIngredient) => read.name.toLowerCase().split(' ').at(-1)!.replace(/s$/, '')
+  for (const [at, clause] of clauses.entries()) {
     if (clause.about !== draft || !/\b(?:squeeze|wring|press out)\b/i.test(clause.text)) continue
-    for (const { line, food, read } of draft.lines) {
+    // "Grate the courgettes and the cabbage. Squeeze out the juice": those that were spoken of.
+    const own = clause.sentence.toLowerCase()
+    const said = watery.some((item) => own.includes(wordOf(item)))
+      ? own
+      : (clauses[at - 1]?.sentence.toLowerCase() ?? '')
+    for (const item of draft.lines) {
+      const { line, food } = item
       const share = food?.unitGrams.squeezed
       if (!share || !line.grams || line.waterChangeGrams !== 0) continue
-      const word = read.name.toLowerCase().split(' ').at(-1)!.replace(/s$/, '')
-      const named = clause.sentence.toLowerCase().includes(word)
-      if (!named && draft.lines.filter((other) => other.food?.unitGrams.squeezed).length > 1) continue
+      if (!said.includes(wordOf(item)) && watery.length > 1) continue
       line.waterChangeGrams = -line.grams * (1 - share)
       line.notes.push({
         code: 'squeezed',

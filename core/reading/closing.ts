@@ -33,13 +33,13 @@ const WAYS: readonly string[] = [
   'seal(?:ed|ing)?|crimp|braid|plait|pleat(?:s|ed)?|enclose|twist|assemble',
   String.raw`fork (?:shut|the edges|all round|all the way round)|(?:make|give (?:it|them)) (?:an? |the )?(?:rope|fluted|plaited|crimped|wavy) (?:edge|rim|border)|(?:flute|scallop) ${EDGES}`,
   String.raw`press (?:the |all |down )?(?:edges?|rims?|shut|closed)`,
-  String.raw`pinch (?:shut|closed|the|edges|together|to|well|tight|all (?:the way )?(?:round|around)|along|round|around)`,
+  String.raw`pinch (?:shut|closed|the|edges|together|to|well|tight|under(?:neath)?|at the (?:top|bottom)|all (?:the way )?(?:round|around)|along|round|around)`,
   String.raw`(?<=[,;.] |^|\band )pinch(?:,? pinch)*(?=\s*(?:[.;,]|$))`,
   // "Pinch them shut", "squeeze closed", "stick it together", "glue shut with a little water".
   String.raw`(?:pinch|press|squeeze|squash|stick|glue|nip|zip|push|clamp|twist|pull) (?:${THEM} )?(?:tightly |firmly |well )?(?:shut|closed)`,
   String.raw`(?:pinch|nip|clamp) ${THEM} (?:tight|together|well|all)`,
   // "Press firmly round the edges", "squash the sides together", "stick down the rim".
-  String.raw`(?:press|squash|stick|glue|nip|clamp) ${HOW}${EDGES}`,
+  String.raw`(?:press|pinch|squash|stick|glue|nip|clamp) ${HOW}${EDGES}`,
   String.raw`(?:squeeze|push) ${HOW}${EDGES} (?:together|shut|closed|well)`,
   String.raw`press (?:${HOW}with (?:a |the )?(?:(?:tines|prongs|back) of a )?fork|together(?=\s*(?:[.;,]|$|and (?:seal|bake|fry|steam|boil|cook)\b)))`,
   String.raw`shut (?:${THEM}|tight|well|firmly)`,

@@ -8,7 +8,7 @@ import { limit } from './readIngredient'
 import { readNumber, DIGIT_NUMBER } from './readNumber'
 import { remember } from './remember'
 import { sizesSaid } from './sizes'
-import { timesIn } from './time'
+import { isHeatLine, timesIn } from './time'
 
 /** A fact before its part has an id. */
 export type FoundFact = Omit<Fact, 'partId'> & { part: Draft | null }
@@ -26,8 +26,14 @@ const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
   ['knead-minutes', /\bknead|\bwork (?:the dough|it)\b(?! in)|\bstand mixer\b|\bdough hook\b/i],
-  ['rise-minutes', /\b(?:rise|rises|risen|proved|proofed|raise|prove|proof|double|doubled|ferment|bulk)\b/i],
-  ['chill-minutes', /\b(?:chill|fridge|refrigerat\w*|freezer)\b/i],
+  [
+    'rise-minutes',
+    /\b(?:rise|rises|risen|proved|proofed|raise(?! (?:the )?(?:heat|flame|temp\w*|oven))|prove|proof|double(?! ?-?boil)|doubled|ferment|bulk)\b/i,
+  ],
+  [
+    'chill-minutes',
+    /\b(?:chill|fridge|refrigerat\w*|freezer|freeze(?=(?: (?:for|about|around|them|it|the \w+))*\W*$))\b/i,
+  ],
   [
     'rest-before-eating-minutes',
     /\b(?:before (?:serving|eating|slicing|cutting|biting)|let them stand|cool (?:slightly|a little|for))\b/i,
@@ -206,7 +212,9 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
       const isDone =
         said === 'rest-minutes' &&
         ((about === 'pieces' && (cooked || behindCooking || HEAT_OFF.test(text))) ||
-          (about === null && behindCooking))
+          (about === null && behindCooking) ||
+          // "Steam 12 min. Rest 3 mins, lid ajar".
+          (closed && cooked && HEAT_OFF.test(text)))
       const kind = isDone ? 'rest-before-eating-minutes' : said
       if (needsAbout && about === null) continue
       // "Mix the lot 5 min" of a filling kneads nothing.
@@ -230,7 +238,7 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
         !WORKS_DOUGH.test(text)
       add(ofFilling ? 'filling-grams-per-piece' : kind, low, high, text, part)
     }
-    cooked ||= closed && about === 'pieces' && COOKS_PIECES.test(clause)
+    cooked ||= closed && about === 'pieces' && (COOKS_PIECES.test(clause) || isHeatLine(clause))
   }
   // What is said of freezing behind the work is kept as well.
   for (const { text } of outline.remarks)

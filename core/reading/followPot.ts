@@ -32,6 +32,9 @@ import { isHeatLine } from './time'
 /** A clause that says nothing of its own and simmers on: "then simmer for 10 minutes". */
 const SIMMERS_ON = /^\W*(?:and )?(?:then )?(?:simmer|boil|cook) (?:for |it |them )*(?:an?|\d|half)\b/i
 
+const HEATS_FAT_ALONE =
+  /^\W*heat (?:the |some |a little )?(?:\p{L}+ )?(?:oil|butter|ghee)(?: in (?:a|the) (?:\p{L}+ )?(?:pan|wok|kadai|skillet))?\W*$/iu
+
 /** Follows the clauses that speak of a part through its pot. */
 export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
   const lines = potLinesOf(draft)
@@ -45,7 +48,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   /** "Mash the boiled potatoes with …": what the step takes for cooked, and nobody cooks. */
   const calledSo = new Map<number, PrecookingWay>()
   let sentence = ''
-  for (const clause of clauses) {
+  for (const [at, clause] of clauses.entries()) {
     // "Roast 2 hours covered, then 30 minutes uncovered": the same goes on.
     if (clause.sentence === sentence && pot.last !== null && LID_OFF.test(clause.text)) {
       pot.addTo(pot.last, [], clause.text)
@@ -58,7 +61,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
     for (const [at, way] of takenForCooked(said, scene)) calledSo.set(at, way)
     objects.startClause(said, sentence, pot.hot !== null)
     // "Stir in the peas and coriander off the heat".
-    if (ADDED_COLD.test(said)) {
+    if (ADDED_COLD.test(said) || isStirredInLast(said, clauses[at + 1])) {
       pot.setAside(lines.namedIn(said))
       continue
     }
@@ -80,6 +83,14 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   return { pot, untilDry: scene.untilDry }
 }
 
+/** "Stir in the lentils and miso. Season and cool": what is stirred in last, when the pot is off. */
+const isStirredInLast = (said: string, next: Clause | undefined): boolean =>
+  STIRS_IN.test(said) && next !== undefined && !next.closed && COOLS.test(next.text)
+const STIRS_IN =
+  /^\W*(?:then )?(?:stir|fold) (?:in|through)\b(?![^.;]*\b(?:cook|fry|simmer|bubble|heat|warm|melt|wilt|spinach|kale|greens|garlic|flour|cornflour|cornstarch|until|till|\d+ ?(?:min|sec))\b)/i
+const COOLS =
+  /^\W*(?:then )?(?:season\w*(?: (?:well|to taste|with [^.;]{3,30}?))?,?(?: and)?(?: then)? )?(?:(?:leave|let|allow)(?: (?:it|this|the \p{L}+))?(?: to)? )?(?:cool|set aside)\b/iu
+
 /** "For the filling half a pound of beef, one onion, a clove of garlic": what there is, and nothing is done yet. */
 const listsFoods = (text: string): boolean => {
   const pieces = text.split(/,\s+|\s+and\s+/)
@@ -97,7 +108,12 @@ function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene): boolean 
   const isOwn = about === draft
   // A clause that says nothing of its own goes on with the pot that is hot.
   const goesOn =
-    about === null && !closed && (pot.hot !== null || (pot.last === 'simmer' && SIMMERS_ON.test(text)))
+    about === null &&
+    !closed &&
+    (pot.hot !== null ||
+      (pot.last === 'simmer' && SIMMERS_ON.test(text)) ||
+      // "Heat oil. Add paste, onion, saute": whose oil it is says the sentence behind it.
+      (lines.hasFat && HEATS_FAT_ALONE.test(text)))
   if (!isOwn && !goesOn) {
     // While the dough is rolled and cut nothing goes on cooking.
     if (about === 'pieces' || (about?.kind === 'shell' && ROLLS.test(text))) {

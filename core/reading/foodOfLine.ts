@@ -12,7 +12,9 @@ import { unitById } from './units'
 /** A teaspoon of fennel is its seed, one of red chilli its powder: what is a vegetable or a herb by name. */
 export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   const term = read.measures[0]?.[0]
-  if (!/^(?:vegetable|herb)$/.test(food.group) || term?.unitId !== 'tsp') return null
+  // "A pinch of chilli" is the powder.
+  const isPinch = term?.unitId === 'pinch' && food.id === 'green-chilli'
+  if (!/^(?:vegetable|herb)$/.test(food.group) || !(term?.unitId === 'tsp' || isPinch)) return null
   if (food.unitGrams.clove || food.unitGrams.inch) return null
   // "1 tsp coriander" beside cumin is ground; "1 tsp coriander, chopped" is the leaf.
   if (

@@ -23,8 +23,14 @@ export interface CookingRead {
 }
 
 /** "… ; turn over; 10 min". */
+const OTHER_OVEN = recalled(
+  /^\W*(?:or )?(?:in (?:an? |the )?)?(?:air[- ]?fry(?:er)?|(?:conventional |fan )?oven)\s*(?:[:–—-]|(?=\d{3}))[^;]*\d[^;]*min/i,
+)
+const HEATS_OIL = recalled(/^\W*(?:heat|warm|melt)\b[^.;]*\b(?:oil|butter|ghee|lard)\b/i)
 /** "Cover & cook 2 min": of a way that is named before it. */
-const COOKS_ON = recalled(/^\W*(?:then )?(?:(?:cover|lid on|put (?:the |a )?lid on)(?:,| and| &| \+)? )?cook(?: (?:for|about))* ?\d[^.;,]{0,12}min\w*\W*$/i)
+const COOKS_ON = recalled(
+  /^\W*(?:then )?(?:(?:cover|lid on|put (?:the |a )?lid on)(?:,| and| &| \+)? )?cook(?: (?:for|about))* ?\d[^.;,]{0,12}min\w*\W*$/i,
+)
 /** "Turn the tawa over the flame 1 min": the other side. */
 const TURNS_FIRST = recalled(/^\W*(?:then )?(?:flip|turn)\b(?! (?:down|up|off|on\b|(?:the )?(?:heat|oven)))/i)
 const TURNED = recalled(/\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i)
@@ -65,9 +71,18 @@ export function readCooking(context: HeatContext): CookingRead {
   /** The sentence that last spoke of heat for the pieces. */
   let lastHeated: string | null = null
   let lastStep = -1
+  let otherOven: string | null = null
   for (const [at, stated] of clauses.entries()) {
     let clause = stated
     const before = clauses[at - 1]?.text ?? ''
+    // "Oven 200 °C 20 min. (Air fryer: 325, 12 mins)": another way to do the same.
+    if (
+      OTHER_OVEN.test(clause.text) &&
+      events.some(({ way, minutes }) => way === 'bake' && minutes !== null)
+    ) {
+      otherOven ??= clause.text.replace(/^\W+|\W+$/g, '')
+      continue
+    }
     const oil = OIL_AT.test(clause.text) ? temperatureIn(clause.text) : null
     if (oil) oilC ??= oil.celsius
     if (PREHEATS.test(clause.text) && !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))) {
@@ -252,6 +267,13 @@ export function readCooking(context: HeatContext): CookingRead {
       event.temperatureC !== null &&
       before.event.temperatureC !== null &&
       event.temperatureC !== before.event.temperatureC
+    // "Heat 1 tbsp oil in a large skillet. Fry each 2-3 minutes": the skillet is what they are fried in.
+    const isItsPan =
+      before?.way === 'griddle' &&
+      way === 'shallow-fry' &&
+      before.event.minutes === null &&
+      HEATS_OIL.test(before.event.text)
+    if (isItsPan) before.way = way
     if (before && before.way === way && !cooler) {
       before.event.temperatureC ??= event.temperatureC
       before.event.fan ||= event.fan
@@ -309,6 +331,7 @@ export function readCooking(context: HeatContext): CookingRead {
     airFryer: stages.some((stage) => stage.event.airFryer) || /\bair[- ]?fr/i.test(context.title),
     otherWay:
       other?.[0] ??
+      otherOven ??
       clauses.map(({ text }) => IF_LIKED.exec(text)?.slice(1).find(Boolean)?.trim()).find(Boolean) ??
       '',
     fryUnclear: first?.unclear ?? false,

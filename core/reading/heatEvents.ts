@@ -93,6 +93,10 @@ const MOST_TIMES = 4
 /** How far behind a time what it is for may stand: "3 minutes second side". */
 const SIDE_BEHIND = 28
 
+const BOTH_SIDES = /\b(?:on )?both sides\b/i
+/** "On both sides until spots appear, around 2 minutes": of the whole. */
+const UNTIL_THEN_TIME =
+  /\bboth sides\b[^.;]*\b(?:until|till)\b[^.;]{8,}?,? (?:for |about |around |roughly )*\d[^.;,]{0,8}min\w*\W*$/i
 const WAITS =
   /\b(?:pre-?heat(?:ed)?|rest|prove|proof|rise|chill|knead|cool|stand|leave|soak|relax|keep aside|freeze)\b[^,]*$/i
 const TURNS = /\b(?:turn(?:ed)?|reduce|lower|drop|increase|raise|bring)\b[^.]{0,40}\bto\b/i
@@ -129,6 +133,11 @@ const heatSaid = (said: string): string =>
     .replace(IF_LIKED, ' ')
     // "Until cooked through (75 °C inside)" is a probe's.
     .replace(CORE, (said) => (isOven(temperatureIn(said)) ? said : ' '))
+    // "Let the water boil off": it goes.
+    .replace(
+      /\b(?:water|liquid)(?: has| have|,)? (?:to )?(?:all )?(?:boils?|boiled|cooks?|cooked|steams?) (?:off|away|dry)\b|\b(?:boil|cook|steam) off (?:the |any |all the )?(?:\p{L}+ )?(?:water|liquid)\b/giu,
+      ' ',
+    )
     // Water that scalds flour boils no piece.
     .replace(SCALDS, ' ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
@@ -323,7 +332,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
     const whole = told.find((time, n) => IN_ALL.test(text.slice(time.index, told[n + 1]?.index ?? end)))
     const own = whole ? [whole] : told
     const temperature = temperatureIn(stretch)
-    const twoSides = /\b(?:on )?both sides\b/i.test(stretch)
+    const twoSides = BOTH_SIDES.test(stretch) && !UNTIL_THEN_TIME.test(stretch)
     const sum = own.length
       ? own
           .slice(0, MOST_TIMES)

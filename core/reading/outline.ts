@@ -90,6 +90,22 @@ function readLong(state: OutlineState, row: Row, text: string): void {
   for (const sentence of sentences) readSentence(state, row, sentence)
 }
 
+/** "Flatten. 1 T beans + 1 T cheese. Fold, seal.": below the lines, what stands between two sentences of work is put in. */
+function isBetweenWork(sentences: readonly string[], { foods, out }: OutlineState): boolean {
+  const steps = sentences.map((sentence) => isStep(sentence, foods))
+  const listing = sentences.map((sentence) => isListed(sentence, foods))
+  return (
+    out.sections.length > 0 &&
+    steps[0] === true &&
+    listing.some(Boolean) &&
+    listing.every((is, at) => !is || (at > 0 && steps[at - 1] === true && steps[at + 1] === true))
+  )
+}
+const isListed = (sentence: string, foods: Foods): boolean =>
+  inlineList(sentence, foods) ||
+  matchedIngredient(sentence, foods) ||
+  readHeading(sentence, { foods, next: null }) !== null
+
 /** "Filling: … . Brush with …": sentences of which one leads a list are read one by one. */
 function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
   const { foods } = state
@@ -100,7 +116,7 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
     (several.length > 1 &&
       (several.slice(1).some((sentence) => leads(sentence) || inlineList(sentence, foods)) ||
         leads(several[0]!)))
-  if (!lists) return false
+  if (!lists || isBetweenWork(several, state)) return false
   for (const sentence of several) readSentence(state, row, sentence)
   return true
 }
@@ -143,16 +159,9 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   const sentences = forAllOf(sentencesOf(text))
   if (sentences.length === 1) return readSentence(state, row, text)
   const steps = sentences.map((sentence) => isStep(sentence, foods))
-  const listing = sentences.map(
-    (sentence) =>
-      inlineList(sentence, foods) ||
-      matchedIngredient(sentence, foods) ||
-      readHeading(sentence, { foods, next: null }) !== null,
-  )
+  const listing = sentences.map((sentence) => isListed(sentence, foods))
   const lists = listing.some(Boolean)
-  // "Flatten. 1 T beans + 1 T cheese. Fold, seal.": what stands between two sentences of work is put in.
-  const isBetweenWork = listing.every((is, at) => !is || (at > 0 && steps[at - 1] && steps[at + 1]))
-  if (out.sections.length && steps[0] && lists && isBetweenWork) return countedStep(state, row, text)
+  if (isBetweenWork(sentences, state)) return countedStep(state, row, text)
   // "Makes 6. Rise 1h30. Bake 15 min. Butter on top.": below the lines, work in short words.
   if (out.sections.length && steps.some(Boolean) && !lists)
     return state.step(row, sentences.filter((sentence) => !isCountAlone(sentence)).join(' '))
@@ -180,6 +189,9 @@ function worksOn(state: OutlineState, rows: readonly Row[], index: number, text:
     section !== null &&
     !readYields(text)?.whole &&
     !inlineList(text, foods)
+  // "1 T sauce, 5 pepperonis, 2 T cheese. Fold, pinch, fork.": put in, and the work goes on behind it.
+  const [, ...behind] = belowStep ? sentencesOf(text) : []
+  if (behind.length && behind.every(startsLikeStep)) return true
   if (below || (belowStep && WHAT_EACH_GETS.test(text))) return true
   // "4. Eat warm" after three numbered steps is the fourth, whatever it says.
   const goesOn = numbering.run > 1 && row.number === numbering.last + 1

@@ -5,6 +5,7 @@ import type { CookingWay } from '../recipe/vocabulary'
 import { isFat, newDraft, type Draft } from './drafts'
 import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
+import type { ReadIngredient } from './readIngredient'
 import { readLine } from './readLine'
 import { sizesNamed, type SizeName } from './sizes'
 import { FRYING_POT_GRAMS } from './unstated'
@@ -18,6 +19,9 @@ const SHALLOW_PAN_GRAMS = 120
 const LEAST_LITTLE_OIL_GRAMS = 15
 const GRIDDLE_GRAMS_PER_PIECE = 4.5
 const BROWNING_GRAMS_PER_PIECE = 1.5
+/** Oil that hands are wetted with for a batch. Common practice, no source. */
+const HANDS_GRAMS = 10
+const OF_HANDS = recalled(/\bfor (?:your |the )?hands\W*$/i)
 /** Two seconds of a spray can. Common practice, no source. */
 const SPRAY_GRAMS_PER_PIECE = 0.5
 
@@ -129,8 +133,10 @@ const OIL_G_PER_ML = 0.92
 const OIL_DEPTHS: ReadonlySet<string> = new Set<SizeName>(['oil', 'oilDeep', 'oilDepth'])
 
 /** "Fry in a little oil" is a film of it, as on a griddle, and less than the usual pan. */
-function shallowGrams(clauses: readonly Clause[], pieces: number): number {
-  const depthCm = clauses.flatMap(({ text }) => sizesNamed(text)).find(({ name }) => OIL_DEPTHS.has(name))?.measure
+function shallowGrams(clauses: readonly Clause[], lines: readonly ReadIngredient[], pieces: number): number {
+  const depthCm = [...clauses.map(({ text }) => text), ...lines.map(({ line }) => line.raw)]
+    .flatMap((text) => sizesNamed(text))
+    .find(({ name }) => OIL_DEPTHS.has(name))?.measure
   if (depthCm) return Math.round((depthCm.high * PAN_CM2 * OIL_G_PER_ML) / 10) * 10
   const little = clauses.some(({ text, about }) => about === 'pieces' && LITTLE_OIL.test(text))
   const grams = Math.max(LEAST_LITTLE_OIL_GRAMS, Math.round(pieces * GRIDDLE_GRAMS_PER_PIECE))
@@ -174,7 +180,7 @@ export function assumePanFat(
       : sprayed
         ? Math.max(1, Math.round(pieces * SPRAY_GRAMS_PER_PIECE))
         : way === 'shallow-fry'
-          ? shallowGrams(clauses, pieces)
+          ? shallowGrams(clauses, oils, pieces)
           : Math.round(
               pieces *
                 (way === 'griddle' && !clauses.some(({ text }) => LIGHTLY_OILED.test(text))
@@ -182,6 +188,9 @@ export function assumePanFat(
                   : BROWNING_GRAMS_PER_PIECE),
             )
   const open = oils.find(({ read }) => read.measures.length === 0)
+  // "Oil for your hands": of it a film stays on the dough, and the griddle is dry.
+  if (open && way === 'griddle' && OF_HANDS.test(open.line.raw))
+    return weighPanFat(open.line, HANDS_GRAMS, HANDS_GRAMS / 2, HANDS_GRAMS * 2)
   const said = open?.food && way !== 'deep-fry' ? fatWeighed(clauses, open.food, pieces) : null
   if (open && said !== null) {
     weighPanFat(open.line, said, said, said)

@@ -89,7 +89,7 @@ describe('one spelling', () => {
     ['2 – 3 onions', '2-3 onions'],
     ['bake 180 – 25 minutes', 'bake 180 – 25 minutes'],
     ['from 220 to 240', 'from 220 to 240'],
-    ['1 to 1 1/2 cups', '1 to 1 1/2 cups'],
+    ['1 to 1 1/2 cups', '1-1 1/2 cups'],
     ['2 cups plain flower', '2 cups plain flour'],
     ['orange flower water', 'orange flower water'],
     ['2 Teaspons PEPER', '2 Teaspoons PEPPER'],

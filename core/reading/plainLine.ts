@@ -84,7 +84,7 @@ export function plainLine(raw: string): string {
       '($1)',
     )
     .replace(
-      /\((?:meat|flesh|leaves)(?: weighs)? (?:about |approx\.? |~)?(\d[\d.]* ?(?:g|oz|kg))\)/gi,
+      /\((?:[^()]*,\s*)?(?:meat|flesh|leaves)(?: weighs)? (?:about |approx\.? |~)?(\d[\d.]* ?(?:g|oz|kg))\)/gi,
       '($1)',
     )
     // "2 hb eggs", "3 cl garlic".

@@ -22,7 +22,13 @@ const WHOLE_SHARE = 0.6
 function stirIntoStarch({ lines }: Draft, { ways, raw }: Pot): void {
   lines.forEach(({ food }, at) => {
     const way = ways.get(at - 1)
-    if (food?.id === 'water' && lines[at - 1]?.food?.group === 'starch' && way && !raw.has(at) && !ways.has(at))
+    if (
+      food?.id === 'water' &&
+      lines[at - 1]?.food?.group === 'starch' &&
+      way &&
+      !raw.has(at) &&
+      !ways.has(at)
+    )
       ways.set(at, way)
   })
 }

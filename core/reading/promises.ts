@@ -48,6 +48,10 @@ export const PROMISES: readonly PromiseWording[] = [
     'Should be 14 or so',
     String.raw`(?:^\W*|[.,;]\s+|\s[-–—]\s|\()(?:there |that |it |this |you |they )?(?:should|will|ought to|might|'ll) (?:be|come to|number)\s+${COUNTED}(${PIECES_BEHIND})(?: or (?:so|thereabouts))?(?: in all)?${MARKS}`,
   ),
+  wording(
+    'Fold and seal (14)',
+    String.raw`(?<=\b(?:seal|fold|pinch|crimp|pleat|shape|cut|roll|close|press))\s*\((?:about |around |approx\.? |~ ?)?(\d{1,3})(\s+of them|)\)(?=\W*$)`,
+  ),
   wording('Fills 14', String.raw`^\W*fills\s+${COUNTED}(${PIECES_BEHIND})${MARKS}`),
   wording(
     'How many: 14',
@@ -63,7 +67,7 @@ export const PROMISES: readonly PromiseWording[] = [
   ),
 ]
 const MAY_PROMISE =
-  /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|altogether|dough|pastry|quantities|recipe|\p{L}+s\s*[:=])/iu
+  /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|altogether|dough|pastry|quantities|recipe|\p{L}+s\s*[:=])|\(\D{0,8}\d{1,3}\)\W*$/iu
 
 /**
  * A line with its promise in one form: "Does 5 big ones" becomes "makes 5 big ones". A line that promises nothing stays

@@ -44,8 +44,16 @@ const spoonedIn: (text: string, foods: Foods) => readonly { amount: string; food
         const name = parts.slice(0, length).join(' ')
         const match = name.length > 2 ? matchFood(name, foods) : null
         if (match?.how === 'exact')
-          return BY_THE_SPOON.test(match.food.group) || (/\p{L} of /u.test(said) && isByHand(said, match.food))
-            ? [{ amount: HAND.test(said) ? `${amount!.trim().replace(/^an? |\s+of$/gi, '')} of` : amount!.trim(), food: match.food }]
+          return BY_THE_SPOON.test(match.food.group) ||
+            (/\p{L} of /u.test(said) && isByHand(said, match.food))
+            ? [
+                {
+                  amount: HAND.test(said)
+                    ? `${amount!.trim().replace(/^an? |\s+of$/gi, '')} of`
+                    : amount!.trim(),
+                  food: match.food,
+                },
+              ]
             : []
       }
       return []
@@ -87,6 +95,18 @@ export function tellUnlistedSeasoning(
   const wantsSalt = ({ text, about }: Clause) =>
     about !== 'pieces' && SEASONS.test(text) && (/\bsalt/i.test(text) || !isSauced(about))
   if (!isSalted && clauses.some(wantsSalt)) missing.add('salt')
+  // The salt of the dough salts no filling.
+  const unsalted = clauses.flatMap((clause) =>
+    isSalted &&
+    clause.about &&
+    clause.about !== 'pieces' &&
+    clause.about.kind === 'filling' &&
+    !clause.about.lines.some(({ food }) => food?.group === 'salt') &&
+    wantsSalt(clause)
+      ? [clause.about]
+      : [],
+  )
+  for (const draft of unsalted) missing.add(`salt in “${draft.name}”`)
   if (missing.size)
     notes.push({
       code: 'unlisted',

@@ -54,11 +54,17 @@ export function pourBlocksOver(drafts: Draft[], clauses: readonly Clause[]): voi
     for (const block of draft.kind === 'filling' && !draft.into ? (draft.apart ?? []) : []) {
       const there = block.filter((item) => draft.lines.includes(item))
       const named = (said: ReadonlySet<string>) =>
-        there.filter(({ read }) => normaliseName(read.name).split(' ').some((word) => word.length > 2 && said.has(word)))
+        there.filter(({ read }) =>
+          normaliseName(read.name)
+            .split(' ')
+            .some((word) => word.length > 2 && said.has(word)),
+        )
       if (there.length < 2 || there.length === draft.lines.length) continue
       if (named(before).length || named(over).length < NAMED_SHARE * there.length) continue
       draft.lines = draft.lines.filter((item) => !there.includes(item))
-      const isSauce = there.some(({ food }) => /^(?:yogurt|sauce|stock|liquid|cream)$/.test(food?.group ?? ''))
+      const isSauce = there.some(({ food }) =>
+        /^(?:yogurt|sauce|stock|liquid|cream)$/.test(food?.group ?? ''),
+      )
       const kind = isSauce ? 'dip' : 'finish'
       const home = drafts.find((one) => one.kind === kind && !one.into) ?? newDraft(kind)
       home.lines.push(...there)

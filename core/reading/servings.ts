@@ -82,7 +82,7 @@ const ONE_LARGE =
   /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+\p{L}+|\s*\)?\W*$)|\((?:a )?(?:big|large|giant|huge) one\b/iu
 /** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
 const aboutSo =
-  /(?:^\(?|[.!?,]\s+)(?:(?:so )?(?:about|abt\.?|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$/i
+  /(?:^\(?|[.!?,]\s+)(?:(?:so )?(?:about|abt\.?|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$|^\W*(\d{1,3}) or so\W*$/i
 /** "Milk buns (12)": only a title counts so. */
 const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)(?:-?ish)?\)\s*$/i
 
@@ -183,6 +183,8 @@ function promisedIn(stated: string): Yields | null {
     .replace(INTO_PORTIONS, '$1$2 pieces')
     .replace(PORTIONS_OF, '$1 pieces')
     .replace(DOUGH_AND_FILLING, '$1')
+    // "6 balls each": of dough and of filling.
+    .replace(/(\b\d{1,3} balls) each\b(?= of|\W*$)/i, '$1')
     .replace(WORKED_PORTION, '$1 a piece')
     .replace(CHOSEN_SIZE, (whole, many: string, size: string, more: string, other: string, mine: string) =>
       mine.toLowerCase() === size.toLowerCase()
@@ -210,7 +212,8 @@ function promisedIn(stated: string): Yields | null {
       rest: '',
     }
   const alone = aboutSo.exec(line)
-  if (alone) return { pieces: Number(alone[1]), servings: null, perServing: null, whole: false, rest: '' }
+  if (alone)
+    return { pieces: Number(alone[1] ?? alone[2]), servings: null, perServing: null, whole: false, rest: '' }
   if (!COUNTS.test(line) && !speaksOfPieces.test(line)) return null
   const text = withDigits(line.replace(/[*_#]/g, '').trim()).replace(SO_MANY_FOR, '$1, serves $3')
   if (!/\d|dozen|half|couple|few/i.test(text)) return null

@@ -58,14 +58,15 @@ const CLOSED_THEN_FLAT =
   /\b(?:pinch|gather|enclose|close|seal|wrap|purse)\b[^.]{0,60}\b(?:pat|press|roll|flatten)(?:ted|ed)?(?: (?:it|them|each|out|gently|lightly|carefully|again|down))* (?:flat\b|to (?:an? |about |a thin )?(?:flat |thin )?(?:\d|round|disc|circle)|into (?:an? )?(?:flat |thin |\d\S* ?\p{L}* )?(?:discs?|rounds?|patt(?:y|ies)|circles?)\b)/iu
 /** Two rounds with the filling between them. */
 const BETWEEN_ROUNDS =
-  /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:(?:a|the|another) )?(?:(?:second|other|another|remaining) )?(?:rounds?|circles?|dis[ck]s?|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))/i
+  /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:(?:a|the|another) )?(?:(?:second|other|another|remaining) )?(?:rounds?|circles?|dis[ck]s?|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))|\bsandwich\b[^;]{0,60}?\bbetween (?:2|two) (?:rounds?|circles?|dis[ck]s?|of them)\b/i
 const ROLLS_FROM_END =
   /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
 /** "Cut strips on both sides and braid over the filling": one loaf, whatever it is called. */
 export const PLAITED_OVER =
   /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
 
-const ROLLS_UP = /\broll(?:ed|ing)? (?:it |them |each )?up\b/i
+const ROLLS_UP =
+  /\broll(?:ed|ing)? (?:it |them |each )?(?:up\b|(?:along|from|starting (?:at|from)) (?:the |a |one |1 )?(?:long|short|wide|near)\w*)/i
 
 /**
  * Where the hands say otherwise than the name: the first that holds. `null` in `of` is a dish whose name says nothing,

@@ -15,12 +15,16 @@ export const countOf = (read: ReadLine): number | null =>
     (measure) => measure[0]?.unitId === null || /^(?:sheet|slice|piece)$/.test(measure[0]?.unitId ?? ''),
   )?.[0]?.low ?? null
 
+const TWO_IN_PACKET =
+  /\b1\W{0,3}(?:17(?:\.\d+)?[- ]?(?:oz|ounces?)|49\d ?g)\b.*\b(?:pack|packet|package|box)\w*\b|\b(?:pack|packet|package|box)\w*\b\W{0,3}17(?:\.\d+)?[- ]?(?:oz|ounces?)/i
 /** A tube or packet is unrolled as a sheet. */
 const sheetsOf = (read: ReadLine): number | null =>
   countOf(read) ??
   // "2 x 320 g packs", "375 g pack x 2".
   (Number(/^\W*(\d{1,2})\s*[x×]\s*\d|\s[x×]\s?(\d{1,2})\W*$/i.exec(read.raw)?.slice(1).find(Boolean) ?? 0) ||
     null) ??
+  // From memory of the packet: 17.3 oz of puff pastry are two sheets.
+  (TWO_IN_PACKET.test(read.raw) ? 2 : null) ??
   read.measures.find((measure) => /^(?:tube|can|packet|roll)$/.test(measure[0]?.unitId ?? ''))?.[0]?.low ??
   null
 

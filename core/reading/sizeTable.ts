@@ -62,7 +62,9 @@ export const SIZES = {
     of: 'length',
     says: 'Pour oil into a pan, 5 cm deep.',
     fact: 'oil-depth-cm',
-    after: after(String.raw`deep\b|(?:high |way )?up the (?:side|pan|wall)`),
+    after: after(
+      String.raw`deep\b|(?:high |way )?up the (?:side|pan|wall)|in (?:the |a |your )?(?:\p{L}+ )?(?:pan|skillet|wok)\b`,
+    ),
     clause: new RegExp(String.raw`\b${FAT}\b`, 'i'),
   },
   oilDepth: {
@@ -314,7 +316,9 @@ export const SIZES = {
     of: 'weight',
     says: 'Divide into 12 (about 40 g each).',
     fact: 'ball-grams',
-    before: before(String.raw`\b(?:in|into|to) \d{1,3}(?: ?[x×]|:|,)?`),
+    before: before(
+      String.raw`\b(?:in|into|to) \d{1,3}(?: ?[x×]|:|,)?|\b(?:cut|divide|portion|scale|make|weigh(?: out| off)?) \d{1,3}(?: (?:balls?|pieces?))? ?[x×]`,
+    ),
     most: MOST_PIECE_GRAMS,
   },
   cutPieces: {
@@ -374,6 +378,14 @@ export const SIZES = {
     after: after(IN_EACH),
     most: MOST_SPOONS,
   },
+  spoonOnHalf: {
+    of: 'spoon',
+    says: 'Spread 2 tbsp on one half.',
+    fact: 'filling-tbsp-per-piece',
+    after: after(String.raw`(?:over|on(?:to)?) (?:one|1|the) (?:half|side)\b`),
+    most: MOST_SPOONS,
+    needsAbout: true,
+  },
   spoonPer: {
     of: 'spoon',
     says: 'Use 1 tbsp per round of the filling.',
@@ -388,7 +400,9 @@ export const SIZES = {
     of: 'spoon',
     says: 'Fill each with 1 tbsp.',
     fact: 'filling-tbsp-per-piece',
-    before: before(String.raw`(?<!\b(?:the|for|your|my) )\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}`),
+    before: before(
+      String.raw`(?<!\b(?:the|for|your|my) )\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}`,
+    ),
     most: MOST_SPOONS,
     needsAbout: true,
     exact: true,

@@ -151,7 +151,8 @@ const AMONG_OTHERS =
   /^[^.;]*(?:,|\band\b|\+)\s*(?:\d[\d./]*|[¼½¾]|one|two)\s*(?:slices?|tbsp|tsp|g\b|grams|pieces?|cubes?|tablespoons?|teaspoons?|spoons?|strips?|sticks?)/i
 /** Where a spoon is of what goes in, and of nothing else. */
 const SPOONED =
-  /\b(?:fill(?:ing|ed)?|put|place|keep|spoon|each|per|every|stuff(?:ing|ed)?|with|drop|heap|mound|lay)\b/i
+  /\b(?:fill(?:ing|ed)?|put|place|spread|keep|spoon|each|per|every|stuff(?:ing|ed)?|with|drop|heap|mound|lay)\b/i
+const EACH_OF = /^\s*each(?: of)? ((?:[\p{L}]+(?: \p{L}+)?, )*[\p{L}]+(?: \p{L}+)?,? (?:and|&) \p{L}+)/iu
 /** "In butter (2 tbsp per dozen)". */
 const FAT_AHEAD = /\b(?:oil|butter|ghee|lard)\W*\(\W*$/i
 const OF_THE_PAN = /^\W*(?:of )?(?:\p{L}+ )?(?:oil|water|butter|ghee)\b/iu
@@ -174,8 +175,15 @@ export function sizesSaid(text: string, sentence: string): SizeSaid[] {
     // "1 tbsp sauce, 5 slices and 2 tbsp cheese on each": the spoon is of one food among others.
     amongOthers ||= name === 'spoonPut' && AMONG_OTHERS.test(measure.after)
     if (amongOthers && measure.of === 'spoon') continue
-    if (measure.of === 'spoon' && (!SPOONED.test(sentence) || OF_THE_PAN.test(measure.after) || FAT_AHEAD.test(measure.before))) continue
-    const factor = fact === 'thickness-mm' ? 10 : 1
+    if (
+      measure.of === 'spoon' &&
+      (!SPOONED.test(sentence) || OF_THE_PAN.test(measure.after) || FAT_AHEAD.test(measure.before))
+    )
+      continue
+    // "A tsp each of pork, beans and cheese": three of them.
+    const foods =
+      measure.of === 'spoon' ? EACH_OF.exec(measure.after)?.[1]!.split(/,\s*(?:and )?|\s+(?:and|&)\s+/) : null
+    const factor = fact === 'thickness-mm' ? 10 : (foods?.length ?? 1)
     said.push({
       kind: fact,
       low: measure.low * factor,

@@ -16,6 +16,8 @@ const GRAMS =
 const GRAMS_AT_HEAD = /^(\W*\d+(?:[.,]\d+)? g)\.(?=\s+\p{Lu})/u
 /** "2 – 3" is a range; "180 – 25 minutes" says two things. */
 const DASHED = /(\d+)(\s*[–—]\s*)(\d+)/g
+/** "3 to 3 1/2 cups". */
+const MIXED_RANGE = /(?<![\d./] ?)(\d{1,2}) to (\d{1,2} ?(?:\d\/\d|[¼½¾⅓⅔]))(?= ?\p{L})/gu
 /** Whole numbers on both sides: "1 to 1 1/2" and "from 200 to 220" are left. */
 const TO_RANGE = /(?<![\d./]|from )(?<!\d )(\d{1,3}) to (\d{1,3})(?![\d./¼½¾⅓⅔%]| \d\/)/gi
 /** "180 degrees Celsius", "350 deg. fahrenheit". */
@@ -35,7 +37,7 @@ const MISSPELT: Readonly<Record<string, string>> = {
   tablespoons: 'tablesoons tablspoons tabelspoons tablepoons tablespons',
   teaspoon: 'teaspon teapoon teaspooon teasoon teasppon',
   teaspoons: 'teaspons teapoons teaspooons teasoons',
-  powder: 'pwd pwdr pdr powdr podwer',
+  powder: 'pd pwd pwdr pdr powdr podwer pwder',
   filling: 'fillling fillng filing',
   dough: 'dought dogh',
   pastry: 'pastery pastrey pasrty',
@@ -50,7 +52,7 @@ const MISSPELT: Readonly<Record<string, string>> = {
   garlic: 'garlick galic garilc',
   coriander: 'corriander corrainder coriandor',
   cinnamon: 'cinammon cinamon cinnamin',
-  cheese: 'chesse cheeze cheesse',
+  cheese: 'chesse cheeze cheesse chz chse',
   chicken: 'chiken chickin chikcen',
   potatoes: 'potatos pototoes poatoes',
   tomatoes: 'tomatos tomotoes tamatoes',
@@ -102,6 +104,10 @@ function spelled(line: string): string {
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(WRONG, (word) => inItsCase(MEANT.get(word.toLowerCase())!, word))
       .replace(FLOWER, 'flour')
+      .replace(MIXED_RANGE, '$1-$2')
+      // "Tom puree", "toms".
+      .replace(/\btom(?=\.? ?(?:pur[ée]e|paste|sauce|ketchup)\b)\.?/gi, (word) => inItsCase('tomato', word))
+      .replace(/\btoms\b(?=\W*(?:$|[,.;(]|chopped|diced|sliced|and|&))/g, 'tomatoes')
       .replace(SELF_RAISING, 'self-raising')
       .replace(/º/g, '°')
       // "2 – 3", "18 to 20": a range.

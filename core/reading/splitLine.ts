@@ -236,7 +236,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const short = SHORT_SEASONING.exec(raw.trim()) ?? ALL_SEASONING.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
   // "Half a stick of butter, S & P": the seasoning behind the last comma.
-  const seasoned = /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p|salt)\.?$/i.exec(raw.trim())
+  const seasoned = /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p|salt)\.?(?:\s*\([^()\d]*\))?$/i.exec(raw.trim())
   if (seasoned && (!/^salt/i.test(seasoned[2]!) || readLine(seasoned[1]!).measures.length))
     return [
       ...split(seasoned[1]!, foods),

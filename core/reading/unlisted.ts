@@ -51,6 +51,10 @@ const TOSSED = recalled(
     'iu',
   ),
 )
+/** "Butter the tops while hot." */
+const BUTTERS_TOPS = recalled(
+  /(?:^\W*|[,;.]\s*|\band )(?:then )?(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b/i,
+)
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
   new RegExp(
@@ -148,7 +152,7 @@ function strewnIn(text: string, foods: Foods): Food[] {
 }
 
 /** "1 tbsp oil + extra to brush" is used, and what is brushed on comes on top. */
-const KEPT_FOR_IT = recalled(/\bdivided\b|(?<!\b(?:extra|more) (?:for|to) )\b(?:brush|glaze)/i)
+const KEPT_FOR_IT = recalled(/\bdivided\b|(?<!\b(?:extra|more|some) (?:for|to) )\b(?:brush|glaze)/i)
 
 /** Whether some of it is listed to be brushed on, or more of it than its own part needs. */
 const isKeptFor = (drafts: readonly Draft[], over: Food) =>
@@ -177,11 +181,14 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     const onTop =
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
-    const brushed = washed
-      ? named((washed[1] ?? washed[2] ?? washed[4])!, foods)
-      : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length).replace(EDGES_CLOSED, ' '))
-        ? named(wash[2]!, foods)
-        : null
+    const buttered = isClosed ? BUTTERS_TOPS.exec(text)?.[1] : undefined
+    const brushed = buttered
+      ? named(buttered, foods)
+      : washed
+        ? named((washed[1] ?? washed[2] ?? washed[4])!, foods)
+        : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length).replace(EDGES_CLOSED, ' '))
+          ? named(wash[2]!, foods)
+          : null
     // "Brush with oil" takes the oil that is on the table; "with more oil" the one that was brushed on before.
     const anyOil =
       brushed?.group === 'oil' && wash && /^(?:an? |a little |a bit of |some |more )*oil$/i.test(wash[2]!)

@@ -52,6 +52,7 @@ const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
   ginger: 10,
   garlic: 10,
   'green-chilli': 5,
+  marinara: 15,
   'ginger-garlic-paste': 15,
   water: 30,
   egg: 50,
