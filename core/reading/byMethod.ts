@@ -4,7 +4,7 @@ import type { Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
 import { withoutExcepted } from './asides'
 import { BRUSHES, BRUSHES_WITH, brushingsOf, MIXES } from './brushing'
-import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, type Draft, type Placed } from './drafts'
+import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, THINS_GRAMS, type Draft, type Placed } from './drafts'
 import { normaliseName, plainWords } from './match'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
@@ -63,8 +63,6 @@ const MOST_BRUSHED_GRAMS = 125
 const MOST_CRUMBS_GRAMS = 40
 /** One egg, whatever its size. */
 const ONE_EGG_GRAMS = 60
-/** Water or milk of at most this weight thins a wash. Common practice, no source. */
-const THINS_GRAMS = 30
 
 const EGG_WORDS: Readonly<Record<string, string>> = {
   egg: '\\beggs?\\b',

@@ -89,6 +89,9 @@ export function shareOnTop(
 /** Seeds up to two spoons, listed behind what is brushed on, go on top of it. Common practice, no source. */
 export const MOST_SEEDS_ON_TOP_GRAMS = 20
 
+/** Water or milk of at most this weight thins a wash. Common practice, no source. */
+export const THINS_GRAMS = 30
+
 /** The drafts of a recipe, and the notes that placing its lines gave rise to. */
 export interface Placed {
   drafts: Draft[]

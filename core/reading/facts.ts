@@ -93,7 +93,11 @@ function nearestKind(text: string, at: number): FactKind | null {
   // A long clause has its verb far in front.
   if (best === null && [...text.slice(0, at).matchAll(COOKED)].length) return null
   if (best === null && /\b\d{3}\s*(?:°?\s*[cf]?\b|fan|deg\w*)[^.\d]{0,12}$/i.test(before)) return null
-  return best ?? BY_WORD.find(([, pattern]) => pattern.test(text.slice(at, at + 40)))?.[0] ?? null
+  // "Stir 3-4 min, add the jelly, chill 30 min": the word that leads to the next time is of that one.
+  const rest = text.slice(at, at + 40)
+  const next = NEXT_TIME.exec(rest)?.index
+  const own = next === undefined ? rest : rest.slice(0, Math.max(rest.lastIndexOf(',', next), 0) || next)
+  return best ?? BY_WORD.find(([, pattern]) => pattern.test(own))?.[0] ?? null
 }
 
 const WORKED =
@@ -101,6 +105,7 @@ const WORKED =
 const SAYS_ITSELF = /^[^,.;]*\b(?:rest|chill|fridge|freezer|oven|rise|prove|proof)/i
 const UNTIL_SMOOTH =
   /^[^,.;]{0,16}?min\w*(?: more)?,? (?:until|till) (?:it (?:is|looks|feels) )?(?:glossy|smooth|silky|elastic|stretchy)\b/i
+const NEXT_TIME = /(?<=\D.{5,})\b\d[\d–-]* ?(?:min|h(?:ou)?rs?\b)/i
 const UNTIL_RISEN = /\b(?:until|till)\b[^.;]*\b(?:doubled?|risen|puffy|puffed|twice)\b/i
 /** "Add the cabbage. Cover, 15 min. Uncover": a pot under its lid. */
 const LID_ON = /^\W*(?:then )?(?:cover(?:ed)?|lid on)\W+(?:for )?(?:about )?\d/i

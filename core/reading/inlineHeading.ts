@@ -108,7 +108,7 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   if (!inline) return null
   const name = inline[1]!.trim()
   const rest = inline[2]!.trim()
-  if (name.split(/\s+/).length > 7 || startsLikeStep(rest)) return null
+  if (name.split(/\s+/).length > 7 || (startsLikeStep(rest) && !areFoods(rest, round.foods))) return null
   // "Roll pastry: one of 28 cm and one of 32" is done.
   if (/^(?:roll|cut|shape|divide|stamp|knead|bake|fry|steam|boil)\s+\p{L}/iu.test(name)) return null
   // "On each wrapper: half a slice of cheese" is done with every one of them.
@@ -179,7 +179,7 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
     }
   if (dash && !list) return null
   // "Filling 2: curd" over its lines names the filling.
-  if (!list && kind === 'filling' && round.next === 'amount' && rest.split(/\s+/).length <= 4)
+  if (!list && kind === 'filling' && amounts === 0 && round.next === 'amount' && rest.split(/\s+/).length <= 4)
     return { kind, name: text, rest: '', pieces: countIn(text) }
   // "Filling 1: ... (20 of them)" counts its own pieces.
   const own =
@@ -192,6 +192,16 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
     rest: own ? rest.slice(0, own.index) : rest,
     pieces: own ? Number(own[1]) : countIn(name),
   }
+}
+
+/** "To cook: oil, water": the first may be a verb as well, and is a food among foods. */
+const areFoods = (rest: string, foods: Foods | undefined): boolean => {
+  const pieces = rest.split(/,\s+/)
+  return (
+    foods !== undefined &&
+    pieces.length > 1 &&
+    pieces.every((piece) => piece.split(' ').length <= 3 && matchFood(readLine(piece).name, foods)?.how === 'exact')
+  )
 }
 
 /** "Cherries – 500 g pitted, 4 tbsp sugar": the food that leads the list is named once. Its list, or null. */

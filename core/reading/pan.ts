@@ -98,7 +98,7 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
       /^\W*(?:(?:frying )?(?:pan|skillet|wok)|(?:to )?(?:pan[- ]?|shallow[- ]?)?fr(?:y|ying|ied)(?: version| method| way)?)\s*:/i.test(
         text,
       )
-    if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|tawa|cook|roast)/i.test(text)) continue
+    if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|skillet|wok|tawa|cook|roast)/i.test(text)) continue
     // "With 1 tsp ghee per paratha": each is cooked in its own.
     const each = PER_PIECE_FAT.exec(text)?.groups
     const own = each && gramsOf((each.amount ?? each.inside)!, food)
@@ -131,6 +131,9 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
 const PAN_CM2 = 450
 const OIL_G_PER_ML = 0.92
 const OIL_DEPTHS: ReadonlySet<string> = new Set<SizeName>(['oil', 'oilDeep', 'oilDepth'])
+
+const SO_MUCH_WATER =
+  /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half an?|an?)\s*(?:cups?|c|ml|tbsp|tablespoons?)) (?:of )?(?:the )?(?:hot |cold |boiling )?water\b/i
 
 /** "Fry in a little oil" is a film of it, as on a griddle, and less than the usual pan. */
 function shallowGrams(clauses: readonly Clause[], lines: readonly ReadIngredient[], pieces: number): number {
@@ -187,6 +190,17 @@ export function assumePanFat(
                   ? GRIDDLE_GRAMS_PER_PIECE
                   : BROWNING_GRAMS_PER_PIECE),
             )
+  // "To cook: oil, water", and how much water the method pours on.
+  const water = pan?.lines.find(({ food, read }) => food?.id === 'water' && !read.measures.length)
+  const poured = water && clauses.map(({ text, about }) => (about === 'pieces' ? SO_MUCH_WATER.exec(text)?.[1] : null)).find(Boolean)
+  const pouredGrams = poured ? gramsOf(poured, water.food!) : null
+  if (water && pouredGrams)
+    Object.assign(water.line, {
+      grams: pouredGrams,
+      gramsLow: pouredGrams,
+      gramsHigh: pouredGrams,
+      notes: [{ code: 'pan-water', level: 'note', text: 'The amount stands in the method' }],
+    })
   const open = oils.find(({ read }) => read.measures.length === 0)
   // "Oil for your hands": of it a film stays on the dough, and the griddle is dry.
   if (open && way === 'griddle' && OF_HANDS.test(open.line.raw))

@@ -11,6 +11,7 @@ import {
   leadsDough,
   MOST_SEEDS_ON_TOP_GRAMS,
   newDraft,
+  THINS_GRAMS,
   type Draft,
   type Placed,
 } from './drafts'
@@ -115,6 +116,12 @@ function headMadeHere(drafts: Draft[]): void {
     draft.lines = draft.lines.slice(1)
   }
 }
+/** "1 egg yolk + 1 tbsp milk": an egg and what thins it, on one row. */
+const isThinWash = (items: readonly ReadIngredient[]): boolean =>
+  items.length === 2 &&
+  items[0]!.food?.group.startsWith('egg') === true &&
+  /^(?:liquid|milk|plant-milk|cream)$/.test(items[1]!.food?.group ?? '') &&
+  (items[1]!.line.grams ?? 0) <= THINS_GRAMS
 /** So much flour is no dusting. Our own choice. */
 const MADE_HERE_GRAMS = 80
 
@@ -251,7 +258,10 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
       if (!home && (blankBefore || !blocks.length)) blocks.push([])
       const items = readLines(text)
       // "1 egg yolk + 1 tbsp water" behind a blank line below what is boiled or fried in: it is brushed on.
-      if (home?.kind === 'pan' && blankBefore && items.some(({ food }) => food?.group.startsWith('egg')))
+      const isBehindPan = home?.kind === 'pan' && items.some(({ food }) => food?.group.startsWith('egg'))
+      const isWashHere =
+        home && home.kind !== 'shell' && isThinWash(items) && (blankBefore || home.into || home.kind === 'dip')
+      if (isWashHere || (isBehindPan && blankBefore))
         home = draftOf('finish', PART_NAMES.finish)
       // "500 g flour, 7 g yeast, 2 yolks, zest, 250 ml milk" on one row is a dough, and all of it.
       const wholeDough =

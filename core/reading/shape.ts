@@ -50,6 +50,8 @@ const ENDS_AS_BALL =
   /\b(?:close|seal|pinch|enclose|wrap|gather)\b(?:[^.;]{0,40}\b(?:roll|shape|form)\b)?[^.;]{0,16}\b(?:in)?to (?:an? )?(?:(?:smooth|neat|round|tight) )*balls?\b(?![^]*\b(?:flatten|press|pat|roll out)\b)/i
 const INTO_PARCELS =
   /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
+const INTO_SQUARE =
+  /\bfold\b[^.;]*\b(?:to (?:make|form)|into) (?:an? )?(?:neat |little )?square (?:pocket|parcel|packet|shape)\b/i
 const LIKE_ENVELOPE = /\bfold\b[^.;]{0,40}\blike (?:an? )?(?:envelopes?|letters?|parcels?)\b/i
 const SIDES_AND_ROLL =
   /\b(?:fold|tuck)(?:ed|ing)? (?:in (?:the |both |two )?(?:sides|ends|edges)|(?:the |both |two )?(?:sides|ends|edges) (?:in|over))\b[^.;]{0,30}\broll(?:ed|ing)?\b(?:[^.;]{0,16}\b(?:up|over|into|along|forward)\b|\W*(?:$|[.;]))/i
@@ -178,6 +180,12 @@ const INSTEAD: readonly {
   {
     of: ['half-moon'],
     when: ({ own, method }) => /\bpockets?\b/i.test(own) && LIKE_ENVELOPE.test(method),
+    becomes: 'parcel',
+  },
+  // "Fold in the sides to make a square pocket".
+  {
+    of: [null, 'half-moon'],
+    when: ({ method }) => INTO_SQUARE.test(method),
     becomes: 'parcel',
   },
   // Gyoza of rice paper that are folded up into parcels.

@@ -106,6 +106,9 @@ export function bySheets(shell: readonly ReadIngredient[], clauses: readonly Cla
   const line = sheetLine(shell)
   if (!line || clauses.some(({ text }) => ALL_STACKED.test(text))) return []
   const sheets = sheetsOf(line.read)!
+  // "Puff pastry sheets - 2 (each makes 4)".
+  const told = Number(/\beach (?:one )?(?:makes|gives|for|cut in(?:to)?) (\d{1,2})\b/i.exec(line.line.raw)?.[1] ?? 0)
+  if (told) return [found(sheets * told, WEIGHT, line.line.raw)]
   let each: number | null = null
   let says = ''
   let ahead: Clause | null = null
