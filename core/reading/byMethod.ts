@@ -344,7 +344,9 @@ const BRUSHES_MIXED = recalled(/\bbrush\w*\b[^.;]*\b(?:mixed|melted|combined|inf
 const GLAZES = recalled(
   /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i,
 )
-const WASHES = recalled(/\begg[ -]?wash\b|\b(?:brush|glaze)\b|(?:^\W*|,\s*)(?:beaten )?egg(?=\s*(?:[.,]|$))/i)
+const WASHES = recalled(
+  /\begg[ -]?wash\b|\b(?:brush|glaze)\b|(?:^\W*|,\s*)(?:beaten )?(?:egg|yolks?)(?=\s*(?:[.,]|$))/i,
+)
 const FRIES = recalled(/\b(?:fry|saut[eé]|brown|sweat|soften)\b/i)
 const FRIED_SO = recalled(/\b(?:fried|softened|saut[eé]ed|browned|sweated)\b/i)
 /** "Brush oil": no oil that was spoken of. */

@@ -43,7 +43,7 @@ const WAYS: readonly string[] = [
   String.raw`(?:squeeze|push) ${HOW}${EDGES} (?:together|shut|closed|well)`,
   String.raw`press (?:${HOW}with (?:a |the )?(?:(?:tines|prongs|back) of a )?fork|together(?=\s*(?:[.;,]|$|and (?:seal|bake|fry|steam|boil|cook)\b)))`,
   String.raw`shut (?:${THEM}|tight|well|firmly)`,
-  String.raw`close(?=\W*(?:$|[.;]))|(?<=[,;.] |^|\band )close(?=,)|close (?:up|and|(?:it|them|each)\b|well|tightly|(?:in)?to an? (?:ball|bun|parcel|purse)|${EDGES}|the dough)`,
+  String.raw`close(?=\W*(?:$|[.;]))|(?<=[,;.] |^|\band )close(?=,)|close (?:up|and|(?:it|them|each)\b|well|tightly|(?:in)?to an? (?:ball|bun|parcel|purse|oval|boat|cigar|log|patty|football|torpedo)|${EDGES}|the dough)`,
   // Gathered: "draw the edges up", "cup the dough round the filling", "gather it at the top".
   String.raw`gather (?:the|up|${THEM} (?:up|together|at|over|in))`,
   String.raw`(?:bring|gather|pull|draw) (?:up |in )?(?:the )?(?:three|3|all|both) (?:of the )?(?:sides|edges|corners)`,

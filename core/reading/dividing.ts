@@ -95,7 +95,7 @@ export const PAIRS = recalled(
 )
 /** "Filling on 4, lids on": the other four cover them. */
 const FILLS_SOME = recalled(
-  /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other))/i,
+  /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place|(?:dis[ck]|slice|piece|ball|cube) of \w+)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other))/i,
 )
 /** "Fill half, cover with another", "fill the first half of the rounds". */
 const FILLS_HALF = recalled(/\bfill (?:the first |one )?half\b[^.]*\b(?:lids?|cover|top) /iu)

@@ -188,7 +188,8 @@ function findFacts(text: string, sentence: string): Said[] {
     const allowed = /\b(?:up to|as long as|even)(?: for)?\s*$/i.test(text.slice(0, time.index))
     if (allowed && said.some((one) => one.kind === kind)) continue
     const underLid = kind === 'rest-minutes' && LID_ON.test(text)
-    const behindCooking = COOKS_PIECES.test(text.slice(0, time.index))
+    const ahead = text.slice(0, time.index)
+    const behindCooking = COOKS_PIECES.test(ahead) || isHeatLine(ahead.replace(/,[^,]*$/, ''))
     add(kind, time.lowMinutes, time.highMinutes, text, { ofPart: true, underLid, behindCooking })
   }
   return said

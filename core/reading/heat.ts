@@ -221,7 +221,11 @@ export function readCooking(context: HeatContext): CookingRead {
     : undefined
   // "Cook until browned. Add water, cover": before the water it is a frying.
   for (const [at, event] of events.entries())
-    if (event.way === 'cook' && /\bbrown/i.test(event.text) && /\bwater\b/i.test(events[at + 1]?.text ?? ''))
+    if (
+      event.way === 'cook' &&
+      /\b(?:brown|toast|crisp)/i.test(event.text) &&
+      /\bwater\b/i.test(events[at + 1]?.text ?? '')
+    )
       event.way = 'fry'
   // "Cook on a hot tawa, 2 minutes a side": a plain "cook" says nothing beside a way that is named.
   const named = events.filter((event) => event.way !== 'cook')

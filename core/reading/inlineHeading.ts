@@ -179,7 +179,13 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
     }
   if (dash && !list) return null
   // "Filling 2: curd" over its lines names the filling.
-  if (!list && kind === 'filling' && amounts === 0 && round.next === 'amount' && rest.split(/\s+/).length <= 4)
+  if (
+    !list &&
+    kind === 'filling' &&
+    amounts === 0 &&
+    round.next === 'amount' &&
+    rest.split(/\s+/).length <= 4
+  )
     return { kind, name: text, rest: '', pieces: countIn(text) }
   // "Filling 1: ... (20 of them)" counts its own pieces.
   const own =
@@ -200,7 +206,9 @@ const areFoods = (rest: string, foods: Foods | undefined): boolean => {
   return (
     foods !== undefined &&
     pieces.length > 1 &&
-    pieces.every((piece) => piece.split(' ').length <= 3 && matchFood(readLine(piece).name, foods)?.how === 'exact')
+    pieces.every(
+      (piece) => piece.split(' ').length <= 3 && matchFood(readLine(piece).name, foods)?.how === 'exact',
+    )
   )
 }
 

@@ -98,7 +98,11 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
       /^\W*(?:(?:frying )?(?:pan|skillet|wok)|(?:to )?(?:pan[- ]?|shallow[- ]?)?fr(?:y|ying|ied)(?: version| method| way)?)\s*:/i.test(
         text,
       )
-    if (!ofPan || !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|skillet|wok|tawa|cook|roast)/i.test(text)) continue
+    if (
+      !ofPan ||
+      !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|skillet|wok|tawa|cook|roast)/i.test(text)
+    )
+      continue
     // "With 1 tsp ghee per paratha": each is cooked in its own.
     const each = PER_PIECE_FAT.exec(text)?.groups
     const own = each && gramsOf((each.amount ?? each.inside)!, food)
@@ -192,7 +196,11 @@ export function assumePanFat(
             )
   // "To cook: oil, water", and how much water the method pours on.
   const water = pan?.lines.find(({ food, read }) => food?.id === 'water' && !read.measures.length)
-  const poured = water && clauses.map(({ text, about }) => (about === 'pieces' ? SO_MUCH_WATER.exec(text)?.[1] : null)).find(Boolean)
+  const poured =
+    water &&
+    clauses
+      .map(({ text, about }) => (about === 'pieces' ? SO_MUCH_WATER.exec(text)?.[1] : null))
+      .find(Boolean)
   const pouredGrams = poured ? gramsOf(poured, water.food!) : null
   if (water && pouredGrams)
     Object.assign(water.line, {

@@ -184,12 +184,21 @@ function byBall(counting: Counting): Found[] {
     : []
 }
 
-/** "20 bonda wrappers" that the larder lacks. */
-function byUnknownWrapper({ shell }: Counting): Found[] {
+const DOUGH_BALLS =
+  /\b(\d{1,2}) (?:\p{L}+ ){0,4}dough balls?\b|\bdough balls?\b[^\d]{0,12}\(?(\d{1,2})\b(?! ?(?:g|oz|kg))/iu
+/** "20 bonda wrappers" that the larder lacks, "a pack of 6 dough balls". */
+function byCountedDough({ shell }: Counting): Found[] {
   const wrapper = shell.find(
     ({ food, read, line }) => !food && READY_WORDS.test(line.raw) && countOf(read) !== null,
   )
-  return wrapper ? [{ pieces: wholePieces(countOf(wrapper.read)!), weight: 65, says: wrapper.line.raw }] : []
+  // "1 pack of 6 dough balls".
+  const balls = shell.flatMap(({ line }) => {
+    const many = Number(DOUGH_BALLS.exec(line.raw)?.slice(1).find(Boolean) ?? 0)
+    return many > 1 ? [{ pieces: many, weight: 65, says: line.raw }] : []
+  })
+  return wrapper
+    ? [{ pieces: wholePieces(countOf(wrapper.read)!), weight: 65, says: wrapper.line.raw }]
+    : balls.slice(0, 1)
 }
 
 const HALVES_BREAD = recalled(
@@ -270,7 +279,7 @@ const WITNESSES = {
   dividing,
   byShare,
   byBall,
-  byUnknownWrapper,
+  byCountedDough,
   byBread,
   byWrapper,
   bySheet,

@@ -260,9 +260,11 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
       // "1 egg yolk + 1 tbsp water" behind a blank line below what is boiled or fried in: it is brushed on.
       const isBehindPan = home?.kind === 'pan' && items.some(({ food }) => food?.group.startsWith('egg'))
       const isWashHere =
-        home && home.kind !== 'shell' && isThinWash(items) && (blankBefore || home.into || home.kind === 'dip')
-      if (isWashHere || (isBehindPan && blankBefore))
-        home = draftOf('finish', PART_NAMES.finish)
+        home &&
+        home.kind !== 'shell' &&
+        isThinWash(items) &&
+        (blankBefore || home.into || home.kind === 'dip')
+      if (isWashHere || (isBehindPan && blankBefore)) home = draftOf('finish', PART_NAMES.finish)
       // "500 g flour, 7 g yeast, 2 yolks, zest, 250 ml milk" on one row is a dough, and all of it.
       const wholeDough =
         !home &&

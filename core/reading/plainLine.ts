@@ -87,6 +87,8 @@ export function plainLine(raw: string): string {
       /\((?:[^()]*,\s*)?(?:meat|flesh|leaves)(?: weighs)? (?:about |approx\.? |~)?(\d[\d.]* ?(?:g|oz|kg))\)/gi,
       '($1)',
     )
+    // "(Bought, 6 x 90 g)": where it is from says nothing of what it weighs.
+    .replace(/\((?:shop[- ]?|store[- ]?)?bought,\s*(?=\d)/gi, '(')
     // "2 hb eggs", "3 cl garlic".
     .replace(/\bh\.?b\.? (?=eggs?\b)/gi, 'hard-boiled ')
     .replace(/^(\d{1,2}) cl\.? (?:of )?(?=garlic\b)/i, '$1 cloves ')

@@ -58,7 +58,15 @@ const MIN_PAUSED_WORDS = 4
 const withPauses = (sentence: string): string =>
   sentence.includes(',') || sentence.split(' ').length < MIN_PAUSED_WORDS
     ? sentence
-    : sentence.replace(PAUSE, ', ')
+    : outsideBrackets(sentence, (text) => text.replace(PAUSE, ', '))
+
+/** "Till done (holds shape) 15 min": what a bracket says is no work of its own. */
+function outsideBrackets(text: string, change: (text: string) => string): string {
+  if (!text.includes('(')) return change(text)
+  const held: string[] = []
+  const open = text.replace(/\([^()]*\)/g, (whole) => `\uE000${held.push(whole) - 1}\uE001`)
+  return change(open).replace(/\uE000(\d+)\uE001/g, (_, at: string) => held[Number(at)]!)
+}
 
 /** A step that is longer and has commas but no full stop is cut where a verb follows without a comma. */
 const MIN_STOPPED_WORDS = 14
@@ -73,7 +81,8 @@ const SPOKEN_STOP = new RegExp(
 export const withStops = (step: string): string => {
   const words = step.split(' ').length
   if (/[.;!:]\s|\n/.test(step)) return step
-  if (step.includes(',')) return words < MIN_STOPPED_WORDS ? step : step.replace(PAUSE, '. ')
+  if (step.includes(','))
+    return words < MIN_STOPPED_WORDS ? step : outsideBrackets(step, (text) => text.replace(PAUSE, '. '))
   return words < MIN_SPOKEN_WORDS ? step : step.replace(SPOKEN_STOP, '. ').replace(PAUSE, '. ')
 }
 

@@ -68,7 +68,7 @@ const ALL_STACKED = recalled(
   /\b(?:layer|stack|pile)\b[^.;]*\b(?:all|the) (?:of )?(?:the )?(?:\p{L}+ )?(?:sheets|filo|phyllo)\b/iu,
 )
 const FROM_EACH = recalled(
-  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) (?:each|every) (?:\p{L}+ )?(?:sheet|pack|block|roll)\b/iu,
+  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) (?:each|every)(?: (?:\p{L}+ )?(?:sheet|pack|block|roll|crust)\b|(?=\W*(?:$|[,.;]|with\b)))/iu,
 )
 const CUT_OTHERS = recalled(NOT_PIECES)
 const COOKED = recalled(/\b(?:bake|fry|steam|boil|grill|oven|serve|\d ?min)\b/i)
@@ -107,7 +107,9 @@ export function bySheets(shell: readonly ReadIngredient[], clauses: readonly Cla
   if (!line || clauses.some(({ text }) => ALL_STACKED.test(text))) return []
   const sheets = sheetsOf(line.read)!
   // "Puff pastry sheets - 2 (each makes 4)".
-  const told = Number(/\beach (?:one )?(?:makes|gives|for|cut in(?:to)?) (\d{1,2})\b/i.exec(line.line.raw)?.[1] ?? 0)
+  const told = Number(
+    /\beach (?:one )?(?:makes|gives|for|cut in(?:to)?) (\d{1,2})\b/i.exec(line.line.raw)?.[1] ?? 0,
+  )
   if (told) return [found(sheets * told, WEIGHT, line.line.raw)]
   let each: number | null = null
   let says = ''

@@ -1,6 +1,6 @@
 import { foodIs } from '../food/groups'
 import { MIXES } from './brushing'
-import { finishOf, isFat, type Draft } from './drafts'
+import { finishOf, isFat, THINS_GRAMS, type Draft } from './drafts'
 import { recalled } from './matches'
 import { normaliseName } from './match'
 import type { Clause } from './method'
@@ -35,8 +35,11 @@ export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): vo
       continue
     // "Whisk oil, milk and egg … brush each sheet with the mixture": it is mixed to be brushed on.
     const forSheets = clauses.some(({ text }) => BRUSHES_MIXTURE.test(text))
-    const wash = draft.lines.filter(({ food, read }) => {
+    const isEgg = (at: number) => draft.lines[at]?.food?.group.startsWith('egg') === true
+    const wash = draft.lines.filter(({ food, read, line }, at) => {
       if (!food) return false
+      // "1 egg, beaten with a splash of water".
+      if (food.id === 'water' && isEgg(at - 1) && (line.grams ?? 0) <= THINS_GRAMS) return true
       if (food.group === 'seed') return true
       if (forSheets && (isFat(food) || /^(?:yogurt|plant-yogurt)$/.test(food.group))) return true
       return (
