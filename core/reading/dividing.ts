@@ -344,7 +344,19 @@ export function byDividing(
     if ((tops !== undefined && Number(tops) === half) || FILLS_HALF.test(text)) return true
     return on !== undefined && (/^half/i.test(on) || Math.floor(readNumber(on)?.low ?? 0) === half)
   })
-  if (pieces % 2 === 0 && (isLidded || clauses.some(({ text }) => PAIRS.test(text)))) pieces = half
+  // "Heap fruit on 8. Cut slits in the other 8 and lay on top".
+  const isTopped =
+    Number.isInteger(half) &&
+    clauses.some(({ text }) =>
+      new RegExp(String.raw`\b(?:on|onto|over) (?:the )?${half}\b`, 'i').test(text),
+    ) &&
+    clauses.some(({ sentence }) =>
+      new RegExp(String.raw`\b(?:other|remaining) ${half}\b[^]*\b(?:top|lids?|cover|over)\b`, 'i').test(
+        sentence,
+      ),
+    )
+  if (pieces % 2 === 0 && (isLidded || isTopped || clauses.some(({ text }) => PAIRS.test(text))))
+    pieces = half
   const perPiece = clauses.map(({ text }) => SO_MANY_EACH.exec(inNumbers(text))).find(Boolean)
   if (perPiece && pieces % Number(perPiece[1]) === 0) pieces /= Number(perPiece[1])
   if (shape === 'lidded-pie' && pieces <= 3) return null

@@ -28,7 +28,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['knead-minutes', /\bknead|\bwork (?:the dough|it)\b(?! in)|\bstand mixer\b|\bdough hook\b/i],
   [
     'rise-minutes',
-    /\b(?:rise|rises|risen|proved|proofed|raise(?! (?:the )?(?:heat|flame|temp\w*|oven))|prove|proof|double(?! ?-?boil)|doubled|ferment|bulk)\b/i,
+    /\b(?:rise|rises|risen|proved|proofed|raise(?! (?:the )?(?:heat|flame|temp\w*|oven))|prove|proof|double(?! ?-?boil)|doubled|ferment|bulk|folds? over)\b/i,
   ],
   [
     'chill-minutes',

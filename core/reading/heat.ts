@@ -1,7 +1,7 @@
 import { recalled } from './matches'
 import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
-import { bareEvent, eventsElsewhere, TIME_ALONE, toldByItself } from './heatElsewhere'
+import { bareEvent, eventsElsewhere, TIME_ALONE, toldByItself, WARMS_STONE } from './heatElsewhere'
 import { eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
 import { wayByWords, wayOf, type HeatContext } from './heatWays'
 import { heatIn, temperatureIn } from './temperature'
@@ -85,7 +85,10 @@ export function readCooking(context: HeatContext): CookingRead {
     }
     const oil = OIL_AT.test(clause.text) ? temperatureIn(clause.text) : null
     if (oil) oilC ??= oil.celsius
-    if (PREHEATS.test(clause.text) && !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))) {
+    if (
+      (PREHEATS.test(clause.text) || WARMS_STONE.test(clause.text)) &&
+      !(clause.about === 'pieces' && /\bbake\b/i.test(clause.text))
+    ) {
       const temperature = temperatureIn(clause.text)
       if (
         temperature &&

@@ -7,6 +7,9 @@ import { middleMinutes, timesIn } from './time'
 
 // Heat that no clause about the closed pieces tells: a time by itself, an oven with no verb, what is said in passing.
 
+/** "Oven + stone at 250 for 45 min": nothing is in it yet. */
+export const WARMS_STONE = recalled(/^\W*oven\b[^.;]{0,20}\b(?:stone|steel)\b(?![^.;]*\bbake\b)/i)
+
 /** "2 minutes more": goes on with what went before. */
 export const TIME_ALONE = recalled(
   /^\W*(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?: (?:more|longer|or so|until .*|each|each side|a side|per side|in all|(?:per|a|each) (?:batch|lot)))?(?: (?:approx\.?|or so|about))?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i,
@@ -25,6 +28,7 @@ export function eventsElsewhere(
   if (!events.length) {
     // Nothing speaks of closed pieces: the last clause that cooks anything does.
     const last = clauses
+      .filter(({ text }) => !WARMS_STONE.test(text))
       .filter(
         (clause) =>
           clause.about === null ||

@@ -89,6 +89,8 @@ export function plainLine(raw: string): string {
     )
     // "(Bought, 6 x 90 g)": where it is from says nothing of what it weighs.
     .replace(/\((?:shop[- ]?|store[- ]?)?bought,\s*(?=\d)/gi, '(')
+    // "1 sheet (makes 8 squares of 9 cm)": what it makes is no amount of it.
+    .replace(/\s*\((?:makes|gives) (?:about )?\d{1,2} [^()]*\d[^()]*\)\s*$/i, '')
     // "2 hb eggs", "3 cl garlic".
     .replace(/\bh\.?b\.? (?=eggs?\b)/gi, 'hard-boiled ')
     .replace(/^(\d{1,2}) cl\.? (?:of )?(?=garlic\b)/i, '$1 cloves ')

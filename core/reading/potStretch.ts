@@ -49,6 +49,9 @@ export interface Stretch {
 /** Seasonings are told apart from "everything" that is cooked. */
 const SEASONS = /\b(?:powders?|spices|masalas?)\b/i
 
+/** "Grind the peas with the ginger to a smooth paste". */
+const GRINDS = /^\W*(?:grind|crush|pound)\b[^.;]*\b(?:to|into) (?:an? )?(?:\p{L}+ )?(?:paste|pur[ée]e)\b/iu
+
 /** "Fry with the onion": a verb whose object was named before. */
 const WITH_OTHERS =
   /^\W*(?:then )?(?:stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer) with (?:the |an? )?(?!lid\b|cover)/i
@@ -99,7 +102,7 @@ export class Objects {
     // "Soak the mushrooms, then cook in the same water".
     this.prepared = sentence === this.sentence ? this.lastPrepared : cooksReady ? this.madeReady : []
     this.madeReady = BLENDS.test(said) || PREPARES.test(said) || PUTS_IN.test(said) ? named : []
-    if (BLENDS.test(said) && named.length) this.blended = named
+    if ((BLENDS.test(said) || GRINDS.test(said)) && named.length) this.blended = named
     if (MARINATES.test(said)) this.marinated = named
     this.sentence = sentence
   }

@@ -120,7 +120,7 @@ export const BLENDS = recalled(/^\W*(?:blitz|blend|pulse|process|whizz)\b/i)
 
 /** What was blended, by any name. */
 export const THE_BLEND = recalled(
-  /\b(?:add|pour|tip|stir)\b[^.;]{0,12}\b(?:the|this|that) (?:\p{L}+ )?(?:sauce|pur[ée]e|paste|blend|salsa)\b/iu,
+  /(?:\b(?:add|pour|tip|stir)\b[^.;]{0,12}|^\W*(?:then )?)\b(?:the|this|that) (?:\p{L}+ )?(?:sauce|pur[ée]e|paste|blend|salsa)\b/iu,
 )
 
 /** "Filling: fry the onions": the name in front is no food of it. */

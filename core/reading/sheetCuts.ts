@@ -15,6 +15,7 @@ export const countOf = (read: ReadLine): number | null =>
     (measure) => measure[0]?.unitId === null || /^(?:sheet|slice|piece)$/.test(measure[0]?.unitId ?? ''),
   )?.[0]?.low ?? null
 
+const MAKES_SO_MANY = /\((?:makes|gives|enough for) (?:about )?(\d{1,2})\b(?! ?(?:g|cm|oz|sheets)\b)/i
 const TWO_IN_PACKET =
   /\b1\W{0,3}(?:17(?:\.\d+)?[- ]?(?:oz|ounces?)|49\d ?g)\b.*\b(?:pack|packet|package|box)\w*\b|\b(?:pack|packet|package|box)\w*\b\W{0,3}17(?:\.\d+)?[- ]?(?:oz|ounces?)/i
 /** A tube or packet is unrolled as a sheet. */
@@ -103,6 +104,9 @@ const sheetLine = (shell: readonly ReadIngredient[]): ReadIngredient | undefined
  * @returns nothing where no line counts its sheets, or nothing is said of what becomes of each
  */
 export function bySheets(shell: readonly ReadIngredient[], clauses: readonly Clause[]): Found[] {
+  // "Puff pastry sheet 1 (makes 8 squares)".
+  const saysAll = shell.find(({ food, line }) => foodIs(food, 'bought-dough') && MAKES_SO_MANY.test(line.raw))
+  if (saysAll) return [found(Number(MAKES_SO_MANY.exec(saysAll.line.raw)![1]), WEIGHT, saysAll.line.raw)]
   const line = sheetLine(shell)
   if (!line || clauses.some(({ text }) => ALL_STACKED.test(text))) return []
   const sheets = sheetsOf(line.read)!

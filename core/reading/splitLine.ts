@@ -60,6 +60,8 @@ const EVERY_JOIN = new RegExp(JOIN, 'giu')
 /** So many places of one line are tried at which it may go on to another food. */
 const MAX_JOINS = 12
 const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
+/** "S&P generous". */
+const MUCH = /\s+(?:generous(?:ly)?|plenty|lots)$/i
 /** "2 parts soy drink to 1 part syrup". */
 const RATIO = /^(.*?\bparts?\s+.+?)\s+to\s+((?:\d|one|two|half).*?\bparts?\s+.+)$/i
 
@@ -233,10 +235,13 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       raw.trim(),
     )
   if (citrus) return both([`${citrus[1]}zest of ${citrus[2]}`, `juice of ${citrus[2]}`])
-  const short = SHORT_SEASONING.exec(raw.trim()) ?? ALL_SEASONING.exec(raw.trim())
+  const short = SHORT_SEASONING.exec(raw.trim().replace(MUCH, '')) ?? ALL_SEASONING.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
   // "Half a stick of butter, S & P": the seasoning behind the last comma.
-  const seasoned = /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p|salt)\.?(?:\s*\([^()\d]*\))?$/i.exec(raw.trim())
+  const seasoned =
+    /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p|salt)\.?(?:\s*\([^()\d]*\)|\s+(?:generous(?:ly)?|plenty|lots))?$/i.exec(
+      raw.trim(),
+    )
   if (seasoned && (!/^salt/i.test(seasoned[2]!) || readLine(seasoned[1]!).measures.length))
     return [
       ...split(seasoned[1]!, foods),
@@ -312,6 +317,13 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   // "Cumin, coriander 1 tsp each, garam masala 1/2 tsp": the list goes on behind its "each".
   const eachGoesOn = /^(\p{L}[^\d]*\d[^,]*\beach),\s+(\p{L}.*)$/iu.exec(raw.trim())
   const shared = eachGoesOn && EACH_BEHIND.exec(eachGoesOn[1]!)
+  // "Capsicum & onion, 1/4 cup each, chopped": all of them are.
+  if (
+    shared &&
+    PREPARATION.test(eachGoesOn[2]!) &&
+    matchFood(readLine(eachGoesOn[2]!).name, foods)?.how !== 'exact'
+  )
+    return split(eachGoesOn[1]!, foods).map((part) => ({ ...part, text: `${part.text}, ${eachGoesOn[2]!}` }))
   if (shared && pieces(shared[1]!).length > 1 && readLine(`${shared[2]} salt`).measures.length)
     return [...split(eachGoesOn[1]!, foods), ...split(eachGoesOn[2]!, foods)]
   const joins = (mayHoldNumber(raw) && raw.length <= MAX_ROW_CHARACTERS ? [EVERY_COMMA, EVERY_JOIN] : [])

@@ -80,7 +80,7 @@ export function temperatureIn(text: string): { celsius: number; fan: boolean } |
   }
   // "Hot oven (200)", "hot oil (350)", "in 350 oil": the number says more than the word.
   const told =
-    /\b(?:oven|oil|fat|deep[- ]?fry|fryer)\s*\(?\s*(?:about |around |~)?(\d{3})\b(?!\s*(?:g|ml|min))/i.exec(
+    /\b(?:oven|oil|fat|deep[- ]?fry|fryer)(?:,? (?:\+|and|&) (?:stone|steel|tray))?(?: (?:at |to )?(?:max|full|high|hot))*\s*\(?\s*(?:about |around |~)?(\d{3})\b(?!\s*(?:g|ml|min))/i.exec(
       text,
     ) ?? /\b(?:in|into) (\d{3}) (?:hot )?oil\b/i.exec(text)
   const degrees = told ? Number(told[1]) : 0
