@@ -48,8 +48,9 @@ export function leaveInFilling(
 /** Whether the method says what goes into a dough: of at least two of its foods. */
 const isToldWhole = (draft: Draft, clauses: readonly Clause[]) =>
   clauses.some(
-    ({ text, closed }) =>
+    ({ text, closed, about }) =>
       !closed &&
+      (about === draft || about === null) &&
       draft.lines.filter(({ read }) => {
         const word = normaliseName(read.name).split(' ').at(-1)
         return word !== undefined && word.length > 2 && normaliseName(text).split(' ').includes(word)

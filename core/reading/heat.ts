@@ -318,7 +318,7 @@ export function readCooking(context: HeatContext): CookingRead {
   const way = first?.way ?? fromWords ?? inPan
   const hot = way === 'bake' ? preheatC : oilC
   const other =
-    /\b(?:or|alternatively,?(?: you can)?) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil))\b[^.]{0,60}/i.exec(
+    /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil))\b[^.]{0,60}/i.exec(
       clauses.map((clause) => clause.sentence).join(' '),
     )
   return {
@@ -337,7 +337,7 @@ export function readCooking(context: HeatContext): CookingRead {
         : null,
     airFryer: stages.some((stage) => stage.event.airFryer) || /\bair[- ]?fr/i.test(context.title),
     otherWay:
-      other?.[0] ??
+      other?.[0].replace(/^\W+/, '') ??
       otherOven ??
       clauses.map(({ text }) => IF_LIKED.exec(text)?.slice(1).find(Boolean)?.trim()).find(Boolean) ??
       '',

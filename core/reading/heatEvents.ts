@@ -140,6 +140,8 @@ const heatSaid = (said: string): string =>
     )
     // Water that scalds flour boils no piece.
     .replace(SCALDS, ' ')
+    // "Steam 8 min / boil 4 min" allows either.
+    .replace(/\s\/\s(?=(?:deep|shallow|pan|air)?[- ]?(?:fry|steam|boil|griddle)\b)/gi, ', or ')
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
     .replace(/,?\s+but (?:you|one|i) (?:can|could|may) (?:also )?(?:do|bake|fry|steam|cook|make)\b.*$/i, '')
     .replace(/(?<=\d{3}[^.;]{0,30})\s(?:\/|or)\s(?:in (?:an? |the )?)?air[- ]?fryer\b.*$/i, '')

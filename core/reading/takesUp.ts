@@ -33,7 +33,11 @@ export function takeUpWater(draft: Draft, clauses: readonly Clause[], foods: Foo
     const { line } = item
     const food = item.food!
     const way = byLine.get(item) ?? cookedBy
-    const words = normaliseName(item.read.name).split(' ')
+    // "Soak the mushrooms", whatever they are called in the list.
+    const words = [
+      ...normaliseName(item.read.name).split(' '),
+      ...(food.group === 'mushroom' ? ['mushroom', 'mushrooms'] : []),
+    ]
     const soaked = clauses.some(({ text }) => {
       const at = SOAKS.exec(text)
       if (!at) return false

@@ -63,6 +63,11 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
     return true
   }
   if (isHeadRow(state, row, text)) return true
+  // "(no egg)" in a list: nothing to buy.
+  if (mode === 'lines' && /^\W*\(?no \p{L}+(?: \p{L}+)?\)?\W*$/iu.test(text)) {
+    state.remark(row, text)
+    return true
+  }
   const { noise, nutrition } = saysNothing(text)
   const figures =
     nutrition === 'line' &&
