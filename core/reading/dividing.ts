@@ -97,6 +97,9 @@ export const PAIRS = recalled(
 const FILLS_SOME = recalled(
   /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place|(?:dis[ck]|slice|piece|ball|cube) of \w+)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other))/i,
 )
+/** "Heap fruit on 8", "cut slits in the other 8 and lay on top". */
+const ON_SO_MANY = recalled(/\b(?:on|onto|over) (?:the )?(\d{1,2})\b/i)
+const LAYS_OTHERS = recalled(/\b(?:other|remaining) (\d{1,2})\b[^]*\b(?:top|lids?|cover|over)\b/i)
 /** "Fill half, cover with another", "fill the first half of the rounds". */
 const FILLS_HALF = recalled(/\bfill (?:the first |one )?half\b[^.]*\b(?:lids?|cover|top) /iu)
 /** "12 for the tops". */
@@ -345,16 +348,10 @@ export function byDividing(
     return on !== undefined && (/^half/i.test(on) || Math.floor(readNumber(on)?.low ?? 0) === half)
   })
   // "Heap fruit on 8. Cut slits in the other 8 and lay on top".
+  const others = clauses.flatMap(({ sentence }) => LAYS_OTHERS.exec(sentence)?.[1] ?? [])
   const isTopped =
-    Number.isInteger(half) &&
-    clauses.some(({ text }) =>
-      new RegExp(String.raw`\b(?:on|onto|over) (?:the )?${half}\b`, 'i').test(text),
-    ) &&
-    clauses.some(({ sentence }) =>
-      new RegExp(String.raw`\b(?:other|remaining) ${half}\b[^]*\b(?:top|lids?|cover|over)\b`, 'i').test(
-        sentence,
-      ),
-    )
+    others.some((many) => Number(many) === half) &&
+    clauses.some(({ text }) => Number(ON_SO_MANY.exec(text)?.[1]) === half)
   if (pieces % 2 === 0 && (isLidded || isTopped || clauses.some(({ text }) => PAIRS.test(text))))
     pieces = half
   const perPiece = clauses.map(({ text }) => SO_MANY_EACH.exec(inNumbers(text))).find(Boolean)

@@ -54,7 +54,13 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
       pot.addTo(pot.last, [], clause.text)
       continue
     }
-    if (!speaksOf(clause, draft, scene)) continue
+    const [before, next] = [clauses[at - 1], clauses[at + 1]]
+    // "Heat oil. Add paste, onion, saute": whose oil it is says the sentence behind it, or else the one before.
+    const isItsOil =
+      clause.about === null &&
+      HEATS_FAT_ALONE.test(clause.text) &&
+      (next?.about === draft || (next?.about === null && before?.about === draft))
+    if (!speaksOf(clause, draft, scene, isItsOil)) continue
     sentence = clause.sentence
     // "Slow cook 4 hours (or simmer 2)": the bracket allows another way.
     const said = withoutLabel(clause.text).replace(/\(or\b[^()]*\)/gi, '')
@@ -103,17 +109,14 @@ const listsFoods = (text: string): boolean => {
 const LEAST_LISTED = 4
 
 /** Whether a clause speaks of what is in this part's pot; one that closes the pieces takes it off the heat. */
-function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene): boolean {
+function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene, isItsOil: boolean): boolean {
   const { about, closed, text } = clause
   const isOwn = about === draft
   // A clause that says nothing of its own goes on with the pot that is hot.
   const goesOn =
     about === null &&
     !closed &&
-    (pot.hot !== null ||
-      (pot.last === 'simmer' && SIMMERS_ON.test(text)) ||
-      // "Heat oil. Add paste, onion, saute": whose oil it is says the sentence behind it.
-      (lines.hasFat && HEATS_FAT_ALONE.test(text)))
+    (pot.hot !== null || (pot.last === 'simmer' && SIMMERS_ON.test(text)) || isItsOil)
   if (!isOwn && !goesOn) {
     // While the dough is rolled and cut nothing goes on cooking.
     if (about === 'pieces' || (about?.kind === 'shell' && ROLLS.test(text))) {

@@ -22,10 +22,11 @@ export interface CookingRead {
   fryUnclear: boolean
 }
 
-/** "… ; turn over; 10 min". */
+/** "(Air fryer: 325, 12 mins)", behind an oven that has its time. */
 const OTHER_OVEN = recalled(
   /^\W*(?:or )?(?:in (?:an? |the )?)?(?:air[- ]?fry(?:er)?|(?:conventional |fan )?oven)\s*(?:[:–—-]|(?=\d{3}))[^;]*\d[^;]*min/i,
 )
+/** "Heat 1 tbsp oil in a large skillet": the pan is put on, and nothing is in it yet. */
 const HEATS_OIL = recalled(/^\W*(?:heat|warm|melt)\b[^.;]*\b(?:oil|butter|ghee|lard)\b/i)
 /** "Cover & cook 2 min": of a way that is named before it. */
 const COOKS_ON = recalled(
@@ -33,6 +34,7 @@ const COOKS_ON = recalled(
 )
 /** "Turn the tawa over the flame 1 min": the other side. */
 const TURNS_FIRST = recalled(/^\W*(?:then )?(?:flip|turn)\b(?! (?:down|up|off|on\b|(?:the )?(?:heat|oven)))/i)
+/** "… ; turn over; 10 min". */
 const TURNED = recalled(/\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i)
 /** "Lower to 190 when you put them in": what they are baked at. */
 const ONCE_IN = recalled(

@@ -50,6 +50,13 @@ describe('amounts as cooks write them', () => {
     ['cabbage 500 g', 'cabbage 500'],
     ['1 kg 100 g flour', 'plain-flour 1100'],
     ['5 med potatoes', 'potato 850'],
+    ['pinch of chilli', 'chilli-powder 0.2'],
+    ['1 small butternut squash (roast 45 min at 200, flesh about 500g)', 'butternut 500'],
+    ['80 g garlic butter', 'butter 80'],
+    ['1 tsp hot pepper flakes', 'chilli-powder 1.8'],
+    ['2 tsp dhania seeds', 'coriander-seed 3.6'],
+    ['1/2 cup enchilada sauce', 'salsa 129.5'],
+    ['1 can (8 ct) jumbo biscuits', 'biscuit-dough 464'],
   ])('%s', (raw, expected) => {
     expect(said(raw)).toBe(expected)
   })
@@ -71,6 +78,9 @@ describe('amounts as cooks write them', () => {
     ['4 dry red chillies', 'dried-chilli 2'],
     ['1 egg beaten with a splash of milk', 'egg 50 | milk 10'],
     ['S&P', 'salt 4 | black-pepper 1'],
+    ['nutmeg, S&P (go easy on the salt)', 'nutmeg 1 | salt 4 | black-pepper 1'],
+    ['400 g onion, S&P generous', 'onion 400 | salt 4 | black-pepper 1'],
+    ['Capsicum & onion, 1/4 cup each, chopped', 'red-pepper 37.3 | onion 40'],
     [
       '300g s/r flour 150g butter 1 egg 2tbsp water',
       'self-raising-flour 300 | butter 150 | egg 50 | water 30',

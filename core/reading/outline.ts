@@ -91,16 +91,10 @@ function readLong(state: OutlineState, row: Row, text: string): void {
 }
 
 /** "Flatten. 1 T beans + 1 T cheese. Fold, seal.": below the lines, what stands between two sentences of work is put in. */
-function isBetweenWork(sentences: readonly string[], { foods, out }: OutlineState): boolean {
-  const steps = sentences.map((sentence) => isStep(sentence, foods))
-  const listing = sentences.map((sentence) => isListed(sentence, foods))
-  return (
-    out.sections.length > 0 &&
-    steps[0] === true &&
-    listing.some(Boolean) &&
-    listing.every((is, at) => !is || (at > 0 && steps[at - 1] === true && steps[at + 1] === true))
-  )
-}
+const isBetweenWork = (steps: readonly boolean[], listing: readonly boolean[]): boolean =>
+  steps[0] === true &&
+  listing.some(Boolean) &&
+  listing.every((is, at) => !is || (at > 0 && steps[at - 1] === true && steps[at + 1] === true))
 const isListed = (sentence: string, foods: Foods): boolean =>
   inlineList(sentence, foods) ||
   matchedIngredient(sentence, foods) ||
@@ -116,7 +110,14 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
     (several.length > 1 &&
       (several.slice(1).some((sentence) => leads(sentence) || inlineList(sentence, foods)) ||
         leads(several[0]!)))
-  if (!lists || isBetweenWork(several, state)) return false
+  if (!lists) return false
+  const isWork =
+    state.out.sections.length > 0 &&
+    isBetweenWork(
+      several.map((sentence) => isStep(sentence, foods)),
+      several.map((sentence) => isListed(sentence, foods)),
+    )
+  if (isWork) return false
   for (const sentence of several) readSentence(state, row, sentence)
   return true
 }
@@ -161,7 +162,7 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   const steps = sentences.map((sentence) => isStep(sentence, foods))
   const listing = sentences.map((sentence) => isListed(sentence, foods))
   const lists = listing.some(Boolean)
-  if (isBetweenWork(sentences, state)) return countedStep(state, row, text)
+  if (out.sections.length && isBetweenWork(steps, listing)) return countedStep(state, row, text)
   // "Makes 6. Rise 1h30. Bake 15 min. Butter on top.": below the lines, work in short words.
   if (out.sections.length && steps.some(Boolean) && !lists)
     return state.step(row, sentences.filter((sentence) => !isCountAlone(sentence)).join(' '))

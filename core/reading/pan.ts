@@ -74,7 +74,7 @@ const PER_BATCH_FAT = recalled(
   ),
 )
 /** "Half a teaspoon of ghee, flip, half a teaspoon on the other side": each that is turned has its own. */
-const EACH_TURNED = recalled(/\b(?:flip|turn)\b[^]*\bother side\b|\bother side\b/i)
+export const TURNS_EACH = recalled(/\bother side\b/i)
 const TEASPOON_FAT = new RegExp(
   String.raw`(?<![\p{L}\d.,/])(?<amount>(?:[\d¼½¾][\d./]*|half an?|half|an?|one)\s*(?:tsp|teaspoon)) (?:of )?(?:the )?(?:hot |melted )?${FAT}\b`,
   'giu',
@@ -107,7 +107,7 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
     const each = PER_PIECE_FAT.exec(text)?.groups
     const own = each && gramsOf((each.amount ?? each.inside)!, food)
     if (own) return own * pieces * (each.side ? 2 : 1)
-    const turned = EACH_TURNED.test(text)
+    const turned = TURNS_EACH.test(text)
       ? [...text.matchAll(TEASPOON_FAT)].flatMap(({ groups }) => gramsOf(groups!.amount!, food) ?? [])
       : []
     if (turned.length) return pieces * turned.reduce((sum, grams) => sum + grams, 0)
@@ -150,6 +150,18 @@ function shallowGrams(clauses: readonly Clause[], lines: readonly ReadIngredient
   return little ? Math.min(SHALLOW_PAN_GRAMS, grams) : SHALLOW_PAN_GRAMS
 }
 
+/** "To cook: oil, water", and the method says how much water is poured on. */
+function weighPouredWater(pan: Draft | undefined, clauses: readonly Clause[]): void {
+  const water = pan?.lines.find(({ food, read }) => food?.id === 'water' && !read.measures.length)
+  const poured = clauses.flatMap(({ text, about }) =>
+    about === 'pieces' ? (SO_MUCH_WATER.exec(text)?.[1] ?? []) : [],
+  )[0]
+  const grams = water && poured ? gramsOf(poured, water.food!) : null
+  if (!water || !grams) return
+  Object.assign(water.line, { grams, gramsLow: grams, gramsHigh: grams })
+  water.line.notes = [{ code: 'pan-water', level: 'note', text: 'The amount stands in the method' }]
+}
+
 /** Gives a pan's fat its weight; what may be taken for it weighs the same. */
 function weighPanFat(line: Line, grams: number, gramsLow: number, gramsHigh: number): void {
   Object.assign(line, { grams, gramsLow, gramsHigh })
@@ -181,8 +193,11 @@ export function assumePanFat(
       SPRAYS.test(text) &&
       (about !== null || /\b(?:fry|brown|pan|griddle)\b/i.test(text)),
   )
-  const usual =
-    way === 'deep-fry'
+  // "Oil for your hands": of it a film stays on the dough, and the griddle is dry.
+  const isOfHands = way === 'griddle' && oils.some(({ line }) => OF_HANDS.test(line.raw))
+  const usual = isOfHands
+    ? HANDS_GRAMS
+    : way === 'deep-fry'
       ? FRYING_POT_GRAMS
       : sprayed
         ? Math.max(1, Math.round(pieces * SPRAY_GRAMS_PER_PIECE))
@@ -194,25 +209,8 @@ export function assumePanFat(
                   ? GRIDDLE_GRAMS_PER_PIECE
                   : BROWNING_GRAMS_PER_PIECE),
             )
-  // "To cook: oil, water", and how much water the method pours on.
-  const water = pan?.lines.find(({ food, read }) => food?.id === 'water' && !read.measures.length)
-  const poured =
-    water &&
-    clauses
-      .map(({ text, about }) => (about === 'pieces' ? SO_MUCH_WATER.exec(text)?.[1] : null))
-      .find(Boolean)
-  const pouredGrams = poured ? gramsOf(poured, water.food!) : null
-  if (water && pouredGrams)
-    Object.assign(water.line, {
-      grams: pouredGrams,
-      gramsLow: pouredGrams,
-      gramsHigh: pouredGrams,
-      notes: [{ code: 'pan-water', level: 'note', text: 'The amount stands in the method' }],
-    })
+  weighPouredWater(pan, clauses)
   const open = oils.find(({ read }) => read.measures.length === 0)
-  // "Oil for your hands": of it a film stays on the dough, and the griddle is dry.
-  if (open && way === 'griddle' && OF_HANDS.test(open.line.raw))
-    return weighPanFat(open.line, HANDS_GRAMS, HANDS_GRAMS / 2, HANDS_GRAMS * 2)
   const said = open?.food && way !== 'deep-fry' ? fatWeighed(clauses, open.food, pieces) : null
   if (open && said !== null) {
     weighPanFat(open.line, said, said, said)

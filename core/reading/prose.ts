@@ -5,6 +5,7 @@ import { matchFood } from './match'
 import type { OutlineStep, Section } from './outlineState'
 import { NUMBER_PATTERN } from './readNumber'
 import { isPassed } from './drafts'
+import { TURNS_EACH } from './pan'
 import { withStops } from './sentences'
 import { sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
@@ -52,7 +53,6 @@ const CLOSES =
 const COOKS = /\b(?:fry|fried|cook|tawa|griddle|pan|skillet)\b/i
 const VAGUE = /^(?:a little|some|a bit|a drop|a splash|plenty|a drizzle)\b|required$/i
 /** "Half a teaspoon of ghee, flip, half on the other side": each piece gets its own, which is seen to with the pan. */
-const EACH_TURNED = /\b(?:flip|turn|other side|each side|both sides)\b/i
 const SPOON = /\b(?:tsp|teaspoons?)\b/i
 const DOUGH_IS_MADE = /\b(?:knead|rest|rise|rises|prove|proof|chill|fridge|relax)\b/i
 const PAN_OF_PIECES =
@@ -204,7 +204,7 @@ export function linesFromProse(
           here !== 'dip' &&
           food.softeningFat !== null &&
           COOKS.test(stretch)
-        if (isOfPan && (VAGUE.test(text) || (EACH_TURNED.test(stretch) && SPOON.test(text)))) continue
+        if (isOfPan && (VAGUE.test(text) || (TURNS_EACH.test(stretch) && SPOON.test(text)))) continue
         if (food.id === 'water' && (inPan || WATER_UNDER_LID.test(stretch))) continue
         const over = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/.test(verb)
         // "Take 8 tortillas, mix a can of tuna with …": what is bought holds what is named behind it.

@@ -17,7 +17,7 @@ const SEASONS =
   /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:\p{L}+ ){0,3}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu
 /** "A knob of butter on top", "a squeeze of lemon": by the hand, without a number. */
 const BY_HAND =
-  /\b(?:a |an |some )?((?:good |big |small |little |generous )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s?) of ((?:\p{L}[\p{L}'-]*\s?){1,3})/giu
+  /\b((?:good |big |small |little |generous )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s? of )((?:\p{L}[\p{L}'-]*\s?){1,3})/giu
 /** A sauce with so much sodium in 100 g salts what it is stirred into. Our own choice. */
 const SALTY_SODIUM_MG = 3000
 /** What a cook adds by the spoon while cooking. */
@@ -27,38 +27,32 @@ const BY_THE_SPOON = /^(?:spice|herb|salt|seasoning|sauce|sweetener)$/
 const callsIt = (name: string, food: Food): boolean =>
   normaliseName(name).split(' ').at(-1) === normaliseName(food.name.split(',')[0]!).split(' ').at(-1)
 
-const HAND =
-  /^(?:a |an |some )?(?:\p{L}+ )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s? of /iu
 /** Oil that is splashed into a pan is seen to where it is fried in, and water is nothing. */
-const isByHand = (said: string, food: Food): boolean =>
-  HAND.test(said) && !/^(?:oil|liquid)$/.test(food.group) && food.id !== 'water'
+const isByHand = (food: Food): boolean => !/^(?:oil|liquid)$/.test(food.group)
 
 /** What a sentence adds by the spoon, each with its amount. */
 const spoonedIn: (text: string, foods: Foods) => readonly { amount: string; food: Food }[] = rememberWith(
-  (text, foods) =>
-    [...text.matchAll(MENTION), ...text.matchAll(BY_HAND)].flatMap(([said, amount, words]) => {
-      // "1 tbsp stuffing" is none to serve beside a roast.
-      if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words!)) return []
-      const parts = words!.trim().split(/\s+/)
-      for (let length = parts.length; length > 0; length--) {
-        const name = parts.slice(0, length).join(' ')
-        const match = name.length > 2 ? matchFood(name, foods) : null
-        if (match?.how === 'exact')
-          return BY_THE_SPOON.test(match.food.group) ||
-            (/\p{L} of /u.test(said) && isByHand(said, match.food))
-            ? [
-                {
-                  amount: HAND.test(said)
-                    ? `${amount!.trim().replace(/^an? |\s+of$/gi, '')} of`
-                    : amount!.trim(),
-                  food: match.food,
-                },
-              ]
-            : []
-      }
-      return []
-    }),
+  (text, foods) => [
+    ...[...text.matchAll(MENTION)].flatMap((said) =>
+      addedIn(said, foods, ({ group }) => BY_THE_SPOON.test(group)),
+    ),
+    ...[...text.matchAll(BY_HAND)].flatMap((said) => addedIn(said, foods, isByHand)),
+  ],
 )
+
+/** The food that stands behind an amount, where it is of the kind that is wanted. */
+function addedIn([, amount, words]: RegExpExecArray, foods: Foods, isWanted: (food: Food) => boolean) {
+  // "1 tbsp stuffing" is none to serve beside a roast.
+  if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words!)) return []
+  const parts = words!.trim().split(/\s+/)
+  for (let length = parts.length; length > 0; length--) {
+    const name = parts.slice(0, length).join(' ')
+    const match = name.length > 2 ? matchFood(name, foods) : null
+    if (match?.how === 'exact')
+      return isWanted(match.food) ? [{ amount: amount!.trim(), food: match.food }] : []
+  }
+  return []
+}
 
 /**
  * Says what the method seasons with though no line lists it: no line is made of a step, and what is not counted is not

@@ -1,3 +1,4 @@
+import { holdBack, IN_BRACKETS } from './held'
 import { withDigits } from './readNumber'
 import { withoutNarrator } from './narrated'
 import { remember } from './remember'
@@ -63,9 +64,8 @@ const withPauses = (sentence: string): string =>
 /** "Till done (holds shape) 15 min": what a bracket says is no work of its own. */
 function outsideBrackets(text: string, change: (text: string) => string): string {
   if (!text.includes('(')) return change(text)
-  const held: string[] = []
-  const open = text.replace(/\([^()]*\)/g, (whole) => `\uE000${held.push(whole) - 1}\uE001`)
-  return change(open).replace(/\uE000(\d+)\uE001/g, (_, at: string) => held[Number(at)]!)
+  const { open, restore } = holdBack(text, [IN_BRACKETS])
+  return restore(change(open))
 }
 
 /** A step that is longer and has commas but no full stop is cut where a verb follows without a comma. */

@@ -69,7 +69,7 @@ const ALL_STACKED = recalled(
   /\b(?:layer|stack|pile)\b[^.;]*\b(?:all|the) (?:of )?(?:the )?(?:\p{L}+ )?(?:sheets|filo|phyllo)\b/iu,
 )
 const FROM_EACH = recalled(
-  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b[^.;]{0,40}\b(?:from|out of) (?:each|every)(?: (?:\p{L}+ )?(?:sheet|pack|block|roll|crust)\b|(?=\W*(?:$|[,.;]|with\b)))/iu,
+  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b(?![- ]?(?:inch|in\b|cm|mm|"))[^.;]{0,40}\b(?:from|out of) (?:each|every)(?: (?:\p{L}+ )?(?:sheet|pack|block|roll|crust)\b|(?=\W*(?:$|[,.;]|with\b)))/iu,
 )
 const CUT_OTHERS = recalled(NOT_PIECES)
 const COOKED = recalled(/\b(?:bake|fry|steam|boil|grill|oven|serve|\d ?min)\b/i)

@@ -1,41 +1,22 @@
-import type { FactKind } from '../recipe/vocabulary'
-import { after, before, ROUND, words } from './sizeWords'
+import {
+  after,
+  before,
+  FAT,
+  IN_EACH,
+  LEAST_DISC_CM,
+  LUMPS,
+  MOST_PIECE_GRAMS,
+  MOST_SPOONS,
+  ROUND,
+  STAMP,
+  TIN,
+  WHAT_FILLS,
+  words,
+  type Size,
+} from './sizeWords'
 
 // What the measures of a clause may be of, one row for each way of telling it, each with a sentence that shows it.
 
-export type MeasureKind = 'length' | 'square' | 'weight' | 'spoon'
-
-export interface Size {
-  of: MeasureKind
-  /** A sentence that shows it; the test holds the row to it. */
-  says: string
-  /** What it is; null where it is of no piece. */
-  fact: FactKind | null
-  /** What stands right before the measure, or right behind it; both where both are given. */
-  before?: RegExp
-  after?: RegExp
-  /** What the whole clause must say. */
-  clause?: RegExp
-  /** Bounds in the measure's own unit. */
-  least?: number
-  most?: number
-  needsAbout?: boolean
-  /** Of spoons that have a size only. */
-  exact?: boolean
-}
-
-const STAMP = String.raw`(?:cutters?|glass|cup|ring|saucer|bowl|lid|plate)`
-const TIN = String.raw`(?:tins?|pans?|trays?|dish(?:es)?|moulds?|molds?|pots?|skillets?|steamers?|baskets?|springforms?|woks?|rack|shelf)`
-const FAT = String.raw`(?:oil|fat|lard|ghee|dripping|shortening)`
-const WHAT_FILLS = String.raw`(?:filling|stuffing|mixture|mix)`
-const LUMPS = String.raw`(?:balls?|pieces?|portions?|lumps?|buns?|parts?|bits?|rounds?)`
-/** No round is narrower and no dough is rolled thicker. Common practice, no source. */
-const LEAST_DISC_CM = 3
-/** More spoons are dotted over a sheet, and each is another piece's. Our own choice. */
-export const MOST_SPOONS = 9
-const MOST_PIECE_GRAMS = 400
-
-const IN_EACH = String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`
 /** What a measure may be of; the order decides. */
 export const SIZES = {
   squares: {
@@ -382,7 +363,7 @@ export const SIZES = {
     of: 'spoon',
     says: 'Spread 2 tbsp on one half.',
     fact: 'filling-tbsp-per-piece',
-    after: after(String.raw`(?:over|on(?:to)?) (?:one|1|the) (?:half|side)\b`),
+    after: after(String.raw`(?:over|on(?:to)?) (?:(?:one|1) (?:half|side)|the (?:empty |other )?half)\b`),
     most: MOST_SPOONS,
     needsAbout: true,
   },

@@ -1,8 +1,8 @@
 import type { FactKind } from '../recipe/vocabulary'
 import { DIGIT_NUMBER, readNumber } from './readNumber'
 import { remember } from './remember'
-import { MOST_SPOONS, SIZES, type MeasureKind, type Size } from './sizeTable'
-import { after, words } from './sizeWords'
+import { SIZES } from './sizeTable'
+import { after, MOST_SPOONS, words, type MeasureKind, type Size } from './sizeWords'
 
 // The lengths, weights and spoonfuls of a clause, and what each is of: a round, a cutter, a thickness, the oil, a ball
 // of dough, the filling of one piece. What stands before and behind a measure tells; of the rows that fit the first

@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
+import { holdBack, IN_BRACKETS } from './held'
 import { matchFood } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN, withDigits } from './readNumber'
@@ -68,14 +69,10 @@ export const isSpoken = (stretch: string): boolean =>
 const AND_A_PART = /\b\d{1,2} and (?:a|an|\d) (?:half|third|quarters?)\b/gi
 /** The pieces of a sentence; a bracket is cut nowhere. */
 const piecesOf: (sentence: string) => readonly string[] = remember((sentence) => {
-  const held: string[] = []
-  const hold = (whole: string) => `\uE000${held.push(whole) - 1}\uE001`
-  const closed = withDigits(sentence)
-    .replace(/\([^()]*\)/g, hold)
-    .replace(AND_A_PART, hold)
-  return closed
+  const { open, restore } = holdBack(withDigits(sentence), [IN_BRACKETS, AND_A_PART])
+  return open
     .split(BETWEEN)
-    .map((piece) => piece.replace(/\uE000(\d+)\uE001/g, (_, at: string) => held[Number(at)]!).trim())
+    .map((piece) => restore(piece).trim())
     .filter(Boolean)
 })
 

@@ -64,7 +64,7 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
   }
   if (isHeadRow(state, row, text)) return true
   // "(no egg)" in a list: nothing to buy.
-  if (mode === 'lines' && /^\W*\(?no \p{L}+(?: \p{L}+)?\)?\W*$/iu.test(text)) {
+  if (mode === 'lines' && /^\W*(?:\(no \p{L}+(?: \p{L}+)?\)|no \p{L}+)\W*$/iu.test(text)) {
     state.remark(row, text)
     return true
   }
@@ -197,7 +197,8 @@ function countsWhole(state: OutlineState, row: Row, text: string, isLast: boolea
   return false
 }
 
-const LAST_COUNT = /^\W*(?:about |around |approx\.? |~ ?)?(\d{1,3}) (?:\p{L}+ )?\p{L}{3,}s\W*$/u
+const LAST_COUNT =
+  /^\W*(?:about |around |approx\.? |~ ?)?(\d{1,3}) (?:\p{L}+ )?(?!(?:mins|minutes|hours|hrs|secs|seconds|days|weeks|months|grams|calories|kcals|comments|reviews)\b)\p{L}{3,}s\W*$/u
 /** Fewer may as well be a line that was forgotten: "2 eggs". Our own choice. */
 const LEAST_LAST_COUNT = 6
 
