@@ -91,7 +91,7 @@ export const LAYS_IN_TRAY = recalled(
 )
 /** Two rounds make one piece. */
 export const PAIRS = recalled(
-  /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger)(?: (?:one|piece|sheet|rectangle|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+(?! sheets?| layers?| leaves)|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i,
+  /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger|large)(?: (?:ones?|pieces?|sheets?|rectangles?|rounds?|squares?|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+(?! sheets?| layers?| leaves)|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i,
 )
 /** "Filling on 4, lids on": the other four cover them. */
 const FILLS_SOME = recalled(

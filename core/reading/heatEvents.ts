@@ -20,7 +20,7 @@ const UNDER_STEAMER =
 const SEEN: readonly [Seen, RegExp][] = [
   [
     'deep-fry',
-    /\bin \d{3}[- ]?(?:°|deg\w*)[- ]?(?:[cf] )?(?:hot )?oil\b|\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b|(?<![\d/.])(?:[4-9]|1\d) ?cm (?:of )?(?:hot )?(?:\p{L}+ )?oil\b|(?<![\d/.])[2-6] ?(?:inch(?:es)?\b|") (?:of )?(?:hot )?(?:\p{L}+ )?oil\b/iu,
+    /\bin \d{3}[- ]?(?:°|deg\w*)[- ]?(?:[cf] )?(?:hot )?oil\b|^\W*(?:in )?\d{3} ?(?:°|deg\w*)? ?(?:[cf] )?(?:hot )?oil\b|\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b|(?<![\d/.])(?:[4-9]|1\d) ?cm (?:of )?(?:hot )?(?:\p{L}+ )?oil\b|(?<![\d/.])[2-6] ?(?:inch(?:es)?\b|") (?:of )?(?:hot )?(?:\p{L}+ )?oil\b/iu,
   ],
   [
     'brown-and-steam',

@@ -180,6 +180,8 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
               draft.kind !== 'pan' &&
               draft.kind !== 'shell' &&
               (words.get(draft)!.has(normaliseName(cooked)) ||
+                // "Boil the syrup, pour round the dumplings": what a heading calls so.
+                normaliseName(draft.name) === normaliseName(cooked) ||
                 (draft.kind === 'filling' && !draft.into && /^(?:filling|stuffing)$/i.test(cooked))),
           )
         : undefined

@@ -100,6 +100,13 @@ function foodsOf(list: string, foods: Foods, each = false): Listed | null {
     .split(/,? (?:and|&|\+|n) |, | ?\/ ?/i)
     .map((name) => name.replace(/^half | mix(?:ture)?$/gi, '').trim())
     .filter(Boolean)
+    // "Ground pork and beef mix": both are.
+    .map((name, at, all) => {
+      const [ground] = /^(?:ground|minced) /i.exec(all[0]!) ?? ['']
+      return at > 0 && ground && matchFood(`${ground}${name}`, foods)?.how === 'exact'
+        ? `${ground}${name}`
+        : name
+    })
   const found = names.map((name) => matchFood(readLine(name).name, foods))
   if (names.length < 2 || !found.every((match) => match?.how === 'exact')) return null
   // "1 tbsp oil and water as needed": what has its own amount, and what is poured to another food, is weighed apart;

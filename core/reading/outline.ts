@@ -191,8 +191,8 @@ function worksOn(state: OutlineState, rows: readonly Row[], index: number, text:
     !readYields(text)?.whole &&
     !inlineList(text, foods)
   // "1 T sauce, 5 pepperonis, 2 T cheese. Fold, pinch, fork.": put in, and the work goes on behind it.
-  const [, ...behind] = belowStep ? sentencesOf(text) : []
-  if (behind.length && behind.every(startsLikeStep)) return true
+  const [first, second] = belowStep ? sentencesOf(text) : []
+  if (first && second && startsLikeStep(second) && inlineList(first, foods)) return true
   if (below || (belowStep && WHAT_EACH_GETS.test(text))) return true
   // "4. Eat warm" after three numbered steps is the fourth, whatever it says.
   const goesOn = numbering.run > 1 && row.number === numbering.last + 1

@@ -48,7 +48,9 @@ export const WRAPPED_WHOLE = recalled(
 export const ONE_DISH = recalled(
   /\b(?:line|in|into|over|to fit)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i,
 )
-const SLICES = recalled(/\b(?:slices|wedges)\b|(?:^|[.;]\s+)\W*(?:it |this )?cuts? (?:in)?to \d/i)
+const SLICES = recalled(
+  /\b(?:slices|wedges)\b|(?:^|[.;]\s+)\W*(?:it |this )?cuts? (?:in)?to (?:\d|two|three|four|five|six|seven|eight|nine|ten|twelve)/i,
+)
 
 /** "For 8 slices": what one pie or strudel is cut into. */
 export const isCutUp = (text: string, shape: Shape | null, title: string): boolean =>

@@ -209,6 +209,8 @@ export function linesFromProse(
         const over = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/.test(verb)
         // "Take 8 tortillas, mix a can of tuna with …": what is bought holds what is named behind it.
         const inside = here === 'shell' && isBought && !foodIs(food, 'bought-dough')
+        // "You want a pound of shortcrust, six rashers …": what is bought is the dough, whatever goes in is named beside it.
+        const isTheDough = here === 'filling' && foodIs(food, 'bought-dough') && !sections.has('shell')
         put(
           (inPan && food.softeningFat !== null) || isOfPan
             ? 'pan'
@@ -216,7 +218,9 @@ export function linesFromProse(
               ? 'finish'
               : inside
                 ? 'filling'
-                : here,
+                : isTheDough
+                  ? 'shell'
+                  : here,
           text,
           step.at,
         )
@@ -236,7 +240,7 @@ export function linesFromProse(
           continue
         if (here !== 'shell' && /water|milk/i.test(bare[1]!)) continue
         if (found.some(({ text }) => new RegExp(`\\b${bare[1]}\\b`, 'i').test(text))) continue
-        if (/\b(?:in|of) (?:salted |boiling )*$/i.test(before)) continue
+        if (/\b(?:in|of) (?:salted |boiling )*$|\bno $/i.test(before)) continue
         put(
           here,
           `${bare[1]!.toLowerCase()}${here === 'shell' && /water|milk/i.test(bare[1]!) ? ' as required' : ' to taste'}`,
