@@ -52,7 +52,7 @@ describe('amounts as cooks write them', () => {
     ['5 med potatoes', 'potato 850'],
     ['pinch of chilli', 'chilli-powder 0.2'],
     ['1 small butternut squash (roast 45 min at 200, flesh about 500g)', 'butternut 500'],
-    ['80 g garlic butter', 'butter 80'],
+    ['80 g garlic butter', 'goat-butter 80'],
     ['1 tsp hot pepper flakes', 'chilli-powder 1.8'],
     ['2 tsp dhania seeds', 'coriander-seed 3.6'],
     ['1/2 cup enchilada sauce', 'salsa 129.5'],
