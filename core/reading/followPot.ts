@@ -3,6 +3,7 @@ import { isAside } from './asides'
 import type { PrecookingWay } from '../recipe/precookingWays'
 import type { Draft } from './drafts'
 import type { Clause } from './method'
+import { recalled } from './matches'
 import { Pot } from './pot'
 import { act, type Scene } from './potActs'
 import { potLinesOf } from './potLines'
@@ -32,8 +33,9 @@ import { isHeatLine } from './time'
 /** A clause that says nothing of its own and simmers on: "then simmer for 10 minutes". */
 const SIMMERS_ON = /^\W*(?:and )?(?:then )?(?:simmer|boil|cook) (?:for |it |them )*(?:an?|\d|half)\b/i
 
-const HEATS_FAT_ALONE =
-  /^\W*heat (?:the |some |a little )?(?:\p{L}+ )?(?:oil|butter|ghee)(?: in (?:a|the) (?:\p{L}+ )?(?:pan|wok|kadai|skillet))?\W*$/iu
+const HEATS_FAT_ALONE = recalled(
+  /^\W*heat (?:the |some |a little )?(?:\p{L}+ )?(?:oil|butter|ghee)(?: in (?:a|the) (?:\p{L}+ )?(?:pan|wok|kadai|skillet))?\W*$/iu,
+)
 
 /** Follows the clauses that speak of a part through its pot. */
 export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot; untilDry: boolean } {
@@ -92,10 +94,12 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
 /** "Stir in the lentils and miso. Season and cool": what is stirred in last, when the pot is off. */
 const isStirredInLast = (said: string, next: Clause | undefined): boolean =>
   STIRS_IN.test(said) && next !== undefined && !next.closed && COOLS.test(next.text)
-const STIRS_IN =
-  /^\W*(?:then )?(?:stir|fold) (?:in|through)\b(?![^.;]*\b(?:cook|fry|simmer|bubble|heat|warm|melt|wilt|spinach|kale|greens|garlic|flour|cornflour|cornstarch|until|till|\d+ ?(?:min|sec))\b)/i
-const COOLS =
-  /^\W*(?:then )?(?:season\w*(?: (?:well|to taste|with [^.;]{3,30}?))?,?(?: and)?(?: then)? )?(?:(?:leave|let|allow)(?: (?:it|this|the \p{L}+))?(?: to)? )?(?:cool|set aside)\b/iu
+const STIRS_IN = recalled(
+  /^\W*(?:then )?(?:stir|fold) (?:in|through)\b(?![^.;]*\b(?:cook|fry|simmer|bubble|heat|warm|melt|wilt|spinach|kale|greens|garlic|flour|cornflour|cornstarch|until|till|\d+ ?(?:min|sec))\b)/i,
+)
+const COOLS = recalled(
+  /^\W*(?:then )?(?:season\w*(?: (?:well|to taste|with [^.;]{3,30}?))?,?(?: and)?(?: then)? )?(?:(?:leave|let|allow)(?: (?:it|this|the \p{L}+))?(?: to)? )?(?:cool|set aside)\b/iu,
+)
 
 /** "For the filling half a pound of beef, one onion, a clove of garlic": what there is, and nothing is done yet. */
 const listsFoods = (text: string): boolean => {

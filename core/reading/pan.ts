@@ -7,7 +7,7 @@ import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
 import { readLine } from './readLine'
-import { sizesNamed, type SizeName } from './sizes'
+import { sizesKnown, type SizeName } from './sizes'
 import { FRYING_POT_GRAMS } from './unstated'
 import { weighLine } from './weigh'
 
@@ -142,7 +142,7 @@ const SO_MUCH_WATER =
 /** "Fry in a little oil" is a film of it, as on a griddle, and less than the usual pan. */
 function shallowGrams(clauses: readonly Clause[], lines: readonly ReadIngredient[], pieces: number): number {
   const depthCm = [...clauses.map(({ text }) => text), ...lines.map(({ line }) => line.raw)]
-    .flatMap((text) => sizesNamed(text))
+    .flatMap((text) => sizesKnown(text))
     .find(({ name }) => OIL_DEPTHS.has(name))?.measure
   if (depthCm) return Math.round((depthCm.high * PAN_CM2 * OIL_G_PER_ML) / 10) * 10
   const little = clauses.some(({ text, about }) => about === 'pieces' && LITTLE_OIL.test(text))

@@ -4,6 +4,7 @@ import type { RecipeNote } from '../recipe/document'
 import type { Draft } from './drafts'
 import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
+import { recalled } from './matches'
 import { NUMBER_PATTERN } from './readNumber'
 import { rememberWith } from './remember'
 import { UNIT_PATTERN } from './units'
@@ -13,8 +14,9 @@ const MENTION = new RegExp(
   String.raw`(?<![\p{L}\d.,/])((?:about )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})(?![\p{L}\d])\s*(?:of\s+)?)((?:\p{L}[\p{L}'-]*\s?){1,3})`,
   'giu',
 )
-const SEASONS =
-  /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:\p{L}+ ){0,3}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu
+const SEASONS = recalled(
+  /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:\p{L}+ ){0,3}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu,
+)
 /** "A knob of butter on top", "a squeeze of lemon": by the hand, without a number. */
 const BY_HAND =
   /\b((?:good |big |small |little |generous )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s? of )((?:\p{L}[\p{L}'-]*\s?){1,3})/giu

@@ -46,6 +46,7 @@ const NAMED_SHARE = 0.5
  * sauce, though no heading says so.
  */
 export function pourBlocksOver(drafts: Draft[], clauses: readonly Clause[]): void {
+  if (!drafts.some(({ apart }) => apart)) return
   const wordsOf = (said: readonly Clause[]) =>
     new Set(said.flatMap(({ text }) => normaliseName(text).split(' ')))
   const before = wordsOf(clauses.filter(({ closed }) => !closed))

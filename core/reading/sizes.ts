@@ -167,7 +167,7 @@ const OF_THE_PAN = /^\W*(?:of )?(?:\p{L}+ )?(?:oil|water|butter|ghee)\b/iu
 export function sizesSaid(text: string, sentence: string): SizeSaid[] {
   const said: SizeSaid[] = []
   let amongOthers = false
-  for (const { name, measure } of known(text)) {
+  for (const { name, measure } of sizesKnown(text)) {
     const { fact, needsAbout } = SIZES[name] as Size
     if (fact === null) continue
     // "1 tbsp ricotta and 2 tsp curd": the second spoon is of one food among others.
@@ -194,4 +194,5 @@ export function sizesSaid(text: string, sentence: string): SizeSaid[] {
   if (COIN.test(text)) said.push({ kind: 'thickness-mm', low: COIN_MM, high: COIN_MM, needsAbout: false })
   return said
 }
-const known = remember(sizesNamed)
+/** The same, remembered. */
+export const sizesKnown = remember(sizesNamed)
