@@ -91,9 +91,13 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   return { pot, untilDry: scene.untilDry }
 }
 
-/** "Stir in the lentils and miso. Season and cool": what is stirred in last, when the pot is off. */
-const isStirredInLast = (said: string, next: Clause | undefined): boolean =>
-  STIRS_IN.test(said) && next !== undefined && !next.closed && COOLS.test(next.text)
+/** "Stir through the peas, set aside to cool", "stir in the lentils. Season and cool": last, when the pot is off. */
+function isStirredInLast(said: string, next: Clause | undefined): boolean {
+  if (!STIRS_IN.test(said)) return false
+  const tail = said.slice(said.search(BEFORE_COOLING)).replace(/^(?:,|\s+and)\s+/i, '')
+  return COOLS.test(tail) || (next !== undefined && !next.closed && COOLS.test(next.text))
+}
+const BEFORE_COOLING = /(?:,|\s+and)\s+(?:then )?(?:leave|let|allow|set aside|cool)\b/i
 const STIRS_IN = recalled(
   /^\W*(?:then )?(?:stir|fold) (?:in|through)\b(?![^.;]*\b(?:cook|fry|simmer|bubble|heat|warm|melt|wilt|spinach|kale|greens|garlic|flour|cornflour|cornstarch|until|till|\d+ ?(?:min|sec))\b)/i,
 )

@@ -55,7 +55,7 @@ describe('amounts as cooks write them', () => {
     ['80 g garlic butter', 'goat-butter 80'],
     ['1 tsp hot pepper flakes', 'chilli-powder 1.8'],
     ['2 tsp dhania seeds', 'coriander-seed 3.6'],
-    ['1/2 cup enchilada sauce', 'salsa 129.5'],
+    ['1/2 cup enchilada sauce', 'enchilada-sauce 129.5'],
     ['1 can (8 ct) jumbo biscuits', 'biscuit-dough 464'],
   ])('%s', (raw, expected) => {
     expect(said(raw)).toBe(expected)

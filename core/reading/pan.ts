@@ -243,10 +243,18 @@ export function assumePanFat(
   if (
     way === 'griddle' &&
     brushed >= 0 &&
-    (toppings.some(({ kind }) => kind === 'finish') ||
-      clauses.slice(brushed).some(({ text, about }) => about === 'pieces' && ON_GRIDDLE.test(text)))
+    clauses.slice(brushed).some(({ text, about }) => about === 'pieces' && ON_GRIDDLE.test(text))
   )
     return
+  const onTop = toppings.find(({ kind }) => kind === 'finish')?.lines.find(({ food }) => isFat(food))
+  if (way === 'griddle' && brushed >= 0 && onTop) {
+    onTop.line.notes.push({
+      code: 'pan-fat',
+      level: 'check',
+      text: 'The text names no fat for the griddle and brushes what is done: the griddle was taken for dry. Add what goes into it',
+    })
+    return
+  }
   const withTopping = clauses.some(
     ({ text, closed }) =>
       closed &&

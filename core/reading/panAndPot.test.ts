@@ -53,6 +53,8 @@ describe('the fat of the pan', () => {
       `${SHAPED} Cook on a hot tawa 2 minutes a side. Brush with butter.`,
     )
     expect(recipe.parts.map(({ kind }) => kind)).toEqual(['shell', 'filling', 'finish'])
+    // Never nothing in silence: the cook is told what was taken.
+    expect(recipe.parts.at(-1)!.lines[0]!.notes.map(({ code }) => code)).toContain('pan-fat')
   })
 
   it('is a film on the hands, where that is what the oil is for', () => {

@@ -128,7 +128,7 @@ export const withoutLabel = (text: string): string =>
   text.replace(/^[^:;,.]{0,40}\b(?:filling|stuffing|mixture)\b[^:;,.]{0,16}:\s*/i, '')
 /** "Stir in the cheese off the heat", "add the peas when cool". */
 export const ADDED_COLD = recalled(
-  /^\W*(?:off the (?:heat|flame)|(?:when|once) (?:it['’]?s |it is |they['’]?re |they are )?(?:cool|cold|off the heat)(?:ed)?),? (?:add|stir|mix|fold|tip|throw|grate|crumble)\b|^\W*(?:then )?(?:add|stir|mix|fold|tip|throw|grate|crumble)\b(?![^;]*\d[^;]{0,8}min)[^;]*\b(?:off the (?:heat|flame)|(?:once|when) (?:it(?:['’]s| is) |they(?:['’]re| are) )?(?:cool|cold)(?:ed)?|after cooling)\W*|^\W*(?:then )?(?:stir|fold) (?:through|in) (?![^.;]*\d[^.;]{0,8}min)[^.;]*(?:,| and)(?: then)? (?:(?:set aside|leave|allow|let)(?: (?:it|them|everything|this|the \p{L}+))?(?: aside)?(?: to)? cool|set aside)\b[^.;]*\W*$/iu,
+  /^\W*(?:off the (?:heat|flame)|(?:when|once) (?:it['’]?s |it is |they['’]?re |they are )?(?:cool|cold|off the heat)(?:ed)?),? (?:add|stir|mix|fold|tip|throw|grate|crumble)\b|^\W*(?:then )?(?:add|stir|mix|fold|tip|throw|grate|crumble)\b(?![^;]*\d[^;]{0,8}min)[^;]*\b(?:off the (?:heat|flame)|(?:once|when) (?:it(?:['’]s| is) |they(?:['’]re| are) )?(?:cool|cold)(?:ed)?|after cooling)\W*$/iu,
 )
 export const IN_PAN = recalled(
   /\b(?:in|into) (?:an? |the |your )?(?:\p{L}+ ){0,3}?(?:pan|pot|saucepan|wok|kadai|skillet|casserole)\b|^\W*(?:same pan|oil in|butter in|ghee in)\b|\b(?:on|over) (?:an? )?(?:low|medium|high|gentle)(?: heat| flame)?(?=\W*(?:$|,|\d|for\b|until|till))/iu,

@@ -235,13 +235,11 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       raw.trim(),
     )
   if (citrus) return both([`${citrus[1]}zest of ${citrus[2]}`, `juice of ${citrus[2]}`])
-  const short = SHORT_SEASONING.exec(raw.trim().replace(MUCH, '')) ?? ALL_SEASONING.exec(raw.trim())
+  const bare = raw.trim().replace(MUCH, '')
+  const short = SHORT_SEASONING.exec(bare) ?? ALL_SEASONING.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
   // "Half a stick of butter, S & P": the seasoning behind the last comma.
-  const seasoned =
-    /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p|salt)\.?(?:\s*\([^()\d]*\)|\s+(?:generous(?:ly)?|plenty|lots))?$/i.exec(
-      raw.trim(),
-    )
+  const seasoned = /^(.+?),\s*(s\s*(?:&|\+|n|and)\s*p|salt)\.?(?:\s*\([^()\d]*\))?$/i.exec(bare)
   if (seasoned && (!/^salt/i.test(seasoned[2]!) || readLine(seasoned[1]!).measures.length))
     return [
       ...split(seasoned[1]!, foods),
