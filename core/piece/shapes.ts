@@ -145,7 +145,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 2.5,
     round: false,
     called:
-      /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|varenyky|pelmeni|gyoza|mandu|gujiyas?|karanjis?|chebureki|qutabs?|kutabs?|bolani|mezzelune|agnolotti|empanadillas?|salteñas?|panzerotti|rissoles|bridies|kibinai|karipap|jamaican patt(?:y|ies)|potstickers?|jiaozi|pockets?|calzon(?:es?|i)|crescents?|curry puffs?)\b/i,
+      /\b(?:turnovers?|half[- ]moons?|past(?:y|ies)|hand pies?|empanadas?|dumplings?|pierogi(?:es)?|vareniki|varenyky|pelmeni|gyoza|mandu|gujiyas?|karanjis?|chebureki|qutabs?|kutabs?|bolani|mezzelune|agnolotti|empanadillas?|empanaditas?|salteñas?|panzerotti|rissoles|bridies|kibinai|karipap|jamaican patt(?:y|ies)|potstickers?|jiaozi|pockets?|calzon(?:es?|i)|crescents?|curry puffs?)\b/i,
     closedBy:
       /\b(?:half[- ]moons?|fold (?:it |them |each |the dough |the pastry )?(?:over|in half|in two)|fold[^.]{0,30}(?:crimp|pinch|press the edges|fork)|fold,? (?:and |then )?(?:seal|twist|braid|plait|pleat)|(?:bring|flip|lift|turn|pull) (?:one|the other|the empty) (?:side|half|edge)[^.;]{0,20}(?:over|to meet|across)|(?:crimp|fork shut)|turnovers?|past(?:y|ies)|empanadas?)\b/i,
     hinted:

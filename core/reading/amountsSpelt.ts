@@ -209,6 +209,20 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     to: (_, one, other, unit) => `${one} ${unit} + ${other} ${unit}`,
   },
   {
+    like: '2 tbsp milk + 1 tbsp',
+    becomes: '2 tbsp + 1 tbsp milk',
+    pattern: new RegExp(
+      String.raw`^(${NUMBER} ?(?:${UNIT})) (\p{L}+(?: \p{L}+){0,2}),? (?:\+|plus|and) (${NUMBER} ?(?:${UNIT}))$`,
+      'giu',
+    ),
+    to: (whole, one, food, other) => {
+      const [first, second] = [one!, other!].map((amount) =>
+        unitByName(amount.replace(/^[\d\s./¼½¾⅓⅔⅛]+/, '')),
+      )
+      return first && second && sameKind(first, second) ? `${one} + ${other} ${food}` : whole!
+    },
+  },
+  {
     like: '250+ g flour',
     becomes: '250 g flour',
     pattern: rule(String.raw`(\d{1,4}) ?\+ ?(?=${UNIT})`),

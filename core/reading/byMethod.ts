@@ -7,8 +7,7 @@ import { BRUSHES, BRUSHES_WITH, brushingsOf, MIXES } from './brushing'
 import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, THINS_GRAMS, type Draft, type Placed } from './drafts'
 import { normaliseName, plainWords } from './match'
 import type { Clause } from './method'
-import type { Outline } from './outlineState'
-import { limit, type ReadIngredient } from './readIngredient'
+import type { ReadIngredient } from './readIngredient'
 
 // What the method says of lines that the list says otherwise, or not at all.
 
@@ -60,6 +59,8 @@ const isToldWhole = (draft: Draft, clauses: readonly Clause[]) =>
 const EDGES = recalled(/\b(?:edges?|rims?|borders?)\b/i)
 /** Nobody brushes more than two eggs or half a cup of fat on a batch. Common practice, no source. */
 const MOST_BRUSHED_GRAMS = 125
+/** Between all the sheets of a pack goes more. Common practice, no source. */
+const MOST_BETWEEN_SHEETS_GRAMS = 260
 /** Crumbs that are strewn on; more of them are in a filling. Common practice, no source. */
 const MOST_CRUMBS_GRAMS = 40
 /** One egg, whatever its size. */
@@ -178,7 +179,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
         !draft.lines.includes(item) ||
         !food ||
         // Six eggs are what is eaten; of them a little is brushed on.
-        (item.line.grams ?? 0) > MOST_BRUSHED_GRAMS ||
+        (item.line.grams ?? 0) > (sheets && fat ? MOST_BETWEEN_SHEETS_GRAMS : MOST_BRUSHED_GRAMS) ||
         (dough && food.group !== 'egg' && !isDropOfMilk) ||
         !(
           fat ||
@@ -286,7 +287,16 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
         (behind!.line.grams ?? 0) <= THINS_GRAMS
       // "1 yolk / sesame, nigella": seeds listed behind what is brushed on are strewn on it.
       const strewn = food.group.startsWith('egg') ? seedsBehind(draft, item) : []
-      const moved = thins ? [item, behind!] : [item, ...strewn]
+      // "150 g butter melted with 2 tbsp oil": the fat that it is melted with.
+      const isMeltedWith =
+        fat &&
+        sheets &&
+        isFat(behind?.food ?? null) &&
+        !clauses.some(
+          ({ about, text }) =>
+            about === draft && calledOnTop(behind!.food!.group, behind!.read.name, false).test(text),
+        )
+      const moved = thins || isMeltedWith ? [item, behind!] : [item, ...strewn]
       draft.lines = draft.lines.filter((one) => !moved.includes(one))
       finishOf(drafts).lines.push(...moved)
     }
@@ -355,43 +365,3 @@ const BARE_FAT = recalled(
   /\b(?:brush|spray|drizzle)(?:ed|ing)?(?: (?:with|it|them|over|on|lightly|all over|both sides|tops?|the tops?))* oil\b/i,
 )
 const SOME_FAT = recalled(/\b(?:a little|a bit of|some|more|extra)\b[^.;]{0,20}\b(?:oil|butter|ghee)\b/i)
-
-/** "Salt the cabbage and squeeze it": what the method presses out. */
-export function squeezeByMethod(draft: Draft, clauses: readonly Clause[]): void {
-  const watery = draft.lines.filter(({ food }) => food?.unitGrams.squeezed)
-  const wordOf = ({ read }: ReadIngredient) => read.name.toLowerCase().split(' ').at(-1)!.replace(/s$/, '')
-  for (const [at, clause] of clauses.entries()) {
-    if (clause.about !== draft || !/\b(?:squeeze|wring|press out)\b/i.test(clause.text)) continue
-    // "Grate the courgettes and the cabbage. Squeeze out the juice": those that were spoken of.
-    const own = clause.sentence.toLowerCase()
-    const said = watery.some((item) => own.includes(wordOf(item)))
-      ? own
-      : (clauses[at - 1]?.sentence.toLowerCase() ?? '')
-    for (const item of draft.lines) {
-      const { line, food } = item
-      const share = food?.unitGrams.squeezed
-      if (!share || !line.grams || line.waterChangeGrams !== 0) continue
-      if (!said.includes(wordOf(item)) && watery.length > 1) continue
-      line.waterChangeGrams = -line.grams * (1 - share)
-      line.notes.push({
-        code: 'squeezed',
-        level: 'note',
-        text: `The method has it squeezed: that is taken to press out ${Math.round(-line.waterChangeGrams)} g of water`,
-      })
-    }
-  }
-}
-
-/** What the method says of an alternative hangs on it. */
-export function handleChoices(draft: Draft, outline: Outline): void {
-  for (const { line } of draft.lines) {
-    for (const choice of line.choices) {
-      const word = choice.name.toLowerCase()
-      const step = outline.steps.find(
-        ({ text }) =>
-          text.length < 500 && /\b(?:if|when|for)\b/i.test(text) && text.toLowerCase().includes(word),
-      )
-      if (step) choice.handling = limit(step.text, 600)
-    }
-  }
-}

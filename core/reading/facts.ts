@@ -25,7 +25,10 @@ const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 
 const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
-  ['knead-minutes', /\bknead|\bwork (?:the dough|it)\b(?! in)|\bstand mixer\b|\bdough hook\b/i],
+  [
+    'knead-minutes',
+    /\bknead|\bwork (?:the dough|it)\b(?! in)|\bstand mixer\b|\bin (?:the|a) mixer(?= (?:for )?$)|\bdough hook\b/i,
+  ],
   [
     'rise-minutes',
     /\b(?:rise|rises|risen|proved|proofed|raise(?! (?:the )?(?:heat|flame|temp\w*|oven))|prove|proof|double(?! ?-?boil)|doubled|ferment|bulk|folds? over)\b/i,
@@ -41,7 +44,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|(?<!\b(?:leave|keep) (?:the )?)lid on(?=(?: for| about)* $)|(?:^|(?<=[,.;] ?))(?:then |and )?(?:take |bring |get )?(?:it |them |the \p{L}+ )?out(?: of the fridge)?(?=(?: for| about)* $)|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?<=^\W*|[,.;] ?|\band )salt (?!and\b|for\b|water\b)\p{L}+(?= $)|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
   ],
 ]
 
@@ -78,6 +81,7 @@ function nearestKind(text: string, at: number): FactKind | null {
     const last = lastMatch(pattern, before)
     // "Add 80 ml water, cover 5 min" cooks under its lid.
     if (last && /^cover$/i.test(last[0]) && UNDER_LID.test(text) && !/\b(?:knead|dough)/i.test(text)) continue
+    if (last && /^lid on$/i.test(last[0]) && !/\b(?:knead|dough|flour|atta)/i.test(text)) continue
     if (last && last.index > bestAt) {
       best = kind
       bestAt = last.index
@@ -141,6 +145,8 @@ const factsSaid: (sentence: string) => (text: string) => readonly Said[] = remem
 const HEAT_OFF =
   /\b(?:(?:turn|switch)(?:ed)? (?:it |the (?:heat|steamer|oven|hob|gas|flame|fire) )?off|off (?:the )?(?:heat|flame|fire)|lid (?:on|ajar|off|slightly|a (?:little|bit))|(?:before|don['’]?t|do not|then) (?:opening|open|lifting|lift|removing the lid|uncovering))\b/i
 const COOKS_PIECES = /\b(?:bake|steam|boil|deep[- ]?fry|fry)\b[^.;]*\d/i
+const BAKES = /\bbake\b[^.;]*\d/i
+const IN_TIN = /\bin (?:the |their )?(?:tins?|moulds?|molds?)\b|\bon the (?:tray|rack)\b/i
 const ONCE_MORE = /\b(?:another|again|once more|second|2nd|further)\b/i
 const DIVIDES = /\b(?:divide|split|portion)\b|\bbench\b/i
 
@@ -211,6 +217,7 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
     facts.push({ kind, low: round(low), high: round(high), text: limit(text, 300), part })
   }
   let cooked = false
+  let baked = false
   for (const { text: clause, about, closed, sentence } of clauses) {
     for (const one of factsSaid(sentence)(clause)) {
       const { kind: said, low, high, text, ofPart, underLid, behindCooking, needsAbout } = one
@@ -219,6 +226,8 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
         said === 'rest-minutes' &&
         ((about === 'pieces' && (cooked || behindCooking || HEAT_OFF.test(text))) ||
           (about === null && behindCooking) ||
+          // "Bake 20 minutes. Leave in the tin for 5", where nobody said how they are closed.
+          (baked && IN_TIN.test(text)) ||
           // "Steam 12 min. Rest 3 mins, lid ajar".
           (closed && cooked && HEAT_OFF.test(text)))
       const kind = isDone ? 'rest-before-eating-minutes' : said
@@ -244,6 +253,7 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
         !WORKS_DOUGH.test(text)
       add(ofFilling ? 'filling-grams-per-piece' : kind, low, high, text, part)
     }
+    baked ||= (about === 'pieces' || about === null) && BAKES.test(clause)
     cooked ||= closed && about === 'pieces' && (COOKS_PIECES.test(clause) || isHeatLine(clause))
   }
   // What is said of freezing behind the work is kept as well.

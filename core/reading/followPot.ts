@@ -97,6 +97,9 @@ function isStirredInLast(said: string, next: Clause | undefined): boolean {
   const tail = said.slice(said.search(BEFORE_COOLING)).replace(/^(?:,|\s+and)\s+/i, '')
   return COOLS.test(tail) || (next !== undefined && !next.closed && COOLS.test(next.text))
 }
+const DIVIDES_AMONG = recalled(
+  /^\W*(?:divide|share|portion|spread|spoon|lay)\b[^.;]*\b(?:between|among|over|on(?:to)?|into) (?:the |each |all )*(?:\d+ )?(?:tortillas?|wraps?|rounds?|dis[ck]s?|wrappers?|sheets?|squares?|circles?|pittas?|pitas?)\b/i,
+)
 const BEFORE_COOLING = /(?:,|\s+and)\s+(?:then )?(?:leave|let|allow|set aside|cool)\b/i
 const STIRS_IN = recalled(
   /^\W*(?:then )?(?:stir|fold) (?:in|through)\b(?![^.;]*\b(?:cook|fry|simmer|bubble|heat|warm|melt|wilt|spinach|kale|greens|garlic|flour|cornflour|cornstarch|until|till|\d+ ?(?:min|sec))\b)/i,
@@ -137,6 +140,12 @@ function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene, isItsOil:
       // A spoon of the masala has its spices in it.
       else if (isBesideCooked) pot.setAside(named.filter((at) => !foodIs(lines.foodOf(at), 'seasons')))
     }
+    return false
+  }
+  // "Divide among the tortillas, top with cheese": what is named only now is raw.
+  if (isOwn && DIVIDES_AMONG.test(text)) {
+    pot.hot = null
+    if (pot.ways.size) pot.setAside(lines.namedIn(text).filter((at) => !pot.ways.has(at)))
     return false
   }
   // "Simmer the syrup, pour over the hot rolls": nothing of this part is named any more.

@@ -41,6 +41,7 @@ export interface Listed {
 /** Whether it is a food that is brushed or strewn on. */
 export const isOnAPiece = (match: FoodMatch | null | undefined): boolean =>
   Boolean(match && ON_A_PIECE.has(match.food.group as FoodGroup))
+const isStrewn = (match: FoodMatch | null): boolean => /^(?:seed|herb)$/.test(match?.food.group ?? '')
 const isEgg = ({ match }: Listed): boolean => /^(?:egg|egg-yolk|egg-white)$/.test(match?.food.group ?? '')
 
 /**
@@ -53,7 +54,9 @@ function holdsBefore(one: Listed, next: Listed, purpose: string, isAllOn: boolea
   if (!/^\s*[,;/]/.test(next.joint)) return true
   if (SERVES.test(purpose))
     return !readLine(one.text).measures.length || readLine(next.text).measures.length > 0
-  if (!isAllOn) return isEgg(one) && /milk|cream/.test(next.match?.food.group ?? '')
+  // "Nigella, coriander leaves for the top": both are strewn.
+  const areStrewn = [one, next].every(({ match, text }) => isStrewn(match) && !readLine(text).measures.length)
+  if (!isAllOn) return areStrewn || (isEgg(one) && /milk|cream/.test(next.match?.food.group ?? ''))
   // A spoonful of water thins a wash; 100 ml of it went into the pot.
   const { measures } = readLine(one.text)
   return (

@@ -3,6 +3,7 @@ import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { bareEvent, eventsElsewhere, TIME_ALONE, toldByItself, WARMS_STONE } from './heatElsewhere'
 import { eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
+import { startedHotter, steamedInThePan, type HeatStage } from './heatStages'
 import { wayByWords, wayOf, type HeatContext } from './heatWays'
 import { heatIn, temperatureIn } from './temperature'
 import { isHeatLine, middleMinutes, timesIn } from './time'
@@ -24,7 +25,10 @@ export interface CookingRead {
 
 /** "(Air fryer: 325, 12 mins)", behind an oven that has its time. */
 const OTHER_OVEN = recalled(
-  /^\W*(?:or )?(?:in (?:an? |the )?)?(?:air[- ]?fry(?:er)?|(?:conventional |fan )?oven)\s*(?:[:–—-]|(?=\d{3}))[^;]*\d[^;]*min/i,
+  /^\W*(?:or )?(?:in (?:an? |the )?)?(?:air[- ]?fry(?:er)?|(?:conventional |fan )?oven)\s*(?:[:–—-]|(?=\d{3}))[^;]*\d(?:[^;]*min|[^;\d]{1,8}\d{1,2}\s*[-–]\s*\d{1,2})/i,
+)
+const WAY_LABEL = recalled(
+  /^\W*to (steam|boil|bake|grill|griddle|(?:pan[- ]?|deep[- ]?|shallow[- ]?|air[- ]?)?fry)(?: (?:them|the \p{L}+))?\s*[:–—]/iu,
 )
 /** "Heat 1 tbsp oil in a large skillet": the pan is put on, and nothing is in it yet. */
 const HEATS_OIL = recalled(/^\W*(?:heat|warm|melt)\b[^.;]*\b(?:oil|butter|ghee|lard)\b/i)
@@ -74,6 +78,7 @@ export function readCooking(context: HeatContext): CookingRead {
   let lastHeated: string | null = null
   let lastStep = -1
   let otherOven: string | null = null
+  let labelled: { way: string; step: number; isOther: boolean } | null = null
   for (const [at, stated] of clauses.entries()) {
     let clause = stated
     const before = clauses[at - 1]?.text ?? ''
@@ -85,6 +90,14 @@ export function readCooking(context: HeatContext): CookingRead {
       otherOven ??= clause.text.replace(/^\W+|\W+$/g, '')
       continue
     }
+    // "To steam: … To pan fry: …": what is told under the second label is another way.
+    const label = WAY_LABEL.exec(clause.text)?.[1]!.toLowerCase()
+    if (label) {
+      const isOther: boolean = labelled !== null && labelled.way !== label && labelled.way !== 'boil'
+      labelled = { way: label, step: clause.step, isOther }
+      if (isOther) otherOven ??= clause.text.replace(/^\W+|\W+$/g, '')
+    }
+    if (labelled?.isOther && labelled.step === clause.step) continue
     const oil = OIL_AT.test(clause.text) ? temperatureIn(clause.text) : null
     if (oil) oilC ??= oil.celsius
     if (
@@ -213,6 +226,7 @@ export function readCooking(context: HeatContext): CookingRead {
       lastStep = clause.step
     }
   }
+  startedHotter(events)
   if (!events.length) events.push(...eventsElsewhere(clauses, preheatC, preheatFan))
   // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.
   // "Dry fry, then a bit of oil, 3 minutes each side": the time stands with the oil.
@@ -242,7 +256,7 @@ export function readCooking(context: HeatContext): CookingRead {
   if (ahead && ahead.minutes === null && (isBehind || named.every(({ minutes }) => minutes === null)))
     ahead.minutes = timed.minutes
 
-  const stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[] = []
+  const stages: HeatStage[] = []
   for (const event of lead) {
     const before = stages.at(-1)
     // "Heat an inch of oil to 350. Fry in batches, 2 minutes a side": it is the oil that has just been heated.
@@ -364,26 +378,3 @@ const BOILS_LIQUID = recalled(
 const COOKS_PIECES = recalled(
   /^\W*(?:then )?(?:cook|add|drop|lower|put)\b(?![^.;]*\b(?:oven|pan|oil|butter)\b)/i,
 )
-/** Browned, then water and a lid: one way of its own. */
-function steamedInThePan(stages: { way: CookingWay; unclear: boolean; event: HeatEvent }[]): void {
-  const at = stages.findIndex(
-    (stage, n) =>
-      (stage.way === 'shallow-fry' || stage.way === 'griddle') &&
-      stages[n + 1]?.way === 'steam' &&
-      /\b(?:water|lid|cover)\b/i.test(stages[n + 1]!.event.text + stage.event.text),
-  )
-  if (at < 0) return
-  const minutes = (stages[at]!.event.minutes ?? 0) + (stages[at + 1]!.event.minutes ?? 0)
-  // "… Fry 1 minute more to crisp": the bottoms dry out.
-  const crisp = stages[at + 2]
-  const isCrisped =
-    crisp !== undefined &&
-    crisp.event.more &&
-    crisp.event.temperatureC === null &&
-    (crisp.way === 'shallow-fry' || crisp.way === 'griddle')
-  stages.splice(at, isCrisped ? 3 : 2, {
-    way: 'brown-and-steam',
-    unclear: false,
-    event: { ...stages[at]!.event, minutes: minutes + (isCrisped ? (crisp.event.minutes ?? 0) : 0) || null },
-  })
-}

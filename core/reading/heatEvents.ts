@@ -33,7 +33,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'griddle',
-    /\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:\p{L}+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/iu,
+    /(?<=^\W*|,\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:\p{L}+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/iu,
   ],
   [
     'steam',

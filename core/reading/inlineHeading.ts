@@ -38,7 +38,7 @@ export const ALONE =
   /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|(?:fresh |egg )?pasta|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
 /** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
 const WORD_AND_LIST = new RegExp(
-  String.raw`^(?!(?:dip|fill|glaze) (?:an?|each|one)\b)((?:for (?:the )?)?(?:dough|pastry|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust|meat|veg(?:etables)?))(?:,?\s+(?:you(?:['’]ll| will)?|i|we)\s+(?:need|use|take|want|do|have|got|like|put in))?\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*\p{L})(\S.*)$`,
+  String.raw`^(?!(?:dip|fill|glaze) (?:an?|each|one|half (?:of|with|the))\b)((?:for (?:the )?)?(?:dough|pastry|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust|meat|veg(?:etables)?))(?:,?\s+(?:you(?:['’]ll| will)?|i|we)\s+(?:need|use|take|want|do|have|got|like|put in))?\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*\p{L})(\S.*)$`,
   'iu',
 )
 
@@ -108,6 +108,8 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   if (!inline) return null
   const name = inline[1]!.trim()
   const rest = inline[2]!.trim()
+  // "Dry pan, medium - 5 min one side" is done.
+  if (HEAT_OR_MINUTES.test(rest)) return null
   if (name.split(/\s+/).length > 7 || (startsLikeStep(rest) && !areFoods(rest, round.foods))) return null
   // "Roll pastry: one of 28 cm and one of 32" is done.
   if (/^(?:roll|cut|shape|divide|stamp|knead|bake|fry|steam|boil)\s+\p{L}/iu.test(name)) return null
@@ -118,7 +120,8 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
-  const amounts = rest.split(/,|;|\s[/+]\s/).filter(
+  const open = rest.replace(/\([^()]*\)/g, '')
+  const amounts = open.split(/,|;|\s[/+]\s/).filter(
     (piece, at) =>
       (STARTS_WITH_NUMBER.test(piece.trim()) || AMOUNT_BEHIND.test(piece.trim())) &&
       // "Water - 1/2 cup + 1 tbsp": an amount without a name is more of the same.
@@ -199,6 +202,8 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
     pieces: own ? Number(own[1]) : countIn(name),
   }
 }
+
+const HEAT_OR_MINUTES = /^(?:about |for )?\d[\d–-]* ?(?:min|mins|minutes|hrs?|hours?)\b/i
 
 /** "To cook: oil, water": the first may be a verb as well, and is a food among foods. */
 const areFoods = (rest: string, foods: Foods | undefined): boolean => {

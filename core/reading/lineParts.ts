@@ -13,6 +13,9 @@ export interface LinePart {
   told: string
 }
 
+/** What takes a piece of a line apart in its turn. */
+export type Split = (raw: string, foods: Foods) => readonly LinePart[]
+
 /** Parts that came out of the line as they stand. */
 export const both = (texts: readonly string[]): LinePart[] => texts.map((text) => ({ text, told: '' }))
 
@@ -61,7 +64,8 @@ export function shareOut(raw: string, names: readonly string[], amount = raw): L
   const told = `An equal share of "${raw.trim()}": the line does not say how much of each`
   return names.map((name) => {
     const plain = readLine(name)
-    const bare = [plain.name, ...plain.prep].join(', ')
+    const words = plain.name.split(' ')
+    const bare = [plain.name, ...plain.prep.filter((word) => !words.includes(word))].join(', ')
     return { text: `${print(measure, 1 / names.length)} ${bare}`, told }
   })
 }

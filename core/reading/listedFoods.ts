@@ -2,16 +2,14 @@ import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { FOR_ALL, isOnAPiece } from './forAll'
 import { PREP_WORDS } from './lineName'
-import { both, isAromatic, pieces, shareOut, type LinePart } from './lineParts'
+import { both, isAromatic, pieces, shareOut, type LinePart, type Split } from './lineParts'
 import { matchFood, normaliseName } from './match'
 import { isMass } from './measures'
+import { asGround } from './oneAmount'
 import { readLine } from './readLine'
 import { readNumber } from './readNumber'
 
 // "Salt, pepper and chilli powder", "100 g ham and cheese": foods that are listed behind one amount or none.
-
-/** What takes a piece of a list apart in its turn. */
-type Split = (raw: string, foods: Foods) => readonly LinePart[]
 
 /** So many foods are listed on one line. */
 const MAX_LISTED = 24
@@ -103,10 +101,14 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   // What prepares a piece belongs to the piece before it.
   const own: string[] = []
   for (const piece of listed) {
-    if (own.length && prepares(piece)) own[own.length - 1] += `, ${piece}`
+    if (own.length && prepares(piece))
+      own[own.length - 1] += `${/^(?:some |a little )?(?:more|extra)\b/i.test(piece) ? ' +' : ','} ${piece}`
     else own.push(piece)
   }
   if (own.length < 2) return null
+  // "500 g minced beef and pork": both are.
+  const isMeat = foodIs(matchFood(readLine(own[0]!).name, foods)?.food, 'flesh')
+  if (isMeat && /\s(?:and|&|\+)\s/.test(raw)) own.splice(0, own.length, ...own.map(asGround(foods)))
   const last = own.at(-1)!
   // "ginger and garlic paste": the last noun is every piece's.
   const shared =

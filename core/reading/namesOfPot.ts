@@ -74,4 +74,4 @@ export function namesOfPot(draft: Draft): (text: string) => number[] {
   }
 }
 
-const GROUND = / (?:powder|flakes?|seeds?|paste|oil|flour|sauce|juice|zest|leaf|leaves)$/
+const GROUND = / (?:powder|flakes?|seeds?|paste|oil|flour|sauce|juice|zest|leaf|leaves|cheese)$/

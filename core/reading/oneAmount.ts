@@ -100,13 +100,7 @@ function foodsOf(list: string, foods: Foods, each = false): Listed | null {
     .split(/,? (?:and|&|\+|n) |, | ?\/ ?/i)
     .map((name) => name.replace(/^half | mix(?:ture)?$/gi, '').trim())
     .filter(Boolean)
-    // "Ground pork and beef mix": both are.
-    .map((name, at, all) => {
-      const [ground] = /^(?:ground|minced) /i.exec(all[0]!) ?? ['']
-      return at > 0 && ground && matchFood(`${ground}${name}`, foods)?.how === 'exact'
-        ? `${ground}${name}`
-        : name
-    })
+    .map(asGround(foods))
   const found = names.map((name) => matchFood(readLine(name).name, foods))
   if (names.length < 2 || !found.every((match) => match?.how === 'exact')) return null
   // "1 tbsp oil and water as needed": what has its own amount, and what is poured to another food, is weighed apart;
@@ -118,6 +112,16 @@ function foodsOf(list: string, foods: Foods, each = false): Listed | null {
   if (!each && poured > 0 && poured < found.length) return null
   return { names: prep ? names.map((name) => `${name}, ${prep}`) : names, found: found as FoodMatch[] }
 }
+/** "Ground pork and beef": both are. What an item of a list is called by the word in front of the first. */
+export const asGround =
+  (foods: Foods) =>
+  (name: string, at: number, all: readonly string[]): string => {
+    const [ground] = GROUND.exec(all[0]!) ?? ['']
+    return at > 0 && ground && matchFood(`${ground}${readLine(name).name}`, foods)?.how === 'exact'
+      ? `${ground}${name}`
+      : name
+  }
+const GROUND = /\b(?:ground|minced) /i
 const DONE_BEHIND = new RegExp(
   `^(.*), (${PREP_WORDS}(?: (?:and |& )?${PREP_WORDS})?(?: small| fine(?:ly)?| together)?)$`,
   'i',

@@ -69,7 +69,7 @@ const PER_PIECE_FAT = recalled(
 /** "1 tbsp butter per batch of 4", "2 tbsp oil for each batch (2 batches)". */
 const PER_BATCH_FAT = recalled(
   new RegExp(
-    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|for each|each) batch(?: of (?<of>\d{1,2})|\s*\((?<batches>\d) batches\))?`,
+    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|for each|each) batch(?: of (?<of>\d{1,2})|\W+(?:for |in )?(?:about )?(?<batches>\d) batches\b)?`,
     'iu',
   ),
 )

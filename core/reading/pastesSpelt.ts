@@ -11,6 +11,11 @@ const STARCH_IN_WATER =
  */
 export const withPlainPastes = (line: string): string =>
   line
+    // "Curry powder mixed to a paste with water": as much water as it takes, which boils off.
+    .replace(
+      /(?<!flour|starch|maida|atta),?\s+(?:mixed|made|blended|stirred|turned) (?:in)?to an? (?:(?:thick|thin|smooth|loose|runny) )?paste(?: with (?:(?:a little|a bit of|some|enough|a splash of) )?(?:(?:cold|warm|hot) )?water)?(?=$|,)/i,
+      ', as a paste',
+    )
     // "2 tbsp flour + 3 tbsp water (paste for sealing)".
     .replace(
       /(?<=\bwater)[\s,(–-]+(?:a )?(?:thick )?(?:paste|slurry|glue)\b[^()]*\b(?:seal|stick|clos|edges)[^()]*\)?$/i,

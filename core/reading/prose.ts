@@ -51,6 +51,11 @@ const BARE = /\b(water|milk|salt|pepper)\b/gi
 const CLOSES =
   /\b(?:fill (?:the|each|them|and|with)|stuff(?=[,.]| (?:the|each|them|and|with)\b)|fold (?:over|in half|into|each|them|and)|seal|crimp|pleat|close (?:it|them|like|up)|pinch (?:it|them|shut|closed|together|the|to))\b/i
 const COOKS = /\b(?:fry|fried|cook|tawa|griddle|pan|skillet)\b/i
+const OVER = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/
+const COOKED_THEN_BRUSHED =
+  /\b(?:cook|fry|griddle)\b[^.;]*\d ?(?:min|each|a side)[^.;]*\b(?:brush|top|finish)/i
+const A_SPOON = /^(?:an?|1|one) (?:heaped |small |big |good )?(?:spoon|spoonful|teaspoon|tablespoon)\b/i
+const FLOUR = /\b(?:flour|maida|atta)\b/i
 const VAGUE = /^(?:a little|some|a bit|a drop|a splash|plenty|a drizzle)\b|required$/i
 /** "Half a teaspoon of ghee, flip, half on the other side": each piece gets its own, which is seen to with the pan. */
 const SPOON = /\b(?:tsp|teaspoons?)\b/i
@@ -166,9 +171,12 @@ export function linesFromProse(
   const measured = new Set<string>()
   for (const step of steps) {
     if (step.text.length > 8 * MAX_ROW_CHARACTERS) continue
-    for (const stretch of stretchesOf(countedInFront(eachInFull(step.text)))) {
-      const said = CONTEXT.find(([, pattern]) => pattern.test(stretch))?.[0]
-      const flour = /\b(?:flour|maida|atta)\b/i.test(stretch)
+    const stretches = stretchesOf(countedInFront(eachInFull(step.text)))
+    for (const [at, stretch] of stretches.entries()) {
+      // "Goes down the middle (cut the dough in 2)": a bracket does not say what is listed.
+      const open = stretch.replace(/\([^()]*\)/g, ' ')
+      const said = CONTEXT.find(([, pattern]) => pattern.test(open))?.[0]
+      const flour = FLOUR.test(stretch)
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.
       if (said === 'filling' || said === 'dip' || said === 'finish') kind = said
       else if (said === 'shell' || (flour && kind === null)) kind = 'shell'
@@ -177,6 +185,10 @@ export function linesFromProse(
       const filling = found.some(({ food }) => !foodIs(food, 'of-dough') && !isPassed(food))
       if (!said && !flour && (filling || (isMade && found.length > 1)) && sections.has('shell'))
         kind = 'filling'
+      // "Cheese melted in the microwave, then mix in the almond flour": it is melted for the dough.
+      const isMelted =
+        kind === null && /\bmelt/i.test(stretch) && FLOUR.test(stretches[at + 1] ?? '') && !sections.size
+      if (isMelted) kind = 'shell'
       const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
       // "Heat a tablespoon of oil in a pan, put them in, add 80 ml of water, lid on" cooks what is closed.
       const inPan = PAN_OF_PIECES.test(stretch)
@@ -187,6 +199,8 @@ export function linesFromProse(
         const isAgain =
           / to taste$/.test(text) && /^(?:herb|spice)$/.test(food.group) && measured.has(food.id)
         if (isAgain && food.id !== 'black-pepper') continue
+        // "Put a spoon of potato on each": of what has been made.
+        if (A_SPOON.test(text) && measured.has(food.id) && /^(?:put|place)/.test(verb)) continue
         // "Cut the butter into the flour and salt" once the filling has been listed: that salt is the dough's.
         if (
           / to taste$/.test(text) &&
@@ -203,10 +217,12 @@ export function linesFromProse(
           said !== 'filling' &&
           here !== 'dip' &&
           food.softeningFat !== null &&
-          COOKS.test(stretch)
+          COOKS.test(stretch) &&
+          // "Cook 3 minutes each side and brush with butter": it goes on what is done.
+          !(OVER.test(verb) && COOKED_THEN_BRUSHED.test(stretch))
         if (isOfPan && (VAGUE.test(text) || (TURNS_EACH.test(stretch) && SPOON.test(text)))) continue
         if (food.id === 'water' && (inPan || WATER_UNDER_LID.test(stretch))) continue
-        const over = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/.test(verb)
+        const over = OVER.test(verb)
         // "Take 8 tortillas, mix a can of tuna with …": what is bought holds what is named behind it.
         const inside = here === 'shell' && isBought && !foodIs(food, 'bought-dough')
         // "You want a pound of shortcrust, six rashers …": what is bought is the dough, whatever goes in is named beside it.

@@ -32,7 +32,7 @@ export interface ReadLine {
 }
 
 const EXTRA =
-  /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more|(?=(?:for|to) (?:deep |shallow |pan )?(?:fry|brush|cook|dust|greas|roll|griddl|serv|glaz)))\b[^)]*)\)?\s*$/i
+  /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more|(?=(?:for|to) (?:deep |shallow |pan |the )?(?:fry|brush|cook|dust|greas|roll|griddl|serv|glaz|pan|tray|tawa|bowl|top)))\b[^)]*)\)?\s*$/i
 /** "+ ½ tbsp more if needed", "plus 1-2 tablespoons extra": how much more it may become. */
 const UP_TO = new RegExp(
   String.raw`[\s,(]+(?:plus|and|\+)\s*((?:up to |about )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?\s*(?:${UNIT_PATTERN})(?![\p{L}\d]))\s*(?:more|extra)?(?:[\s,]+(?:if|as|when) (?:needed|required|necessary|sticky|dry|wet|stiff|(?:it(?:'s| is)|too|the dough)\b[^)]*)|\s+(?:more|extra))[^)]*\)?\s*$`,
@@ -346,7 +346,7 @@ function takeApart(raw: string): ReadLine {
     const isWeighed = outer.unitId !== null && unitById(outer.unitId).kind === 'mass'
     const packs = isWeighed ? Number(/^\d{1,2}(?= )/.exec(raw.replace(/^\W+/, ''))?.[0] ?? 1) : null
     const many = { low: each * (packs ?? outer.low), high: each * (packs ?? outer.high) }
-    const counted = [{ ...many, unitId: null, heap: null, size: null }]
+    const counted = [{ ...many, unitId: 'piece', heap: null, size: null }]
     measures = isWeighed ? [...measures, counted] : [counted]
   }
   if (inside) measures.push([{ low: inside.low, high: inside.high, unitId: null, heap: null, size: null }])

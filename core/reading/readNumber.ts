@@ -239,13 +239,22 @@ const heatInDigits = (text: string) =>
   })
 
 /** A text with numbers in words written in digits: "bake at two hundred degrees for twenty minutes". */
-export function withDigits(text: string): string {
+export function withDigits(said: string): string {
+  const text = said.replace(
+    PARTS_OF_UNIT,
+    (_, many: string, part: string) =>
+      `${ONES[many.toLowerCase()]!}/${Math.round(1 / PARTS[part.toLowerCase()]!)} `,
+  )
   for (const [word] of text.matchAll(/[a-z]{3,}/gi)) {
     if (SPELT.has(word.toLowerCase()))
       return heatInDigits(text).replace(SPOKEN, (number) => String(valueOf(number)))
   }
   return text
 }
+
+/** "Three quarters cup". */
+const PARTS_OF_UNIT =
+  /\b(one|two|three) (thirds?|quarters?|fourths?) (?:of )?(?:an? )?(?=(?:cups?|teaspoons?|tablespoons?|tsp|tbsp|pounds?|kilos?|lit(?:re|er)s?|pints?)\b)/gi
 
 /** Whether a text holds anything that may be an amount; says no at once for most sentences. */
 export function mayHoldNumber(text: string): boolean {

@@ -74,6 +74,10 @@ const BOTH_HALVES = /^\W*half (?:of )?(?:the |your )[^,.;]{3,40}[,;]\s*(?:and )?
 const SPOON_EACH =
   /^\W*(?:about )?(?:\d|[¼½¾]|an? )[\d./ -]*(?:(?:heaped|heaping|level|small|large|good) )?(?:(?:tbsp|tsp|tablespoons?|teaspoons?|spoons?) (?:in |on |for )?each\W*$|(?:g|grams?|tbsp|tsp|T|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:(?:of )?filling )?(?:in|into|on|onto|per) (?:each|every|a|one)\b(?! (?:pan|pot|bowl)))/i
 
+/** "Wrap (about 1 tbsp each)". */
+const WRAPS_EACH =
+  /^\W*(?:wrap|fill|stuff|fold|pleat|shape|roll) \((?:about )?\d[^()]*\b(?:each|per \p{L}+)\)/iu
+
 /** "Rough puff - rub butter into the flour"; "water - to knead" is poured. */
 const DASHED_WORK = /^[^:\d]{3,30}?\s[-–—]\s+((?!to\b)\S+(?: \S+){3,})$/
 
@@ -99,8 +103,11 @@ const worksWithAmount = (text: string, foods: Foods): boolean => {
   )
 }
 
+const WHAT_FOR = /,?\s+(?:to|for) (?:roll|toss|coat|dust|dip|dredg|sprinkl)\w*\b[^,;.]{0,24}$/i
+
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
+  if (WRAPS_EACH.test(text)) return true
   // "The rest of the spring onions" is listed.
   if (
     /^(?:the )?(?:rest of|remaining|remainder of)\b/i.test(text) &&
@@ -190,6 +197,18 @@ function tellsToDo(text: string, foods: Foods): boolean {
     !/\b(?:soak|rest|chill|drain|boiled|cooked)/i.test(text)
   )
     return true
+  // "Cinnamon sugar (4 tbsp sugar + 1 tsp cinnamon) to roll in" is listed, with what it is for.
+  const own = text
+    .replace(/\([^()]*\)/g, ' ')
+    .replace(WHAT_FOR, '')
+    .trim()
+  if (
+    own !== text &&
+    own &&
+    matchFood(own, foods)?.how === 'exact' &&
+    matchFood(own, foods)!.leftOver.length === 0
+  )
+    return false
   if (words >= 14) return DOING.test(text) || !/,/.test(text)
   if (words >= 6 && DOING.test(text) && !/^(?:oil|water|milk|butter|ghee|flour|salt|egg)\b/i.test(text)) {
     const read = readLine(text)

@@ -115,6 +115,19 @@ const GOES_ON_TO = new RegExp(
   'iu',
 )
 
+/** "Mix 250 g mince that you've fried with an onion for 10 minutes, and coriander": what was done before it is mixed. */
+const DONE_BEFORE =
+  /\b(?:mix|combine|use|take|add|put in|have|(with|and))\s+(?:together )?((?:(?!\band\b)[^.;:,]){3,60}?),? (?:that|which) (?:(?:you|i|we)(?:['’]ve| have)|has been|have been|was|were) (?:already |just |been )?(fried|browned|cooked|roasted|boiled|saut[eé]ed|steamed|softened)(?: off| up)?(?= (?:with|in|for|until|till)\b)([^.;]*?\bmin\w*| in [^.;,]{3,40}(?=,))?(?:,? and (?=\p{L}))?/giu
+const VERB_OF: Readonly<Record<string, string>> = { fried: 'fry', sautéed: 'fry', sauteed: 'fry' }
+const withDoneBefore = (step: string): string =>
+  step.replace(
+    DONE_BEFORE,
+    (all, lead: string | undefined, food: string, done: string, how: string | undefined) => {
+      const verb = VERB_OF[done.toLowerCase()] ?? done.replace(/ed$/, '')
+      return `${lead ? '; ' : ''}${verb} ${food}${how ?? ''}${/ and $/.test(all) && how ? ', mix with ' : ''}`
+    },
+  )
+
 /** "Fry the onion 5 min - add the mince - cool!": stops, whatever marks them. */
 const withPlainStops = (step: string): string => {
   const plain = step
@@ -150,6 +163,7 @@ export const sentencesOfStep: (step: string) => readonly string[] = remember((st
     ),
   )
     .flatMap(breathsOf)
+    .map(withDoneBefore)
     .map(withoutNarrator),
 )
 

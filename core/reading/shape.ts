@@ -13,7 +13,7 @@ const FOR_LIDS = /\bfor (?:the )?(?:\d{1,2} )?lids?\b|\blids? on\b/i
 const BUN = SHAPE_ROWS.find(({ shape }) => shape === 'bun')!
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
-  /\bline (?:the |a |an |each )?(?:(?:\d+|two|four|six|eight|ten|twelve) )?(?:\d+ ?(?:cm|mm|inch|in|ml)[- ]?(?:\p{L}+ )?)?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b/iu
+  /\bline (?:the |a |an |each )?(?:(?:\d+|two|four|six|eight|ten|twelve) )?(?:\d+ ?(?:cm|mm|inch|in|ml)[- ]?(?:\p{L}+ )?)?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b|\bpress\b[^.;]{0,50}\binto (?:(?:the|\d+|two|each|all) )*(?:holes|tins?|moulds?|cups)\b[^]{0,400}\blids?\b/iu
 const IN_DISHES =
   /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
 /** "Line the tins with the larger rounds, fill and cover with the smaller ones". */
@@ -53,6 +53,8 @@ const INTO_PARCELS =
 const INTO_SQUARE =
   /\bfold\b[^.;]*\b(?:to (?:make|form)|into) (?:an? )?(?:neat |little )?square (?:pocket|parcel|packet|shape)\b/i
 const LIKE_ENVELOPE = /\bfold\b[^.;]{0,40}\blike (?:an? )?(?:envelopes?|letters?|parcels?)\b/i
+const CORNERS_TO_MIDDLE =
+  /\b(?:bring|fold|pull|draw)\b[^.;]{0,20}\bcorners\b[^.;]{0,12}\b(?:to|into|in) (?:the )?(?:middle|cent(?:re|er))\b/i
 const SIDES_AND_ROLL =
   /\b(?:fold|tuck)(?:ed|ing)? (?:in (?:the |both |two )?(?:sides|ends|edges)|(?:the |both |two )?(?:sides|ends|edges) (?:in|over))\b[^.;]{0,30}\broll(?:ed|ing)?\b(?:[^.;]{0,16}\b(?:up|over|into|along|forward)\b|\W*(?:$|[.;]))/i
 /** Closed round what it holds, and then made flat. */
@@ -68,7 +70,7 @@ export const PLAITED_OVER =
   /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
 
 const ROLLS_UP =
-  /\broll(?:ed|ing)? (?:it |them |each )?(?:up\b|(?:along|from|starting (?:at|from)) (?:the |a |one |1 )?(?:long|short|wide|near)\w*)/i
+  /\broll(?:ed|ing)? (?:it |them |each )?(?:up\b|(?:along|from|starting (?:at|from)) (?:the |a |one |1 )?(?:long|short|wide|near)\w*)|\broll(?:ed)?,? (?:with )?(?:the )?seam\b/i
 
 /**
  * Where the hands say otherwise than the name: the first that holds. `null` in `of` is a dish whose name says nothing,
@@ -179,7 +181,8 @@ const INSTEAD: readonly {
   // A pocket whose edges are folded in like an envelope's.
   {
     of: ['half-moon'],
-    when: ({ own, method }) => /\bpockets?\b/i.test(own) && LIKE_ENVELOPE.test(method),
+    when: ({ own, method }) =>
+      /\bpockets?\b/i.test(own) && (LIKE_ENVELOPE.test(method) || CORNERS_TO_MIDDLE.test(method)),
     becomes: 'parcel',
   },
   // "Fold in the sides to make a square pocket".

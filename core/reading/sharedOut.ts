@@ -17,6 +17,11 @@ const TWICE = new RegExp(
   String.raw`^(${AMOUNT})\s*(\p{L}[\p{L}' -]{1,40}?),?\s+(${PURPOSE})${JOINT}(another|an extra|one more|${AMOUNT})(?:\s+(?:more|extra|of it|of them))?\s+(${PURPOSE})$`,
   'iu',
 )
+/** "Oil for frying + 1 tbsp for the masala". */
+const PURPOSE_FIRST = new RegExp(
+  String.raw`^(\p{L}[\p{L} ]{1,24}?),? ((?:for|to) (?:the )?(?:(?:deep|shallow|pan)[- ]?)?\p{L}+)${JOINT}(${NUMBER}\s*(?:${UNIT_PATTERN}))\s+(${PURPOSE})$`,
+  'iu',
+)
 /** "75 g butter + a knob for the pan", "150 ml milk plus 2 tbsp for brushing". */
 const AND_SOME = new RegExp(
   String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}(?:\s*(?:${UNIT_PATTERN})|(?=\s+(?:for|to)\s))|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
@@ -128,6 +133,9 @@ export function sharedOut(raw: string): string[] | null {
     const again = /^(?:another|an extra|one more)$/i.test(more!) ? '1' : more!.trim()
     return [`${amount!.trim()} ${food!}, ${purpose!}`, `${again} ${food!}, ${other!}`]
   }
+  // "Oil for frying + 1 tbsp for the masala".
+  const first = PURPOSE_FIRST.exec(text)
+  if (first) return [`${first[1]!}, ${first[2]!}`, `${first[3]!.trim()} ${first[1]!}, ${first[4]!}`]
   // "1 egg (beaten, half for glaze)": the other half stays where it is.
   const half = HALF_FOR.exec(text)
   if (half) {

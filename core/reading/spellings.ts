@@ -11,7 +11,7 @@ const KEPT_PICTURES = /[©®™↔↕#*\d]/u
 
 /** "250 gms", "250 gm.", "250 grams": one unit. */
 const GRAMS =
-  /([\d¼½¾⅓⅔⅛])\s*(?:(?:g|gms?|grms?|grams?|grammes?)\.(?=\s+[\p{Ll}(]|\s*[,)|]|\s*$)|(?:gms?|grms?|grams?|grammes?)\b)/gu
+  /([\d¼½¾⅓⅔⅛])\s*(?:(?:g|gms?|grms?|grams?|grammes?)\.(?=\s+[\p{Ll}(]|\s*[,)|]|\s*$)|(?:gms?|grs?|grms?|grams?|grammes?)\b)/gu
 /** "250 g. Plain flour": at the head of a line the dot ends the unit and no sentence. */
 const GRAMS_AT_HEAD = /^(\W*\d+(?:[.,]\d+)? g)\.(?=\s+\p{Lu})/u
 /** "2 – 3" is a range; "180 – 25 minutes" says two things. */
@@ -126,6 +126,7 @@ function spelled(line: string): string {
       .replace(/(saut)é/gi, '$1e')
       .replace(/\b(\d[\d./]*\s?-?\s?)(oz|lbs?|ml|pt|qt)\.(?=\s+\p{Ll}|\s*[,)])/gu, '$1$2')
       .replace(/\bpkgs?\b\.?/gi, 'packet')
+      .replace(/\b(a)bt\b\.?(?=\s*\d)/gi, '$1bout')
       .replace(
         /\bgr(?:n?d)?\.\s+(?=beef|pork|turkey|chicken|lamb|meat|veal|chuck|cumin|cinnamon|ginger|pepper)/gi,
         'ground ',

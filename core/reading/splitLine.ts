@@ -6,6 +6,7 @@ import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './list
 import { PREP_WORDS } from './lineName'
 import { WITH_INSIDE, BOILED_AND_DRAINED, SOAKED_IN_WATER, DONE_WITH_THE } from './wetOnLine'
 import { matchFood } from './match'
+import { mixedInBrackets, namesAndAmounts } from './mixedRows'
 import { oneAmountForSeveral } from './oneAmount'
 import { withPlainPastes } from './pastesSpelt'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
@@ -185,6 +186,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       `${inside[1]!} (${inside[2]!})`,
       FOR_TOP.test(inside[1]!) ? `${inside[3]!}, to finish` : inside[3]!,
     ])
+  const glossed = raw.length < 200 ? mixedInBrackets(raw, foods, split) : null
+  if (glossed) return glossed
   // "flour 3 cup / yogurt 1 cup / oil half cup": amounts behind, and a stroke between.
   const strokes = raw.length <= MAX_ROW_CHARACTERS ? raw.split(/\s+\/\s+/) : []
   if (strokes.length > 2 && strokes.filter((piece) => readLine(piece).measures.length).length > 1)
@@ -364,6 +367,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
 /** The first place where a line that names a food with its amount goes on to the next. */
 function runOn(raw: string, foods: Foods): LinePart[] | null {
   if (/[,;([]/.test(raw)) return null
+  const pairs = namesAndAmounts(raw, foods, split)
+  if (pairs) return pairs
   const unmarked = unmarkedRow(raw, foods)
   if (unmarked) return unmarked
   for (const match of raw.matchAll(RUN_ON)) {

@@ -136,7 +136,9 @@ const BARE_MINUTES = new RegExp(
     String.raw`\b(?:then|flip\w*|turn\w*|side|over),?(?: and| then| for| give them)* \d{1,2} more${STOP_BEHIND}| at\b| until| till| on\b)`,
     String.raw`\b(?:bake|cook|fry|steam|griddle) (?:for )?\d{1,2} more${STOP_BEHIND})`,
     // "rest 20"
-    String.raw`\b(?:rest|prove|proof|rise|chill|soak|marinate)(?: (?:it|them|dough|for|another))* ${FEW}(?=\s*[.,;]|\s*$)(?![.,]\d)`,
+    String.raw`\b(?:rest|prove|proof|rise|chill|soak|marinate)(?: (?:it|them|dough|for|another))* ${FEW}(?=\s*[.,;]|\s*$|\s+(?:(?:un)?covered|in (?:a|the) (?:bag|bowl|fridge|freezer|box)|on the counter|under)\b)(?![.,]\d)`,
+    // "Knead 8, rise 1 h"
+    String.raw`\bknead(?: by hand| it| well| for)* ${FEW}(?=\s*,\s*(?:then |and )?(?:rest|rise|prove|proof|cover|chill|leave|let)\b)`,
     // "180 for 12"
     String.raw`\b\d{3} ?(?:°|deg\w*)? ?[cf]?(?: fan)? for (?:about |around )?${FEW}(?: more)?(?=\W*(?:$|[,;)]|\.(?!\d)))`,
     // "3 the other", "20 covered"

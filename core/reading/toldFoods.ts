@@ -28,6 +28,7 @@ const VERBS =
 /** Words that lead up to a food, each by itself. */
 const LEADS: readonly RegExp[] = [
   /^(?:so|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?\p{L}+(?: up)?)\b[,:]?\s*/iu,
+  /^for (?:the|these|this|my|your|some) (?:\p{L}+ ){1,4}?(?=(?:i|you|we)(?:['’]ll)? )/iu,
   /^(?:what (?:i|you|we) do is)\b\s*/i,
   /^(?:i|you|we|one|they)(?:['’](?:ll|ve|d|m|re))?(?=\s)\s*/i,
   /^(?:will|would|can|should|do|did|like to|want to|have to|need to|going to|gonna)(?=\s)\s*/i,
@@ -51,6 +52,18 @@ const BETWEEN =
   /,\s*(?:(?:and|&|plus|with)\s+)?|;\s*|:\s+|\s+(?:and|&|plus|with|\+)\s+|\s+in\s+(?=(?:\d+|some|a little|a bit|half|plenty)\b[^,.;]*\b(?:oil|butter|ghee|lard|stock|milk|water)\b)|\.\s*$/i
 /** "A drained can of tuna": how it is taken stands in front of what it comes in. */
 const TAKEN_SO = /^(\S+) (?:drained|small|large|whole|big) (?=(?:can|tin|jar|pack|packet)s?\b)/i
+interface NamedFood {
+  text: string
+  food: Food
+}
+/** "Teaspoon of yeast": one. */
+const SPOON_OF =
+  /^(?=(?:(?:heaped|level|good|big|small) )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful|splash|knob|dash|glug|squeeze) of \p{L})/iu
+/** "About 30 g". */
+const AMOUNT_ALONE = new RegExp(
+  String.raw`^((?:about |around |roughly |say )?(?:${NUMBER_PATTERN}) ?(?:an? )?(?:g|grams?|kg|kilos?|ml|lit(?:re|er)s?|oz|lbs?|pounds?|tbsp|tsp|cups?|tablespoons?|teaspoons?))(?: of (?:it|that|them)| in all| or so)?$`,
+  'iu',
+)
 /** What stands for something that has been named. */
 const NAMED_BEFORE = /^(?:the|it|them|this|that|these|those|all|everything|rest|remaining|both|each|every)\b/i
 /** "Eight of the stuffing", "30 g of the filling": of what has been made. */
@@ -116,10 +129,20 @@ function lineIn(text: string, foods: Foods): { text: string; food: Food } | null
 export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
   const found: ToldFood[] = []
   let verb = ''
+  /** A food that the piece before named without an amount. */
+  let named: NamedFood | null = null
   for (const piece of piecesOf(sentence)) {
     const led = withoutLeads(piece)
     if (led.verb) verb = led.verb
-    const bare = led.text.replace(TAIL, '').replace(TAKEN_SO, '$1 ').trim()
+    const bare = led.text.replace(TAIL, '').replace(TAKEN_SO, '$1 ').replace(SPOON_OF, 'a ').trim()
+    // "Melted butter, about 30 g": how much stands behind a mark.
+    const before: NamedFood | null = named
+    named = null
+    const amount = before ? AMOUNT_ALONE.exec(bare)?.[1] : undefined
+    if (before && amount && !found.some((one) => one.food.id === before.food.id)) {
+      found.push({ text: `${amount} ${before.text}`, food: before.food, verb })
+      continue
+    }
     if (!bare || NAMED_BEFORE.test(bare) || isHeatOrTime(bare) || OF_THE_PIECES.test(bare)) continue
     const behind =
       /^\p{L}[^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/iu.test(bare) || amountBehind(bare, foods)
@@ -132,6 +155,7 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       continue
     }
     const food = bare.split(/\s+/).length <= 3 ? matchFood(bare, foods) : null
+    if (food?.how === 'exact') named = { text: bare, food: food.food }
     const isSeasoning = food?.how === 'exact' && foodIs(food.food, 'seasons')
     if (isSeasoning && !found.some((one) => one.food.id === food.food.id))
       found.push({ text: `${bare} to taste`, food: food.food, verb })

@@ -1,0 +1,50 @@
+import type { Foods } from '../food/food'
+import { both, type LinePart, type Split } from './lineParts'
+import { matchFood } from './match'
+import { readLine } from './readLine'
+import { NUMBER_PATTERN } from './readNumber'
+import { UNIT_PATTERN } from './units'
+
+// Rows that name several foods with their amounts: mixed in a bracket, or each name with its amount behind it.
+
+/** "Cinnamon sugar (4 tbsp sugar + 1 tsp cinnamon) to roll in": what stands in the brackets is mixed for it. */
+const MIXED_IN_BRACKETS = new RegExp(
+  String.raw`^(?!.*\b(?:or|each)\b)(\p{L}[\p{L} ]{2,30}?)\s*\(((?:${NUMBER_PATTERN})[^()]*(?:\+|,|&|\band\b|\bwith\b)[^()]*)\)(?:,?\s*((?:to|for) [^()\d]{3,30}))?$`,
+  'iu',
+)
+/** The foods that a bracket mixes, each with what the line says it is for; null where a line is no such mixture. */
+export function mixedInBrackets(raw: string, foods: Foods, split: Split): LinePart[] | null {
+  const [, name, inside, what] = MIXED_IN_BRACKETS.exec(raw.trim()) ?? []
+  if (!inside || readLine(name!).measures.length) return null
+  const parts = split(inside, foods)
+  const isMixed =
+    parts.length > 1 &&
+    parts.every(({ text }) => {
+      const read = readLine(text)
+      return read.measures.length > 0 && matchFood(read.name, foods)?.how === 'exact'
+    })
+  const purpose = what && ROLLED_IN.test(what) ? 'to finish' : (what ?? FOR_AT_END.exec(name!)?.[0])
+  return isMixed ? both(parts.map(({ text }) => (purpose ? `${text}, ${purpose}` : text))) : null
+}
+const FOR_AT_END = /(?:for|to) (?:serv|top|finish|garnish|dip|brush|glaz)\w*$/i
+const ROLLED_IN = /^(?:to|for) (?:roll|toss|coat|dust|dredge|dip|sprinkl)\w*\b/i
+
+const MEASURED = String.raw`(?:${NUMBER_PATTERN}) ?(?:${UNIT_PATTERN})`
+/** Where the first amount of a row ends. */
+const ENDS_IN_AMOUNT = new RegExp(String.raw`(?<=\p{L} ${MEASURED})(?= )`, 'iu')
+/** "Atta 1 cup maida 1 cup": every name with its amount behind it. */
+const NAMES_AND_AMOUNTS = new RegExp(
+  String.raw`^(\p{L}+(?: \p{L}+){0,2} ${MEASURED})((?: (?!or |of |plus |and |to |more |extra |from |for )\p{L}+(?: \p{L}+){0,2} ${MEASURED})+)$`,
+  'iu',
+)
+
+/** The foods of such a row; null for any other. */
+export function namesAndAmounts(raw: string, foods: Foods, split: Split): LinePart[] | null {
+  const pairs = raw.length < 120 ? NAMES_AND_AMOUNTS.exec(raw) : null
+  if (!pairs) return null
+  const isFood = (text: string) => matchFood(readLine(text).name, foods)?.how === 'exact'
+  const rest = pairs[2]!.trim()
+  return isFood(pairs[1]!) && isFood(rest.split(ENDS_IN_AMOUNT)[0]!)
+    ? [...both([pairs[1]!]), ...split(rest, foods)]
+    : null
+}

@@ -1,0 +1,159 @@
+import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
+import { readIngredients } from './readIngredient'
+import { readRecipe } from './readRecipe'
+
+// What recipes of the ordinary kind say in passing, and what it has to become.
+
+const said = (raw: string) =>
+  readIngredients(raw, foods)
+    .map(({ line }) => `${line.foodId ?? `?${line.name}`} ${Math.round((line.grams ?? 0) * 10) / 10}`)
+    .join(' | ')
+const DOUGH = '300 g plain flour\n160 ml water'
+const read = (filling: string, steps: string, head = 'Cheese buns\nMakes 12') =>
+  readRecipe(`${head}\n\nDough\n${DOUGH}\n\nFilling\n${filling}\n\nMethod\n${steps}`, foods).recipe
+const parts = (text: string) =>
+  readRecipe(text, foods).recipe.parts.map(
+    ({ kind, lines }) => `${kind}: ${lines.map(({ foodId }) => foodId).join(' ')}`,
+  )
+const ways = (recipe: ReturnType<typeof read>) => {
+  const { way, temperatureC, minutes, andThen } = recipe.cooking
+  return [
+    way,
+    temperatureC,
+    minutes,
+    ...(andThen ? [andThen.way, andThen.temperatureC, andThen.minutes] : []),
+  ]
+}
+
+describe('an ingredient line', () => {
+  it.each([
+    ['atta 1 cup maida 1 cup', 'atta 120 | plain-flour 125'],
+    ['atta 1 cup maida 1 cup suji 2 tbsp', 'atta 120 | plain-flour 125 | semolina 21'],
+    ['500 g minced beef and pork', 'minced-beef 250 | minced-pork 250'],
+    ['2 tbsp milk + 1 tbsp', 'milk 45.9'],
+    ['cinnamon sugar (4 tbsp sugar + 1 tsp cinnamon) to roll in', 'sugar 50 | cinnamon 2.6'],
+    ['fried onions for serving (2 onions, 3 tbsp oil)', 'onion 220 | sunflower-oil 40.8'],
+    [
+      '3 tbsp curry powder mixed to a paste with water, a few curry leaves',
+      'curry-powder 18.9 | curry-leaf 0.6',
+    ],
+    ['oil for frying + 1 tbsp for the masala', 'sunflower-oil 15 | sunflower-oil 13.6'],
+    ['100 g ricotta, 50 g parmesan + more to serve, nutmeg', 'ricotta 100 | parmesan 50 | nutmeg 1'],
+    ['12 breakfast sausages (about 8 oz)', 'sausage-meat 226.8'],
+    ['onion 1 fine chopped', 'onion 110'],
+    ['2 packages frozen dinner roll dough (24 each)', 'roll-dough 1824'],
+  ])('%s', (raw, expected) => {
+    expect(said(raw)).toBe(expected)
+  })
+
+  it('is no dough of its own where it only says how one is wrapped', () => {
+    expect(
+      parts(
+        'Potstickers\n\nwrappers 30\n300 g minced pork\n1 tsp salt\n\nmix it all.\nwrap (abt 1 tbsp each).\npan fry 3 min, add water, cover 5 min.',
+      ),
+    ).toEqual(['shell: dumpling-wrapper', 'filling: minced-pork salt', 'pan: sunflower-oil'])
+  })
+})
+
+describe('where a line goes', () => {
+  it('a food with a remark in brackets heads no part', () => {
+    expect(
+      parts(
+        'Parathas\n\nFor dough:\nAtta - 2 cups\nWater - 3/4 cup\n\nFor stuffing:\nCauliflower - 1 small (grated, about 2 cups)\nAjwain - 1/4 tsp\n\nMake 6 balls, stuff, roll, tawa 4 min with ghee.',
+      ),
+    ).toEqual(['shell: atta water', 'filling: cauliflower ajwain', 'pan: ghee'])
+  })
+
+  it('the fat of sheets is brushed, though the list ends with it', () => {
+    expect(
+      parts(
+        'Cheese triangles\nMakes 40\n\n1 pack filo (375 g)\n500 g feta\n3 eggs\n150 g butter melted with 2 tbsp olive oil\n\nMix everything but butter and filo. Cut the sheets in strips, brush with butter, fold. Bake 180 C 25 min.',
+      ),
+    ).toEqual(['shell: filo', 'filling: feta egg', 'finish: butter olive-oil'])
+  })
+
+  it('seeds and leaves for the top are both on top', () => {
+    expect(
+      parts(
+        `Kulchas\n\n${DOUGH}\n\nStuffing: chickpeas 200 g, onion 1\n\nKalonji, coriander leaves for the top\n\nDivide in 6, stuff, roll, tawa 3 min.`,
+      ).find((part) => part.startsWith('finish')),
+    ).toBe('finish: nigella coriander-leaf')
+  })
+
+  it('cheese that is melted into a flour is the dough’s, where a recipe is told', () => {
+    expect(
+      parts(
+        'Ok: 200 g grated mozzarella and 50 g cream cheese melted in the microwave, then mix in 100 g almond flour, an egg. Roll between 2 sheets of paper. 400 g sausage meat mixed with a tsp of fennel seeds goes down the middle (cut the dough in 2). Roll, seam under, cut in 12. 190 C 25 minutes.',
+      ).slice(0, 2),
+    ).toEqual(['shell: mozzarella cream-cheese almond-flour egg', 'filling: sausage-meat fennel-seed'])
+  })
+
+  it('what stands behind its food, or has no article, is told as well', () => {
+    const told = parts(
+      'So for these stuffed naan you take about 400 grams of plain flour, teaspoon of yeast, 150 ml water and knead that for ten minutes. For the filling mix 250 g of minced lamb that you’ve fried off with an onion for about 10 minutes, and a handful of coriander. Divide into six, stuff, roll out, cook in a hot dry pan 3 minutes each side and brush with melted butter, about 30 g.',
+    )
+    expect(told).toEqual([
+      'shell: plain-flour instant-yeast water',
+      'filling: minced-lamb onion coriander-leaf',
+      'finish: butter',
+    ])
+  })
+})
+
+describe('how the pieces are cooked', () => {
+  const SHAPED = 'Knead. Divide into 12, fill, close and flatten.'
+  it.each([
+    ['50 mins at 180 - start at 200 for first 10.', ['bake', 200, 10, 'bake', 180, 40]],
+    ['Pan 5 mins each side, then oven 180 10 mins.', ['griddle', null, 10, 'bake', 180, 10]],
+    ['Dry pan, medium, with lid - 5 min one side, 4 the other.', ['griddle', null, 9]],
+    ['Air fryer 180 10 min. (Oven: 200 18-20.)', ['bake', 180, 10]],
+    ['To steam: 10 minutes in a lined basket.\nTo pan fry: 2 tbsp oil, fry 3 minutes.', ['steam', null, 10]],
+  ])('%s', (steps, expected) => {
+    expect(ways(read('300 g cheddar', `${SHAPED}\n${steps}`))).toEqual(expected)
+  })
+
+  it('counts a spoon of oil for each of the batches that are told', () => {
+    const recipe = read(
+      '300 g cheddar',
+      `${SHAPED} Fry in a pan, 1 tbsp oil per batch, 4 batches, 3 min each side.`,
+    )
+    // Four tablespoons of 13.6 g (the larder's row of oil, from memory).
+    expect(recipe.parts.find(({ kind }) => kind === 'pan')!.lines[0]!.grams).toBeCloseTo(54.4, 1)
+  })
+})
+
+describe('what a time is of', () => {
+  const times = (steps: string) =>
+    read('300 g cabbage', steps)
+      .facts.filter(({ kind }) => /-minutes$/.test(kind))
+      .map(({ kind, low }) => `${kind.replace('-minutes', '')} ${low}`)
+  it.each([
+    ['Pour hot water on the flour, lid on 5 mins, knead.', ['rest 5']],
+    ['Knead 10 min. Fridge overnight, out 2 h before.', ['knead 10', 'chill 480', 'rest 120']],
+    ['Dough in the mixer 6 min.', ['knead 6']],
+    ['Knead 8, rise 1 h.', ['knead 8', 'rise 60']],
+    ['Knead 10 minutes and rest 30 in a bag.', ['knead 10', 'rest 30']],
+    ['Knead flour, water and salt for 10 minutes.', ['knead 10']],
+    ['Salt cabbage 15 minutes, then squeeze.', ['rest 15']],
+    ['Divide in 12, fill, close. Bake 200 C 20 mins. Leave in the tin 5 mins.', ['rest-before-eating 5']],
+  ])('%s', (steps, expected) => {
+    expect(times(steps)).toEqual(expected)
+  })
+})
+
+describe('what is cooked before it goes in', () => {
+  const raw = (filling: string, steps: string) =>
+    read(filling, steps)
+      .parts.find(({ kind }) => kind === 'filling')!
+      .lines.filter(({ cookedBy }) => cookedBy === 'raw')
+      .map(({ foodId }) => foodId)
+  it('is not the cheese that tops it when it is divided, nor one that shares a word with another', () => {
+    expect(
+      raw(
+        '10 eggs\n1 lb turkey sausage\n2 cups cottage cheese\n150 g cheddar',
+        'Brown the sausage, 8 min. Scramble eggs with cottage cheese. Divide between tortillas, top with cheddar, roll up.',
+      ),
+    ).toEqual(['cheddar'])
+  })
+})
