@@ -37,7 +37,7 @@ export function leaveInFilling(
   if (!filling || !pan) return
   const back = pan.lines.filter(
     ({ read, line }) =>
-      read.purpose === 'pan' && /\bfor (?:shallow |pan[- ]?)?(?:frying|cooking|saut)/i.test(line.raw),
+      read.purpose === 'pan' && /\b(?:for|to) (?:shallow[- ]?|pan[- ]?)?(?:fry|cook|saut)/i.test(line.raw),
   )
   if (!back.length || back.length < pan.lines.length) return
   filling.lines.push(...back)
@@ -72,11 +72,15 @@ const EGG_WORDS: Readonly<Record<string, string>> = {
   'egg-white': '\\bwhites?\\b',
 }
 
+const COARSE = /\b(?:coarse|flak[ey]+|pretzel|sea|rock)\b/i
 /** The few seeds that follow a line. */
 function seedsBehind(draft: Draft, item: ReadIngredient): ReadIngredient[] {
   const after = draft.lines.slice(draft.lines.indexOf(item) + 1)
   const end = after.findIndex(
-    ({ food, line }) => food?.group !== 'seed' || (line.grams ?? 0) > MOST_SEEDS_ON_TOP_GRAMS,
+    ({ food, line, read }) =>
+      !(food?.group === 'seed' && (line.grams ?? 0) <= MOST_SEEDS_ON_TOP_GRAMS) &&
+      // "Coarse salt", without an amount.
+      !(food?.group === 'salt' && !read.measures.length && COARSE.test(read.name)),
   )
   return end < 0 ? after : after.slice(0, end)
 }
@@ -87,19 +91,21 @@ const isSugar = ({ food, read }: ReadIngredient): boolean =>
 /** The words by which a method calls what it brushes or strews on. */
 function calledOnTop(group: string, name: string, spare: boolean): RegExp {
   const words = normaliseName(name).split(' ')
-  const said = /\bspray\b/i.test(name)
-    ? ['spray(?:ed)?']
-    : group === 'egg-white'
-      ? ['eggs?', 'whites?']
-      : group.startsWith('egg')
-        ? ['eggs?', 'yolk', 'whites?']
-        : /^(?:seed|nut|spice|herb)$/.test(group)
-          ? [words[0]!, 'seeds', ...(/seasoning$/i.test(name) ? ['seasoning'] : [])]
-          : group === 'sweetener'
-            ? spare || /^(?:syrup|nectar|honey)$/.test(words.at(-1)!)
-              ? [...new Set(words)]
-              : [words[0]!]
-            : [words.at(-1)!]
+  const said = words.includes('garlic')
+    ? ['garlic']
+    : /\bspray\b/i.test(name)
+      ? ['spray(?:ed)?']
+      : group === 'egg-white'
+        ? ['eggs?', 'whites?']
+        : group.startsWith('egg')
+          ? ['eggs?', 'yolk', 'whites?']
+          : /^(?:seed|nut|spice|herb)$/.test(group)
+            ? [words[0]!, 'seeds', ...(/seasoning$/i.test(name) ? ['seasoning'] : [])]
+            : group === 'sweetener'
+              ? spare || /^(?:syrup|nectar|honey)$/.test(words.at(-1)!)
+                ? [...new Set(words)]
+                : [words[0]!]
+              : [words.at(-1)!]
   return new RegExp(`\\b(?:${said.join('|')})(?:s|es)?\\b`, 'i')
 }
 
@@ -194,7 +200,8 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
                 mixed ||
                 BRUSHES_MIXED.test(text) ||
                 strewnOnWash(text).has(normaliseName(read.name).split(' ')[0]!) ||
-                (/seasoning$/i.test(read.name) && strewnOnWash(text).has('seasoning')),
+                (/seasoning$/i.test(read.name) && strewnOnWash(text).has('seasoning')) ||
+                (/\bseeds?$/i.test(read.name) && strewnOnWash(text).has(normaliseName('seeds'))),
             )) ||
           // "Sprinkle with parmesan".
           (foodIs(food, 'cheese') && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS)
@@ -203,8 +210,9 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
       )
         continue
       // "2 tbsp caster sugar … granulated sugar": the second, without an amount, is not the one that was used.
+      // "1 egg, extra, beaten": nor is the second egg.
       const spare =
-        !read.measures.length &&
+        (!read.measures.length || read.prep.some((one) => /^extra\b/i.test(one))) &&
         draft.lines.some(
           (one) => one !== item && one.food?.group === food.group && one.read.measures.length > 0,
         )
@@ -286,7 +294,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
         /^(?:liquid|milk|plant-milk|cream)$/.test(behind?.food?.group ?? '') &&
         (behind!.line.grams ?? 0) <= THINS_GRAMS
       // "1 yolk / sesame, nigella": seeds listed behind what is brushed on are strewn on it.
-      const strewn = food.group.startsWith('egg') ? seedsBehind(draft, item) : []
+      const strewn = food.group.startsWith('egg') ? seedsBehind(draft, thins ? behind! : item) : []
       // "150 g butter melted with 2 tbsp oil": the fat that it is melted with.
       const isMeltedWith =
         fat &&
@@ -296,7 +304,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
           ({ about, text }) =>
             about === draft && calledOnTop(behind!.food!.group, behind!.read.name, false).test(text),
         )
-      const moved = thins || isMeltedWith ? [item, behind!] : [item, ...strewn]
+      const moved = [item, ...(thins || isMeltedWith ? [behind!] : []), ...strewn]
       draft.lines = draft.lines.filter((one) => !moved.includes(one))
       finishOf(drafts).lines.push(...moved)
     }

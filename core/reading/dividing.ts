@@ -102,6 +102,10 @@ const ON_SO_MANY = recalled(/\b(?:on|onto|over) (?:the )?(\d{1,2})\b/i)
 const LAYS_OTHERS = recalled(/\b(?:other|remaining) (\d{1,2})\b[^]*\b(?:top|lids?|cover|over)\b/i)
 /** "Fill half, cover with another", "fill the first half of the rounds". */
 const FILLS_HALF = recalled(/\bfill (?:the first |one )?half\b[^.]*\b(?:lids?|cover|top) /iu)
+/** "Fill 8, top with 8". */
+const FILLS_AND_TOPS = recalled(
+  /\bfill (\d{1,2})\b[^.;]{0,24}\b(?:top|cover|lid)(?: (?:them|each))? with (?:the other |another )?\1\b/i,
+)
 /** "12 for the tops". */
 const FOR_TOPS = recalled(/\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:tops?|lids?)\b/iu)
 /** "You need 2 rounds per pasty". */
@@ -345,6 +349,7 @@ export function byDividing(
     const on = FILLS_SOME.exec(text)?.[1]
     const tops = FOR_TOPS.exec(text)?.[1]
     if ((tops !== undefined && Number(tops) === half) || FILLS_HALF.test(text)) return true
+    if (Number(FILLS_AND_TOPS.exec(text)?.[1]) === half) return true
     return on !== undefined && (/^half/i.test(on) || Math.floor(readNumber(on)?.low ?? 0) === half)
   })
   // "Heap fruit on 8. Cut slits in the other 8 and lay on top".

@@ -51,7 +51,9 @@ export function timesPieces(
     }
     if (draft.kind !== 'shell' && pieces > 1)
       for (const { line } of draft.lines) {
-        if (line.grams === null || !LINE_PER_PIECE.test(line.raw)) continue
+        // "8 oz pepperoni in 48 sticks (3 per roll)" weighs what there is for all.
+        const said = line.raw.replace(SO_MANY_EACH, '')
+        if (line.grams === null || !LINE_PER_PIECE.test(said)) continue
         Object.assign(line, timesWeights(line, pieces))
         // It is for all now, and no word of it says otherwise.
         line.prep = line.prep.filter((word) => !LINE_PER_PIECE.test(word))
@@ -81,6 +83,7 @@ const LINE_PER_PIECE = recalled(
     'iu',
   ),
 )
+const SO_MANY_EACH = /\(\s*\d{1,2} (?:per|for each|in each|on each) [^()\d]*\)/gi
 /** "For each bowl": once for everybody who eats. */
 const PER_BOWL = /\b(?:per|for each|in each|for every|each) (?:bowl|plate|person|serving|portion)\b/i
 const PER_PIECE = new RegExp(

@@ -110,7 +110,8 @@ const SAYS_ITSELF = /^[^,.;]*\b(?:rest|chill|fridge|freezer|oven|rise|prove|proo
 const UNTIL_SMOOTH =
   /^[^,.;]{0,16}?min\w*(?: more)?,? (?:until|till) (?:it (?:is|looks|feels) )?(?:glossy|smooth|silky|elastic|stretchy)\b/i
 const NEXT_TIME = /(?<=\D.{5,})\b\d[\d–-]* ?(?:min|h(?:ou)?rs?\b)/i
-const UNTIL_RISEN = /\b(?:until|till)\b[^.;]*\b(?:doubled?|risen|puffy|puffed|twice)\b/i
+const UNTIL_RISEN =
+  /\bto (?:double|rise)\b|\b(?:until|till)\b[^.;]*\b(?:doubled?|risen|puffy|puffed|twice)\b/i
 /** "Add the cabbage. Cover, 15 min. Uncover": a pot under its lid. */
 const LID_ON = /^\W*(?:then )?(?:cover(?:ed)?|lid on)\W+(?:for )?(?:about )?\d/i
 const UNDER_LID =

@@ -97,6 +97,7 @@ function isStirredInLast(said: string, next: Clause | undefined): boolean {
   const tail = said.slice(said.search(BEFORE_COOLING)).replace(/^(?:,|\s+and)\s+/i, '')
   return COOLS.test(tail) || (next !== undefined && !next.closed && COOLS.test(next.text))
 }
+const BUTTER_FOR_PIECES = /^\W*(?:then )?(?:brown|melt|sizzle|heat) (?:the |some |your )?butter\b/i
 const DIVIDES_AMONG = recalled(
   /^\W*(?:divide|share|portion|spread|spoon|lay)\b[^.;]*\b(?:between|among|over|on(?:to)?|into) (?:the |each |all )*(?:\d+ )?(?:tortillas?|wraps?|rounds?|dis[ck]s?|wrappers?|sheets?|squares?|circles?|pittas?|pitas?)\b/i,
 )
@@ -142,6 +143,8 @@ function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene, isItsOil:
     }
     return false
   }
+  // "Boil 3 min. Brown the butter with the sage": the pieces are tossed in it.
+  if (closed && BUTTER_FOR_PIECES.test(text)) return false
   // "Divide among the tortillas, top with cheese": what is named only now is raw.
   if (isOwn && DIVIDES_AMONG.test(text)) {
     pot.hot = null

@@ -42,6 +42,9 @@ const WORD_AND_LIST = new RegExp(
   'iu',
 )
 
+/** "Stuffing of paneer 150 g with salt, pepper and coriander". */
+const MADE_OF = /^(filling|stuffing|dough|topping) (?:made )?of (\p{L}[^:]{3,120})$/iu
+
 /** "Stuffing – makes 30: 250 g pork, …": the count stands before the colon. */
 const COUNTED_INLINE =
   /^([\p{L} '-]{3,40}?)\s*[-–—(,]*\s*(?:enough )?(?:for|makes|x)\s*(?:about )?(\d{1,3})\b[^:]{0,20}:\s*(\S.*)$/iu
@@ -94,6 +97,15 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
       kind: isPlain ? 'filling' : (kindOf(run[1]!) ?? 'unknown'),
       name: run[1]!,
       rest: run[2]!,
+      pieces: null,
+    }
+  // "Stuffing of paneer 150 g with salt and pepper".
+  const of_ = MADE_OF.exec(text)
+  if (of_ && AMOUNT.test(of_[2]!) && !startsLikeStep(text))
+    return {
+      kind: kindOf(of_[1]!)!,
+      name: of_[1]!,
+      rest: of_[2]!.replace(/ with (?=\p{L})/u, ', '),
       pieces: null,
     }
   const counted = COUNTED_INLINE.exec(text)

@@ -44,8 +44,19 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
       matchFood(piece.replace(/^(?:shredded|grated|crumbled|sliced|chopped|diced)\s+/i, ''), foods)?.how !==
         'exact')
   const listed: string[] = []
-  for (const { text } of pieces(raw)) {
+  for (const { text, joint } of pieces(raw)) {
     // "…, to serve" is what all of it is for, and no piece.
+    // "…, oil 1 tbsp + for frying": the last goes on.
+    if (
+      listed.length &&
+      /\+|plus/i.test(joint) &&
+      /^(?:for|to) /i.test(text) &&
+      readLine(text).purpose &&
+      !readLine(text).name
+    ) {
+      listed[listed.length - 1] += ` + ${text}`
+      continue
+    }
     const isPurpose = FOR_ALL.exec(`, ${text}`)?.[1] === text && text.split(' ').length <= 3
     if (listed.length && (isPurpose || (FOR_ALL.test(`, ${text}`) && !/\p{L}/u.test(readLine(text).name))))
       listed[listed.length - 1] += `, ${text}`
@@ -220,12 +231,15 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   // "Egg to glaze, caster sugar" finishes with both.
   const first = /((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|finish))$/i.exec(names[0]!)
   if (first) return names.map((text, at) => ({ text: at === 0 ? text : `${text}, ${first[1]}`, told: '' }))
+  if (names.some((text) => AND_FOR.test(text)))
+    return names.flatMap((text) => (AND_FOR.test(text) ? [...split(text, foods)] : both([text])))
   return names.map((text) => ({
     text: tail && !/taste/.test(text) && !readLine(text).measures.length ? `${text}${tail}` : text,
     told: '',
   }))
 }
 
+const AND_FOR = / \+ (?:for|to) /i
 /** Whether a food has a name with an "and" in it that is this one. */
 const isCalledSo = (food: Food, name: string): boolean =>
   [food.name, ...food.synonyms].some(

@@ -29,7 +29,7 @@ const PLAIN = new Set(
    ready-rolled rolled fast action round square firmly loosely heaped level day-old stale clear runny thick-cut
    white red green yellow brown black orange purple golden new piece pieces chunk chunks strip strips cube cubes
    fillet fillets meat mince trimmings loin shin brisket rump sirloin topside silverside cheek cheeks neck leg legs shank
-   wing wings tail tails rib ribs flank portion portions bits slice slices rashers goujons escalope tender tenders
+   wing wings tail tails rib ribs flank portion portions bits slice slices shreds rashers goujons escalope tender tenders
    superfine sharp mild mature strong aged vintage king tiger jumbo halal kosher barista blend mix drops drop steak steaks lardons
    style type kind log wedge wedges ball balls tub wheel slab granules unflavoured unflavored cocktail
    stoneground active bubbly fed deli super low-moisture part-skim hydration fermented loaf strand thread bone long old shelled

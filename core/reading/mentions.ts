@@ -122,6 +122,14 @@ function isSize(first: string, after: string): boolean {
   return found !== null && (!/^square/i.test(found[2]!) || found[1] === first)
 }
 
+/** "Cut 6 x 7 inch": so many, each so wide, where no side of a sheet is meant. */
+function isCutOfSize(text: string, at: number, after: string): boolean {
+  const size = /^\s*[x×]\s*(\d{1,2})(?:\.\d)?\s*(cm|inch(?:es)?|in\b|["”″])\W*(?:$|[.,;)])/iu.exec(after)
+  if (!size || !/\bcut (?:out )?(?:about )?$/i.test(text.slice(0, at))) return false
+  const wide = Number(size[1])
+  return /cm/i.test(size[2]!) ? wide >= 6 && wide <= 24 : wide >= 3 && wide <= 9
+}
+
 /** The last verb before a place, and what stands between the two. */
 function verbBefore(text: string, at: number): { verb: string; between: string } | null {
   const from = Math.max(0, at - 70)
@@ -148,8 +156,12 @@ function findMentions(text: string, ahead: string): Mention[] {
     const count = Number(match[1])
     if (count < 2 || count > MOST_PIECES) continue
     const things = THINGS.exec(after)
+    const isCut = isCutOfSize(text, at, after)
     const weighed = WEIGHED_EACH.test(after)
-    if (!weighed && (MEASURE.test(after) || isSize(match[1]!, after) || (!things && SIZE_AFTER.test(after))))
+    if (
+      !weighed &&
+      (MEASURE.test(after) || isSize(match[1]!, after) || (!things && SIZE_AFTER.test(after) && !isCut))
+    )
       continue
     if (/[x×]\s*$/.test(before)) continue
     const led = verbBefore(text, at)
@@ -185,6 +197,7 @@ function findMentions(text: string, ahead: string): Mention[] {
       (ofEach && bare) ||
       // "Cut into 6-inch rounds, 4 per disc".
       perShare ||
+      isCut ||
       (splits && CROSSWISE.test(after)) ||
       (result && (things !== null || bare || IN_ALL.test(after)))
     if (!counts) continue

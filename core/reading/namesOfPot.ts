@@ -31,7 +31,9 @@ export function namesOfPot(draft: Draft): (text: string) => number[] {
     return stock.length ? stock : own
   })
   /** What a line is, without what kind of it: "mushroom" of "chestnut mushrooms". */
-  const headOfLine = draft.lines.map(({ read }) => normaliseName(read.name).split(' ').at(-1)!)
+  const headOfLine = draft.lines.map(({ read }) =>
+    normaliseName(read.name).replace(PART_OF_PLANT, '').split(' ').at(-1)!,
+  )
   /** "Chilli powder" of "red chilli powder": what is named whole is that line, and no other with one of its words. */
   const twoWords = draft.lines.map(({ read }) => normaliseName(read.name).split(' ').slice(-2).join(' '))
   const named = (text: string): number[] => {
@@ -74,4 +76,6 @@ export function namesOfPot(draft: Draft): (text: string) => number[] {
   }
 }
 
+/** "Fennel bulb", "celery stick": the first word names it. */
+const PART_OF_PLANT = / (?:bulb|stick|stalk|head|clove|rib)s?$/
 const GROUND = / (?:powder|flakes?|seeds?|paste|oil|flour|sauce|juice|zest|leaf|leaves|cheese)$/

@@ -5,6 +5,8 @@ const NUTRITION_LINE =
 /** "18 g protein each": figures of a piece, said with the number in front. */
 const FIGURES_EACH =
   /^\W*(?:(?:about|around|approx\.?|roughly|only) )?(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per \p{L}+)(?:\W*$|\s+[\p{L} -]{3,40}\W*$)/iu
+/** "9 g net carbs": nobody buys them. */
+const NET_CARBS = /^\W*(?:about |approx\.? |~)?\d[\d.]*\s*g? net carbs?\b[^.]{0,30}\W*$/i
 const NUTRITION_START =
   /^\W*(?:nutrition|macros?\b|k?cals?\W*\d|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per \p{L}+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/iu
 /** "Cal: 352 | P: 31 | C: 40 | F: 7": nutrients by their first letters, three or more in a row. */
@@ -16,6 +18,6 @@ export const isMacros = (text: string): boolean => MACROS.test(text)
 
 /** A `line` of nutrients may also be an ingredient ("protein 30 g", "salt 5 g"); a `start` is none. */
 export function nutritionIn(text: string): 'line' | 'start' | null {
-  if (NUTRITION_LINE.test(text) || FIGURES_EACH.test(text)) return 'line'
+  if (NUTRITION_LINE.test(text) || FIGURES_EACH.test(text) || NET_CARBS.test(text)) return 'line'
   return MACROS.test(text) || NUTRITION_START.test(text) ? 'start' : null
 }

@@ -43,6 +43,21 @@ describe('an ingredient line', () => {
     ['12 breakfast sausages (about 8 oz)', 'sausage-meat 226.8'],
     ['onion 1 fine chopped', 'onion 110'],
     ['2 packages frozen dinner roll dough (24 each)', 'roll-dough 1824'],
+    ['500 g leftover bean chilli', 'bean-chilli 500'],
+    ['salt, haldi, mirchi', 'salt 4 | turmeric 1 | chilli-powder 1'],
+    ['1 cup vegan mozzarella shreds', 'plant-cheese 113'],
+    ['oil - 1 tbsp for the filling, 3 tbsp to brush', 'sunflower-oil 13.6 | sunflower-oil 40.8'],
+    ['100 ml olive oil (2 tbsp for leek, rest for filo)', 'olive-oil 27 | olive-oil 63'],
+    ['1 egg (half in filling half for brushing)', 'egg 25 | egg 25'],
+    ['500 g butternut (roasted 40 min at 200, = 350 g flesh)', 'butternut 350'],
+    ['1 can cherry pie filling (you won’t use it all, about 1 cup)', 'fruit-pie-filling 262'],
+    [
+      'urad dal 1/4 cup (soaked 4 hrs), atta 2 cups, oil 1 tbsp + for frying',
+      'urad-dal-dry 50 | atta 240 | sunflower-oil 13.6 | sunflower-oil 15',
+    ],
+    ['640 g puff pastry, each sheet cut into 9, thawed', 'puff-pastry 640'],
+    ['24 slices turkey pepperoni', 'turkey-pepperoni 43.2'],
+    ['oil for frying, about 1 cm in the pan', 'sunflower-oil 15'],
   ])('%s', (raw, expected) => {
     expect(said(raw)).toBe(expected)
   })
@@ -101,6 +116,80 @@ describe('where a line goes', () => {
   })
 })
 
+describe('where a line goes, by what the method says of it', () => {
+  it.each([
+    [
+      'garlic that is melted into what is brushed on',
+      `Naan\nMakes 6\n\nDough\n${DOUGH}\n\nFilling\n150 g mozzarella\n40 g butter, melted\n2 garlic cloves, crushed\n\nDivide in 6, fill, pinch, roll. Cook in a pan 2 minutes each side. Combine the butter and garlic and brush over.`,
+      'finish: butter garlic',
+    ],
+    [
+      'the second egg, and the seeds behind it',
+      'Sausage rolls\nMakes 24\n\n600 g minced pork\n1 onion\n1 egg\n4 sheets puff pastry\n1 egg, extra, lightly beaten\n2 tsp sesame seeds\n\nMethod\nCombine the pork, onion and egg. Cut each sheet in half, roll up, cut each into 3. Brush with extra egg, sprinkle with sesame seeds. Bake 200 C 25 minutes.',
+      'finish: egg sesame-seed',
+    ],
+    [
+      'coarse salt behind the yolk that is brushed on',
+      `Pretzel bites\nMakes 24\n\n${DOUGH}\n1 tsp salt\n200 g cheddar\n1 yolk + 1 tbsp water\ncoarse salt\n\nKnead. Divide in 24, tuck in the cheddar, pinch shut. Brush, salt, bake 230 C 12 min.`,
+      'finish: egg-yolk water kosher-salt',
+    ],
+    [
+      'seeds of a spice that are named with the glaze',
+      'Sausage rolls\nMakes 16\n\n500 g puff pastry\n400 g sausage meat\n1 egg, beaten\nfennel seeds\n\nMix everything except egg + seeds. Halve the pastry, shape the filling down each, egg the edge, roll & seal. Cut each into 8. Glaze, seeds, slash. Bake 200 C 25 mins.',
+      'finish: egg fennel-seed',
+    ],
+  ])('%s', (_, text, expected) => {
+    expect(parts(text).find((part) => part.startsWith('finish'))).toBe(expected)
+  })
+
+  it('butter to fry the leeks in goes in with them', () => {
+    expect(
+      parts(
+        'Pasties\nMakes 8\n\nPastry - 500 g shortcrust\n\nFilling - 3 leeks, 150 g cheddar, 25 g butter to fry the leeks in\n\nSoften leeks 10 mins. Cool. Cut 8 circles, fill, fold, crimp. 200 C 30 mins.',
+      ),
+    ).toEqual(['shell: shortcrust-pastry', 'filling: leek cheddar butter'])
+  })
+
+  it('what each of them gets is for all of them', () => {
+    const recipe = readRecipe(
+      'Protein pizza pockets: 120 g self-rising flour, 170 g Greek yogurt. Mix, knead, split into 4, roll to 7". Fill each with 1 tbsp pizza sauce, 28 g mozzarella. Fold, crimp. Air fry 370F for 9 min. (Makes 4)',
+      foods,
+    ).recipe
+    // Four times a tablespoon of 16 g (the larder’s row), and four times 28 g.
+    expect(recipe.parts.find(({ kind }) => kind === 'filling')!.lines.map(({ grams }) => grams)).toEqual([
+      64, 112,
+    ])
+  })
+
+  it('8 oz of what each gets three of is 8 oz', () => {
+    const recipe = read(
+      '8 oz. stick pepperoni, cut into 48 sticks (3 per roll)',
+      'Divide in 16, fill, roll up, pinch. Bake 190 C 15 min.',
+      'Pepperoni rolls\nMakes 16',
+    )
+    expect(Math.round(recipe.parts.find(({ kind }) => kind === 'filling')!.lines[0]!.grams!)).toBe(227)
+  })
+
+  it('water that is stated stays as stated, though it is added gradually', () => {
+    const recipe = readRecipe(
+      'Dumplings\nMakes 40\n\n400 g tapioca starch\n330 ml boiling water (added gradually)\n\n200 g prawns\n\nKnead, 40 rounds, fill, fold, press. Boil 5 minutes.',
+      foods,
+    ).recipe
+    expect(recipe.parts[0]!.lines[1]).toMatchObject({ foodId: 'water', grams: 330 })
+  })
+})
+
+describe('how many', () => {
+  it.each([
+    ['500 g shortcrust', 'Cut 6 x 7 inch. Fill, crimp. Bake 200 C 20 mins.', 6],
+    ['8 sheets filo', 'Wrap each in 2 sheets of buttered filo. Bake 190 C 30 mins.', 4],
+  ])('%s: %s', (dough, steps, pieces) => {
+    expect(readRecipe(`Lamb parcels\n\n${dough}\n300 g minced lamb\n\n${steps}`, foods).recipe.pieces).toBe(
+      pieces,
+    )
+  })
+})
+
 describe('how the pieces are cooked', () => {
   const SHAPED = 'Knead. Divide into 12, fill, close and flatten.'
   it.each([
@@ -136,6 +225,7 @@ describe('what a time is of', () => {
     ['Knead 10 minutes and rest 30 in a bag.', ['knead 10', 'rest 30']],
     ['Knead flour, water and salt for 10 minutes.', ['knead 10']],
     ['Salt cabbage 15 minutes, then squeeze.', ['rest 15']],
+    ['Knead 8 minutes. Set aside for 1 hour to double.', ['knead 8', 'rise 60']],
     ['Divide in 12, fill, close. Bake 200 C 20 mins. Leave in the tin 5 mins.', ['rest-before-eating 5']],
   ])('%s', (steps, expected) => {
     expect(times(steps)).toEqual(expected)
@@ -155,5 +245,37 @@ describe('what is cooked before it goes in', () => {
         'Brown the sausage, 8 min. Scramble eggs with cottage cheese. Divide between tortillas, top with cheddar, roll up.',
       ),
     ).toEqual(['cheddar'])
+  })
+
+  const cooked = (filling: string, steps: string) =>
+    Object.fromEntries(
+      read(filling, steps)
+        .parts.find(({ kind }) => kind === 'filling')!
+        .lines.map(({ foodId, cookedBy }) => [foodId, cookedBy]),
+    )
+  it('what something lay in goes into the pan with it', () => {
+    const found = cooked(
+      '200 g prawns\n1 tbsp fish sauce\n1 tsp sugar\n2 shallots\n1 tsp oil\n50 g feta',
+      'Marinate prawns 20 mins in fish sauce and sugar. Fry shallots in oil, add prawns, 5 min. Off the heat stir in the feta.',
+    )
+    expect(found).toMatchObject({ feta: 'raw' })
+    expect([found['fish-sauce'], found.sugar]).toEqual([null, null])
+  })
+
+  it('the rest of the milk is not the rest of the filling', () => {
+    const found = cooked(
+      '300 g rhubarb\n60 g sugar\n3 tbsp custard powder\n200 ml milk',
+      'Custard: mix powder with 1 tbsp of the sugar and some milk, heat the rest, whisk together, cook till very thick, chill. Toss rhubarb with remaining sugar, roast 180 C 12 min, drain. Fill 12 rounds, fold, fork. Bake 200 C 22 min.',
+    )
+    expect(found).toMatchObject({ 'custard-powder': 'simmer', milk: 'simmer' })
+    expect(found.rhubarb).not.toBe('simmer')
+  })
+
+  it('butter that the boiled pieces are tossed in cooks no filling', () => {
+    const recipe = read(
+      '350 g butternut\n80 g parmesan\n100 g butter\n20 sage leaves',
+      'Mash squash with 60 g of the parmesan. Fill, fold. Boil 2 min. Brown butter with sage, toss, rest of parmesan.',
+    )
+    expect(recipe.parts.find(({ kind }) => kind === 'filling')!.precooked?.way ?? null).toBe(null)
   })
 })

@@ -118,10 +118,17 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
       several.map((sentence) => isListed(sentence, foods)),
     )
   if (isWork) return false
-  for (const sentence of several) readSentence(state, row, sentence)
+  const above = state.section
+  for (const sentence of several) {
+    const part = state.section === above ? null : state.section?.heading
+    // "Dough: 2 cups flour, 150 ml water. Rest 30 min": it is the dough that rests.
+    if (part?.kind === 'shell' && DOUGH_WAITS.test(sentence)) state.step(row, `${part.name}: ${sentence}`)
+    else readSentence(state, row, sentence)
+  }
   return true
 }
 
+const DOUGH_WAITS = /^\W*(?:knead|rest|chill|prove|proof|let it (?:rest|rise))\b[^,;]*\d/i
 const OR_BOUGHT =
   /^\W*or (?:use |just use |just buy |buy )?(?:about |around |a |some |\d|ready)[^,;]*\b(?:bought|ready[- ]?made|ready[- ]rolled|shop|store)\b[^,;]*$/i
 

@@ -62,7 +62,9 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
   if (!out.title) out.title = spokenName(opening, (name) => endsInDish(name) && !isStep(name, foods)) ?? ''
-  if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(first) && !isStep(first, foods))
+  // "Hand pies with beetroot."
+  const own = first?.split(/\s+(?:with|of|in)\s+/i)[0] ?? ''
+  if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(own) && !isStep(first, foods))
     out.title = first
   // "Hand pies - 10 servings" below a table: what is counted is named, and nothing else has named the dish.
   if (!out.title) {

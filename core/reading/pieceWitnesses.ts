@@ -245,8 +245,14 @@ function byWrapper(counting: Counting): Found[] {
   if (!wrapper || !grams || !wrapper.line.grams || isOneOfAll(counting)) return []
   const { food, line, read } = wrapper
   if (!(food!.group === 'wrapper' || food!.unitGrams.disc || grams <= MOST_SHEET_GRAMS)) return []
-  return [{ pieces: wholePieces(countOf(read) ?? line.grams! / grams), weight: 30, says: line.raw }]
+  // "Wrap each in 2 sheets of buttered filo".
+  const several = counting.clauses.map(({ text }) => IN_SEVERAL.exec(text)?.[1]).find(Boolean)
+  const many = (countOf(read) ?? line.grams! / grams) / Number(several ?? 1)
+  return [{ pieces: wholePieces(many), weight: 30, says: line.raw }]
 }
+const IN_SEVERAL = recalled(
+  /\b(?:wrap|roll|enclose)\w* each (?:\p{L}+ ){0,2}?in (\d) (?:\p{L}+ )*?(?:sheets|layers|filo|phyllo)\b/iu,
+)
 
 /** Whether sheets become pieces one after another, and not one pie, strudel or coil of all. */
 const isInPieces = (counting: Counting): boolean =>

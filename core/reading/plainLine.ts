@@ -87,6 +87,11 @@ export function plainLine(raw: string): string {
       /\((?:[^()]*,\s*)?(?:meat|flesh|leaves)(?: weighs)? (?:about |approx\.? |~)?(\d[\d.]* ?(?:g|oz|kg))\)/gi,
       '($1)',
     )
+    // "500 g squash (roasted, = 350 g flesh)": what is left of it goes in.
+    .replace(
+      /^(?:about )?\d[\d.]* ?(?:g|kg|oz) (\p{L}[^()]*)\((?:[^()]*[,;]\s*)?(?:=|gives|makes|leaves) (?:about )?(\d[\d.]* ?(?:g|oz|kg)) (?:of )?(?:flesh|meat|pulp|pur[ée]e|cooked)\)$/iu,
+      '$2 $1',
+    )
     // "(Bought, 6 x 90 g)": where it is from says nothing of what it weighs.
     .replace(/\((?:shop[- ]?|store[- ]?)?bought,\s*(?=\d)/gi, '(')
     // "1 sheet (makes 8 squares of 9 cm)": what it makes is no amount of it.
@@ -113,6 +118,11 @@ export function plainLine(raw: string): string {
     .replace(
       /^(?:enough |plenty of )?((?:\p{L}+ )?oil),? (?:enough )?to (?:coat|cover|film|grease) (?:the |a )?(?:base|bottom|pan|tray|tin)\b.*$/iu,
       '$1 for frying',
+    )
+    // "Oil for frying, about 1 cm in the pan": how deep it stands is no amount of it.
+    .replace(
+      /^((?:\p{L}+ )?oil\b[^,()\d]*),?\s+\(?(?:about )?\d[\d./ –-]*\s?(?:cm|mm|inch(?:es)?|in|")\s(?:deep|in (?:the |a )?pan|up the (?:sides?|pan))\b.*$/iu,
+      '$1',
     )
     .replace(/^(?:the )?(?:rest|remainder|other half) of (?:the |your )?(?=\p{L})/iu, '')
     // "1 sheet puff pastry, 375 g", "8 slices ham, 160 g": what a pack of it weighs, or all of them.

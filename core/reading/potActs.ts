@@ -176,12 +176,19 @@ const IN_POT = {
   goesIn: {
     says: 'Fry the onion, add the mushrooms',
     fits: ({ isOff }, { pot }) => pot.hot !== null && !isOff,
-    does: ({ text, said, own, named }, { pot, lines, inPanAlone }) =>
+    does: ({ text, said, own, named }, { pot, lines, objects, inPanAlone }) =>
       pot.add(
         // "Heat oil, cumin, garlic, onion - fry 4 min": what is listed behind the hot fat goes into it.
         ADDS.test(text) || inPanAlone || pot.ways.size > 0 || !(VERB.test(text) || HEATS_FAT.test(text))
           ? // "Add the sauces, sugar and water".
-            [...named, ...(ADDS.test(said) && THE_WATER.test(text) ? lines.water : [])]
+            [
+              ...named,
+              ...(ADDS.test(said) && THE_WATER.test(text) ? lines.water : []),
+              // "Add the paneer with its marinade".
+              ...(IN_MARINADE.test(text) || named.some((at) => objects.marinated.includes(at))
+                ? objects.marinated
+                : []),
+            ]
           : [],
         text,
         own.length > 0 && (PUTS_IN.test(text) || THE_BLEND.test(text)),
@@ -203,6 +210,7 @@ export type ActName = keyof typeof APART | keyof typeof IN_POT
 /** Every act with a sentence that does it, in the order in which they are tried. */
 export const ACTS: Readonly<Record<ActName, Act>> = { ...APART, ...IN_POT }
 const LIQUID = /\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
+const IN_MARINADE = /\b(?:with|and|\+) (?:all )?(?:the|its|their) marinade\b/i
 const THE_WATER = /\b(?:and|&) (?:the )?water\W*$/i
 const DRAINS_ALONE = /^\W*drain(?:ed)?(?: (?:well|it|them))*\W*$/i
 const APART_ACTS = Object.entries<Act>(APART)
@@ -258,7 +266,7 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
 
 /** What a verb of cooking is done to. */
 function cookedLines({ text, named, isEverything }: Stretch, { pot, lines, objects }: Scene) {
-  const { marinated } = objects
+  const { marinated, clauseNamed } = objects
   // "Toss the tofu in the starch, fry in oil": what was turned in it is fried.
   const isTurned =
     marinated.length > 0 &&
@@ -268,7 +276,9 @@ function cookedLines({ text, named, isEverything }: Stretch, { pot, lines, objec
   if (isTurned) return marinated
   if (isEverything && (WHOLE_POT.test(text) || !named.length)) return lines.every
   if (named.length || pot.ways.size) return named
-  return marinated.length ? marinated : lines.every
+  if (marinated.length) return marinated
+  // "Mix the powder with the sugar and milk, whisk, cook till thick": what the clause has named.
+  return clauseNamed.length > 1 ? clauseNamed : lines.every
 }
 
 /** "Stir in the rest", in a pot that cooks and in one that does not. */

@@ -64,6 +64,8 @@ const ON_TRAY =
 /** What is done to food on a tray before it goes into the oven. */
 const STREWS = /^\W*(?:drizzle|sprinkle|scatter|strew|season|dot|toss|turn|coat|brush|rub|dust|salt)\b/i
 
+const REST_OF_IT =
+  /\b(?:some|half|part) (?:of )?(?:the |your )?(?:milk|water|stock|cream|oil|butter|sugar)\b[^.;]{0,24}\bthe rest(?=\W*(?:$|[.,;]))/i
 /** A clause up to what its verb is done in, with, or until. */
 const objectOf = (said: string) => said.replace(UNTIL, '').replace(/\b(?:in|with)\b.*$/i, '')
 
@@ -82,6 +84,8 @@ export class Objects {
   private madeReady: readonly number[] = []
   /** What "them" stands for. */
   private lastNamed: readonly number[] = []
+  /** What the clause has named so far. */
+  clauseNamed: readonly number[] = []
   private sentence = ''
 
   /**
@@ -115,6 +119,7 @@ export class Objects {
    */
   *stretchesOf(said: string, whole: string, pot: Pot): Generator<Stretch> {
     let carried: readonly number[] = []
+    this.clauseNamed = []
     const texts = said.split(STRETCHES)
     // "A pound of potatoes boiled and mashed, one onion fried": how they are bought or made ready.
     const listed = isListing(whole) && !/\b(?:until|till)\b/i.test(whole)
@@ -130,7 +135,11 @@ export class Objects {
       // "Chop the onion and fry in the oil": what was cut up goes into the pan.
       const meant = this.prepared.length || !THEM.test(text) ? this.prepared : this.lastNamed
       const named = own.length ? [...new Set([...carried, ...object, ...own])] : [...carried, ...meant]
-      if (own.length) this.lastNamed = own
+      const them = THEM.test(text) ? this.lastNamed : []
+      if (own.length) {
+        this.lastNamed = own
+        this.clauseNamed = [...new Set([...this.clauseNamed, ...them, ...own])]
+      }
       // "Leeks - washed, sliced, softened in butter": made ready in front of its verb.
       carried = PREPARED.test(text) ? named : []
       // "Leeks in with the butter and fry": what is named in front goes with the verb.
@@ -161,7 +170,8 @@ export class Objects {
         named,
         shares,
         isOff: OFF.test(text),
-        isEverything: ALL.test(text) && !SEASONS.test(text),
+        // "With some milk, heat the rest": of the milk.
+        isEverything: ALL.test(text) && !SEASONS.test(text) && !REST_OF_IT.test(whole),
       }
     }
   }

@@ -11,6 +11,10 @@ const IN_FAT = recalled(
 const HEATS_LIQUID = recalled(
   /^\W*(?:heat|warm|bring) (?:the |\d\S* )?(?:\p{L}+ )?(?:milk|cream|stock|broth)\b(?![^.;]*\b(?:flour|dough|yeast)\b)/iu,
 )
+/** "Gently heat the filling ingredients until thick". */
+const HEATS_FILLING = recalled(
+  /^\W*(?:gently |slowly )?heat (?:gently |slowly )?(?:(?:all|the|of|your|everything|remaining) )*(?:filling|stuffing|mixture|ingredients|everything|sauce)\b[^.;]*\b(?:until|till)\b[^.;]*\b(?:thick\w*|hot|bubbl\w+)/i,
+)
 const FROM_KETTLE = recalled(
   /\b(?:wilt|blanch|soften|scald|pour|cover)\b[^.;]*\b(?:kettle|boiling water|hot water)\b|\bpour\b[^.;]*\b(?:boiling|hot) water over\b/i,
 )
@@ -40,7 +44,7 @@ export function wayIn(
   // "Wilt the spinach with a kettle of boiling water".
   if (FROM_KETTLE.test(text)) return 'simmer'
   // "Heat the milk with the stock cube, thicken".
-  if (HEATS_LIQUID.test(text)) return 'simmer'
+  if (HEATS_LIQUID.test(text) || HEATS_FILLING.test(text)) return 'simmer'
   // The air fryer is a small oven.
   if (/\bair[- ]?fr(?:y|ied|yer)\b/i.test(text)) return 'roast'
   for (const way of PRECOOKING_WAYS) {

@@ -55,6 +55,9 @@ const OVER = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/
 const COOKED_THEN_BRUSHED =
   /\b(?:cook|fry|griddle)\b[^.;]*\d ?(?:min|each|a side)[^.;]*\b(?:brush|top|finish)/i
 const A_SPOON = /^(?:an?|1|one) (?:heaped |small |big |good )?(?:spoon|spoonful|teaspoon|tablespoon)\b/i
+/** "Fill each with 1 tbsp sauce, 28 g mozzarella": so much in every one. */
+const EACH_GETS =
+  /^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b/i
 const FLOUR = /\b(?:flour|maida|atta)\b/i
 const VAGUE = /^(?:a little|some|a bit|a drop|a splash|plenty|a drizzle)\b|required$/i
 /** "Half a teaspoon of ghee, flip, half on the other side": each piece gets its own, which is seen to with the pan. */
@@ -183,7 +186,12 @@ export function linesFromProse(
       const found = foodsOf(stretch, foods)
       // Where nobody says "filling", foods that no dough is made of begin it, and whatever follows a dough that rests.
       const filling = found.some(({ food }) => !foodIs(food, 'of-dough') && !isPassed(food))
-      if (!said && !flour && (filling || (isMade && found.length > 1)) && sections.has('shell'))
+      if (
+        !said &&
+        !flour &&
+        (filling || (isMade && found.length > 1)) &&
+        (sections.has('shell') || (only === 'filling' && EACH_GETS.test(stretch)))
+      )
         kind = 'filling'
       // "Cheese melted in the microwave, then mix in the almond flour": it is melted for the dough.
       const isMelted =
@@ -227,6 +235,7 @@ export function linesFromProse(
         const inside = here === 'shell' && isBought && !foodIs(food, 'bought-dough')
         // "You want a pound of shortcrust, six rashers …": what is bought is the dough, whatever goes in is named beside it.
         const isTheDough = here === 'filling' && foodIs(food, 'bought-dough') && !sections.has('shell')
+        const isEach = EACH_GETS.test(stretch) && here !== 'shell' && !isOfPan
         put(
           (inPan && food.softeningFat !== null) || isOfPan
             ? 'pan'
@@ -237,7 +246,7 @@ export function linesFromProse(
                 : isTheDough
                   ? 'shell'
                   : here,
-          text,
+          isEach ? `${text} per piece` : text,
           step.at,
         )
       }

@@ -6,6 +6,21 @@ import { matchFood } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'
 import { rememberWith } from './remember'
+import {
+  BALLS_OF,
+  WAS_COOKED,
+  WORK_LABEL,
+  EACH_ONE,
+  FAT_FOR_PAN,
+  SPOONS_OF_FILLING,
+  DIPS,
+  PINCHES,
+  HALF_GOES,
+  BOTH_HALVES,
+  SPOON_EACH,
+  WRAPS_EACH,
+  DASHED_WORK,
+} from './rowWords'
 import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
@@ -43,47 +58,9 @@ export const BALLS_ALONE = recalled(
   /^\W*(?:about )?\d{1,3} (?:equal |even )?(?:balls|rounds|dis[ck]s|circles)\W*$|^\W*make (?:about |around )?(?:\d{1,3}|two|three|four|six|eight|ten|twelve) (?:(?:equal|even|small|medium|large|smooth|sized|big|dough) )*(?:balls|logs|ropes|portions|parts|rounds|circles|dis[ck]s|sausages|pedas?|snakes)\b(?!.*\b(?:in all|in total|altogether|makes|serves)\b)/i,
 )
 
-/** "Balls of about 40 g, flatten, fill". */
-const BALLS_OF = /^(?:balls|pieces|rounds|portions) of (?:about |around |roughly )?[\d¼½¾⅓⅔]/i
-/** "Boiled 3 min.": told of what was done. */
-const WAS_COOKED =
-  /^(?:boiled|baked|fried|steamed|simmered|griddled)\s[^,]{0,40}?\d[\d\s/–-]*(?:\+ )?(?:m\b|min|h\b|hours?|hrs?|sec|°|c\b|f\b|deg)/i
-/** "Kneading: everything together till soft": the label says that it is work. */
-const WORK_LABEL =
-  /^(?:dough|pizza dough|knead(?:ing)?) (?:cycle|programme|program|setting)\W*$|^(?:kneading|mixing|rolling(?: out)?|shaping|forming|folding|assembling|assembly|frying|steaming|boiling|griddling|resting|proving|proofing)\s*:\s*\p{L}/iu
-/** "Each sheet in 2": what is done with every one of them. */
-const EACH_ONE = /^each (?:sheet|piece|ball|round|dis[ck]|half|one|portion|square|wrapper|strip)\b/i
-
-/** "Oil – for shallow frying (about 1 tsp each)" is bought, whatever is done with it. */
-const FAT_FOR_PAN =
-  /^\W*(?:\p{L}+ ){0,2}(?:oil|ghee|butter|lard)\s*(?:[-–—:,]\s*)?(?:for|to) (?:the )?(?:deep|shallow|pan)?[- ]?(?:fr|cook|griddl|roast)/iu
-/** "Couple tablespoons of filling, fold, fork". */
-const SPOONS_OF_FILLING =
-  /^\W*(?:a )?(?:couple|few) (?:of )?(?:tablespoons?|teaspoons?|spoons?|spoonfuls?|tbsps?|tsps?) (?:of )?(?:the )?(?:filling|stuffing)\b/i
-
-/** "Dip 2 sheets at a time in water". */
-const DIPS =
-  /^\W*dip (?:\d|one|two|each|every|the|a)\b[^,.]{0,16}\b(?:sheets?|wrappers?|papers?|rounds?|pieces?)\b/i
-/** "Pinch 4 corners and sides". */
-const PINCHES = /^\W*pinch (?:the |all |both )?(?:\d |four |two )?(?:corners|edges|sides|seams?|ends)\b/i
-/** "Half to line a tray": what becomes of half of the dough. */
-const HALF_GOES = /^\W*half (?:of (?:it|the (?:dough|pastry)) )?(?:to line|goes|on|in|into|rolled)\b/i
-/** "Half of the prawns chopped, half smashed": what is done with what is listed. */
-const BOTH_HALVES = /^\W*half (?:of )?(?:the |your )[^,.;]{3,40}[,;]\s*(?:and )?(?:the )?(?:other )?half\b/i
-/** "1 heaped tbsp each", "about 18 g in each wrapper, pleat". */
-const SPOON_EACH =
-  /^\W*(?:about )?(?:\d|[¼½¾]|an? )[\d./ -]*(?:(?:heaped|heaping|level|small|large|good) )?(?:(?:tbsp|tsp|tablespoons?|teaspoons?|spoons?) (?:in |on |for )?each\W*$|(?:g|grams?|tbsp|tsp|T|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:(?:of )?filling )?(?:in|into|on|onto|per) (?:each|every|a|one)\b(?! (?:pan|pot|bowl)))/i
-
-/** "Wrap (about 1 tbsp each)". */
-const WRAPS_EACH =
-  /^\W*(?:wrap|fill|stuff|fold|pleat|shape|roll) \((?:about )?\d[^()]*\b(?:each|per \p{L}+)\)/iu
-
-/** "Rough puff - rub butter into the flour"; "water - to knead" is poured. */
-const DASHED_WORK = /^[^:\d]{3,30}?\s[-–—]\s+((?!to\b)\S+(?: \S+){3,})$/
-
 /** "3 mm thick, 10 cm rounds", "4 at a time", "1 heaped tsp in the middle of each". */
 const HANDLES =
-  /\bat a time\b|\bwater\b[^.;]{0,16}\b(?:lid|cover)|\bin the (?:middle|cent(?:re|er)) of (?:each|every)\b|\bbetween each\b|^\W*\d[\d./-]* ?(?:mm|cm|inch|")\s+(?:thick|thin|rounds|circles|dis[ck]s|squares)\b|\b(?:filling|stuffing|mix(?:ture)?) (?:in |on |for |per )?each\b|(?<!\b(?:fried|browned|softened|saut[eé]ed|cooked|roasted) )\bin (?:\d|a |the |some |[¼½¾])[^,;]{0,20}\b(?:oil|butter|ghee)\b[^,;]{0,12}\b(?:till|until)\b|\bper (?:round|circle|dis[ck]|wrapper|ball)\b/i
+  /\bat a time\b|\bwater\b[^.;]{0,16}\b(?:lid|cover)|\bin the (?:middle|cent(?:re|er)) of (?:each|every)\b|\bbetween each\b|^\W*\d[\d./-]* ?(?:mm|cm|inch|")\s+(?:thick|thin|rounds|circles|dis[ck]s|squares)\b|^\W*\d[\d./-]* ?(?:mm|cm|inch|"),?\s+\d[\d./]* ?(?:mm|cm|inch|")\s+(?:rounds|circles|dis[ck]s|squares)\b|\b(?:filling|stuffing|mix(?:ture)?) (?:in |on |for |per )?each\b|(?<!\b(?:fried|browned|softened|saut[eé]ed|cooked|roasted) )\bin (?:\d|a |the |some |[¼½¾])[^,;]{0,20}\b(?:oil|butter|ghee)\b[^,;]{0,12}\b(?:till|until)\b|\bper (?:round|circle|dis[ck]|wrapper|ball)\b/i
 const TAKES_MINUTES = /\b\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:min(?:ute)?s?|hrs?|hours?)\b/i
 /** "Chickpeas, soaked 2 hours and boiled": how a food was made ready takes time too. */
 const MADE_READY =
@@ -131,7 +108,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     return true
   if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
-    /^\W*(?:\d|[¼½¾⅓⅔]|an? ).{0,60},\s*(?:fold|pleat|seal|crimp|join|tuck|gather|close (?:it|them|up|well|tight)|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
+    /^\W*(?:\d|[¼½¾⅓⅔]|an? |couple |few |some |bit |spoonful |heaped ).{0,60},\s*(?:fold|pleat|seal|crimp|join|tuck|gather|close (?:it|them|up|well|tight)|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
       text,
     )
   )
@@ -149,7 +126,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
   )
     return true
   if (text.length <= MAX_ROW_CHARACTERS) {
-    const parts = text.split(/,|;|\s\/\s/)
+    const parts = text.split(/,|;|\s[/+]\s/)
     const behind = amountsBehind(parts, foods)
     // "Atta 2 cups, water to make a soft dough, pinch salt, 1 tsp ghee": a list, whatever its water is for.
     const inFront = parts.filter((part) => matchedIngredient(part.trim(), foods)).length
@@ -266,7 +243,7 @@ export const amountBehind = (text: string, foods: Foods): boolean => {
 }
 const VERB_AND_FOOD = recalled(
   new RegExp(
-    String.raw`^(?:cream|squash|mash|roast|toast|mince|stock|coat|drizzle|dust|sprinkle)(?: [\p{L}-]+){0,3} (?:${NUMBER_PATTERN})\s*(?:g|gr|grams?|kg|ml|oz|lbs?|cups?|tbsp|tsp|dl|l)\W*$`,
+    String.raw`^(?:discard|cream|squash|mash|roast|toast|mince|stock|coat|drizzle|dust|sprinkle)(?: [\p{L}-]+){0,3} (?:${NUMBER_PATTERN})\s*(?:g|gr|grams?|kg|ml|oz|lbs?|cups?|tbsp|tsp|dl|l)(?:\s*\([^()]*\))?\W*$`,
     'iu',
   ),
 )

@@ -14,6 +14,9 @@ const SALT_SHARE: Readonly<Partial<Record<PartKind, number>>> = {
 }
 /** A pinch goes in all the same where the other foods are salty enough. Common practice, no source. */
 const LEAST_SALT_GRAMS = 0.4
+/** Seeds on top of a batch, of which nobody says how many. Common practice, no source. */
+const SEEDS_ON_TOP_GRAMS = 5
+const STREWN = /\bseeds?$/i
 /** Pepper and other ground spice "to taste": of the weight of what it seasons. Common practice, no source. */
 const SPICE_SHARE = 0.0015
 
@@ -27,6 +30,15 @@ export function seasonToTaste(draft: Draft): void {
     if (!food || read.measures.length || line.componentId) continue
     const salt = food.group === 'salt' && food.id !== 'celery-salt'
     if (!salt && food.group !== 'spice') continue
+    // Fennel or caraway that is strewn on top follows no weight: it is as much as sesame would be.
+    if (draft.kind === 'finish' && STREWN.test(read.name)) {
+      Object.assign(line, {
+        grams: SEEDS_ON_TOP_GRAMS,
+        gramsLow: SEEDS_ON_TOP_GRAMS / 2,
+        gramsHigh: SEEDS_ON_TOP_GRAMS * 2,
+      })
+      continue
+    }
     const others = draft.lines.filter(
       (other) => other !== item && other.food && other.line.grams && other.food.group !== 'salt',
     )

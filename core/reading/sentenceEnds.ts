@@ -10,6 +10,7 @@ const ABBREVIATED =
 const SHORT_UNIT =
   /[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level|scant|rounded|big|good) )?(?:[Tt]bsp|[Tt]bs|[Tt]b|[Tt]sp|TBSP|TSP|[Oo]z|[Ll]bs?|c|T|t|g|kg|ml|pkt|pkg|pt|qt|sm|med|lg|lge|doz|env|sl|can|qts?|gal)$/
 const METRIC = /[\d¼½¾]\s?(?:g|kg|ml)$/
+const WORK_BEHIND = /^\s+(?:rest|knead|chill|prove|proof|leave|divide|let it|make (?:a|\d)|roll out)\b/i
 /** "Roll 1/8 in. thick": an inch cut short goes on in small letters. */
 const SHORT_INCH = /[\d¼½¾⅓⅔⅛][\s-]?(?:in|IN)$/
 
@@ -71,6 +72,10 @@ function cutSentences(text: string): string[] {
     if (
       mark === '.' &&
       /^\s+\p{L}/u.test(text.slice(at + 1, at + 4)) &&
+      // "Warm water 150 ml. rest 30 min": grams are not cut short, and work begins.
+      !(
+        METRIC.test(text.slice(Math.max(start, at - 8), at)) && WORK_BEHIND.test(text.slice(at + 1, at + 20))
+      ) &&
       !endsItem(text, start, at) &&
       ((SHORT_UNIT.test(text.slice(Math.max(start, at - 16), at)) &&
         // Grams are not cut short: "flour 550 g. Knead" ends.
@@ -86,6 +91,7 @@ function cutSentences(text: string): string[] {
     if (
       mark === '.' &&
       ABBREVIATED.test(text.slice(Math.max(start, at - 8), at)) &&
+      !WORK_BEHIND.test(text.slice(at + 1, at + 20)) &&
       !/^\s+[A-Z][a-z]/.test(text.slice(at + 1, at + 6)) &&
       !endsItem(text, start, at)
     )

@@ -1,6 +1,6 @@
 import { readLine } from './readLine'
 import { NUMBER_PATTERN, readNumber } from './readNumber'
-import { UNIT_PATTERN, unitById } from './units'
+import { UNIT_PATTERN, unitById, unitByName } from './units'
 
 // "2 eggs (1 for the dough, 1 to glaze)", "300 g swede and potato, half and half": one amount that a line shares out,
 // by what each share is for or between two foods.
@@ -17,6 +17,11 @@ const TWICE = new RegExp(
   String.raw`^(${AMOUNT})\s*(\p{L}[\p{L}' -]{1,40}?),?\s+(${PURPOSE})${JOINT}(another|an extra|one more|${AMOUNT})(?:\s+(?:more|extra|of it|of them))?\s+(${PURPOSE})$`,
   'iu',
 )
+/** "Oil - 1 tbsp for the filling, 3 tbsp to brush". */
+const NAME_THEN_SHARES = new RegExp(
+  String.raw`^(\p{L}[\p{L} ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}])) (${PURPOSE})${JOINT}(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}]))\s+(${PURPOSE})$`,
+  'iu',
+)
 /** "Oil for frying + 1 tbsp for the masala". */
 const PURPOSE_FIRST = new RegExp(
   String.raw`^(\p{L}[\p{L} ]{1,24}?),? ((?:for|to) (?:the )?(?:(?:deep|shallow|pan)[- ]?)?\p{L}+)${JOINT}(${NUMBER}\s*(?:${UNIT_PATTERN}))\s+(${PURPOSE})$`,
@@ -24,7 +29,7 @@ const PURPOSE_FIRST = new RegExp(
 )
 /** "75 g butter + a knob for the pan", "150 ml milk plus 2 tbsp for brushing". */
 const AND_SOME = new RegExp(
-  String.raw`^(${AMOUNT}\s*\p{L}[^()]*?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}(?:\s*(?:${UNIT_PATTERN})|(?=\s+(?:for|to)\s))|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
+  String.raw`^(${AMOUNT}\s*\p{L}[^(),;]*?(?:, [^(),;\d]*?)?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}(?:\s*(?:${UNIT_PATTERN})|(?=\s+(?:for|to)\s))|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
   'iu',
 )
 const BARE_FOR_FRYING =
@@ -39,11 +44,11 @@ const SUM_AND_SHARES = new RegExp(
   'iu',
 )
 const HALF_FOR = new RegExp(
-  String.raw`^(${AMOUNT})\s*(\p{L}[\p{L}' -]{1,40}?)\s*\((?:[^()]*,\s*)?half (?:of (?:it|them) )?((?:for|to) (?:the )?(?:glaz|brush|wash|top)\p{L}*)\)$`,
+  String.raw`^(${AMOUNT})\s*(\p{L}[\p{L}' -]{1,40}?)\s*\((?:[^()]*,\s*|half (?:in|for|into) (?:the )?\p{L}+,?\s+(?:and\s+)?(?:the other\s+)?)?half (?:of (?:it|them) )?((?:for|to) (?:the )?(?:glaz|brush|wash|top)\p{L}*)\)$`,
   'iu',
 )
 const SHARE = new RegExp(
-  String.raw`^(?:use )?(half|the (?:other|rest|remaining)(?: (?:one|half|of it))?|another|rest|${NUMBER})\s*(?:${UNIT_PATTERN})?\s*(?:of (?:it|them|which) )?(?:is |are )?(${PURPOSE})$`,
+  String.raw`^(?:use )?(half|the (?:other|rest|remaining)(?: (?:one|half|of it))?|another|rest|${NUMBER})\s*(${UNIT_PATTERN})?\s*(?:of (?:it|them|which) )?(?:is |are )?(${PURPOSE})$`,
   'iu',
 )
 
@@ -91,6 +96,12 @@ const halved = (amount: string): string | null => {
 /** Fat for sheets is brushed on them. */
 const FOR_SHEETS = /^for (?:the )?(?=(?:phyllo|filo|yufka|sheets|layers)\b)/i
 
+/** "100 ml oil (2 tbsp for the leek, …)": how many of the sum's unit one of the share's is. */
+function inUnit(own: string | undefined, of: string): number {
+  const [share, sum] = [unitByName(own ?? ''), unitByName(of)]
+  return share && sum && share.kind === sum.kind && share.kind !== 'count' ? share.factor / sum.factor : 1
+}
+
 /** The shares that a bracket names, as texts of lines; null where they are no shares of the sum. */
 function sharesOf(sum: number, unit: string, food: string, said: string): string[] | null {
   const pieces = said.split(/\s*(?:,\s*(?:and\s+)?|;\s*|\s\+\s*|\sand\s+|\s&\s*)/i)
@@ -106,12 +117,12 @@ function sharesOf(sum: number, unit: string, food: string, said: string): string
         ? left
         : /^another/i.test(share[1]!)
           ? 1
-          : readNumber(share[1]!)!.low
+          : readNumber(share[1]!)!.low * inUnit(share[2], unit)
     if (!(own > 0) || own > left + 1e-9) return null
     left -= own
     const purpose = /\b(?:oil|butter|ghee)$/i.test(food)
-      ? share[2]!.replace(FOR_SHEETS, 'to brush the ')
-      : share[2]!
+      ? share[3]!.replace(FOR_SHEETS, 'to brush the ')
+      : share[3]!
     lines.push(`${Math.round(own * 1000) / 1000} ${unit}${unit ? ' ' : ''}${food}, ${purpose}`)
     if (at === pieces.length - 1 && left > 1e-9) return null
   }
@@ -133,6 +144,10 @@ export function sharedOut(raw: string): string[] | null {
     const again = /^(?:another|an extra|one more)$/i.test(more!) ? '1' : more!.trim()
     return [`${amount!.trim()} ${food!}, ${purpose!}`, `${again} ${food!}, ${other!}`]
   }
+  // "Oil - 1 tbsp for the filling, 3 tbsp to brush".
+  const front = NAME_THEN_SHARES.exec(text)
+  if (front)
+    return [`${front[2]!} ${front[1]!}, ${front[3]!}`, `${front[4]!.trim()} ${front[1]!}, ${front[5]!}`]
   // "Oil for frying + 1 tbsp for the masala".
   const first = PURPOSE_FIRST.exec(text)
   if (first) return [`${first[1]!}, ${first[2]!}`, `${first[3]!.trim()} ${first[1]!}, ${first[4]!}`]

@@ -124,8 +124,18 @@ function spelled(line: string): string {
       .replace(/(\d)-(min(?:ute)?s?|hours?|hrs?)\b/gi, '$1 $2')
       // No word ends behind an accent as patterns see it.
       .replace(/(saut)é/gi, '$1e')
-      .replace(/\b(\d[\d./]*\s?-?\s?)(oz|lbs?|ml|pt|qt)\.(?=\s+\p{Ll}|\s*[,)])/gu, '$1$2')
+      .replace(
+        /\b(\d[\d./]*\s?-?\s?)(oz|lbs?|ml|pt|qt)\.(?!\s+(?:rest|knead|chill|prove|proof|leave|divide)\b)(?=\s+\p{Ll}|\s*[,)])/gu,
+        '$1$2',
+      )
       .replace(/\bpkgs?\b\.?/gi, 'packet')
+      .replace(/\bea\b\.?(?=\s|$|[),;])/g, 'each')
+      .replace(/\bsqs\b/gi, 'squares')
+      // "Boil n mash".
+      .replace(
+        /\b(boil(?:ed)?|peel(?:ed)?|wash(?:ed)?|soak(?:ed)?|cook(?:ed)?|chop(?:ped)?) n (?=mash|peel|chop|dice|slice|grate|drain|crush|squeez)/gi,
+        '$1 and ',
+      )
       .replace(/\b(a)bt\b\.?(?=\s*\d)/gi, '$1bout')
       .replace(
         /\bgr(?:n?d)?\.\s+(?=beef|pork|turkey|chicken|lamb|meat|veal|chuck|cumin|cinnamon|ginger|pepper)/gi,

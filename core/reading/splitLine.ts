@@ -51,7 +51,8 @@ const DONE_IN_BRACKETS: readonly RegExp[] = [
   ),
 ]
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
-const EACH = /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?:\s+of)?\s*:?\s+(.+)$/i
+const EACH =
+  /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?!\s+(?:sheet|one|piece|round|dis[ck]|half|block|pack)\b)(?:\s+of)?\s*:?\s+(.+)$/i
 /** "cumin, coriander and turmeric, 1/2 tsp each". */
 const EACH_BEHIND = /^(\p{L}.*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/iu
 const SEASONING =

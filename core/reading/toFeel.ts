@@ -172,6 +172,8 @@ function waterToFeel(
 const freeShare = ({ per100g, freeWater }: Food): number =>
   Math.max(0.3, (per100g.waterG / 100) * (freeWater || 1))
 
+/** Below this share of what a line states the table is further off than the cook. Our own choice. */
+const STATED_STANDS = 0.75
 /** "A bit of water if dry": a spoonful at most, whatever the flours could drink. */
 const ONLY_IF = /\b(?:bit|little|splash|drops?|touch|spoonful|only|just)\b[^.]*\bif\b/i
 /** "Don't add liquid": a dough of fat and flour is pressed together. */
@@ -263,6 +265,8 @@ export function fillToFeel(
   const low = Math.min(found.lowGrams, high)
   const grams = Math.min(found.grams, high)
   if (cap !== null && found.lowGrams >= cap) return
+  // "330 ml boiling water (added gradually)": what is stated, and far above what the flours drink by the table, stands.
+  if (cap !== null && !/\bup to\b/i.test(line.raw) && found.highGrams < STATED_STANDS * cap) return
   Object.assign(line, {
     grams,
     gramsLow: low,
