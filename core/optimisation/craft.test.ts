@@ -39,6 +39,22 @@ describe('what cooks do to a line (common practice, no source)', () => {
     }
   })
 
+  it('leaves garlic butter in what it fills, and makes it of a plant block', () => {
+    const filled = recipeOf(
+      {
+        shell: [['puff-pastry', 375]],
+        filling: [
+          ['chicken-breast', 350],
+          ['goat-butter', 80],
+          ['mozzarella', 60],
+        ],
+      },
+      { pieces: 6, servings: 6, way: 'bake' },
+    )
+    expect(gramsOf(filled, 'vegan', 'plant-block')).toBeGreaterThanOrEqual(0.7 * 80)
+    expect(gramsOf(filled, 'high-protein', 'goat-butter')).toBeGreaterThanOrEqual(0.69 * 80)
+  })
+
   it('cuts the butter poured over for a lighter plate, and hardly for more protein', () => {
     const served = recipeOf(
       {

@@ -31,6 +31,8 @@ export const CRAFT_RANGE = {
   sauce: [0.8, 1.15],
   splash: [0.7, 1],
   fillingFat: [0.4, 1.2],
+  // Garlic butter in a parcel is no fat to fry in: it is what the parcel is filled with.
+  mainFat: [0.7, 1.2],
   sweet: [0.6, 1.2],
   thickener: [0.8, 1.2],
   doughFat: [0.5, 1.25],
@@ -110,6 +112,9 @@ function thickens(food: Food, grams: number, { lines }: Part, foods: Foods): boo
   return liquid >= LIQUID_PER_STARCH * grams
 }
 
+/** Fat that is more of a filling is not what it is fried in. Our own choice. */
+const MAIN_FAT_SHARE = 0.12
+
 /** Sugar that is this much of what finishes a piece is a glaze. Our own choice. */
 const GLAZE_SHARE = 0.3
 
@@ -165,7 +170,10 @@ export function craftRange(
     case 'filling':
       if (SEASONING_FOODS.has(id) || SEASONING_BITES.test(id) || SEASONING_OILS.test(id))
         return CRAFT_RANGE.seasoning
-      if (isFat(food)) return CRAFT_RANGE.fillingFat
+      if (isFat(food))
+        return !purposes.has('lighter') && (shareOf(part, line) ?? 0) > MAIN_FAT_SHARE
+          ? CRAFT_RANGE.mainFat
+          : CRAFT_RANGE.fillingFat
       if (foodIs(food, 'egg') && (shareOf(part, line) ?? 0) < MAIN_SHARE) return CRAFT_RANGE.binder
       if (food.group === 'sauce') return CRAFT_RANGE.sauce
       if (foodIs(food, 'splash')) return CRAFT_RANGE.splash

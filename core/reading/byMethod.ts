@@ -85,6 +85,7 @@ function seedsBehind(draft: Draft, item: ReadIngredient): ReadIngredient[] {
   return end < 0 ? after : after.slice(0, end)
 }
 
+const MORE_OF_IT = /^(?:some |a little )?(?:extra|more)\b/i
 const isSugar = ({ food, read }: ReadIngredient): boolean =>
   food?.group === 'sweetener' && /\bsugar\b/i.test(read.name)
 
@@ -157,7 +158,10 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
   const finished = new Set(
     drafts
       .filter(({ kind }) => kind === 'finish')
-      .flatMap(({ lines }) => lines.map(({ food }) => food?.group)),
+      // "100 ml oil, extra for brushing": what is only more of it is not what the method brushes with.
+      .flatMap(({ lines }) =>
+        lines.filter(({ line }) => !MORE_OF_IT.test(line.raw)).map(({ food }) => food?.group),
+      ),
   )
   for (const draft of [...drafts]) {
     const dough = draft.kind === 'shell'

@@ -214,6 +214,13 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
       ? matchFood(`canned ${read.name}`, foods)
       : null
   if (canned?.how === 'exact') return canned
+  // "390 g carton green lentils, drained": cooked, and out of their water.
+  const drained =
+    read.prep.includes('from a container') &&
+    read.prep.some((word) => /^(?:rinsed and )?drained\b/i.test(word))
+      ? matchFood(`canned ${read.name}`, foods)
+      : null
+  if (drained?.how === 'exact' && drained.food.group === 'pulse') return drained
   // "450 g flour (strong)": what kind of it stands behind.
   for (const word of read.prep) {
     const kind = OF_KIND.test(word) ? matchFood(`${word} ${read.name}`, foods) : null

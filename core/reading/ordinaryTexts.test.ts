@@ -55,6 +55,9 @@ describe('an ingredient line', () => {
       'urad dal 1/4 cup (soaked 4 hrs), atta 2 cups, oil 1 tbsp + for frying',
       'urad-dal-dry 50 | atta 240 | sunflower-oil 13.6 | sunflower-oil 15',
     ],
+    ['390 g carton green lentils, drained', 'lentils-canned 234'],
+    ['2 cups grated mooli (radish), squeezed of water', 'red-radish 232'],
+    ['1 tbsp oil + extra for brushing', 'sunflower-oil 13.6 | sunflower-oil 15'],
     ['640 g puff pastry, each sheet cut into 9, thawed', 'puff-pastry 640'],
     ['24 slices turkey pepperoni', 'turkey-pepperoni 43.2'],
     ['oil for frying, about 1 cm in the pan', 'sunflower-oil 15'],
@@ -140,6 +143,32 @@ describe('where a line goes, by what the method says of it', () => {
     ],
   ])('%s', (_, text, expected) => {
     expect(parts(text).find((part) => part.startsWith('finish'))).toBe(expected)
+  })
+
+  it('oil that is brushed on besides is on top, whatever the filling takes of it', () => {
+    expect(
+      parts(
+        'Lentil parcels\nMakes 8\n\n2 aubergines\n4 tbsp olive oil, plus extra for brushing\n1 onion\n8 sheets filo\n\nToss the aubergine with 3 tbsp of the oil and roast 25 minutes. Heat the remaining oil and fry the onion 8 minutes. Brush a sheet of filo with oil, fold up to a parcel. Brush with oil, bake 200 C 20 minutes.',
+      ),
+    ).toEqual(['shell: filo', 'filling: aubergine olive-oil onion', 'finish: olive-oil'])
+  })
+
+  it('ghee without an amount that only the griddle takes is the pan’s', () => {
+    expect(
+      parts(
+        'Parathas\n\n2 cups atta\nsalt\nghee\n2 cups grated radish\n1/2 tsp ajwain\n\nKnead, rest 15 mins. 5 parathas. Roll, stuff, roll. Tava, ghee both sides.',
+      ).at(-1),
+    ).toBe('pan: ghee')
+  })
+
+  it('what the pieces are wrapped in and nobody eats is kept, and no food', () => {
+    const { recipe, questions } = readRecipe(
+      'Tamales\n\nMasa\n4 cups masa harina\n3 cups broth\n\nPork\n500 g cooked pork\n\n30 corn husks, soaked 1 hr\n\nSpread masa on each husk, pork in the middle, fold. Steam 1 hr 15 min.',
+      foods,
+    )
+    expect(recipe.parts.flatMap(({ lines }) => lines).filter(({ foodId }) => foodId === null)).toEqual([])
+    expect(recipe.notes.map(({ text }) => text).join()).toContain('corn husks')
+    expect(questions.filter(({ code }) => code === 'unknown-food')).toEqual([])
   })
 
   it('butter to fry the leeks in goes in with them', () => {

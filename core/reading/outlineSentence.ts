@@ -49,6 +49,11 @@ const AFTERTHOUGHT = recalled(
   /^(?:that'?s (?:it|all)|that is all|easy|done|so good|yum(?:my)?|enjoy|you can'?t go wrong|nothing else|as simple as that)\W*$/i,
 )
 
+/** "30 corn husks, soaked": what the pieces are wrapped or held in, and nobody eats. */
+const NOT_EATEN = recalled(
+  /^\W*(?:about )?(?:\d{1,3} |some |a few )?(?:(?:dried|large|small|fresh|frozen|wooden|pieces of|squares of|sheets of) )*(?:corn ?husks|banana leaves|bamboo leaves|muffin (?:cases|cups|liners)|paper cases|(?:baking|parchment|greaseproof) (?:paper|squares)|parchment|cocktail sticks|tooth ?picks|skewers|kitchen string|foil)(?=\W*(?:$|[,(;]| for\b| to\b))/i,
+)
+
 /** Begins what a heading leads, and reads what stands behind it on its row. */
 export function enter(state: OutlineState, row: Row, heading: Heading): void {
   // "Pan: 1 T oil, flat side down 2 min, 80 ml water, lid on, 7 min" is work, whatever it lists.
@@ -146,7 +151,7 @@ function readText(state: OutlineState, row: Row, text: string): void {
     )
     return word && listed ? state.step(row, text) : state.itemOf('finish', row, text)
   }
-  if (AFTERTHOUGHT.test(text)) return state.remark(row, text)
+  if (AFTERTHOUGHT.test(text) || NOT_EATEN.test(text)) return state.remark(row, text)
   // "Make 4 balls.": work, and not what the recipe makes.
   if (state.section?.items.length && BALLS_ALONE.test(text)) return state.step(row, text)
   const found = readYields(text)

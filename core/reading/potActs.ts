@@ -210,6 +210,7 @@ export type ActName = keyof typeof APART | keyof typeof IN_POT
 /** Every act with a sentence that does it, in the order in which they are tried. */
 export const ACTS: Readonly<Record<ActName, Act>> = { ...APART, ...IN_POT }
 const LIQUID = /\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
+const STIRS_TOGETHER = /\b(?:mix|whisk|blend|combine|beat|stir)\b[^.;]*\bwith\b|\bput (?:it|them)\b/i
 const IN_MARINADE = /\b(?:with|and|\+) (?:all )?(?:the|its|their) marinade\b/i
 const THE_WATER = /\b(?:and|&) (?:the )?water\W*$/i
 const DRAINS_ALONE = /^\W*drain(?:ed)?(?: (?:well|it|them))*\W*$/i
@@ -265,7 +266,7 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
 }
 
 /** What a verb of cooking is done to. */
-function cookedLines({ text, named, isEverything }: Stretch, { pot, lines, objects }: Scene) {
+function cookedLines({ text, said, named, isEverything }: Stretch, { pot, lines, objects }: Scene) {
   const { marinated, clauseNamed } = objects
   // "Toss the tofu in the starch, fry in oil": what was turned in it is fried.
   const isTurned =
@@ -278,7 +279,7 @@ function cookedLines({ text, named, isEverything }: Stretch, { pot, lines, objec
   if (named.length || pot.ways.size) return named
   if (marinated.length) return marinated
   // "Mix the powder with the sugar and milk, whisk, cook till thick": what the clause has named.
-  return clauseNamed.length > 1 ? clauseNamed : lines.every
+  return clauseNamed.length > 1 && STIRS_TOGETHER.test(said) ? clauseNamed : lines.every
 }
 
 /** "Stir in the rest", in a pot that cooks and in one that does not. */

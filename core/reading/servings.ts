@@ -15,7 +15,7 @@ export interface Yields {
   rest: string
 }
 
-const ABOUT = String.raw`(?:about |maybe |like |abt\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?){0,2}`
+const ABOUT = String.raw`(?:about |maybe |like |abt\.? |ca\.? |approx(?:imately|\.)? |around |roughly |up to |~ ?){0,2}`
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */

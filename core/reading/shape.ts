@@ -69,8 +69,10 @@ const ROLLS_FROM_END =
 export const PLAITED_OVER =
   /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
 
+const LIKE_A_BURRITO =
+  /\broll\w*(?: (?:it|them|each))?(?: up)? like (?:an? )?(?:burrito|spring roll|egg roll|cigar)/i
 const ROLLS_UP =
-  /\broll(?:ed|ing)? (?:it |them |each )?(?:up\b|(?:along|from|starting (?:at|from)) (?:the |a |one |1 )?(?:long|short|wide|near)\w*)|\broll(?:ed)?,? (?:with )?(?:the )?seam\b/i
+  /\broll(?:ed|ing)? (?:it |them |each )?(?:up\b|(?:along|from|starting (?:at|from)) (?:the |a |one |1 )?(?:long|short|wide|near)\w*)|\broll(?:ed)?(?: (?:it|them|each))?(?: up)? like (?:an? )?(?:burritos?|cigars?|spring rolls?|egg rolls?)\b|\broll(?:ed)?,? (?:with )?(?:the )?seam\b/i
 
 /**
  * Where the hands say otherwise than the name: the first that holds. `null` in `of` is a dish whose name says nothing,
@@ -132,6 +134,12 @@ const INSTEAD: readonly {
     of: ['roll'],
     when: ({ method }) => BUN.closedBy.test(method) && !ROLLS_UP.test(method),
     becomes: 'bun',
+  },
+  // "Tuck & roll like a burrito".
+  {
+    of: [null],
+    when: ({ method, made }) => made === 'bun' && LIKE_A_BURRITO.test(method),
+    becomes: 'roll',
   },
   {
     of: [null],

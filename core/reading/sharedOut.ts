@@ -189,6 +189,7 @@ export function sharedOut(raw: string): string[] | null {
   return null
 }
 
+const BRUSHED = /^(?:for|to) (?:the )?brush/i
 const COOKED_IN =
   /^(?:for|to) (?:the )?(?:pan[- ]?|shallow[- ]?|deep[- ]?)?(?:cook|cooking|fry|frying|griddle|tawa|pan|griddling)\b/i
 
@@ -199,7 +200,8 @@ export function andSomeFor(raw: string): { line: string; again: string; purpose:
   const found = raw.length < 200 ? AND_SOME.exec(text) : null
   // "1 tbsp oil + more for cooking" is another line; flour "plus more for dusting" is not weighed by anybody.
   const isMore = found !== null && /^(?:some |a little )?(?:more|extra)$/i.test(found[2]!)
-  if (isMore && (!COOKED_IN.test(found[3]!) || /\bsesame\b/i.test(found[1]!))) return null
+  const isMoreFat = isMore && BRUSHED.test(found[3]!) && /\b(?:oil|butter|ghee)\b/i.test(found[1]!)
+  if (isMore && !isMoreFat && (!COOKED_IN.test(found[3]!) || /\bsesame\b/i.test(found[1]!))) return null
   if (!found) return null
   const [, line, more, purpose] = found as unknown as [string, string, string, string]
   return { line, again: inUnitOf(line, more.replace(/\b(?:extra|another) /i, '')), purpose }

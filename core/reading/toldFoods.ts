@@ -59,6 +59,7 @@ interface NamedFood {
 /** "Teaspoon of yeast": one. */
 const SPOON_OF =
   /^(?=(?:(?:heaped|level|good|big|small) )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful|splash|knob|dash|glug|squeeze) of \p{L})/iu
+const JUICE_OF = /^(?:the )?(?:juice|zest)(?: and (?:juice|zest))? of (?:an?|half|one|two|1|2|½|1\/2)\b/i
 /** "About 30 g". */
 const AMOUNT_ALONE = new RegExp(
   String.raw`^((?:about |around |roughly |say )?(?:${NUMBER_PATTERN}) ?(?:an? )?(?:g|grams?|kg|kilos?|ml|lit(?:re|er)s?|oz|lbs?|pounds?|tbsp|tsp|cups?|tablespoons?|teaspoons?))(?: of (?:it|that|them)| in all| or so)?$`,
@@ -144,6 +145,12 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       continue
     }
     if (!bare || NAMED_BEFORE.test(bare) || isHeatOrTime(bare) || OF_THE_PIECES.test(bare)) continue
+    // "Juice of half a lime".
+    if (JUICE_OF.test(bare)) {
+      const line = wholeLine(bare, foods)
+      if (line) found.push({ ...line, verb })
+      continue
+    }
     const behind =
       /^\p{L}[^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/iu.test(bare) || amountBehind(bare, foods)
     if (STARTS_WITH_AMOUNT.test(bare) || behind) {

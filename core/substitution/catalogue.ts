@@ -296,15 +296,20 @@ export function candidatesFor(
   standings: ReadonlySet<Standing> = UNKNOWN_STANDING,
 ): Swap[] {
   const where = part === 'marinade' ? 'filling' : part
-  return swaps
-    .filter(
-      (swap) =>
-        standsFor(swap, food) &&
-        (swap.part === null || swap.part === where) &&
-        (swap.as === null || standings.has(swap.as)) &&
-        (swap.way === null || swap.way === way) &&
-        (swap.closings === null || swap.closings.includes(shape)),
-    )
+  const found = swaps.filter(
+    (swap) =>
+      standsFor(swap, food) &&
+      (swap.part === null || swap.part === where) &&
+      (swap.as === null || standings.has(swap.as)) &&
+      (swap.way === null || swap.way === way) &&
+      (swap.closings === null || swap.closings.includes(shape)),
+  )
+  // Garlic butter is swapped as garlic butter, and not as the butter that it has its figures of.
+  const isOwn = (swap: Swap) => swap.foodIds.includes(food.id)
+  const forAnyEnd = (swap: Swap) => swap.usual && !swap.ends.length && swap.part === where
+  const hasOwn = food.figuresOf !== null && found.some((swap) => isOwn(swap) && forAnyEnd(swap))
+  return found
+    .filter((swap) => !hasOwn || isOwn(swap) || !forAnyEnd(swap) || swap.group !== null)
     .sort(
       (a, b) =>
         Number(b.usual) - Number(a.usual) ||

@@ -1,0 +1,120 @@
+import type { Clause } from './method'
+import { isFat, newDraft, type Draft } from './drafts'
+import { normaliseName } from './match'
+import { recalled } from './matches'
+
+// Lines that the list has among others and only the pan or the pot of the pieces takes: fat, water under a lid, broth.
+
+/** Of the fat in a list that is fried with, whichever of its names the method says. */
+const fatWord = (name: string) => new RegExp(`\\b${normaliseName(name).split(' ').at(-1)}\\b`, 'i')
+const OILED = recalled(
+  /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b|\b(?:brush|oil|grease|wipe) (?:an? |the |your )?(?:\p{L}+ ){0,2}(?:pan|frypan|skillet|griddle|tawa|tava)\b/iu,
+)
+
+const HEATS_OR_IN = recalled(
+  /\bheat (?:half (?:of )?)?(?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu,
+)
+
+/** "Apply ghee on each side", "on a tawa with a little oil". */
+const APPLIES_FAT = recalled(
+  /\b(?:apply(?:ing)?|smear(?:ing)?|dab(?:bing)?|drizzl(?:e|ing))\b[^.;]*\b(?:oil|ghee|butter)\b|\b(?:griddle|tawa|tava|comal|skillet|pan)\b[^.;]*\b(?:oil|ghee|butter)\b|\b(?:oil|ghee|butter)\b[^.;]*\b(?:(?:each|both) sides?|griddle|tawa|tava)\b/i,
+)
+
+const POURS_WATER = recalled(/\b(?:add|pour|splash)\b[^.;]*\bwater\b|\bwater\b[^.;]*\b(?:lid|cover)/i)
+const FRIES_PIECES = recalled(/\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i)
+
+/** The pan of a recipe; a new one where it has none. */
+function panOf(drafts: Draft[]): Draft {
+  const pan = drafts.find(({ kind }) => kind === 'pan') ?? newDraft('pan')
+  if (!drafts.includes(pan)) drafts.push(pan)
+  return pan
+}
+
+/** Water in a filling's list that only steams the browned pieces under their lid is the pan's. */
+export function steamWaterByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  if (!clauses.some(({ about, text }) => about === 'pieces' && POURS_WATER.test(text))) return
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    if (clauses.some(({ about, text }) => about === draft && /\bwater\b/i.test(text))) continue
+    const water = draft.lines.filter(({ food }) => food?.id === 'water')
+    if (!water.length || water.length === draft.lines.length) continue
+    draft.lines = draft.lines.filter((item) => !water.includes(item))
+    panOf(drafts).lines.push(...water)
+  }
+}
+
+const COOKED_IN_BROTH = recalled(
+  /\b(?:boil|cook|simmer|poach|drop|lower|slide|put)\b[^.;]*\b(?:in|into) (?:the |hot |boiling |simmering |gently )*(?:broth|stock|bouillon|soup)\b/i,
+)
+/** More stock than this goes into no filling. Our own choice. */
+const LEAST_BROTH_GRAMS = 500
+
+/** Stock in a filling's list in which only the pieces are cooked is the pot's. */
+export function brothByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  if (!clauses.some(({ about, text }) => about === 'pieces' && COOKED_IN_BROTH.test(text))) return
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    const broth = draft.lines.filter(
+      ({ food, line }) => food?.group === 'stock' && (line.grams ?? 0) >= LEAST_BROTH_GRAMS,
+    )
+    if (!broth.length || broth.length === draft.lines.length) continue
+    draft.lines = draft.lines.filter((item) => !broth.includes(item))
+    panOf(drafts).lines.push(...broth)
+  }
+}
+
+/** "Ghee" without an amount in a dough's list, and the method names it on the griddle alone. */
+function griddleFatOfDough(dough: Draft, drafts: Draft[], clauses: readonly Clause[]): void {
+  const item = dough.lines.find(({ food, read }) => isFat(food) && !read.measures.length)
+  if (!item || dough.lines.length < 3) return
+  const word = fatWord(item.read.name)
+  const said = clauses.filter(({ text }) => word.test(text))
+  const onGriddle =
+    said.length > 0 && said.every(({ text, about }) => about === 'pieces' && GRIDDLES.test(text))
+  if (!onGriddle) return
+  dough.lines = dough.lines.filter((one) => one !== item)
+  panOf(drafts).lines.push(item)
+}
+const GRIDDLES = recalled(/\b(?:tawa|tava|griddle|pan|skillet|sides?|roast|cook|fry)\b/i)
+
+/** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
+export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  const pan = drafts.find((draft) => draft.kind === 'pan')
+  if (pan?.lines.some(({ food }) => food?.id !== 'water')) return
+  for (const draft of [...drafts]) {
+    if (draft.kind === 'shell' && !draft.into) griddleFatOfDough(draft, drafts, clauses)
+    if (draft.kind !== 'filling' || draft.into) continue
+    // "2 tbsp oil, 1/2 cup water" in the end: what the pieces are steamed in goes with it.
+    const last = draft.lines.at(-1)
+    const poured =
+      last?.food?.id === 'water' &&
+      clauses.some(({ about, text }) => about === 'pieces' && POURS_WATER.test(text)) &&
+      !clauses.some(({ about, text }) => about === draft && /\bwater\b/i.test(text))
+        ? last
+        : null
+    // Listed last, behind everything that is mixed.
+    const item = draft.lines
+      .filter((one) => one !== poured)
+      .slice(-1)
+      .find(({ food, read }) => {
+        if (!isFat(food)) return false
+        const word = fatWord(read.name)
+        const atPieces = clauses.some(
+          ({ about, text }) =>
+            about === 'pieces' &&
+            (OILED.test(text) ||
+              (word.test(text) && HEATS_OR_IN.test(text)) ||
+              // "Oil", "spray oil" and no more: the pieces are the only thing that is fried.
+              ((!read.measures.length || food?.id === 'oil-spray') && FRIES_PIECES.test(text)) ||
+              (!read.measures.length && APPLIES_FAT.test(text))),
+        )
+        const own = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
+        return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))
+      })
+    if (!item) continue
+    const moved = poured ? [item, poured] : [item]
+    draft.lines = draft.lines.filter((one) => !moved.includes(one))
+    panOf(drafts).lines.push(...moved)
+    return
+  }
+}
