@@ -96,6 +96,43 @@ describe('a food against a diet', () => {
   })
 })
 
+describe('what a name says', () => {
+  const { foods } = reference
+  const judged = (id: string, said: RegExp, unless: RegExp) => {
+    const diet = reference.diets.find((one) => one.id === id)!
+    return [...foods.values()]
+      .filter((one) => {
+        const names = [one.name, ...one.synonyms].filter((name) => said.test(name) && !unless.test(name))
+        const { breaks, may } = foodAgainstDiet(one, diet)
+        return names.length > 0 && !breaks.length && !may.length
+      })
+      .map((one) => one.id)
+  }
+
+  it('of pork is pork, or doubted', () => {
+    const meatless = /\b(?:vegan|vegetarian|veggie|plant|soya?|tofu|tempeh|jackfruit|mushroom|coconut)\b/i
+    const other = /\b(?:turkey|chicken|beef|lamb|duck|kosher|halal) |pork (?:and|or) |without lard/i
+    expect(
+      judged(
+        'no-pork',
+        /\b(?:pork|bacon|ham|lardons?|pancetta|guanciale|pepperoni|salami|prosciutto|chorizo|mortadella|gammon|nduja|lard|speck)\b/i,
+        new RegExp(`${meatless.source}|${other.source}`, 'i'),
+      ).filter((id) => !/^(?:vegan|plant|vegetarian)-|seitan/.test(id)),
+    ).toEqual([])
+  })
+
+  it('of onion and garlic is of the onion family, or doubted', () => {
+    // Nigella is called onion seed and is none; asafoetida stands in for both.
+    expect(
+      judged(
+        'no-onion-garlic',
+        /\b(?:onions?|garlic|leeks?|shallots?|chives?|scallions?)\b/i,
+        /\bonion seeds\b/i,
+      ),
+    ).toEqual([])
+  })
+})
+
 describe('one diet within another', () => {
   const { foods } = reference
   const diet = (id: string) => reference.diets.find((one) => one.id === id)!

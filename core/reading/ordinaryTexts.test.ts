@@ -58,6 +58,8 @@ describe('an ingredient line', () => {
     ['390 g carton green lentils, drained', 'lentils-canned 234'],
     ['2 cups grated mooli (radish), squeezed of water', 'red-radish 232'],
     ['1 tbsp oil + extra for brushing', 'sunflower-oil 13.6 | sunflower-oil 15'],
+    ['1 can (10 ct) buttermilk biscuits', 'buttermilk-biscuit-dough 464'],
+    ['1 pack yufka triangles (20)', 'yufka-triangles 360'],
     ['640 g puff pastry, each sheet cut into 9, thawed', 'puff-pastry 640'],
     ['24 slices turkey pepperoni', 'turkey-pepperoni 43.2'],
     ['oil for frying, about 1 cm in the pan', 'sunflower-oil 15'],
@@ -225,6 +227,7 @@ describe('how the pieces are cooked', () => {
     ['50 mins at 180 - start at 200 for first 10.', ['bake', 200, 10, 'bake', 180, 40]],
     ['Pan 5 mins each side, then oven 180 10 mins.', ['griddle', null, 10, 'bake', 180, 10]],
     ['Dry pan, medium, with lid - 5 min one side, 4 the other.', ['griddle', null, 9]],
+    ['200C 15 mins, 180C 20.', ['bake', 200, 15, 'bake', 180, 20]],
     ['Air fryer 180 10 min. (Oven: 200 18-20.)', ['bake', 180, 10]],
     ['To steam: 10 minutes in a lined basket.\nTo pan fry: 2 tbsp oil, fry 3 minutes.', ['steam', null, 10]],
   ])('%s', (steps, expected) => {

@@ -15,6 +15,9 @@ const HEATS_LIQUID = recalled(
 const HEATS_FILLING = recalled(
   /^\W*(?:gently |slowly )?heat (?:gently |slowly )?(?:(?:all|the|of|your|everything|remaining) )*(?:filling|stuffing|mixture|ingredients|everything|sauce)\b[^.;]*\b(?:until|till)\b[^.;]*\b(?:thick\w*|hot|bubbl\w+)/i,
 )
+const IN_PAN_TILL_CHARRED = recalled(
+  /\b(?:cook|fry|sear)\b[^.;]*\b(?:pan|skillet|tawa|wok)\b[^.;]*\bcharr(?:ed|y|ing)?\b/i,
+)
 const FROM_KETTLE = recalled(
   /\b(?:wilt|blanch|soften|scald|pour|cover)\b[^.;]*\b(?:kettle|boiling water|hot water)\b|\bpour\b[^.;]*\b(?:boiling|hot) water over\b/i,
 )
@@ -56,6 +59,8 @@ export function wayIn(
       !/oven|\bchar/i.test(text)
     )
       return 'fry'
+    // "Cook on a hot pan until charred".
+    if (way === 'roast' && IN_PAN_TILL_CHARRED.test(text)) return 'fry'
     return way
   }
   if (/\bin(?:to)? (?:an? |the )(?:\p{L}+ )?oven\b[^.;]*\d ?(?:min|h)/iu.test(text)) return 'roast'

@@ -94,7 +94,7 @@ export const KEPT_BACK =
   /\b(?:save|keep|reserve|saving|keeping|reserving|hold back|set aside)\b[^()]{0,30}\b(?:for|to)\b[^()]{0,20}\b(?:tops?|brush|glaz|wash|finish|seal)\p{L}*[^()]*/iu
 /** How many are in a packet, or how many of a thing are needed: "30", "about 40", "36 pieces". */
 const HOLDS =
-  /^(?:you(?:['’]ll| will)? need |there are |contains |holds |use )?(?:about |around |approx\.? |roughly |~ ?)?(\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?)(?: (?:pieces|pcs?|wrappers|skins|sheets|leaves|discs|of them|in (?:it|all|total)|or so))?$/i
+  /^(?:you(?:['’]ll| will)? need |there are |contains |holds |use )?(?:about |around |approx\.? |roughly |~ ?)?(\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?)(?:[ -](?:ct|count|pieces|pcs?|wrappers|skins|sheets|leaves|discs|of them|in (?:it|all|total)|or so))?$/i
 const IN_EACH =
   /^(?:about )?(\d{1,3})\s+(?:\p{L}+\s+)?(?:in (?:each|a|every)|per|to (?:a|each)|each)(?:\s+(?:pack(?:et|age)?|box|bag|one))?$/iu
 export const PER_BATCH =

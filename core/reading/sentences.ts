@@ -92,7 +92,7 @@ const SOME_MINUTES = String.raw`\d{1,2}(?:-\d{1,2})? ?(?:min\w* )?`
 const GOES_ON_TO = new RegExp(
   [
     // "220 C 15 min, 160 C 40 min": one heat after the other.
-    String.raw`(?<=\d{3} ?(?:°|deg\w*)? ?[CF]?\s+(?:for )?\d{1,2}(?:-\d{1,2})? ?min\w*)\s*,\s+(?:then )?(?=\d{3} ?(?:°|deg\w*)? ?[CF]?\s+(?:for )?\d{1,2}(?:-\d{1,2})? ?min)`,
+    String.raw`(?<=\d{3} ?(?:°|deg\w*)? ?[CF]?\s+(?:for )?\d{1,2}(?:-\d{1,2})? ?min\w*)\s*,\s+(?:then )?(?=\d{3} ?(?:°|deg\w*)? ?[CF]?\s+(?:for )?\d{1,2}(?:-\d{1,2})?(?: ?min|\W*$))`,
     // ", turn down to 180", ", 170 for the remaining 20", " and 350 °F for 20", " then 30 more at 180"
     String.raw`,\s+(?:and )?(?=(?:turn|reduce|lower|drop) (?:it |(?:the )?(?:oven|heat) )?(?:down )?to \d{3})`,
     String.raw`,\s+(?:and )?(?=(?:raise|increase|bring|turn up) (?:the )?(?:oil|heat|temperature|fryer)(?: up)? to \d{3})`,
