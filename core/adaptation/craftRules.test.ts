@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest'
+import { afterAll, describe, expect, it } from 'vitest'
 import { demo } from '../../test/demo'
 import { reference } from '../../test/helpers'
 import { corpus } from '../../test/readingCorpus'
@@ -6,6 +6,7 @@ import { adapt, type Adaptation } from './adapt'
 import type { Food } from '../food/food'
 import { foodIs } from '../food/groups'
 import { RecipeProblem } from '../recipe/problem'
+import type { Evaluation } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
@@ -39,11 +40,39 @@ const recipes: { name: string; recipe: Recipe }[] = [
   ...corpus().map((one) => ({ name: one.name, recipe: readRecipe(one.text, reference.foods).recipe })),
 ]
 
+/** Of an evaluation what is asked here: thousands of whole ones are more than a worker holds. */
+type Asked = Pick<Evaluation, 'diets' | 'dough' | 'perPiece' | 'abilities'>
+const askedOf = ({ diets, dough, perPiece, abilities }: Evaluation): Asked => ({
+  diets,
+  dough,
+  perPiece,
+  abilities,
+})
+const slim = ({
+  recipe,
+  changes,
+  unmet,
+  compromise,
+  conflict,
+  distance,
+  before,
+  evaluation,
+}: Adaptation) => ({
+  recipe,
+  changes,
+  unmet,
+  compromise,
+  conflict,
+  distance,
+  before: askedOf(before),
+  evaluation: askedOf(evaluation),
+})
+
 interface Made {
   name: string
   ids: string[]
   recipe: Recipe
-  made: Adaptation
+  made: ReturnType<typeof slim>
 }
 /** Every demo recipe with everything, the corpus with two diets and a pair each, in turn. */
 const all: Made[] = recipes.flatMap(({ name, recipe }, at) => {
@@ -53,7 +82,7 @@ const all: Made[] = recipes.flatMap(({ name, recipe }, at) => {
     : [[DIETS[at % DIETS.length]!], [DIETS[(at + 3) % DIETS.length]!], PAIRS[at % PAIRS.length]!]
   return asked.flatMap((ids): Made[] => {
     try {
-      return [{ name, ids, recipe, made: adapt(recipe, ids, reference) }]
+      return [{ name, ids, recipe, made: slim(adapt(recipe, ids, reference)) }]
     } catch (error) {
       // A recipe without a dough, or with a liquid nobody has weighed, is asked about and not adapted.
       if (error instanceof RecipeProblem) return []
@@ -62,6 +91,10 @@ const all: Made[] = recipes.flatMap(({ name, recipe }, at) => {
   })
 })
 const reached = all.filter(({ made }) => !made.conflict.length)
+// What a worker has made for one file it would keep for all the others.
+afterAll(() => {
+  for (const list of [all, reached, recipes]) list.length = 0
+})
 const said = ({ made }: Made) => made.compromise
 const isFormed = ({ made }: Made) => made.changes.some((change) => change.kind === 'formula')
 const label = ({ name, ids }: Made) => `${name} for ${ids.join(', ')}`

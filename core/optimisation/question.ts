@@ -153,7 +153,7 @@ export const keptDiets = ({
   before,
   reference,
   wishes,
-}: Pick<ModelInput, 'before' | 'reference' | 'wishes'>): Diet[] =>
+}: Pick<ModelInput, 'reference' | 'wishes'> & { before: Pick<Evaluation, 'diets'> }): Diet[] =>
   reference.diets.filter(
     (diet) =>
       wishes.weights.kept > 0 &&

@@ -20,7 +20,7 @@ export const withoutVents: (text: string) => string = remember((text) => text.re
 const LISTED = String.raw`(?:the )?(?!(?:then|${GOES_ON})\b)[\p{L}'-]+(?: (?!and\b|or\b|in\b|until\b|for\b|on\b)[\p{L}'-]+){0,3}`
 /** "Everything except the pastry, egg and seeds": the whole list is left out, and the next verb is not. */
 const EXCEPTED = new RegExp(
-  String.raw`\b(?:except(?:ing)?(?: for)?|apart from|but not|(?<=\b(?:everything|all|the rest) )(?:but|minus|without)|other than|(?<=\b(?:everything|all|the lot) )bar) ${LISTED}(?:(?:, ${LISTED})*,? (?:and|or|&|\\+) ${LISTED})?`,
+  String.raw`\b(?:except(?:ing)?(?: for)?|apart from|but not|(?<=\b(?:everything|all|the rest) )(?:but|minus|without)|other than|(?<=\b(?:everything|all|the lot) )bar) ${LISTED}(?:(?:, ${LISTED})*,? (?:and|or|&|\+) ${LISTED})?`,
   'giu',
 )
 /** A text without what it leaves out of what it speaks of. */

@@ -97,7 +97,8 @@ function isStirredInLast(said: string, next: Clause | undefined): boolean {
   const tail = said.slice(said.search(BEFORE_COOLING)).replace(/^(?:,|\s+and)\s+/i, '')
   return COOLS.test(tail) || (next !== undefined && !next.closed && COOLS.test(next.text))
 }
-const BUTTER_FOR_PIECES = /^\W*(?:then )?(?:brown|melt|sizzle|heat) (?:the |some |your )?butter\b/i
+const BUTTER_FOR_PIECES =
+  /^\W*(?:then )?(?:brown|melt|sizzle|heat) (?:the |some |your )?butter\b(?![^.;]*\b(?:add|fry|saut\w+|cook|soften|sweat)\b)/i
 const DIVIDES_AMONG = recalled(
   /^\W*(?:divide|share|portion|spread|spoon|lay)\b[^.;]*\b(?:between|among|over|on(?:to)?|into) (?:the |each |all )*(?:\d+ )?(?:tortillas?|wraps?|rounds?|dis[ck]s?|wrappers?|sheets?|squares?|circles?|pittas?|pitas?)\b/i,
 )

@@ -27,6 +27,7 @@ export interface CookingRead {
 const OTHER_OVEN = recalled(
   /^\W*(?:or )?(?:in (?:an? |the )?)?(?:air[- ]?fry(?:er)?|(?:conventional |fan )?oven)\s*(?:[:–—-]|(?=\d{3}))[^;]*\d(?:[^;]*min|[^;\d]{1,8}\d{1,2}\s*[-–]\s*\d{1,2})/i,
 )
+/** "To steam: …", "to pan fry: …": the same told in several ways. */
 const WAY_LABEL = recalled(
   /^\W*to (steam|boil|bake|grill|griddle|(?:pan[- ]?|deep[- ]?|shallow[- ]?|air[- ]?)?fry)(?: (?:them|the \p{L}+))?\s*[:–—]/iu,
 )

@@ -128,6 +128,13 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   // "On each wrapper: half a slice of cheese" is done with every one of them.
   if (/^(?:on|onto|in|into|to|over) (?:each|every|one)\b/i.test(name)) return null
   const dash = !/[:：]/.test(text.slice(0, inline[1]!.length + 1))
+  // "Mix dough - soft. 15 min" is done.
+  if (
+    dash &&
+    /^(?:mix|make|rest|prepare) (?:the |your )?\p{L}+$/iu.test(name) &&
+    !STARTS_WITH_NUMBER.test(rest)
+  )
+    return null
   const kind = kindOf(name)
   if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null

@@ -14,10 +14,10 @@ import { unitById } from './units'
 const UNIT = String.raw`(?:${UNIT_NAMES}|handfuls?|pinch(?:es)?|bunch(?:es)?|sprigs?|dash|parts?)(?!\p{L})`
 const AMOUNT = String.raw`(?<amount>(?:about |approx\.? |~ ?)?(?:(?:${DIGIT_NUMBER})(?: ?(?:-|–|to) ?(?:${DIGIT_NUMBER}))?|an?) ?${UNIT})`
 const NAME = String.raw`\p{L}[\p{L}'’ -]{1,40}?`
-const JOINT = String.raw`(?:,? (?:and|&|\+|n) |, |(?: ?\/ ?))`
+const JOINT = String.raw`(?:,? (?:and|&|\+|n) |, |(?: ?[/+] ?))`
 const LIST = String.raw`(?<list>${NAME}(?:${JOINT}${NAME}){1,7})`
 /** Words that say the foods make up the amount together. */
-const TOGETHER = String.raw`(?:mixed(?: together)?|combined|together|altogether|(?:in )?total|in all|half (?:and|&|n) half|half ?\/ ?half|50 ?[/:-] ?50|half (?:of )?each|(?:in )?equal (?:parts|amounts|quantities|measures)|mix|mixture|blend)`
+const TOGETHER = String.raw`(?:mixed(?: together)?|combined|together|altogether|(?:in )?total|in all|half (?:and|&|n) half|half ?\/ ?half|half half|50 ?[/:-] ?50|half (?:of )?each|(?:in )?equal (?:parts|amounts|quantities|measures)|mix|mixture|blend)`
 /** Words in front of the foods that say so. */
 const A_MIX = String.raw`(?:of )?(?:an? |the )?(?:mix(?:ed|ture)?|blend|combination)(?: of)?`
 const BETWEEN = '(?:split|shared|divided) between'
@@ -97,7 +97,7 @@ function foodsOf(list: string, foods: Foods, each = false): Listed | null {
   // "Swede + potato mix, diced": what is done to them follows behind the last comma.
   const [, bare, prep] = DONE_BEHIND.exec(list) ?? [null, list, '']
   const names = bare!
-    .split(/,? (?:and|&|\+|n) |, | ?\/ ?/i)
+    .split(/,? (?:and|&|\+|n) |, | ?[/+] ?/i)
     .map((name) => name.replace(/^half | mix(?:ture)?$/gi, '').trim())
     .filter(Boolean)
     .map(asGround(foods))

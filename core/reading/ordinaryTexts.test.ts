@@ -147,6 +147,16 @@ describe('where a line goes, by what the method says of it', () => {
     expect(parts(text).find((part) => part.startsWith('finish'))).toBe(expected)
   })
 
+  it('seeds of a spice on top are as many as sesame would be, and it is said', () => {
+    const finish = readRecipe(
+      'Sausage rolls\nMakes 16\n\n500 g puff pastry\n400 g sausage meat\n1 egg, beaten\nfennel seeds\n\nMix everything except egg + seeds. Halve the pastry, shape the filling down each, egg the edge, roll & seal. Cut each into 8. Glaze, seeds, slash. Bake 200 C 25 mins.',
+      foods,
+    ).recipe.parts.find(({ kind }) => kind === 'finish')!
+    const seeds = finish.lines.find(({ foodId }) => foodId === 'fennel-seed')!
+    expect(seeds.grams).toBe(5)
+    expect(seeds.notes.map(({ text }) => text).join()).toContain('5 g of')
+  })
+
   it('oil that is brushed on besides is on top, whatever the filling takes of it', () => {
     expect(
       parts(

@@ -47,7 +47,7 @@ const SIZE_AND_COUNT = new RegExp(
   'iu',
 )
 const STATE =
-  '(?:(?:hard|soft)[- ]boiled|boiled|cooked|steamed|roasted|mashed|scrambled|beaten|juiced|zested|crushed|peeled|(?:fine(?:ly)? )?(?:chopped|grated|sliced|minced|diced|cubed|shredded))'
+  '(?:(?:hard|soft)[- ]boiled|boiled|cooked|steamed|roasted|mashed|scrambled|beaten|juiced|zested|crushed|peeled|pur[ée]ed|(?:fine(?:ly)? )?(?:chopped|grated|sliced|minced|diced|cubed|shredded))'
 const COUNT_AND_STATE = new RegExp(
   String.raw`^(\p{L}+(?: \p{L}+)?)(?: |\s*[-–:,]\s*)(\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?${STATE}(?:(?:,? (?:and |& )?)${STATE})*)(?=,| and |$)`,
   'iu',

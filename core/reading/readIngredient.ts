@@ -1,5 +1,6 @@
 import { waterIn } from '../food/amount'
 import type { Food, Foods } from '../food/food'
+import { foodIs } from '../food/groups'
 import { newLine, type Choice, type Line } from '../recipe/document'
 import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
 import { boiledPerGram, isBoiledSoft } from './boiledWeight'
@@ -224,13 +225,19 @@ function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
     const match = matchFood(own.name, foods)
     if (!match || match.food.id === taken.id || match.how === 'part') continue
     const stated = own.measures.length ? own : { ...read, name: own.name, alternative: null, prep: own.prep }
+    const counted = weighLine(stated, match.food)
+    // "1 egg or milk": no milk is counted out, and what is usual is taken.
+    const isPoured = counted.grams === null && foodIs(match.food, 'pours')
+    const weighed = isPoured
+      ? weighLine({ ...own, measures: [], unmeasured: 'as required' }, match.food)
+      : counted
     choices.push({
       raw: limit(text.trim(), 500),
       foodId: match.food.id,
       name: limit(own.name, 200),
       prep: own.prep.map((word) => limit(word, 200)).slice(0, 20),
       handling: '',
-      ...weightsOf(weighLine(stated, match.food), match.food),
+      ...weightsOf(weighed, match.food),
     })
   }
   return choices.slice(0, 8)

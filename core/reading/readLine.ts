@@ -76,7 +76,7 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
     'pan',
   ],
   [
-    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|paint(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|garnish(?:ing)?|scatter(?:ing)?|strew(?:ing)?|drizzl(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|after(?:wards)?|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?|end)|for (?:tossing|rolling)(?: (?:in|them|the \w+))*(?=\W*$)(?<=\bsugar\b.*)|for (?:after(?:wards)?|later)|(?:when|while|once) (?:hot|warm|baked|done|out)(?=\W*$)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
+    /\b(?:(?:for|to) (?:the )?(?:brush(?:ing)?|paint(?:ing)?|glaz(?:e|ing)|finish(?:ing)?|seal(?:ing)?|top(?:ping)?|sprinkl(?:e|ing)|coat(?:ing)?|decorat(?:e|ing)|garnish(?:ing)?|scatter(?:ing)?|strew(?:ing)?|drizzl(?:e|ing)|egg ?wash|wash)(?: (?:over|on top|after(?:wards| (?:baking|cooking|steaming|frying))?|(?:over |between )?the (?:tops?|edges?|layers?|sheets?|dough|pastry|pies|buns|parcels|coils?|rolls)))?|for (?:the )?(?:tops?|edges?|end)|for (?:tossing|rolling)(?: (?:in|them|the \w+))*(?=\W*$)(?<=\bsugar\b.*)|for (?:after(?:wards)?|later)|(?:when|while|once) (?:hot|warm|baked|done|out)(?=\W*$)|(?:scattered |sprinkled )?(?:on|over the) top(?=\W*$))\b/i,
     'finish',
   ],
   [

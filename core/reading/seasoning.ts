@@ -37,6 +37,14 @@ export function seasonToTaste(draft: Draft): void {
         gramsLow: SEEDS_ON_TOP_GRAMS / 2,
         gramsHigh: SEEDS_ON_TOP_GRAMS * 2,
       })
+      line.notes = [
+        ...line.notes.filter((note) => !/^(?:to-taste|as-required|no-amount)$/.test(note.code)),
+        {
+          code: 'no-amount',
+          level: 'check',
+          text: `No amount is given: ${SEEDS_ON_TOP_GRAMS} g of ${food.name} is assumed, as seeds on top are; common practice, no source`,
+        },
+      ]
       continue
     }
     const others = draft.lines.filter(

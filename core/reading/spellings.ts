@@ -129,6 +129,8 @@ function spelled(line: string): string {
         '$1$2',
       )
       .replace(/\bpkgs?\b\.?/gi, 'packet')
+      // "Servings - 8 buns".
+      .replace(/^(\W*(?:servings?|serves|makes|yields?))\s+[-–—=]\s+(?=\d)/i, '$1: ')
       .replace(/\bea\b\.?(?=\s|$|[),;])/g, 'each')
       .replace(/\bsqs\b/gi, 'squares')
       // "Boil n mash".
