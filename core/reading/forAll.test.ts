@@ -18,7 +18,8 @@ describe('what a line says it is for', () => {
     ['3 apples, 2 tbsp sugar, 1 tsp cinnamon, knob butter, milk to glaze', ['milk']],
     ['1 tsp sage, 1 tsp thyme, plant milk to brush', ['plant-milk-any']],
     ['1 onion, 100 ml boiling water, 1 egg to glaze', ['egg']],
-    ['250 g flour, 1/2 tsp salt, 1 tbsp olive oil + extra for brushing', []],
+    // The spoon goes into the dough, and what is brushed on besides is a line of its own.
+    ['250 g flour, 1/2 tsp salt, 1 tbsp olive oil + extra for brushing', ['olive-oil']],
   ])('%s', (line, wanted) => {
     expect(forTop(line)).toEqual(wanted)
   })
