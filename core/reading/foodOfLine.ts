@@ -208,19 +208,12 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
     if (plain && named?.food.group !== plain.food.group && !carries(plain.food, hazards)) return null
   }
   // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
-  const canned =
-    read.prep.includes('from a container') &&
-    /\b(?:cans?|tins?|tinned|canned|jars?)\b/i.test(withPlainAmounts(read.raw))
-      ? matchFood(`canned ${read.name}`, foods)
-      : null
-  if (canned?.how === 'exact') return canned
-  // "390 g carton green lentils, drained": cooked, and out of their water.
-  const drained =
-    read.prep.includes('from a container') &&
-    read.prep.some((word) => /^(?:rinsed and )?drained\b/i.test(word))
-      ? matchFood(`canned ${read.name}`, foods)
-      : null
-  if (drained?.how === 'exact' && drained.food.group === 'pulse') return drained
+  const packed = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
+  const isCan = /\b(?:cans?|tins?|tinned|canned|jars?)\b/i.test(withPlainAmounts(read.raw))
+  // "390 g carton green lentils, drained": pulses out of their water are cooked, whatever they come in.
+  const isDrained =
+    packed?.food.group === 'pulse' && read.prep.some((word) => /^(?:rinsed and )?drained\b/i.test(word))
+  if (packed?.how === 'exact' && (isCan || isDrained)) return packed
   // "450 g flour (strong)": what kind of it stands behind.
   for (const word of read.prep) {
     const kind = OF_KIND.test(word) ? matchFood(`${word} ${read.name}`, foods) : null

@@ -100,12 +100,12 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
       pieces: null,
     }
   // "Stuffing of paneer 150 g with salt and pepper".
-  const of_ = MADE_OF.exec(text)
-  if (of_ && AMOUNT.test(of_[2]!) && !startsLikeStep(text))
+  const madeOf = MADE_OF.exec(text)
+  if (madeOf && AMOUNT.test(madeOf[2]!) && !startsLikeStep(text))
     return {
-      kind: kindOf(of_[1]!)!,
-      name: of_[1]!,
-      rest: of_[2]!.replace(/ with (?=\p{L})/u, ', '),
+      kind: kindOf(madeOf[1]!)!,
+      name: madeOf[1]!,
+      rest: madeOf[2]!.replace(/ with (?=\p{L})/u, ', '),
       pieces: null,
     }
   const counted = COUNTED_INLINE.exec(text)

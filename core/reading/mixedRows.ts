@@ -3,6 +3,7 @@ import { both, type LinePart, type Split } from './lineParts'
 import { matchFood } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN } from './readNumber'
+import { ROLLED_IN } from './rowWords'
 import { UNIT_PATTERN } from './units'
 
 // Rows that name several foods with their amounts: mixed in a bracket, or each name with its amount behind it.
@@ -23,11 +24,11 @@ export function mixedInBrackets(raw: string, foods: Foods, split: Split): LinePa
       const read = readLine(text)
       return read.measures.length > 0 && matchFood(read.name, foods)?.how === 'exact'
     })
-  const purpose = what && ROLLED_IN.test(what) ? 'to finish' : (what ?? FOR_AT_END.exec(name!)?.[0])
+  const purpose = what && FOR_ROLLING.test(what) ? 'to finish' : (what ?? FOR_AT_END.exec(name!)?.[0])
   return isMixed ? both(parts.map(({ text }) => (purpose ? `${text}, ${purpose}` : text))) : null
 }
 const FOR_AT_END = /(?:for|to) (?:serv|top|finish|garnish|dip|brush|glaz)\w*$/i
-const ROLLED_IN = /^(?:to|for) (?:roll|toss|coat|dust|dredge|dip|sprinkl)\w*\b/i
+const FOR_ROLLING = new RegExp(String.raw`^(?:to|for) (?:${ROLLED_IN})\w*\b`, 'i')
 
 const MEASURED = String.raw`(?:${NUMBER_PATTERN}) ?(?:${UNIT_PATTERN})`
 /** Where the first amount of a row ends. */

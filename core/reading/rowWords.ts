@@ -39,3 +39,6 @@ export const WRAPS_EACH =
 
 /** "Rough puff - rub butter into the flour"; "water - to knead" is poured. */
 export const DASHED_WORK = /^[^:\d]{3,30}?\s[-–—]\s+((?!to\b)\S+(?: \S+){3,})$/
+
+/** What is done with pieces in sugar or crumbs. */
+export const ROLLED_IN = 'roll|toss|coat|dust|dip|dredg|sprinkl'

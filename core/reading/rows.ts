@@ -20,6 +20,7 @@ import {
   SPOON_EACH,
   WRAPS_EACH,
   DASHED_WORK,
+  ROLLED_IN,
 } from './rowWords'
 import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { isHeatOrTime } from './time'
@@ -80,7 +81,7 @@ const worksWithAmount = (text: string, foods: Foods): boolean => {
   )
 }
 
-const WHAT_FOR = /,?\s+(?:to|for) (?:roll|toss|coat|dust|dip|dredg|sprinkl)\w*\b[^,;.]{0,24}$/i
+const WHAT_FOR = new RegExp(String.raw`,?\s+(?:to|for) (?:${ROLLED_IN})\w*\b[^,;.]{0,24}$`, 'i')
 
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
@@ -179,13 +180,8 @@ function tellsToDo(text: string, foods: Foods): boolean {
     .replace(/\([^()]*\)/g, ' ')
     .replace(WHAT_FOR, '')
     .trim()
-  if (
-    own !== text &&
-    own &&
-    matchFood(own, foods)?.how === 'exact' &&
-    matchFood(own, foods)!.leftOver.length === 0
-  )
-    return false
+  const mixture = own && own !== text ? matchFood(own, foods) : null
+  if (mixture?.how === 'exact' && !mixture.leftOver.length) return false
   if (words >= 14) return DOING.test(text) || !/,/.test(text)
   if (words >= 6 && DOING.test(text) && !/^(?:oil|water|milk|butter|ghee|flour|salt|egg)\b/i.test(text)) {
     const read = readLine(text)
