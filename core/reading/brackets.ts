@@ -7,6 +7,8 @@ const USED_OF_IT =
   /\b(?:won['’]?t|will not|don['’]?t|do not|didn['’]?t) (?:use|need) (?:it |them )?all\b|\bonly (?:use|need)\b|\buse (?:only|just|about)\b/i
 /** What is sold by the pack. */
 const PACKED = /^(?:can|jar|packet|tub|block|sheet|tube|bottle|ball)$/
+/** What is printed on tins with their liquid; what is drained weighs less. From memory of tins. */
+const CAN_SIZE = /^(?:14|14\.5|15|15\.5|16|28|29)[- ]?(?:oz|ounces?)\.?$|^(?:39\d|4[0-2]\d|800) ?g$/i
 const WEIGHED_AND_SAID =
   /^(?:net |weighing |about |approx\.? )?(\d[\d.,]* ?(?:g|kg|ml|oz|lb))\b\.?\s*([^\d]*)$/i
 
@@ -43,7 +45,9 @@ export function withoutBrackets(text: string, measures: Measure[], prep: string[
       // "(1 kg, 600 g once peeled)": what is left of it goes in.
       // "500 g cottage cheese drained overnight (~380 g)": what is left is what goes in.
       const isLeft = dual && /\b(drained|squeezed|strained|pressed)\b[^(]*$/i.exec(text.slice(0, at))
-      if (isLeft) {
+      // "1 can chickpeas, drained (15 oz)": that is what the can is called by.
+      const isCanSize = outer?.unitId === 'can' && outer.low === 1 && CAN_SIZE.test(piece.trim())
+      if (isLeft && !isCanSize) {
         measures.splice(0)
         // "2 tins tuna, drained (112 g)": as it comes out of its liquid.
         if (/drained/i.test(isLeft[1]!)) prep.push('drained weight')

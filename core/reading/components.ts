@@ -123,6 +123,9 @@ export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
       // No part calls itself a filling: this is what goes inside.
       component.into = null
       component.kind = !shell && component.lines.some(leadsDough) ? 'shell' : 'filling'
+      // "For poli" over flour, and another part is the filling: no riddle either.
+      if (component.kind === 'shell' && orphans.length === 1 && fillings().some(({ unsure }) => !unsure))
+        component.unsure = false
       // "Rice porridge" over its rice is no riddle.
       const words = wordsOfDraft(component)
       if (

@@ -7,6 +7,7 @@ import type { Draft } from './drafts'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import { guessServings } from './guessServings'
+import { leaveInPacket } from './leftInPacket'
 import {
   ballOf,
   BY_WHAT_IS_BOUGHT,
@@ -119,6 +120,7 @@ export function countPieces(
   const { pieces, stated } = best
     ? { pieces: believe(best, found, counting, notes), stated: !BY_WHAT_IS_BOUGHT.has(best.by) }
     : assumePieces(counting, way, facts, notes)
+  if (stated) leaveInPacket(drafts, found, pieces)
   const eaters = eatersOf({ ...counting, servings }, pieces) ?? guessEaters(counting, pieces, notes)
   return {
     pieces,

@@ -134,11 +134,15 @@ const wordsOfName: (name: string) => readonly string[] = remember((name) => {
   const own = normaliseName(name).split(' ')
   // "Onion powder" is named whole: the onion is another food.
   if (own.length > 1 && own.at(-1) === 'powder' && own.some((word) => ROOTS.test(word))) return []
+  // "Sauté the veg" means no vegetable stock.
+  if (MADE_OF_VEG.test(own.at(-1)!))
+    return own.filter((word) => !/^veg(?:etable)?$/.test(word) && isWord(own, word))
   // "Greens" alone names a food; "green pepper" is named by its last word.
-  return own.filter(
-    (word) => word.length > 2 && !COMMON.has(word) && (own.length === 1 || !DESCRIBES.has(word)),
-  )
+  return own.filter((word) => isWord(own, word))
 })
+const isWord = (own: readonly string[], word: string) =>
+  word.length > 2 && !COMMON.has(word) && (own.length === 1 || !DESCRIBES.has(word))
+const MADE_OF_VEG = /^(?:stock|broth|bouillon|cube|oil|fat|shortening|suet|spread)$/
 
 /** What a food is called, also by cooks: "spuds", "keema". */
 function wordsOfFood(food: Food): readonly string[] {

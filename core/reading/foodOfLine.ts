@@ -18,7 +18,7 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   if (food.unitGrams.clove || food.unitGrams.inch) return null
   // "1 tsp coriander" beside cumin is ground; "1 tsp coriander, chopped" is the leaf.
   if (
-    read.prep.some((word) => !/crushed|ground|roasted|toasted|powdered/i.test(word)) ||
+    read.prep.some((word) => !/crushed|ground|roasted|toasted|powdered|\bseeds?$|\bpowder$/i.test(word)) ||
     /\b(?:fresh|leaf|leaves|chopped|minced)\b/i.test(read.raw)
   )
     return null
@@ -226,7 +226,13 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
   const closer = (plain && !isOneMeat ? read.prep : []).flatMap((word) => {
     const names = /^\p{L}+(?:[ -]\p{L}+){0,3}$/u.test(word) && !/\bfree$/i.test(word)
     const found = names ? matchFood(word, foods) : null
-    return found?.how === 'exact' && found.food.group === plain!.food.group ? [found] : []
+    // "Dhania (coriander seeds)": of a plant that is a leaf by name it is the seed.
+    const isSeedOf =
+      /^(?:herb|vegetable)$/.test(plain!.food.group) &&
+      found?.food.group === 'spice' &&
+      / (?:seeds?|powder)$/i.test(word) &&
+      read.raw.includes(`(${word})`)
+    return found?.how === 'exact' && (isSeedOf || found.food.group === plain!.food.group) ? [found] : []
   })
   if (new Set(closer.map(({ food }) => food.id)).size === 1) return closer[0]!
   // "250 g bryndza (sheep's cheese)": a word that nobody knows, and behind it what it is.

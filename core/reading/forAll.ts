@@ -49,13 +49,13 @@ const isEgg = ({ match }: Listed): boolean => /^(?:egg|egg-yolk|egg-white)$/.tes
  * where all of the list is brushed or strewn on, and for an egg in front of its milk ("1 egg, 1 tbsp milk to glaze").
  */
 function holdsBefore(one: Listed, next: Listed, purpose: string, isAllOn: boolean): boolean {
-  // "1 tbsp oil + extra for brushing": the rest of the line is not.
-  if (next.joint === null || /\b(?:extra|more)\b/i.test(next.text)) return false
+  // "Nigella, coriander leaves for the top": both are strewn.
+  const areStrewn = [one, next].every(({ match, text }) => isStrewn(match) && !readLine(text).measures.length)
+  // "1 tbsp oil + extra for brushing": the rest of the line is not; of seeds without a number it is.
+  if (next.joint === null || (/\b(?:extra|more)\b/i.test(next.text) && !areStrewn)) return false
   if (!/^\s*[,;/]/.test(next.joint)) return true
   if (SERVES.test(purpose))
     return !readLine(one.text).measures.length || readLine(next.text).measures.length > 0
-  // "Nigella, coriander leaves for the top": both are strewn.
-  const areStrewn = [one, next].every(({ match, text }) => isStrewn(match) && !readLine(text).measures.length)
   if (!isAllOn) return areStrewn || (isEgg(one) && /milk|cream/.test(next.match?.food.group ?? ''))
   // A spoonful of water thins a wash; 100 ml of it went into the pot.
   const { measures } = readLine(one.text)

@@ -169,7 +169,10 @@ const heatSaid = (said: string): string =>
       '$1 $2 min',
     )
     // "Gas 4 for 25".
-    .replace(/\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2})(?!\d|\s*(?:-|min|m\b|h))/gi, '$1 for $2 min')
+    .replace(
+      /\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?!\d|\s*(?:[-–]|min|m\b|h))/gi,
+      '$1 for $2 min',
+    )
 
 /**
  * The ways of cooking that a clause names, in their order, each with its own heat and time.

@@ -135,7 +135,9 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
     !STARTS_WITH_NUMBER.test(rest)
   )
     return null
-  const kind = kindOf(name)
+  // "Impasto (dough): 500 g flour, …": the bracket says what the word does not.
+  const bracket = /\(([^)]{3,30})\)/.exec(name)?.[1]
+  const kind = kindOf(name) ?? (bracket && !dash ? kindOf(bracket) : null)
   if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.

@@ -26,7 +26,7 @@ const PIECE_WORDS = recalled(
   /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|(?<!\bin (?:\p{L}+ )?)pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/iu,
 )
 const FILLS = recalled(
-  /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b/i,
+  /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b|\b(?:put|place|keep|lay|spoon)\b[^.;]{0,40}\b(?:inside(?! the (?:oven|pan|tin|fridge))|in(?:to|side)? the (?:middle|cent(?:re|er)))\b/i,
 )
 const SHAPING = recalled(
   /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i,

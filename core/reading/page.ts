@@ -65,7 +65,7 @@ export const isQuestion = (text: string): boolean =>
   )
 
 const KEEPING =
-  /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|keeps? (?:for|well)|best (?:served|eaten)|not suitable|takes (?:about |around |roughly )?(?:an?|\d+|one|two|half)\b)/i
+  /^\W*(?:suitable for|can be (?:frozen|made ahead|kept)|freezes? well|(?:they )?(?:will )?(?:keeps?|lasts?|stays? fresh) (?:for|well|up to|about|frozen|in (?:the|a)|an?|\d)|best (?:served|eaten)|not suitable|takes (?:about |around |roughly )?(?:an?|\d+|one|two|half)\b)/i
 
 /** What is said of keeping it, or of how long it takes, is no ingredient and no step. */
 export const isAboutKeeping = (text: string): boolean => KEEPING.test(text)

@@ -59,6 +59,7 @@ export const isCutUp = (text: string, shape: Shape | null, title: string): boole
 /** A promise among the rows weighs more than a number among the steps, and the first more than the next. */
 const PROMISED_WEIGHT = 100
 const IN_STEPS_WEIGHT = 50
+const MAKES_IN_STEPS_WEIGHT = 75
 
 const OF_ROUNDS = /\b(?:circles|rounds|dis[ck]s|squares|rectangles)\b/i
 /** "Makes 24", "for 12 buns". */
@@ -70,7 +71,9 @@ function promised({ outline, said, shape }: Counting): Found[] {
       (!outline.steps.some((step) => step.text.includes(count.text)) ||
         /\b(?:makes|yields?|gives|serves)\b/i.test(count.text))
     if (!count.pieces || isCutUp(count.text, shape, outline.title)) return []
-    const weight = (isPromise ? PROMISED_WEIGHT : IN_STEPS_WEIGHT) - at
+    // "Makes 24 or so" at the end of what is told in one breath is surer than what was bought.
+    const inSteps = /\bmakes\b/i.test(count.text) ? MAKES_IN_STEPS_WEIGHT : IN_STEPS_WEIGHT
+    const weight = (isPromise ? PROMISED_WEIGHT : inSteps) - at
     // "Cut circles (about 20). Fill half, top with the remaining circles": two rounds make one.
     const step = isPromise ? undefined : outline.steps.find(({ text }) => text.includes(count.text))
     const isPaired = step !== undefined && OF_ROUNDS.test(count.text) && PAIRS.test(step.text)

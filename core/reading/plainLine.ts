@@ -1,4 +1,4 @@
-import { NUMBER_PATTERN } from './readNumber'
+import { NUMBER_PATTERN, readNumber } from './readNumber'
 import { UNIT_PATTERN } from './units'
 import { withPlainAmounts } from './amountsSpelt'
 import { PIECES } from './servings'
@@ -50,6 +50,13 @@ const STATE =
   '(?:(?:hard|soft)[- ]boiled|boiled|cooked|steamed|roasted|mashed|scrambled|beaten|juiced|zested|crushed|peeled|pur[ée]ed|(?:fine(?:ly)? )?(?:chopped|grated|sliced|minced|diced|cubed|shredded))'
 const COUNT_AND_STATE = new RegExp(
   String.raw`^(\p{L}+(?: \p{L}+)?)(?: |\s*[-–:,]\s*)(\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?${STATE}(?:(?:,? (?:and |& )?)${STATE})*)(?=,| and |$)`,
+  'iu',
+)
+const SKINS = String.raw`(?:\p{L}+ ){0,3}(?:wrappers|skins|sheets|dis[ck]s|rounds|tortillas|pastry)`
+const PACK = '(?:(?:an?|one|1) )?(?:pack|packet|package|pkt|bag)'
+const PACK_HOLDS = String.raw`\d{2,3}|ten|twelve|twenty|thirty|forty|fifty|sixty`
+const PACKET_OF = new RegExp(
+  String.raw`^(?:(${SKINS}),?(?:\s+[-–:]\s*|\s+)${PACK} of (${PACK_HOLDS})|${PACK} of (${PACK_HOLDS}) (${SKINS}))$`,
   'iu',
 )
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
@@ -258,6 +265,12 @@ export function plainLine(raw: string): string {
     .replace(
       /^(\p{L}[^()\d]*?)\s*\((?:1 |an? )?(?:pack|packet|package|bag|tray)s? of (\d{1,3})\)$/iu,
       '$2 $1',
+    )
+    // "1 packet of 40 spring roll sheets", "wonton wrappers, one packet of fifty": so many are in it.
+    .replace(
+      PACKET_OF,
+      (_, front: string | undefined, many: string | undefined, other: string | undefined, behind: string) =>
+        `1 packet ${front ?? behind} (${readNumber(many ?? other!)!.low})`,
     )
     // "2% cottage cheese, 1 cup": the same in front, and the amount behind.
     .replace(

@@ -210,6 +210,8 @@ export type ActName = keyof typeof APART | keyof typeof IN_POT
 /** Every act with a sentence that does it, in the order in which they are tried. */
 export const ACTS: Readonly<Record<ActName, Act>> = { ...APART, ...IN_POT }
 const LIQUID = /\b(?:water|stock|broth|wine|beer|ale|cider)\b/i
+const SIMMERS_IN =
+  /^\W*(?:simmer|boil|poach|cook|braise)(?: (?:gently|slowly|it|covered))* in (?:the |a |your )?/i
 const STIRS_TOGETHER = /\b(?:mix|whisk|blend|combine|beat|stir)\b[^.;]*\bwith\b|\bput (?:it|them)\b/i
 const IN_MARINADE = /\b(?:with|and|\+) (?:all )?(?:the|its|their) marinade\b/i
 const THE_WATER = /\b(?:and|&) (?:the )?water\W*$/i
@@ -276,6 +278,13 @@ function cookedLines({ text, said, named, isEverything }: Stretch, { pot, lines,
     !lines.namedIn(text.replace(IN_THE_FAT, ' ').replace(UNTIL, '')).length
   if (isTurned) return marinated
   if (isEverything && (WHOLE_POT.test(text) || !named.length)) return lines.every
+  // "Simmer in broth 45 minutes" of a dough of gluten: what is simmered is not said, and is all there is.
+  const isOnlyItsBroth =
+    named.length > 0 &&
+    !pot.ways.size &&
+    SIMMERS_IN.test(text) &&
+    named.every((at) => LIQUID.test(lines.foodOf(at)?.name ?? ''))
+  if (isOnlyItsBroth) return lines.every
   if (named.length || pot.ways.size) return named
   if (marinated.length) return marinated
   // "Mix the powder with the sugar and milk, whisk, cook till thick": what the clause has named.

@@ -45,7 +45,11 @@ const eachInFull = (text: string) =>
 /** "I get the round wrappers from the shop, about forty of them": how many stands behind. */
 const WRAPPERS_AND_COUNT =
   /\b(?:the |some |a (?:pack|packet|bag|box)(?: of)? |my )?((?:\p{L}+ ){0,2}(?:wrappers|skins|sheets|wonton(?:s| wrappers)|tortillas))\b((?:,? (?!of\b)\p{L}+){0,4}?),? (?:about |around |roughly |maybe )?((?:\d{1,3}|twenty|thirty|forty|fifty|sixty|a dozen|two dozen|three dozen)(?:[ -](?:four|five|six|two|eight))?) (?:of them|in (?:it|a pack|the pack)|of those)\b/giu
-const countedInFront = (text: string) => text.replace(WRAPPERS_AND_COUNT, '$3 $1$2')
+/** "The spring roll sheets, one packet of forty". */
+const PACKET_OF =
+  /\b(?:the |some |my )?((?:\p{L}+ ){0,2}(?:wrappers|skins|sheets|tortillas)),? (?:in )?(?:an?|one|1) (?:pack|packet|bag|box|stack) of (?:about |around )?(\d{1,3}|twenty|thirty|forty|fifty|sixty|(?:a|two|three) dozen)\b(?! (?:the|them|\p{L}+ (?:wrappers|skins|sheets))\b)/giu
+const countedInFront = (text: string) =>
+  text.replace(WRAPPERS_AND_COUNT, '$3 $1$2').replace(PACKET_OF, 'one packet of $2 $1')
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CLOSES =

@@ -10,7 +10,7 @@ export function squeezeByMethod(draft: Draft, clauses: readonly Clause[]): void 
   const watery = draft.lines.filter(({ food }) => food?.unitGrams.squeezed)
   const wordOf = ({ read }: ReadIngredient) => read.name.toLowerCase().split(' ').at(-1)!.replace(/s$/, '')
   for (const [at, clause] of clauses.entries()) {
-    if (clause.about !== draft || !/\b(?:squeeze|wring|press out)\b/i.test(clause.text)) continue
+    if (clause.about !== draft || !/\b(?:squeeze|wring|press (?:it )?out)\b/i.test(clause.text)) continue
     // "Grate the courgettes and the cabbage. Squeeze out the juice": those that were spoken of.
     const own = clause.sentence.toLowerCase()
     const said = watery.some((item) => own.includes(wordOf(item)))

@@ -63,6 +63,10 @@ const CLOSED_THEN_FLAT =
 /** Two rounds with the filling between them. */
 const BETWEEN_ROUNDS =
   /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:(?:a|the|another) )?(?:(?:second|other|another|remaining) )?(?:rounds?|circles?|dis[ck]s?|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))|\bsandwich\b[^;]{0,60}?\bbetween (?:2|two) (?:rounds?|circles?|dis[ck]s?|of them)\b/i
+const SQUARE_TO_TRIANGLE =
+  /\bsquares?\b(?![^]*\bstrips?\b)[^]{0,240}\bfold\w*\b[^.;]{0,40}\btriang(?:le|ular)/i
+const HOLLOWED =
+  /\b(?:hollow|make (?:a |an )?(?:hole|hollow|well|cup)|poke (?:a |your )?(?:hole|finger)|press (?:a |your )?thumb)\b[^]{0,120}\b(?:fill|stuff)\w*\b[^]{0,60}\b(?:close|seal|pinch)/i
 const ROLLS_FROM_END =
   /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
 /** "Cut strips on both sides and braid over the filling": one loaf, whatever it is called. */
@@ -122,6 +126,18 @@ const INSTEAD: readonly {
     of: [null],
     when: ({ method, made }) => made === 'cone' && ROLLS_FROM_END.test(method),
     becomes: 'roll',
+  },
+  // Squares of pastry that are folded to triangles are turnovers.
+  {
+    of: [null],
+    when: ({ method, made }) => made === 'cone' && SQUARE_TO_TRIANGLE.test(method),
+    becomes: 'half-moon',
+  },
+  // "Hollow out with a finger, fill, close": a ball round what it holds.
+  {
+    of: [null],
+    when: ({ method, made }) => made !== 'lidded-pie' && HOLLOWED.test(method),
+    becomes: 'bun',
   },
   // A pocket that is rolled up from a tortilla or a sheet is a roll.
   {

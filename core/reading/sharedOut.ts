@@ -190,6 +190,8 @@ export function sharedOut(raw: string): string[] | null {
 }
 
 const BRUSHED = /^(?:for|to) (?:the )?brush/i
+const ON_TOP =
+  /^(?:for|to) (?:the )?(?:tops?|topping|sprinkl\p{L}*|strew\p{L}*|scatter\p{L}*|finish\p{L}*)(?: (?:over|on top|them|the tops?))?$/iu
 const COOKED_IN =
   /^(?:for|to) (?:the )?(?:pan[- ]?|shallow[- ]?|deep[- ]?)?(?:cook|cooking|fry|frying|griddle|tawa|pan|griddling)\b/i
 
@@ -201,7 +203,11 @@ export function andSomeFor(raw: string): { line: string; again: string; purpose:
   // "1 tbsp oil + more for cooking" is another line; flour "plus more for dusting" is not weighed by anybody.
   const isMore = found !== null && /^(?:some |a little )?(?:more|extra)$/i.test(found[2]!)
   const isMoreFat = isMore && BRUSHED.test(found[3]!) && /\b(?:oil|butter|ghee)\b/i.test(found[1]!)
-  if (isMore && !isMoreFat && (!COOKED_IN.test(found[3]!) || /\bsesame\b/i.test(found[1]!))) return null
+  // "1 tbsp caster sugar + extra for the tops".
+  const isMoreOnTop =
+    isMore && ON_TOP.test(found[3]!) && /\b(?:sugar|seeds?|cheese|cheddar|parmesan)\b/i.test(found[1]!)
+  if (isMore && !isMoreFat && !isMoreOnTop && (!COOKED_IN.test(found[3]!) || /\bsesame\b/i.test(found[1]!)))
+    return null
   if (!found) return null
   const [, line, more, purpose] = found as unknown as [string, string, string, string]
   return { line, again: inUnitOf(line, more.replace(/\b(?:extra|another) /i, '')), purpose }

@@ -40,7 +40,7 @@ const SO_MUCH = String.raw`(?:(?:about |~)?(?<amount>${AMOUNT})\s+(?:of )?)?`
 const SO_MUCH_BEHIND = String.raw`(?:[^.;()]{0,16}\((?:about |~)?(?<amount>${AMOUNT})\))?`
 const BRUSHED = recalled(
   new RegExp(
-    String.raw`\b(?:(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?(?:\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith)?|(?:rub|smear|slather)(?:bed|ed)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith) ${SO_MUCH}${SOME}`,
+    String.raw`\b(?:(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?(?:\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith)?|(?:rub|smear|slather)(?:bed|ed)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith) ${SO_MUCH}${SOME}(?:[^.;()]{0,16}\((?:about |~)?(?<behind>${AMOUNT})(?:,? [^()]{2,24})?\))?`,
     'iu',
   ),
 )
@@ -201,7 +201,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
           lines.some(({ food }) => isFat(food)),
       )
     if (over && !isThere && !isKeptFor(drafts, over)) {
-      const said = wash?.groups?.amount ?? onTop?.groups?.amount
+      const said = wash?.groups?.amount ?? wash?.groups?.behind ?? onTop?.groups?.amount
       const ofOne = said ? weighLine(readLine(`${said} ${over.name}`), over).grams : null
       // "Brushing with 1 tsp oil each".
       const isOfEach = said ? OF_EACH.test(text.slice(text.indexOf(said) + said.length)) : false

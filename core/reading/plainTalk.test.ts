@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
+import { readIngredients } from './readIngredient'
+import { readRecipe } from './readRecipe'
+
+// Lists and methods as cooks put them under a picture of the dish: plain talk, in any order.
+
+const said = (raw: string) =>
+  readIngredients(raw, foods)
+    .map(({ line }) => `${line.foodId ?? `?${line.name}`} ${Math.round((line.grams ?? 0) * 10) / 10}`)
+    .join(' | ')
+const recipe = (text: string) => readRecipe(text, foods).recipe
+const parts = (text: string) =>
+  recipe(text).parts.map(({ kind, lines }) => `${kind}: ${lines.map(({ foodId }) => foodId).join(' ')}`)
+const DOUGH = '300 g plain flour\n160 ml water'
+const read = (filling: string, steps: string, head = 'Cheese buns\nMakes 12') =>
+  recipe(`${head}\n\nDough\n${DOUGH}\n\nFilling\n${filling}\n\nMethod\n${steps}`)
+const lineOf = (of: ReturnType<typeof recipe>, id: string) =>
+  of.parts.flatMap(({ lines }) => lines).find(({ foodId }) => foodId === id)
+
+describe('an ingredient line', () => {
+  it.each([
+    ['Kaju 10-12 broken (optional)', 'cashews 17.6'],
+    ['Dhania (coriander seeds) 2 tbsp', 'coriander-seed 10.8'],
+    ['Dhania (coriander leaves) 2 tbsp', 'coriander-leaf 2'],
+    ['1 tsp cornflour mixed with 2 tbsp of the mushroom water', 'cornstarch 2.7 | water 30'],
+    ['1 packet of 40 spring roll sheets', 'spring-roll-wrapper 640'],
+    ['spring roll pastry - one packet of twenty', 'spring-roll-wrapper 320'],
+    ['1 can chickpeas, drained (15 oz)', 'chickpeas-canned 255.1'],
+    ['1 tin chickpeas, drained (240 g)', 'chickpeas-canned 240'],
+    ['1 tbsp caster sugar + extra for the tops', 'sugar 12.5 | sugar 5'],
+  ])('%s', (raw, expected) => expect(said(raw)).toBe(expected))
+})
+
+describe('a packet', () => {
+  const SHEETS = (makes: string, steps: string) =>
+    recipe(`Lamb rolls\n${makes}\n\n1 packet of 40 spring roll sheets\n400 g lamb mince\n1 onion\n\n${steps}`)
+
+  it('of which some sheets are left counts those that are filled', () => {
+    const of = SHEETS(
+      'Makes 24',
+      'Cut each sheet in half, fill, fold into triangles and fry at 180C for 4 minutes.',
+    )
+    expect(of.pieces).toBe(24)
+    expect(lineOf(of, 'spring-roll-wrapper')).toMatchObject({ grams: 12 * 16 })
+    expect(lineOf(of, 'spring-roll-wrapper')!.notes.map(({ code }) => code)).toContain('left-in-packet')
+  })
+  it('of which two are taken for each is used up', () => {
+    const of = SHEETS('Makes 20', 'Put two on one another, fill, roll up and fry at 180C for 4 minutes.')
+    expect(lineOf(of, 'spring-roll-wrapper')).toMatchObject({ grams: 640 })
+  })
+})
+
+describe('parts', () => {
+  it('what is added on the next day goes on with the dough', () =>
+    expect(
+      parts(
+        'Pork buns\n\nStarter dough:\n300g plain flour\n1 tsp yeast\n160ml water\n\nNext day add:\n100g plain flour\n80g sugar\n\nFilling:\n250g pork mince\n1 shallot\n\nKnead, divide into 16, fill and steam 12 mins.',
+      ),
+    ).toEqual(['shell: plain-flour instant-yeast water plain-flour sugar', 'filling: minced-pork shallot']))
+  it.each([
+    ['Impasto (dough): 500 g flour, 300 ml water\nRipieno (filling): 250 g ricotta, 50 g parmesan'],
+    ['For the stuffing (filling)\n250 g ricotta\n50 g parmesan\n\nFor Poli\n500 g flour\n300 ml water'],
+  ])('a heading in another language is explained by its bracket or its flour: %s', (list) => {
+    const of = recipe(
+      `Ricotta pockets\n\n${list}\n\nDivide in 14, fill, close to half moons. Bake 200C 20 min.`,
+    )
+    expect(of.parts.map(({ kind, unsure }) => [kind, unsure])).toEqual([
+      ['shell', false],
+      ['filling', false],
+    ])
+  })
+  it('what is strewn with more of something else is on top', () =>
+    expect(
+      parts(
+        `Kulcha\n\nDough\n${DOUGH}\n\nStuffing\n200 g paneer\n1 onion\n\nNigella seeds + more coriander leaves for the top\n\nStuff, roll, cook on a tawa 2 minutes.`,
+      ),
+    ).toContain('finish: nigella coriander-leaf'))
+  it('how long it keeps is no ingredient', () =>
+    expect(
+      readRecipe(
+        'Pies\n\nDough\n200 g flour\n100 g butter\n\nFilling\n300 g beef mince\n1 onion\n\nBake at 180C for 25 min.\nMakes 8. Keeps 4 days in the fridge.',
+        foods,
+      ).unresolved,
+    ).toEqual([]))
+  it('butter that is brushed on weighs what the bracket says', () =>
+    expect(
+      lineOf(
+        read(
+          '200 g spinach\n150 g feta',
+          'Fill, fold, cook in a dry pan 3 mins a side. Brush with melted butter (about 30 g for all).',
+        ),
+        'butter',
+      ),
+    ).toMatchObject({ grams: 30 }))
+})
+
+describe('the method', () => {
+  it.each([
+    ['Fill, seal. Gas 6 for 20 mins then Gas 4 for 35-40.', ['bake', 20, 'bake', 38]],
+    ['Fill, seal. Gas 6 for 20 mins then Gas 4 for 40.', ['bake', 20, 'bake', 40]],
+  ])('%s', (steps, expected) => {
+    const { way, minutes, andThen } = read('300 g beef mince', steps).cooking
+    expect([way, minutes, andThen?.way, andThen?.minutes]).toEqual(expected)
+  })
+  it.each([
+    [
+      'Cut into 9 squares. Spoonful on each, fold to a triangle, press with a fork. Bake 200C 20 min.',
+      'half-moon',
+    ],
+    ['Cut into strips. Spoonful on each, fold up into triangles. Bake 200C 20 min.', 'cone'],
+    ['Take egg-size pieces, hollow out with your finger, fill, close. Fry at 180C for 5 min.', 'bun'],
+  ])('%s is a %s', (steps, shape) =>
+    expect(read('300 g beef mince', steps, 'Beef snacks\nMakes 9').shape).toBe(shape),
+  )
+  it('what simmers in broth is the whole of a part', () => {
+    const of = recipe(
+      `Pies\n\nSeitan\n1 cup vital wheat gluten\n2 tbsp chickpea flour\n3/4 cup veg broth\n\nSimmer in broth for 45 minutes, cool and dice.\n\nFilling\n2 tbsp butter\n1 onion, diced\n1 carrot, diced\nthe seitan, diced\n\nPastry\n250 g flour\n125 g butter\n\nSaute the veg in the butter 8 min, fold in the seitan. Fill, seal, bake at 200C for 25 minutes.`,
+    )
+    const seitan = of.parts.find(({ name }) => name === 'Seitan')!
+    expect([seitan.cookedBy, seitan.cookedMinutes]).toEqual(['simmer', 45])
+    expect(seitan.lines.map(({ cookedBy }) => cookedBy)).toEqual([null, null, null])
+    const filling = of.parts.find(({ name }) => name === 'Filling')!
+    expect([filling.cookedBy, filling.cookedMinutes]).toEqual(['fry', 8])
+  })
+  it('balls of the filling that are made first close no piece', () => {
+    const { facts, parts: made } = recipe(
+      'Sweet flatbreads\n\nFilling\n1 cup chana dal\n3/4 cup jaggery\n\nDough\n180 g atta\n100 ml water\n\nBoil the dal, add the jaggery, cook till thick, make 10 balls.\nKnead a soft dough, knead 5 min. Rest 2 hours.\nPut the sweet mixture inside the dough, roll to 8 inch. Roast on a tawa with ghee, about a tsp each.',
+    )
+    const shell = made.find(({ kind }) => kind === 'shell')!.id
+    expect(facts.filter(({ kind }) => /knead|rest/.test(kind)).map(({ partId }) => partId)).toEqual([
+      shell,
+      shell,
+    ])
+    expect(facts.map(({ kind }) => kind)).not.toContain('filling-tbsp-per-piece')
+  })
+})
