@@ -23,7 +23,7 @@ const LEADS = `(?:-?or-?|${BEFORE})${THEN}`
 const AFTER = [
   String.raw`(?:also |just as well )?(?:works?|will do|would do|does|is|are|can be used|could be used|may be used)(?: (?:fine|ok(?:ay)?|good|great|nice|possible|perfect|well|lovely|an (?:alternative|option)))?(?: (?:too|as well|also|instead|well|nicely))?`,
   String.raw`instead`,
-  String.raw`(?:if|for|when|to make (?:it|them)|to keep (?:it|them)|to be) ${DIET}`,
+  String.raw`(?:if|for|when|to make(?: (?:it|them))?|to keep (?:it|them)|to be) ${DIET}`,
   String.raw`if (?:you|that|it|there|using|cooking|feeding|for)(?:['’]| )[^(),]*`,
   String.raw`(?:whichever|whatever|your choice|up to you)[^(),]*`,
 ].join('|')

@@ -8,7 +8,7 @@ import { remember } from './remember'
 const THEM =
   '(?:them(?: all)?|it|these|this|all(?: of them)?|each(?: (?:one|1|piece|round|circle|parcel))?|every (?:one|1))'
 const EDGES =
-  '(?:(?:the|its|their|all|both|two|opposite|outer|top|long|short|open|of|dough|pastry) ){0,3}(?:edges?|rims?|sides?|seams?|joins?|corners?|ends?|borders?|tops?)'
+  '(?:(?:the|its|their|all|both|two|2|opposite|outer|top|long|short|open|of|dough|pastry) ){0,3}(?:edges?|rims?|sides?|seams?|joins?|corners?|ends?|borders?|tops?)'
 /** Where the hands press: "firmly round", "down along". */
 const HOW = '(?:(?:\\p{L}+ly|well|hard|down|round|around|along|all|together|on|tight) ){0,3}'
 /** One half of the dough, which goes over what lies on the other. */

@@ -113,7 +113,7 @@ export function asUsed(read: ReadLine, foods: Foods): ReadLine {
 
 /** "Milk to adjust consistency", "butter at room temp", "thighs without skin": a food, and what is said of it. */
 const SAID_OF_IT =
-  /^(\p{L}.*?)\s+((?:to|for|at|as|only|total|max(?:imum)?|minimum|net|gross|in the|on (?:the )?(?:side|top)|grated|crushed|sliced|caramelis?z?ed|left[- ]?over|straight|(?:peeled|prepared|cleaned|trimmed|net) weight|with (?:their|its|the) (?:juices?|skins?|bones?|leaves|tops|fat|oil|brine|stalks?|stems?)|(?:with|w\/) (?!an? |half )[\p{L} &-]+|without (?:the |its |their |any )?(?:skins?|bones?|seeds|stalks?|stems?|shells?|fat|juice|oil|sugar))\b.*)$/iu
+  /^(\p{L}.*?)\s+((?:to|for|at|as|only|total|max(?:imum)?|minimum|net|gross|in the|on (?:the )?(?:side|top)|grated|crushed|sliced|caramelis?z?ed|left[- ]?over|straight|(?:peeled|prepared|cleaned|trimmed|net) weight|with (?:their|its|the) (?:juices?|skins?|bones?|leaves|tops|fat|oil|brine|stalks?|stems?)|(?:with|w\/) (?!an? |half )[\p{L} &-]+|without (?:the |its |their |any )?(?:skins?|bones?|seeds|stones?|pits?|rinds?|crusts?|kernels?|stalks?|stems?|shells?|fat|juice|oil|sugar))\b.*)$/iu
 
 /** A line whose name nobody knows as a whole, and knows without what is said behind it: that is no part of it. */
 export function withoutTail(read: ReadLine, foods: Foods): ReadLine {
@@ -126,6 +126,9 @@ export function withoutTail(read: ReadLine, foods: Foods): ReadLine {
 /** Words after a comma or in brackets that choose the food: "(5 % fat)", "80/20", "semi-skimmed", "egg-free". */
 const CHOOSES =
   /\d ?%|\bfat\b|\blean\b|\b\d\d ?\/ ?\d\d\b|skimmed|[a-z][- ]free\b|\bvegan\b|\bvegetarian\b|\bplant[- ]based\b|\bskin[- ]on\b|\bwith skin\b|\ball[- ]butter\b/i
+
+/** "(Skip for vegan)", "(vegan one if you like)": what is said of another time chooses nothing. */
+const ONLY_SOMETIMES = /\b(?:skip|omit|leave|left out|drop|if|to make|works?|instead)\b/i
 
 /** "Koo chai (garlic chives)", "firm, waxy potato": where the name says nothing, what stands behind it may. */
 export function namedBehind(read: ReadLine, foods: Foods) {
@@ -178,7 +181,7 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
   const isCube = read.measures[0]?.[0]?.unitId === 'cube' && /(?:stock|broth|bouillon)$/i.test(read.name)
   const cube = isCube ? matchFood(`${read.name} cube`, foods) : null
   if (cube?.how === 'exact') return cube
-  const chosen = prep.filter((word) => CHOOSES.test(word)).join(' ')
+  const chosen = prep.filter((word) => CHOOSES.test(word) && !ONLY_SOMETIMES.test(word)).join(' ')
   const written = matchFood(`${chosen} ${read.name}`.trim(), foods)
   // "Frozen puff pastry, all butter": that it is frozen stands between the two words of one name.
   const thawed =

@@ -50,6 +50,10 @@ const AFTER_SO_LONG = recalled(
   /^\W*after (?:the first |about |around )*(\d[^,;]{0,14}?min\w*|half an hour|an hour),? (?=[^.;]{0,30}\b(?:turn|drop|reduce|lower|take)\b)/i,
 )
 
+const ANOTHER_WAY = recalled(
+  /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil))\b[^.]{0,60}/i,
+)
+const OR_BEHIND = /\bor\W*$/i
 const PREHEATS =
   /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
 const TOTAL = recalled(
@@ -206,6 +210,16 @@ export function readCooking(context: HeatContext): CookingRead {
           /^\W*(?:bake|finish|grill|steam|(?:in|into|to) (?:the |an? )?(?:hot )?oven)\b[^.]*\d/i.test(
             clause.text,
           )))
+    // "Steam 6 min over water (…) or / boil 4 min": either will do.
+    if (
+      OR_BEHIND.test(before) &&
+      clause.sentence === clauses[at - 1]!.sentence &&
+      events.length > 0 &&
+      eventsIn(clause).length > 0
+    ) {
+      otherOven ??= clause.text.replace(/^\W+|\W+$/g, '')
+      continue
+    }
     const had = events.length
     if (kind === 'pieces' || goesOn || (!anyClosed && (kind === null || kind === 'pan' || kind === 'finish')))
       events.push(...eventsIn(clause))
@@ -334,10 +348,7 @@ export function readCooking(context: HeatContext): CookingRead {
     : null
   const way = first?.way ?? fromWords ?? inPan
   const hot = way === 'bake' ? preheatC : oilC
-  const other =
-    /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil))\b[^.]{0,60}/i.exec(
-      clauses.map((clause) => clause.sentence).join(' '),
-    )
+  const other = clauses.map(({ sentence }) => ANOTHER_WAY.exec(sentence)).find(Boolean)
   return {
     way,
     temperatureC: first?.event.temperatureC ?? hot ?? (way === 'bake' ? toldByItself(clauses) : null),

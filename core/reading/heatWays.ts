@@ -78,6 +78,9 @@ export function wayOf(
   // "1 tbsp oil for frying" is a film; without its amount "for frying" may be a pot.
   const film = /\bfor frying\b/i.test(context.panText) ? 100 : 250
   if (context.panFatGrams > 0 && context.panFatGrams < film) return { way: 'shallow-fry', unclear: false }
+  // "Oil for frying (about 1/2 cup) … 2 minutes per side": turned, in what no pot is filled with.
+  if (event.perSide && context.panFatGrams > 0 && context.panFatGrams < 250)
+    return { way: 'shallow-fry', unclear: false }
   if (!inPan && /\b(?:in (?:medium |very )?hot oil|turning often|float|drop|slide|kadai|wok)\b/i.test(text))
     return { way: 'deep-fry', unclear: false }
   // Whoever takes the oil's temperature has a pot of it.

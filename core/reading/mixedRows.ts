@@ -30,6 +30,16 @@ export function mixedInBrackets(raw: string, foods: Foods, split: Split): LinePa
 const FOR_AT_END = /(?:for|to) (?:serv|top|finish|garnish|dip|brush|glaz)\w*$/i
 const FOR_ROLLING = new RegExp(String.raw`^(?:to|for) (?:${ROLLED_IN})\w*\b`, 'i')
 
+const SALTED = new RegExp(
+  String.raw`^(\P{L}*\p{L}.*?\bsalted)\s*\((?:with )?((?:about |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))(?: (?:of )?salt)?\)(.*)$`,
+  'iu',
+)
+/** "250 g cabbage, salted (1 tsp) and squeezed": the salt is a line of its own. */
+export function saltedWith(raw: string): { line: string; salt: string } | null {
+  const [, front, amount, behind] = SALTED.exec(raw.trim()) ?? []
+  return front ? { line: `${front}${behind!}`, salt: `${amount!} salt` } : null
+}
+
 const MEASURED = String.raw`(?:${NUMBER_PATTERN}) ?(?:${UNIT_PATTERN})`
 /** Where the first amount of a row ends. */
 const ENDS_IN_AMOUNT = new RegExp(String.raw`(?<=\p{L} ${MEASURED})(?= )`, 'iu')

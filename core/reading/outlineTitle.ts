@@ -66,6 +66,14 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
   const own = first?.split(/\s+(?:with|of|in)\s+/i)[0] ?? ''
   if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(own) && !isStep(first, foods))
     out.title = first
+  // "For about 30 vareniki with cherries I take": what is counted, and what is in it.
+  if (!out.title) {
+    const counted = out.remarks
+      .concat(out.counts.map(({ text }) => ({ text, at: -1 })))
+      .map(({ text }) => COUNTED_DISH.exec(text)?.[1])
+      .find(Boolean)
+    if (counted) out.title = counted.charAt(0).toUpperCase() + counted.slice(1)
+  }
   // "Hand pies - 10 servings" below a table: what is counted is named, and nothing else has named the dish.
   if (!out.title) {
     const named = out.counts.map(
@@ -78,6 +86,10 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
 /** So many characters of talk say more than a greeting. Our own choice. */
 const TALK_KEPT = 40
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
+const COUNTED_DISH = new RegExp(
+  String.raw`\b(?:for|makes?|get) (?:about |around |some )?\d{1,3} ((?:\p{L}+ ){0,2}?${PIECES} (?:with|of) (?!the\b|dough\b|filling\b|\d)\p{L}+(?: (?:and|&) \p{L}+)?)`,
+  'iu',
+)
 /** Dishes that are made in more than one shape. */
 const DISH_NAME = /\b(?:b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?)$/iu
 /** Whether a name ends in what a filled dough is called. */

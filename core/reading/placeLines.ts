@@ -16,6 +16,7 @@ import {
   type Placed,
 } from './drafts'
 import { DEEP_POT_GRAMS } from './heatWays'
+import { mashIntoDough } from './mashedDough'
 import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
 import { readerFor } from './kitchens'
@@ -349,6 +350,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   leaveBoughtAlone(drafts)
   fillBehindDough(drafts, notes)
   takeReadyShell(drafts, notes)
+  mashIntoDough(drafts, notes, outline.steps)
   fillWithMarinated(drafts)
   fillWithTopping(drafts, notes)
   dustTheBoard(drafts)

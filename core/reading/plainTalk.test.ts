@@ -29,6 +29,15 @@ describe('an ingredient line', () => {
     ['1 can chickpeas, drained (15 oz)', 'chickpeas-canned 255.1'],
     ['1 tin chickpeas, drained (240 g)', 'chickpeas-canned 240'],
     ['1 tbsp caster sugar + extra for the tops', 'sugar 12.5 | sugar 5'],
+    ['250g cabbage, blitzed, salted (1 tsp) & squeezed', 'cabbage 250 | salt 6'],
+    ['500 g sour cherries without stones', 'sour-cherries 500'],
+    ['cornmeal for dusting the pan', 'degermed-cornmeal 10'],
+    ['flour for dusting the board', 'plain-flour 10'],
+    // What is only left out or swapped by others is still what it is.
+    ['1 egg (skip for vegan)', 'egg 50'],
+    ['60 g feta (omit for dairy free)', 'feta 60'],
+    ['2 tbsp butter (vegan butter to make vegan)', 'butter 28.4'],
+    ['60 g grated cheddar (leave out if vegan and use soy yogurt)', 'cheddar 60'],
   ])('%s', (raw, expected) => expect(said(raw)).toBe(expected))
 })
 
@@ -95,7 +104,56 @@ describe('parts', () => {
     ).toMatchObject({ grams: 30 }))
 })
 
+describe('a dough without flour', () => {
+  const LIST =
+    '4 green plantains\n2 tbsp butter\n1 tsp salt\n200 g queso fresco\n1/2 red onion, diced\nOil for frying'
+  it('is what the method mashes to one', () =>
+    expect(
+      parts(
+        `Turnovers\n\n${LIST}\n\nBoil the plantains 25 min.\nMash with the butter and salt to a smooth dough.\nMix cheese + onion.\nMake 14 balls, flatten, fill, fold. Shallow fry 2 mins each side.`,
+      ),
+    ).toEqual(['shell: plantain butter salt', 'filling: queso-fresco red-onion', 'pan: sunflower-oil']))
+  it('is none where nothing is mashed to a dough', () =>
+    expect(
+      parts(
+        `Turnovers\n\n${LIST}\n\nBoil the plantains 25 min.\nMash with the butter and salt.\nFold, fry 2 mins each side.`,
+      )[0],
+    ).toMatch(/^filling: plantain/))
+})
+
 describe('the method', () => {
+  it.each([
+    ['steam 6-7 min over boiling water (i lay gauze over the pot) or boil 4 min', ['steam', 7, null]],
+    ['steam 6 min over boiling water, then boil 4 min', ['steam', 6, 'boil']],
+  ])('%s', (steps, expected) => {
+    const { way, minutes, andThen } = read('300 g sour cherries', `Fill, pinch. ${steps}`).cooking
+    expect([way, minutes, andThen?.way ?? null]).toEqual(expected)
+  })
+  it.each([
+    ['oil for frying (about 1/2 cup)', 'shallow-fry'],
+    ['oil for frying (about 1 litre)', 'deep-fry'],
+  ])('%s, turned over: %s', (oil, way) =>
+    expect(
+      recipe(
+        `Tacos\n\n12 corn tortillas\n400 g ground beef\n${oil}\n\nPut 2 tbsp on each, fold in half. Fry in hot oil, 2 minutes per side.`,
+      ).cooking.way,
+    ).toBe(way),
+  )
+  it('what is ground is steamed where nothing else is named', () => {
+    const of = read(
+      '1/2 cup urad dal\n2 green chillies\n2 tsp oil\n3 tbsp grated coconut',
+      'Soak the dal 2 hours, drain, grind with the chillies. Steam 10 minutes and crumble. Heat the oil, add the crumbled dal and coconut, saute 2 minutes.\nFill, seal. Steam for 8 minutes.',
+    )
+    const filling = of.parts.find(({ kind }) => kind === 'filling')!
+    expect([filling.cookedBy, filling.cookedMinutes]).toEqual(['steam', 10])
+    expect(of.cooking).toMatchObject({ way: 'steam', minutes: 8, andThen: null })
+  })
+  it('names the dish by what is counted where nothing else does', () =>
+    expect(
+      recipe(
+        `for about 30 vareniki with cherries i take\n\n450 g flour\n250 ml kefir\n\n500 g sour cherries\n60 g sugar\n\nroll, cut, fill, pinch, boil 4 min`,
+      ).title,
+    ).toBe('Vareniki with cherries'))
   it.each([
     ['Fill, seal. Gas 6 for 20 mins then Gas 4 for 35-40.', ['bake', 20, 'bake', 38]],
     ['Fill, seal. Gas 6 for 20 mins then Gas 4 for 40.', ['bake', 20, 'bake', 40]],

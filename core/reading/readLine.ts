@@ -68,11 +68,11 @@ const BRACKETED_NEED = /\(\s*as (?:required|needed)\s*\)/i
 const AS_REQUIRED =
   /\b(?:q\.? ?s\.?(?=\W*$)|ad lib(?:itum)?|reqd\.?(?=\W*$)|when (?:needed|required)|(?:added|a little|poured) (?:bit by bit|at a time|slowly|gradually)|(?:only|just) (?:if|as) (?:required|needed|necessary)|as (?:required|needed|necessary|reqd)|as (?:per|much as) (?:need(?:ed)?|requirements?|required)|if (?:required|needed)|(?:just )?enough(?: .*)? (?:to|for) .*|a little|some|to (?:bind|knead|mix|make (?:a|the|up)|form a|bring (?:it )?together)\b.*)/i
 const OPTIONAL =
-  /\(\s*optional[^)]*\)|,?\s*\b(?:optional(?:ly)?|if (?:you )?(?:like|want|wish|have it|desired|using|liked)|(?:is|are) nice|can be left out)\b/i
+  /\(\s*(?:optional|(?:(?:you )?can |just )?(?:be )?(?:left out|leave(?: (?:it|this|out))*|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?) (?:if|for|when|to)\b)[^)]*\)|,?\s*\b(?:optional(?:ly)?|if (?:you )?(?:like|want|wish|have it|desired|using|liked)|(?:is|are) nice|can be left out)\b/i
 
 const PURPOSES: readonly [RegExp, Purpose | null][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|for (?:your |the )?hands(?: (?:and|&|\+) (?:the |your )?(?:griddle|pan|tawa|tava|comal|board|surface))?|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roast(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin|peel|board|baking sheet)(?: and (?:the )?\p{L}+)?|(?:sprinkl\w+|dust\w*|scatter\w*) (?:on|onto|over) (?:the )?(?:tray|tin|peel|board|baking sheet)|boiling(?: water)?))\b/iu,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|for (?:your |the )?hands(?: (?:and|&|\+) (?:the |your )?(?:griddle|pan|tawa|tava|comal|board|surface))?|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roast(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin|peel|board|baking sheet)(?: and (?:the )?\p{L}+)?|(?:sprinkl\w+|dust\w*|scatter\w*) (?:on |onto |over )?(?:the |your )?(?:tray|tin|peel|baking sheet|baking tray|(?:sheet )?pan|sheet|stone)|boiling(?: water)?))\b/iu,
     'pan',
   ],
   [
@@ -80,7 +80,7 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
     'finish',
   ],
   [
-    /\b(?:for (?:the )?(?:dusting|rolling(?: out)?|kneading|work surface|bench)|to (?:dust|roll out))\b/i,
+    /\b(?:for (?:the )?(?:dusting(?: (?:the |your )?(?:board|worktop|counter|surface|table|work surface|bench))?|rolling(?: out)?|kneading|work surface|bench)|to (?:dust|roll out))\b/i,
     'shell',
   ],
   [/\b(?:for (?:dipping|serving)|to (?:serve|dip)|on the side)\b/i, 'dip'],

@@ -6,7 +6,7 @@ import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './list
 import { PREP_WORDS } from './lineName'
 import { WITH_INSIDE, BOILED_AND_DRAINED, SOAKED_IN_WATER, DONE_WITH_THE } from './wetOnLine'
 import { matchFood } from './match'
-import { mixedInBrackets, namesAndAmounts } from './mixedRows'
+import { mixedInBrackets, namesAndAmounts, saltedWith } from './mixedRows'
 import { oneAmountForSeveral } from './oneAmount'
 import { withPlainPastes } from './pastesSpelt'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
@@ -187,6 +187,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       `${inside[1]!} (${inside[2]!})`,
       FOR_TOP.test(inside[1]!) ? `${inside[3]!}, to finish` : inside[3]!,
     ])
+  const salted = raw.length < 200 ? saltedWith(raw) : null
+  if (salted) return [...split(salted.line, foods), ...both([salted.salt])]
   const glossed = raw.length < 200 ? mixedInBrackets(raw, foods, split) : null
   if (glossed) return glossed
   // "flour 3 cup / yogurt 1 cup / oil half cup": amounts behind, and a stroke between.

@@ -59,6 +59,8 @@ const UNSTATED_GRAMS: Readonly<Record<string, number>> = {
   'egg-yolk': 17,
   'spring-onion': 10,
   'egg-white': 33,
+  lettuce: 40,
+  rocket: 20,
 }
 const UNSTATED_BY_GROUP: Readonly<Record<string, number>> = {
   spice: 1,
