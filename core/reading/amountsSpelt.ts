@@ -40,6 +40,7 @@ const fractionOf = (part: string) => PARTS[part.toLowerCase().replace('-', ' ')]
 const TIN_GRAMS = '39\\d|4[0-2]\\d'
 const TINNED = String.raw`(?:(?:chopped|plum|cherry|crushed|black|kidney|red|white|cannellini|butter|haricot|borlotti|pinto|mixed|green|brown|baked|light|full[- ]fat) )*(?:chick ?peas|garbanzos?|beans|tomatoes|lentils|coconut milk)(?!\p{L})`
 
+const wholeOf = (word: string) => (/^\d/.test(word) ? word : String(ONES[word.toLowerCase()]))
 const sameKind = (one: Unit, other: Unit) => one.kind === other.kind
 const inThousandths = (value: number) => String(Math.round(value * 1000) / 1000)
 
@@ -55,6 +56,19 @@ const rule = (source: string) => new RegExp(`${START}(?:${source})`, 'giu')
 
 /** "Half sliced", "one of them grated", "the rest left whole": what is done with a share of what was bought. */
 const SHARE_DONE = String.raw`(?:(?:half|one|two|three|some|most|a few|a third|the rest|the others?|\d{1,2})(?: of (?:it|them|these))?) (?:\p{L}+ly )?(?:left|kept|sliced|chopped|minced|grated|diced|cubed|juiced|zested|crushed|halved|quartered|mashed|shredded|peeled|beaten|cut|torn|cooked|boiled|fried|reserved)(?: (?:whole|raw|aside|up|fine|finely|in half|(?:in(?:to)? )?(?:rings|strips|chunks|cubes|wedges|slices)))?(?!\p{L}| (?!and\b)\p{L})`
+
+/** "Two and half cups", without an article: in sentences as well as on lines. */
+const WHOLE_AND_PART: AmountWording = {
+  like: '2 and half cups flour',
+  becomes: '2 1/2 cups flour',
+  pattern: rule(
+    String.raw`(\d{1,2}|one|two|three|four|five|six) (?:and|&|n) (half|quarter|three[- ]quarters?|three[- ]fourths?) (?=(?:of )?(?:${UNIT}|inch|dozen))`,
+  ),
+  to: (_, whole, part) => `${wholeOf(whole!)} ${fractionOf(part!)} `,
+}
+/** A text in which "two and half cups" are 2 1/2 cups. */
+export const withPlainHalves = (text: string): string =>
+  text.replace(WHOLE_AND_PART.pattern, (...found: string[]) => WHOLE_AND_PART.to(...found))
 
 /** Every wording, in the order in which they are brought to the one form. */
 export const AMOUNT_WORDINGS: readonly AmountWording[] = [
@@ -86,6 +100,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     pattern: rule(String.raw`(an?|one|\d{1,2}) (${UNIT}) and (?:an? )?(half|quarter|third)(?: of)?(?!\p{L})`),
     to: (_, whole, unit, part) => `${/^\d/.test(whole!) ? whole : 1} ${fractionOf(part!)} ${unit}`,
   },
+  WHOLE_AND_PART,
   {
     like: 'three quarters of a pound of beef',
     becomes: '3/4 pound beef',

@@ -24,7 +24,7 @@ const AFTER = [
   String.raw`(?:also |just as well )?(?:works?|will do|would do|does|is|are|can be used|could be used|may be used)(?: (?:fine|ok(?:ay)?|good|great|nice|possible|perfect|well|lovely|an (?:alternative|option)))?(?: (?:too|as well|also|instead|well|nicely))?`,
   String.raw`instead`,
   String.raw`(?:if|for|when|to make(?: (?:it|them))?|to keep (?:it|them)|to be) ${DIET}`,
-  String.raw`if (?:you|that|it|there|using|cooking|feeding|for)(?:['’]| )[^(),]*`,
+  String.raw`if (?:you|that|it|there|using|cooking|feeding|for)(?:['’]| )[^(),;]*`,
   String.raw`(?:whichever|whatever|your choice|up to you)[^(),]*`,
 ].join('|')
 const TRAILS = String.raw`(?:,? (?:${AFTER}))`
@@ -58,6 +58,8 @@ const SEVERAL = /\s*\(or ([^()\d]+,[^()\d]+)\)/iu
 const MAY_HOLD =
   /\bor\b|-or-|altern|otherwise|\belse\b|failing|instead|\buse\b|\bsub|\bswap|replace|\bworks?\b|\bwill do|\bwould do|\b(?:is|are) (?:fine|ok|good|great|possible|an)|\bdoes\b|be used|vegan|-free|vegetarian|plant[- ]based|if you/i
 
+const OWN_AMOUNT = /^(?:about )?(?:\d|[¼½¾⅓⅔]|an? |half |one )/i
+const IF_AT_HAND = /\bif (?:you|one|we)(?:['’]ve| have)? (?:have|got|like|want)\b|\bif (?:liked|available)\b/i
 /** So many choices are looked for in one line. */
 const MAX_CHOICES = 4
 const MAX_CHARACTERS = 200
@@ -85,6 +87,8 @@ export function withPlainChoices(raw: string, foods: Foods): string {
       const { first, second, third, fourth } = found?.groups ?? {}
       const choice = (first ?? second ?? third ?? fourth)?.replace(/^the same \p{L}+ (?:of )?/iu, '')
       if (!found || !choice || !isKnown(choice, foods)) break
+      // "…, 1/2 tsp fenugreek if you have it" is a spice more, which may be left out.
+      if (second && OWN_AMOUNT.test(second) && IF_AT_HAND.test(found[0])) break
       const front = text.slice(0, found.index)
       // What stands before has to be a food as well, or there is nothing to choose between.
       if (!isKnown(front, foods)) break

@@ -24,7 +24,7 @@ const FLOORS: Readonly<Record<string, number>> = {
   facts: 100,
 }
 /** Recipes of which everything that is asked is right. */
-const WHOLE_FLOOR = 1639
+const WHOLE_FLOOR = 1650
 
 describe('the corpus of recipes as cooks write them', () => {
   const read = corpus().map((one) => {

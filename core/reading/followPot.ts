@@ -104,7 +104,7 @@ const DIVIDES_AMONG = recalled(
 )
 const BEFORE_COOLING = /(?:,|\s+and)\s+(?:then )?(?:leave|let|allow|set aside|cool)\b/i
 const STIRS_IN = recalled(
-  /^\W*(?:then )?(?:stir|fold) (?:in|through)\b(?![^.;]*\b(?:cook|fry|simmer|bubble|heat|warm|melt|wilt|spinach|kale|greens|garlic|flour|cornflour|cornstarch|until|till|\d+ ?(?:min|sec))\b)/i,
+  /^\W*(?:then )?(?:stir|fold) (?:in|through)\b(?![^.;]*\b(?:cook|fry|simmer|bubble|heat|warm|melt|wilt|spinach|kale|greens|garlic|flour|cornflour|cornstarch|until|till|thick\w*|\d+ ?(?:more |further )?(?:min|sec)\w*)\b)/i,
 )
 const COOLS = recalled(
   /^\W*(?:then )?(?:season\w*(?: (?:well|to taste|with [^.;]{3,30}?))?,?(?: and)?(?: then)? )?(?:(?:leave|let|allow)(?: (?:it|this|the \p{L}+))?(?: to)? )?(?:cool|set aside)\b/iu,

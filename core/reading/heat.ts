@@ -2,6 +2,7 @@ import { recalled } from './matches'
 import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { bareEvent, eventsElsewhere, TIME_ALONE, toldByItself, WARMS_STONE } from './heatElsewhere'
+import type { Clause } from './method'
 import { eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
 import { startedHotter, steamedInThePan, type HeatStage } from './heatStages'
 import { wayByWords, wayOf, type HeatContext } from './heatWays'
@@ -50,6 +51,10 @@ const AFTER_SO_LONG = recalled(
   /^\W*after (?:the first |about |around )*(\d[^,;]{0,14}?min\w*|half an hour|an hour),? (?=[^.;]{0,30}\b(?:turn|drop|reduce|lower|take)\b)/i,
 )
 
+/** "Heat 2 tbsp oil in a pan over medium-low": how hot what the pieces go into was made. */
+const heatOfPan = (clauses: readonly Clause[]): Heat | null =>
+  clauses.flatMap(({ text, closed }) => (closed && HEATS_OIL.test(text) ? (heatIn(text) ?? []) : [])).at(0) ??
+  null
 const ANOTHER_WAY = recalled(
   /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil))\b[^.]{0,60}/i,
 )
@@ -357,7 +362,10 @@ export function readCooking(context: HeatContext): CookingRead {
       (bySide ? middleMinutes(timesIn(bySide.text).find((time) => time.perSide)!) : null) ??
       (cooked ? middleMinutes(timesIn(cooked.text)[0]!) : null) ??
       (way === 'bake' || !first ? context.cookMinutes : null),
-    heat: first?.event.heat ?? (bySide ? heatIn(bySide.text) : null),
+    heat:
+      first?.event.heat ??
+      (bySide ? heatIn(bySide.text) : null) ??
+      (way === 'bake' ? null : heatOfPan(clauses)),
     fan: first?.event.temperatureC != null ? first.event.fan : preheatFan,
     andThen:
       second && second.way !== 'brown-and-steam'

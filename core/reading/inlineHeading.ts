@@ -38,7 +38,7 @@ export const ALONE =
   /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|(?:fresh |egg )?pasta|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
 /** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
 const WORD_AND_LIST = new RegExp(
-  String.raw`^(?!(?:dip|fill|glaze) (?:an?|each|one|half (?:of|with|the))\b)((?:for (?:the )?)?(?:dough|pastry|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust|meat|veg(?:etables)?))(?:,?\s+(?:you(?:['’]ll| will)?|i|we)\s+(?:need|use|take|want|do|have|got|like|put in))?\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*\p{L})(\S.*)$`,
+  String.raw`^(?!(?:dip|fill|glaze) (?:an?|each|one|half (?:of|with|the))\b)(?:(?:so|now|ok(?:ay)?|then|first(?:ly)?),?\s+)*((?:for (?:the |my )?)?(?:dough|pastry|keema|kheema|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust|meat|veg(?:etables)?))(?:,?\s+(?:(?:you(?:['’]ll| will)?|i|we)\s+(?:need|use|take|want|do|have|got|like|put in)|(?:i['’]?m|i am|we['’]?re|we are|i['’]ll be|we['’]ll be)\s+(?:taking|using|adding)|(?:i|we)(?:['’]ve| have) (?:taken|used)|take))?\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*\p{L})(\S.*)$`,
   'iu',
 )
 

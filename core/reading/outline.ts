@@ -7,7 +7,9 @@ import { leadsPart } from './leadsPart'
 import { countedStep, readSentence } from './outlineSentence'
 import { OutlineState, type Outline } from './outlineState'
 import { behindName, behindTitle, nameByTheRest, namesDish } from './outlineTitle'
+import { matchFood } from './match'
 import { isQuestion } from './page'
+import { readLine } from './readLine'
 import {
   amountBehind,
   BALLS_ALONE,
@@ -16,6 +18,7 @@ import {
   isStep,
   matchedIngredient,
   STARTS_WITH_AMOUNT,
+  wordsOf,
 } from './rows'
 import { readYields, saysMore } from './servings'
 import { startsLikeStep } from './stepWords'
@@ -104,7 +107,19 @@ const isListed = (sentence: string, foods: Foods): boolean =>
 function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
   const { foods } = state
   const several = /method|remarks|noise/.test(state.mode) ? [text] : sentencesOf(text)
+  // "Ciasto: 3 c. flour; 1 c. sour cream; 1 egg": what stands between the semicolons is one list.
+  const isOneList =
+    several.length > 1 &&
+    several.slice(0, -1).every((sentence) => sentence.endsWith(';')) &&
+    !several.some((sentence) => startsLikeStep(sentence)) &&
+    readHeading(text, { foods, next: null })?.kind === 'unknown'
+  if (isOneList) return false
   const leads = (sentence: string) => readHeading(sentence, { foods, next: null })?.rest
+  // "Scallion oil to brush. Soy sauce to dip.": each says what it is for.
+  if (state.mode === 'lines' && several.length > 1 && areForSomething(several, foods)) {
+    for (const sentence of several) state.item(row, sentence)
+    return true
+  }
   const lists =
     several.some((sentence) => listBehindLead(sentence, foods) !== null) ||
     (several.length > 1 &&
@@ -128,6 +143,15 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
   return true
 }
 
+/** Sentences that each say what a food is for, and of nothing that is done: one of the foods at least is known. */
+function areForSomething(sentences: readonly string[], foods: Foods): boolean {
+  const reads = sentences.map((sentence) => readLine(sentence.replace(/\.\s*$/, '')))
+  return (
+    reads.every(({ purpose, name }) => purpose !== null && wordsOf(name) <= 3) &&
+    !sentences.some((sentence) => startsLikeStep(sentence)) &&
+    reads.some(({ name }) => matchFood(name, foods)?.how === 'exact')
+  )
+}
 const DOUGH_WAITS = /^\W*(?:knead|rest|chill|prove|proof|let it (?:rest|rise))\b[^,;]*\d/i
 const OR_BOUGHT =
   /^\W*or (?:use |just use |just buy |buy )?(?:about |around |a |some |\d|ready)[^,;]*\b(?:bought|ready[- ]?made|ready[- ]rolled|shop|store)\b[^,;]*$/i

@@ -33,6 +33,13 @@ describe('an ingredient line', () => {
     ['500 g sour cherries without stones', 'sour-cherries 500'],
     ['cornmeal for dusting the pan', 'degermed-cornmeal 10'],
     ['flour for dusting the board', 'plain-flour 10'],
+    ['2 and half cups maida', 'plain-flour 312.5'],
+    ['one and half cup atta', 'atta 180'],
+    ['Eggs: 2 (one for the filling, one for the glaze)', 'egg 50 | egg 50'],
+    [
+      '1 tsp coriander; 1/2 tsp fenugreek if you have it; salt',
+      'coriander-seed 1.8 | fenugreek-seed 1.9 | salt 4',
+    ],
     // What is only left out or swapped by others is still what it is.
     ['1 egg (skip for vegan)', 'egg 50'],
     ['60 g feta (omit for dairy free)', 'feta 60'],
@@ -104,6 +111,47 @@ describe('parts', () => {
     ).toMatchObject({ grams: 30 }))
 })
 
+describe('what is told', () => {
+  it('with the time at which it was said is read without it', () => {
+    const of = recipe(
+      "[00:12] hi guys today we're making keema naan\n[00:20] so for dough i'm taking 2 and a half cups of maida, 1 tsp sugar, half a cup of yogurt\n[01:05] make a soft dough, cover, keep aside 2 hours\n[01:20] for keema take 300 grams mutton keema, 1 onion\n[02:10] cook everything in 1 tbsp oil till dry about 20 mins\n[03:00] make 6 balls, fill the keema, roll, stick it to the tawa. apply butter",
+    )
+    expect(of.title).toBe('Keema naan')
+    expect(
+      of.parts.map(({ kind, lines }) => `${kind}: ${lines.map(({ foodId }) => foodId).join(' ')}`),
+    ).toEqual([
+      'shell: plain-flour sugar yogurt',
+      'filling: minced-lamb onion sunflower-oil',
+      'finish: butter',
+      'pan: sunflower-oil',
+    ])
+    expect(of.pieces).toBe(6)
+  })
+  it('behind semicolons is one list', () =>
+    expect(
+      parts(
+        'Pierogi\n\nciasto: 3 c. flour; 1 c. sour cream; 1 egg; 1/2 tsp salt\nfarsz: 2 lbs mushrooms, 2 onions\n\nroll, cut 45, fill, boil 5 min',
+      ),
+    ).toEqual(['shell: plain-flour sour-cream egg salt', 'filling: mushroom onion']))
+  it('in sentences of what each is for lists them', () =>
+    expect(
+      parts(
+        `Crescents\n\nDough: ${DOUGH.replace('\n', ', ')}\nFilling: 200 g prawns, 1 tbsp fish sauce\n\nSesame oil to brush. Soy sauce to dip.\n\nFill, fold, steam 12 min. Makes 28`,
+      ),
+    ).toEqual([
+      'shell: plain-flour water',
+      'filling: prawns fish-sauce',
+      'finish: sesame-oil',
+      'dip: soy-sauce',
+    ]))
+  it('of a mixture that sheets are brushed with takes its foods out of the filling', () =>
+    expect(
+      parts(
+        'Borek\n\n10 filo sheets\n600 g spinach\n250 g ricotta\n80 ml olive oil\n60 ml milk\n\nMix the spinach with the ricotta. Mix oil and milk. Brush each sheet with oil-milk, fill, roll up and coil. Bake 180 C 40 min.',
+      ),
+    ).toEqual(['shell: filo', 'filling: spinach ricotta', 'finish: olive-oil milk']))
+})
+
 describe('a dough without flour', () => {
   const LIST =
     '4 green plantains\n2 tbsp butter\n1 tsp salt\n200 g queso fresco\n1/2 red onion, diced\nOil for frying'
@@ -167,10 +215,53 @@ describe('the method', () => {
       'half-moon',
     ],
     ['Cut into strips. Spoonful on each, fold up into triangles. Bake 200C 20 min.', 'cone'],
+    ['Line 9 holes of a muffin tin with circles, fill, cover with lids. Bake 200C 35 min.', 'lidded-pie'],
     ['Take egg-size pieces, hollow out with your finger, fill, close. Fry at 180C for 5 min.', 'bun'],
   ])('%s is a %s', (steps, shape) =>
     expect(read('300 g beef mince', steps, 'Beef snacks\nMakes 9').shape).toBe(shape),
   )
+  it('pockets that are balls pressed in are buns', () =>
+    expect(
+      read(
+        '120 g mozzarella',
+        'Make 12 balls with oiled hands, press in a cube of mozzarella, close. Bake 200 20 min.',
+        'Cheese pockets',
+      ).shape,
+    ).toBe('bun'))
+  it.each([
+    ['Fill, seal. Heat 2 tbsp oil in a pan over medium-low, cook 2 min each side.', 'medium'],
+    ['Fill, seal. Steam over high heat 12 min.', 'high'],
+    ['Fill, seal. Steam on high for 12 min.', 'high'],
+    ['Fill, seal. Bake on the high shelf 12 min.', null],
+  ])('%s is cooked at %s heat', (steps, heat) =>
+    expect(read('300 g beef mince', steps).cooking.heat).toBe(heat),
+  )
+  it.each([
+    ['Bring the water, salt and oil to the boil and pour over the flour.', true],
+    ['Boil the water with the oil. Switch off, add the rice flour and stir.', true],
+    ['Mix the water and the oil with the rice flour.', false],
+  ])('scalds a flour or does not: %s', (steps, isScalded) => {
+    const of = recipe(
+      `Dumplings\n\nDough\n160 g rice flour\n300 ml water\n1 tsp oil\n\nFilling\n200 g prawns\n\n${steps} Knead to a dough. Fill, seal, steam 10 min.`,
+    )
+    expect(lineOf(of, 'rice-flour')!.prep.includes('scalded')).toBe(isScalded)
+  })
+  it('a spoon of each ball of dough is no spoon of filling', () =>
+    expect(
+      read(
+        '300 g beef mince',
+        'Flatten balls of dough (about 1/4 cup each), fill with 1 tbsp, fold. Fry at 180C 4 min.',
+      )
+        .facts.filter(({ kind }) => kind === 'filling-tbsp-per-piece')
+        .map(({ low }) => low),
+    ).toEqual([1]))
+  it('what is stirred in for a minute more is cooked so long', () =>
+    expect(
+      read(
+        '2 apples\n1 tbsp sugar\n1 tsp cornstarch + 1 tbsp water',
+        'Cook apples with sugar 6 min. Stir in the slurry, 1 more min. Cool.\nFill, fold, bake 20 min at 180C',
+      ).parts.find(({ kind }) => kind === 'filling')!.cookedMinutes,
+    ).toBe(7))
   it('what simmers in broth is the whole of a part', () => {
     const of = recipe(
       `Pies\n\nSeitan\n1 cup vital wheat gluten\n2 tbsp chickpea flour\n3/4 cup veg broth\n\nSimmer in broth for 45 minutes, cool and dice.\n\nFilling\n2 tbsp butter\n1 onion, diced\n1 carrot, diced\nthe seitan, diced\n\nPastry\n250 g flour\n125 g butter\n\nSaute the veg in the butter 8 min, fold in the seitan. Fill, seal, bake at 200C for 25 minutes.`,

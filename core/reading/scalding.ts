@@ -3,7 +3,10 @@ import type { Draft } from './drafts'
 import type { Clause } from './method'
 
 const BOILING =
-  /\b(?:boiling|just[- ]boiled|off the boil|scald(?:ed|ing)?)\b|\b(?:boil|bring)\b[^.]{0,20}\bwater\b[^.]{0,60}\b(?:add|stir in|tip in|pour)\b|\bcook\b[^.]{0,40}\b(?:to|into|becomes|until|till)\b[^.]{0,16}\bpaste\b/i
+  /\b(?:boiling|just[- ]boiled|off the boil|scald(?:ed|ing)?)\b|\b(?:boil|bring)\b[^.]{0,20}\bwater\b[^.]{0,60}\b(?:add|stir in|tip in|pour)\b|\bto (?:the|a) boil\b[^.;]{0,24}\b(?:pour|add|tip|stir)\b|\bcook\b[^.]{0,40}\b(?:to|into|becomes|until|till)\b[^.]{0,16}\bpaste\b/i
+
+const BOILS_LIQUID = /\b(?:boil|bring)\b[^.;]{0,24}\b(?:water|milk)\b/i
+const ADDS_FLOUR = /\b(?:add|tip in|stir in|put in|mix in|dump in)\b[^.;]{0,24}\b(?:flour|starch)\b/i
 
 /**
  * Marks the flours of a dough on which boiling water is poured: rice, starches and millets swell by it, and hold
@@ -28,6 +31,13 @@ export function markScalded(drafts: readonly Draft[], clauses: readonly Clause[]
           (about.kind === 'shell' ||
             /\b(?:over|onto|on|into|to) (?:the )?(?:\p{L}+ )?(?:flour|starch)/iu.test(text)) &&
           BOILING.test(text),
+      ) ||
+      // "Boil the water with salt and oil. Switch off, add the rice flour".
+      clauses.some(
+        ({ about, text }, at) =>
+          about === draft &&
+          BOILS_LIQUID.test(text) &&
+          clauses.slice(at, at + 3).some((next) => next.about === draft && ADDS_FLOUR.test(next.text)),
       )
     if (poured) for (const { line } of flours) line.prep = [...line.prep, SCALDED]
   }

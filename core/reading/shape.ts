@@ -13,7 +13,7 @@ const FOR_LIDS = /\bfor (?:the )?(?:\d{1,2} )?lids?\b|\blids? on\b/i
 const BUN = SHAPE_ROWS.find(({ shape }) => shape === 'bun')!
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
-  /\bline (?:the |a |an |each )?(?:(?:\d+|two|four|six|eight|ten|twelve) )?(?:\d+ ?(?:cm|mm|inch|in|ml)[- ]?(?:\p{L}+ )?)?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b|\bpress\b[^.;]{0,50}\binto (?:(?:the|\d+|two|each|all) )*(?:holes|tins?|moulds?|cups)\b[^]{0,400}\blids?\b/iu
+  /\b(?:muffin|bun|cupcake|tart|patty|pie)[- ]tins?\b[^]{0,40}\b(?:line|press)\b[^]{0,240}\blids?\b|\bline (?:the |a |an |each )?(?:(?:\d+|two|four|six|eight|ten|twelve) )?(?:\d+ ?(?:cm|mm|inch|in|ml)[- ]?(?:\p{L}+ )?)?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b|\bpress\b[^.;]{0,50}\binto (?:(?:the|\d+|two|each|all) )*(?:holes|tins?|moulds?|cups)\b[^]{0,400}\blids?\b/iu
 const IN_DISHES =
   /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
 /** "Line the tins with the larger rounds, fill and cover with the smaller ones". */
@@ -67,6 +67,8 @@ const SQUARE_TO_TRIANGLE =
   /\bsquares?\b(?![^]*\bstrips?\b)[^]{0,240}\bfold\w*\b[^.;]{0,40}\btriang(?:le|ular)/i
 const HOLLOWED =
   /\b(?:hollow|make (?:a |an )?(?:hole|hollow|well|cup)|poke (?:a |your )?(?:hole|finger)|press (?:a |your )?thumb)\b[^]{0,120}\b(?:fill|stuff)\w*\b[^]{0,60}\b(?:close|seal|pinch)/i
+const PRESSED_INTO_BALLS =
+  /\bballs?\b[^]{0,80}\b(?:press|push|tuck|poke|hide)\b[^.;]{0,20}\b(?:an?|the|some|in)\b[^.;]{0,60}\b(?:close|seal|shut|re-?shape|re-?roll|pinch)\b(?![^]*\b(?:flatten|press|pat|roll)\b)/i
 const ROLLS_FROM_END =
   /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
 /** "Cut strips on both sides and braid over the filling": one loaf, whatever it is called. */
@@ -214,6 +216,13 @@ const INSTEAD: readonly {
     of: [null, 'half-moon'],
     when: ({ method }) => INTO_SQUARE.test(method),
     becomes: 'parcel',
+  },
+  // A pocket that is a ball pressed in, filled and closed.
+  {
+    of: ['half-moon'],
+    when: ({ own, method }) =>
+      /\bpockets?\b/i.test(own) && !FOLDS.test(method) && PRESSED_INTO_BALLS.test(method),
+    becomes: 'bun',
   },
   // Gyoza of rice paper that are folded up into parcels.
   {

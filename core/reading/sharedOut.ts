@@ -34,6 +34,7 @@ const AND_SOME = new RegExp(
 )
 const BARE_FOR_FRYING =
   /(\+|&|\band|\bplus) (?=(?:for|to) (?:the )?(?:(?:deep|shallow|pan)?[- ]?fry(?:ing)?|brush(?:ing)?|roast(?:ing)?|griddl(?:e|ing)|cook(?:ing)? on)\b)/i
+const NAME_AND_NUMBER = /^(\p{L}[\p{L} ]{1,28}?)(?::|\s*[-–]|,)\s*(\d{1,2}) (?=\((?:one|half|1|½)\b)/iu
 const NAME_IN_FRONT = new RegExp(
   String.raw`^(\p{L}[\p{L} ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}]))(?=${JOINT})`,
   'iu',
@@ -136,7 +137,8 @@ function sharesOf(sum: number, unit: string, food: string, said: string): string
  * @param raw an ingredient line
  */
 export function sharedOut(raw: string): string[] | null {
-  const text = raw.trim()
+  // "Eggs: 2 (one for the filling, one for the glaze)".
+  const text = raw.trim().replace(NAME_AND_NUMBER, '$2 $1 ')
   if (text.length > 160 || !/\band\b|\bplus\b|[+&,;(/]|\bmix/i.test(text)) return null
   const twice = TWICE.exec(text)
   if (twice) {

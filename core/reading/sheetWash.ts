@@ -20,7 +20,7 @@ const isMixedIn = (name: string, clauses: readonly Clause[]) => {
 
 /** "Brush with the oil mixture". */
 const BRUSHES_MIXTURE = recalled(
-  /\b(?:brush|spread|moisten|wet|drizzle)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid)\b(?! (?:of )?(?:filling|cheese))/i,
+  /\b(?:brush|spread|moisten|wet|drizzle)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid|(?:oil|butter|milk|egg|yogh?urt)[-/+ ]+(?:and )?(?:oil|butter|milk|egg|water|yogh?urt)(?: mix(?:ture)?)?)\b(?! (?:of )?(?:filling|cheese))/i,
 )
 
 /** Egg, milk and seeds in the list of a bought sheet are brushed on it: there is no dough for them to go into. */

@@ -340,7 +340,7 @@ export const SIZES = {
     says: 'Fill, 1 tbsp each.',
     fact: 'filling-tbsp-per-piece',
     // "Roast on both sides with ghee, about a tsp each".
-    before: before(String.raw`(?<!\b(?:ghee|oil|butter|fat|water)\b[^.;]{0,14})`),
+    before: before(String.raw`(?<!\b(?:ghee|oil|butter|fat|water|dough)\b[^.;]{0,14})`),
     after: after(String.raw`(?:\([^()]*\) )?(?:of it )?each(?=\W*(?:$|[.,;]))`),
     most: MOST_SPOONS,
   },

@@ -1,3 +1,4 @@
+import { withPlainHalves } from './amountsSpelt'
 import { remember } from './remember'
 
 // Characters and spellings that say the same are made one before anything is read.
@@ -88,7 +89,7 @@ export const plainSpelling: (line: string) => string = remember(spelled)
 
 function spelled(line: string): string {
   return (
-    line
+    withPlainHalves(line)
       .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
       .replace(/[\u200b-\u200f\u2060\ufeff]/g, '')
       .replace(/[’‘ʼ`´]/g, "'")

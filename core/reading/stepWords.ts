@@ -24,6 +24,9 @@ const NOUN_AMOUNT =
 const WAS_DONE =
   /^(?:then |i |we )?(?:rubbed|browned|rolled|fried|chilled|cooked|simmered|boiled|baked|rested|mixed|kneaded|stirred|cut|folded|sealed|filled|crimped|glazed|steamed|cooled|chopped|added|softened|brushed|proved|shaped|divided)\s+(?:it|them|in(?=\W*(?:$|,)| (?:the|a) )|out|for (?=\d|an?\b|half)|the|up|with|until|till|together|everything|all|into|over)(?!\p{L})/iu
 
+/** "Kneaded, wrapped, fridge 30": done to a dough, one thing after the other. */
+const DONE_AND_DONE =
+  /^(?:kneaded|rested|proved|shaped|sealed|crimped|glazed|wrapped|filled|baked)(?:,| and| &|\s*\+) (?:then )?(?:kneaded|rested?|wrapped|covered|chilled|cooled|proved|filled|shaped|sealed|crimped|glazed|baked|fried|steamed|fridge|in the fridge|left)\b/i
 /** What leads from one thing that is done to the next. */
 const LEADS_ON =
   "(?:and|so|okay|ok|right|then|now|next|first(?: of all)?|firstly|second(?:ly)?|thirdly|finally|lastly|after (?:that|this)|once (?:that|this)(?:['’]s| is) done|meanwhile|in the meantime|at this point|from here|just|simply|please|also|again|carefully)"
@@ -47,4 +50,5 @@ export const startsLikeStep = (text: string): boolean => {
 const works = (text: string): boolean =>
   ((VERB.test(text) || WORKS.test(text)) && !NOUN_AMOUNT.test(text)) ||
   WAS_DONE.test(text) ||
+  DONE_AND_DONE.test(text) ||
   WORKS_ON_WHAT.test(text)

@@ -97,6 +97,10 @@ export function heatIn(text: string): Heat | null {
   const found =
     /\b(low|medium|moderate|gentle|high|hot|brisk|slow)(?:[- ](?:to[- ])?(?:low|medium|high|hot))?[- ]+(?:heat|flame|oil|pan|oven|fire)\b/i.exec(
       text,
+    ) ??
+    // "In a pan over medium-low".
+    /\b(?:over|on|at) (?:an? )?(low|medium|moderate|high)(?:[- ](?:to[- ])?(?:low|medium|high))?(?=\W*(?:$|[,.;)])|\s+(?:for|until|till|\d))/i.exec(
+      text,
     )
   if (!found) return null
   if (/oven/i.test(found[0])) return null

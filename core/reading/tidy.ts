@@ -189,6 +189,9 @@ const labelled = remember((text: string) =>
     .trim(),
 )
 
+const TIME_STAMP =
+  /^\s*(?:\[\d{1,2}:\d{2}(?::\d{2})?\]|\(\d{1,2}:\d{2}(?::\d{2})?\)|\d{1,2}:\d{2}(?::\d{2})?(?=\s))\s*[-–—]?\s*/
+const LEAST_STAMPED = 2
 /** So many rows that begin with a dash and a figure are a list. */
 const LEAST_DASHED = 2
 
@@ -208,6 +211,9 @@ export function tidy(text: string): Row[] {
   const barred = lines.flatMap((line) =>
     /\S\s*\|\s*\S/.test(line.text.slice(0, MAX_ROW_CHARACTERS)) ? [line.text] : [],
   )
+  // "[00:12] Take two cups of flour": when it was said.
+  if (lines.filter(({ text: line }) => TIME_STAMP.test(line)).length >= LEAST_STAMPED)
+    for (const line of lines) line.text = line.text.replace(TIME_STAMP, '')
   // "-150 g flour" above "-salt": a row of dashes lists, and takes nothing away.
   const isDashed = lines.filter((line) => /^\s*[-–]\d/.test(line.text)).length >= LEAST_DASHED
   for (const { at, text: typed, apart } of lines) {

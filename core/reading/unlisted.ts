@@ -53,7 +53,7 @@ const TOSSED = recalled(
 )
 /** "Butter the tops while hot." */
 const BUTTERS_TOPS = recalled(
-  /(?:^\W*|[,;.]\s*|\band )(?:then )?(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b/i,
+  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$))/i,
 )
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
@@ -181,7 +181,8 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     const onTop =
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
-    const buttered = isClosed ? BUTTERS_TOPS.exec(text)?.[1] : undefined
+    const tops = isClosed ? BUTTERS_TOPS.exec(text) : null
+    const buttered = tops?.[1] ?? tops?.groups?.applied
     const brushed = buttered
       ? named(buttered, foods)
       : washed
