@@ -53,7 +53,9 @@ export function withoutBrackets(text: string, measures: Measure[], prep: string[
         if (/drained/i.test(isLeft[1]!)) prep.push('drained weight')
       }
       // "1 tin beans (240 g drained)": that much goes in.
-      if (dual && /\bdrained\b/i.test(piece)) {
+      // "(in brine, drained, about 450 g)": as well.
+      const upTo = inside.slice(0, inside.indexOf(piece) + piece.length)
+      if (dual && /\bdrained\b/i.test(upTo)) {
         measures.splice(0)
         prep.push('drained weight')
       }

@@ -20,7 +20,7 @@ const BATCH = new RegExp(
 )
 /** What is done to no filling: in such a clause a ball is of dough. */
 const WORKS_DOUGH =
-  /\b(?:dough|flatten|press|fill|knock back|roll(?! (?:the |your |this )?(?!dough|pastry)\p{L}+(?: \p{L}+){0,2} (?:in)?to ))\b/iu
+  /\b(?:dough|flatten|press|fill|knock back|roll(?! (?:it |them )?(?:in)?to (?:about )?(?:\d{1,3} )?(?:(?:small|little|even|equal|neat) )*balls\b)(?! (?:the |your |this )?(?!dough|pastry)\p{L}+(?: \p{L}+){0,2} (?:in)?to ))\b/iu
 const FREEZES = /\bfree(?:ze|zes|zing)\b/i
 
 const BY_WORD: readonly [FactKind, RegExp][] = [
@@ -59,7 +59,7 @@ function nearestKind(text: string, at: number): FactKind | null {
     )
   // "Knead, wrap, 1 hour in the fridge".
   if (
-    /^[^,.;]{0,24}?\b(?:h|hrs?|hours?|m|mins?|minutes?)\s+in (?:the |a )?(?:fridge|freezer|refrigerator)\b/i.test(
+    /^[^,.;]{0,24}?\b(?:h|hrs?|hours?|m|mins?|minutes?)\s+(?:in (?:the |a )?)?(?:fridge|freezer|refrigerator)\b/i.test(
       text.slice(at, at + 44),
     )
   )

@@ -100,7 +100,7 @@ function isStirredInLast(said: string, next: Clause | undefined): boolean {
 const BUTTER_FOR_PIECES =
   /^\W*(?:then )?(?:brown|melt|sizzle|heat) (?:the |some |your )?butter\b(?![^.;]*\b(?:add|fry|saut\w+|cook|soften|sweat)\b)/i
 const DIVIDES_AMONG = recalled(
-  /^\W*(?:divide|share|portion|spread|spoon|lay)\b[^.;]*\b(?:between|among|over|on(?:to)?|into) (?:the |each |all )*(?:\d+ )?(?:tortillas?|wraps?|rounds?|dis[ck]s?|wrappers?|sheets?|squares?|circles?|pittas?|pitas?)\b/i,
+  /^\W*(?:divide|share|portion|spread|spoon|lay(?:er)?|pile|arrange)\b[^.;]*\b(?:between|among|over|on(?:to)?|into|(?:in(?:to)?|down) (?:the )?(?:middle|cent(?:re|er)) of) (?:the |each |every |all )*(?:\d+ )?(?:tortillas?|wraps?|rounds?|dis[ck]s?|wrappers?|sheets?|squares?|circles?|pittas?|pitas?)\b/i,
 )
 const BEFORE_COOLING = /(?:,|\s+and)\s+(?:then )?(?:leave|let|allow|set aside|cool)\b/i
 const STIRS_IN = recalled(

@@ -247,6 +247,14 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
         .map((word) => matchFood(word, foods))
   if (explained.length === 1 && explained[0]?.how === 'exact')
     return { ...explained[0], how: 'part' as const, leftOver: [read.name] }
+  // "Cold turkey, chopped" has been cooked.
+  const isColdMeat =
+    plain &&
+    /^cold\b/i.test(read.name) &&
+    /^(?:meat|poultry)$/.test(plain.food.group) &&
+    plain.food.state === 'raw'
+  const cookedMeat = isColdMeat ? matchFood(`cooked ${read.name.replace(/^cold\s+/i, '')}`, foods) : null
+  if (cookedMeat?.how === 'exact') return cookedMeat
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
   const before = normaliseName(read.raw)
   for (const own of prep) {

@@ -53,7 +53,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'component',
-    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tangzhong|water roux|sponge|starter|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix|(?:soup|stock|meat|broth|pork|chicken) jelly|jellied stock)\b/,
+    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tangzhong|water roux|sponge|starter|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix|(?:soup|stock|meat|broth|pork|chicken) jelly|jellied stock|aspic)\b|^(?:the )?jelly$/,
   ],
   [
     'shell',

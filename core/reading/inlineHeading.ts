@@ -142,7 +142,7 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
   const open = rest.replace(/\([^()]*\)/g, '')
-  const amounts = open.split(/,|;|\s[/+]\s/).filter(
+  const amounts = open.split(/,|;|\s[/+]\s|\s(?:and|&)\s(?=\d)/).filter(
     (piece, at) =>
       (STARTS_WITH_NUMBER.test(piece.trim()) || AMOUNT_BEHIND.test(piece.trim())) &&
       // "Water - 1/2 cup + 1 tbsp": an amount without a name is more of the same.

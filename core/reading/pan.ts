@@ -7,6 +7,7 @@ import { matchFood, normaliseName } from './match'
 import type { Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
 import { readLine } from './readLine'
+import { readNumber } from './readNumber'
 import { sizesKnown, type SizeName } from './sizes'
 import { FRYING_POT_GRAMS } from './unstated'
 import { weighLine } from './weigh'
@@ -62,14 +63,14 @@ const soMuch = (name: string) =>
 /** "1 tsp ghee per paratha", "1 tsp of oil on each side", "fry each in 1 tsp butter". */
 const PER_PIECE_FAT = recalled(
   new RegExp(
-    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|(?:for|on|to|around|onto|over) (?:each|every)|each)\b(?! batch)(?<side> side)?|\beach (?:one )?in ${soMuch('inside')}`,
+    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|(?:for|on|to|around|onto|over) (?:each|every)|each)\b(?! (?:batch|[2-9]|two|three|four|six)\b)(?<side> side)?|\beach (?:one )?in ${soMuch('inside')}`,
     'iu',
   ),
 )
 /** "1 tbsp butter per batch of 4", "2 tbsp oil for each batch (2 batches)". */
 const PER_BATCH_FAT = recalled(
   new RegExp(
-    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|for each|each) batch(?: of (?<of>\d{1,2})|\W+(?:for |in )?(?:about )?(?<batches>\d) batches\b)?`,
+    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|for each|each) batch(?: of (?<of>\d{1,2})|\W+(?:for |in )?(?:about )?(?<batches>\d) batches\b)?|(?<![\p{L}\d.,/])${soMuch('some')} (?:per|for (?:each|every)) (?<ofSome>[2-9]|two|three|four|six) (?:of them\b|\p{L}+)`,
     'iu',
   ),
 )
@@ -115,8 +116,10 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
     const ofSome = some && gramsOf(some.amount!, food)
     if (ofSome) return (ofSome * pieces) / (some.some === 'dozen' ? 12 : Number(some.some))
     const batch = PER_BATCH_FAT.exec(text)?.groups
-    const ofBatch = batch && gramsOf(batch.amount!, food)
-    const batches = batch?.of ? Math.ceil(pieces / Number(batch.of)) : Number(batch?.batches ?? 1)
+    const ofBatch = batch && gramsOf((batch.amount ?? batch.some)!, food)
+    // "2 tbsp oil per 2 breads", "per batch of 4".
+    const together = batch?.of ?? (batch?.ofSome && String(readNumber(batch.ofSome)!.low))
+    const batches = together ? Math.ceil(pieces / Number(together)) : Number(batch?.batches ?? 1)
     if (ofBatch) return ofBatch * batches
     const amount =
       /\b(?:oil|butter|ghee|lard|margarine)\s*\((?:about |~)?([^()]{1,20})\)/i.exec(text)?.[1] ??

@@ -34,6 +34,13 @@ describe('an ingredient line', () => {
     ['cornmeal for dusting the pan', 'degermed-cornmeal 10'],
     ['flour for dusting the board', 'plain-flour 10'],
     ['2 and half cups maida', 'plain-flour 312.5'],
+    ['1 tsp crushed red pepper', 'chilli-powder 1.8'],
+    ['1 tsp red pepper', 'chilli-powder 1.8'],
+    ['1 red pepper', 'red-pepper 119'],
+    ['300 g cold turkey chopped', 'turkey-cooked 300'],
+    ['200 g cold butter', 'butter 200'],
+    ['8 small cubes of brie', 'soft-ripened-cheese 80'],
+    ['2 cans of green jackfruit (in brine, drained, about 450 g total)', 'jackfruit-can 450'],
     ['one and half cup atta', 'atta 180'],
     ['Eggs: 2 (one for the filling, one for the glaze)', 'egg 50 | egg 50'],
     [
@@ -111,6 +118,28 @@ describe('parts', () => {
     ).toMatchObject({ grams: 30 }))
 })
 
+describe('how many', () => {
+  it.each([
+    ['Pork pies - two 15 cm pies', 'Each cuts into 8.', 2, 16],
+    ['I make these lamb patties every month, 12 from this', '', 12, null],
+  ])('%s. %s', (title, behind, pieces, servings) => {
+    const of = read('300 g beef mince', `Fill, put the lids on. Bake at 180C for 30 min. ${behind}`, title)
+    expect(of.pieces).toBe(pieces)
+    if (servings) expect(of.servings).toBe(servings)
+  })
+  it('oil for so many at once is taken as often', () =>
+    expect(
+      lineOf(
+        read(
+          '3 leeks',
+          'Fill, fold, press. Fry in 2 tbsp oil per 2 breads, 2 mins per side.',
+          'Breads\nMakes 8',
+        ),
+        'sunflower-oil',
+      )!.grams,
+    ).toBeCloseTo(4 * 2 * 13.6))
+})
+
 describe('what is told', () => {
   it('with the time at which it was said is read without it', () => {
     const of = recipe(
@@ -144,6 +173,12 @@ describe('what is told', () => {
       'finish: sesame-oil',
       'dip: soy-sauce',
     ]))
+  it('of a jelly is a part of its own', () =>
+    expect(
+      parts(
+        `Pork pies\n\nHot water crust: 575 g flour, 200 ml water, 175 g lard\nFilling: 800 g pork, 200 g bacon\nJelly: 300 ml pork stock and 3 leaves gelatine\n\nFill, lids on. Bake 30 min at 180. Pour in the jelly.`,
+      ),
+    ).toContain('filling: pork-stock gelatine'))
   it('of a mixture that sheets are brushed with takes its foods out of the filling', () =>
     expect(
       parts(
@@ -220,6 +255,36 @@ describe('the method', () => {
   ])('%s is a %s', (steps, shape) =>
     expect(read('300 g beef mince', steps, 'Beef snacks\nMakes 9').shape).toBe(shape),
   )
+  it('balls of the filling weigh the filling', () => {
+    const of = read(
+      '80 g sesame seeds\n50 g sugar\n45 g butter',
+      'Grind sesame + sugar, mix with butter, freeze 30 min, roll into 20 balls (8g).\nKnead the dough, divide it into 20 (18g). Wrap each ball. Boil 4 min.',
+    )
+    const weights = of.facts.filter(({ kind }) => /grams/.test(kind)).map(({ kind, low }) => [kind, low])
+    expect(weights).toEqual([
+      ['filling-grams-per-piece', 8],
+      ['ball-grams', 18],
+    ])
+  })
+  it('an hour in the fridge chills the dough', () =>
+    expect(
+      read(
+        '300 g beef mince',
+        'Rub the butter into the flour. Disc, wrap, 1 hr fridge.\nFill, fold. Bake 200C 20 min.',
+      ).facts.map(({ kind, low, partId }) => [kind, low, partId !== null]),
+    ).toEqual([['chill-minutes', 60, true]]))
+  it('what is layered in the middle of each wrap is put in raw', () => {
+    const of = recipe(
+      'Wraps\n\n4 tortillas\n450 g chicken breast\n150 g cheddar\n80 g sour cream\n\nAir fry chicken 190c 14 min, shred. Layer in middle of each tortilla: cheese, chicken, sour cream. Fold. Toast in a hot pan 2 min each side.',
+    )
+    const filling = of.parts.find(({ kind }) => kind === 'filling')!
+    expect([filling.cookedBy, ...filling.lines.map(({ cookedBy }) => cookedBy)]).toEqual([
+      'roast',
+      null,
+      'raw',
+      'raw',
+    ])
+  })
   it('pockets that are balls pressed in are buns', () =>
     expect(
       read(

@@ -45,6 +45,10 @@ export const PROMISES: readonly PromiseWording[] = [
     String.raw`\b(?:you|i|we)(?: (?:can|should|could|usually|normally))* (?:get|make|have)\s+${COUNTED}(${PIECES_BEHIND}) (?:out of|from|with) (?:this|that|it|these|the (?:dough|recipe|mix\w*|quantit\w+|amounts?))`,
   ),
   wording(
+    '14 from this',
+    String.raw`(?:^\W*|[.,;]\s+|\s[-–—]\s)${COUNTED}(${PIECES_BEHIND}) (?:from|out of|with) (?:this|these (?:amounts|quantities)|the (?:above|recipe))${MARKS}`,
+  ),
+  wording(
     'Should be 14 or so',
     String.raw`(?:^\W*|[.,;]\s+|\s[-–—]\s|\()(?:there |that |it |this |you |they )?(?:should|will|ought to|might|'ll) (?:be|come to|number)\s+${COUNTED}(${PIECES_BEHIND})(?: or (?:so|thereabouts))?(?: in all)?${MARKS}`,
   ),
@@ -67,7 +71,7 @@ export const PROMISES: readonly PromiseWording[] = [
   ),
 ]
 const MAY_PROMISE =
-  /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|altogether|dough|pastry|quantities|recipe|\p{L}+s\s*[:=])|\(\D{0,8}\d{1,3}\)\W*$/iu
+  /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|from|out of|altogether|dough|pastry|quantities|recipe|\p{L}+s\s*[:=])|\(\D{0,8}\d{1,3}\)\W*$/iu
 
 /**
  * A line with its promise in one form: "Does 5 big ones" becomes "makes 5 big ones". A line that promises nothing stays

@@ -62,7 +62,7 @@ const eatenEach = new RegExp(
   'iu',
 )
 const eachServes = new RegExp(
-  String.raw`\beach (?:(?:one|1|${PIECES}) )?(?:serves|feeds|is enough for|does for)\s+${N}(?:\s+${PEOPLE})?`,
+  String.raw`\beach (?:(?:one|1|${PIECES}) )?(?:serves|feeds|is enough for|does for|(?:cuts?|is cut|slices?) (?:in)?to)\s+${N}(?:\s+(?:${PEOPLE}|(?:big |small |large |good )?(?:slices|wedges|pieces)))?`,
   'iu',
 )
 const anyPieces = new RegExp(
@@ -342,6 +342,7 @@ const COUNT_WORDS = new RegExp(
   String.raw`\b(?:${PEOPLE}|${PIECES}|makes?|yields?|gives|serves?|serving|feeds|quantity|amount|batch|number|no|of|recipe|this|you|get|about|approx|around|roughly|enough|for|to|and|or|so|as|an?|main|starter|snack|light|lunch|dinner|supper|hungry|depending|on|size|small|medium|large|big|mini|hand|sized|time|prep|cook|total|min(?:ute)?s?|hrs?|hours?|dozen|couple|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty|thirty)\b`,
   'giu',
 )
+const SIZES = /\b\d{1,2}[- ]?(?:cm|inch(?:es)?|in)\b ?/gi
 /** Whether a text says anything besides how many there are, how big, and for whom. */
 export const saysMore = (text: string): boolean =>
   /\d/.test(text) || /\p{L}{2}/u.test(text.replace(COUNT_WORDS, ' '))
@@ -359,7 +360,11 @@ function countBehind(title: string): number {
 }
 
 const countTail = (title: string, from: number): string =>
-  title.slice(from).replace(/^[\s\p{Pd},;:(|•]+|\)$/gu, '')
+  title
+    .slice(from)
+    .replace(/^[\s\p{Pd},;:(|•]+|\)$/gu, '')
+    // "Pork pies - two 15 cm pies".
+    .replace(SIZES, '')
 
 /** A title without the counts it carries: "Pies (x8)", "Half-moons - serves 4 (12 pieces)". */
 export function withoutYields(title: string): string {

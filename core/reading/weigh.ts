@@ -32,6 +32,9 @@ const UNPEELED = /\b(?:unpeeled|with skin|skin on|before peeling|untrimmed)\b/
 /** A dash of milk is poured, a dash of pepper shaken. Common practice, no source. */
 const DASH_POURED_GRAMS = 5
 
+/** A cube of cheese to put into a piece, about 2 cm wide. Common practice, no source. */
+const CHEESE_CUBE_GRAMS = 10
+
 const METRIC_VOLUMES = new Set(['ml', 'cl', 'dl', 'l'])
 const note = (code: string, text: string): Note => ({ code, level: 'note', text })
 
@@ -53,6 +56,7 @@ function unitGramsOf(term: Term, food: Food, standInUnit: string | null): TermGr
     (id === 'piece' || id === 'head' || id === 'stalk' ? sized : undefined) ??
     own ??
     bare ??
+    (id === 'cube' && foodIs(food, 'cheese') ? CHEESE_CUBE_GRAMS : undefined) ??
     (id === 'dash' && (foodIs(food, 'pours') || /cream$/.test(food.group)) ? DASH_POURED_GRAMS : undefined) ??
     FALLBACK_UNIT_GRAMS[id]
   if (each === undefined) {
