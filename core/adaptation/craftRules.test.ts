@@ -1,13 +1,12 @@
 import { afterAll, describe, expect, it } from 'vitest'
 import { demo } from '../../test/demo'
 import { reference } from '../../test/helpers'
-import { corpus } from '../../test/readingCorpus'
+import { readCorpus } from '../../test/readCorpus'
 import { adapt, type Adaptation } from './adapt'
 import type { Food } from '../food/food'
 import { foodIs } from '../food/groups'
 import { RecipeProblem } from '../recipe/problem'
 import type { Evaluation } from '../evaluation/evaluate'
-import { readRecipe } from '../reading/readRecipe'
 import type { Recipe } from '../recipe/document'
 import { allLines, foodOf } from '../recipe/lines'
 import { purposesOf } from '../optimisation/purposes'
@@ -37,7 +36,7 @@ const PAIRS = [
 ]
 const recipes: { name: string; recipe: Recipe }[] = [
   ...demo,
-  ...corpus().map((one) => ({ name: one.name, recipe: readRecipe(one.text, reference.foods).recipe })),
+  ...readCorpus().map(({ name, intake }) => ({ name, recipe: intake.recipe })),
 ]
 
 /** Of an evaluation what is asked here: thousands of whole ones are more than a worker holds. */

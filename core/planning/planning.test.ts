@@ -4,7 +4,7 @@ import { demo, demoRecipe } from '../../test/demo'
 import { dinnerOf, ME } from '../../test/dinner'
 import { reference } from '../../test/helpers'
 import { adapt } from '../adaptation/adapt'
-import { corpus } from '../../test/readingCorpus'
+import { readCorpus } from '../../test/readCorpus'
 import { readRecipe } from '../reading/readRecipe'
 import { newLine, type Recipe } from '../recipe/document'
 import { planDinner, type Dinner, type PlannedDinner, type PlannedTask } from './dinner'
@@ -185,8 +185,8 @@ describe('a plan of one dish', () => {
 
   it.each([0, 1, 2, 3])('of every recipe of the reading corpus can be kept, quarter %s', (quarter) => {
     let planned = 0
-    for (const { text } of corpus().filter((_, at) => at % 4 === quarter)) {
-      const { recipe } = readRecipe(text, reference.foods)
+    for (const { intake } of readCorpus().filter((_, at) => at % 4 === quarter)) {
+      const { recipe } = intake
       if (
         !recipe.parts.some((part) => part.kind === 'shell' && part.lines.some(({ grams }) => grams !== null))
       )

@@ -1,3 +1,4 @@
+import { foodIs } from '../food/groups'
 import { leadsDough, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import type { ReadIngredient } from './readIngredient'
@@ -54,6 +55,15 @@ export function tossedIn(drafts: readonly Draft[], steps: readonly { text: strin
 /** Flour and yeast under a name of their own rise for the dough. */
 const isLeavened = ({ lines }: Draft): boolean =>
   lines.some(leadsDough) && lines.some(({ food }) => food !== null && /yeast|sourdough/.test(food.id))
+
+/** Whether a part is called by the meat or fish that its list begins with. */
+const isCalledByFlesh = ({ name, lines }: Draft): boolean => {
+  const [first] = lines
+  const words = first && foodIs(first.food, 'flesh') ? normaliseName(first.read.name).split(' ') : []
+  return coreName(name)
+    .split(' ')
+    .some((word) => word.length > 2 && words.includes(word))
+}
 
 const GENERIC_FILLING = /^(?:for |the )*(?:filling|stuffing)s?\b/i
 
@@ -118,7 +128,9 @@ export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
     if (host) {
       component.into = host
       component.kind = host.kind
-      if (host === shell && isLeavened(component)) component.unsure = false
+      // "For the chicken tikka" over its chicken, beside the rest of what goes in.
+      const isOfItsFood = host !== shell && isCalledByFlesh(component)
+      if ((host === shell && isLeavened(component)) || isOfItsFood) component.unsure = false
     } else {
       // No part calls itself a filling: this is what goes inside.
       component.into = null

@@ -33,6 +33,8 @@ import { isHeatLine } from './time'
 /** A clause that says nothing of its own and simmers on: "then simmer for 10 minutes". */
 const SIMMERS_ON = /^\W*(?:and )?(?:then )?(?:simmer|boil|cook) (?:for |it |them )*(?:an?|\d|half)\b/i
 
+const FRYING_PAN = /\b(?:same|hot|dry|frying|grill|griddle) pan\b|\b(?:skillet|wok|tawa|kadai)\b/i
+
 const HEATS_FAT_ALONE = recalled(
   /^\W*heat (?:the |some |a little )?(?:\p{L}+ )?(?:oil|butter|ghee)(?: in (?:a|the) (?:\p{L}+ )?(?:pan|wok|kadai|skillet))?\W*$/iu,
 )
@@ -76,7 +78,7 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
     // "In a pan: butter, onion, leeks, 15 minutes": what stands in a pan on the heat cooks without a verb.
     scene.inPanAlone =
       pot.hot === null && IN_PAN.test(said) && wayIn(said, false, false) === null && !PREPARES.test(said)
-    if (scene.inPanAlone) pot.hot = lines.hasFat || lines.hasFlesh ? 'fry' : 'simmer'
+    if (scene.inPanAlone) pot.hot = lines.hasFat || lines.hasFlesh || FRYING_PAN.test(said) ? 'fry' : 'simmer'
     const left = LEAVES_OUT.exec(said)?.[1]
     if (left) pot.leave(lines.namedIn(left))
     scene.clauseWay = null

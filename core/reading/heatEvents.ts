@@ -170,7 +170,7 @@ const heatSaid = (said: string): string =>
     )
     // "Gas 4 for 25".
     .replace(
-      /\b(gas(?: mark)?\s*\d{1,2}) for (\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?!\d|\s*(?:[-–]|min|m\b|h))/gi,
+      /\b(gas(?: mark)?\s*\d{1,2}(?:\s*\(\d{3}[^()]{0,8}\))?) for (\d{1,2}(?:\s*[-–]\s*\d{1,2})?)(?!\d|\s*(?:[-–]|min|m\b|h))/gi,
       '$1 for $2 min',
     )
 

@@ -70,10 +70,10 @@ export function readerFor(
       foods,
     )
     for (const { line, food } of items)
-      for (const { foodId, note } of spoken) {
+      for (const { foodId, note, word, means } of spoken) {
         if (foodId !== null && food?.id !== foodId) continue
         // The line stays as it was written.
-        line.raw = limit(text.trim(), 500)
+        line.raw = items.length > 1 ? line.raw.replace(means, word.exec(text)![0]) : limit(text.trim(), 500)
         line.prep = line.prep.filter((word) => word !== foodId)
         line.notes.push({ ...note })
       }

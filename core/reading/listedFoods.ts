@@ -178,8 +178,14 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     matches[0]?.how === 'exact' &&
     matches.at(-1)?.how === 'exact' &&
     (strange?.split(' ').length ?? 0) <= 2
+  // "Maida 3 cup, xyz half spoon, oil 1 tbsp": where most have their amount each is a line, known or not.
+  const isTable =
+    amounts.filter(Boolean).length >= LEAST_IN_TABLE &&
+    known >= 2 &&
+    own.every((piece, at) => matches[at]?.how === 'exact' || piece.split(' ').length <= 4)
   if (
     known < own.length &&
+    !isTable &&
     !((plainList || oneStrange) && known === own.length - 1) &&
     (!anyAmountLater || known < own.length - 1 || /^\S*\s*\S*\s*(?:more|extra)\b/i.test(strange ?? ''))
   )
@@ -242,6 +248,8 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   }))
 }
 
+/** So many amounts on one line are of so many foods. Our own choice. */
+const LEAST_IN_TABLE = 3
 const AND_FOR = / \+ (?:for|to) /i
 /** Whether a food has a name with an "and" in it that is this one. */
 const isCalledSo = (food: Food, name: string): boolean =>

@@ -145,6 +145,8 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
 
 /** Sentences that each say what a food is for, and of nothing that is done: one of the foods at least is known. */
 function areForSomething(sentences: readonly string[], foods: Foods): boolean {
+  if (!sentences.every((sentence) => sentence.length < 80 && /\b(?:for|to|on top)\b/i.test(sentence)))
+    return false
   const reads = sentences.map((sentence) => readLine(sentence.replace(/\.\s*$/, '')))
   return (
     reads.every(({ purpose, name }) => purpose !== null && wordsOf(name) <= 3) &&

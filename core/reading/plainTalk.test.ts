@@ -34,6 +34,13 @@ describe('an ingredient line', () => {
     ['cornmeal for dusting the pan', 'degermed-cornmeal 10'],
     ['flour for dusting the board', 'plain-flour 10'],
     ['2 and half cups maida', 'plain-flour 312.5'],
+    ['1 clementine, zest only', 'orange-zest 5'],
+    ['2 clementines', 'orange 262'],
+    [
+      'maida 3 cup, pani 1 cup, noon half chamcha, tel 1 tbsp',
+      'plain-flour 375 | water 240 | ?noon half chamcha 0 | sunflower-oil 13.6',
+    ],
+    ['1 can (13.8 oz) refrigerated pizza crust', 'pizza-dough 391.2'],
     ['1 tsp crushed red pepper', 'chilli-powder 1.8'],
     ['1 tsp red pepper', 'chilli-powder 1.8'],
     ['1 red pepper', 'red-pepper 119'],
@@ -53,6 +60,17 @@ describe('an ingredient line', () => {
     ['2 tbsp butter (vegan butter to make vegan)', 'butter 28.4'],
     ['60 g grated cheddar (leave out if vegan and use soy yogurt)', 'cheddar 60'],
   ])('%s', (raw, expected) => expect(said(raw)).toBe(expected))
+})
+
+it('keeps of a row of several foods what was written of each', () => {
+  const { parts: made } = recipe(
+    'Kachori\n\nDough: wheat flour 1.5 cup, maida half cup, oil 3 tbsp, water 120 ml\nFilling: 1 cup mashed potato, 1 tsp salt\n\nFill and fry.',
+  )
+  expect(made[0]!.lines.map(({ raw }) => raw)).toEqual([
+    'wheat flour 1.5 cup',
+    'maida half cup',
+    'oil 3 tbsp',
+  ])
 })
 
 describe('a packet', () => {
@@ -173,6 +191,16 @@ describe('what is told', () => {
       'finish: sesame-oil',
       'dip: soy-sauce',
     ]))
+  it('under the name of its meat is no riddle', () => {
+    const of = recipe(
+      'Pockets\n\nFor the chicken tikka:\n400g chicken breast\n100g yogurt\n\nFor the dough:\n300g flour\n160 ml water\n\nOther:\n1 onion\n2 tbsp mint chutney\n\nCook the chicken in a grill pan 8 minutes. Toss the onion in the same pan 2 minutes, mix with the chicken and chutney. Fill, fold, cook on a tawa 2 min each side.',
+    )
+    expect(of.parts.some(({ unsure }) => unsure)).toBe(false)
+    expect(of.parts.find(({ name }) => name === 'Filling')).toMatchObject({
+      cookedBy: 'fry',
+      cookedMinutes: 2,
+    })
+  })
   it('of a jelly is a part of its own', () =>
     expect(
       parts(
@@ -240,6 +268,7 @@ describe('the method', () => {
   it.each([
     ['Fill, seal. Gas 6 for 20 mins then Gas 4 for 35-40.', ['bake', 20, 'bake', 38]],
     ['Fill, seal. Gas 6 for 20 mins then Gas 4 for 40.', ['bake', 20, 'bake', 40]],
+    ['Fill, seal. Hot oven (gas 7, 220) 15 mins then gas 4 (180) for 25 more.', ['bake', 15, 'bake', 25]],
   ])('%s', (steps, expected) => {
     const { way, minutes, andThen } = read('300 g beef mince', steps).cooking
     expect([way, minutes, andThen?.way, andThen?.minutes]).toEqual(expected)
@@ -266,6 +295,25 @@ describe('the method', () => {
       ['ball-grams', 18],
     ])
   })
+  it('a walnut of butter for each is as many', () =>
+    expect(
+      lineOf(
+        read('3 apples\na walnut of butter each', 'Fill, fold. Bake 200C 20 min.', 'Turnovers\nMakes 4'),
+        'butter',
+      ),
+    ).toMatchObject({ grams: 60 }))
+  it('balls told without a verb weigh what was spoken of', () =>
+    expect(
+      read(
+        '150 g cooked rice\n1 tbsp soy sauce',
+        'Mix the rice with the soy sauce. 10 balls of 40g\nKnead the dough 10 min, 10 pcs 60g each, wrap, steam 12 min.',
+      )
+        .facts.filter(({ kind }) => /grams/.test(kind))
+        .map(({ kind, low }) => [kind, low]),
+    ).toEqual([
+      ['filling-grams-per-piece', 40],
+      ['ball-grams', 60],
+    ]))
   it('an hour in the fridge chills the dough', () =>
     expect(
       read(

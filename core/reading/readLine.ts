@@ -68,7 +68,7 @@ const BRACKETED_NEED = /\(\s*as (?:required|needed)\s*\)/i
 const AS_REQUIRED =
   /\b(?:q\.? ?s\.?(?=\W*$)|ad lib(?:itum)?|reqd\.?(?=\W*$)|when (?:needed|required)|(?:added|a little|poured) (?:bit by bit|at a time|slowly|gradually)|(?:only|just) (?:if|as) (?:required|needed|necessary)|as (?:required|needed|necessary|reqd)|as (?:per|much as) (?:need(?:ed)?|requirements?|required)|if (?:required|needed)|(?:just )?enough(?: .*)? (?:to|for) .*|a little|some|to (?:bind|knead|mix|make (?:a|the|up)|form a|bring (?:it )?together)\b.*)/i
 const OPTIONAL =
-  /\(\s*(?:optional|(?:(?:you )?can |just )?(?:be )?(?:left out|leave(?: (?:it|this|out))*|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?) (?:if|for|when|to)\b)[^)]*\)|,?\s*\b(?:optional(?:ly)?|if (?:you )?(?:like|want|wish|have it|desired|using|liked)|(?:is|are) nice|can be left out)\b/i
+  /\(\s*(?:optional|(?:(?:you )?can |just )?(?:be )?(?:left out|leave(?: (?:it|this|out))*|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?) (?:if|for|when|to)\b)[^)]*\)|,?\s*\b(?:optional(?:ly)?|opt(?:\.|(?=\W*$))|if (?:you )?(?:like|want|wish|have it|desired|using|liked)|(?:is|are) nice|can be left out)\b/i
 
 const PURPOSES: readonly [RegExp, Purpose | null][] = [
   [
@@ -166,9 +166,9 @@ function takeApart(raw: string): ReadLine {
 
   // "1 lemon, zested", "lemon, grated zest only": its zest.
   text = text.replace(
-    /^(?:(\S+)\s+)??(?:large |small |medium |unwaxed )*(lemon|lime|orange)s?\s*[,(]\s*(?:(?:finely|grated) )*(zest|juic)(?:e?d|e)?(?: only)?\)?$/i,
+    /^(?:(\S+)\s+)??(?:large |small |medium |unwaxed )*(lemon|lime|orange|clementine|mandarin|satsuma|tangerine)s?\s*[,(]\s*(?:(?:finely|grated) )*(zest|juic)(?:e?d|e)?(?: only)?\)?$/i,
     (_, count: string | undefined, fruit: string, what: string) =>
-      `${count ?? '1'} ${fruit} ${/zest/i.test(what) ? 'zest' : 'juice'}`,
+      `${count ?? '1'} ${/^[lo]/i.test(fruit) ? fruit : 'orange'} ${/zest/i.test(what) ? 'zest' : 'juice'}`,
   )
   if (/\b(?:juice|zest)\b/i.test(text))
     text = text.replace(

@@ -157,7 +157,7 @@ export const UNITS: readonly Unit[] = [
   { id: 'clove', kind: 'count', factor: 1, names: ['clove', 'cloves'] },
   { id: 'bunch', kind: 'count', factor: 1, names: ['bunch', 'bunches'] },
   { id: 'sprig', kind: 'count', factor: 1, names: ['sprig', 'sprigs'] },
-  { id: 'handful', kind: 'count', factor: 1, names: ['handful', 'handfuls', 'fistful'] },
+  { id: 'handful', kind: 'count', factor: 1, names: ['handful', 'handfuls', 'mutthi', 'muthi', 'fistful'] },
   { id: 'slice', kind: 'count', factor: 1, names: ['slice', 'slices', 'rasher', 'rashers'] },
   { id: 'inch', kind: 'count', factor: 1, names: ['inch', 'inches', 'in', '"', 'inch piece', '-inch'] },
   { id: 'cm', kind: 'count', factor: 1, names: ['cm', 'centimetre', 'centimetres', 'cm piece'] },

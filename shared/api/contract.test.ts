@@ -5,12 +5,11 @@ import { describe, expect, it } from 'vitest'
 import { adapt } from '../../core/adaptation/adapt'
 import { evaluate } from '../../core/evaluation/evaluate'
 import { summaryOf } from '../../core/evaluation/summary'
-import { readRecipe } from '../../core/reading/readRecipe'
 import { demo } from '../../test/demo'
 import { reference } from '../../test/helpers'
 import { lean, leanAdaptation } from '../../server/services/lean'
 import { scheduleFor } from '../../server/services/scheduleFor'
-import { corpus } from '../../test/readingCorpus'
+import { readCorpus } from '../../test/readCorpus'
 import { listedAnswer } from './answers'
 import { foodAnswer } from './foods'
 import { adaptAnswer, adaptWithWorkingAnswer } from './adaptation'
@@ -54,8 +53,7 @@ describe('what is answered', () => {
   })
 
   it('of a text is what the contract says', () => {
-    for (const { text } of corpus()) {
-      const intake = readRecipe(text, reference.foods)
+    for (const { intake } of readCorpus()) {
       expect(intakeAnswer.parse(intake)).toEqual(intake)
     }
   })
