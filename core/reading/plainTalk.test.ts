@@ -70,6 +70,7 @@ it('keeps of a row of several foods what was written of each', () => {
     'wheat flour 1.5 cup',
     'maida half cup',
     'oil 3 tbsp',
+    'water 120 ml',
   ])
 })
 
