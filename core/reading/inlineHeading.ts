@@ -191,6 +191,10 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   // "Wrappers – bought, 1 packet (30)": what is bought is what the heading names.
   const soMany = kind === 'shell' ? SO_MANY_BOUGHT.exec(rest) : null
   if (soMany) return { kind, name, rest: `${soMany[1]} ${name.toLowerCase()}${soMany[2]!}`, pieces: null }
+  // "Pastry discs: 20 (12 cm), defrosted".
+  const soManyOf = kind === 'shell' ? /^(\d{1,3})(?=\s*(?:$|[(,]))(.*)$/.exec(rest) : null
+  if (soManyOf && /\b(?:dis[ck]s|wrappers?|skins?|rounds|sheets|tapas)\b/i.test(name))
+    return { kind, name, rest: `${soManyOf[1]} ${name}${soManyOf[2]!}`, pieces: null }
   const boughtSo = kind === 'shell' ? BOUGHT_AHEAD.exec(rest)?.[1] : undefined
   if (boughtSo !== undefined)
     return {

@@ -108,7 +108,7 @@ export function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
 
 /** Words in front of "pinch" and "water" that belong to them. */
 const NOT_APART =
-  '(?<=\\p{L}{3})(?<!\\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|lukewarm|tepid|cold|cool|chilled|ice|iced|tap|boiling|filtered|just)) '
+  '(?<=\\p{L}{3})(?<!\\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|luke|lukewarm|tepid|cold|cool|chilled|ice|iced|tap|boiling|filtered|just)) '
 const PINCH = new RegExp(
   String.raw`${NOT_APART}(?=(?:an? )?(?:good |big |small )?pinch (?:of )?(?:salt|sugar|pepper)\b)`,
   'giu',

@@ -224,6 +224,10 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   const behindAll = !amounts.slice(0, -1).some(Boolean) && amounts.at(-1) && read.measures.length > 0
   if (alike && behindAll && own.length >= 2 && /\s(?:\+|and|&)\s/.test(raw) && !/[,;]/.test(raw))
     return shareOut(raw, names)
+  // "Passata with oregano 100 g": so much of what the herb is in.
+  const behind = behindAll && /\s(?:with|w\/)\s/i.test(raw) ? AMOUNT_AT_END.exec(names.at(-1)!) : null
+  if (behind && names.length === 2 && /^(?:herb|spice)$/.test(matches[1]?.food.group ?? ''))
+    return both([`${behind[2]!} ${names[0]!}`, behind[1]!])
   const tail = read.unmeasured === 'to taste' ? ' to taste' : ''
   // "egg yolk + splash of milk for brushing": what the line says it is for holds for all of it.
   const purpose = FOR_ALL.exec(names.at(-1)!)
@@ -250,6 +254,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
 
 /** So many amounts on one line are of so many foods. Our own choice. */
 const LEAST_IN_TABLE = 3
+const AMOUNT_AT_END = /^(\p{L}[\p{L} -]*?),?\s+((?:about )?[\d¼½¾⅓⅔][\d./]*\s?\p{L}+)\.?$/iu
 const AND_FOR = / \+ (?:for|to) /i
 /** Whether a food has a name with an "and" in it that is this one. */
 const isCalledSo = (food: Food, name: string): boolean =>

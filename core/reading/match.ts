@@ -135,6 +135,9 @@ const sizesOff = (words: readonly string[]) =>
 /** A food with less sodium than this in 100 g has no salt added: common practice, no source. */
 const UNSALTED_MG = 150
 
+/** Regulation (EC) 1924/2006, annex: "low sugars" are at most 5 g in 100 g of a solid. From memory. */
+const LITTLE_SUGAR_G = 5
+
 /** A noun behind a name that says only of which kind it is: "chorizo sausage", "manchego cheese", "cod fish". */
 const CLASS_NOUNS: Readonly<Record<string, RegExp>> = {
   cheese: /cheese$/,
@@ -206,8 +209,13 @@ function fits(
     }
   }
   if (claims.without.some((claim) => carriesAny(food, claim))) return null
+  // "Sugar-free passata": of what has little sugar that says nothing more.
+  const isSugarFree =
+    food.per100g.sugarsG <= LITTLE_SUGAR_G &&
+    before.some((word, at) => word === 'sugar' && before[at + 1] === 'free')
   const leftOver = [...said.rest, ...settled.odd].filter(
     (word) =>
+      !(isSugarFree && word === 'sugar') &&
       !ofSpice?.test(word) &&
       !PLAIN.has(word) &&
       !/^\d/.test(word) &&

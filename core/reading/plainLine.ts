@@ -272,6 +272,8 @@ export function plainLine(raw: string): string {
       (_, front: string | undefined, many: string | undefined, other: string | undefined, behind: string) =>
         `1 packet ${front ?? behind} (${readNumber(many ?? other!)!.low})`,
     )
+    // "40 g mozzarella per 4 pockets".
+    .replace(new RegExp(String.raw`(?<=\p{L}) (?:per|for) \d{1,2} ${PIECES}$`, 'iu'), '')
     // "2% cottage cheese, 1 cup": the same in front, and the amount behind.
     .replace(
       /^(\d{1,2}(?:[.,]\d)?\s?%(?: fat)?) (\p{L}[\p{L} ]{2,30}?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,

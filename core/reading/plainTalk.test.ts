@@ -34,6 +34,10 @@ describe('an ingredient line', () => {
     ['cornmeal for dusting the pan', 'degermed-cornmeal 10'],
     ['flour for dusting the board', 'plain-flour 10'],
     ['2 and half cups maida', 'plain-flour 312.5'],
+    ['luke warm water to knead', 'water 30'],
+    ['3 tbsp sugar free passata with oregano', 'tomato-can 45 | dried-herbs 1'],
+    ['passata with oregano 100 g', 'tomato-can 100 | dried-herbs 1'],
+    ['40g mozzarella per 4 pockets', 'mozzarella 40'],
     ['1 clementine, zest only', 'orange-zest 5'],
     ['2 clementines', 'orange 262'],
     [
@@ -136,6 +140,19 @@ describe('parts', () => {
       ),
     ).toMatchObject({ grams: 30 }))
 })
+
+it('takes a food with a remark for no step', () =>
+  expect(
+    parts(
+      'Parathas\n\nDough\n300 g atta\n180 ml water\n\nFilling\n300 g cauliflower\nsalt - add just before stuffing otherwise water comes out\n\nStuff, roll, cook on a tawa 2 min each side.',
+    ),
+  ).toContain('filling: cauliflower salt'))
+it('takes discs that a heading counts', () =>
+  expect(
+    parts(
+      'Empanadillas\n\ntapas discs: 20 (12 cm), defrosted (2 packets of 10)\n120g chorizo\n300g sweet potato\n\nFill, fold. Bake 200C 15 min.',
+    )[0],
+  ).toBe('shell: empanada-disc'))
 
 describe('how many', () => {
   it.each([
@@ -281,6 +298,8 @@ describe('the method', () => {
     ],
     ['Cut into strips. Spoonful on each, fold up into triangles. Bake 200C 20 min.', 'cone'],
     ['Line 9 holes of a muffin tin with circles, fill, cover with lids. Bake 200C 35 min.', 'lidded-pie'],
+    ['Flatten to rounds, fill, pinch together, seam side down on a sheet. Bake 200C 20 min.', 'bun'],
+    ['Gather, pinch, seam side down, then flatten to discs. Griddle 4 min.', 'disc'],
     ['Take egg-size pieces, hollow out with your finger, fill, close. Fry at 180C for 5 min.', 'bun'],
   ])('%s is a %s', (steps, shape) =>
     expect(read('300 g beef mince', steps, 'Beef snacks\nMakes 9').shape).toBe(shape),
@@ -303,6 +322,13 @@ describe('the method', () => {
         'butter',
       ),
     ).toMatchObject({ grams: 60 }))
+  it('bottoms that brown are fried before the water goes in', () => {
+    const { way, minutes } = read(
+      '300 g pork mince',
+      'Pleat.\nPan: oil, buns seam down, med heat 2-3 min till bottoms brown. Add water 1/3 up the buns, cover, 8 min.',
+    ).cooking
+    expect([way, minutes]).toEqual(['brown-and-steam', 11])
+  })
   it('balls told without a verb weigh what was spoken of', () =>
     expect(
       read(

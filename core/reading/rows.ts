@@ -81,6 +81,8 @@ const worksWithAmount = (text: string, foods: Foods): boolean => {
   )
 }
 
+const SEASONED_WITH_REMARK =
+  /^((?:\p{L}+ )?(?:salt|pepper|sugar|chilli|garlic|coriander))\s+[-–—]\s+(?:add|use|put|mix|stir|go easy|only)\b/iu
 const WHAT_FOR = new RegExp(String.raw`,?\s+(?:to|for) (?:${ROLLED_IN})\w*\b[^,;.]{0,24}$`, 'i')
 
 function tellsToDo(text: string, foods: Foods): boolean {
@@ -92,6 +94,9 @@ function tellsToDo(text: string, foods: Foods): boolean {
     matchFood(readLine(text).name, foods)?.how === 'exact'
   )
     return false
+  // "Salt - add just before stuffing": what is said of a food.
+  const said = SEASONED_WITH_REMARK.exec(text)?.[1]
+  if (said && matchFood(said, foods)?.how === 'exact') return false
   if (startsLikeStep(text) && wordsOf(text) < 12 && amountBehind(text, foods)) return false
   // "Cream 100 ml", "roast chicken 300 g": a food whose name is a verb as well, and what it weighs.
   if (

@@ -65,6 +65,8 @@ const BETWEEN_ROUNDS =
   /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:(?:a|the|another) )?(?:(?:second|other|another|remaining) )?(?:rounds?|circles?|dis[ck]s?|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))|\bsandwich\b[^;]{0,60}?\bbetween (?:2|two) (?:rounds?|circles?|dis[ck]s?|of them)\b/i
 const SQUARE_TO_TRIANGLE =
   /\bsquares?\b(?![^]*\bstrips?\b)[^]{0,240}\bfold\w*\b[^.;]{0,40}\btriang(?:le|ular)/i
+const SEAM_DOWN =
+  /\bseam[- ](?:side )?down\b(?![^]*\b(?:flatten|press (?:them |it |each )?(?:flat|down)|pat (?:them|it|out)|roll (?:it|them|out|gently))\b)/i
 const HOLLOWED =
   /\b(?:hollow|make (?:a |an )?(?:hole|hollow|well|cup)|poke (?:a |your )?(?:hole|finger)|press (?:a |your )?thumb)\b[^]{0,120}\b(?:fill|stuff)\w*\b[^]{0,60}\b(?:close|seal|pinch)/i
 const PRESSED_INTO_BALLS =
@@ -128,6 +130,12 @@ const INSTEAD: readonly {
     of: [null],
     when: ({ method, made }) => made === 'cone' && ROLLS_FROM_END.test(method),
     becomes: 'roll',
+  },
+  // Flattened, filled, and laid seam side down: a bun, where nothing flattens it again.
+  {
+    of: [null],
+    when: ({ method, made }) => made === 'disc' && SEAM_DOWN.test(method),
+    becomes: 'bun',
   },
   // Squares of pastry that are folded to triangles are turnovers.
   {

@@ -100,6 +100,7 @@ function spelled(line: string): string {
         (_, count: string, unit: string, part: string) =>
           `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
       )
+      .replace(/\bspringwater\b/gi, 'spring water')
       .replace(/\bw\/o\b/gi, 'without')
       .replace(/\bw(?:\/|\.)\s?(?=[\p{L}½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
