@@ -11,8 +11,7 @@ const MASHED_TO_DOUGH = recalled(
   /\b(?:mash|knead|grind|blend|pound|grate|rice|mix|work|combine)\w*\b[^.;]*\bdough\b/i,
 )
 /** What is mashed to a dough by itself. Common practice, no source. */
-const ROOTS =
-  /^(?:plantain|potato|boiled-potato|sweet-potato|cassava|taro|yam|pumpkin|butternut|cauliflower)$/
+const ROOTS = /^(?:plantain|potato|boiled-potato|sweet-potato|cassava|yam|pumpkin|butternut|cauliflower)$/
 
 /**
  * Takes the foods that the method mashes to a dough out of a filling that has it all: those at the head of the list, as

@@ -34,6 +34,12 @@ describe('an ingredient line', () => {
     ['cornmeal for dusting the pan', 'degermed-cornmeal 10'],
     ['flour for dusting the board', 'plain-flour 10'],
     ['2 and half cups maida', 'plain-flour 312.5'],
+    // Oils by their Hindi names: none hides what it is pressed of.
+    ['tel 2 tbsp', 'sunflower-oil 27.2'],
+    ['til ka tel 2 tbsp', 'sesame-oil 27.2'],
+    ['sarson ka tel 2 tbsp', 'mustard-oil 28'],
+    ['mungfali tel 1 tbsp', 'groundnut-oil 13.6'],
+    ['soya tel 1 tbsp', '?soya tel 0'],
     ['luke warm water to knead', 'water 30'],
     ['3 tbsp sugar free passata with oregano', 'tomato-can 45 | dried-herbs 1'],
     ['passata with oregano 100 g', 'tomato-can 100 | dried-herbs 1'],
@@ -192,6 +198,12 @@ describe('what is told', () => {
     ])
     expect(of.pieces).toBe(6)
   })
+  it('at hours of the day keeps them', () =>
+    expect(
+      recipe(
+        'Leek pies\n\nDough\n300 g flour\n150 g butter\n\nFilling\n3 leeks\n\nMethod\n10:00 Rub the butter into the flour\n12:00 Fill, fold, bake 200C 20 min',
+      ).method,
+    ).toEqual(['10:00 Rub the butter into the flour', '12:00 Fill, fold, bake 200C 20 min']))
   it('behind semicolons is one list', () =>
     expect(
       parts(

@@ -211,8 +211,9 @@ export function tidy(text: string): Row[] {
   const barred = lines.flatMap((line) =>
     /\S\s*\|\s*\S/.test(line.text.slice(0, MAX_ROW_CHARACTERS)) ? [line.text] : [],
   )
-  // "[00:12] Take two cups of flour": when it was said.
-  if (lines.filter(({ text: line }) => TIME_STAMP.test(line)).length >= LEAST_STAMPED)
+  // "[00:12] Take two cups of flour": when it was said, from the beginning on; "10:00 mix the dough" is a plan.
+  const stamped = lines.filter(({ text: line }) => TIME_STAMP.test(line))
+  if (stamped.length >= LEAST_STAMPED && /^\W*0{1,2}:/.test(stamped[0]!.text))
     for (const line of lines) line.text = line.text.replace(TIME_STAMP, '')
   // "-150 g flour" above "-salt": a row of dashes lists, and takes nothing away.
   const isDashed = lines.filter((line) => /^\s*[-–]\d/.test(line.text)).length >= LEAST_DASHED
