@@ -189,7 +189,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 1.5,
     round: false,
     called:
-      /\b(?:rolls?|strudel|roulade|egg rolls?|spring rolls?|lumpias?|cigars?|flautas|taquitos|tamales?|burritos?|plaits?|braids?|stromboli)\b/i,
+      /\b(?:rolls?|roly[- ]?poly|strudel|roulade|egg rolls?|spring rolls?|lumpias?|cigars?|flautas|taquitos|tamales?|burritos?|plaits?|braids?|stromboli)\b/i,
     closedBy: /\b(?:roll (?:up|it up|them up|into a (?:log|cigar))|tuck in the (?:sides|ends))\b/i,
   },
   disc: {

@@ -137,7 +137,8 @@ function eatenInTitle(
 ): { best: Witnessed; servings: number } | null {
   const [first] = found
   if (!first || !perServing || perServing <= 1 || servings !== null) return null
-  if (/\b(?:makes?|yields?|gives)\b/i.test(first.says)) return null
+  // "8 pockets, 2 each" counts the pockets.
+  if (/\b(?:makes?|yields?|gives|each|per)\b/i.test(first.says)) return null
   const best = found.find(({ pieces }) => pieces === first.pieces * perServing)
   return best ? { best, servings: first.pieces } : null
 }

@@ -115,7 +115,7 @@ const UNTIL_RISEN =
 /** "Add the cabbage. Cover, 15 min. Uncover": a pot under its lid. */
 const LID_ON = /^\W*(?:then )?(?:cover(?:ed)?|lid on)\W+(?:for )?(?:about )?\d/i
 const UNDER_LID =
-  /\bwater\b[^.;]{0,20}\bcover\b|\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
+  /\b(?:milk|stock|cream|tomatoes|passata)\b[^.;]{0,20}\bcover\b|\bwater\b[^.;]{0,20}\bcover\b|\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
 const COOKED =
   /\b(?:cook(?!ed)|microwave|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/gi
 

@@ -14,7 +14,13 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   const term = read.measures[0]?.[0]
   // "A pinch of chilli" is the powder.
   const isPinch = term?.unitId === 'pinch' && food.id === 'green-chilli'
-  if (!/^(?:vegetable|herb)$/.test(food.group) || !(term?.unitId === 'tsp' || isPinch)) return null
+  // "1 tbsp fennel, crushed".
+  const isGround =
+    term?.unitId === 'tbsp' &&
+    read.prep.some((word) => /\b(?:crushed|ground|powdered)\b/i.test(word)) &&
+    !/^(?:green-chilli)$/.test(food.id)
+  if (!/^(?:vegetable|herb)$/.test(food.group) || !(term?.unitId === 'tsp' || isPinch || isGround))
+    return null
   if (food.unitGrams.clove || food.unitGrams.inch) return null
   // "1 tsp coriander" beside cumin is ground; "1 tsp coriander, chopped" is the leaf.
   if (

@@ -8,7 +8,9 @@ import { middleMinutes, timesIn } from './time'
 // Heat that no clause about the closed pieces tells: a time by itself, an oven with no verb, what is said in passing.
 
 /** "Oven + stone at 250 for 45 min": nothing is in it yet. */
-export const WARMS_STONE = recalled(/^\W*oven\b[^.;]{0,20}\b(?:stone|steel)\b(?![^.;]*\bbake\b)/i)
+export const WARMS_STONE = recalled(
+  /^\W*oven\b[^.;]{0,20}\b(?:stone|steel)\b(?![^.;]*(?:\bbake\b|\b(?:[1-9]|[12]\d)(?:-\d{1,2})? ?m(?:in\w*)?\b))/i,
+)
 
 /** "2 minutes more": goes on with what went before. */
 export const TIME_ALONE = recalled(

@@ -40,7 +40,7 @@ const KITCHENS: readonly Kitchen[] = [
   },
   {
     // Weights and Measures Act 1985, Schedule 1: a pint is 0.568 261 25 dm³, 20 fluid ounces.
-    of: /\bgas(?: mark)? ?\d|\b(?:caster sugar|plain flour|self[- ]raising|tomato pur[eé]e|courgettes?|swede|aubergine|cling ?film|shortcrust|rapeseed oil|streaky|stock cube|mince\b|spring onions?|double cream|wholemeal)/i,
+    of: /\bgas(?: mark)? ?\d|\b(?:caster sugar|plain flour|self[- ]raising|tomato pur[eé]e|courgettes?|swede|aubergine|cling ?film|shortcrust|rapeseed oil|streaky|stock cube|mince\b|spring onions?|double cream|wholemeal|braising steak|stewing steak|dripping)/i,
     word: /(?<!\b(?:imperial|us|american)\s)\b(?:pints?|pts?)\b/i,
     means: 'imperial pint',
     foodId: null,

@@ -124,7 +124,7 @@ export function leadsPart(
   return true
 }
 
-const TELLS = /\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
+const TELLS = /^\(no \p{L}+ in\b|\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/iu
 
 /** Lines of a part that is listed before another begins without an empty line. Our own choice. */
 const LEAST_ABOVE = 3

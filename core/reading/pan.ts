@@ -213,7 +213,8 @@ export function assumePanFat(
                   : BROWNING_GRAMS_PER_PIECE),
             )
   weighPouredWater(pan, clauses)
-  const open = oils.find(({ read }) => read.measures.length === 0)
+  // "Oil for frying, 2 inches": as deep as that, and nobody says of which pot.
+  const open = oils.find(({ read, line }) => read.measures.length === 0 || line.grams === null)
   const said = open?.food && way !== 'deep-fry' ? fatWeighed(clauses, open.food, pieces) : null
   if (open && said !== null) {
     weighPanFat(open.line, said, said, said)

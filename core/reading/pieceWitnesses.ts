@@ -42,7 +42,7 @@ export const wholePieces = (value: number) => Math.min(MAX_PIECES, Math.max(1, M
 
 /** A joint or a side of fish that is baked whole in its dough. */
 export const WRAPPED_WHOLE = recalled(
-  /^(?!.*\b(?:mini|individual|little|bite[- ]?siz\p{L}*|bites)\b).*(?:\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels| puffs| pasties))/iu,
+  /^(?!.*\b(?:mini|individual|little|bite[- ]?siz\p{L}*|bites)\b).*(?:\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\broly[- ]?poly\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels| puffs| pasties))/iu,
 )
 /** Something goes into one tin or dish. */
 export const ONE_DISH = recalled(
@@ -72,7 +72,9 @@ function promised({ outline, said, shape }: Counting): Found[] {
         /\b(?:makes|yields?|gives|serves)\b/i.test(count.text))
     if (!count.pieces || isCutUp(count.text, shape, outline.title)) return []
     // "Makes 24 or so" at the end of what is told in one breath is surer than what was bought.
-    const inSteps = /\bmakes\b/i.test(count.text) ? MAKES_IN_STEPS_WEIGHT : IN_STEPS_WEIGHT
+    const inSteps = /\bmakes\b|\bso\b.*\baltogether\b/i.test(count.text)
+      ? MAKES_IN_STEPS_WEIGHT
+      : IN_STEPS_WEIGHT
     const weight = (isPromise ? PROMISED_WEIGHT : inSteps) - at
     // "Cut circles (about 20). Fill half, top with the remaining circles": two rounds make one.
     const step = isPromise ? undefined : outline.steps.find(({ text }) => text.includes(count.text))

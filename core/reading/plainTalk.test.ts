@@ -34,6 +34,8 @@ describe('an ingredient line', () => {
     ['cornmeal for dusting the pan', 'degermed-cornmeal 10'],
     ['flour for dusting the board', 'plain-flour 10'],
     ['2 and half cups maida', 'plain-flour 312.5'],
+    ['1 tbsp fennel, crushed', 'fennel-seed 5.8'],
+    ['1 tbsp fennel, chopped', 'fennel 5.6'],
     // Oils by their Hindi names: none hides what it is pressed of.
     ['tel 2 tbsp', 'sunflower-oil 27.2'],
     ['til ka tel 2 tbsp', 'sesame-oil 27.2'],
@@ -163,6 +165,9 @@ it('takes discs that a heading counts', () =>
 describe('how many', () => {
   it.each([
     ['Pork pies - two 15 cm pies', 'Each cuts into 8.', 2, 16],
+    ['Lamb pockets', '8 pockets, 2 each.', 8, 4],
+    ['Lamb bakes', 'Two per bake, so 6 bakes altogether.', 6, null],
+    ['Bacon & onion roly poly', 'Serves 4.', 1, 4],
     ['I make these lamb patties every month, 12 from this', '', 12, null],
   ])('%s. %s', (title, behind, pieces, servings) => {
     const of = read('300 g beef mince', `Fill, put the lids on. Bake at 180C for 30 min. ${behind}`, title)
@@ -334,6 +339,30 @@ describe('the method', () => {
         'butter',
       ),
     ).toMatchObject({ grams: 60 }))
+  it('oil of a depth that nobody gives a pot for fills the usual one', () =>
+    expect(
+      lineOf(
+        read('300 g beef mince\noil for frying, 2 inches', 'Fill, fold. Fry at 180C 4 min.'),
+        'sunflower-oil',
+      ),
+    ).toMatchObject({ grams: 1000 }))
+  it.each([
+    ['Brown the meat in dripping, add the onion.', 'tallow'],
+    ['Fry the onion in oil 5 minutes.', 'sunflower-oil'],
+    ['Fry the onion 5 minutes.', null],
+  ])('%s is fried in %s', (steps, fat) => {
+    const filling = read('300 g beef mince\n1 onion', `${steps}\nFill, fold, bake 200C 20 min.`).parts.find(
+      ({ kind }) => kind === 'filling',
+    )!
+    expect(filling.lines[2]?.foodId ?? null).toBe(fat)
+  })
+  it.each([
+    ['Oven 240C on a hot stone 7-8m.', [240, 8]],
+    ['Oven 240C, hot stone in. Bake 9 min.', [240, 9]],
+  ])('%s', (steps, expected) => {
+    const { way, temperatureC, minutes } = read('300 g beef mince', `Fill, pinch.\n${steps}`).cooking
+    expect([way, temperatureC, minutes]).toEqual(['bake', ...expected])
+  })
   it('bottoms that brown are fried before the water goes in', () => {
     const { way, minutes } = read(
       '300 g pork mince',

@@ -45,6 +45,10 @@ export const PROMISES: readonly PromiseWording[] = [
     String.raw`\b(?:you|i|we)(?: (?:can|should|could|usually|normally))* (?:get|make|have)\s+${COUNTED}(${PIECES_BEHIND}) (?:out of|from|with) (?:this|that|it|these|the (?:dough|recipe|mix\w*|quantit\w+|amounts?))`,
   ),
   wording(
+    'So 14 bakes altogether',
+    String.raw`\b(?:so|that is|that['’]?s) ${COUNTED}(\s+\p{L}+s)? (?:altogether|in all|in total)${MARKS}`,
+  ),
+  wording(
     '14 from this',
     String.raw`(?:^\W*|[.,;]\s+|\s[-–—]\s)${COUNTED}(${PIECES_BEHIND}) (?:from|out of|with) (?:this|these (?:amounts|quantities)|the (?:above|recipe))${MARKS}`,
   ),

@@ -58,7 +58,7 @@ const BUTTERS_TOPS = recalled(
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
   new RegExp(
-    String.raw`(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*\p{L}+(?: seeds?)?)? on (?:top|the (?:rims?|borders?|tops))\b${SO_MUCH_BEHIND}|(?:^|[,;.]\s*)((?:(?:beaten|some|soya?|oat|almond|plant) )?(?:egg(?: yolk| white)?|milk|cream|yolk|drink)) brushed (?:on|over)\b`,
+    String.raw`(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*\p{L}+(?: seeds?)?)? on (?:top|the (?:rims?|borders?|tops))\b${SO_MUCH_BEHIND}|(?:^|[,;.]\s*)((?:(?:beaten|some|soya?|oat|almond|plant) )?(?:egg(?: yolk| white)?|milk|cream|yolk|drink)) brushed (?:on|over)\b|(?:^|[,;.]\s*)(egg) (?:again|all over)\b`,
     'iu',
   ),
 )
@@ -77,6 +77,13 @@ const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sw
 const FRIED_IN = recalled(
   new RegExp(
     String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,40}?(?:\b(?:in|with)\s+)?((?:a )?(?:little|splash|drizzle|knob|bit|glug|spoon(?:ful)?)(?: of)? )${SOME}`,
+    'iu',
+  ),
+)
+/** "Brown the meat in dripping": how much, nobody says. */
+const FRIED_IN_SOME = recalled(
+  new RegExp(
+    String.raw`^\W*(?:then )?(?:fry|saut[eé]|sweat|soften|brown)\b[^.;,]{0,30}?\bin (?:the |some |hot )*(?<fat>\p{L}*dripping|lard|(?:olive |vegetable |sunflower )?oil|butter|ghee)\b(?! (?:from|left|of|in))`,
     'iu',
   ),
 )
@@ -172,7 +179,8 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
  * the usual amount, marked, and can be put right; a wash in silence would leave an egg out of a vegan's figures.
  */
 export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces: number, foods: Foods): void {
-  const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
+  // What goes in, with what is made for it.
+  const inside = drafts.filter((draft) => draft.kind === 'filling')
   // Where nobody says that anything is closed, a wash is named once the pieces are there all the same.
   const anyClosed = clauses.some(({ closed }) => closed)
   for (const { text, closed: isClosed, about } of clauses) {
@@ -186,7 +194,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     const brushed = buttered
       ? named(buttered, foods)
       : washed
-        ? named((washed[1] ?? washed[2] ?? washed[4])!, foods)
+        ? named((washed[1] ?? washed[2] ?? washed[4] ?? washed[5])!, foods)
         : wash && !ONLY_EDGES.test(text.slice(0, wash.index + wash[0].length).replace(EDGES_CLOSED, ' '))
           ? named(wash[2]!, foods)
           : null
@@ -233,14 +241,15 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     const told = cooks
       ? (FRIED_IN_BRACKET.exec(text)?.groups ?? FRIED_IN_SO_MUCH.exec(text)?.groups)
       : undefined
-    const fried = told?.fat ?? (cooks ? FRIED_IN.exec(text)?.[2] : undefined)
+    const fried =
+      told?.fat ?? (cooks ? (FRIED_IN.exec(text)?.[2] ?? FRIED_IN_SOME.exec(text)?.groups?.fat) : undefined)
     const fat = fried ? named(fried, foods) : null
     const toldGrams = told && fat ? weighLine(readLine(`${told.amount!} ${fat.name}`), fat).grams : null
     if (
       fat &&
       isFat(fat) &&
       // Sesame oil seasons.
-      !has(fillings, (food) => isFat(food) && food.id !== 'sesame-oil') &&
+      !has(inside, (food) => isFat(food) && food.id !== 'sesame-oil') &&
       // "Ghee for roasting", without an amount, is not the spoon that the method tells of.
       !drafts.some(
         ({ kind, lines }) =>
