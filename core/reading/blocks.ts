@@ -83,6 +83,14 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
       block.some(({ food }) => food?.group.startsWith('egg') || food?.group.includes('milk'))
     )
       home('finish').lines.push(...block)
+    // "Others: nigella, coriander leaves": a few seeds and leaves, listed last.
+    else if (
+      filled &&
+      hadFilling &&
+      block.length <= 3 &&
+      block.every(({ food }) => /^(?:seed|herb)$/.test(food?.group ?? '') || food?.id === 'nigella')
+    )
+      home('finish').lines.push(...block)
     else if (filled && block.length === 1 && isFat(block[0]!.food)) home('pan').lines.push(...block)
     else if (
       filled &&

@@ -54,7 +54,8 @@ export function tossedIn(drafts: readonly Draft[], steps: readonly { text: strin
 
 /** Flour and yeast under a name of their own rise for the dough. */
 const isLeavened = ({ lines }: Draft): boolean =>
-  lines.some(leadsDough) && lines.some(({ food }) => food !== null && /yeast|sourdough/.test(food.id))
+  lines.some(leadsDough) &&
+  lines.some(({ food }) => food !== null && /(?<!nutritional-)yeast|sourdough/.test(food.id))
 
 /** Whether a part is called by the meat or fish that its list begins with. */
 const isCalledByFlesh = ({ name, lines }: Draft): boolean => {

@@ -160,7 +160,7 @@ const heatSaid = (said: string): string =>
       /\b(gas(?: mark)?\s*\d{1,2})\s*[-–]\s*(?:a |for )?(?:further |another )?(\d{1,3})\s*(?=m(?:in|\b))/gi,
       '$1, $2 ',
     )
-    .replace(/(\d{3})\s*\/\s*(?=\d{1,2}\s*m)/i, '$1, ')
+    .replace(/(\d{3})\s*\/\s*(?=\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*m)/i, '$1, ')
     .replace(/\bfor (?:a|an|the) (?:further|additional) (\d{1,2})(?=\W*(?:$|[,;]))/gi, 'for $1 min')
     .replace(/\bfor (?:a|an|the) (?:further|final|last|additional) (?=\d)|\bfor another (?=\d)/gi, 'for ')
     // "200C 18-20": the second pair is minutes.

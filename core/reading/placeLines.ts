@@ -255,6 +255,8 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   const readSection = (section: Section, under: Draft | null) => {
     let home = under
     let onTop = false
+    // "Others" over more of the list: what stands below it is a block of its own.
+    if (!home && !section.heading && blocks.length) blocks.push([])
     for (const { text, blankBefore } of section.items) {
       if (!home && (blankBefore || !blocks.length)) blocks.push([])
       const items = readLines(text)

@@ -36,6 +36,7 @@ describe('an ingredient line', () => {
     ['2 and half cups maida', 'plain-flour 312.5'],
     ['1 tbsp fennel, crushed', 'fennel-seed 5.8'],
     ['1 tbsp fennel, chopped', 'fennel 5.6'],
+    ['100g dark choc (dairy free)', 'vegan-chocolate 100'],
     // Oils by their Hindi names: none hides what it is pressed of.
     ['tel 2 tbsp', 'sunflower-oil 27.2'],
     ['til ka tel 2 tbsp', 'sesame-oil 27.2'],
@@ -236,6 +237,27 @@ describe('what is told', () => {
       cookedMinutes: 2,
     })
   })
+  it('of seeds and leaves under "Others" goes on top', () =>
+    expect(
+      parts(
+        'Kulcha\n\nIngredients:\nFlour : 2 cup\nCurd : 1/2 cup\n\nFilling :\nBoiled potatoes : 4\nOnion : 1\n\nOthers :\nKalonji : 1 tsp\nCoriander leaves : few\n\nProcess :\nMake 8 balls. Stuff, seal, roll. Cook on a tawa 2 minutes.',
+      ),
+    ).toContain('finish: nigella coriander-leaf'))
+  it('that only a step brushes and strews is counted', () =>
+    expect(
+      read(
+        '300 g beef mince',
+        '10 balls. Stuff. 30 mins proof. egg brush, nigella.\n180 preheated oven 18-20 min',
+      )
+        .parts.find(({ kind }) => kind === 'finish')!
+        .lines.map(({ foodId }) => foodId),
+    ).toEqual(['egg', 'nigella']))
+  it('with nutritional yeast is no leavened dough', () =>
+    expect(
+      parts(
+        'Rolls\n\nFor the seitan sausage:\n150g vital wheat gluten\n1 can cannellini beans\n2 tbsp nutritional yeast\n150ml vegetable stock\n\n1 pack puff pastry (320g)\n\nKnead, steam 40 minutes. Roll up in the pastry, seal, bake at 200C for 25 minutes.',
+      ),
+    ).toEqual(['shell: puff-pastry', expect.stringMatching(/^filling: vital-wheat-gluten/)]))
   it('of a jelly is a part of its own', () =>
     expect(
       parts(
@@ -358,6 +380,7 @@ describe('the method', () => {
   })
   it.each([
     ['Oven 240C on a hot stone 7-8m.', [240, 8]],
+    ['375 / 12-14 min.', [190, 13]],
     ['Oven 240C, hot stone in. Bake 9 min.', [240, 9]],
   ])('%s', (steps, expected) => {
     const { way, temperatureC, minutes } = read('300 g beef mince', `Fill, pinch.\n${steps}`).cooking

@@ -63,13 +63,13 @@ const ON_TOP = recalled(
   ),
 )
 /** "Egg wash.": what it is of stands before it. */
-const WASHED = recalled(/\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing)\b/i)
+const WASHED = recalled(/\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing|brush(?=\W*(?:$|[,;.])))\b/i)
 /** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
 const STREWN = [
   /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/iu,
   /\b(?:sprinkl|scatter|strew)\w* (?:over |on )?([^.;]{3,40}?)(?= (?:on|over)\b|[.;,]|$)/iu,
   /(?:^|[.;,]\s*)([^.;,]{3,40}?) on top\b/iu,
-  /\b(?:wash(?:ed)?|(?:egg|milk|yolk) on top)\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/iu,
+  /\b(?:wash(?:ed)?|(?:egg|milk|yolk) (?:on top|brush))\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/iu,
 ]
 /** What a piece is strewn with: seeds may be an allergen, and sugar is counted. Common practice, no source. */
 const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sweetener: 1, cheese: 3 }
