@@ -52,6 +52,7 @@ const COUNT_AND_STATE = new RegExp(
   String.raw`^(\p{L}+(?: \p{L}+)?)(?: |\s*[-–:,]\s*)(\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?${STATE}(?:(?:,? (?:and |& )?)${STATE})*)(?=,| and |$)`,
   'iu',
 )
+const FOR_SO_MANY = new RegExp(String.raw`(?<=\p{L}) (?:per|for) \d{1,2} ${PIECES}$`, 'iu')
 const SKINS = String.raw`(?:\p{L}+ ){0,3}(?:wrappers|skins|sheets|dis[ck]s|rounds|tortillas|pastry)`
 const PACK = '(?:(?:an?|one|1) )?(?:pack|packet|package|pkt|bag)'
 const PACK_HOLDS = String.raw`\d{2,3}|ten|twelve|twenty|thirty|forty|fifty|sixty`
@@ -273,7 +274,7 @@ export function plainLine(raw: string): string {
         `1 packet ${front ?? behind} (${readNumber(many ?? other!)!.low})`,
     )
     // "40 g mozzarella per 4 pockets".
-    .replace(new RegExp(String.raw`(?<=\p{L}) (?:per|for) \d{1,2} ${PIECES}$`, 'iu'), '')
+    .replace(FOR_SO_MANY, '')
     // "2% cottage cheese, 1 cup": the same in front, and the amount behind.
     .replace(
       /^(\d{1,2}(?:[.,]\d)?\s?%(?: fat)?) (\p{L}[\p{L} ]{2,30}?),? (?=\d)(\d[\d.,/ ]*\s?\p{L}+)$/iu,
