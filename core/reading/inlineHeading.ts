@@ -122,6 +122,15 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   const rest = inline[2]!.trim()
   // "Dry pan, medium - 5 min one side" is done.
   if (HEAT_OR_MINUTES.test(rest)) return null
+  // "Cook the inside till dry: onions first, then the meat" is done.
+  if (
+    /^(?!to\b|for\b)/i.test(name) &&
+    name.split(/\s+/).length >= 3 &&
+    startsLikeStep(name) &&
+    !STARTS_WITH_NUMBER.test(rest) &&
+    !/^(?:prepare|make)\b/i.test(name)
+  )
+    return null
   if (name.split(/\s+/).length > 7 || (startsLikeStep(rest) && !areFoods(rest, round.foods))) return null
   // "Roll pastry: one of 28 cm and one of 32" is done.
   if (/^(?:roll|cut|shape|divide|stamp|knead|bake|fry|steam|boil)\s+\p{L}/iu.test(name)) return null

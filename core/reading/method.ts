@@ -158,7 +158,10 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   }
 
   function called(draft: Draft, plain: ReadonlySet<string>): boolean {
-    if (draft.kind === 'pan' || draft.kind === 'shell') return false
+    if (draft.kind === 'pan') return false
+    // "Microwave the cheeses": those of a dough that is made of them, and of no other dough.
+    const isMelted = ['microwave', 'melt', 'melted'].some((word) => plain.has(word))
+    if (draft.kind === 'shell' && !(isMelted && plain.has('cheese'))) return false
     return CALLED.some(
       ([word, trait]) =>
         trait !== 'egg' && plain.has(word) && draft.lines.some(({ food }) => foodIs(food, trait)),

@@ -386,6 +386,47 @@ describe('the method', () => {
     const { way, temperatureC, minutes } = read('300 g beef mince', `Fill, pinch.\n${steps}`).cooking
     expect([way, temperatureC, minutes]).toEqual(['bake', ...expected])
   })
+  it('a second heat without a verb goes on frying', () =>
+    expect(
+      read('300 g beef mince', 'Fill, seal.\nfry on low heat 10 minutes then high 2 minutes').cooking,
+    ).toMatchObject({ minutes: 12, andThen: null }))
+  it('what is cooked in an order is cooked', () => {
+    const filling = read(
+      '500 g minced beef\n2 onions',
+      'Cook the inside till dry: onions first in 2 tbsp oil, then meat, 20 minutes altogether.\nFill, fold. Bake 200C 20 min.',
+      'Pies\nMakes 12',
+    ).parts.find(({ kind }) => kind === 'filling')!
+    expect([filling.cookedBy, filling.cookedMinutes, filling.untilDry]).toEqual(['fry', 20, true])
+    expect(filling.lines.map(({ foodId, grams }) => [foodId, Math.round(grams!)])).toContainEqual([
+      'sunflower-oil',
+      27,
+    ])
+  })
+  it('cheeses that are melted for a dough of cheese cook no filling', () => {
+    const of = recipe(
+      'Pockets\n\nDough: 225 g mozzarella, 55 g cream cheese, 125 g almond flour, 1 egg\nFilling: 115 g cream cheese, 1 egg yolk\n\nMicrowave the cheeses till melted, stir in everything else. Divide in 6. Spoon the filling in the middle, fold the corners in. Bake 175C 18 min.',
+    )
+    const filling = of.parts.find(({ kind }) => kind === 'filling')!
+    expect([filling.cookedBy, ...filling.lines.map(({ cookedBy }) => cookedBy)]).toEqual([null, null, null])
+    expect(of.shape).toBe('parcel')
+  })
+  it('drops of vinegar are not the water of a dough', () => {
+    const of = recipe(
+      'Strudel\n\nDough\n250 g flour\n125 ml water\nfew drops vinegar\n\nFilling\n1 kg apples\n\nRoll up, bake 190C 40 min.',
+    )
+    expect(of.parts.flatMap(({ lines }) => lines).filter(({ toFeel }) => toFeel)).toEqual([])
+  })
+  it('butter on each side of each bread on the tava is all of it', () =>
+    expect(
+      lineOf(
+        read(
+          '200 g cheddar',
+          'Stuff, roll.\nTava, 2 mins a side, 1/2 tsp butter on each side.',
+          'Parathas\nMakes 6',
+        ),
+        'butter',
+      )!.grams,
+    ).toBeCloseTo(28.2, 0))
   it('bottoms that brown are fried before the water goes in', () => {
     const { way, minutes } = read(
       '300 g pork mince',

@@ -54,7 +54,7 @@ const INTO_SQUARE =
   /\bfold\b[^.;]*\b(?:to (?:make|form)|into|to) (?:an? )?(?:neat |little )?square (?:pocket|parcel|packet|shape)\b|\bfold\b[^.;]{0,16}\bto (?:make |form )?(?:an? )?squares?(?=\W*(?:$|[.,;]))/i
 const LIKE_ENVELOPE = /\bfold\b[^.;]{0,40}\blike (?:an? )?(?:envelopes?|letters?|parcels?)\b/i
 const CORNERS_TO_MIDDLE =
-  /\b(?:bring|fold|pull|draw)\b[^.;]{0,20}\bcorners\b[^.;]{0,12}\b(?:to|into|in) (?:the )?(?:middle|cent(?:re|er))\b/i
+  /\bfold (?:in )?(?:the |all |all the )?(?:four |4 )?corners (?:in|over)\b|\b(?:bring|fold|pull|draw)\b[^.;]{0,20}\bcorners\b[^.;]{0,12}\b(?:to|into|in) (?:the )?(?:middle|cent(?:re|er))\b/i
 const SIDES_AND_ROLL =
   /\b(?:fold|tuck)(?:ed|ing)? (?:in (?:the |both |two )?(?:sides|ends|edges)|(?:the |both |two )?(?:sides|ends|edges) (?:in|over))\b[^.;]{0,30}\broll(?:ed|ing)?\b(?:[^.;]{0,16}\b(?:up|over|into|along|forward)\b|\W*(?:$|[.;]))/i
 /** Closed round what it holds, and then made flat. */

@@ -201,6 +201,9 @@ export function fillToFeel(
     .map(({ text }) => text)
   let felt = lines.find(
     ({ food, read, line }) =>
+      // A few drops of vinegar are no liquid that a dough is wetted with.
+      food?.id !== 'vinegar' &&
+      food?.id !== 'lemon-juice' &&
       (isLiquid(food) || food?.group === 'yogurt' || food?.group === 'plant-yogurt') &&
       ((!read.measures.length && !line.componentId) ||
         /^(?:splash|dash|dollop)$/.test(read.measures[0]?.[0]?.unitId ?? '') ||
