@@ -43,7 +43,7 @@ export function recipeOf(
 }
 
 /** A dough as amounts, for the softness model. */
-export function doughOf(...lines: readonly (readonly [foodId: string, grams: number])[]) {
+export function doughOf(...lines: (readonly [foodId: string, grams: number])[]) {
   return lines.map(([id, grams]) => {
     const [name, state] = id.split('~')
     const own = food(name!)

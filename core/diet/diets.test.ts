@@ -190,6 +190,9 @@ it('builds no larder from swaps that name a food that is not there', () => {
       retention: [],
       strength: [],
       needs: [],
+      formulas: [],
+      likeness: [],
+      levers: [],
     }),
   ).toThrow(/butter/)
 })

@@ -65,7 +65,14 @@ describe('the solver against HiGHS', () => {
               ...program.constraints,
               ...binaries.map((at, bit) => {
                 const value = (mask >> bit) & 1
-                return { name: `fix ${at}`, terms: [[at, 1]] as [number, number][], min: value, max: value }
+                return {
+                  name: `fix ${at}`,
+                  kind: 'model' as const,
+                  wish: null,
+                  terms: [[at, 1]] as [number, number][],
+                  min: value,
+                  max: value,
+                }
               }),
             ],
           }

@@ -191,7 +191,7 @@ describe('what is divided', () => {
   })
 
   it('gives the recipe back when it is made twice and halved', () => {
-    const twice = scaleRecipe(scaleRecipe(moons, 2, 40), 0.5, 20)
+    const twice = scaleRecipe(scaleRecipe(moons, 2), 0.5)
     expect(planOf(twice, { method: 'balls', pieces: 20 })).toEqual(
       planOf(moons, { method: 'balls', pieces: 20 }),
     )
