@@ -36,6 +36,8 @@ const NAME_AND_AMOUNT = new RegExp(
   String.raw`^(\p{L}[\p{L} ,'-]{2,50}?)\s*\(\s*(?:about |approx\.? |~)?(?:\d[\d.,/]*|[¼½¾⅓⅔⅛])\s*(?:${UNIT_PATTERN})(?![\p{L}\d])[^()]*\)\s*$`,
   'iu',
 )
+/** "Pork mince 350": how a food is jotted down with its grams. */
+const NAME_AND_NUMBER = /^(\p{L}[\p{L} '-]{2,50}?)\s+\d{2,4}$/iu
 const MAKES_DISH =
   /^(?:curry|curried|spiced|spicy|masala|creamy|braised|pulled|shredded|stewed|scrambled|garlicky|cheesy|sauteed|glazed|marinated|teriyaki|bbq|barbecue|chilli|sweet|savoury)$/i
 const MADE_OF_SO_MANY =
@@ -79,8 +81,8 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   // "For twenty pockets" promises a number.
   if (/^\W*(?:makes?|yields?|serves|for)\s/i.test(text) && !KINDS_NAMED.test(text) && readYields(text)?.whole)
     return null
-  // "Plain flour (300 g)", "boiling water (180 ml)": a food and its amount.
-  const weighed = NAME_AND_AMOUNT.exec(text)?.[1]
+  // "Plain flour (300 g)", "boiling water (180 ml)", "pork mince 350": a food and its amount.
+  const weighed = (NAME_AND_AMOUNT.exec(text) ?? NAME_AND_NUMBER.exec(text))?.[1]
   if (
     weighed &&
     !round.marked &&

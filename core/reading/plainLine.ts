@@ -348,6 +348,11 @@ export function plainLine(raw: string): string {
     .replace(/^(\p{L}+(?: \p{L}+)?) (few|little|some)(?=\s*(?:,|\(|$))/iu, (_, food: string, some: string) =>
       /^little$/i.test(some) ? `a little ${food}` : `${some} ${food}`,
     )
+    // "Milk 270 warm", "butter 60 soft": how warm it is, behind its bare grams.
+    .replace(
+      /^(\p{L}[\p{L} ]{2,30}) (\d{2,4}) (?=(?:luke)?warm$|hot$|cold$|cool$|tepid$|soft$|boiling$|(?:at )?room temp(?:erature)?$)/iu,
+      '$1 $2, ',
+    )
     .replace(/\bw\/?(?= (?:\p{L}))/u, 'with')
     // "Ground pork, not too lean" is the usual one.
     .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')

@@ -24,6 +24,9 @@ describe('an ingredient line', () => {
     ['Dhania (coriander seeds) 2 tbsp', 'coriander-seed 10.8'],
     ['Dhania (coriander leaves) 2 tbsp', 'coriander-leaf 2'],
     ['1 tsp cornflour mixed with 2 tbsp of the mushroom water', 'cornstarch 2.7 | water 30'],
+    ['milk 270 warm', 'milk 270'],
+    ['butter 60 soft', 'butter 60'],
+    ['water 200 boiling', 'water 200'],
     ['1 packet of 40 spring roll sheets', 'spring-roll-wrapper 640'],
     ['spring roll pastry - one packet of twenty', 'spring-roll-wrapper 320'],
     ['1 can chickpeas, drained (15 oz)', 'chickpeas-canned 255.1'],
@@ -517,6 +520,12 @@ describe('the method', () => {
     const filling = of.parts.find(({ name }) => name === 'Filling')!
     expect([filling.cookedBy, filling.cookedMinutes]).toEqual(['fry', 8])
   })
+  it('a food with its bare grams opens a list and names no part', () =>
+    expect(
+      parts(
+        'Buns\nflour 500\nyeast 5\nmilk 270 warm\n\npork mince 350\nnapa cabbage 200\nginger 1 thumb\n\nsteam 14 min',
+      ),
+    ).toEqual(['shell: plain-flour instant-yeast milk', 'filling: minced-pork napa-cabbage ginger']))
   it('balls of the filling that are made first close no piece', () => {
     const { facts, parts: made } = recipe(
       'Sweet flatbreads\n\nFilling\n1 cup chana dal\n3/4 cup jaggery\n\nDough\n180 g atta\n100 ml water\n\nBoil the dal, add the jaggery, cook till thick, make 10 balls.\nKnead a soft dough, knead 5 min. Rest 2 hours.\nPut the sweet mixture inside the dough, roll to 8 inch. Roast on a tawa with ghee, about a tsp each.',
