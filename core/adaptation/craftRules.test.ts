@@ -47,24 +47,11 @@ const askedOf = ({ diets, dough, perPiece, abilities }: Evaluation): Asked => ({
   perPiece,
   abilities,
 })
-const slim = ({
-  recipe,
-  changes,
-  unmet,
-  compromise,
-  conflict,
-  distance,
-  before,
-  evaluation,
-}: Adaptation) => ({
-  recipe,
-  changes,
-  unmet,
-  compromise,
-  conflict,
-  distance,
-  before: askedOf(before),
-  evaluation: askedOf(evaluation),
+const slim = (made: Adaptation) => ({
+  ...made,
+  alternatives: undefined,
+  before: askedOf(made.before),
+  evaluation: askedOf(made.evaluation),
 })
 
 interface Made {

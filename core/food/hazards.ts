@@ -1,3 +1,4 @@
+import { byWord } from './byWord'
 import type { Allergen, Food, Origin } from './food'
 
 /** What a word says must be, or must not be, in a food. */
@@ -9,7 +10,7 @@ export interface Hazards {
 const of = (origins: readonly Origin[], allergens: readonly Allergen[]): Hazards => ({ origins, allergens })
 
 /** Words for an animal food or an allergen that are the name of no one food, in the singular. */
-const WORDS: Readonly<Record<string, Hazards>> = {
+const WORDS: Readonly<Record<string, Hazards>> = byWord({
   soy: of([], ['soy']),
   soya: of([], ['soy']),
   soybean: of([], ['soy']),
@@ -48,7 +49,7 @@ const WORDS: Readonly<Record<string, Hazards>> = {
   celery: of([], ['celery']),
   mustard: of([], ['mustard']),
   sesame: of([], ['sesame']),
-}
+})
 
 /**
  * What a word brings into a food when it stands in front of its name: "hazelnut oil" is no plain oil.
@@ -79,7 +80,7 @@ const ANIMAL = of(['meat', 'fish', 'egg', 'dairy', 'honey', 'other'], [])
 const MEATLESS = of(['meat', 'fish'], [])
 
 /** What a claim leaves out, by the word before "free" or by itself. */
-const CLAIMS: Readonly<Record<string, Hazards>> = {
+const CLAIMS: Readonly<Record<string, Hazards>> = byWord({
   gluten: of([], ['gluten']),
   wheat: of([], ['gluten']),
   gf: of([], ['gluten']),
@@ -102,7 +103,7 @@ const CLAIMS: Readonly<Record<string, Hazards>> = {
   plant: ANIMAL,
   mock: ANIMAL,
   faux: ANIMAL,
-}
+})
 
 /** Whether the word at `at` and the "free" behind it are one claim. */
 export const isClaim = (words: readonly string[], at: number): boolean =>

@@ -18,7 +18,7 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   const isGround =
     term?.unitId === 'tbsp' &&
     read.prep.some((word) => /\b(?:crushed|ground|powdered)\b/i.test(word)) &&
-    !/^(?:green-chilli)$/.test(food.id)
+    food.id !== 'green-chilli'
   if (!/^(?:vegetable|herb)$/.test(food.group) || !(term?.unitId === 'tsp' || isPinch || isGround))
     return null
   if (food.unitGrams.clove || food.unitGrams.inch) return null

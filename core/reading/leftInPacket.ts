@@ -14,7 +14,8 @@ export function leaveInPacket(drafts: readonly Draft[], found: readonly Witnesse
       ({ food, read }) =>
         foodIs(food, 'bought-dough') && read.prep.includes('from a container') && countOf(read),
     )
-  if (!line?.line.grams) return
+  const inPacket = line && countOf(line.read)
+  if (!line?.line.grams || !inPacket) return
   // Of filo nobody knows how many sheets lie on one another; a wrapper is one piece.
   const bought =
     found.find(({ by }) => by === 'bySheet') ??
@@ -25,6 +26,6 @@ export function leaveInPacket(drafts: readonly Draft[], found: readonly Witnesse
   line.line.notes.push({
     code: 'left-in-packet',
     level: 'check',
-    text: `${countOf(line.read)} are in the packet, and ${pieces} pieces take ${Math.round((countOf(line.read)! * pieces) / bought.pieces)} of them: the others are not counted`,
+    text: `${inPacket} are in the packet, and ${pieces} pieces take ${Math.round((inPacket * pieces) / bought.pieces)} of them: the others are not counted`,
   })
 }

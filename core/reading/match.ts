@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { carries, carriesAny, claimsIn, hazardsOfWord, isClaim, type Hazards } from '../food/hazards'
+import { isClassNoun, takesNoun } from './classNouns'
 import { asBought, qualifiersIn, settle } from './qualifiers'
 import { closestWord } from './misspelt'
 import { remember } from './remember'
@@ -138,26 +139,6 @@ const UNSALTED_MG = 150
 /** Regulation (EC) 1924/2006, annex: "low sugars" are at most 5 g in 100 g of a solid. From memory. */
 const LITTLE_SUGAR_G = 5
 
-/** A noun behind a name that says only of which kind it is: "chorizo sausage", "manchego cheese", "cod fish". */
-const CLASS_NOUNS: Readonly<Record<string, RegExp>> = {
-  cheese: /cheese$/,
-  sausage: /^(?:cured-meat|plant-meat)$/,
-  ham: /^cured-meat$/,
-  mushroom: /^mushroom$/,
-  fish: /^(?:fish|cured-fish)$/,
-  bean: /^pulse$/,
-  nut: /^nut$/,
-  herb: /^herb$/,
-  spice: /^spice$/,
-  sugar: /^sweetener$/,
-  noodle: /^noodle$/,
-  bread: /^bread$/,
-  wrapper: /^wrapper$/,
-  pastry: /^pastry$/,
-}
-
-const takesNoun = (food: Food, noun: string | undefined) => CLASS_NOUNS[noun ?? '']?.test(food.group) ?? false
-
 const OF_SPICE = /^(?:powder|powdered|ground|whole)$/
 
 const MINCED = /^(?:minced|ground|mince)$/
@@ -228,7 +209,7 @@ function lookUp(index: NameIndex, words: readonly string[]): FoodMatch | null {
   const whole = words.join(' ')
   const named = index.names.get(whole)
   if (named) return { food: named, found: whole, lacking: '', how: 'exact', leftOver: [] }
-  if (words.length > 1 && CLASS_NOUNS[words.at(-1)!]) {
+  if (words.length > 1 && isClassNoun(words.at(-1)!)) {
     const bare = lookUp(index, words.slice(0, -1))
     if (bare?.how === 'exact' && takesNoun(bare.food, words.at(-1))) return bare
   }

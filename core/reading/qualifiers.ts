@@ -1,3 +1,4 @@
+import { byWord } from '../food/byWord'
 import { foodIs } from '../food/groups'
 import type { Food, State } from '../food/food'
 
@@ -15,7 +16,7 @@ export interface Qualifiers {
   rest: string[]
 }
 
-const STATE_WORDS: Readonly<Record<string, NonNullable<Qualifiers['state']>>> = {
+const STATE_WORDS: Readonly<Record<string, NonNullable<Qualifiers['state']>>> = byWord({
   ...Object.fromEntries(
     `cooked boiled parboiled steamed poached roast roasted grilled braised baked leftover fried stewed browned wilted
      blanched sauteed crispy precooked`
@@ -36,7 +37,7 @@ const STATE_WORDS: Readonly<Record<string, NonNullable<Qualifiers['state']>>> = 
   fresh: 'fresh',
   freshly: 'fresh',
   uncooked: 'uncooked',
-}
+})
 
 /** Of several states the one that changes figures most is meant: "fresh smoked", "frozen cooked". */
 const WEIGHT: Readonly<Record<NonNullable<Qualifiers['state']>, number>> = {

@@ -202,8 +202,7 @@ export function fillToFeel(
   let felt = lines.find(
     ({ food, read, line }) =>
       // A few drops of vinegar are no liquid that a dough is wetted with.
-      food?.id !== 'vinegar' &&
-      food?.id !== 'lemon-juice' &&
+      !/vinegar$/.test(food?.id ?? '') &&
       (isLiquid(food) || food?.group === 'yogurt' || food?.group === 'plant-yogurt') &&
       ((!read.measures.length && !line.componentId) ||
         /^(?:splash|dash|dollop)$/.test(read.measures[0]?.[0]?.unitId ?? '') ||
