@@ -203,6 +203,8 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
               ({ mixed, text }) =>
                 mixed ||
                 BRUSHES_MIXED.test(text) ||
+                (/\bseeds$/i.test(read.name) &&
+                  strewnOver(text).has(normaliseName(read.name).split(' ')[0]!)) ||
                 strewnOnWash(text).has(normaliseName(read.name).split(' ')[0]!) ||
                 (/seasoning$/i.test(read.name) && strewnOnWash(text).has('seasoning')) ||
                 (/\bseeds?$/i.test(read.name) && strewnOnWash(text).has(normaliseName('seeds'))),
@@ -358,6 +360,13 @@ const MIXES_REST = recalled(
 const strewnOnWash = (text: string): ReadonlySet<string> =>
   plainWords(
     /\b(?:egg ?wash|glaze)\s*(?:&|\+|and|,|then|with)\s*(?:a sprinkle of |sprinkle (?:with )?)?([\p{L} ,&]+)/iu.exec(
+      text,
+    )?.[1] ?? 'nothing',
+  )
+/** "Scatter over the fennel seeds": what is strewn on a piece, by its words. */
+const strewnOver = (text: string): ReadonlySet<string> =>
+  plainWords(
+    /\b(?:scatter|sprinkle|strew)\w*(?: (?:with|over|on|on top|them|it|the tops?|liberally|generously))* ([\p{L}' ,&]+)/iu.exec(
       text,
     )?.[1] ?? 'nothing',
   )

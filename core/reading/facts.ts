@@ -101,8 +101,12 @@ function nearestKind(text: string, at: number): FactKind | null {
   const rest = text.slice(at, at + 40)
   const next = NEXT_TIME.exec(rest)?.index
   const own = next === undefined ? rest : rest.slice(0, Math.max(rest.lastIndexOf(',', next), 0) || next)
-  return best ?? BY_WORD.find(([, pattern]) => pattern.test(own))?.[0] ?? null
+  const behind = best ?? BY_WORD.find(([, pattern]) => pattern.test(own))?.[0] ?? null
+  // "Then the potatoes, 4 minutes, cool": so long they were in the pan.
+  return best === null && behind === 'cool-minutes' && COOLS_AFTER.test(own) ? null : behind
 }
+
+const COOLS_AFTER = /^[^,;]*[,;] *(?:then |and |let )?(?:it |them )?cool/i
 
 const WORKED =
   /(?:^|[,.;]\s*)(?:then )?(?:mix|beat)\b(?![^,.;]*\b(?:filling|stuffing|meat|mince|eggs?|whites?|cream|sugar|cheese)\b)[^,.;]*$/i
@@ -115,7 +119,7 @@ const UNTIL_RISEN =
 /** "Add the cabbage. Cover, 15 min. Uncover": a pot under its lid. */
 const LID_ON = /^\W*(?:then )?(?:cover(?:ed)?|lid on)\W+(?:for )?(?:about )?\d/i
 const UNDER_LID =
-  /\b(?:milk|stock|cream|tomatoes|passata)\b[^.;]{0,20}\bcover\b|\bwater\b[^.;]{0,20}\bcover\b|\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame)\b[^.;]*\bcover\b/i
+  /\b(?:milk|stock|cream|tomatoes|passata)\b[^.;]{0,20}\bcover\b|\bwater\b[^.;]{0,20}\bcover\b|\b(?:fry|brown|steam|simmer|low heat|medium heat|high heat|flame|tawa|tava|griddle|skillet)\b[^.;]*\bcover\b/i
 const COOKED =
   /\b(?:cook(?!ed)|microwave|brown|fry|fried|saut\S+|simmer|boil|bake|steam|roast|toast|soften|sweat|wilt|stew|braise|poach)\b/gi
 
@@ -148,6 +152,10 @@ const HEAT_OFF =
 const COOKS_PIECES = /\b(?:bake|steam|boil|deep[- ]?fry|fry)\b[^.;]*\d/i
 const BAKES = /\bbake\b[^.;]*\d/i
 const IN_TIN = /\bin (?:the |their )?(?:tins?|moulds?|molds?)\b|\bon the (?:tray|rack)\b/i
+const COOKS_SO_LONG = /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i
+/** "Fry the mince, cool 1 hour". */
+const COOLS = /[,;] *(?:then |and )?(?:let (?:it )?)?cool(?: (?:it|for|about))* *$/i
+const KNEADS_DOUGH = /\bknead (?:the |your )?dough\b/i
 const ONCE_MORE = /\b(?:another|again|once more|second|2nd|further)\b/i
 const DIVIDES = /\b(?:divide|split|portion)\b|\bbench\b/i
 
@@ -184,11 +192,8 @@ function findFacts(text: string, sentence: string): Said[] {
     // "Steam 12 min, off the heat, leave 2": the first time is the cooking's, and the other its own.
     const before = times[at - 1]
     const from = Math.max(before?.index ?? 0, time.index - 34)
-    if (
-      /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i.test(text.slice(from, time.index)) &&
-      kind !== 'knead-minutes'
-    )
-      continue
+    const cooks = lastMatch(COOKS_SO_LONG, text.slice(from, time.index))
+    if (cooks && kind !== 'knead-minutes' && !COOLS.test(text.slice(from + cooks.index, time.index))) continue
     // "190 °C 12-14 min" is the oven's, whatever was said before.
     if (/\d{3}\s*(?:°\s*)?[cf]\b[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
     // "Chill 1 hour or up to 2 days": the first is asked for, the other allowed.
@@ -244,7 +249,9 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
         (kind === 'rest-minutes' && DIVIDES.test(text))
       // "Bake 5 minutes, cool 10, egg wash": the pieces cool, and not what is brushed on.
       const isBeside = about !== null && about !== 'pieces' && /^(?:pan|finish)$/.test(about.kind)
-      const part = !ofPart || about === 'pieces' || isBeside ? null : (about ?? (ofDough ? shell : null))
+      const ofAbout = !ofPart || about === 'pieces' || isBeside ? null : (about ?? (ofDough ? shell : null))
+      // "Knead dough 12 min with the tangzhong": what is kneaded in is not what is kneaded.
+      const part = ofAbout?.into && KNEADS_DOUGH.test(text) ? shell : ofAbout
       // "Divide the bean paste into 12 balls of 30 g": those are no balls of dough.
       const ofFilling =
         kind === 'ball-grams' &&

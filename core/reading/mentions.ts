@@ -35,6 +35,9 @@ const THINGS = new RegExp(
   'iu',
 )
 const WEIGHED_EACH = /^\s*[x×]\s*(?:~|≈|about |approx\.? )?\s*\d{1,3}\s*(?:g|gm|grams?|oz|ounces?)\b/iu
+/** "16 x 50 g." between two sentences of work. */
+const WEIGHED_ALONE =
+  /^\W*(?:about )?\d{1,3}\s*[x×]\s*(?:~|≈|about |approx\.? )?\s*\d{1,3}\s*(?:g|gm|grams?)(?: (?:dough|each))?\W*$/iu
 /** Behind a bare number the phrase is at its end: "divide into 8, roll", "cut 6 using a plate". */
 const ENDS =
   /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|each(?! time)|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|[x×]\s*(?:~|≈|about |approx\.? )?\s*\d+ ?g)\b)/iu
@@ -187,6 +190,7 @@ function findMentions(text: string, ahead: string): Mention[] {
           INTO.test(before) ||
           NAMES_PIECES.test(led.verb) ||
           /^(?:shape|form|roll|pat|press|making)$/iu.test(led.verb))) ||
+      (weighed && WEIGHED_ALONE.test(text)) ||
       (led !== null && INTO.test(before) && bare && !NAMES_PIECES.test(led.verb)) ||
       (splits &&
         bare &&

@@ -290,7 +290,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     return closed
       ? 'pieces'
       : (label ??
-          (/^(?:(?:then )?(?:chill|fridge|refrigerate|(?:(?:pop|put|stick|keep|place|back)(?: it)? )?(?:in|into|to) the (?:fridge|refrigerator)|wrap|dis[ck](?=,| and))|\d{1,3} (?:\p{L}+ )?balls of \d+ ?g(?:rams)?|cover|keep(?! (?:the|some|a|about|back|half)\b)|(?:set|put) (?:it |this )?aside|stand|relax|rest|leave|knead|let|cool|finish|transfer|return|season|drain|squeeze|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/iu.test(
+          (/^(?:(?:then )?(?:chill|fridge|refrigerate|(?:(?:pop|put|stick|keep|place|back)(?: it)? )?(?:in|into|to) the (?:fridge|refrigerator)|wrap|dis[ck](?=,| and))|\d{1,3} (?:\p{L}+ )?balls of \d+ ?g(?:rams)?|cover|keep(?! (?:the|some|a|about|back|half)\b)|(?:set|put) (?:it |this )?aside|stand|relax|rest|leave|knead|let|cool|finish|transfer|return|season|drain|squeeze|bind|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/iu.test(
             text,
           )
             ? last

@@ -34,9 +34,14 @@ const SALTED = new RegExp(
   String.raw`^(\P{L}*\p{L}.*?\bsalted)\s*\((?:with )?((?:about |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))(?: (?:of )?salt)?\)(.*)$`,
   'iu',
 )
+/** "150 g cabbage (salted with 1/2 tsp salt & squeezed)". */
+const SALTED_WITH = new RegExp(
+  String.raw`^(\P{L}*\p{L}[^()]*?[\s,]*\(?salted) with ((?:about |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})) (?:of )?salt\b(.*)$`,
+  'iu',
+)
 /** "250 g cabbage, salted (1 tsp) and squeezed": the salt is a line of its own. */
 export function saltedWith(raw: string): { line: string; salt: string } | null {
-  const [, front, amount, behind] = SALTED.exec(raw.trim()) ?? []
+  const [, front, amount, behind] = SALTED.exec(raw.trim()) ?? SALTED_WITH.exec(raw.trim()) ?? []
   return front ? { line: `${front}${behind!}`, salt: `${amount!} salt` } : null
 }
 

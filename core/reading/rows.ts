@@ -374,7 +374,8 @@ export function spokenPart(sentence: string, foods: Foods): string | null {
     readLine(part![2]!.split(/[,;]/)[0]!).name === ''
   )
     return null
-  return part && STARTS_WITH_AMOUNT.test(part[2]!) && inlineList(part[2]!, foods)
-    ? `${part[1]!}: ${part[2]!}`
-    : null
+  // "For the dough flour 300 g, water 160 ml": with "for" in front the amounts may stand behind.
+  const leads =
+    part && (STARTS_WITH_AMOUNT.test(part[2]!) || /^(?:and |now |then |so )*for\b/i.test(sentence))
+  return leads && inlineList(part[2]!, foods) ? `${part[1]!}: ${part[2]!}` : null
 }

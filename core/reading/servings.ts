@@ -23,7 +23,7 @@ export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pie
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|batch of|number of \p{L}+|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?:^|i )got|(?:i|we) (?:usually |always |normally )?(?:get|had(?= (?:about |around )?\d{1,3}\W*$))|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a (?:big |large |good |small )?batch(?: of|,| [-–])? )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b|\s*(?:(?:or|to|-|–) ?\d+\s*)?(?:\p{L}+ )?(?:slits?|holes?|cuts?|vents?|incisions?|slashes|snips|pleats?|folds?|layers?)\b)\s*(${PEOPLE})?`,
+  String.raw`\b(?:makes?|yields?|gives|quantity|batch of|number of \p{L}+|gets? you|cuts (?:in)?to|you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?<=^|\bi |[(,;–-] ?)got|(?:i|we) (?:usually |always |normally )?(?:get|had(?= (?:about |around )?\d{1,3}\W*$))|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a (?:big |large |good |small )?batch(?: of|,| [-–])? )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|inch)\b|\s*(?:(?:or|to|-|–) ?\d+\s*)?(?:\p{L}+ )?(?:slits?|holes?|cuts?|vents?|incisions?|slashes|snips|pleats?|folds?|layers?)\b)\s*(${PEOPLE})?`,
   'iu',
 )
 const serves = new RegExp(

@@ -77,6 +77,8 @@ const ROLLS_FROM_END =
 export const PLAITED_OVER =
   /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
 
+const IN_HOLES =
+  /\b(?:muffin|bun|cupcake|tart|patty)[- ]tins?\b|\b\d{1,2}[- ]?holes?\b|\b(?:in|into) (?:each|every|the) (?:\p{L}+ )?holes?\b/iu
 const LIKE_A_BURRITO =
   /\broll\w*(?: (?:it|them|each))?(?: up)? like (?:an? )?(?:burrito|spring roll|egg roll|cigar)/i
 const ROLLS_UP =
@@ -194,6 +196,15 @@ const INSTEAD: readonly {
       !FOLDS.test(method) &&
       !/\b(?:tins?|dish(?:es)?|moulds?)\b/i.test(method),
     becomes: 'parcel',
+  },
+  // Pies in the holes of a tin stay open: of our shapes a pie is nearest.
+  {
+    of: [null, 'half-moon'],
+    when: ({ own, method }) =>
+      /(?<!\bhand )\b(?:pies|tarts|quiches)\b/i.test(own) &&
+      !FOLDS.test(method) &&
+      IN_HOLES.test(`${own}. ${method}`),
+    becomes: 'lidded-pie',
   },
   // A galette is open in the middle, with its border folded in: of our shapes a pie is nearest.
   {

@@ -58,7 +58,7 @@ const TWO_FOODS = String.raw`(\p{L}[\p{L}' ]{1,28}?)\s*(?:\sand\s|\s&\s|\s\+\s|\
 /** "500 g mince (half pork, half beef)", "400 g mince, pork/beef 50:50". */
 const OF_TWO_KINDS: readonly RegExp[] = [
   new RegExp(
-    String.raw`^(${AMOUNT})\s*(?:of )?(\p{L}[\p{L}' ]{1,28}?)\s*[,(]\s*(?:i (?:use|used|do|like) )?half (\p{L}+(?: (?!half\b|and\b)\p{L}+)?)(?:,| and| &|\/)? ?(?:and )?half (\p{L}+(?: \p{L}+)?)\)?$`,
+    String.raw`^(${AMOUNT})\s*(?:of )?(\p{L}[\p{L}' ]{1,28}?)(?:\s*[,(]|\s[-–])\s*(?:i (?:use|used|do|like) )?half (\p{L}+(?: (?!half\b|and\b)\p{L}+)?)(?:,| and| &|\/)? ?(?:and )?half (\p{L}+(?: \p{L}+)?)\)?$`,
     'iu',
   ),
   new RegExp(
@@ -66,6 +66,30 @@ const OF_TWO_KINDS: readonly RegExp[] = [
     'iu',
   ),
 ]
+
+/** "300 g half wholemeal half plain flour", "half and half white and wholemeal flour". */
+const HALF_AND_HALF: readonly RegExp[] = [
+  new RegExp(
+    String.raw`^(${AMOUNT})\s*(?:of )?half (\p{L}+) ?(?:,|and |& |\/)? ?half (\p{L}+)(?: (\p{L}+))?$`,
+    'iu',
+  ),
+  new RegExp(
+    String.raw`^(${AMOUNT})\s*(?:of )?(?:an? )?(?:half[- ]and[- ]half|50\/50)(?: mix(?:ture)?)?(?: of)? (\p{L}+) (?:and|&|\/) (\p{L}+) (\p{L}+)$`,
+    'iu',
+  ),
+]
+/** "350 g flour (half wholemeal)": the other half is what the line names. */
+const HALF_OF_KIND = new RegExp(
+  String.raw`^(${AMOUNT})\s*(?:of )?((?:\p{L}+ )?flour)(?:\s*[,(]|\s[-–])\s*(?:half|½|1\/2)(?: of (?:it|which|that))?(?: is)? (whole ?meal|whole ?wheat|whole ?grain|spelt|rye|atta|buckwheat|oat|semolina|barley|einkorn)(?: flour)?\)?$`,
+  'iu',
+)
+/** "Wholemeal" of "strong flour" is strong wholemeal flour. */
+const ofKind = (kind: string, food: string): string => {
+  if (/^(?:atta|maida|besan|suji|rava|semolina)$/i.test(kind)) return kind
+  if (!/\bflour$/i.test(food)) return `${kind} ${food}`
+  const words = food.split(' ')
+  return [...words.slice(0, -1), kind, words.at(-1)!].join(' ')
+}
 
 /** "Soy + vinegar 1:1 (about 4 tbsp in all)". */
 const IN_RATIO = new RegExp(
@@ -139,7 +163,7 @@ function sharesOf(sum: number, unit: string, food: string, said: string): string
 export function sharedOut(raw: string): string[] | null {
   // "Eggs: 2 (one for the filling, one for the glaze)".
   const text = raw.trim().replace(NAME_AND_NUMBER, '$2 $1 ')
-  if (text.length > 160 || !/\band\b|\bplus\b|[+&,;(/]|\bmix/i.test(text)) return null
+  if (text.length > 160 || !/\band\b|\bplus\b|[+&,;(/]|\bmix|\bhalf\b/i.test(text)) return null
   const twice = TWICE.exec(text)
   if (twice) {
     const [, amount, food, purpose, more, other] = twice
@@ -186,8 +210,20 @@ export function sharedOut(raw: string): string[] | null {
   for (const pattern of OF_TWO_KINDS) {
     const found = pattern.exec(inFront)
     const half = found ? halved(found[1]!) : null
-    if (half) return [`${half} ${found![3]!} ${found![2]!}`, `${half} ${found![4]!} ${found![2]!}`]
+    if (half)
+      return [`${half} ${ofKind(found![3]!, found![2]!)}`, `${half} ${ofKind(found![4]!, found![2]!)}`]
   }
+  for (const pattern of HALF_AND_HALF) {
+    const found = pattern.exec(text)
+    const half = found ? halved(found[1]!) : null
+    if (half) {
+      const food = found![4] ? ` ${found![4]}` : ''
+      return [`${half} ${found![2]!}${food}`, `${half} ${found![3]!}${food}`]
+    }
+  }
+  const kind = HALF_OF_KIND.exec(inFront)
+  const ofEach = kind ? halved(kind[1]!) : null
+  if (ofEach) return [`${ofEach} ${kind![2]!}`, `${ofEach} ${ofKind(kind![3]!, kind![2]!)}`]
   return null
 }
 

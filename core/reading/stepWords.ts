@@ -44,8 +44,13 @@ export const TOLD = new RegExp(
 export const startsLikeStep = (text: string): boolean => {
   if (works(text)) return true
   const lead = TOLD.exec(text)?.[0] ?? ''
-  return /\p{L}/u.test(lead) && works(text.slice(lead.length))
+  if (/\p{L}/u.test(lead) && works(text.slice(lead.length))) return true
+  const of = OF_PART.exec(text)?.[0]
+  return of !== undefined && works(text.slice(of.length))
 }
+/** "For the filling, fry an onion": what a sentence of work is for. Without a comma its verb has what is worked on. */
+const OF_PART =
+  /^\W*(?:(?:and|so|now|then|next|meanwhile),? )?for (?:the |your |our |my )(?:\p{L}+ ){0,2}?(?:dough|pastry|filling|stuffing|crust|sauce|dip|topping|glaze|wash|syrup|base)(?:,\s+(?!(?:flour|oil|salt|water)\b)|\s+(?=(?:just |simply )?(?:\p{L}+) (?:the|an?|your|some|one|two|together|everything)\b)(?!(?:flour|oil|salt|water|you|we|i|use|take|get)\b))/iu
 
 const works = (text: string): boolean =>
   ((VERB.test(text) || WORKS.test(text)) && !NOUN_AMOUNT.test(text)) ||

@@ -2,7 +2,7 @@ import { isMacros } from './nutritionRow'
 import { pastedLines } from './pasted'
 import { remember } from './remember'
 import { oneBelowTheOther } from './sideBySide'
-import { GOES_ON } from './verbs'
+import { startsLikeStep } from './stepWords'
 
 /** One row of a pasted text, cleaned of marks that carry no words. */
 export interface Row {
@@ -47,6 +47,35 @@ const STARTS_WITH_AMOUNT =
 
 /** "Sauce: 200 g passata": the name of a list and its first line. */
 const LEADS_AMOUNT = /^\p{L}[^:\d]{1,30}:\s*(?:[\d¼½¾⅓⅔⅛~]|an? |half |pinch )\S*\s*\p{L}/iu
+
+/** A line with more numbers in it is no list of steps. Our own choice. */
+const MOST_STEPS_OF_LINE = 30
+const LEAST_STEPS_OF_LINE = 3
+/** "1) Mix the dough. 2) Fry the onion. 3) Bake": steps on one line, each with its number, are a row each. */
+function stepsOfLine(line: string): string[] {
+  const first =
+    /^\W*(?:(?:the )?(?:method|steps|directions|instructions|how to|preparation)\s*[:–-]\s*)?(?=1[).] ?\p{L})/iu.exec(
+      line,
+    )
+  if (!first) return [line]
+  const starts = [first[0].length]
+  while (starts.length < MOST_STEPS_OF_LINE) {
+    const next = new RegExp(String.raw`[\s.;,!)](?=${starts.length + 1}[).] ?(?:\p{L}|\d{2,3}\s?°))`, 'u')
+    const from = starts.at(-1)! + 2
+    const found = next.exec(line.slice(from))
+    if (!found) break
+    starts.push(from + found.index + 1)
+  }
+  if (starts.length < LEAST_STEPS_OF_LINE) return [line]
+  const lead = line.slice(0, starts[0])
+  const steps = starts.map((start, at) =>
+    line
+      .slice(start, starts[at + 1])
+      .replace(/^(\d{1,2}[).])(?=\p{L})/u, '$1 ')
+      .trim(),
+  )
+  return /\p{L}/u.test(lead) ? [lead, ...steps] : steps
+}
 
 /** "Plain flour | 500 g | 4 cups" is one ingredient; "Prep 30 min | Serves 4" are two remarks. */
 function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
@@ -235,7 +264,7 @@ export function tidy(text: string): Row[] {
           ? rowsOfTable(raw, state)
           : isTitle
             ? titleOfStrokes(raw)
-            : [raw]
+            : stepsOfLine(raw)
     for (const cell of table) {
       const { marked, bullet, own: plain } = unmarked(cell)
       let own = plain
@@ -285,20 +314,27 @@ const MOST_MARKED = 0.5
 const MIN_NUMBERED = 3
 
 /** In small letters only in front of work: "1 rub the butter in", not "1 large onion". */
-const NUMBER_BARE = new RegExp(
-  String.raw`^(\d{1,2}) (?=\p{Lu}|\d{2,3}\s*°|(?:${GOES_ON}|rub|make|heat|preheat|unroll|scramble)\b)`,
-  'u',
-)
+const NUMBER_BARE = /^(\d{1,2}) (?=\p{L}|\d{2,3}\s*°)/u
+const bareNumber = (text: string): RegExpExecArray | null => {
+  const found = NUMBER_BARE.exec(text)
+  const rest = found ? text.slice(found[0].length) : ''
+  return found && (!/^\p{Ll}/u.test(rest) || (startsLikeStep(rest) && rest.split(' ').length > 1))
+    ? found
+    : null
+}
 
 /** "1 Unroll the pastry", "2 Mix …": numbers without a mark, one after the other, before what reads as told. */
 function numberedBare(rows: Row[]): Row[] {
-  const bare = rows.map((row) => (row.number === null ? NUMBER_BARE.exec(row.text) : null))
+  const bare = rows.map((row) => (row.number === null ? bareNumber(row.text) : null))
   for (let from = 0; from < rows.length; from++) {
     if (Number(bare[from]?.[1]) !== 1) continue
     let end = from
     while (bare[end] && Number(bare[end]![1]) === end - from + 1) end++
     const run = rows.slice(from, end)
-    const told = run.filter((row, at) => row.text.slice(bare[from + at]![0].length).split(' ').length >= 5)
+    const told = run.filter((row, at) => {
+      const rest = row.text.slice(bare[from + at]![0].length)
+      return rest.split(' ').length >= 5 || (/^\p{Ll}/u.test(rest) && startsLikeStep(rest))
+    })
     if (run.length < MIN_NUMBERED || told.length < run.length * 0.7) continue
     run.forEach((row, at) => {
       row.number = at + 1

@@ -40,7 +40,7 @@ export const timesIn: (text: string) => readonly TimeRead[] = remember(findTimes
 
 function findTimes(stated: string): TimeRead[] {
   const spoken = inFigures(stated).replace(BARE_MINUTES, '$& min')
-  if (!/min|sec|h(?:ou)?rs?\b|\d\s*[hm]\b|day|overnight/i.test(spoken)) return []
+  if (!/min|sec|h(?:ou)?rs?\b|[\d½¼¾]\s*[hm]\b|day|overnight/i.test(spoken)) return []
   const text = withDigits(spoken)
     .replace(ISH, '$1')
     .replace(TO_AN_HOUR, (_, low: string) => `${low}-60 min`)

@@ -101,6 +101,14 @@ const FRIED_IN_BRACKET = recalled(
     'iu',
   ),
 )
+const SO_MUCH_WATER = String.raw`(?<amount>(?:about |~)?(?:[\d¼½¾⅓⅔][\d./½¼¾ ]*|an?|one|two|three|half an?|a quarter)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|dl|cups?|oz)) (?:of )?(?:\p{L}+ )?water\b`
+/** "The cornflour mixed with 2 tbsp water": no starch thickens dry. What is poured in to boil away is no such water. */
+const SLURRY = recalled(
+  new RegExp(
+    String.raw`\b(?:starch|corn ?starch|corn ?flour|arrowroot)\b[^.;]{0,24}?\b(?:with|in|into|and) ${SO_MUCH_WATER}`,
+    'iu',
+  ),
+)
 /** Right behind an amount: " oil each", " of butter per paratha". */
 const OF_EACH =
   /^\s*(?:of )?(?:\p{L}+ ){0,2}\p{L}+ (?:(?:on |for |over )?each\b(?! side)|per (?!batch)\p{L}+)/iu
@@ -238,6 +246,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       }
     const filling = about !== null && about !== 'pieces' && about.kind === 'filling' ? about : null
     const cooks = !closed && filling !== null
+    if (cooks) addSlurry(filling, text, foods)
     const told = cooks
       ? (FRIED_IN_BRACKET.exec(text)?.groups ?? FRIED_IN_SO_MUCH.exec(text)?.groups)
       : undefined
@@ -267,4 +276,13 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
         toldGrams !== null,
       )
   }
+}
+
+/** Water in which a step stirs the starch of a filling that lists none. */
+function addSlurry(filling: Draft, text: string, foods: Foods): void {
+  const amount = SLURRY.exec(text)?.groups?.amount
+  const water = amount ? named('water', foods) : null
+  const grams = water && weighLine(readLine(`${amount} water`), water).grams
+  if (!water || !grams || filling.lines.some(({ food }) => food === water)) return
+  add(filling, water, grams, `The method stirs the starch in ${amount} of water, which no line lists`, true)
 }

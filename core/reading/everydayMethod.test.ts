@@ -1,0 +1,166 @@
+import { describe, expect, it } from 'vitest'
+import { lineOf, parts, read, recipe } from '../../test/readText'
+
+// Methods as cooks write them on an ordinary day.
+
+const factOf = (of: ReturnType<typeof recipe>, kind: string) =>
+  of.facts
+    .filter((fact) => fact.kind === kind)
+    .map(({ low, partId }) => [low, of.parts.find(({ id }) => id === partId)?.name ?? null])
+const DOUGH_ROW = 'Dough: 330 g bread flour, 7 g instant yeast, 5 g salt, 120 ml milk'
+
+describe('a told method', () => {
+  it('tells a filling behind "for the filling," beside a listed pastry', () =>
+    expect(
+      parts(
+        `Empanadas\n\nFor the pastry you'll need 3 cups of plain flour, a teaspoon of salt, 170 g of cold butter and one egg.\n\nFor the filling, fry a chopped onion and a red pepper in two tablespoons of olive oil, then add 2 teaspoons of paprika, 400 g of cooked shredded chicken and 10 chopped green olives.\n\nCut 14 circles, fill, fold and crimp. Bake at 190 for 25 minutes.`,
+      ),
+    ).toEqual([
+      'shell: plain-flour salt butter egg',
+      'filling: onion red-pepper olive-oil paprika cooked-chicken olives',
+    ]))
+  it('keeps a list that is for a filling', () =>
+    expect(
+      parts(
+        'Pies\n\nFor the dough flour 300 g, water 160 ml\n\nFor the filling oil 1 tbsp, onion 2, mince 300 g',
+      ),
+    ).toEqual(['shell: plain-flour water', 'filling: sunflower-oil onion mince']))
+})
+
+describe('numbers of a method', () => {
+  it('steps on one line, each with its number, are a step each', () => {
+    const of = recipe(
+      `Hand pies\nCrust: 2½ cups flour, 1 cup cold butter\nFilling: 3 apples, diced; ⅓ cup brown sugar; 1 tsp cinnamon; 1 Tbsp lemon juice\n1) Crust: cut in butter, chill 1 hr. 2) Cook apples w/ sugar, cinnamon and lemon 6 min; cool. 3) Cut ten 5-inch rounds. 4) 400°F 20-25 min.`,
+    )
+    expect(of.method).toHaveLength(4)
+    expect(of.parts[1]).toMatchObject({ cookedBy: 'simmer', cookedMinutes: 6 })
+  })
+  it('numbers without a mark, in small letters, number work', () => {
+    const of = recipe(
+      'Keto pockets\n\nDough\n170 g mozzarella\n1 c almond flour\n1 egg\n\nFilling\n4 oz ham\n\n1 microwave the mozz 90 sec\n2 mix in the rest\n3 cut into 4 rectangles\n4 fill, fold over\n5 bake 400F 15-18 min',
+    )
+    expect([of.method.length, of.pieces, of.parts[1]!.lines.length]).toEqual([5, 4, 1])
+  })
+  it('numbers in front of foods are amounts', () =>
+    expect(
+      parts('Pies\n\nFilling\n1 onion, chopped\n2 carrots, diced\n3 potatoes, peeled and diced'),
+    ).toEqual(['filling: onion carrot potato']))
+  it.each([
+    ['Rise 1 h. 16 x 50g. Fill, pleat. Steam 14 min.', 16],
+    ['Roll, cut 9 cm rounds (got 22). Fill, seal. Steam 14 min.', 22],
+    ['Cut 10 cm rounds, got 28. Fill, seal. Steam 14 min.', 28],
+  ])('%s', (steps, pieces) => expect(read('350 g pork mince', steps, 'Buns').pieces).toBe(pieces))
+})
+
+describe('times', () => {
+  it('an hour and a half in signs is an hour and a half', () =>
+    expect(
+      factOf(
+        recipe(`Buns\n\n${DOUGH_ROW}\n\nProve 1½ h. 12 pieces. Prove 45 min. Bake 18 min.`),
+        'rise-minutes',
+      ),
+    ).toEqual([
+      [90, 'Dough'],
+      [45, 'Dough'],
+    ]))
+  it('a dough is kneaded, not what is kneaded into it', () =>
+    expect(
+      factOf(
+        recipe(
+          `Buns\n\nTangzhong: 20 g bread flour, 100 ml milk\n${DOUGH_ROW}\nFilling: 300 g ham\n\nKnead dough 12 min with the tangzhong. 12 pieces, fill. Bake 18 min.`,
+        ),
+        'knead-minutes',
+      ),
+    ).toEqual([[12, 'Dough']]))
+  it('what is fried before it cools does not cool so long', () => {
+    const of = read(
+      '1 cup peas\n400 g boiled potatoes\n1 tbsp oil',
+      'Fry the peas 2 minutes, then the potatoes, 4 minutes, cool. Fill, seal. Bake at 180 for 20 min.',
+    )
+    expect(factOf(of, 'cool-minutes')).toEqual([])
+    expect(of.parts[1]!.cookedMinutes).toBe(6)
+  })
+  it('cooled an hour is an hour', () =>
+    expect(
+      factOf(
+        read('400 g mince', 'Fry the mince, cool 1 hour. Fill, seal. Bake 20 min.'),
+        'cool-minutes',
+      )[0]?.[0],
+    ).toBe(60))
+  it('a lid on a griddle is no rest', () =>
+    expect(
+      factOf(
+        read(
+          '200 g paneer',
+          'Stuff, roll. Stick on the hot tawa, cover 1 min, flip till spots.',
+          'Kulcha (4)',
+        ),
+        'rest-minutes',
+      ),
+    ).toEqual([]))
+  it('what is bound and rests in the fridge is the dough', () =>
+    expect(
+      factOf(
+        read(
+          '300 g cheddar',
+          'Rub the fat into the flour. Bind with water, rest in the fridge 30 mins. Fill, fold. Bake 25 min.',
+        ),
+        'chill-minutes',
+      ),
+    ).toEqual([[30, 'Dough']]))
+})
+
+describe('what a step adds', () => {
+  it('the water that starch is stirred in is counted', () => {
+    const water = read(
+      '200 g tofu\n1 tsp cornflour',
+      'Fry the tofu 4 mins, add the cornflour mixed with 2 tbsp water. Fill, pleat. Steam 12 min.',
+    ).parts[1]!.lines.find(({ foodId }) => foodId === 'water')
+    expect([water?.grams, water?.notes[0]?.code]).toEqual([30, 'unlisted'])
+  })
+  it.each([
+    'Fry the potatoes, add 200 ml water, cover until it has gone.',
+    'Boil the potatoes in 1 l water, drain.',
+  ])('%s pours nothing in that stays', (step) =>
+    expect(parts(`Pies\n\nDough\n300 g flour\n\nFilling\n500 g potatoes\n\n${step} Fill.`)[1]).toBe(
+      'filling: potato',
+    ),
+  )
+  it('seeds of a filling that are strewn on the pieces are on them', () => {
+    const of = recipe(
+      'Plait\n\n320 g ready rolled puff pastry\n450 g sausage meat\n1 egg\n1 tsp fennel seeds\n\nPut the meat on the pastry, fold over, seal. Brush with egg, scatter over the fennel seeds. Bake at 190 35 min.',
+    )
+    expect(of.parts.find(({ kind }) => kind === 'finish')?.lines.map(({ foodId }) => foodId)).toEqual([
+      'egg',
+      'fennel-seed',
+    ])
+  })
+  it('seeds that are fried are in the filling', () =>
+    expect(
+      lineOf(
+        read(
+          '300 g potatoes\n1 tsp fennel seeds',
+          'Fry the fennel seeds. Fill, seal, scatter with salt. Bake 20 min.',
+        ),
+        'fennel-seed',
+      ),
+    ).toBeDefined())
+})
+
+describe('parts and shapes', () => {
+  it('work over a list of a dough is not its name', () =>
+    expect(
+      recipe(
+        'Runzas\n\nPlace in machine: 1 cup milk, 1 egg, 3 1/2 cups bread flour, 2 tsp yeast.\n\nFilling: 1 lb ground beef, 1 onion',
+      ).parts.map(({ kind, name }) => [kind, name]),
+    ).toEqual([
+      ['shell', 'Dough'],
+      ['filling', 'Filling'],
+    ]))
+  it.each([
+    ['Spinach muffin-tin pies', 'Put 3 squares of filo in each hole. Fill. 180 °C, 25 min.', 'lidded-pie'],
+    ['Hand pies', 'Cut circles, fill, fold over, poke a hole in each. Bake 180 °C, 25 min.', 'half-moon'],
+  ])('%s: %s', (title, steps, shape) =>
+    expect(read('300 g spinach', steps, `${title}\nMakes 12`).shape).toBe(shape),
+  )
+})
