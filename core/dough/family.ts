@@ -70,6 +70,7 @@ const THIN_SHEETS = /^(?:filo|yufka)$/
 const BOUGHT_FAMILY: Readonly<Record<string, DoughFamily>> = {
   'pizza-dough': 'yeast',
   'shortcrust-pastry': 'short',
+  'pie-crust': 'short',
   'shortcrust-pastry-butter': 'short',
   'lard-pastry': 'short',
   'gf-shortcrust': 'short',

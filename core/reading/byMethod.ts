@@ -217,10 +217,16 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
         continue
       // "2 tbsp caster sugar … granulated sugar": the second, without an amount, is not the one that was used.
       // "1 egg, extra, beaten": nor is the second egg.
+      // "4 eggs … 1 egg, beaten": nor is one that is beaten behind those.
+      const isBeaten = food.group === 'egg' && read.prep.some((one) => /beaten/i.test(one))
       const spare =
-        (!read.measures.length || read.prep.some((one) => /^extra\b/i.test(one))) &&
+        (!read.measures.length || isBeaten || read.prep.some((one) => /^extra\b/i.test(one))) &&
         draft.lines.some(
-          (one) => one !== item && one.food?.group === food.group && one.read.measures.length > 0,
+          (one, at) =>
+            one !== item &&
+            one.food?.group === food.group &&
+            one.read.measures.length > 0 &&
+            (!isBeaten || at < draft.lines.indexOf(item)),
         )
       // The yolk is used where a yolk is named, not where an egg is.
       const own = new RegExp(EGG_WORDS[food.group] ?? '', 'i')
@@ -233,7 +239,6 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
       const word = calledOnTop(food.group, read.name, spare || isOnlySugar)
       // The yolk that is listed is the one that is meant.
       const yolks = drafts.some(({ lines }) => lines.some((one) => one.food?.group === 'egg-yolk'))
-      const beaten = food.group === 'egg' && read.prep.some((one) => /beaten/i.test(one))
       const named =
         waits ||
         brushing.some(({ text, mixed, closed }) => {
@@ -257,7 +262,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
             food.group.startsWith('egg') &&
             ![...finished].some((group) => group?.startsWith('egg')) &&
             (item.line.grams ?? 0) <= ONE_EGG_GRAMS
-          return word.test(near) || ((beaten || waitsAlone) && GLAZES.test(text))
+          return word.test(near) || ((isBeaten || waitsAlone) && GLAZES.test(text))
         })
       if (!named) continue
       // Where boiled eggs go in, an egg that goes in is one of these.

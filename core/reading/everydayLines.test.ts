@@ -86,3 +86,28 @@ describe('spices', () => {
   it('tikka masala by the spoon is a spice', () =>
     expect(eachOf('tikka masala 1 tsp')).toEqual([['curry-powder', 2]]))
 })
+
+describe('rows in which nobody writes a unit', () => {
+  it('are weights, where one of them is beyond doubt', () =>
+    expect(
+      eachOf('pork belly mince 300, spring onion 40, ginger 10, light soy 20, baking powder 4, egg 1'),
+    ).toEqual([
+      ['minced-pork', 300],
+      ['spring-onion', 40],
+      ['ginger', 10],
+      ['soy-sauce', 20],
+      ['baking-powder', 4],
+      ['egg', 50],
+    ]))
+  it('are counts, where none of them is', () =>
+    expect(eachOf('carrot 2, onion 12, potato 3, leek 1').map(([, grams]) => grams)).not.toContain(12))
+})
+
+describe('from the shop', () => {
+  it.each<[string, [string, number][]]>([
+    ['1 box (2) refrigerated pie crusts', [['pie-crust', 400]]],
+    ['2 pie crusts', [['pie-crust', 400]]],
+    ['1 can (10.5 oz) cream of chicken soup', [['cream-soup-chicken', 298]]],
+    ['1/2 tsp poultry seasoning', [['dried-herbs', 1]]],
+  ])('%s', (text, expected) => expect(eachOf(text)).toEqual(expected))
+})

@@ -164,3 +164,37 @@ describe('parts and shapes', () => {
     expect(read('300 g spinach', steps, `${title}\nMakes 12`).shape).toBe(shape),
   )
 })
+
+describe('notes in a hurry', () => {
+  const NOTES = `Pork buns
+flour 400, yeast 5, sugar 40, warm milk 220, oil 15 -- knead 8, rise 1 hr
+pork mince 300, spring onion 40, ginger 10, light soy 20 -> stir one way till sticky, chill
+14 balls at 48 g each, 30 g filling, pleat
+proof 20, steam 13 from cold, rest 3 lid on`
+  it('rows of weights go on to what is done with them', () =>
+    expect(parts(NOTES)).toEqual([
+      'shell: plain-flour instant-yeast sugar milk sunflower-oil',
+      'filling: minced-pork spring-onion ginger soy-sauce',
+    ]))
+  it('minutes are said without their word', () => {
+    const of = recipe(NOTES)
+    expect(of.cooking).toMatchObject({ way: 'steam', minutes: 13 })
+    expect(factOf(of, 'rest-before-eating-minutes')).toEqual([[3, null]])
+    expect(factOf(of, 'knead-minutes')).toEqual([[8, 'Dough']])
+  })
+})
+
+describe('an egg for the top', () => {
+  it('beaten, behind those of the filling', () =>
+    expect(
+      parts(
+        'Calzones\n\nDough\n200g flour\n200g Greek yogurt\n\nFilling\n4 eggs\n60g cheddar\n1 egg, beaten\n\nScramble the 4 eggs. Fill, fold over, seal. Brush with the beaten egg. Bake 18 mins.',
+      ).slice(1),
+    ).toEqual(['filling: egg cheddar', 'finish: egg']))
+  it('beaten, in front of the others, it binds', () =>
+    expect(
+      parts(
+        'Pies\n\nDough\n200g flour\n100 g butter\n\nFilling\n1 egg, beaten\n200 g ricotta\n2 boiled eggs\n\nMix the egg into the ricotta. Fill, fold over, seal. Brush with milk. Bake 18 mins.',
+      )[1],
+    ).toBe('filling: egg ricotta boiled-egg'))
+})

@@ -58,6 +58,8 @@ const IN_ITS_LIQUID: readonly Turn[] = [
   },
 ]
 
+const BUBBLES_AWAY =
+  /\b(?:bubble|boil|cook|burn|sizzle|simmer)s? (?:it |the \p{L}+ )?(?:away|off|out)(?=\W*(?:$|[.,;]))|\b(?:wine|sherry|vinegar|beer)\b[^.;]{0,24}\bevaporat/iu
 /** What a verb that says little means in the pot it is said of. */
 const IN_THIS_POT: readonly Turn[] = [
   {
@@ -67,6 +69,14 @@ const IN_THIS_POT: readonly Turn[] = [
     to: 'fry',
     when: ({ verbs }, pot) =>
       pot.hot === 'fry' && (!pot.wet || (!pot.poured && isPlainCook(verbs))) && !SIMMERS.test(verbs),
+  },
+  {
+    // A splash that boils away leaves what was fried fried.
+    says: 'Fry the mushrooms, add the wine, let it bubble away',
+    from: 'simmer',
+    to: 'fry',
+    when: ({ text, said }, pot) =>
+      pot.hot === 'fry' && BUBBLES_AWAY.test(said) && minutesIn(text) < SIMMERS_FROM_MINUTES,
   },
   {
     says: 'Bring the beef and stock to a simmer and cook 45 minutes',

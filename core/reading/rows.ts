@@ -339,7 +339,7 @@ export function titleEnd(text: string): number | null {
 }
 
 const DONE_WITH_IT = recalled(
-  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s[-–—]\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
+  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
 )
 
 /**
@@ -350,7 +350,7 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
   const at = DONE_WITH_IT.exec(sentence)?.index ?? -1
   const list = sentence.slice(0, at)
   return at > 0 && inlineList(list, foods)
-    ? { list, done: sentence.slice(at).replace(/^[\s,–—-]+/, '') }
+    ? { list, done: sentence.slice(at).replace(/^[\s,–—>→=-]+/, '') }
     : null
 }
 

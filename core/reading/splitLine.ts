@@ -5,6 +5,7 @@ import { aromaticsInRow, both, pieces, withCommas, type LinePart } from './lineP
 import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './listedFoods'
 import { PREP_WORDS } from './lineName'
 import { WITH_INSIDE, BOILED_AND_DRAINED, SOAKED_IN_WATER, DONE_WITH_THE } from './wetOnLine'
+import { inBareGrams } from './bareGrams'
 import { matchFood } from './match'
 import { mixedInBrackets, namesAndAmounts, saltedWith } from './mixedRows'
 import { oneAmountForSeveral } from './oneAmount'
@@ -187,6 +188,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       `${inside[1]!} (${inside[2]!})`,
       FOR_TOP.test(inside[1]!) ? `${inside[3]!}, to finish` : inside[3]!,
     ])
+  const weighed = inBareGrams(raw, foods)
+  if (weighed) return both(weighed)
   const salted = raw.length < 200 ? saltedWith(raw) : null
   if (salted) return [...split(salted.line, foods), ...both([salted.salt])]
   const glossed = raw.length < 200 ? mixedInBrackets(raw, foods, split) : null

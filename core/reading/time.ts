@@ -120,8 +120,8 @@ const BARE_MINUTES = new RegExp(
   [
     // "Bake 375° for 18-20 until brown", "fry for 3-4 or so"
     String.raw`\b(?:bake|baked|cook|steam|fry|boil|simmer|roast|oven)\b[^.;]{0,40}\bfor (?:about )?${FEW}(?=\s*(?:until|till|or so\b|[.,;]|$))(?!\s*[.,]\d)`,
-    // "simmer 10."
-    String.raw`\b(?:simmer|bake|steam|boil|fry) ${FEW}(?=\s*[.;]|\s*$|\s+(?:until|till|or so)\b)(?![.]\d)`,
+    // "simmer 10.", "steam 13 from cold"
+    String.raw`\b(?:simmer|bake|steam|boil|fry) ${FEW}(?=\s*[.;]|\s*$|\s+(?:until|till|or so|from cold|lid (?:on|off))\b)(?![.]\d)`,
     // "give them 20 more"
     String.raw`\bgive (?:it|them|these) (?:a |about |around |another |a further |some )*${FEW}(?: more| extra)?${STOP_BEHIND}| until| till| or so)`,
     // "bake another 25", "for the first 10"
@@ -136,7 +136,7 @@ const BARE_MINUTES = new RegExp(
     String.raw`\b(?:then|flip\w*|turn\w*|side|over),?(?: and| then| for| give them)* \d{1,2} more${STOP_BEHIND}| at\b| until| till| on\b)`,
     String.raw`\b(?:bake|cook|fry|steam|griddle) (?:for )?\d{1,2} more${STOP_BEHIND})`,
     // "rest 20"
-    String.raw`\b(?:rest|prove|proof|rise|chill|soak|marinate)(?: (?:it|them|dough|for|another))* ${FEW}(?=\s*[.,;]|\s*$|\s+(?:(?:un)?covered|in (?:a|the) (?:bag|bowl|fridge|freezer|box)|on the counter|under)\b)(?![.,]\d)`,
+    String.raw`\b(?:rest|prove|proof|rise|chill|soak|marinate)(?: (?:it|them|dough|for|another))* ${FEW}(?=\s*[.,;]|\s*$|\s+(?:(?:un)?covered|in (?:a|the) (?:bag|bowl|fridge|freezer|box)|on the counter|under|lid (?:on|off))\b)(?![.,]\d)`,
     // "Knead 8, rise 1 h"
     String.raw`\bknead(?: by hand| it| well| for)* ${FEW}(?=\s*,\s*(?:then |and )?(?:rest|rise|prove|proof|cover|chill|leave|let)\b)`,
     // "180 for 12"

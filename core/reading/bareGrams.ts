@@ -1,0 +1,38 @@
+import type { Foods } from '../food/food'
+import { matchFood } from './match'
+import { readLine } from './readLine'
+import { MAX_ROW_CHARACTERS } from './tidy'
+
+// "Flour 400, yeast 5, ginger 10": a row in which nobody writes a unit is weighed.
+
+/** So many foods with a number each are a row of weights, if one of them is a weight beyond doubt. Our own choice. */
+const LEAST_WEIGHED = 4
+const LEAST_SURE_GRAMS = 100
+/** A smaller number of what is counted is a count: "egg 1", "onion 2". */
+const LEAST_COUNTED_GRAMS = 10
+
+const BARE = /^(\p{L}[\p{L}' -]{1,30}?) (\d{1,4})(?: (\p{L}[\p{L} ]{1,20}))?$/u
+
+/** The foods of a row without any unit, each in grams; null for any other row. */
+export function inBareGrams(raw: string, foods: Foods): string[] | null {
+  if (raw.length > MAX_ROW_CHARACTERS) return null
+  const pieces = raw
+    .trim()
+    .replace(/\.$/, '')
+    .split(/\s*[,;]\s+/)
+  if (pieces.length < LEAST_WEIGHED) return null
+  const read = pieces.map((piece) => {
+    const bare = BARE.exec(piece)
+    const food = bare ? matchFood(readLine(bare[1]!).name, foods) : null
+    return bare && food ? { name: bare[1]!, number: Number(bare[2]), behind: bare[3] ?? '', ...food } : null
+  })
+  if (!read.every((one) => one !== null) || !read.some(({ number }) => number >= LEAST_SURE_GRAMS))
+    return null
+  // One of many may be called in more words than the larder knows.
+  if (read.filter(({ how }) => how !== 'exact').length > 1) return null
+  return read.map(({ name, number, behind, food }) => {
+    const isCounted = [food.unitGrams.piece, food.unitGrams.medium, food.unitGrams.clove].some(Boolean)
+    const isWeight = food.group !== 'wrapper' && (!isCounted || number >= LEAST_COUNTED_GRAMS)
+    return `${isWeight ? `${number} g ${name}` : `${number} ${name}`}${behind ? `, ${behind}` : ''}`
+  })
+}
