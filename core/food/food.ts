@@ -68,7 +68,10 @@ export interface Food {
   /** The energy that the row's source states; used to check the row, not to compute with. */
   statedEnergyKcal: number
   gramsPerMl: number
-  /** Grams of one: cup, tbsp, clove, medium. Besides them the ratios edible, drained, squeezed, soaked, packed. */
+  /**
+   * Grams of one: cup, tbsp, clove, medium. Besides them the ratios edible, drained, squeezed, soaked, packed, and
+   * `across`, the width in cm of the one that `piece` weighs.
+   */
   unitGrams: Readonly<Record<string, number>>
   /** Grams of water that bring 1 g of it to a medium dough; null for what is no flour. */
   waterDemand: number | null

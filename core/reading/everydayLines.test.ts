@@ -83,6 +83,12 @@ describe('salted before it goes in', () => {
 })
 
 describe('spices', () => {
+  it.each<[string, string]>([
+    ['1 tbsp fennel coarse', 'fennel-seed'],
+    ['fennel 1 tbsp', 'fennel-seed'],
+    ['1 tbsp fennel, chopped', 'fennel'],
+    ['1 fennel', 'fennel'],
+  ])('%s', (text, id) => expect(eachOf(text)[0]![0]).toBe(id))
   it('tikka masala by the spoon is a spice', () =>
     expect(eachOf('tikka masala 1 tsp')).toEqual([['curry-powder', 2]]))
 })
@@ -103,11 +109,44 @@ describe('rows in which nobody writes a unit', () => {
     expect(eachOf('carrot 2, onion 12, potato 3, leek 1').map(([, grams]) => grams)).not.toContain(12))
 })
 
+describe('sheets by their size', () => {
+  it.each<[string, string, number]>([
+    ['25 spring roll pastry sheets (small, 12.5 cm)', 'spring-roll-wrapper', 135],
+    ['10 spring roll wrappers, 20 cm', 'spring-roll-wrapper', 160],
+    ['8 flour tortillas (6 inch)', 'tortilla', 228],
+    ['12 empanada discs 15 cm', 'empanada-disc', 619],
+    ['4 low carb tortillas (large, 60g each)', 'low-carb-tortilla', 240],
+    ['2 lavash breads', 'lavash', 140],
+  ])('%s', (text, id, grams) => expect(eachOf(text)).toEqual([[id, grams]]))
+})
+
+describe('water that goes', () => {
+  it.each<[string, number | undefined]>([
+    ['280 g frozen spinach, thawed, water squeezed out', 280],
+    ['300 g tofu, water pressed out', 300],
+  ])('%s is one line', (text, grams) => expect(eachOf(text).map(([, each]) => each)).toEqual([grams]))
+  it('what is thawed and drained loses less than what is squeezed', () => {
+    const lost = (text: string) => -readIngredients(text, foods)[0]!.line.waterChangeGrams
+    const [drained, squeezed] = [
+      lost('280 g frozen spinach, thawed, drained well'),
+      lost('280 g frozen spinach, thawed and squeezed dry'),
+    ]
+    expect(drained).toBeGreaterThan(0)
+    expect(squeezed).toBeGreaterThan(drained)
+  })
+  it.each([
+    '2 tins tuna in spring water (145 g each, drained weight 102 g)',
+    '2 tins tuna (145 g each, 102 g drained)',
+  ])('%s: what comes out of the tins', (text) => expect(eachOf(text)).toEqual([['tuna-can', 204]]))
+})
+
 describe('from the shop', () => {
   it.each<[string, [string, number][]]>([
     ['1 box (2) refrigerated pie crusts', [['pie-crust', 400]]],
     ['2 pie crusts', [['pie-crust', 400]]],
     ['1 can (10.5 oz) cream of chicken soup', [['cream-soup-chicken', 298]]],
     ['1/2 tsp poultry seasoning', [['dried-herbs', 1]]],
+    ['2 tbsp honey mustard', [['honey-mustard', 32]]],
+    ['300ml vegan gravy (made from granules)', [['vegan-gravy', 300]]],
   ])('%s', (text, expected) => expect(eachOf(text)).toEqual(expected))
 })

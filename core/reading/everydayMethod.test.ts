@@ -87,6 +87,20 @@ describe('times', () => {
         'cool-minutes',
       )[0]?.[0],
     ).toBe(60))
+  it('a pastry that is rubbed, bound and chilled is the pastry', () =>
+    expect(
+      factOf(
+        read('200 g tuna', 'Rub, bind, chill 20 minutes. Fill, fold. Bake 22 minutes.'),
+        'chill-minutes',
+      ),
+    ).toEqual([[20, 'Dough']]))
+  it('wine that bubbles away leaves what was fried fried', () => {
+    const [, filling] = read(
+      '500 g mushrooms\n100 ml red wine\n2 tbsp oil',
+      'Fry the mushrooms in the oil 10 mins. Add the wine, let it bubble away. Fill, fold. Bake 25 mins.',
+    ).parts
+    expect([filling!.cookedBy, filling!.cookedMinutes]).toEqual(['fry', 10])
+  })
   it('a lid on a griddle is no rest', () =>
     expect(
       factOf(
@@ -159,6 +173,11 @@ describe('parts and shapes', () => {
     ]))
   it.each([
     ['Spinach muffin-tin pies', 'Put 3 squares of filo in each hole. Fill. 180 °C, 25 min.', 'lidded-pie'],
+    [
+      'Bean pockets',
+      'Put it in the middle, fold in all 4 sides into a square. Fry 3 mins each side.',
+      'parcel',
+    ],
     ['Hand pies', 'Cut circles, fill, fold over, poke a hole in each. Bake 180 °C, 25 min.', 'half-moon'],
   ])('%s: %s', (title, steps, shape) =>
     expect(read('300 g spinach', steps, `${title}\nMakes 12`).shape).toBe(shape),

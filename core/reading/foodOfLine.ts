@@ -9,6 +9,8 @@ import { unitById } from './units'
 
 // Which food a line names: by its name, by what stands behind it, and by how much of it there is.
 
+/** "Fennel, coarse": as it comes out of the mortar. */
+const COARSE = /\bcoarse(?:ly)?\b/i
 /** A teaspoon of fennel is its seed, one of red chilli its powder: what is a vegetable or a herb by name. */
 export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   const term = read.measures[0]?.[0]
@@ -17,7 +19,10 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   // "1 tbsp fennel, crushed".
   const isGround =
     term?.unitId === 'tbsp' &&
-    read.prep.some((word) => /\b(?:crushed|ground|powdered)\b/i.test(word)) &&
+    // Of the bulb nobody takes a spoon.
+    ((food.id === 'fennel' && !read.prep.length) ||
+      COARSE.test(read.raw) ||
+      read.prep.some((word) => /\b(?:crushed|ground|powdered)\b/i.test(word))) &&
     food.id !== 'green-chilli'
   if (!/^(?:vegetable|herb)$/.test(food.group) || !(term?.unitId === 'tsp' || isPinch || isGround))
     return null
@@ -33,7 +38,7 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
     food.group === 'herb' && food.id !== 'coriander-leaf' ? matchFood(`dried ${read.name}`, foods) : null
   if (leaf?.how === 'exact' && leaf.food.id !== food.id) return leaf
   for (const kind of ['seeds', 'powder']) {
-    const spice = matchFood(`${read.name} ${kind}`, foods)
+    const spice = matchFood(`${read.name.replace(COARSE, '').trim()} ${kind}`, foods)
     if (spice?.how === 'exact' && /^(?:spice|seed)$/.test(spice.food.group)) return spice
   }
   return null

@@ -36,7 +36,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   const read = readLine(raw)
   const prepares = (piece: string) =>
     // "½ tsp salt, for the cabbage": what it is for is nothing to buy.
-    /^(?:well |lightly )?(?:squeezed|wrung|drained|rid) (?:out )?(?:of|free of) (?:(?:its|all|the|excess|extra|any) )*(?:water|liquid|juices?|moisture)\b/i.test(
+    /^(?:well |lightly )?(?:squeezed|wrung|drained|rid) (?:out )?(?:of|free of) (?:(?:its|all|the|excess|extra|any) )*(?:water|liquid|juices?|moisture)\b|^(?:(?:the|any|all|excess) )*(?:water|liquid|moisture|juices?) (?:squeezed|pressed|drained|wrung|poured|strained)/i.test(
       piece,
     ) ||
     /^(?:for (?:the |your )|no (?:added |extra )?|without |all[- ]butter$|(?:some |a little )?(?:more|extra) (?:for|to)\b)/i.test(

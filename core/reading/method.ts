@@ -47,7 +47,7 @@ const KIND_WORDS: readonly [PartKind, Recalled][] = [
   [
     'shell',
     recalled(
-      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub (?:in|(?:the |your )?(?:\p{L}+ )?(?:butter|fats?|lard|marg\p{L}*|oil|ghee|shortening|suet|flour|ingredients))|foams?|tangzhong|yudane|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/iu,
+      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub(?=, (?:and )?(?:bind|chill|rest)\b)|rub (?:in|(?:the |your )?(?:\p{L}+ )?(?:butter|fats?|lard|marg\p{L}*|oil|ghee|shortening|suet|flour|ingredients))|foams?|tangzhong|yudane|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/iu,
     ),
   ],
   ['filling', recalled(/\b(?:filling|stuffing|mixture|farce)\b/i)],

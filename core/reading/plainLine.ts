@@ -209,6 +209,19 @@ export function plainLine(raw: string): string {
     )
     // "A knob of butter in each pasty".
     .replace(IN_EACH_PIECE, '')
+    // "12 empanada discs 15 cm": how wide they are.
+    .replace(
+      /(?<=\p{L})(?<!\b(?:diced|cubed|cut|chopped|sliced|thick|pieces?|cubes?|dice|strips)) (\d{1,2}(?:[.,]\d)? ?-?(?:cm|inch(?:es)?|["”]))((?: (?:across|wide|in diameter|rounds?|squares?|each))?)$/iu,
+      ', $1$2',
+    )
+    // "2 tins tuna (145 g each, drained weight 102 g)": what comes out of each.
+    .replace(
+      /\((?:about )?\d{2,4} ?(?:g|oz|ml) each[,;]? (?:drained(?: weight)?:? (?<behind>\d+ ?(?:g|oz))|(?<front>\d+ ?(?:g|oz)) drained(?: weight)?)(?: each)?\)/i,
+      (...found) => {
+        const { behind, front } = found.at(-1) as Record<string, string | undefined>
+        return `(${(behind ?? front)!} each drained)`
+      },
+    )
     // "2 tins mackerel (2 x 125 g drained)": the sum of what is in them.
     .replace(
       /\((\d) ?[x×] ?(\d{2,4}) ?(g|ml)\b([^()]*)\)/i,

@@ -51,7 +51,7 @@ const ENDS_AS_BALL =
 const INTO_PARCELS =
   /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
 const INTO_SQUARE =
-  /\bfold\b[^.;]*\b(?:to (?:make|form)|into|to) (?:an? )?(?:neat |little )?square (?:pocket|parcel|packet|shape)\b|\bfold\b[^.;]{0,16}\bto (?:make |form )?(?:an? )?squares?(?=\W*(?:$|[.,;]))/i
+  /\bfold\b[^.;]*\b(?:to (?:make|form)|into|to) (?:an? )?(?:neat |little )?square (?:pocket|parcel|packet|shape)\b|\bfold\b[^.;]{0,30}\b(?:in)?to (?:make |form )?(?:an? )?(?:neat )?squares?(?=\W*(?:$|[.,;]))/i
 const LIKE_ENVELOPE = /\bfold\b[^.;]{0,40}\blike (?:an? )?(?:envelopes?|letters?|parcels?)\b/i
 const CORNERS_TO_MIDDLE =
   /\bfold (?:in )?(?:the |all |all the )?(?:four |4 )?corners (?:in|over)\b|\b(?:bring|fold|pull|draw)\b[^.;]{0,20}\bcorners\b[^.;]{0,12}\b(?:to|into|in) (?:the )?(?:middle|cent(?:re|er))\b/i

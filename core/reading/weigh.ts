@@ -182,6 +182,17 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
     weighed.gramsHigh = weighed.gramsHigh! * ratio
   }
   const u = food.unitGrams
+  // "25 spring roll sheets (12.5 cm)": a smaller sheet weighs less, by its surface.
+  const widthCm = u.across && isCounted(measure) ? widthIn(read.raw) : null
+  if (u.across && widthCm !== null && Math.abs(widthCm / u.across - 1) > SAME_WIDTH) {
+    scale((widthCm / u.across) ** 2)
+    weighed.notes.push(
+      check(
+        'unit-weight',
+        `One of ${round(u.across)} cm is taken as ${u.piece!} g, one of ${round(widthCm)} cm by its surface: ${round(weighed.grams!)} g in all`,
+      ),
+    )
+  }
   const fromContainer = read.prep.includes('from a container')
   // A pouch of what is cooked ready has nothing to drain.
   if (
@@ -245,6 +256,19 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
     weighed.waterChangeGrams = -weighed.grams * (1 - u.squeezed)
     weighed.notes.push(
       note('squeezed', `Squeezing is taken to press out ${round(-weighed.waterChangeGrams)} g of water`),
+    )
+  } else if (
+    /\b(?:drained|drain)\b/.test(words) &&
+    /\bfrozen\b/i.test(read.raw) &&
+    u.squeezed &&
+    weighed.grams
+  ) {
+    weighed.waterChangeGrams = (-weighed.grams * (1 - u.squeezed)) / 2
+    weighed.notes.push(
+      check(
+        'squeezed',
+        `Thawed and drained, not squeezed: half of what squeezing presses out, ${round(-weighed.waterChangeGrams)} g of water`,
+      ),
     )
   }
   const soaks =
@@ -326,6 +350,16 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
     notes.push(check('ratio', 'Given in parts: one part is taken as a tablespoon. Type the grams'))
   applyPrep(read, food, weighed, chosen.measure)
   return weighed
+}
+
+/** Nobody measures a wrapper closer. Our own choice. */
+const SAME_WIDTH = 0.1
+const WIDTH = /(?<![\d.])(\d{1,2}(?:[.,]\d)?)\s*-?\s*(cm|inch(?:es)?|in\b|["”″])/i
+/** The width in cm that a line states of a sheet; null where it states none that a sheet may have. */
+function widthIn(raw: string): number | null {
+  const found = WIDTH.exec(raw)
+  const cm = found && Number(found[1]!.replace(',', '.')) * (/cm/i.test(found[2]!) ? 1 : 2.54)
+  return cm && cm >= 5 && cm <= 40 ? cm : null
 }
 
 const isPacket = (measure: Measure) => measure.every(({ unitId }) => unitId === 'packet')

@@ -97,7 +97,7 @@ function inState(food: Food, by: Conversion, tables: CookingTables): Food {
   }
 }
 
-const RATIOS = new Set(['edible', 'drained', 'squeezed', 'soaked', 'packed', 'cup', 'tbsp', 'tsp'])
+const RATIOS = new Set(['edible', 'drained', 'squeezed', 'soaked', 'packed', 'across', 'cup', 'tbsp', 'tsp'])
 
 /** A piece changes its weight as the food does; how spoons and cups fill is another matter and is left out. */
 const piecesOf = (food: Food, factor: number) =>

@@ -66,7 +66,11 @@ const microOf = (of: Food, key: Micronutrient) => {
 const RATIOS = new Set(['edible', 'drained', 'squeezed', 'soaked', 'packed'])
 const units = computed(() =>
   Object.entries(food.unitGrams).map(([unit, value]) =>
-    RATIOS.has(unit) ? `${unit}: × ${value}` : `${unit}: ${showGrams(value)} g`,
+    RATIOS.has(unit)
+      ? `${unit}: × ${value}`
+      : unit === 'across'
+        ? `${unit}: ${value} cm`
+        : `${unit}: ${showGrams(value)} g`,
   ),
 )
 const certain = computed(() => food.allergens.map((key) => EU_ALLERGENS[key]))
