@@ -150,3 +150,12 @@ describe('from the shop', () => {
     ['300ml vegan gravy (made from granules)', [['vegan-gravy', 300]]],
   ])('%s', (text, expected) => expect(eachOf(text)).toEqual(expected))
 })
+
+describe('so many, and what they weigh', () => {
+  it.each<[string, string, number]>([
+    ['1 white cabbage about 1.2 kg', 'cabbage', 1200],
+    ['2 leeks about 300 g', 'leek', 300],
+    ['1 butternut squash around 1kg, peeled', 'butternut', 1000],
+    ['1 can black soybeans', 'black-soybeans', 240],
+  ])('%s', (text, id, grams) => expect(eachOf(text)).toEqual([[id, grams]]))
+})

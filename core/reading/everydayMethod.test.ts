@@ -217,3 +217,58 @@ describe('an egg for the top', () => {
       )[1],
     ).toBe('filling: egg ricotta boiled-egg'))
 })
+
+describe('speech without marks', () => {
+  const of = recipe(
+    'ok so today im making spinach borek for the dough its just filo so get a pack of filo about 400 grams melt 100 grams of butter with 50 ml of milk for the filling 500 grams of fresh spinach wilted and squeezed out 250 grams feta crumbled two eggs mix that up take two sheets of filo brush with the butter and milk roll it up like a cigar and coil it in the tin bake it at 190 for 35 to 40 minutes it serves about 8',
+  )
+  it('weighs the packet by what stands behind it, and takes its sheets from it', () =>
+    expect(
+      of.parts.flatMap(({ lines }) => lines).flatMap((line) => (line.foodId === 'filo' ? line.grams : [])),
+    ).toEqual([400]))
+  it('squeezes what is squeezed', () => expect(lineOf(of, 'spinach')!.waterChangeGrams).toBeLessThan(0))
+  it('is called by its dish', () => expect(of.title).toBe('Spinach borek'))
+})
+
+describe('what the work says of its dish', () => {
+  it('is the title where a table stands above it', () =>
+    expect(
+      recipe(
+        '| Dough | |\n|---|---|\n| Whole wheat flour | 2 cups |\n| Water | 3/4 cup |\n| **Filling** | |\n| Cauliflower | 2 cups |\n\nGobi paratha - makes 8. Knead the dough. Divide into 8, stuff, roll, cook on a griddle 2 minutes each side.',
+      ).title,
+    ).toBe('Gobi paratha'))
+  it.each([
+    ['Stuff, seal, roll. Cook on the tawa 2 minutes each side. Apply butter and serve hot.', ['butter']],
+    ['Stuff, seal, roll. Cook on the tawa 2 minutes each side. Serve hot.', []],
+  ])('%s', (steps, expected) =>
+    expect(
+      read('200 g paneer', steps, 'Kulcha\nMakes 6')
+        .parts.filter(({ kind }) => kind === 'finish')
+        .flatMap(({ lines }) => lines.map(({ foodId }) => foodId)),
+    ).toEqual(expected),
+  )
+  it('sugar that is strewn is not the sugar of the filling', () =>
+    expect(
+      read(
+        '300 g pineapple\n80 g sugar',
+        'Cook the pineapple with the sugar 10 min. Fill, fold. Brush with milk, sprinkle with sugar. Bake 20 min.',
+      )
+        .parts.find(({ kind }) => kind === 'finish')
+        ?.lines.map(({ foodId }) => foodId),
+    ).toEqual(['milk', 'sugar']))
+  it('pockets that are closed and pressed flat are discs', () =>
+    expect(
+      read(
+        '200 g mince',
+        'Make 6 balls, flatten, fill, close, flatten to 4". Fry 3 min a side.',
+        'Keto pockets',
+      ).shape,
+    ).toBe('disc'))
+  it('an oven in degrees alone is no rise', () =>
+    expect(
+      factOf(
+        read('400 g cabbage', 'Fill. 30 min proof, egg wash, 200° 18 min.', 'Buns\nMakes 12'),
+        'rise-minutes',
+      ).map(([minutes]) => minutes),
+    ).toEqual([30]))
+})

@@ -195,7 +195,7 @@ function findFacts(text: string, sentence: string): Said[] {
     const cooks = lastMatch(COOKS_SO_LONG, text.slice(from, time.index))
     if (cooks && kind !== 'knead-minutes' && !COOLS.test(text.slice(from + cooks.index, time.index))) continue
     // "190 °C 12-14 min" is the oven's, whatever was said before.
-    if (/\d{3}\s*(?:°\s*)?[cf]\b[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
+    if (/\d{3}\s*(?:°\s*[cf]?|[cf]\b)[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
     // "Chill 1 hour or up to 2 days": the first is asked for, the other allowed.
     const allowed = /\b(?:up to|as long as|even)(?: for)?\s*$/i.test(text.slice(0, time.index))
     if (allowed && said.some((one) => one.kind === kind)) continue

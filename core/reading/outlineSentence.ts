@@ -61,6 +61,12 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
     state.mode = 'method'
     return state.step(row, `${heading.name}: ${heading.rest}`)
   }
+  // "Gobi paratha - makes 8. Knead …" below a table: what the dish is called, and the work.
+  if (heading.kind === 'unknown' && !state.out.title && COUNTS_FIRST.test(heading.rest)) {
+    state.out.title = heading.name
+    state.mode = 'method'
+    return countedStep(state, row, heading.rest)
+  }
   state.is(row, 'heading')
   if (heading.kind === 'method') {
     state.mode = 'method'
@@ -101,6 +107,8 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
       state.section = null
   }
 }
+
+const COUNTS_FIRST = /^(?:makes|yields?|serves) (?:about )?\d{1,3}[.,] \p{L}/iu
 
 /** "5 potatoes boiled and mashed with 200 g cheese, and one onion that I fry": a list told with what is done to it. */
 function toldBehind(rest: string, foods: Foods): string[] {

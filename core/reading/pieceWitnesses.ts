@@ -275,11 +275,12 @@ const byOneSheet = (counting: Counting): Found[] =>
 /** "1 pack croissant dough - 6 triangles". */
 function byCutDough({ shell }: Counting): Found[] {
   return shell.flatMap(({ food, line }) => {
-    const cut = /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b/i.exec(
-      line.raw,
-    )
+    const cut =
+      /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b|[-–(,]\s*cut (?:up )?in(?:to)? (\d{1,2})(?! ?(?:cm|mm|inch))\b/i.exec(
+        line.raw,
+      )
     return cut && foodIs(food, 'bought-dough')
-      ? [{ pieces: wholePieces(Number(cut[1])), weight: 30, says: line.raw }]
+      ? [{ pieces: wholePieces(Number(cut[1] ?? cut[2])), weight: 30, says: line.raw }]
       : []
   })
 }

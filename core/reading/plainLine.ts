@@ -52,6 +52,8 @@ const COUNT_AND_STATE = new RegExp(
   String.raw`^(\p{L}+(?: \p{L}+)?)(?: |\s*[-–:,]\s*)(\d{1,2}|one|two|three|half) ((?:(?:small|medium|large|big) )?${STATE}(?:(?:,? (?:and |& )?)${STATE})*)(?=,| and |$)`,
   'iu',
 )
+const WEIGHING_ABOUT =
+  /(?<=\p{L}{2}) (?:weighing )?(?:about|around|roughly|approx\.?) (?=\d[\d.,]* ?(?:kg|g|grams?|kilos?|oz|lbs?|pounds?)\b(?: in (?:all|total)| altogether)?\s*(?:$|[,;(]))/iu
 const FOR_SO_MANY = new RegExp(String.raw`(?<=\p{L}) (?:per|for) \d{1,2} ${PIECES}$`, 'iu')
 const SKINS = String.raw`(?:\p{L}+ ){0,3}(?:wrappers|skins|sheets|dis[ck]s|rounds|tortillas|pastry)`
 const PACK = '(?:(?:an?|one|1) )?(?:pack|packet|package|pkt|bag)'
@@ -209,6 +211,8 @@ export function plainLine(raw: string): string {
     )
     // "A knob of butter in each pasty".
     .replace(IN_EACH_PIECE, '')
+    // "2 leeks about 300 g": what they weigh together.
+    .replace(WEIGHING_ABOUT, ', about ')
     // "12 empanada discs 15 cm": how wide they are.
     .replace(
       /(?<=\p{L})(?<!\b(?:diced|cubed|cut|chopped|sliced|thick|pieces?|cubes?|dice|strips)) (\d{1,2}(?:[.,]\d)? ?-?(?:cm|inch(?:es)?|["”]))((?: (?:across|wide|in diameter|rounds?|squares?|each))?)$/iu,

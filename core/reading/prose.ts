@@ -93,6 +93,11 @@ function stretchesOf(text: string): string[] {
     .filter((piece) => piece.trim() && piece.length <= MAX_ROW_CHARACTERS)
 }
 
+/** "A pack of filo about 400 grams": what it weighs stands behind it. */
+const WEIGHS_ABOUT =
+  /^ (?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)/i
+/** "Spinach wilted and squeezed out". */
+const SQUEEZED = /^ (?:and |then |wilted and )(squeezed)(?: (?:out|dry|well))?\b/i
 /** The foods with amounts in a stretch of speech, wherever they stand. */
 function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
   const found: ToldFood[] = []
@@ -108,8 +113,13 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
       if (food?.how !== 'exact') continue
       // "Make a shortcrust" speaks of the dough, and buys none.
       if (/^an?\s*$/i.test(match[1]!) && /^(?:pastry|wrapper|bread)$/.test(food.food.group)) break
-      found.push({ text: `${match[1]!.trim()} ${own}`.replace(/\s+/g, ' '), food: food.food, verb: '' })
       used = match[2]!.indexOf(own) + own.length
+      const behind = stretch.slice(match.index + match[1]!.length + used)
+      const [weight] = WEIGHS_ABOUT.exec(behind) ?? []
+      const [, done] = SQUEEZED.exec(behind) ?? []
+      const text = [`${match[1]!.trim()} ${own}`, weight, done].filter(Boolean).join(', ')
+      found.push({ text: text.replace(/\s+/g, ' '), food: food.food, verb: '' })
+      used += weight?.length ?? 0
       break
     }
     // The next amount may stand among the words that were taken for the name.
@@ -211,6 +221,8 @@ export function linesFromProse(
         const isAgain =
           / to taste$/.test(text) && /^(?:herb|spice)$/.test(food.group) && measured.has(food.id)
         if (isAgain && food.id !== 'black-pepper') continue
+        // "Take two sheets of filo": of those that were bought.
+        if (foodIs(food, 'bought-dough') && measured.has(food.id) && /\bsheets?\b/i.test(text)) continue
         // "Put a spoon of potato on each": of what has been made.
         if (A_SPOON.test(text) && measured.has(food.id) && /^(?:put|place)/.test(verb)) continue
         // "Cut the butter into the flour and salt" once the filling has been listed: that salt is the dough's.

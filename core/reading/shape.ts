@@ -183,6 +183,13 @@ const INSTEAD: readonly {
       (CLOSED_THEN_FLAT.test(method) || BETWEEN_ROUNDS.test(method)),
     becomes: 'disc',
   },
+  // A pocket that is closed round what it holds and pressed flat.
+  {
+    of: ['half-moon'],
+    when: ({ own, method }) =>
+      /\bpockets?\b/i.test(own) && !FOLDS.test(method) && CLOSED_THEN_FLAT.test(method),
+    becomes: 'disc',
+  },
   // Hand pies of two rounds are folded nowhere.
   {
     of: ['half-moon'],

@@ -11,11 +11,11 @@ const LEADS: readonly RegExp[] = [
   String.raw`(?:hi|hello|hey|dear|namaste|welcome|good (?:morning|evening))(?: (?:there|all|everyone|everybody|friends|girls|guys|folks|both|\p{L}+(?=${MARK})))?(?:${GAP}|$)`,
   // "So", "as promised", "here goes"; "right" and "today" only where talk goes on.
   String.raw`(?:so|ok|okay|and|um|anyway|basically|here (?:goes|you (?:go|are)|(?:it|they) (?:is|are))|as (?:promised|requested|you asked)|by (?:popular )?request|on request|finally|for (?:those|everyone|anyone) who asked)(?: (?:all|everyone|friends|girls|guys|folks))?${GAP}`,
-  String.raw`(?:right|well|now|today|tonight|also)(?:${MARK}|\s+(?=(?:so|i|we|let['’]?s|here|this|it['’]?s|my|the|making|for)\b))`,
+  String.raw`(?:right|well|now|today|tonight|also)(?:${MARK}|\s+(?=(?:so|im|i|we|let['’]?s|here|this|it['’]?s|my|the|making|for)\b))`,
   // "Tonight's dinner:", "Recipe card —"
   String.raw`(?:(?:tonight|today|\p{L}+day)['’]?s?(?: (?:dinner|tea|supper|lunch|bake|recipe))?|recipe(?: card| of the (?:day|week))?|subject|re|title|dish|name|comment|post|caption)\s*[:—–]\s*`,
   // "Today we are making", "my mum makes", "I promised you", "you asked how I make"
-  String.raw`${WHO}(?:['’](?:m|re|ll|d|ve)| am| are| will| have| would)?(?: (?:always|usually|just|also|finally|like to|love to))?(?: be)? (?:making|going to (?:make|share)|gonna make|cooking|preparing|sharing|doing|posting|sending|${MAKES}|promised|wanted|share|post|send|asked (?:me )?(?:for|how ${WHO} ${MAKES})) (?:you |everyone |everybody |all )?`,
+  String.raw`(?:${WHO}(?:['’](?:m|re|ll|d|ve))?|im|were)(?: am| are| will| have| would)?(?: (?:always|usually|just|also|finally|like to|love to))?(?: be)? (?:making|going to (?:make|share)|gonna make|cooking|preparing|sharing|doing|posting|sending|${MAKES}|promised|wanted|share|post|send|asked (?:me )?(?:for|how ${WHO} ${MAKES})) (?:you |everyone |everybody |all )?`,
   String.raw`let['’]?s make |how to (?:make|cook|do) |how ${WHO} (?:always |usually )?${MAKES} |what ${WHO} (?:always |usually )?${MAKES} (?:for|with) `,
   String.raw`(?:here|this|these|that|those)(?:['’]?s| is| are|['’]re| was) (?:for )?`,
   // "For pasties I always do this".

@@ -53,7 +53,7 @@ const TOSSED = recalled(
 )
 /** "Butter the tops while hot." */
 const BUTTERS_TOPS = recalled(
-  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$))/i,
+  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$| (?:and|then) (?:serve|eat|enjoy)))/i,
 )
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
@@ -178,7 +178,11 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
         (food?.group === over.group ||
           (over.group === 'milk' && food?.group === 'plant-milk') ||
           (over.group === 'egg' && food?.group.startsWith('egg'))) &&
-        (kind === 'finish' || kind === 'pan' || KEPT_FOR_IT.test(line.raw)),
+        (kind === 'finish' ||
+          kind === 'pan' ||
+          KEPT_FOR_IT.test(line.raw) ||
+          // "Butter for serving": the one that is applied.
+          (kind === 'dip' && /\bserv/i.test(line.raw))),
     ),
   )
 
@@ -237,8 +241,11 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     if (closed)
       for (const one of strewnIn(text, foods)) {
         // "Scatter with the seeds" are those that are listed; the sugar of the dough is in the dough.
+        // … and that of a filling that was cooked with it is in the filling.
         const listed =
-          one.group === 'sweetener' ? drafts.filter(({ kind }) => kind !== 'shell' && kind !== 'dip') : drafts
+          one.group === 'sweetener'
+            ? drafts.filter((draft) => !/^(?:shell|dip)$/.test(draft.kind) && !isSweetened(draft, clauses))
+            : drafts
         if (has(listed, (food) => food.id === one.id || food.group === one.group)) continue
         const grams = STREWN_GRAMS_PER_PIECE[one.group]! * pieces
         const says = `The method strews ${one.name} over the pieces, which no line lists: ${STREWN_GRAMS_PER_PIECE[one.group]} g a piece is usual`
@@ -286,3 +293,9 @@ function addSlurry(filling: Draft, text: string, foods: Foods): void {
   if (!water || !grams || filling.lines.some(({ food }) => food === water)) return
   add(filling, water, grams, `The method stirs the starch in ${amount} of water, which no line lists`, true)
 }
+
+/** "Cook the apples with the sugar": what sweetens a filling is in it. */
+const isSweetened = (draft: Draft, clauses: readonly Clause[]): boolean =>
+  draft.kind === 'filling' &&
+  clauses.some(({ about, text, closed }) => !closed && about === draft && SWEETENS.test(text))
+const SWEETENS = recalled(/\b(?:cook|simmer|boil|stew|heat|mix|stir|toss|fry)\b[^.;]*\bsugars?\b/i)
