@@ -62,7 +62,7 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
     return state.step(row, `${heading.name}: ${heading.rest}`)
   }
   // "Gobi paratha - makes 8. Knead …" below a table: what the dish is called, and the work.
-  if (heading.kind === 'unknown' && !state.out.title && COUNTS_FIRST.test(heading.rest)) {
+  if (!state.out.title && NAMES_PIECE.test(heading.name) && COUNTS_FIRST.test(heading.rest)) {
     state.out.title = heading.name
     state.mode = 'method'
     return countedStep(state, row, heading.rest)
@@ -108,6 +108,7 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
   }
 }
 
+const NAMES_PIECE = new RegExp(String.raw`\b${PIECES}$`, 'iu')
 const COUNTS_FIRST = /^(?:makes|yields?|serves) (?:about )?\d{1,3}[.,] \p{L}/iu
 
 /** "5 potatoes boiled and mashed with 200 g cheese, and one onion that I fry": a list told with what is done to it. */
