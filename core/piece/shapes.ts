@@ -105,7 +105,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 2,
     round: true,
     called:
-      /\b(?:momos?|pleated(?: \p{L}+)?|modaks?|kozhukattai|soup dumplings?|xiao ?long ?bao|khinkali|har gow|buuz)\b/iu,
+      /\b(?:momos?|pleated(?: \p{L}+)?|modaks?|kozhukattai|soup dumplings?|xiao ?long ?bao|khinkali|har gow|buuz|s(?:iu|hu)[ -]?mai|shaomai)\b/iu,
     closedBy:
       /\b(?:pleat(?:s|ed|ing)?\b(?! (?:the )?(?:edge|half))|twist(?:ed)? (?:shut|closed|the top)|pleat[^.;]{0,30}\b(?:at the top|shut|closed)|(?:like|into) (?:an? )?(?:purses?|pouch(?:es)?|money bags?))\b/i,
   },
