@@ -379,7 +379,7 @@ const strewnOver = (text: string): ReadonlySet<string> =>
 const BRUSHES_MIXED = recalled(/\bbrush\w*\b[^.;]*\b(?:mixed|melted|combined|infused|warmed) with\b/i)
 /** "Glaze.", and the list has one beaten egg. */
 const GLAZES = recalled(
-  /^\W*(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i,
+  /(?:^\W*|, ?)(?:and |then )?(?:glaze|brush|egg ?wash)(?: (?:well|them|it|all|all over|the tops?))?(?=\W*$|,| and | then )/i,
 )
 const WASHES = recalled(
   /\begg[ -]?wash\b|\b(?:brush|glaze)\b|(?:^\W*|,\s*)(?:beaten )?(?:egg|yolks?)(?=\s*(?:[.,]|$))/i,

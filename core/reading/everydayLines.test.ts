@@ -159,3 +159,21 @@ describe('so many, and what they weigh', () => {
     ['1 can black soybeans', 'black-soybeans', 240],
   ])('%s', (text, id, grams) => expect(eachOf(text)).toEqual([[id, grams]]))
 })
+
+describe('what a row is for', () => {
+  it.each([
+    '300 g flour + 150 g boiling water + pinch of salt for the skins',
+    '300 g flour + 150 g boiling water + pinch of salt for the dough',
+  ])('%s', (text) => expect(eachOf(text).map(([id]) => id)).toEqual(['plain-flour', 'water', 'salt']))
+})
+
+describe('a choice', () => {
+  it.each<[string, string, number]>([
+    ['250 g fresh pecorino (or a mild young cheese), grated', 'cheddar', 250],
+    ['200 g feta or a soft goat cheese', 'goat-cheese', 200],
+    ['2 tbsp butter or 1 tbsp oil', 'sunflower-oil', 14],
+  ])('%s', (text, id, grams) => {
+    const [choice] = readIngredients(text, foods)[0]!.line.choices
+    expect([choice?.foodId, Math.round(choice?.grams ?? 0)]).toEqual([id, grams])
+  })
+})

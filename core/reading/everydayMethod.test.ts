@@ -204,6 +204,12 @@ proof 20, steam 13 from cold, rest 3 lid on`
 })
 
 describe('an egg for the top', () => {
+  it('that seals and glazes', () =>
+    expect(
+      parts(
+        'Turnovers\n\n450 g cooked lamb\n1 sheet puff pastry, 375 g\n1 egg\n\nCut pastry into 6 squares. Lamb on each, fold into a triangle, seal with egg, glaze. 200C 25 mins.',
+      ).slice(1),
+    ).toEqual(['filling: cooked-lamb', 'finish: egg']))
   it('beaten, behind those of the filling', () =>
     expect(
       parts(
@@ -216,6 +222,24 @@ describe('an egg for the top', () => {
         'Pies\n\nDough\n200g flour\n100 g butter\n\nFilling\n1 egg, beaten\n200 g ricotta\n2 boiled eggs\n\nMix the egg into the ricotta. Fill, fold over, seal. Brush with milk. Bake 18 mins.',
       )[1],
     ).toBe('filling: egg ricotta boiled-egg'))
+})
+
+describe('a row of short sentences', () => {
+  it('is work from its first to its last, whatever stands between', () => {
+    const of = recipe(
+      'Hand pies\nMakes 6\n\nPastry: 200g flour, 120g butter, 1 egg\nFilling: 400 g apples, 50g sugar\nMilk + demerara for the top\n\nCook apples with sugar 6 minutes, cool. Roll 4 mm, cut 12 circles 10 cm; 6 bottoms, 6 tops. Filling, top, fork. Milk, demerara. Bake 180 fan 22 min.',
+    )
+    expect(
+      of.parts.map(({ kind, lines }) => `${kind} ${lines.map(({ foodId }) => foodId).join(' ')}`),
+    ).toEqual(['shell plain-flour butter egg', 'filling apple sugar', 'finish milk brown-sugar'])
+    expect(of.cooking).toMatchObject({ way: 'bake', minutes: 22 })
+  })
+  it('lists what is measured in it', () =>
+    expect(
+      parts(
+        'Pies\n\nDough: 300 g flour, 160 ml water. Knead. Filling: 200 g ham, 100 g cheddar. Fill, fold. Bake 20 min.',
+      ),
+    ).toEqual(['shell: plain-flour water', 'filling: ham cheddar']))
 })
 
 describe('speech without marks', () => {

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { corpus } from '../../test/readingCorpus'
+import { readCorpus } from '../../test/readCorpus'
 import { otherLanguage } from './language'
 import { readIngredient } from './readIngredient'
-import { readRecipe } from './readRecipe'
 
 describe('a line in another language', () => {
   it.each([
@@ -34,9 +33,9 @@ describe('a line in another language', () => {
   })
 
   it('is not seen where there is none', () => {
-    const seen = corpus().flatMap(({ text }) =>
-      readRecipe(text, foods)
-        .recipe.parts.flatMap((part) => part.lines)
+    const seen = readCorpus().flatMap(({ intake }) =>
+      intake.recipe.parts
+        .flatMap((part) => part.lines)
         .filter((line) => line.notes.some((note) => note.text.includes('only English'))),
     )
     expect(seen.map((line) => line.raw)).toEqual([])

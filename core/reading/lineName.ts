@@ -89,10 +89,13 @@ export function nameApart(text: string, prep: string[]): { name: string; alterna
     // "Side of salmon".
     .replace(/^(?:side|joint|piece|block|slab|wedge|fillet) of (?=\p{L}{3})/iu, '')
     // "Soft butter for layering": what it is for, where that moves it nowhere.
-    .replace(/\s+for (?:the )?(?:\p{L}+ing(?: .*)?|dough|pastry|crust|tadka|tempering)$/iu, (use) => {
-      prep.push(use.trim())
-      return ''
-    })
+    .replace(
+      /\s+for (?:the )?(?:\p{L}+ing(?: .*)?|dough|pastry|crust|skins|wrappers|tadka|tempering)$/iu,
+      (use) => {
+        prep.push(use.trim())
+        return ''
+      },
+    )
     .replace(/^(?:of|the|your|my)\s+/i, '')
     .replace(/\s+(?:in |on |for )?each$/i, '')
     // "Ghee per paratha": how many times, is counted with the pieces.

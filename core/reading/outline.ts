@@ -98,6 +98,15 @@ const isBetweenWork = (steps: readonly boolean[], listing: readonly boolean[]): 
   steps[0] === true &&
   listing.some(Boolean) &&
   listing.every((is, at) => !is || (at > 0 && steps[at - 1] === true && steps[at + 1] === true))
+/** "Cut 12 circles. 6 bottoms, 6 tops. Milk, sugar. Bake": work from its first sentence to its last, in which nothing is measured. */
+const isWorkThroughout = (sentences: readonly string[], steps: readonly boolean[]): boolean =>
+  sentences.length >= LEAST_SENTENCES_OF_WORK &&
+  steps[0] === true &&
+  steps.at(-1) === true &&
+  2 * steps.filter(Boolean).length >= steps.length &&
+  sentences.every((sentence, at) => steps[at] === true || !MEASURED.test(sentence))
+const LEAST_SENTENCES_OF_WORK = 4
+const MEASURED = /\d\s*(?:g|kg|ml|l|oz|lbs?|tbsp|tsp|cups?|dl)\b|[½¼¾]|:/i
 const isListed = (sentence: string, foods: Foods): boolean =>
   inlineList(sentence, foods) ||
   matchedIngredient(sentence, foods) ||
@@ -126,12 +135,14 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
       (several.slice(1).some((sentence) => leads(sentence) || inlineList(sentence, foods)) ||
         leads(several[0]!)))
   if (!lists) return false
+  const steps = several.map((sentence) => isStep(sentence, foods))
   const isWork =
     state.out.sections.length > 0 &&
-    isBetweenWork(
-      several.map((sentence) => isStep(sentence, foods)),
+    (isBetweenWork(
+      steps,
       several.map((sentence) => isListed(sentence, foods)),
-    )
+    ) ||
+      isWorkThroughout(several, steps))
   if (isWork) return false
   const above = state.section
   for (const sentence of several) {
@@ -195,7 +206,8 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   const steps = sentences.map((sentence) => isStep(sentence, foods))
   const listing = sentences.map((sentence) => isListed(sentence, foods))
   const lists = listing.some(Boolean)
-  if (out.sections.length && isBetweenWork(steps, listing)) return countedStep(state, row, text)
+  if (out.sections.length && (isBetweenWork(steps, listing) || isWorkThroughout(sentences, steps)))
+    return countedStep(state, row, text)
   // "Makes 6. Rise 1h30. Bake 15 min. Butter on top.": below the lines, work in short words.
   if (out.sections.length && steps.some(Boolean) && !lists)
     return state.step(row, sentences.filter((sentence) => !isCountAlone(sentence)).join(' '))

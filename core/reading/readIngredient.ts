@@ -212,6 +212,7 @@ function weightsOf(weighed: Weighed, food: Food) {
   }
 }
 
+const ARTICLE = /^an? \p{L}/iu
 /** The foods a line allows instead, weighed by their own amount or by the line's. */
 function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
   if (!read.alternative) return []
@@ -224,8 +225,13 @@ function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
     const own = isName ? { ...named, name: text.trim(), measures: [] } : named
     const match = matchFood(own.name, foods)
     if (!match || match.food.id === taken.id || match.how === 'part') continue
-    const stated = own.measures.length ? own : { ...read, name: own.name, alternative: null, prep: own.prep }
-    const counted = weighLine(stated, match.food)
+    const asTheLine = { ...read, name: own.name, alternative: null, prep: own.prep }
+    // "250 g pecorino (or a mild young cheese)": the article counts none.
+    const isArticle =
+      ARTICLE.test(text.trim()) &&
+      own.measures[0]?.every(({ unitId }) => unitId === null) === true &&
+      read.measures[0]?.every(({ unitId }) => /^(?:g|kg|oz|lb)$/.test(unitId ?? '')) === true
+    const counted = weighLine(own.measures.length && !isArticle ? own : asTheLine, match.food)
     // "1 egg or milk": no milk is counted out, and what is usual is taken.
     const isPoured = counted.grams === null && foodIs(match.food, 'pours')
     const weighed = isPoured

@@ -171,7 +171,7 @@ const KEPT_FOR_IT = recalled(/\bdivided\b|(?<!\b(?:extra|more|some) (?:for|to) )
 
 /** Whether some of it is listed to be brushed on, or more of it than its own part needs. */
 const isKeptFor = (drafts: readonly Draft[], over: Food) =>
-  drafts.some(({ kind, lines }) =>
+  drafts.some(({ kind, name, lines }) =>
     lines.some(
       ({ food, line }) =>
         // "Brush with milk" takes the plant milk that is listed, "egg wash" the yolk.
@@ -182,7 +182,7 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
           kind === 'pan' ||
           KEPT_FOR_IT.test(line.raw) ||
           // "Butter for serving": the one that is applied.
-          (kind === 'dip' && /\bserv/i.test(line.raw))),
+          (kind === 'dip' && /\bserv/i.test(`${name} ${line.raw}`))),
     ),
   )
 
