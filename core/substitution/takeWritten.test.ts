@@ -47,6 +47,25 @@ describe('an alternative that the recipe names', () => {
     const refused = { locked: [], refused: ['written:olive-oil'] }
     expect(takeWritten(butter, vegan, foods, refused).changes).toEqual([])
   })
+  it('is left where nobody has weighed it: 30 g of butter are not an oil of no weight', () => {
+    const recipe = read('30 g butter or olive oil')
+    const unweighed = {
+      ...recipe,
+      parts: recipe.parts.map((part) => ({
+        ...part,
+        lines: part.lines.map((line) => ({
+          ...line,
+          choices: line.choices.map((choice) => ({
+            ...choice,
+            grams: null,
+            gramsLow: null,
+            gramsHigh: null,
+          })),
+        })),
+      })),
+    }
+    expect(takeWritten(unweighed, vegan, foods, none).changes).toEqual([])
+  })
   it('comes before every stand-in of the table, with a search and without', () => {
     for (const diets of [['vegan'], ['vegan', 'gluten-free']]) {
       const made = adapt(read('30 g butter or olive oil'), diets, reference)

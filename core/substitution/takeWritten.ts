@@ -33,7 +33,12 @@ export function takeWritten(
     const from = foodOf(line, foods)
     if (!from || locked.includes(line.id) || !breaks(from.id)) continue
     const at = line.choices.findIndex(
-      ({ foodId, grams }) => grams !== 0 && !breaks(foodId) && !refused.includes(writtenMark(foodId!)),
+      ({ foodId, grams }) =>
+        grams !== 0 &&
+        // What nobody has weighed stands for nothing that is.
+        (grams !== null || line.grams === null) &&
+        !breaks(foodId) &&
+        !refused.includes(writtenMark(foodId!)),
     )
     const to = foods.get(line.choices[at]?.foodId ?? '')
     if (!to) continue
