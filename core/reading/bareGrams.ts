@@ -1,4 +1,6 @@
 import type { Foods } from '../food/food'
+import { foodIs } from '../food/groups'
+import type { LinePart } from './lineParts'
 import { matchFood } from './match'
 import { readLine } from './readLine'
 import { MAX_ROW_CHARACTERS } from './tidy'
@@ -13,8 +15,11 @@ const LEAST_COUNTED_GRAMS = 10
 
 const BARE = /^(\p{L}[\p{L}' -]{1,30}?) (\d{1,4})(?: (\p{L}[\p{L} ]{1,20}))?$/u
 
-/** The foods of a row without any unit, each in grams; null for any other row. */
-export function inBareGrams(raw: string, foods: Foods): string[] | null {
+/** So little flour is no flour in grams: "flour 2, water 150" counts cups. Our own choice. */
+const LEAST_FLOUR_GRAMS = 20
+
+/** The foods of a row without any unit, each in grams and said so; null for any other row. */
+export function inBareGrams(raw: string, foods: Foods): LinePart[] | null {
   if (raw.length > MAX_ROW_CHARACTERS) return null
   const pieces = raw
     .trim()
@@ -30,9 +35,22 @@ export function inBareGrams(raw: string, foods: Foods): string[] | null {
     return null
   // One of many may be called in more words than the larder knows.
   if (read.filter(({ how }) => how !== 'exact').length > 1) return null
-  return read.map(({ name, number, behind, food }) => {
+  if (
+    read.some(
+      ({ food, number }) => foodIs(food, 'flour') && food.group === 'flour' && number < LEAST_FLOUR_GRAMS,
+    )
+  )
+    return null
+  return read.map(({ name, number, behind, food }): LinePart => {
     const isCounted = [food.unitGrams.piece, food.unitGrams.medium, food.unitGrams.clove].some(Boolean)
     const isWeight = food.group !== 'wrapper' && (!isCounted || number >= LEAST_COUNTED_GRAMS)
-    return `${isWeight ? `${number} g ${name}` : `${number} ${name}`}${behind ? `, ${behind}` : ''}`
+    const rest = behind ? `, ${behind}` : ''
+    return isWeight
+      ? {
+          text: `${number} g ${name}${rest}`,
+          told: `No unit is written in this row: ${number} is taken as grams`,
+          code: 'bare-number',
+        }
+      : { text: `${number} ${name}${rest}`, told: '' }
   })
 }

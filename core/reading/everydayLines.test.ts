@@ -105,6 +105,14 @@ describe('rows in which nobody writes a unit', () => {
       ['baking-powder', 4],
       ['egg', 50],
     ]))
+  it('say so on each line', () =>
+    expect(
+      readIngredients('flour 400, yeast 5, sugar 40, warm milk 220', foods).map(({ line }) =>
+        line.notes.map(({ code }) => code).includes('bare-number'),
+      ),
+    ).toEqual([true, true, true, true]))
+  it('count cups where the flour would be a spoon', () =>
+    expect(eachOf('flour 2, water 150, sugar 2, oil 3')[0]![1]).not.toBe(2))
   it('are counts, where none of them is', () =>
     expect(eachOf('carrot 2, onion 12, potato 3, leek 1').map(([, grams]) => grams)).not.toContain(12))
 })

@@ -11,6 +11,8 @@ export interface LinePart {
   text: string
   /** How it came out of the line, when that has to be told; '' otherwise. */
   told: string
+  /** What kind of thing is told; an amount that is shared where nothing is said. */
+  code?: 'bare-number'
 }
 
 /** What takes a piece of a line apart in its turn. */

@@ -77,11 +77,12 @@ function readAll(raw: string, foods: Foods): ReadIngredient[] {
     const one = readIngredient(parts[0]!.text, foods)
     return [{ ...one, line: { ...one.line, raw: limit(raw.trim(), 500) } }]
   }
-  return parts.flatMap(({ text, told }) => {
+  return parts.flatMap(({ text, told, code }) => {
     const filled = filledUp(text, foods)
     if (filled) return filled
     const made = readIngredient(text, foods)
-    if (told) made.line.notes.unshift({ code: 'shared-amount', level: 'check', text: limit(told, 600) })
+    if (told)
+      made.line.notes.unshift({ code: code ?? 'shared-amount', level: 'check', text: limit(told, 600) })
     return made
   })
 }

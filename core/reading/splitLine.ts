@@ -189,7 +189,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       FOR_TOP.test(inside[1]!) ? `${inside[3]!}, to finish` : inside[3]!,
     ])
   const weighed = inBareGrams(raw, foods)
-  if (weighed) return both(weighed)
+  if (weighed) return weighed
   const salted = raw.length < 200 ? saltedWith(raw) : null
   if (salted) return [...split(salted.line, foods), ...both([salted.salt])]
   const glossed = raw.length < 200 ? mixedInBrackets(raw, foods, split) : null
