@@ -254,6 +254,18 @@ describe('speech without marks', () => {
   it('is called by its dish', () => expect(of.title).toBe('Spinach borek'))
 })
 
+describe('a told filling', () => {
+  it('weighs what is counted by the bracket behind it', () =>
+    expect(
+      lineOf(
+        recipe(
+          'Sausage pie for six\n\nFor the filling, brown 6 sausages (400 g) in a tablespoon of oil, take out and slice. In the same pan soften an onion and 2 carrots for 10 minutes, add 600 ml of stock and simmer for 30 minutes. Tip into a pie dish. Top with a 320 g sheet of puff pastry, crimp and brush with egg. Bake 200C 30 minutes.',
+        ),
+        'sausage-meat',
+      )!.grams,
+    ).toBe(400))
+})
+
 describe('what the work says of its dish', () => {
   it('is the title where a table stands above it', () =>
     expect(

@@ -93,9 +93,9 @@ function stretchesOf(text: string): string[] {
     .filter((piece) => piece.trim() && piece.length <= MAX_ROW_CHARACTERS)
 }
 
-/** "A pack of filo about 400 grams": what it weighs stands behind it. */
+/** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
 const WEIGHS_ABOUT =
-  /^ (?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)/i
+  /^ (?:(?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
 /** "Spinach wilted and squeezed out". */
 const SQUEEZED = /^ (?:and |then |wilted and )(squeezed)(?: (?:out|dry|well))?\b/i
 /** The foods with amounts in a stretch of speech, wherever they stand. */
@@ -117,7 +117,7 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
       const behind = stretch.slice(match.index + match[1]!.length + used)
       const [weight] = WEIGHS_ABOUT.exec(behind) ?? []
       const [, done] = SQUEEZED.exec(behind) ?? []
-      const text = [`${match[1]!.trim()} ${own}`, weight, done].filter(Boolean).join(', ')
+      const text = [`${match[1]!.trim()} ${own}${weight ?? ''}`, done].filter(Boolean).join(', ')
       found.push({ text: text.replace(/\s+/g, ' '), food: food.food, verb: '' })
       used += weight?.length ?? 0
       break
