@@ -48,7 +48,7 @@ const TWO_SIZES =
   /\bcut(?: out)? (\d{1,2}) ?[x×] ?\d+(?:[.,]\d)? ?cm (?:\p{L}+ )?(?:\+|and|&) \1 ?[x×] ?\d+/iu
 /** "Cut 3 inch circles, about 50": the number stands behind. */
 const SO_MANY = new RegExp(
-  String.raw`\b${PIECES}\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|[/.,]\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))|\b${PIECES}\s*[,(–-]\s*(\d{1,3})(?: or so\b|(?=\s*\)?\W*$))|[,(–-]\s*(?:about|around|roughly|approx\.?|~)\s*(\d{1,3})(?: or so)?\)?\W*$|\b(?:cutter|ring|glass|saucer|cup)\s*[,(–-]\s*(\d{1,3})\)?\W*$`,
+  String.raw`\b${PIECES}\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|[/.,]\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))|\b${PIECES}\s*[,(–-]\s*(\d{1,3})(?: or so\b|(?=\s*\)?\W*$))|[,(–-]\s*(?:about|around|roughly|approx\.?|~)\s*(\d{1,3})(?: or so)?\)?\W*$|\b(?:cutter|ring|glass|saucer|cup)\s*[,(–-]\s*(?:about |around |~)?(\d{1,3})(?: or so)?\)?\W*$`,
   'iu',
 )
 /** "Stretch each of the 4 balls". */

@@ -155,6 +155,7 @@ describe('from the shop', () => {
     ['1 can (10.5 oz) cream of chicken soup', [['cream-soup-chicken', 298]]],
     ['1/2 tsp poultry seasoning', [['dried-herbs', 1]]],
     ['2 tbsp honey mustard', [['honey-mustard', 32]]],
+    ['50 g preserved radish', [['preserved-radish', 50]]],
     ['300ml vegan gravy (made from granules)', [['vegan-gravy', 300]]],
   ])('%s', (text, expected) => expect(eachOf(text)).toEqual(expected))
 })

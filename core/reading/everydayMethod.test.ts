@@ -49,6 +49,7 @@ describe('numbers of a method', () => {
     ['Rise 1 h. 16 x 50g. Fill, pleat. Steam 14 min.', 16],
     ['Roll, cut 9 cm rounds (got 22). Fill, seal. Steam 14 min.', 22],
     ['Cut 10 cm rounds, got 28. Fill, seal. Steam 14 min.', 28],
+    ['Roll 3 mm, cut with an 8 cm glass - 30 or so. Fill, seal. Steam 14 min.', 30],
   ])('%s', (steps, pieces) => expect(read('350 g pork mince', steps, 'Buns').pieces).toBe(pieces))
 })
 
@@ -159,6 +160,15 @@ describe('what a step adds', () => {
         'fennel-seed',
       ),
     ).toBeDefined())
+})
+
+describe('servings', () => {
+  it('are the slices that one is cut in', () =>
+    expect(
+      recipe(
+        'Nut roast wellington\n\n200 g walnuts\n1 egg\n500g puff pastry\n\nShape the filling in a log down the middle, wrap, seam underneath. 200C 40 min. Rest 10, cut in 8 slices.',
+      ).servings,
+    ).toBe(8))
 })
 
 describe('parts and shapes', () => {
@@ -283,6 +293,12 @@ describe('what the work says of its dish', () => {
         .flatMap(({ lines }) => lines.map(({ foodId }) => foodId)),
     ).toEqual(expected),
   )
+  it('is the butter that is listed to be served with, where there is one', () => {
+    const of = recipe(
+      'Kulcha\nMakes 6\n\nDough: 300 g maida, 160 ml water\nStuffing: 200 g paneer\nButter for serving\n\nStuff, seal, roll. Cook on the tawa 2 minutes each side. Apply butter and serve hot.',
+    )
+    expect(of.parts.flatMap(({ lines }) => lines).filter(({ foodId }) => foodId === 'butter')).toHaveLength(1)
+  })
   it('sugar that is strewn is not the sugar of the filling', () =>
     expect(
       read(

@@ -181,8 +181,10 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
         (kind === 'finish' ||
           kind === 'pan' ||
           KEPT_FOR_IT.test(line.raw) ||
-          // "Butter for serving": the one that is applied.
-          (kind === 'dip' && /\bserv/i.test(`${name} ${line.raw}`))),
+          // "Butter for serving", or butter and nothing else beside the dish: the one that is applied.
+          (kind === 'dip' &&
+            food.id === over.id &&
+            (lines.length === 1 || /\bserv/i.test(`${name} ${line.raw}`)))),
     ),
   )
 
