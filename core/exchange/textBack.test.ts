@@ -29,5 +29,5 @@ describe('a recipe of any hand, out as text and in again', () => {
       if (back.pieces !== recipe.pieces) lost.push(`${name}: pieces ${recipe.pieces} -> ${back.pieces}`)
     }
     expect(lost).toEqual([])
-  }, 600_000)
+  })
 })

@@ -1,9 +1,7 @@
 import { foodIs } from '../food/groups'
-import { PART_NAMES } from '../recipe/vocabulary'
 import { leadsDough, wordsOfDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import type { ReadIngredient } from './readIngredient'
-import { startsLikeStep } from './stepWords'
 
 /** Words of a component's name that say what it is: "the slow-cooked seitan" is "seitan". */
 const coreName = (name: string) =>
@@ -138,9 +136,6 @@ export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
       // No part calls itself a filling: this is what goes inside.
       component.into = null
       component.kind = !shell && component.lines.some(leadsDough) ? 'shell' : 'filling'
-      // "Place in machine:" is work, and no name.
-      if (/ /.test(component.name) && startsLikeStep(component.name))
-        component.name = PART_NAMES[component.kind]
       // "For poli" over flour, and another part is the filling: no riddle either.
       if (component.kind === 'shell' && orphans.length === 1 && fillings().some(({ unsure }) => !unsure))
         component.unsure = false

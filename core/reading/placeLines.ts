@@ -21,6 +21,7 @@ import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
 import { readerFor } from './kitchens'
 import { limit, type ReadIngredient } from './readIngredient'
+import { startsLikeStep } from './stepWords'
 
 /** Flour for dusting is no filling's: where the dough is bought it is the board's all the same. */
 function dustTheBoard(drafts: readonly Draft[]): void {
@@ -30,6 +31,15 @@ function dustTheBoard(drafts: readonly Draft[]): void {
     const dust = draft.lines.filter(({ read, food }) => read.purpose === 'shell' && foodIs(food, 'flour'))
     draft.lines = draft.lines.filter((item) => !dust.includes(item))
     shell!.lines.push(...dust)
+  }
+}
+
+/** "Place in machine:" over the flour and the milk is work, and no name: the words are kept beside it. */
+function nameByKind(drafts: readonly Draft[], notes: RecipeNote[]): void {
+  for (const draft of drafts) {
+    if (draft.into || !draft.name.includes(' ') || !startsLikeStep(draft.name)) continue
+    notes.push({ code: 'kept-text', level: 'note', text: draft.name })
+    draft.name = PART_NAMES[draft.kind]
   }
 }
 
@@ -357,6 +367,8 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   fillWithTopping(drafts, notes)
   dustTheBoard(drafts)
   pourIntoPot(drafts)
+  const unplaced = drafts.filter((draft) => draft.into === draft)
   const references = settleComponents(drafts.filter((draft) => draft.lines.length))
+  nameByKind(unplaced, notes)
   return { drafts: drafts.filter((draft) => draft.lines.length), notes, references, moved }
 }

@@ -106,10 +106,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   )
   panFatByMethod(drafts, clauses)
   const cooking = cookingOf(outline, drafts, clauses, notes)
-  const shell =
-    drafts.find((draft) => draft.kind === 'shell' && !draft.into) ??
-    drafts.find((draft) => draft.kind === 'shell') ??
-    null
+  const shell = drafts.find(({ kind, into }) => kind === 'shell' && !into) ?? null
   const facts = readFacts(outline, clauses, shell)
   const counted = countPieces(outline, clauses, drafts, shape, cooking.way, facts, notes)
   timesPieces(drafts, counted, notes)

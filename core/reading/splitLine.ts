@@ -188,12 +188,10 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       `${inside[1]!} (${inside[2]!})`,
       FOR_TOP.test(inside[1]!) ? `${inside[3]!}, to finish` : inside[3]!,
     ])
-  const weighed = inBareGrams(raw, foods)
-  if (weighed) return weighed
   const salted = raw.length < 200 ? saltedWith(raw) : null
   if (salted) return [...split(salted.line, foods), ...both([salted.salt])]
-  const glossed = raw.length < 200 ? mixedInBrackets(raw, foods, split) : null
-  if (glossed) return glossed
+  const listed = inBareGrams(raw, foods) ?? (raw.length < 200 ? mixedInBrackets(raw, foods, split) : null)
+  if (listed) return listed
   // "flour 3 cup / yogurt 1 cup / oil half cup": amounts behind, and a stroke between.
   const strokes = raw.length <= MAX_ROW_CHARACTERS ? raw.split(/\s+\/\s+/) : []
   if (strokes.length > 2 && strokes.filter((piece) => readLine(piece).measures.length).length > 1)

@@ -315,30 +315,27 @@ const MIN_NUMBERED = 3
 
 /** In small letters only in front of work: "1 rub the butter in", not "1 large onion". */
 const NUMBER_BARE = /^(\d{1,2}) (?=\p{L}|\d{2,3}\s*°)/u
-const bareNumber = (text: string): RegExpExecArray | null => {
-  const found = NUMBER_BARE.exec(text)
-  const rest = found ? text.slice(found[0].length) : ''
-  return found && (!/^\p{Ll}/u.test(rest) || (startsLikeStep(rest) && rest.split(' ').length > 1))
-    ? found
-    : null
-}
+const isLedByWork = (rest: string): boolean =>
+  !/^\p{Ll}/u.test(rest) || (rest.includes(' ') && startsLikeStep(rest))
 
 /** "1 Unroll the pastry", "2 Mix …": numbers without a mark, one after the other, before what reads as told. */
 function numberedBare(rows: Row[]): Row[] {
-  const bare = rows.map((row) => (row.number === null ? bareNumber(row.text) : null))
+  const bare = rows.map((row) => (row.number === null ? NUMBER_BARE.exec(row.text) : null))
+  const restOf = (at: number) => rows[at]!.text.slice(bare[at]![0].length)
   for (let from = 0; from < rows.length; from++) {
     if (Number(bare[from]?.[1]) !== 1) continue
     let end = from
-    while (bare[end] && Number(bare[end]![1]) === end - from + 1) end++
+    while (bare[end] && Number(bare[end]![1]) === end - from + 1 && isLedByWork(restOf(end))) end++
     const run = rows.slice(from, end)
-    const told = run.filter((row, at) => {
-      const rest = row.text.slice(bare[from + at]![0].length)
-      return rest.split(' ').length >= 5 || (/^\p{Ll}/u.test(rest) && startsLikeStep(rest))
+    // What begins with work in small letters is told, however short.
+    const told = run.filter((_, at) => {
+      const rest = restOf(from + at)
+      return rest.split(' ').length >= 5 || /^\p{Ll}/u.test(rest)
     })
     if (run.length < MIN_NUMBERED || told.length < run.length * 0.7) continue
     run.forEach((row, at) => {
       row.number = at + 1
-      row.text = row.text.slice(bare[from + at]![0].length)
+      row.text = restOf(from + at)
     })
   }
   return rows

@@ -69,7 +69,7 @@ const units = computed(() =>
     RATIOS.has(unit)
       ? `${unit}: × ${value}`
       : unit === 'across'
-        ? `${unit}: ${value} cm`
+        ? `one is ${value} cm across`
         : `${unit}: ${showGrams(value)} g`,
   ),
 )
