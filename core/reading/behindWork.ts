@@ -23,7 +23,7 @@ const DAYS = String.raw`(?:an?|one|two|three|a few|several|\d{1,3})(?:\s*(?:-|â€
 export const SAID_BEHIND: readonly SaidBehind[] = [
   said(
     'Leftovers keep 3 days in the fridge.',
-    String.raw`^${THEM} (?:will |should |can )?(?:keeps?|lasts?|stays?) (?:\p{L}+ ){0,3}(?:for )?(?:up to |about )?(?:${DAYS}|well|overnight)`,
+    String.raw`^(?:${THEM} (?:will |should |can )?(?:keeps?|lasts?|stays?)|keeps|lasts) (?:\p{L}+ ){0,3}(?:for )?(?:up to |about )?(?:${DAYS}|well|overnight)`,
   ),
   said(
     'Freezes well for up to 3 months.',
@@ -119,6 +119,9 @@ export function isCooked(steps: readonly { text: string }[]): boolean {
   return closed >= 0 && steps.slice(closed).some(({ text }) => /\b(?:bake|fry|steam|boil|cook)/i.test(text))
 }
 
+/** What no step of the work begins with, a blank line above it or not. */
+const STAYS_GOOD = /^\W*(?:(?:they|these) (?:will )?keep|keeps|lasts|freezes)\b/i
+
 /** Whether a row stands by itself below cooked pieces. */
 export function isBehindWork({ out, mode }: OutlineState, rows: readonly Row[], index: number): boolean {
   const row = rows[index]!
@@ -129,7 +132,9 @@ export function isBehindWork({ out, mode }: OutlineState, rows: readonly Row[], 
     mode !== 'start' &&
     row.number === null &&
     out.sections.length > 0 &&
-    (row.blankBefore || (before !== undefined && out.became.get(before.at) === 'remark')) &&
+    (row.blankBefore ||
+      STAYS_GOOD.test(row.text) ||
+      (before !== undefined && out.became.get(before.at) === 'remark')) &&
     isCooked(out.steps)
   )
 }

@@ -13,6 +13,9 @@ import type { ReadIngredient } from './readIngredient'
 const BRUSHES = recalled(
   /\b(?:brush|drizzle|top)|\b(?:butter|oil) (?:the |each |every |all |both |\d+ )+(?:\p{L}+ )?sheets?\b/iu,
 )
+const BRUSHES_SHEETS = recalled(
+  /\b(?:brush|paint|butter|oil)(?: (?:it|them|one|each|every|the|all|both|first|top|\d+|sheets?|strips?|layers?|leaf|leaves|pastry|filo|phyllo))* (?:lightly |generously |well )?with\b/i,
+)
 /** "Cook the onion in 2 tbsp of the oil": a part of what is listed. */
 const PART_OF_IT = recalled(
   /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s? of|half(?: of)?|a (?:little|bit)(?: bit)? of) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
@@ -77,6 +80,7 @@ export function shareOutDivided(
   ways: readonly CookingWay[],
 ): void {
   const fats = drafts.flatMap(({ lines }) => lines.filter(({ food }) => isFat(food)))
+  const sharedOut = new Set<ReadIngredient>()
   for (const draft of [...drafts]) {
     for (const item of draft.lines) {
       if (!item.food || !isFat(item.food) || !item.line.grams) continue
@@ -101,7 +105,10 @@ export function shareOutDivided(
           used !== undefined &&
           /\bremaining\b|\brest of\b/i.test(used[0]) &&
           BRUSHES_WITH_IT.test(clauses[at + 1]?.text ?? '')
-        const about = isMixedForTop ? 'pieces' : own
+        // "Cut the sheets into strips, brush with butter": between two words of the filling it is the sheets' still.
+        const isOnSheets =
+          own !== null && own !== 'pieces' && own.kind === 'filling' && BRUSHES_SHEETS.test(text)
+        const about = isMixedForTop || isOnSheets ? 'pieces' : own
         if (isMixedForTop) brushed = true
         if (!used || about === null) continue
         if (about === 'pieces' && BRUSHES.test(text)) brushed = true
@@ -151,6 +158,7 @@ export function shareOutDivided(
       }
       // What nobody asks for stays where it was listed.
       const left = Math.max(total - stated - each * open, 0)
+      sharedOut.add(item)
       Object.assign(item.line, {
         grams: left,
         gramsLow: left * 0.8,
@@ -158,6 +166,8 @@ export function shareOutDivided(
         notes: [...item.line.notes, said(left)],
       })
     }
-    draft.lines = draft.lines.filter((item) => !(item.read.divided && item.line.grams === 0))
+    draft.lines = draft.lines.filter(
+      (item) => !(item.line.grams === 0 && (item.read.divided || sharedOut.has(item))),
+    )
   }
 }

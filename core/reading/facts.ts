@@ -162,6 +162,10 @@ const DIVIDES = /\b(?:divide|split|portion)\b|\bbench\b/i
 /** That they can be frozen, and how. */
 const KEPT_FROZEN = /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i
 
+/** "Keeps 3 days in the fridge": so long it stays good, and nothing waits for it. */
+const STAYS_GOOD =
+  /(?:^|[.;,]\s*)\W*(?:(?:they|these|those|it|leftovers|the \p{L}+s|\p{L}+s)(?: will| should| can)? (?:keeps?|lasts?|stays? (?:fresh|good))|will keep|keeps|lasts)\b[^.;]*\d|\b(?:up to|within|for) (?:about )?\d{1,2} (?:weeks|months)\b/iu
+
 function findFacts(text: string, sentence: string): Said[] {
   const said: Said[] = []
   const add = (kind: FactKind, low: number, high: number, own = text, more: Partial<Said> = {}) =>
@@ -185,6 +189,7 @@ function findFacts(text: string, sentence: string): Said[] {
   if (number && number.high < 200 && !/^a (?:few|couple)/i.test((batch[1] ?? batch[2])!))
     add('batch-pieces', number.low, number.high)
   if (FREEZES.test(sentence) && KEPT_FROZEN.test(sentence)) add('freezes', 1, 1, sentence)
+  if (STAYS_GOOD.test(text)) return said
   const times = timesIn(text)
   for (const [at, time] of times.entries()) {
     const kind = nearestKind(text, time.index)

@@ -60,7 +60,7 @@ const ANOTHER_WAY = recalled(
 )
 const OR_BEHIND = /\bor\W*$/i
 const PREHEATS =
-  /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\d ?m\b|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,24}\.?$/i
+  /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\d ?m\b|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,60}\.?$/i
 const TOTAL = recalled(
   /\b(\d{1,2}(?:\s?(?:-|–|to)\s?\d{1,2})?)\s?(?:min\w*)?\s(?:in total|altogether|in all|all told)\b/i,
 )

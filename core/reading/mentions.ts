@@ -52,6 +52,8 @@ const FROM_EACH =
 const COMES_OF_IT =
   /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\bthere(?:['’]ll| will| should| may)? be\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bshould (?:get|have|make|makes|give|yield|be enough for)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
 const IN_ALL = /^\s*(?:[\p{L}-]+\s+){0,3}?\(?(?:in all|in total|altogether|all told|total)\b/iu
+const OPENS = /\(\s*(?:(?:about|so|makes|giving|~|=) ?)*$/iu
+const CLOSES = /^[^()\d]{0,24}\)/u
 /** "5 strips lengthwise and 2 across": the one times the other. */
 export const CROSSWISE = recalled(
   /^\s*(?:strips |columns |rows |cuts )?(?:across|crosswise|widthways|the other way|down|columns)\b/iu,
@@ -180,7 +182,15 @@ function findMentions(text: string, ahead: string): Mention[] {
       continue
     const perShare = PER_SHARE.test(after)
     const ofEach = EACH_GIVES.test(before) || perShare
-    const result = !ofEach && (COMES_OF_IT.test(before) || IN_ALL.test(after))
+    const result =
+      !ofEach &&
+      (COMES_OF_IT.test(before) ||
+        IN_ALL.test(after) ||
+        // "Cut each sheet into 9 squares (18 puffs)".
+        (things !== null &&
+          OPENS.test(before) &&
+          CLOSES.test(after) &&
+          count > (found.at(-1)?.count ?? MOST_PIECES)))
     const splits = led !== null && SPLIT_VERB.test(led.verb)
     const bare = ENDS.test(after)
     const counts =

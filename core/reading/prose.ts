@@ -48,8 +48,16 @@ const WRAPPERS_AND_COUNT =
 /** "The spring roll sheets, one packet of forty". */
 const PACKET_OF =
   /\b(?:the |some |my )?((?:\p{L}+ ){0,2}(?:wrappers|skins|sheets|tortillas)),? (?:in )?(?:an?|one|1) (?:pack|packet|bag|box|stack) of (?:about |around )?(\d{1,3}|twenty|thirty|forty|fifty|sixty|(?:a|two|three) dozen)\b(?! (?:the|them|\p{L}+ (?:wrappers|skins|sheets))\b)/giu
+/** "Bought puff pastry, 2 sheets, each cut in 9". */
+const PASTRY_AND_COUNT =
+  /\b((?:(?:bought|store|shop|ready|made|rolled|frozen|chilled|fresh|vegan|all|butter|light|puff|shortcrust|short|crust|flaky|filo|strudel|rough)[- ]){0,5}(?:pastry|filo|phyllo|dough)),? ((?:\d{1,2}|one|two|three|four|six|eight|ten|twelve) (?:sheets?|rolls?|packs?|packets?|blocks?|boxes|discs?|rounds?))(?=[,.;)]| (?:and|which|that|each)\b)/giu
 const countedInFront = (text: string) =>
-  text.replace(WRAPPERS_AND_COUNT, '$3 $1$2').replace(PACKET_OF, 'one packet of $2 $1')
+  text
+    .replace(WRAPPERS_AND_COUNT, '$3 $1$2')
+    .replace(PACKET_OF, 'one packet of $2 $1')
+    .replace(PASTRY_AND_COUNT, '$2 of $1')
+/** "(18 puffs)" counts what is made. */
+const COUNTS_PUFFS = /^\W*\d{1,3} puffs?\W*$/i
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CLOSES =
@@ -103,7 +111,7 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
   const found: ToldFood[] = []
   MENTION.lastIndex = 0
   for (let match = MENTION.exec(stretch); match; match = MENTION.exec(stretch)) {
-    if (OF_THE_PIECES.test(match[0])) continue
+    if (OF_THE_PIECES.test(match[0]) || COUNTS_PUFFS.test(match[0])) continue
     const name = match[2]!.replace(LEADING, '').replace(STOP, '').trim()
     const words = name.split(/\s+/)
     let used = 0
@@ -185,6 +193,8 @@ export function linesFromProse(
   /** The dough has been kneaded and rests: what is listed next goes in. */
   let isMade = false
   let isClosed = false
+  /** The dough is pastry or sheets from the shop. */
+  let hasBought = false
   const measured = new Set<string>()
   for (const step of steps) {
     if (step.text.length > 8 * MAX_ROW_CHARACTERS) continue
@@ -211,10 +221,13 @@ export function linesFromProse(
       const isMelted =
         kind === null && /\bmelt/i.test(stretch) && FLOUR.test(stretches[at + 1] ?? '') && !sections.size
       if (isMelted) kind = 'shell'
-      const here: PartKind = kind ?? (flour ? 'shell' : 'filling')
+      // Into pastry that was bought nothing is mixed.
+      const isBeside = kind === 'shell' && hasBought && !flour && said !== 'shell'
+      const here: PartKind = isBeside ? 'filling' : (kind ?? (flour ? 'shell' : 'filling'))
       // "Heat a tablespoon of oil in a pan, put them in, add 80 ml of water, lid on" cooks what is closed.
       const inPan = PAN_OF_PIECES.test(stretch)
       const isBought = found.some(({ food }) => foodIs(food, 'bought-dough') || food.group === 'bread')
+      hasBought ||= here === 'shell' && found.some(({ food }) => foodIs(food, 'bought-dough'))
       if (CLOSES.test(stretch)) isClosed = true
       for (const { text, food, verb } of found) {
         // "Fry the onion and curry leaves": those that were measured before.

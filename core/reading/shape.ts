@@ -67,6 +67,9 @@ const SQUARE_TO_TRIANGLE =
   /\bsquares?\b(?![^]*\bstrips?\b)[^]{0,240}\bfold\w*\b[^.;]{0,40}\btriang(?:le|ular)/i
 const SEAM_DOWN =
   /\bseam[- ](?:side )?down\b(?![^]*\b(?:flatten|press (?:them |it |each )?(?:flat|down)|pat (?:them|it|out)|roll (?:it|them|out|gently))\b)/i
+/** Flattened, filled and drawn together; nothing makes it flat again. */
+const FLAT_THEN_GATHERED =
+  /\bflatten\w*\b[^]*\b(?:gather|draw|bring|pull)\b[^.;]{0,30}\b(?:edges|sides|dough|together|up|round|around)\b(?![^]*\b(?:flatten|press|pat|roll)\b)/i
 const HOLLOWED =
   /\b(?:hollow|make (?:a |an )?(?:hole|hollow|well|cup)|poke (?:a |your )?(?:hole|finger)|press (?:a |your )?thumb)\b[^]{0,120}\b(?:fill|stuff)\w*\b[^]{0,60}\b(?:close|seal|pinch)/i
 const PRESSED_INTO_BALLS =
@@ -136,7 +139,8 @@ const INSTEAD: readonly {
   // Flattened, filled, and laid seam side down: a bun, where nothing flattens it again.
   {
     of: [null],
-    when: ({ method, made }) => made === 'disc' && SEAM_DOWN.test(method),
+    when: ({ method, made }) =>
+      made === 'disc' && (SEAM_DOWN.test(method) || FLAT_THEN_GATHERED.test(method)),
     becomes: 'bun',
   },
   // Squares of pastry that are folded to triangles are turnovers.

@@ -81,6 +81,13 @@ export const SIZES = {
     most: LEAST_DISC_CM,
   },
 
+  thinSheets: {
+    of: 'length',
+    says: 'Roll to 1 mm sheets.',
+    fact: 'thickness-mm',
+    after: after(String.raw`(?:pasta )?(?:sheets?|layers?|leaves)\b`),
+    most: 0.4,
+  },
   water: {
     of: 'length',
     says: 'Bring 3 cm of water to a boil.',

@@ -127,7 +127,7 @@ const fits = (size: Size, measure: Measure, text: string): boolean =>
 
 /** "Teaspoon of filling": one. */
 const BARE_SPOON =
-  /(^\W*|[,;]\s*|\b(?:put|add|with|place) )(?=(?:(?:heaped|heaping|level|good|generous) )?(?:tbsp|tsp|tablespoon|teaspoon)(?:ful)? (?:of )?(?:the )?(?:filling|stuffing|jam|mix|mixture)\b)/gi
+  /(^\W*|[,;]\s*|\b(?:put|add|with|place|pipe|dot|drop|spoon|use) )(?=(?:(?:heaped|heaping|level|good|generous) )?(?:tbsp|tsp|tablespoon|teaspoon)(?:ful)?s? (?:of )?(?:the )?(?:filling|stuffing|jam|mix|mixture)\b)/gi
 const WEIGHED = /^\s*\((?:(?:about|around|roughly|approx\.?|~)\s*)?\d/i
 /** What each measure of a clause is of, by the row that decides. */
 export function sizesNamed(said: string): { name: SizeName; measure: Measure }[] {

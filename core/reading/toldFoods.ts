@@ -28,7 +28,7 @@ const VERBS =
 /** Words that lead up to a food, each by itself. */
 const LEADS: readonly RegExp[] = [
   /^(?:so|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?\p{L}+(?: up)?)\b[,:]?\s*/iu,
-  /^for (?:the|these|this|my|your|some) (?:\p{L}+ ){1,4}?(?=(?:i|you|we)(?:['’]ll)? )/iu,
+  /^for (?:the|these|this|my|your|some) (?:[\p{L}-]+ ){1,4}?(?=(?:i|you|we)(?:['’]ll)? )/iu,
   /^(?:what (?:i|you|we) do is)\b\s*/i,
   /^(?:i|you|we|one|they)(?:['’](?:ll|ve|d|m|re))?(?=\s)\s*/i,
   /^(?:will|would|can|should|do|did|like to|want to|have to|need to|going to|gonna)(?=\s)\s*/i,

@@ -1,0 +1,30 @@
+const BESIDE =
+  'dip|dipping sauce|sauce|chutney|raita|salsa|dressing|drizzle|glaze|icing|to serve|for serving|for (?:the )?(?:dip|dipping|dipping sauce|sauce)'
+const AMOUNT = String.raw`(?:[\d¼½¾⅓⅔⅛~]|(?:an?|half|one|two|three) (?:\p{L}+ )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|splash|dash|squeeze))`
+/** Behind a sentence of work a name, a colon and amounts. */
+const LIST_BEHIND = new RegExp(
+  String.raw`(?<=\p{L}[^.;!]*[.;!)] {1,3})(?=(?:${BESIDE})\s*:\s*${AMOUNT}[^.;]*(?:,|\+| and )[^.;]*)`,
+  'iu',
+)
+/** No sentence goes on behind a number with a point in it. */
+const SENTENCE_ENDS = /[.!](?= +\p{L})(?<!\b(?:tsp|tbsp|tbs|oz|lb|approx|c)\.)/iu
+/** A row that is longer is a text, and read sentence by sentence. */
+const LONGEST = 1200
+
+/**
+ * "Fry 3 min, lid on. Dip: 2 tbsp soy, 1 tbsp vinegar": what is eaten with the pieces, listed behind the work, is a row
+ * of its own.
+ *
+ * @returns the row, or what stands before the list, the list, and what stands behind it
+ */
+export function dipInRow(row: string): string[] {
+  if (row.length > LONGEST || !row.includes(':')) return [row]
+  const at = row.search(LIST_BEHIND)
+  if (at <= 0) return [row]
+  const list = row.slice(at)
+  const end = list.search(SENTENCE_ENDS)
+  return [
+    row.slice(0, at).trim(),
+    ...(end < 0 ? [list.trim()] : [list.slice(0, end).trim(), list.slice(end + 1).trim()]),
+  ].filter(Boolean)
+}
