@@ -170,7 +170,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     called:
       /\b(?:parcels?|wontons?|envelopes?|squares?|packets?|manti|manty|burritos?|knishes|maultaschen|murtabaks?|wellingtons?|martabaks?|mughlai parathas?|raviolis?|tortellini|cappelletti|agnolotti|breakfast tarts)\b/i,
     closedBy:
-      /\b(?:envelopes?|packets?|parcels?|(?:wrap|fold) (?:it |them |up |each )*(?:in(?:to)?|as) (?:an? )?(?:squares?|packets?|parcels?)|fold (?:in )?the (?:four )?(?:corners|sides)|fold (?:in )?(?:two|2|both|opposite) (?:opposite )?sides|(?:pull|bring|draw|gather|fold) (?:up )?(?:the |all )?(?:4|four) (?:corners|sides))\b/i,
+      /\b(?:envelopes?|packets?|parcels?|(?:wrap|fold) (?:it |them |up |each )*(?:in(?:to)?|as) (?:an? )?(?:squares?|packets?|parcels?)|fold (?:in )?the (?:four )?(?:corners|sides)|fold (?:in )?(?:two|2|both|opposite) (?:opposite )?sides|(?:pull|bring|draw|gather|fold) (?:up )?(?:the |all )?(?:4|four) (?:corners|sides)|(?:pinch|press|seal|stick|bring|squeeze) (?:the |all |opposite |both )*corners (?:together|up|in(?:to)?(?: the middle| the cent(?:re|er))?))\b/i,
   },
   roll: {
     name: 'Roll',

@@ -120,6 +120,8 @@ export function shareOutDivided(
       const others = [...uses].filter(
         ([about]) =>
           about !== draft &&
+          // What the pieces are fried in is the pan's own.
+          !(about === 'pieces' && !brushed && draft.kind === 'pan') &&
           // What is listed to be brushed on, and is what remains of it, is one line.
           !(about === 'pieces' && brushed && draft.kind === 'finish') &&
           (about !== 'pieces' ||

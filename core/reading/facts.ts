@@ -7,6 +7,7 @@ import { lastMatch } from './matches'
 import { limit } from './readIngredient'
 import { readNumber, DIGIT_NUMBER } from './readNumber'
 import { remember } from './remember'
+import { PIECES } from './servings'
 import { sizesSaid } from './sizes'
 import { isHeatLine, timesIn } from './time'
 
@@ -15,7 +16,7 @@ export type FoundFact = Omit<Fact, 'partId'> & { part: Draft | null }
 
 const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?)`
 const BATCH = new RegExp(
-  String.raw`(?:${NUM}\s*(?:at (?:a|one) (?:time|go)|per batch|in (?:a|one|each) (?:batch|go))|batches of ${NUM})`,
+  String.raw`(?:${NUM}\s*(?:${PIECES}\s+)?(?:at (?:a|one) (?:time|go)|per batch|in (?:a|one|each) (?:batch|go))|batches of ${NUM})`,
   'iu',
 )
 /** What is done to no filling: in such a clause a ball is of dough. */
@@ -54,7 +55,7 @@ function nearestKind(text: string, at: number): FactKind | null {
     return 'rest-before-eating-minutes'
   // "1 hr rest", "40 min proof": the word right behind the time.
   const noun =
-    /^(?:\d[^\s]*|an?|one|half an?)(?:\s*(?:-|–|to)\s*\d+)?\s*(?:m|mins?|minutes?|h|hrs?|hours?)\s+(rest(?:ing)?|rise|proof|prove|chill|soak)\b(?!\s+(?:for )?(?:about )?(?:\d|an? hour|half|overnight))/i.exec(
+    /^(?:\d[^\s]*|an?|one|half an?)(?:\s*(?:-|–|to)\s*\d+)?\s*(?:m|mins?|minutes?|h|hrs?|hours?)\s+(?:to |of )?(rest(?:ing)?|rise|proof|prove|chill|soak)\b(?!\s+(?:for )?(?:about )?(?:\d|an? hour|half|overnight))/i.exec(
       text.slice(at, at + 40),
     )
   // "Knead, wrap, 1 hour in the fridge".

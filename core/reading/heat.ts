@@ -4,7 +4,7 @@ import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { bareEvent, eventsElsewhere, TIME_ALONE, toldByItself, WARMS_STONE } from './heatElsewhere'
 import type { Clause } from './method'
 import { eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
-import { startedHotter, steamedInThePan, type HeatStage } from './heatStages'
+import { lidOverWater, startedHotter, steamedInThePan, type HeatStage } from './heatStages'
 import { wayByWords, wayOf, type HeatContext } from './heatWays'
 import { heatIn, temperatureIn } from './temperature'
 import { isHeatLine, middleMinutes, timesIn } from './time'
@@ -56,7 +56,7 @@ const heatOfPan = (clauses: readonly Clause[]): Heat | null =>
   clauses.flatMap(({ text, closed }) => (closed && HEATS_OIL.test(text) ? (heatIn(text) ?? []) : [])).at(0) ??
   null
 const ANOTHER_WAY = recalled(
-  /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil))\b[^.]{0,60}/i,
+  /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil)|(?:in (?:the |an? )?)?(?:oven|air[- ]?fryer)(?=[^.]{1,12}\d))\b(?:\([^().]{0,40}\)|[^.()]){0,60}/i,
 )
 const OR_BEHIND = /\bor\W*$/i
 const PREHEATS =
@@ -78,7 +78,7 @@ const HALF_COOKED = recalled(
  * time. Two in a row are two: boiled, then fried; hot, then cooler. What cooks a filling does not count.
  */
 export function readCooking(context: HeatContext): CookingRead {
-  const { clauses } = context
+  const clauses = lidOverWater(context.clauses)
   const events: HeatEvent[] = []
   let preheatC: number | null = null
   let preheatFan = false

@@ -1,6 +1,7 @@
 import type { CookingWay } from '../recipe/vocabulary'
 import type { HeatEvent } from './heatEvents'
 import { recalled } from './matches'
+import type { Clause } from './method'
 
 // Ways of cooking that are told in another order than they are done, or in several words for one.
 
@@ -24,6 +25,26 @@ export function startedHotter(events: HeatEvent[]): void {
   }
 }
 const STARTS_AT = recalled(/\bstart\w*\b[^.;]*\d{3}[^.;]*\bfirst \d/i)
+const ADDS_WATER = recalled(
+  /^\W*(?:then |now |carefully |quickly )*(?:add|pour(?: in| over)?|splash(?: in)?|tip in|throw in)\b(?![^.;]*\b(?:lid|cover|dough|flour|salted)\b)[^.;]{0,40}\bwater\b[^.;\d]{0,30}[.;]?\W*$/i,
+)
+const PUTS_LID_ON = recalled(
+  /^\W*(?:then |and |immediately |quickly )*(?:cover|lid on|put (?:the |a )?lid on|clamp)\b[^.;]*\d[^.;]*min/i,
+)
+/** "Add 80 ml water. Cover and cook for 5 min": told in two sentences, it is one thing that is done. */
+export function lidOverWater(clauses: readonly Clause[]): readonly Clause[] {
+  if (!clauses.some(({ text }, at) => ADDS_WATER.test(text) && PUTS_LID_ON.test(clauses[at + 1]?.text ?? '')))
+    return clauses
+  return clauses.flatMap((clause, at) => {
+    const before = clauses[at - 1]
+    const next = clauses[at + 1]
+    if (before && ADDS_WATER.test(before.text) && PUTS_LID_ON.test(clause.text)) return []
+    if (!next || !ADDS_WATER.test(clause.text) || !PUTS_LID_ON.test(next.text)) return [clause]
+    const text = `${clause.text.replace(/[\s.;]+$/, '')}, ${next.text}`
+    return [{ ...next, text, about: clause.about ?? next.about }]
+  })
+}
+
 /** Browned, then water and a lid: one way of its own. */
 export function steamedInThePan(stages: HeatStage[]): void {
   const at = stages.findIndex(

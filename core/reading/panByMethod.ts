@@ -1,5 +1,6 @@
+import { foodIs } from '../food/groups'
 import type { Clause } from './method'
-import { isFat, newDraft, type Draft } from './drafts'
+import { isDoughBase, isFat, newDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import { recalled } from './matches'
 
@@ -77,8 +78,27 @@ function griddleFatOfDough(dough: Draft, drafts: Draft[], clauses: readonly Clau
 }
 const GRIDDLES = recalled(/\b(?:tawa|tava|griddle|pan|skillet|sides?|roast|cook|fry)\b/i)
 
+const BRUSHES_OR_MIXES = recalled(/\b(?:brush|paint|layer|mix|stir|knead|beat)\b/i)
+/** "50 wrappers, 3 tbsp oil, 1 cup water" below "For assembly": bought wrappers take up neither, the pan does. */
+function besideWrappers(dough: Draft, drafts: Draft[], clauses: readonly Clause[]): void {
+  const bases = dough.lines.filter(({ food }) => isDoughBase(food))
+  if (!bases.length || bases.some(({ food }) => !foodIs(food, 'bought-dough'))) return
+  const atPieces = clauses.filter(({ about, text }) => about === 'pieces' && !BRUSHES_OR_MIXES.test(text))
+  const isPoured = atPieces.some(({ text }) => POURS_WATER.test(text))
+  const moved = dough.lines.filter(
+    ({ food, read }) =>
+      (food?.id === 'water' && isPoured) ||
+      (isFat(food) && atPieces.some(({ text }) => fatWord(read.name).test(text) && HEATS_OR_IN.test(text))),
+  )
+  if (!moved.some(({ food }) => isFat(food))) return
+  dough.lines = dough.lines.filter((one) => !moved.includes(one))
+  panOf(drafts).lines.push(...moved)
+}
+
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
 export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  for (const draft of [...drafts])
+    if (draft.kind === 'shell' && !draft.into) besideWrappers(draft, drafts, clauses)
   const pan = drafts.find((draft) => draft.kind === 'pan')
   if (pan?.lines.some(({ food }) => food?.id !== 'water')) return
   for (const draft of [...drafts]) {

@@ -222,7 +222,7 @@ export function linesFromProse(
         kind === null && /\bmelt/i.test(stretch) && FLOUR.test(stretches[at + 1] ?? '') && !sections.size
       if (isMelted) kind = 'shell'
       // Into pastry that was bought nothing is mixed.
-      const isBeside = kind === 'shell' && hasBought && !flour && said !== 'shell'
+      const isBeside: boolean = kind === 'shell' && hasBought && !flour && said !== 'shell'
       const here: PartKind = isBeside ? 'filling' : (kind ?? (flour ? 'shell' : 'filling'))
       // "Heat a tablespoon of oil in a pan, put them in, add 80 ml of water, lid on" cooks what is closed.
       const inPan = PAN_OF_PIECES.test(stretch)
