@@ -12,7 +12,7 @@ const GRID = recalled(
 )
 /** "Cut like a pizza into 8" is a number; "roll half the dough, cut 8, repeat with the other half" is twice that. */
 const A_SHARE = recalled(
-  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:roll|take|use|shape) (?:out )?(?<bare>half)(?= (?:in)?to \d)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on))\b/iu,
+  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:roll|take|use|shape) (?:out )?(?<bare>half)(?= (?:in)?to \d)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on)|(?<first>the first(?: one)?)(?= (?:in)?to \d))\b/iu,
 )
 const AGAIN = recalled(
   /\b(?:repeat|do the same|same again|likewise)\b(?![^.;]{0,30}\b(?:fold|turn|process until)\b)/iu,
@@ -58,14 +58,23 @@ const EACH_OF =
 const SIZED_TIMES =
   /\b(?:rounds|circles|dis[ck]s|squares|ovals)\s*[x×]\s*(\d{1,3})\b(?!\s*(?:cm|mm|g\b|inch))/i
 /** "6 for bases, 6 for lids": as many as there are bases. */
-const BASES =
-  /\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/iu
+export const BASES =
+  /\b(\d{1,2}) (?:(?:of them )?(?:for|as|are) (?:the )?)?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/iu
 /** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */
 const IN_BRACKETS =
   /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+(?:of them|in all|altogether|or so|with re-?roll\w*))?\s*\)/i
 /** "Pipe 24 teaspoons of filling", "dot 30 blobs over the sheet": each is a piece's. */
 const MOUNDS = recalled(
   /\b(?:pipe|place|put|dot|drop|dollop|spoon)\b[^.;\d]{0,20}(\d{2,3}) (?:(?:heaped|small|little|level|even) )*(?:tea)?(?:spoons?|tsps?|spoonfuls?|dollops|mounds|blobs|heaps|dots)\b(?! (?:of )?(?:water|oil|salt))/i,
+)
+/** "In 4 rows of 5". */
+const ROWS_OF = recalled(/\b(\d) rows of (?:about )?(\d{1,2})\b/i)
+/** "Roll to 40 x 30 cm, cut into 10 cm squares": as many as lie side by side. */
+const SHEET_AREA = recalled(
+  /\b(\d{2})\s*(?:cm|inch(?:es)?|in\b|["”″])?\s*(?:x|×|by)\s*(\d{2})\s*(cm|inch(?:es)?|in\b|["”″])(?!\s*(?:tin|tray|dish|pan)\b)/iu,
+)
+const SQUARES_OF = recalled(
+  /\bcut\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(?:cm|inch(?:es)?|in|["”″])?(?:\s*(?:x|×|by)\s*\1)?\s*-?\s*(cm|inch(?:es)?|in\b|["”″])[- ]*squares\b|\bcut\b[^.;\d]{0,16}squares (?:of |about |measuring )*(\d{1,2}(?:\.\d)?)\s*(cm|inch(?:es)?|in\b|["”″])/iu,
 )
 /** "Cook 6 thin crepes": as many as are filled. */
 const CREPES = recalled(
@@ -187,6 +196,23 @@ function fromRope(text: string, ropeCm: number | null): { ropeCm: number | null;
   return { ropeCm: own, pieces: pieces !== null && pieces >= 2 && pieces <= MOST_PIECES ? pieces : null }
 }
 
+/** How many squares of a size lie side by side in the sheet that was rolled; null where a clause says none. */
+function fromArea(
+  text: string,
+  sheetCm: readonly [number, number] | null,
+): { sheetCm: readonly [number, number] | null; pieces: number | null } {
+  const cm = (value: string, unit: string) => Number(value) * (/cm/i.test(unit) ? 1 : 2.54)
+  const area = SHEET_AREA.exec(text)
+  const own = area ? ([cm(area[1]!, area[3]!), cm(area[2]!, area[3]!)] as const) : sheetCm
+  const squares = own === null ? null : SQUARES_OF.exec(text)
+  if (!squares || own === null) return { sheetCm: own, pieces: null }
+  const side = cm((squares[1] ?? squares[3])!, (squares[2] ?? squares[4])!)
+  // A sheet that is a hair too small is cut all the same.
+  const along = (length: number) => Math.floor(length / side + 0.05)
+  const pieces = along(own[0]) * along(own[1])
+  return { sheetCm: own, pieces: pieces >= 2 && pieces <= MOST_PIECES ? pieces : null }
+}
+
 /** Whether a clause may speak of the dough or of what becomes of it. */
 const mayCount = ({ text, about }: Clause): boolean =>
   about === null ||
@@ -225,6 +251,7 @@ export function byDividing(
   let repeated = 1
   let repeatSays = ''
   let ropeCm: number | null = null
+  let sheetCm: readonly [number, number] | null = null
   let sentence = ''
   let tail = ''
   let rounds = 0
@@ -242,8 +269,11 @@ export function byDividing(
     tail = text
     if (!/\d|half|halve|third|fourth|two|quarter|repeat|same|rest/i.test(text)) continue
     const mounds = MOUNDS.exec(text) ?? CREPES.exec(text)
-    if (mounds && pieces === null) {
-      pieces = Number(mounds[1])
+    const rows = /\b(?:spoon|tsp|tbsp|dot|pipe|place|put|filling|mound)/i.test(text)
+      ? ROWS_OF.exec(text)
+      : null
+    if ((mounds ?? rows) && pieces === null) {
+      pieces = mounds ? Number(mounds[1]) : Number(rows![1]) * Number(rows![2])
       says = text
       continue
     }
@@ -290,6 +320,10 @@ export function byDividing(
     ropeCm = rope.ropeCm
     if (rope.pieces !== null && !seen.some(({ result }) => result))
       seen.push({ at: text.length, count: rope.pieces * (pieces ?? 1), each: false, result: false })
+    const area = fromArea(text, sheetCm)
+    sheetCm = area.sheetCm
+    if (area.pieces !== null && !seen.some(({ result }) => result))
+      seen.push({ at: text.length, count: area.pieces * (pieces ?? 1), each: false, result: false })
     seen.sort((a, b) => a.at - b.at)
     const more = MORE_OF_SCRAPS.exec(text)
     if (more && pieces !== null) {

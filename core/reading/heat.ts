@@ -1,8 +1,30 @@
-import { recalled } from './matches'
 import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { bareEvent, eventsElsewhere, TIME_ALONE, toldByItself, WARMS_STONE } from './heatElsewhere'
 import type { Clause } from './method'
+import {
+  AFTER_SO_LONG,
+  ANOTHER_WAY,
+  BOILS_LIQUID,
+  COOKS_ON,
+  COOKS_PIECES,
+  DONE_AFTER,
+  GIVES_MORE,
+  HALF_COOKED,
+  HEATS_OIL,
+  LOWERS,
+  OIL_AT,
+  ONCE_IN,
+  OR_BEHIND,
+  OTHER_OVEN,
+  PREHEATS,
+  TOTAL,
+  TURNED,
+  TIME_AT_HEAT,
+  TURNS_FIRST,
+  WAITING,
+  WAY_LABEL,
+} from './heatWords'
 import { eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
 import { lidOverWater, startedHotter, steamedInThePan, type HeatStage } from './heatStages'
 import { wayByWords, wayOf, type HeatContext } from './heatWays'
@@ -24,54 +46,10 @@ export interface CookingRead {
   fryUnclear: boolean
 }
 
-/** "(Air fryer: 325, 12 mins)", behind an oven that has its time. */
-const OTHER_OVEN = recalled(
-  /^\W*(?:or )?(?:in (?:an? |the )?)?(?:air[- ]?fry(?:er)?|(?:conventional |fan )?oven)\s*(?:[:–—-]|(?=\d{3}))[^;]*\d(?:[^;]*min|[^;\d]{1,8}\d{1,2}\s*[-–]\s*\d{1,2})/i,
-)
-/** "To steam: …", "to pan fry: …": the same told in several ways. */
-const WAY_LABEL = recalled(
-  /^\W*to (steam|boil|bake|grill|griddle|(?:pan[- ]?|deep[- ]?|shallow[- ]?|air[- ]?)?fry)(?: (?:them|the \p{L}+))?\s*[:–—]/iu,
-)
-/** "Heat 1 tbsp oil in a large skillet": the pan is put on, and nothing is in it yet. */
-const HEATS_OIL = recalled(/^\W*(?:heat|warm|melt)\b[^.;]*\b(?:oil|butter|ghee|lard)\b/i)
-/** "Cover & cook 2 min": of a way that is named before it. */
-const COOKS_ON = recalled(
-  /^\W*(?:then )?(?:(?:cover|lid on|put (?:the |a )?lid on)(?:,| and| &| \+)? )?cook(?: (?:for|about))* ?\d[^.;,]{0,12}min\w*\W*$/i,
-)
-/** "Turn the tawa over the flame 1 min": the other side. */
-const TURNS_FIRST = recalled(/^\W*(?:then )?(?:flip|turn)\b(?! (?:down|up|off|on\b|(?:the )?(?:heat|oven)))/i)
-/** "… ; turn over; 10 min". */
-const TURNED = recalled(/\b(?:turn|flip)(?: (?:them|it))?(?: over)?\W*$/i)
-/** "Lower to 190 when you put them in": what they are baked at. */
-const ONCE_IN = recalled(
-  /\b(?:when|once|as soon as|after) (?:you(?:'ve)? (?:put|pop|slide) (?:it|them|the \w+) in|(?:they|it)(?:'re| are|'s| is)? (?:go(?:es)? )?in(?:side)?)\b/i,
-)
-/** "After 10 minutes drop to 180": so long at the heat before. */
-const AFTER_SO_LONG = recalled(
-  /^\W*after (?:the first |about |around )*(\d[^,;]{0,14}?min\w*|half an hour|an hour),? (?=[^.;]{0,30}\b(?:turn|drop|reduce|lower|take)\b)/i,
-)
-
 /** "Heat 2 tbsp oil in a pan over medium-low": how hot what the pieces go into was made. */
 const heatOfPan = (clauses: readonly Clause[]): Heat | null =>
   clauses.flatMap(({ text, closed }) => (closed && HEATS_OIL.test(text) ? (heatIn(text) ?? []) : [])).at(0) ??
   null
-const ANOTHER_WAY = recalled(
-  /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil)|(?:in (?:the |an? )?)?(?:oven|air[- ]?fryer)(?=[^.]{1,12}\d))\b(?:\([^().]{0,40}\)|[^.()]){0,60}/i,
-)
-const OR_BEHIND = /\bor\W*$/i
-const PREHEATS =
-  /\b(?:pre-?heat|heat(?:ed)? (?:the |your |an? )?(?:oven|oil|steamer|air fryer)|(?:turn|switch) (?:on )?the oven(?! (?:down|up|lower)))\b|^\W*oven\b(?![^.;]*(?:min|\d ?m\b|\bfor\b|\d{3}\W*[cf]?\b[^\d/(]{1,6}\d{1,2}\b))[^.;]{0,8}\d{3}[^.;]{0,60}\.?$/i
-const TOTAL = recalled(
-  /\b(\d{1,2}(?:\s?(?:-|–|to)\s?\d{1,2})?)\s?(?:min\w*)?\s(?:in total|altogether|in all|all told)\b/i,
-)
-const DONE_AFTER = /\b(?:they(?:['’]re| are| will be)|it(?:['’]s| is)|each is) (?:done|ready|cooked)\b/i
-/** "Oil at 175 °C." */
-const OIL_AT =
-  /^\W*(?:get |have |bring )?(?:the )?(?:frying |hot )?oil (?:at|to|should be(?: at)?|is)\b[^.;]{0,12}\d{3}/i
-/** "Cook lightly on a tawa, a few seconds a side": so that sheets come apart and hold together. */
-const HALF_COOKED = recalled(
-  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:[\p{L}\d]+ ){0,4}(?:crepes?|crêpes?|pancakes?)\b/iu,
-)
 
 /**
  * How the pieces are cooked: the ways that the method names once they are closed, in order, with temperature and
@@ -154,8 +132,10 @@ export function readCooking(context: HeatContext): CookingRead {
       clause.about === 'pieces' && GIVES_MORE.test(clause.text) && !WAITING.test(clause.text)
         ? timesIn(clause.text).at(-1)
         : undefined
-    if (more && soFar?.minutes && temperatureIn(clause.text) === null && !eventsIn(clause).length) {
-      soFar.minutes += middleMinutes(more)
+    // "Simmer until they float; give them another 2 minutes": of the floating no time is told.
+    const isTimed = soFar && (soFar.minutes || soFar.way === 'boil')
+    if (more && isTimed && temperatureIn(clause.text) === null && !eventsIn(clause).length) {
+      soFar.minutes = (soFar.minutes ?? 0) + middleMinutes(more)
       continue
     }
     // "Cook, flip and cook the other side. 2 minutes a side": what is said of each side is the whole.
@@ -280,6 +260,7 @@ export function readCooking(context: HeatContext): CookingRead {
   for (const event of lead) {
     const before = stages.at(-1)
     // "Heat an inch of oil to 350. Fry in batches, 2 minutes a side": it is the oil that has just been heated.
+    const isHotter = before?.way === 'deep-fry' && TIME_AT_HEAT.test(event.text)
     const sameOil =
       event.way === 'fry' &&
       /^(?:shallow|deep)-fry$/.test(before?.way ?? '') &&
@@ -287,7 +268,7 @@ export function readCooking(context: HeatContext): CookingRead {
       (before!.event.minutes === null || event.minutes === null) &&
       !/\b(?:again|second|twice)\b/i.test(event.text)
     const { way, unclear } =
-      (event.goesOn || sameOil) && before
+      (event.goesOn || sameOil || isHotter) && before
         ? { way: before.way, unclear: false }
         : // "Oil at 175 °C. Fry 3 minutes": the heat of the oil was told ahead.
           wayOf(
@@ -384,17 +365,3 @@ export function readCooking(context: HeatContext): CookingRead {
 /** Sums of ranges are rounded once. */
 const whole = (minutes: number | null | undefined): number | null =>
   minutes == null ? null : Math.round(minutes) || null
-
-const LOWERS = recalled(
-  /\b(?:reduce|lower|drop|turn)\b[^.;]{0,30}\b(?:oven|heat|temperature|it|down)\b[^.;]{0,12}\bto\b/i,
-)
-const GIVES_MORE = recalled(
-  /\b(?:another|further|more)\b|^\W*(?:uncover|lid off|(?:remove|take off|lift) the lid)\b/i,
-)
-const WAITING = recalled(/\b(?:rest|cool|stand|chill|prove|proof|rise|wait|sit|knead|soak|freeze)\w*\b/i)
-const BOILS_LIQUID = recalled(
-  /\b(?:bring|heat)\b[^.;]{0,24}\b(?:broth|stock|soup|water)\b[^.;]{0,16}\b(?:boil|simmer)/i,
-)
-const COOKS_PIECES = recalled(
-  /^\W*(?:then )?(?:cook|add|drop|lower|put)\b(?![^.;]*\b(?:oven|pan|oil|butter)\b)/i,
-)

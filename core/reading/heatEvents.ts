@@ -24,7 +24,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'brown-and-steam',
-    /\bpan[- ]steam|(?:\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b|\d ?min\w* in (?:the |a little |hot )?(?:oil|butter)\b)[^.]{0,90}(?<!boiling |salted )\bwater\b[^.]{0,60}\b(?:lid|cover|steam)/i,
+    /\bpan[- ]steam|(?:\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b|\d ?min\w* in (?:the |a little |hot )?(?:oil|butter)\b)[^.]{0,90}(?<!boiling |salted )\b(?:water|stock|broth|milk)\b[^.]{0,60}\b(?:lid|cover|steam)/i,
   ],
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
@@ -33,7 +33,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'griddle',
-    /(?<=^\W*|,\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:\p{L}+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/iu,
+    /(?<=^\W*|,\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq|(?:sandwich|panini) press|(?:sandwich|toastie|panini|waffle) (?:maker|iron)|contact grill)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:\p{L}+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/iu,
   ],
   [
     'steam',

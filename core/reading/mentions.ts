@@ -207,7 +207,7 @@ function findMentions(text: string, ahead: string): Mention[] {
         /^\s*(?:the |it |them |dough |pastry |out |off |into |in |to |:|about |up )*$/iu.test(led.between)) ||
       (things !== null && /^\W*(?:about |makes |~)*$/iu.test(before)) ||
       (things !== null && LISTED.test(before) && ROUND_THINGS.test(things[0])) ||
-      (INTO.test(before) && bare && EACH.test(before)) ||
+      (INTO.test(before) && (bare || things !== null) && EACH.test(before)) ||
       (ofEach && bare) ||
       // "Cut into 6-inch rounds, 4 per disc".
       perShare ||

@@ -1,6 +1,6 @@
 import { foodIs } from '../food/groups'
 import type { Clause } from './method'
-import { isDoughBase, isFat, newDraft, type Draft } from './drafts'
+import { finishOf, isDoughBase, isFat, newDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import { recalled } from './matches'
 
@@ -95,8 +95,29 @@ function besideWrappers(dough: Draft, drafts: Draft[], clauses: readonly Clause[
   panOf(drafts).lines.push(...moved)
 }
 
+const STREWS = recalled(/\b(?:sprinkle|scatter|strew|top|garnish|finish)\b/i)
+/** "To cook: oil, water, sesame seeds": what is strewn over the pieces in the end is no pan's. */
+function strewnBesidePan(drafts: Draft[], clauses: readonly Clause[]): void {
+  const pan = drafts.find(({ kind }) => kind === 'pan')
+  if (!pan?.lines.some(({ food }) => isFat(food))) return
+  const over = clauses.filter(({ text }) => STREWS.test(text)).map(({ text }) => normaliseName(text))
+  const strewn = pan.lines.filter(
+    ({ food, read }) =>
+      (/^(?:seed|herb)$/.test(food?.group ?? '') || food?.id === 'spring-onion') &&
+      over.some((text) =>
+        normaliseName(read.name)
+          .split(' ')
+          .some((word) => word.length > 3 && text.includes(word)),
+      ),
+  )
+  if (!strewn.length) return
+  pan.lines = pan.lines.filter((item) => !strewn.includes(item))
+  finishOf(drafts).lines.push(...strewn)
+}
+
 /** Fat that the method only fries the closed pieces in is the pan's, wherever the list has it. */
 export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
+  strewnBesidePan(drafts, clauses)
   for (const draft of [...drafts])
     if (draft.kind === 'shell' && !draft.into) besideWrappers(draft, drafts, clauses)
   const pan = drafts.find((draft) => draft.kind === 'pan')

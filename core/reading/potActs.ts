@@ -1,6 +1,7 @@
 import type { Food } from '../food/food'
 import { foodIs } from '../food/groups'
 import type { PrecookingWay } from '../recipe/precookingWays'
+import { isFat } from './drafts'
 import { isAromatic } from './lineParts'
 import type { Pot } from './pot'
 import type { PotLines } from './potLines'
@@ -216,6 +217,7 @@ const STIRS_TOGETHER = /\b(?:mix|whisk|blend|combine|beat|stir)\b[^.;]*\bwith\b|
 const IN_MARINADE = /\b(?:with|and|\+) (?:all )?(?:the|its|their) marinade\b/i
 const THE_WATER = /\b(?:and|&) (?:the )?water\W*$/i
 const DRAINS_ALONE = /^\W*drain(?:ed)?(?: (?:well|it|them))*\W*$/i
+const MELTS_FIRST = /^\W*(?:meanwhile,? |then |now )*(?:heat|melt|warm) (?:the |some |half |\d\S* )/i
 const APART_ACTS = Object.entries<Act>(APART)
 const POT_ACTS = Object.entries<Act>(IN_POT)
 
@@ -230,6 +232,19 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
   // "Mash the boiled potatoes, fry the onion and add": what is mashed by itself is in no pan.
   if (MASHES.test(text) && pot.hot === null && own.length && own.every((at) => isReady(lines.foodOf(at))))
     pot.setAside(own)
+  // "Poach the chicken, remove. Melt the butter and cook the leeks": fat that is heated behind a simmering is in a pan
+  // of its own, and wet only when something is poured on.
+  const isNewPan =
+    pot.hot === 'simmer' &&
+    stretch.isFirst &&
+    MELTS_FIRST.test(text) &&
+    HEATS_FAT.test(text) &&
+    own.every((at) => isFat(lines.foodOf(at)))
+  if (isNewPan) {
+    pot.hot = null
+    pot.wet = false
+    pot.poured = false
+  }
   const apart = APART_ACTS.find(([, { fits }]) => fits(stretch, scene, null))
   if (apart) {
     apart[1].does(stretch, scene, null)

@@ -71,6 +71,14 @@ const IN_THIS_POT: readonly Turn[] = [
       pot.hot === 'fry' && (!pot.wet || (!pot.poured && isPlainCook(verbs))) && !SIMMERS.test(verbs),
   },
   {
+    // The fat was drained off, and what it left is enough to go on in.
+    says: 'Fry the chorizo, drain, add the potatoes and cook 10 minutes',
+    from: 'simmer',
+    to: 'fry',
+    when: ({ verbs, said }, pot) =>
+      pot.isDrained && !pot.wet && isPlainCook(verbs) && !COVERED.test(said) && !SIMMERS.test(verbs),
+  },
+  {
     // A splash that boils away leaves what was fried fried.
     says: 'Fry the mushrooms, add the wine, let it bubble away',
     from: 'simmer',

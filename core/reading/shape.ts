@@ -70,6 +70,9 @@ const SEAM_DOWN =
 /** Flattened, filled and drawn together; nothing makes it flat again. */
 const FLAT_THEN_GATHERED =
   /\bflatten\w*\b[^]*\b(?:gather|draw|bring|pull)\b[^.;]{0,30}\b(?:edges|sides|dough|together|up|round|around)\b(?![^]*\b(?:flatten|press|pat|roll)\b)/i
+/** "Pull the edges up and pinch. Turn over and flatten slightly". */
+const GATHERED_THEN_FLAT =
+  /\b(?:gather|pull|bring|draw)\b[^.;]{0,24}\b(?:edges|sides|dough)\b[^]{0,60}\b(?:flatten|roll (?:out |it )?(?:gently|again|flat)|press (?:flat|down))\b/i
 const HOLLOWED =
   /\b(?:hollow|make (?:a |an )?(?:hole|hollow|well|cup)|poke (?:a |your )?(?:hole|finger)|press (?:a |your )?thumb)\b[^]{0,120}\b(?:fill|stuff)\w*\b[^]{0,60}\b(?:close|seal|pinch)/i
 const PRESSED_INTO_BALLS =
@@ -192,6 +195,13 @@ const INSTEAD: readonly {
     of: ['half-moon'],
     when: ({ own, method }) =>
       /\bpockets?\b/i.test(own) && !FOLDS.test(method) && CLOSED_THEN_FLAT.test(method),
+    becomes: 'disc',
+  },
+  // Parcels that are gathered round what they hold and made flat.
+  {
+    of: ['parcel'],
+    when: ({ own, method }) =>
+      /\bparcels?\b/i.test(own) && !FOLDS.test(method) && GATHERED_THEN_FLAT.test(method),
     becomes: 'disc',
   },
   // Hand pies of two rounds are folded nowhere.

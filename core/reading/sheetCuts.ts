@@ -1,5 +1,5 @@
 import { foodIs } from '../food/groups'
-import type { Found } from './dividing'
+import { BASES, type Found } from './dividing'
 import { recalled } from './matches'
 import { inNumbers, mentionsIn, NOT_PIECES } from './mentions'
 import type { Clause } from './method'
@@ -71,6 +71,7 @@ const ALL_STACKED = recalled(
 const FROM_EACH = recalled(
   /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b(?![- ]?(?:inch|in\b|cm|mm|"))[^.;]{0,40}\b(?:from|out of) (?:each|every)(?: (?:\p{L}+ )?(?:sheet|pack|block|roll|crust)\b|(?=\W*(?:$|[,.;]|with\b)))/iu,
 )
+const ROLLED_THEN_CUT = recalled(/\broll(?:ed)? (?:it |them |each )?up\b[^.;]*\b(?:cut|slice)\b/i)
 const CUT_OTHERS = recalled(NOT_PIECES)
 const COOKED = recalled(/\b(?:bake|fry|steam|boil|grill|oven|serve|\d ?min)\b/i)
 /** More than dividing says by itself, which takes what is done to one sheet for what is done to all. */
@@ -120,6 +121,7 @@ export function bySheets(shell: readonly ReadIngredient[], clauses: readonly Cla
   let ahead: Clause | null = null
   for (const clause of clauses) {
     const text = inNumbers(clause.text)
+    if (BASES.test(text)) return []
     // Once they are baked they are cut to be eaten.
     if (clause.closed && COOKED.test(text)) break
     const before = ahead && ahead.step === clause.step ? inNumbers(ahead.text) : ''
@@ -138,8 +140,8 @@ export function bySheets(shell: readonly ReadIngredient[], clauses: readonly Cla
     if (each === null) seen.push(...partings(text, seen))
     for (const mention of seen) {
       if (each === null) [each, says] = [mention.count, text]
-      // "… then cut each strip in half".
-      else if (mention.each && !CUT_OTHERS.test(text)) each *= mention.count
+      // "… then cut each strip in half", "… roll up and cut into 5".
+      else if ((mention.each || ROLLED_THEN_CUT.test(text)) && !CUT_OTHERS.test(text)) each *= mention.count
     }
   }
   const layers = layersIn(clauses)

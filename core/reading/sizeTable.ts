@@ -257,6 +257,16 @@ export const SIZES = {
     after: after(IN_EACH),
     most: MOST_PIECE_GRAMS,
   },
+  fillingPut: {
+    of: 'weight',
+    says: 'Put 30 g curry in the middle.',
+    fact: 'filling-grams-per-piece',
+    before: before(String.raw`\b(?:put|place|spoon|lay|drop|pile|with)\b(?: about| around| roughly)?`),
+    after: after(
+      String.raw`(?:of )?(?:the )?(?:(?!dough|butter|oil)\p{L}+ ){1,3}(?:in(?:to)?|on(?:to)?|over) (?:the (?:middle|cent(?:re|er))|each|one half|every)\b`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
   fillingPortions: {
     of: 'weight',
     says: 'Divide the filling into 30 g portions.',
@@ -287,7 +297,7 @@ export const SIZES = {
     says: 'Divide the dough into 12 pieces of 40 g.',
     fact: 'ball-grams',
     before: before(
-      String.raw`\b(?:in|into|to|make|makes|get|shape|form|divide|of|cut|portion) (?:about )?\d{1,3} (?:equal |even |round )?(?:dough )?${LUMPS}\b(?:,| of| each| weighing| about| that weigh| at)*`,
+      String.raw`\b(?:in|into|to|make|makes|get|shape|form|divide|of|cut|portion) (?:about )?\d{1,3} (?:equal |even |round )?(?:dough )?${LUMPS}\b(?:,| of| \(|\(?each| each| weighing| about| that weigh| at)*`,
     ),
     most: MOST_PIECE_GRAMS,
   },

@@ -143,7 +143,7 @@ const BARE_MINUTES = new RegExp(
     String.raw`\b\d{3} ?(?:°|deg\w*)? ?[cf]?(?: fan)? for (?:about |around )?${FEW}(?: more)?(?=\W*(?:$|[,;)]|\.(?!\d)))`,
     // "3 the other", "20 covered"
     String.raw`\b\d{1,2}(?= (?:on )?the (?:other|second|next)\b)`,
-    String.raw`\b\d{1,2}(?= (?:(?:un)?covered|on the (?:top|bottom|other|second|middle|lower|upper))\b)`,
+    String.raw`(?<!\bkeep(?:ing)? )\b\d{1,2}(?= (?:(?:un)?covered|on the (?:top|bottom|other|second|middle|lower|upper))\b)`,
   ].join('|'),
   'gi',
 )
