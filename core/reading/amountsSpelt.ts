@@ -271,6 +271,14 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     },
   },
   {
+    like: '125 g / 4 oz / 1 cup flour',
+    becomes: '125 g/1 cup flour',
+    pattern: rule(
+      String.raw`(${NUMBER}) ?(${UNIT})\s*[/|]\s*(?:${NUMBER}) ?(?:${UNIT})\s*[/|]\s*(?=(?:${NUMBER}) ?(?:${UNIT}))`,
+    ),
+    to: (_, number, unit) => `${number} ${unit}/`,
+  },
+  {
     like: 'butter, 250 g-ish',
     becomes: 'butter, 250 g',
     pattern: rule(String.raw`(${NUMBER}) ?(${UNIT})-ish\b`),

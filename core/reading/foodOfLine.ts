@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { carries, hazardsOfWord } from '../food/hazards'
+import { foodIs } from '../food/groups'
 import { withPlainAmounts } from './amountsSpelt'
 import { isBoiledSoft } from './boiledWeight'
 import { matchFood, normaliseName } from './match'
@@ -178,6 +179,7 @@ const hasAllergen = (food: Food, one: Food['allergens'][number]) =>
 const hasOrigin = (food: Food, one: Food['origins'][number]) =>
   food.origins.includes(one) || food.possibleOrigins.includes(one)
 
+const IN_TUBE = /\btubes?\b|\b\d{1,2}[- ](?:count|ct) cans?\b|\bcans?\b[^,]*\d{1,2}[- ](?:count|ct)\b/i
 /** The food of a line, by its name together with what is said behind it: "tuna, canned", "450 g flour (strong)". */
 export function matchWithPrep(read: ReadLine, foods: Foods) {
   const dry = WEIGHED_DRY.test(read.name) || read.prep.some((word) => SAID_DRY.test(word.trim()))
@@ -224,6 +226,9 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
   // What comes out of a can is the canned food where there is one: "400 g tin chopped tomatoes".
   const packed = read.prep.includes('from a container') ? matchFood(`canned ${read.name}`, foods) : null
   const isCan = /\b(?:cans?|tins?|tinned|canned|jars?)\b/i.test(withPlainAmounts(read.raw))
+  // "1 tube biscuits (8 count)": what is sold in tubes is dough, whatever else goes by its name.
+  const tubed = IN_TUBE.test(read.raw) ? matchFood(`canned ${read.name}`, foods) : null
+  if (tubed?.how === 'exact' && foodIs(tubed.food, 'bought-dough')) return tubed
   // "390 g carton green lentils, drained": pulses out of their water are cooked, whatever they come in.
   const isDrained =
     packed?.food.group === 'pulse' && read.prep.some((word) => /^(?:rinsed and )?drained\b/i.test(word))

@@ -71,7 +71,9 @@ function unitGramsOf(term: Term, food: Food, standInUnit: string | null): TermGr
     }[id]
     return synonym && !standInUnit ? unitGramsOf({ ...term, unitId: synonym }, food, id) : null
   }
-  const factor = sized || !own || id === 'piece' ? 1 : sizeFactor
+  // A large wrapper is of the usual size: what is bought in sheets is sold as large or small.
+  const isSheet = id === 'piece' && (foodIs(food, 'bought-dough') || food.group === 'bread')
+  const factor = sized || isSheet || (!own && id !== 'piece') ? 1 : sizeFactor
   const size = term.size ? `${term.size} ` : ''
   const grams = round(each * factor)
   const text = term.unitId
