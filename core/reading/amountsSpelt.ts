@@ -70,6 +70,9 @@ const WHOLE_AND_PART: AmountWording = {
 export const withPlainHalves = (text: string): string =>
   text.replace(WHOLE_AND_PART.pattern, (...found: string[]) => WHOLE_AND_PART.to(...found))
 
+const SPREADS = 'butter|lard|ghee|dripping|margarine'
+const SIZED_LIKE = 'walnut|egg|hazelnut'
+
 /** Every wording, in the order in which they are brought to the one form. */
 export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   {
@@ -271,6 +274,25 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     },
   },
   {
+    // Of older kitchens, from memory: a walnut of butter is a tablespoon, an egg of it two ounces.
+    like: 'a knob of butter the size of a walnut',
+    becomes: '15 g butter',
+    pattern: rule(
+      String.raw`(?:an? )?(?:(?:knob|lump|piece|nut|bit) )?(?:of )?(${SPREADS}),? (?:about )?the size of an? (${SIZED_LIKE})|(?:an? )?(${SIZED_LIKE})[- ]sized (?:knob|lump|piece|nut|bit) of (${SPREADS})`,
+    ),
+    to: (_, fat, size, sized, ofFat) => {
+      const like = (size || sized)!.toLowerCase()
+      const grams = { walnut: 15, egg: 57, hazelnut: 5 }[like]
+      return `${grams} g ${fat || ofFat}`
+    },
+  },
+  {
+    like: 'juice of 1 to 2 limes',
+    becomes: 'juice of 1-2 limes',
+    pattern: rule(String.raw`(juice|zest|rind) of (\d) (?:to|or) (?=\d\b)`),
+    to: (_, what, many) => `${what} of ${many}-`,
+  },
+  {
     like: '125 g / 4 oz / 1 cup flour',
     becomes: '125 g/1 cup flour',
     pattern: rule(
@@ -295,7 +317,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
 ]
 
 const MAY_HOLD =
-  /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|\bbox|\broll|\b(?:and a)\b|(?:tsp|tbsp|spoon)$/i
+  /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|size|\bbox|\broll|\b(?:and a)\b|(?:tsp|tbsp|spoon)$/i
 
 /**
  * A line with its amounts in one form: "a cup and a half of milk", "quarter of a kilo", "200/250 g" become "1 1/2 cup

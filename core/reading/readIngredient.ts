@@ -224,7 +224,9 @@ function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
     const isName =
       named.measures.length > 0 && !mayHoldNumber(text) && matchFood(text, foods)?.how === 'exact'
     const own = isName ? { ...named, name: text.trim(), measures: [] } : named
-    const match = matchFood(own.name, foods)
+    // "Minced beef or lamb": either is minced.
+    const minced = taken.group === 'minced-meat' ? matchFood(`minced ${own.name}`, foods) : null
+    const match = minced?.how === 'exact' ? minced : matchFood(own.name, foods)
     if (!match || match.food.id === taken.id || match.how === 'part') continue
     const asTheLine = { ...read, name: own.name, alternative: null, prep: own.prep }
     // "250 g pecorino (or a mild young cheese)": the article counts none.

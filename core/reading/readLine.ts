@@ -59,7 +59,7 @@ const WANTED_AMOUNT = new RegExp(
 
 /** "juice of half a lemon" is an amount of lemon juice. */
 const CITRUS = new RegExp(
-  String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))?(?: of)? (${NUMBER_PATTERN})\s+(lemon|lime|orange)s?`,
+  String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))?(?: of)? ((?:${NUMBER_PATTERN})(?:\s*[-–]\s*\d)?)\s+(?:(?:large|small|medium|big|juicy|unwaxed) )?(lemon|lime|orange)s?`,
   'iu',
 )
 const TO_TASTE =

@@ -73,7 +73,7 @@ function unitGramsOf(term: Term, food: Food, standInUnit: string | null): TermGr
   }
   // A large wrapper is of the usual size: what is bought in sheets is sold as large or small.
   const isSheet = id === 'piece' && (foodIs(food, 'bought-dough') || food.group === 'bread')
-  const factor = sized || isSheet || (!own && id !== 'piece') ? 1 : sizeFactor
+  const factor = (sized && id !== 'leaf') || isSheet || (!own && id !== 'piece') ? 1 : sizeFactor
   const size = term.size ? `${term.size} ` : ''
   const grams = round(each * factor)
   const text = term.unitId
@@ -298,7 +298,7 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
  * @returns grams as it goes into the bowl, with the low and high end and a note for every assumption
  */
 export function weighLine(stated: ReadLine, food: Food): Weighed {
-  const read = withGrams(stated, food)
+  const read = withGrams(inLeaves(stated, food), food)
   const made = read.measures
     .map((measure) => ({ measure, grams: measureGrams(measure, food) }))
     .filter((entry): entry is { measure: Measure; grams: MeasureGrams } => entry.grams !== null)
@@ -384,3 +384,13 @@ function withGrams(read: ReadLine, food: Food): ReadLine {
     each !== undefined && (term.high <= MAX_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
   return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
 }
+
+/** "10 large cabbage leaves": leaves are counted, and no heads. */
+function inLeaves(read: ReadLine, food: Food): ReadLine {
+  if (food.group !== 'leafy' || !food.unitGrams.leaf || !LEAVES.test(read.name)) return read
+  const measures = read.measures.map((measure) =>
+    measure.map((term) => (term.unitId === null ? { ...term, unitId: 'leaf' as const } : term)),
+  )
+  return { ...read, measures }
+}
+const LEAVES = /\bleaf$|\bleaves$/i
