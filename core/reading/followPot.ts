@@ -33,6 +33,9 @@ import { isHeatLine } from './time'
 /** A clause that says nothing of its own and simmers on: "then simmer for 10 minutes". */
 const SIMMERS_ON = /^\W*(?:and )?(?:then )?(?:simmer|boil|cook) (?:for |it |them )*(?:an?|\d|half)\b/i
 
+/** "Whisk the eggs and milk; scramble in the same pan". */
+const SCRAMBLES = /^\W*(?:then |and )*scramble\b/i
+
 const FRYING_PAN = /\b(?:same|hot|dry|frying|grill|griddle) pan\b|\b(?:skillet|wok|tawa|kadai)\b/i
 
 const HEATS_FAT_ALONE = recalled(
@@ -124,14 +127,17 @@ const listsFoods = (text: string): boolean => {
 const LEAST_LISTED = 4
 
 /** Whether a clause speaks of what is in this part's pot; one that closes the pieces takes it off the heat. */
-function speaksOf(clause: Clause, draft: Draft, { pot, lines }: Scene, isItsOil: boolean): boolean {
+function speaksOf(clause: Clause, draft: Draft, { pot, lines, objects }: Scene, isItsOil: boolean): boolean {
   const { about, closed, text } = clause
   const isOwn = about === draft
   // A clause that says nothing of its own goes on with the pot that is hot.
   const goesOn =
     about === null &&
     !closed &&
-    (pot.hot !== null || (pot.last === 'simmer' && SIMMERS_ON.test(text)) || isItsOil)
+    (pot.hot !== null ||
+      (pot.last === 'simmer' && SIMMERS_ON.test(text)) ||
+      isItsOil ||
+      (objects.whisked && SCRAMBLES.test(text)))
   if (!isOwn && !goesOn) {
     // While the dough is rolled and cut nothing goes on cooking.
     if (about === 'pieces' || (about?.kind === 'shell' && ROLLS.test(text))) {

@@ -64,6 +64,8 @@ const ON_TRAY =
 /** What is done to food on a tray before it goes into the oven. */
 const STREWS = /^\W*(?:drizzle|sprinkle|scatter|strew|season|dot|toss|turn|coat|brush|rub|dust|salt)\b/i
 
+/** "Whisk the eggs with the milk. Scramble in the same pan". */
+const WHISKS_EGGS = /^\W*(?:then )?(?:whisk|beat)\b[^.;]*\beggs?\b/i
 const REST_OF_IT =
   /\b(?:some|half|part) (?:of )?(?:the |your )?(?:milk|water|stock|cream|oil|butter|sugar)\b[^.;]{0,24}\bthe rest(?=\W*(?:$|[.,;]))/i
 /** A clause up to what its verb is done in, with, or until. */
@@ -82,6 +84,8 @@ export class Objects {
   private blended: readonly number[] = []
   /** What the clause before cut up or blitzed. */
   private madeReady: readonly number[] = []
+  /** … and these were eggs that were whisked. */
+  whisked = false
   /** What "them" stands for. */
   private lastNamed: readonly number[] = []
   /** What the clause has named so far. */
@@ -104,8 +108,15 @@ export class Objects {
       named.length === 0 || WITH_OTHERS.test(said) || !this.lines.namedIn(objectOf(said)).length
     const cooksReady = DOES_IT_IN.test(said) && !isHot && isOfReady
     // "Soak the mushrooms, then cook in the same water".
-    this.prepared = sentence === this.sentence ? this.lastPrepared : cooksReady ? this.madeReady : []
-    this.madeReady = BLENDS.test(said) || PREPARES.test(said) || PUTS_IN.test(said) ? named : []
+    this.prepared =
+      sentence === this.sentence && !(cooksReady && this.whisked)
+        ? this.lastPrepared
+        : cooksReady
+          ? this.madeReady
+          : []
+    this.whisked = WHISKS_EGGS.test(said)
+    this.madeReady =
+      BLENDS.test(said) || PREPARES.test(said) || PUTS_IN.test(said) || this.whisked ? named : []
     if ((BLENDS.test(said) || GRINDS.test(said)) && named.length) this.blended = named
     if (MARINATES.test(said)) this.marinated = named
     this.sentence = sentence

@@ -20,7 +20,7 @@ export const OUT_OF_POT = recalled(
   /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)\p{L}+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\b(?:squeeze|wring)(?: (?:it|them))?\W*$|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*\W*$|^\W*(?:mash|crush|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?!\p{L})/iu,
 )
 export const ADDS = recalled(
-  /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
+  /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|chuck in|bung in|sling in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
 )
 export const LID_ALONE = recalled(
   /^\W*(?:cover(?: the pan)?|(?:put )?(?:the |a )?lid on|stir(?:ring)?(?: (?:occasionally|often|well))?|season(?: well)?)\W*$/i,
@@ -49,7 +49,7 @@ export const INTO_BOWL = recalled(
   /\b(?:tip|turn|scrape|transfer|put|move|empty|spoon|add)\b (?:it |them |this |everything |all |the \p{L}+ )?(?:out )?(?:in)?to (?:(?:a|the|your|another) )?(?:\p{L}+ )?(?:bowl|processor|blender)\b/iu,
 )
 export const DOES_IT_IN = recalled(
-  /^\W*(?:and )?(?:then )?(?:(?:pressure|slow)[- ]cook|stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer|boil|steam)\s+(?:(?:it|them|gently|slowly|all|this)\s+)*(?:in|with|for|until|till|over|on|\d)/iu,
+  /^\W*(?:and )?(?:then )?(?:(?:pressure|slow)[- ]cook|stir[- ]?fry|fry|saut[eé]|cook|roast|soften|sweat|brown|simmer|boil|steam|scramble)\s+(?:(?:it|them|gently|slowly|all|this)\s+)*(?:in|with|for|until|till|over|on|\d)/iu,
 )
 
 /** With less liquid than this share of what is in the pot nothing simmers. Our own choice. */
@@ -57,7 +57,7 @@ export const MIN_POURED_SHARE = 0.08
 
 export const SIMMERS = recalled(/\b(?:simmer|stew|braise|bubble|boil|poach|lid|cover)/i)
 export const POURS_ON = recalled(
-  /(?:\b(?:add|pour|(?<!\ban? (?:\p{L}+ )?)splash|plus|cover)\b|\+)(?![^.]{0,40}\ba (?:small |little |tiny |good )?(?:splash|dash|drop)\b)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/iu,
+  /(?:\b(?:add|pour|(?:chuck|throw|tip|bung|sling) in|(?<!\ban? (?:\p{L}+ )?)splash|plus|cover)\b|\+)(?![^.]{0,40}\ba (?:small |little |tiny |good )?(?:splash|dash|drop)\b)(?:[^.]|(?<=\b(?:c|tbsp|tsp|oz))\.){0,40}\b(?:water|stock|broth|wine|beer|ale|cider)\b/iu,
 )
 
 /** "Add the peas and 1/4 cup water, cover, cook 10 min": it stews. */

@@ -292,6 +292,16 @@ export const SIZES = {
     ),
     most: MOST_PIECE_GRAMS,
   },
+  doughTaken: {
+    of: 'weight',
+    says: 'Take 25 g of the dough, flatten.',
+    fact: 'ball-grams',
+    before: before(
+      String.raw`\b(?:take|use|weigh(?: out| off)?|(?:pinch|pull|break|tear|cut) off)(?: about)?`,
+    ),
+    after: after(String.raw`(?:of )?(?:the |your )?(?:dough|pastry)\b`),
+    most: MOST_PIECE_GRAMS,
+  },
   ballsOf: {
     of: 'weight',
     says: 'Divide the dough into 12 pieces of 40 g.',

@@ -194,6 +194,8 @@ export const UNITS: readonly Unit[] = [
   { id: 'cube', kind: 'count', factor: 1, names: ['cube', 'cubes'] },
   { id: 'head', kind: 'count', factor: 1, names: ['head', 'heads', 'bulb', 'bulbs'] },
   { id: 'leaf', kind: 'count', factor: 1, names: ['leaf', 'leaves'] },
+  // A packet of two sheets; nobody calls it so.
+  { id: 'pair', kind: 'count', factor: 1, names: [] },
   { id: 'fillet', kind: 'count', factor: 1, names: ['fillet', 'fillets'] },
   { id: 'scoop', kind: 'count', factor: 1, names: ['scoop', 'scoops'] },
   { id: 'punnet', kind: 'count', factor: 1, names: ['punnet', 'punnets'] },

@@ -298,7 +298,8 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
  * @returns grams as it goes into the bowl, with the low and high end and a note for every assumption
  */
 export function weighLine(stated: ReadLine, food: Food): Weighed {
-  const read = withGrams(inLeaves(stated, food), food)
+  const named = inPairs(inLeaves(stated, food), food)
+  const read = withGrams(named, food)
   const made = read.measures
     .map((measure) => ({ measure, grams: measureGrams(measure, food) }))
     .filter((entry): entry is { measure: Measure; grams: MeasureGrams } => entry.grams !== null)
@@ -332,7 +333,7 @@ export function weighLine(stated: ReadLine, food: Food): Weighed {
       ),
     )
   }
-  if (read !== stated)
+  if (read !== named)
     notes.push(check('bare-number', `No unit is written: ${describe(stated.measures[0]!)} is taken as grams`))
   if (read.approximate) notes.push(note('approximate', 'The line says "about"'))
   const weighed: Weighed = {
@@ -383,6 +384,19 @@ function withGrams(read: ReadLine, food: Food): ReadLine {
   const counted =
     each !== undefined && (term.high <= MAX_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
   return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
+}
+
+/** "1 box puff pastry (2 sheets)": a packet that holds two sheets is a larger one than that of one. */
+function inPairs(read: ReadLine, food: Food): ReadLine {
+  const [packs, sheets] = read.measures
+  const isPair =
+    food.unitGrams.pair !== undefined &&
+    read.measures.length === 2 &&
+    isPacket(packs!) &&
+    sheets!.every(({ unitId }) => unitId === 'sheet' || unitId === null) &&
+    sheets![0]!.low === 2 &&
+    packs![0]!.low === 1
+  return isPair ? { ...read, measures: [[{ ...packs![0]!, unitId: 'pair' }]] } : read
 }
 
 /** "10 large cabbage leaves": leaves are counted, and no heads. */
