@@ -154,7 +154,10 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
     const food = block[at]?.food
     if (!food) return block[at] ? 'other' : 'end'
     // Half a pot of jam is what is inside; a spoon of it sweetens.
-    if (SWEET_INSIDE.test(food.id) && (block[at]!.line.grams ?? 0) >= SWEET_INSIDE_GRAMS) return 'other'
+    // At the end of a list the little of it goes in: nothing is mixed into a dough behind its liquid.
+    const isLast = at === block.length - 1 && at > flourAt && alone
+    if (SWEET_INSIDE.test(food.id) && (isLast || (block[at]!.line.grams ?? 0) >= SWEET_INSIDE_GRAMS))
+      return 'other'
     // Cream cheese behind flour of nuts melts into it as the cheese above does.
     if (isLean(block[flourAt]!) && melts(block[at])) return 'dough'
     return foodIs(food, 'of-dough') ? 'dough' : isPassed(food) || ZEST.test(food.id) ? 'passed' : 'other'

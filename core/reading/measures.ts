@@ -205,7 +205,10 @@ export function readMeasures(text: string): { measures: Measure[]; rest: string;
       // "1 can (400 g)", "2 cans (400 g each)": the weight is of one container, so it is multiplied.
       const outer = measures[0]![0]!
       // "1/2 block (200 g)" is what goes in; of a can the bracket says how large it is.
-      const isPart = outer.low < 1 && outer.unitId !== 'can'
+      const isOfUsualCan = found.some(
+        ([term]) => term!.unitId === 'g' && term!.low === outer.low * USUAL_CAN_GRAMS,
+      )
+      const isPart = outer.low < 1 && (outer.unitId !== 'can' || isOfUsualCan)
       const each = /\beach\b/i.test(bracket[1]!) || (isContainer(outer) && outer.low !== 1 && !isPart)
       measures.push(...found.map((measure) => (each ? times(measure, outer) : measure)))
       rest = rest.slice(bracket[0].length)
@@ -216,6 +219,8 @@ export function readMeasures(text: string): { measures: Measure[]; rest: string;
   return { measures, rest, container: isContainer(measures[0]![0]!) }
 }
 
+/** Half of a tin that is called 200 g is half of the usual one. Common practice, no source. */
+const USUAL_CAN_GRAMS = 400
 /** "1 pack (2 x 320 g sheets)": so many of a weight, all of them in it. */
 const MANY_INSIDE = /^\(?\s*(\d{1,2})\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|kg|oz|ml|lb)\b[^)]*/i
 

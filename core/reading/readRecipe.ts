@@ -4,6 +4,7 @@ import { allLines, foodOf } from '../recipe/lines'
 import { PRECOOKING_TABLE, PRECOOKING_WAYS } from '../recipe/precookingWays'
 import { PART_KINDS, RECIPE_VERSION, type LinePrecooking, type PartKind } from '../recipe/vocabulary'
 import { questionsAbout, type Question } from './questions'
+import { amountsByMethod } from './amountsByMethod'
 import { brushByMethod, leaveInFilling } from './byMethod'
 import { washBesideSheet } from './sheetWash'
 import { fillWithScrambled } from './scrambled'
@@ -12,7 +13,7 @@ import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
 import { tossedIn } from './components'
 import { countPieces } from './counts'
-import { isDoughBase, isFat, type Draft, type Placed } from './drafts'
+import { isFat, type Draft, type Placed } from './drafts'
 import { askAboutSheets, timesPieces } from './eachPiece'
 import { oneEggOnTop } from './eggOnTop'
 import { shareOutDivided } from './dividedFat'
@@ -25,12 +26,12 @@ import { assumePanFat } from './pan'
 import { brothByMethod, panFatByMethod, steamWaterByMethod } from './panByMethod'
 import { placeLines } from './placeLines'
 import { readPrecooking } from './precooking'
-import { linesFromProse } from './prose'
 import { limit, type ReadIngredient } from './readIngredient'
 import { seasonToTaste } from './seasoning'
 import { handleChoices, squeezeByMethod } from './saidOfLines'
 import { readShape } from './shape'
 import { takeUpWater } from './takesUp'
+import { tellProse } from './tellProse'
 import { tidy } from './tidy'
 import { markScalded } from './scalding'
 import { restOver, tossOver } from './tossed'
@@ -132,6 +133,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   tellUnlistedSeasoning(drafts, clauses, foods, notes)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)
   markScalded(drafts, clauses)
+  amountsByMethod(drafts, clauses, foods)
   for (const draft of drafts) {
     squeezeByMethod(draft, clauses)
     takeUpWater(draft, clauses, foods)
@@ -187,44 +189,6 @@ export function readRecipe(text: string, foods: Foods): Intake {
     questions: questionsAbout(recipe, foods),
   }
 }
-
-/** A recipe told in sentences has its ingredients in them. */
-function tellProse(outline: Outline, placed: Placed, foods: Foods): void {
-  const hasShell = placed.drafts.some(
-    (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => isDoughBase(food)),
-  )
-  if (!outline.steps.length) return
-  if (hasShell) return tellFilling(outline, placed, foods)
-  const bare = !placed.drafts.some((draft) => draft.lines.length)
-  const told = linesFromProse(outline.steps, foods, bare ? null : 'shell')
-  if (!told.some((section) => section.items.length)) return
-  const more = placeLines({ ...outline, sections: told }, foods)
-  if (!bare && !more.drafts.some((draft) => draft.lines.some(({ food }) => isDoughBase(food)))) return
-  // Bought dough that is no flour of ours is still the dough: only an empty shell is filled.
-  const own = placed.drafts.find((draft) => draft.kind === 'shell')
-  if (own) return
-  placed.drafts.push(...more.drafts)
-  placed.notes.push({
-    code: 'from-prose',
-    level: 'check',
-    text: 'The amounts were read out of the sentences of the method: look them over',
-  })
-}
-
-/** "For the filling boil 500 g potatoes …" beside a dough that is listed: what goes in stands in the sentences alone. */
-function tellFilling(outline: Outline, placed: Placed, foods: Foods): void {
-  if (placed.drafts.some(({ kind, lines }) => kind !== 'shell' && kind !== 'pan' && lines.length)) return
-  const told = linesFromProse(outline.steps, foods, 'filling')
-  if (!told.some((section) => section.items.length >= MIN_TOLD_FILLING)) return
-  placed.drafts.push(...placeLines({ ...outline, sections: told }, foods).drafts)
-  placed.notes.push({
-    code: 'from-prose',
-    level: 'check',
-    text: 'The filling was read out of the sentences of the method: look its amounts over',
-  })
-}
-/** One food in a sentence may be said in passing. */
-const MIN_TOLD_FILLING = 2
 
 interface CookingFound {
   way: Recipe['cooking']['way']

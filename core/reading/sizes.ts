@@ -155,7 +155,8 @@ const SPOONED =
 const EACH_OF = /^\s*each(?: of)? ((?:[\p{L}]+(?: \p{L}+)?, )*[\p{L}]+(?: \p{L}+)?,? (?:and|&) \p{L}+)/iu
 /** "In butter (2 tbsp per dozen)". */
 const FAT_AHEAD = /\b(?:oil|butter|ghee|lard)\W*\(\W*$/i
-const OF_THE_PAN = /^\W*(?:of )?(?:\p{L}+ )?(?:oil|water|butter|ghee)\b/iu
+const OF_THE_PAN =
+  /^\W*(?:of )?(?:(?:sea|fine|kosher|black|white|ground) )?(?:\p{L}+ )?(?:oil|water|butter|ghee|salt|pepper|baking (?:powder|soda))\b/iu
 
 /**
  * The sizes that a clause says: discs, cutters and oil in cm, thickness in mm, balls and fillings in grams, spoonfuls in

@@ -85,7 +85,7 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   const plain = withPlainAmounts(line.replace(/\s*[,;]\s*$/, ''))
   const raw = withPlainPastes(
     withEachInBrackets(plain).replace(
-      /\s*\((?:for (?:the )?)?((?:egg )?wash|eggwash|glaze|brushing)\)\s*$/i,
+      /\s*\((?:(?:for|to) (?:the )?)?((?:egg )?wash|eggwash|glaze|brushing|seal(?:ing)?)\)\s*$/i,
       ', for $1',
     ),
   )
