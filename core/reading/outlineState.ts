@@ -149,6 +149,8 @@ export class OutlineState {
   }
 
   item(row: Row, text: string): void {
+    // "Topping: none".
+    if (/^(?:none|nil|nothing|n\/?a)\W*$/i.test(text)) return this.remark(row, row.text)
     if (this.isWashBehindList(row, text)) return this.itemOf('finish', row, text)
     if (this.isBehindDough(row, text)) this.section = null
     this.section ??= this.open(null)

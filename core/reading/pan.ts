@@ -41,7 +41,11 @@ const DRY = recalled(
 /** The fat that the sentences about cooking the pieces name: "fry in butter". */
 function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
   for (const { text, about } of clauses) {
-    if (about !== 'pieces' || !/\b(?:fry|cook|griddle|toast|brown|tawa|tava|pan)\b/i.test(text)) continue
+    if (
+      about !== 'pieces' ||
+      !/\b(?:fry|saut[eé]|cook|griddle|toast|brown|crisp|tawa|tava|pan)(?!\p{L})/iu.test(text)
+    )
+      continue
     const match =
       /(?:\b(?:in|with|applying|a little|some|of)(?:\s+(?:about )?(?:[\d¼½¾][\d./]*|half an?|an?)[ -]?(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)?)?|(?:^\W*|,\s*)(?:\d[\d./ ]*|[¼½¾]|half an?|half|an?|one) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+(?:of )?((?:a little |little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
         text,

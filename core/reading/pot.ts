@@ -5,6 +5,7 @@ import { exactMinutes, timesIn } from './time'
 const STANDS =
   /\bafter (?:about |the first )?$|\b(?:marinate|(?<!the )rest|soak|stand|chill|cool)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
 const UNTIL_DRY = /\b(?:until|till) (?:quite |nearly |almost )?dry\b/i
+const BOILS = /\b(?:par-?)?boil|\bblanch/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 
 /** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
@@ -57,6 +58,15 @@ export class Pot {
     const own = this.hot === 'fry' && way === 'roast' && !/\boven\b/i.test(text) ? 'fry' : way
     // "Fry the onion, add the kraut, braise 40 min until dry": without a liquid what was put in goes on frying.
     const isDry = own === 'simmer' && this.hot === 'fry' && !lines.length && !this.wet
+    // "Add the beef. Boil the potatoes separately": no water was poured into the frying pan.
+    const isOtherPot =
+      this.hot === 'fry' &&
+      own === 'simmer' &&
+      !this.wet &&
+      BOILS.test(text) &&
+      lines.length > 0 &&
+      lines.every((at) => !this.ways.has(at))
+    if (isOtherPot) this.added.clear()
     for (const at of this.added) this.ways.set(at, isDry && UNTIL_DRY.test(text) ? 'fry' : own)
     this.added.clear()
     for (const at of lines) if (!this.ways.has(at) && !this.kept.has(at)) this.ways.set(at, own)

@@ -8,6 +8,9 @@ export const DRY =
 const IN_FAT = recalled(
   /(?<!\b(?:mix|stir|rub|fold|beat|whisk|pour|work|toss|coat|dip|turn|brush|roll|blend)\b[^.;,]{0,24})\bin (?:the |a (?:little|bit of) |some (?:of the )?|hot |half (?:of )?the )?(?:oil|butter|ghee|lard|dripping)(?=\W*(?:$|,|until|till|for|over|on|with|\())/i,
 )
+const TILL = /\b(?:until|till)\b.*$/i
+const IN_LIQUID =
+  /\bin (?:the |its |their |some |a little |plenty of |\d\S* ?(?:ml |cups? |g )?(?:of )?)?(?:salted |boiling |simmering )*(?:water|stock|broth|milk)\b/i
 const HEATS_LIQUID = recalled(
   /^\W*(?:heat|warm|bring) (?:the |\d\S* )?(?:\p{L}+ )?(?:milk|cream|stock|broth)\b(?![^.;]*\b(?:flour|dough|yeast)\b)/iu,
 )
@@ -69,6 +72,8 @@ export function wayIn(
   if (fatNamed) return 'fry'
   // "Cook the potatoes until tender, drain": they were in water.
   if (drained) return 'simmer'
+  // "Cook the apples in water till the water is gone": before it went they were in it.
+  if (IN_LIQUID.test(text.replace(TILL, ''))) return 'simmer'
   // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
   const pot = text.replace(DRY, ' ')
   if (

@@ -15,7 +15,7 @@ const MENTION = new RegExp(
   'giu',
 )
 const SEASONS = recalled(
-  /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:\p{L}+ ){0,3}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu,
+  /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:[\p{L}\d/.½¼¾]+ ){0,4}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu,
 )
 /** "A knob of butter on top", "a squeeze of lemon": by the hand, without a number. */
 const BY_HAND =
