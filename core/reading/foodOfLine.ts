@@ -102,6 +102,16 @@ export function asWeighed(read: ReadLine, foods: Foods): ReadLine {
   return { ...read, name: dry, prep: [...new Set(prep)] }
 }
 
+/** "1 recipe pie dough", "a batch of pizza dough": of another page, and nobody knows how much it makes. */
+export function asOneMaking(read: ReadLine, foods: Foods): ReadLine {
+  const dough = ONE_MAKING.exec(read.name)?.[1]
+  const isCounted = read.measures.every((measure) => measure.every(({ unitId }) => unitId === null))
+  if (!dough || !foodIs(matchFood(dough, foods)?.food, 'bought-dough')) return read
+  return { ...read, name: dough, measures: isCounted ? [] : read.measures }
+}
+const ONE_MAKING =
+  /^(?:recipes?|batch(?:es)?|quantity|quantities|lots?|portions?)(?: (?:of|for))?(?: (?:the|my|your|basic|this))* (\p{L}.*)$/iu
+
 /** "Warm milk (I use oat)": what this cook takes, and what the line allows instead. */
 export function asUsed(read: ReadLine, foods: Foods): ReadLine {
   for (const word of read.prep) {

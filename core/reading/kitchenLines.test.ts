@@ -128,3 +128,19 @@ describe('what the method takes of a line without an amount', () => {
       ).notes.find(({ code }) => code === 'unlisted')?.text,
     ).toContain('salt in “Filling”'))
 })
+
+describe('a dough from another page', () => {
+  it.each(['1 recipe pie dough', '1 batch of pizza dough', '1 quantity shortcrust pastry'])(
+    '%s is asked about',
+    (text) => {
+      const [one] = linesOf(text)
+      expect([one!.food?.group, one!.line.grams]).toEqual(['pastry', null])
+      expect(one!.line.notes.map(({ code }) => code)).toContain('no-amount')
+    },
+  )
+  it('what it weighs holds', () => {
+    const [one] = linesOf('a batch of pizza dough (about 500 g)')
+    expect(one!.line.grams).toBe(500)
+    expect(one!.line.notes.map(({ code }) => code)).not.toContain('part-match')
+  })
+})

@@ -238,3 +238,30 @@ describe('shapes', () => {
     ['1 tsp in each, pinch corners together. Fry 3 min.', 'Crab rangoon', 'parcel'],
   ])('%s', (steps, title, shape) => expect(read(FILLING, steps, title).shape).toBe(shape))
 })
+
+describe('what is sealed and dipped with', () => {
+  it('a paste of flour beside wrappers seals them', () =>
+    expect(
+      parts(
+        'Samosas\nMakes 24\n\nFilling\n450 g beef mince\n\nFor assembly\n12 spring roll wrappers, cut in half lengthwise\n1 tablespoon flour mixed with 2 tablespoons water\n\nFry the beef. Fold, fill and seal with flour paste. Bake 15 min at 200C.',
+      ),
+    ).toEqual(['shell: spring-roll-wrapper', 'filling: minced-beef', 'finish: plain-flour water']))
+  it('flour with water by the cup stays a dough', () =>
+    expect(
+      parts('Pies\n\nDough\n12 sheets filo\n200 g flour\n120 ml water\n\nFilling\n300 g mince\n\nFill.')[0],
+    ).toBe('shell: filo plain-flour water'))
+  it('raw egg to dip in is on the pieces, and no sauce', () =>
+    expect(
+      parts(
+        'Parcels\n8 sheets rice paper\n\nFilling\n1 can tuna (120g drained)\n50g cheddar\n\n1 egg (for dipping)\n\nDip paper in beaten egg, fill, fold. Air fry 200C 10 mins.',
+      ),
+    ).toEqual(['shell: rice-paper', 'filling: tuna-can cheddar', 'finish: egg']))
+  it('a disc that is closed and formed to a ball is a bun', () =>
+    expect(
+      read(
+        FILLING,
+        'Flatten into discs, fill; pinch up to close, form a ball then poke a hole. Bake 22 min.',
+        'Stuffed bagels',
+      ).shape,
+    ).toBe('bun'))
+})

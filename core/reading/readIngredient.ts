@@ -5,6 +5,7 @@ import { newLine, type Choice, type Line } from '../recipe/document'
 import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
 import { boiledPerGram, isBoiledSoft } from './boiledWeight'
 import {
+  asOneMaking,
   asUsed,
   asWeighed,
   COOKED_HERE,
@@ -109,7 +110,7 @@ function filledUp(text: string, foods: Foods): ReadIngredient[] | null {
  */
 export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   const written = readLine(limit(turnedRound(raw, foods) ?? raw, MAX_READ_CHARACTERS))
-  const read = withoutTail(asUsed(asWeighed(written, foods), foods), foods)
+  const read = withoutTail(asUsed(asOneMaking(asWeighed(written, foods), foods), foods), foods)
   const found =
     matchWithPrep(read, foods) ??
     namedBehind(read, foods) ??

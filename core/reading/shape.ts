@@ -47,7 +47,7 @@ interface Told {
 const FOLDS = /\bfold\b/i
 const FOLDS_OVER = /\bfold (?:\p{L}+ )?(?:in half|over)\b/iu
 const ENDS_AS_BALL =
-  /\b(?:close|seal|pinch|enclose|wrap|gather)\b(?:[^.;]{0,40}\b(?:roll|shape|form)\b)?[^.;]{0,16}\b(?:in)?to (?:an? )?(?:(?:smooth|neat|round|tight) )*balls?\b(?![^]*\b(?:flatten|press|pat|roll out)\b)/i
+  /\b(?:close|seal|pinch|enclose|wrap|gather)\b(?:[^.;]{0,40}\b(?:roll|shape|form)\b)?[^.;]{0,16}\b(?:(?:in)?to|(?:form|shape|make)(?: into)?) (?:an? )?(?:(?:smooth|neat|round|tight) )*balls?\b(?![^]*\b(?:flatten|press|pat|roll out)\b)/i
 const INTO_PARCELS =
   /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
 const INTO_SQUARE =

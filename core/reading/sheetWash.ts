@@ -4,6 +4,7 @@ import { finishOf, isFat, THINS_GRAMS, type Draft } from './drafts'
 import { recalled } from './matches'
 import { normaliseName } from './match'
 import type { Clause } from './method'
+import type { ReadIngredient } from './readIngredient'
 
 // What is brushed on bought sheets, wherever the list has it.
 
@@ -23,6 +24,21 @@ const BRUSHES_MIXTURE = recalled(
   /\b(?:brush|spread|moisten|wet|drizzle)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid|(?:oil|butter|milk|egg|yogh?urt)[-/+ ]+(?:and )?(?:oil|butter|milk|egg|water|yogh?urt)(?: mix(?:ture)?)?)\b(?! (?:of )?(?:filling|cheese))/i,
 )
 
+/** More flour than this seals no edges. Common practice, no source. */
+const MOST_PASTE_GRAMS = 30
+/** "1 tbsp flour mixed with 2 tbsp water" beside wrappers: a paste that seals them. */
+function pasteOf({ lines }: Draft): ReadIngredient[] {
+  const isLittle = ({ line }: ReadIngredient) => line.grams !== null && line.grams <= 2 * MOST_PASTE_GRAMS
+  const at = lines.findIndex(
+    (item, n) =>
+      /^(?:flour|starch)$/.test(item.food?.group ?? '') &&
+      (item.line.grams ?? Infinity) <= MOST_PASTE_GRAMS &&
+      lines[n + 1]?.food?.id === 'water' &&
+      isLittle(lines[n + 1]!),
+  )
+  return at < 0 ? [] : lines.slice(at, at + 2)
+}
+
 /** Egg, milk and seeds in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
 export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): void {
   if (
@@ -31,13 +47,16 @@ export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): vo
     mixedForSheets(drafts, clauses)
   for (const draft of [...drafts]) {
     const isSheet = draft.lines.some(({ food }) => foodIs(food, 'bought-dough'))
-    if (draft.kind !== 'shell' || !isSheet || draft.lines.some(({ food }) => food?.group === 'flour'))
-      continue
+    if (draft.kind !== 'shell' || !isSheet) continue
+    const paste = pasteOf(draft)
+    if (draft.lines.some((item) => item.food?.group === 'flour' && !paste.includes(item))) continue
     // "Whisk oil, milk and egg … brush each sheet with the mixture": it is mixed to be brushed on.
     const forSheets = clauses.some(({ text }) => BRUSHES_MIXTURE.test(text))
     const isEgg = (at: number) => draft.lines[at]?.food?.group.startsWith('egg') === true
-    const wash = draft.lines.filter(({ food, read, line }, at) => {
+    const wash = draft.lines.filter((item, at) => {
+      const { food, read, line } = item
       if (!food) return false
+      if (paste.includes(item)) return true
       // "1 egg, beaten with a splash of water".
       if (food.id === 'water' && isEgg(at - 1) && (line.grams ?? 0) <= THINS_GRAMS) return true
       if (food.group === 'seed') return true

@@ -401,7 +401,7 @@ function inPairs(read: ReadLine, food: Food): ReadLine {
 
 /** "10 large cabbage leaves": leaves are counted, and no heads. */
 function inLeaves(read: ReadLine, food: Food): ReadLine {
-  if (food.group !== 'leafy' || !food.unitGrams.leaf || !LEAVES.test(read.name)) return read
+  if (food.group === 'herb' || !food.unitGrams.leaf || !LEAVES.test(read.name)) return read
   const measures = read.measures.map((measure) =>
     measure.map((term) => (term.unitId === null ? { ...term, unitId: 'leaf' as const } : term)),
   )
