@@ -88,6 +88,8 @@ function nearestKind(text: string, at: number): FactKind | null {
       bestAt = last.index
     }
   }
+  // "Proof the yeast in the water 10 min": nothing rises yet.
+  if (best === 'rise-minutes' && PROOFS_YEAST.test(before)) return 'rest-minutes'
   // "Leave for an hour until doubled": that is no rest.
   if (best === 'rest-minutes' && UNTIL_RISEN.test(text.slice(at, at + 48))) return 'rise-minutes'
   // "Knead 2 minutes, steam 40": what is cooked stands nearer. "220 fan for 25 min rest 10": these are the oven's.
@@ -107,6 +109,7 @@ function nearestKind(text: string, at: number): FactKind | null {
   return best === null && behind === 'cool-minutes' && COOLS_AFTER.test(own) ? null : behind
 }
 
+const PROOFS_YEAST = /\b(?:proof|prove) (?:the )?yeast\b[^.;,]*$/i
 const COOLS_AFTER = /^[^,;]*[,;] *(?:then |and |let )?(?:it |them )?cool/i
 
 const WORKED =

@@ -33,6 +33,8 @@ import { isHeatLine } from './time'
 /** A clause that says nothing of its own and simmers on: "then simmer for 10 minutes". */
 const SIMMERS_ON = /^\W*(?:and )?(?:then )?(?:simmer|boil|cook) (?:for |it |them )*(?:an?|\d|half)\b/i
 
+/** Pieces float, and no filling does. */
+const FLOATS = /\bfloat|\bsurface\b/i
 /** "Whisk the eggs and milk; scramble in the same pan". */
 const SCRAMBLES = /^\W*(?:then |and )*scramble\b/i
 
@@ -134,6 +136,7 @@ function speaksOf(clause: Clause, draft: Draft, { pot, lines, objects }: Scene, 
   const goesOn =
     about === null &&
     !closed &&
+    !FLOATS.test(text) &&
     (pot.hot !== null ||
       (pot.last === 'simmer' && SIMMERS_ON.test(text)) ||
       isItsOil ||

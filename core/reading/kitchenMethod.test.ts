@@ -265,3 +265,55 @@ describe('what is sealed and dipped with', () => {
       ).shape,
     ).toBe('bun'))
 })
+
+describe('what stands beside what', () => {
+  it('yeast that is proofed does not rise, and the dough behind it does', () =>
+    expect(
+      read(
+        FILLING,
+        'Proof yeast in the water 10 min. Knead 10 min. Rise 1.5 hr. Fill. Bake 350 25 min.',
+        'Buns',
+      )
+        .facts.filter(({ kind }) => /^r/.test(kind))
+        .map(({ kind, low }) => [kind, low]),
+    ).toEqual([
+      ['rest-minutes', 10],
+      ['rise-minutes', 90],
+    ]))
+  it('pieces float, and the filling of the pot before them does not cook so long', () =>
+    expect(
+      read(
+        '700 g sauerkraut\n2 onions\n3 tbsp oil',
+        'Boil the sauerkraut 40 min, squeeze. Fry the onion in the oil, add the sauerkraut, fry 10 min until dry.\nRoll out, cut with a glass. Heaped tsp of filling. Boil 2-3 min after floating.',
+        'Pierogi\nMakes 60',
+      ).parts.find(({ kind }) => kind === 'filling')!.cookedMinutes,
+    ).toBe(40))
+  it('chicken in a pan that was sprayed is fried', () =>
+    expect(
+      filled(
+        '400g chicken breast, diced\n1 onion, sliced',
+        'Spray a pan, cook onion 5 mins and chicken 6-8 mins.',
+      ),
+    ).toMatchObject({
+      cookedBy: 'fry',
+    }))
+  it('eggs are scrambled, though they cool in the same breath', () => {
+    const of = filled(
+      '6 rashers bacon\n4 eggs\n80 g cheddar',
+      'Grill the bacon until crisp. Scramble the 4 eggs softly and leave to cool. Mix with bacon and cheese.',
+    )
+    expect([of.cookedBy, ...of.lines.map(({ cookedBy }) => cookedBy)]).toEqual(['fry', 'roast', null, 'raw'])
+  })
+  it('rounds of which half are lids are as many pieces as are filled', () =>
+    expect(
+      made(
+        'Roll out, cut 16 discs. Put 1 tbsp filling on 8 of them, brush edges, lay the rest on top and crimp.',
+      ),
+    ).toBe(8))
+  it('heat and minutes may stand with a cross between them, and what is rolled tight is a roll', () =>
+    expect(
+      recipe(
+        'Taquito rolls\n12 corn tortillas\n\nFilling\n1 can black beans (15 oz) drained\n\n3 tbsp each, roll tight, seam down. 425 x 18 min.',
+      ),
+    ).toMatchObject({ shape: 'roll', cooking: { way: 'bake', temperatureC: 220, minutes: 18 } }))
+})

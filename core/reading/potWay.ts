@@ -144,7 +144,7 @@ export function wayInPot(stretch: Stretch, pot: Pot, lines: PotLines): Precookin
 
   function wayByWords(): PrecookingWay | null {
     const { text, verbs, said, named, isOff } = stretch
-    if (isOff && !/\b(?:fry|cook|simmer|boil)\b/i.test(verbs)) return null
+    if (isOff && !/\b(?:fry|cook|simmer|boil|scramble|grill|roast|steam|poach)\b/i.test(verbs)) return null
     const isDrained =
       DRAINED.test(said.slice(said.indexOf(text))) && !named.some((at) => foodIs(lines.foodOf(at), 'flesh'))
     const way = wayIn(

@@ -7,7 +7,7 @@ import { GOES_ON } from './verbs'
 
 /** "Heat the oil": the pot is hot and nothing is in it yet. */
 export const HEATS_FAT = recalled(
-  /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:(?:rest|half) of (?:the )?)?(?:\w+ )?(?:oil|butter|ghee|lard)\b/i,
+  /\b(?:heat|warm|melt) (?:the |some |a little |\d\S* \w+ )?(?:(?:rest|half) of (?:the )?)?(?:\w+ )?(?:oil|butter|ghee|lard)\b|^\W*spray (?:an? |the |your )?(?:[\w-]+ ){0,2}(?:pan|skillet|wok)\b/i,
 )
 export const OFF = recalled(
   /\b(?:cool(?:ed)?|fridge|refrigerat\w*|chill|overnight|(?:off|from) (?:the )?(?:heat|flame|fire)|(?:go|gone|goes|get) cold|turn off|switch off|set aside|when cold|once cold|leave to cool|take off)\b/i,

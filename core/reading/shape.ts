@@ -88,7 +88,7 @@ const IN_HOLES =
 const LIKE_A_BURRITO =
   /\broll\w*(?: (?:it|them|each))?(?: up)? like (?:an? )?(?:burrito|spring roll|egg roll|cigar)/i
 const ROLLS_UP =
-  /\broll(?:ed|ing)? (?:it |them |each )?(?:up\b|(?:along|from|starting (?:at|from)) (?:the |a |one |1 )?(?:long|short|wide|near)\w*)|\broll(?:ed)?(?: (?:it|them|each))?(?: up)? like (?:an? )?(?:burritos?|cigars?|spring rolls?|egg rolls?)\b|\broll(?:ed)?,? (?:with )?(?:the )?seam\b/i
+  /\broll(?:ed|ing)? (?:it |them |each )?(?:up\b|tight(?:ly)?\b|(?:along|from|starting (?:at|from)) (?:the |a |one |1 )?(?:long|short|wide|near)\w*)|\broll(?:ed)?(?: (?:it|them|each))?(?: up)? like (?:an? )?(?:burritos?|cigars?|spring rolls?|egg rolls?)\b|\broll(?:ed)?,? (?:with )?(?:the )?seam\b/i
 
 /**
  * Where the hands say otherwise than the name: the first that holds. `null` in `of` is a dish whose name says nothing,

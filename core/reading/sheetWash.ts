@@ -14,7 +14,7 @@ const isMixedIn = (name: string, clauses: readonly Clause[]) => {
   return clauses.some(
     ({ text, closed }) =>
       !closed &&
-      /\b(?:mix|beat|stir|combine|whisk|blend|bind|add)\b/i.test(text) &&
+      /\b(?:mix|beat|stir|combine|whisk|blend|bind|add|cook|simmer|thicken|warm|heat)\b/i.test(text) &&
       normaliseName(text).split(' ').includes(word),
   )
 }

@@ -171,6 +171,7 @@ export const isHeatLine = (text: string): boolean =>
     (SPOKEN_HEAT.test(text) ? withDigits(text) : text)
       .replace(/(\d) to (?=\d{1,3} ?m)/gi, '$1-')
       .replace(/\bfor (?:about|around|roughly|approx\.?|a good|another|at least) (?=\d)/gi, 'for ')
+      .replace(/(\d{3}) ?[x×] ?(?=\d{1,2} ?m)/gi, '$1 for ')
       .replace(/(min\w*) or so\b/gi, '$1')
       .replace(ISH, '$1'),
   )
