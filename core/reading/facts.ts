@@ -22,7 +22,9 @@ const BATCH = new RegExp(
 /** What is done to no filling: in such a clause a ball is of dough. */
 const WORKS_DOUGH =
   /\b(?:dough|flatten|press|fill|knock back|roll(?! (?:it |them )?(?:in)?to (?:about )?(?:\d{1,3} )?(?:(?:small|little|even|equal|neat) )*balls\b)(?! (?:the |your |this )?(?!dough|pastry)\p{L}+(?: \p{L}+){0,2} (?:in)?to ))\b/iu
-const FREEZES = /\bfree(?:ze|zes|zing)\b/i
+const FREEZES = /\bfree(?:ze|zes|zing)\b|\b(?:can|may|could) be frozen\b/i
+/** "Freeze for 20 minutes before baking": work. */
+const FREEZES_SO_LONG = /\bfreeze\b[^.;]{0,20}\d[^.;]{0,8}min/i
 
 const BY_WORD: readonly [FactKind, RegExp][] = [
   ['soak-minutes', /\bsoak/i],
@@ -45,7 +47,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|(?<!\b(?:leave|keep) (?:the )?)lid on(?=(?: for| about)* $)|(?:^|(?<=[,.;] ?))(?:then |and )?(?:take |bring |get )?(?:it |them |the \p{L}+ )?out(?: of the fridge)?(?=(?: for| about)* $)|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?<=^\W*|[,.;] ?|\band )salt (?!and\b|for\b|water\b)\p{L}+(?= $)|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|autolyse|autolyze|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|(?<!\b(?:leave|keep) (?:the )?)lid on(?=(?: for| about)* $)|(?:^|(?<=[,.;] ?))(?:then |and )?(?:take |bring |get )?(?:it |them |the \p{L}+ )?out(?: of the fridge)?(?=(?: for| about)* $)|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?<=^\W*|[,.;] ?|\band )salt (?!and\b|for\b|water\b)\p{L}+(?= $)|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
   ],
 ]
 
@@ -164,7 +166,8 @@ const ONCE_MORE = /\b(?:another|again|once more|second|2nd|further)\b/i
 const DIVIDES = /\b(?:divide|split|portion)\b|\bbench\b/i
 
 /** That they can be frozen, and how. */
-const KEPT_FROZEN = /\b(?:well|raw|before|up to|month|week|the rest|can|on a tray)\b/i
+const KEPT_FROZEN =
+  /\b(?:well|beautifully|brilliantly|perfectly|fine|raw|before|up to|month|week|the rest|can|on a tray)\b/i
 
 /** "Keeps 3 days in the fridge": so long it stays good, and nothing waits for it. */
 const STAYS_GOOD =
@@ -192,7 +195,8 @@ function findFacts(text: string, sentence: string): Said[] {
   // "A few at a time" is no number.
   if (number && number.high < 200 && !/^a (?:few|couple)/i.test((batch[1] ?? batch[2])!))
     add('batch-pieces', number.low, number.high)
-  if (FREEZES.test(sentence) && KEPT_FROZEN.test(sentence)) add('freezes', 1, 1, sentence)
+  if (FREEZES.test(sentence) && KEPT_FROZEN.test(sentence) && !FREEZES_SO_LONG.test(sentence))
+    add('freezes', 1, 1, sentence)
   if (STAYS_GOOD.test(text)) return said
   const times = timesIn(text)
   for (const [at, time] of times.entries()) {
@@ -206,8 +210,13 @@ function findFacts(text: string, sentence: string): Said[] {
     // "190 °C 12-14 min" is the oven's, whatever was said before.
     if (/\d{3}\s*(?:°\s*[cf]?|[cf]\b)[^,.;]{0,8}$/i.test(text.slice(0, time.index))) continue
     // "Chill 1 hour or up to 2 days": the first is asked for, the other allowed.
-    const allowed = /\b(?:up to|as long as|even)(?: for)?\s*$/i.test(text.slice(0, time.index))
-    if (allowed && said.some((one) => one.kind === kind)) continue
+    const allowed =
+      /\b(?:up to|as long as|even|or)(?: (?:up to|leave|chill|rest|refrigerate|longer|even))?(?: (?:it|them))?(?: for)?(?: about)?\s*$/i.test(
+        text.slice(0, time.index),
+      )
+    if (allowed && said.some((one) => one.ofPart)) continue
+    // "Folding every 30 minutes": how often, and not how long.
+    if (/\bevery\s*$/i.test(text.slice(0, time.index))) continue
     const underLid = kind === 'rest-minutes' && LID_ON.test(text)
     const ahead = text.slice(0, time.index)
     const behindCooking = COOKS_PIECES.test(ahead) || isHeatLine(ahead.replace(/,[^,]*$/, ''))

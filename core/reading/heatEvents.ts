@@ -124,6 +124,11 @@ const heatSaid = (said: string): string =>
     // Fried onions beside the dish are no second cooking of it.
     .replace(/\b(?:serve|served|serving)\b[^.]{0,30}\bwith\b.*$/i, ' ')
     .replace(/^\W*from frozen\W+/i, '')
+    // "Into the freezer while the oven heats": nothing is in it yet.
+    .replace(
+      /\b(?:while|until|till|as) (?:the |your )?oven (?:(?:is |gets )?(?:pre-?heat(?:s|ing)?|heat(?:s|ing)?(?: up)?|hot|warms?(?: up)?|comes? (?:up )?to))\b.*$/i,
+      ' ',
+    )
     // "Steam 12 minutes after it boils": the water does.
     .replace(
       /\b(?:after|once|when|from)(?: (?:it|the water))? (?:starts? )?(?:boil(?:ing|s)|to boil|comes? to (?:the|a) boil)\b/gi,

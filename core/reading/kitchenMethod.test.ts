@@ -317,3 +317,30 @@ describe('what stands beside what', () => {
       ),
     ).toMatchObject({ shape: 'roll', cooking: { way: 'bake', temperatureC: 220, minutes: 18 } }))
 })
+
+describe('times that are none of the work', () => {
+  const timesOf = (steps: string) =>
+    read(FILLING, `${steps}\nBake at 200C for 20 min.`).facts.map(({ kind, low }) => [kind, low])
+  it.each<[string, [string, number][]]>([
+    ['Chill for at least 2 hours or overnight.', [['chill-minutes', 120]]],
+    ['Rest the dough 30 minutes at room temperature or overnight in the fridge.', [['rest-minutes', 30]]],
+    ['Bulk ferment 2 hours, folding every 30 minutes.', [['rise-minutes', 120]]],
+    ['Freeze for 20 minutes before baking.', [['chill-minutes', 20]]],
+    ['These freeze beautifully.', [['freezes', 1]]],
+    [
+      'Autolyse 20 minutes, then add salt and knead for 5.',
+      [
+        ['rest-minutes', 20],
+        ['knead-minutes', 5],
+      ],
+    ],
+    ['Each ball should weigh about 45g.', [['ball-grams', 45]]],
+  ])('%s', (steps, expected) => expect(timesOf(steps)).toEqual(expected))
+  it('an oven that heats while they chill bakes nothing yet', () =>
+    expect(
+      read(
+        FILLING,
+        'Fill, seal.\nPut them in the freezer for 10 minutes while the oven heats.\nBake at 200C for 20 min.',
+      ).cooking,
+    ).toMatchObject({ way: 'bake', minutes: 20 }))
+})

@@ -316,7 +316,7 @@ export const SIZES = {
     says: 'Make balls of 40 g.',
     fact: 'ball-grams',
     before: before(
-      String.raw`\b(?:balls|buns|portions of dough|pieces of dough|lumps)\b(?:,| of(?: dough)?| each| weighing| about| at)*`,
+      String.raw`\b(?:balls|buns|portions of dough|pieces of dough|lumps)\b(?:,| of(?: dough)?| each| weighing| about| at)*|\b(?:each|every|the) (?:ball|piece|bun|portion)s? (?:of dough )?(?:should |will |must )?(?:weighs?|be)(?: in at)?`,
     ),
     most: MOST_PIECE_GRAMS,
   },
