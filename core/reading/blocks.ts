@@ -29,7 +29,16 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
       (found, block) => (flourShare(block) > flourShare(found) + 0.5 ? block : found),
       blocks[0]!,
     )
-    if (best.some(leadsDough)) {
+    // A spoon of flour thickens what goes in, and is no dough.
+    const isBought = best.some(({ food, line }) =>
+      food ? foodIs(food, 'bought-dough') : READY_WORDS.test(line.raw),
+    )
+    const flourGrams = best.reduce(
+      (sum, { food, line }) => sum + (foodIs(food, 'flour') ? (line.grams ?? THICKENING_GRAMS) : 0),
+      0,
+    )
+    const isDough = isBought || flourGrams >= THICKENING_GRAMS || best.some(isLean)
+    if (best.some(leadsDough) && isDough) {
       const fillingLike = ({ food }: ReadIngredient) => !food || !(foodIs(food, 'of-dough') || isPassed(food))
       // A blank line parts dough and filling: what stands with the flour is the dough, potato and cheese too.
       const elsewhere = blocks.some(

@@ -135,6 +135,7 @@ function coatFromDip(drafts: Draft[]): void {
   }
 }
 
+const SPRAYS = /\bspray/i
 const BRUSHES_PART =
   /\b(?:brush|glaze|paint)\w*\b[^.;]*?\bwith (?:(the|this|your|hot|warm) )?((?:\p{L}+ ){0,2}(?:syrup|butter|oil|sauce|glaze|mix|mixture))\b/iu
 /** "Sugar syrup", and the method brushes with the syrup: what looks like a sauce goes on the pieces. */
@@ -280,6 +281,10 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
           return word.test(near) || ((isBeaten || waitsAlone) && GLAZES.test(text))
         })
       if (!named) continue
+      // "Spray with oil" takes the spray that is listed, and not the sesame oil.
+      const hasSpray = drafts.some(({ lines }) => lines.some((one) => one.food?.id === 'oil-spray'))
+      if (fat && hasSpray && food.id !== 'oil-spray' && brushing.every(({ text }) => SPRAYS.test(text)))
+        continue
       // Where boiled eggs go in, an egg that goes in is one of these.
       const isBoiled = food.group === 'egg' && draft.lines.some((one) => one.food?.id === 'boiled-egg')
       const used = clauses.some(

@@ -8,6 +8,15 @@ const LIST_BEHIND = new RegExp(
 )
 /** No sentence goes on behind a number with a point in it. */
 const SENTENCE_ENDS = /[.!](?= +\p{L})(?<!\b(?:tsp|tbsp|tbs|oz|lb|approx|c)\.)/iu
+/** "For 12 blini: 3 eggs, 500 ml milk, 250 g flour": so many, and the dough that they are of. */
+const COUNTED_DOUGH =
+  /^\W*for (?:about )?(\d{1,3}(?:\s?[-–]\s?\d{1,3})?) ((?:\p{L}+ )?\p{L}+)\s*:\s*((?:[^:]*,){2}[^:]*\b(?:flours?|maida|atta|masa)\b[^:]*|[^:]*\b(?:flours?|maida|atta|masa)\b(?:[^:]*,){2}[^:]*)$/iu
+export function countBeforeDough(row: string): string[] {
+  if (row.length > LONGEST || !/^\W*for /i.test(row)) return [row]
+  const [, many, what, list] = COUNTED_DOUGH.exec(row) ?? []
+  return many && what && list ? [`Makes ${many} ${what}`, `Dough: ${list}`] : [row]
+}
+
 /** A row that is longer is a text, and read sentence by sentence. */
 const LONGEST = 1200
 

@@ -90,7 +90,7 @@ const ARROW = new RegExp(
 )
 /** "Line 6 individual tins": each tin is a piece. */
 const TINS =
-  /\b(?:line|fill|into|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/iu
+  /\b(?:line|fill|into|in|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/iu
 const LINES_TRAY = recalled(
   /\bline (?:a|an|the|your) (?:[\p{L}\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu,
 )

@@ -279,7 +279,16 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
     /^cold\b/i.test(read.name) &&
     /^(?:meat|poultry)$/.test(plain.food.group) &&
     plain.food.state === 'raw'
-  const cookedMeat = isColdMeat ? matchFood(`cooked ${read.name.replace(/^cold\s+/i, '')}`, foods) : null
+  // "2 cups turkey, shredded": nobody shreds it raw, or measures it by the cup.
+  const isShredded =
+    plain?.food.group === 'poultry' &&
+    plain.food.state === 'raw' &&
+    read.prep.some((word) => /^(?:meat )?(?:finely |roughly )?shredded\b/i.test(word)) &&
+    read.measures.some((measure) =>
+      measure.some(({ unitId }) => unitId !== null && unitById(unitId).kind === 'volume'),
+    )
+  const cookedMeat =
+    isColdMeat || isShredded ? matchFood(`cooked ${read.name.replace(/^cold\s+/i, '')}`, foods) : null
   if (cookedMeat?.how === 'exact') return cookedMeat
   // "tuna, canned" and "chickpeas, dry" turn round to a more exact name.
   const before = normaliseName(read.raw)

@@ -84,6 +84,12 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
     run !== null &&
     /^dip$/i.test(run[1]!) &&
     /^(?:\d|two|each|one)\D{0,12}\b(?:sheets?|wrappers?|papers?|rounds?)\b/i.test(run[2]!)
+  // "Keema 200 g, 1 onion": so much of it, and others with it.
+  const isOfItself =
+    run !== null &&
+    /^(?:meat|veg|k?heema|keema)/i.test(run[1]!) &&
+    /^[\d./\s¼½¾⅓⅔⅛]+(?:g|gms?|grams?|kg|oz|lbs?|cups?)\s*(?:,|$)/i.test(run[2]!)
+  if (isOfItself) return null
   const enough = !isPlain || (run![2]!.match(forAllMatches(AMOUNT))?.length ?? 0) >= 2
   if (
     run &&

@@ -144,3 +144,33 @@ describe('a dough from another page', () => {
     expect(one!.line.notes.map(({ code }) => code)).not.toContain('part-match')
   })
 })
+
+describe('lists that begin otherwise', () => {
+  it('so many pancakes in front of a list with flour count them', () => {
+    const of = recipe(
+      'Stuffed pancakes\nFor 12 blini: 3 eggs, 500 ml milk, 250 g flour, 1/2 tsp salt\nFor filling: 600 g cooked beef, 2 onions\nPut 2 tbsp filling on each, fold in an envelope. Fry in butter, 2 min each side.',
+    )
+    expect(of).toMatchObject({ pieces: 12, piecesStated: true })
+    expect(lineOf(of, 'egg')!.grams).toBe(150)
+  })
+  it('discs that are counted and bought are the dough', () =>
+    expect(
+      parts(
+        'Empanadas\n\nFor 20 discs (bought, 12cm)\n\n2 tbsp butter\n1 onion\n400g sweetcorn\n1 tbsp plain flour\n150ml milk\n1 egg to glaze\n\nCook the onion in the butter. Stir in the flour, then the milk. Add the corn. Fill, fold and crimp. 200C for 18 minutes.',
+      ).slice(0, 2),
+    ).toEqual(['shell: empanada-disc', 'filling: butter onion sweetcorn plain-flour milk']))
+  it('keema with its weight in front of others is one of them', () =>
+    expect(
+      parts('Paratha\n\n2 cups atta + 1/2 tsp salt + water\nKeema 200 g, 1 onion, 1 tsp ginger garlic')[1],
+    ).toBe('filling: minced-beef onion ginger-garlic-paste'))
+  it('what is shredded by the cup has been cooked', () => {
+    expect(eachOf('2 cups turkey, shredded')[0]![0]).toBe('turkey-cooked')
+    expect(eachOf('500 g turkey, shredded')[0]![0]).toBe('turkey')
+  })
+  it('oil to spray with leaves the sesame oil where it is', () =>
+    expect(
+      parts(
+        'Gyoza\n20 gyoza wrappers\n150g chicken mince\n1 tsp sesame oil\nspray oil\n\nMix. Fill, fold & pleat. Spray with oil. Air fry 190 for 8 minutes.',
+      )[1],
+    ).toBe('filling: minced-chicken sesame-oil'))
+})

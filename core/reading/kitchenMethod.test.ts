@@ -344,3 +344,14 @@ describe('times that are none of the work', () => {
       ).cooking,
     ).toMatchObject({ way: 'bake', minutes: 20 }))
 })
+
+describe('by the dish and by the piece', () => {
+  it('pies in so many dishes are as many', () =>
+    expect(
+      recipe(
+        'Butter pies\n500 g shortcrust\n900 g potatoes\n\nBoil the potatoes 10 min. Layer in 4 individual pie dishes lined with pastry (12 cm). Lids on, crimp. 190C 35 min.',
+      ).pieces,
+    ).toBe(4))
+  it('what is wrapped weighs so much in each', () =>
+    expect(factsOf('Flatten, wrap 40 g bean paste, seal.')).toMatchObject({ 'filling-grams-per-piece': 40 }))
+})

@@ -19,6 +19,9 @@ export interface OutlineItem {
   blankBefore: boolean
 }
 
+/** "For 20 discs (bought)". */
+const BOUGHT_COUNT =
+  /^\W*(?:for )?\d{1,3} (?:[\p{L}-]+ ){0,2}(?:dis[ck]s|wrappers|skins|tapas|tortillas|sheets)\b[^.]{0,20}\b(?:bought|ready[- ]made)\b/iu
 /** A run of ingredient lines under one heading, or under none. */
 export interface Section {
   heading: Heading | null
@@ -145,6 +148,9 @@ export class OutlineState {
     const { pieces, servings, perServing } = found
     this.out.counts.push({ pieces, servings, perServing, text })
     this.is(row, 'count')
+    // "For 20 discs (bought, 12 cm)": what is counted is bought as well.
+    if (BOUGHT_COUNT.test(text) && this.mode !== 'method')
+      this.item(row, text.replace(/^\W*(?:for|makes) /i, ''))
     return found
   }
 

@@ -267,6 +267,14 @@ export const SIZES = {
     ),
     most: MOST_PIECE_GRAMS,
   },
+  fillingWrapped: {
+    of: 'weight',
+    says: 'Flatten, wrap 30 g bean paste, seal.',
+    fact: 'filling-grams-per-piece',
+    before: before(String.raw`\b(?:wrap|enclose|wrap (?:around|round))(?: about)?`),
+    after: after(String.raw`(?:of )?(?:the )?(?!dough\b)\p{L}+`),
+    most: MOST_PIECE_GRAMS,
+  },
   fillingPortions: {
     of: 'weight',
     says: 'Divide the filling into 30 g portions.',

@@ -1,4 +1,4 @@
-import { dipInRow } from './dipInRow'
+import { countBeforeDough, dipInRow } from './dipInRow'
 import { isMacros } from './nutritionRow'
 import { pastedLines } from './pasted'
 import { remember } from './remember'
@@ -265,7 +265,7 @@ export function tidy(text: string): Row[] {
           ? rowsOfTable(raw, state)
           : isTitle
             ? titleOfStrokes(raw)
-            : stepsOfLine(raw).flatMap(dipInRow)
+            : stepsOfLine(raw).flatMap(dipInRow).flatMap(countBeforeDough)
     for (const cell of table) {
       const { marked, bullet, own: plain } = unmarked(cell)
       let own = plain
