@@ -156,7 +156,8 @@ export function saysBehindWork(
   // "For the vegan filling" over its list is a heading as well.
   const next = rows[index + 1]
   if (next && !next.blankBefore && STARTS_WITH_AMOUNT.test(next.text)) return false
-  if (!SAID_BEHIND.some(({ pattern }) => pattern.test(text)) || !isBehindWork(state, rows, index))
+  // Few rows stand there, and the wordings are many.
+  if (!isBehindWork(state, rows, index) || !SAID_BEHIND.some(({ pattern }) => pattern.test(text)))
     return false
   state.remark(rows[index]!, text)
   return true
