@@ -24,6 +24,7 @@ const ELSEWHERE = recalled(
 )
 /** What is salted is the water. */
 const SALTS_WATER = recalled(/\b(?:water|boil(?:ing)?|brine)\b/i)
+/** A longer clause is a text. */
 const LONGEST = 400
 
 /** The foods that a clause gives an amount of, by the words that name them. */

@@ -34,10 +34,10 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
       food ? foodIs(food, 'bought-dough') : READY_WORDS.test(line.raw),
     )
     const flourGrams = best.reduce(
-      (sum, { food, line }) => sum + (foodIs(food, 'flour') ? (line.grams ?? THICKENING_GRAMS) : 0),
+      (sum, { food, line }) => sum + (foodIs(food, 'flour') ? (line.grams ?? LEAST_DOUGH_GRAMS) : 0),
       0,
     )
-    const isDough = isBought || flourGrams >= THICKENING_GRAMS || best.some(isLean)
+    const isDough = isBought || flourGrams >= LEAST_DOUGH_GRAMS || best.some(isLean)
     if (best.some(leadsDough) && isDough) {
       const fillingLike = ({ food }: ReadIngredient) => !food || !(foodIs(food, 'of-dough') || isPassed(food))
       // A blank line parts dough and filling: what stands with the flour is the dough, potato and cheese too.
@@ -125,6 +125,8 @@ export function placeBlocks(blocks: ReadIngredient[][], drafts: Draft[], notes: 
 
 /** Less flour than this makes no dough. Our own choice. */
 const THICKENING_GRAMS = 60
+/** Of less flour nobody makes a dough for a batch. Our own choice. */
+const LEAST_DOUGH_GRAMS = 30
 
 /** Sweet things of the dough's groups that fill it where there is much of them. Our own choice. */
 const SWEET_INSIDE =

@@ -3,18 +3,20 @@ const BESIDE =
 const AMOUNT = String.raw`(?:[\d¼½¾⅓⅔⅛~]|(?:an?|half|one|two|three) (?:\p{L}+ )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|splash|dash|squeeze))`
 /** Behind a sentence of work a name, a colon and amounts. */
 const LIST_BEHIND = new RegExp(
-  String.raw`(?<=\p{L}[^.;!]*[.;!)] {1,3})(?=(?:${BESIDE})\s*:\s*${AMOUNT}[^.;]*(?:,|\+| and )[^.;]*)`,
+  String.raw`(?=(?:${BESIDE})\s*:\s*${AMOUNT}[^.;]*(?:,|\+| and ))(?<=\p{L}[^.;!]{0,80}[.;!)] {1,3})`,
   'iu',
 )
 /** No sentence goes on behind a number with a point in it. */
 const SENTENCE_ENDS = /[.!](?= +\p{L})(?<!\b(?:tsp|tbsp|tbs|oz|lb|approx|c)\.)/iu
-/** "For 12 blini: 3 eggs, 500 ml milk, 250 g flour": so many, and the dough that they are of. */
-const COUNTED_DOUGH =
-  /^\W*for (?:about )?(\d{1,3}(?:\s?[-–]\s?\d{1,3})?) ((?:\p{L}+ )?\p{L}+)\s*:\s*((?:[^:]*,){2}[^:]*\b(?:flours?|maida|atta|masa)\b[^:]*|[^:]*\b(?:flours?|maida|atta|masa)\b(?:[^:]*,){2}[^:]*)$/iu
+const COUNTED = /^\W*for (?:about )?(\d{1,3}(?:\s?[-–]\s?\d{1,3})?) ((?:\p{L}+ )?\p{L}+)\s*:\s*([^:]+)$/iu
+const HAS_FLOUR = /\b(?:flours?|maida|atta|masa)\b/i
+const LEAST_LISTED = 3
+/** "For 12 blini: 3 eggs, 500 ml milk, 250 g flour": so many, and the dough that they are of; else the row as it is. */
 export function countBeforeDough(row: string): string[] {
   if (row.length > LONGEST || !/^\W*for /i.test(row)) return [row]
-  const [, many, what, list] = COUNTED_DOUGH.exec(row) ?? []
-  return many && what && list ? [`Makes ${many} ${what}`, `Dough: ${list}`] : [row]
+  const [, many, what, list] = COUNTED.exec(row) ?? []
+  const isDough = list && HAS_FLOUR.test(list) && list.split(',').length >= LEAST_LISTED
+  return isDough ? [`Makes ${many!} ${what!}`, `Dough: ${list}`] : [row]
 }
 
 /** A row that is longer is a text, and read sentence by sentence. */

@@ -322,7 +322,7 @@ export function byDividing(
       seen.push({ at: text.length, count: rope.pieces * (pieces ?? 1), each: false, result: false })
     const area = fromArea(text, sheetCm)
     sheetCm = area.sheetCm
-    if (area.pieces !== null && !seen.some(({ result }) => result))
+    if (area.pieces !== null && !seen.length)
       seen.push({ at: text.length, count: area.pieces * (pieces ?? 1), each: false, result: false })
     seen.sort((a, b) => a.at - b.at)
     const more = MORE_OF_SCRAPS.exec(text)

@@ -33,8 +33,8 @@ import { isHeatLine } from './time'
 /** A clause that says nothing of its own and simmers on: "then simmer for 10 minutes". */
 const SIMMERS_ON = /^\W*(?:and )?(?:then )?(?:simmer|boil|cook) (?:for |it |them )*(?:an?|\d|half)\b/i
 
-/** Pieces float, and no filling does. */
-const FLOATS = /\bfloat|\bsurface\b/i
+/** Pieces float, and no filling does; only its oil. */
+const FLOATS = /^(?![^]*\b(?:oil|ghee|fat)\b)[^]*\bfloat/i
 /** "Whisk the eggs and milk; scramble in the same pan". */
 const SCRAMBLES = /^\W*(?:then |and )*scramble\b/i
 

@@ -355,3 +355,21 @@ describe('by the dish and by the piece', () => {
   it('what is wrapped weighs so much in each', () =>
     expect(factsOf('Flatten, wrap 40 g bean paste, seal.')).toMatchObject({ 'filling-grams-per-piece': 40 }))
 })
+
+describe('what the rules above leave alone', () => {
+  it('a number that is told counts more than what a sheet would hold', () =>
+    expect(made('Roll out to 30 x 40 cm, cut 9 squares of 10 cm.')).toBe(9))
+  it('oil that floats is of the pot', () =>
+    expect(
+      filled(
+        '300 g pork mince\n2 tomatoes\n2 tbsp oil',
+        'Fry the mince in the oil 5 min, add the tomatoes. Cook till the oil floats, 8 min. Cool.',
+      ).cookedMinutes,
+    ).toBe(13))
+  it('a small dough is a dough', () =>
+    expect(
+      parts(
+        'One pasty\n\n50 g flour\n25 g butter\n2 tsp water\n60 g cheddar\n\nFill, fold. Bake 20 min at 200C.',
+      )[0],
+    ).toMatch(/^shell: plain-flour butter water/))
+})
