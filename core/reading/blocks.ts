@@ -132,6 +132,8 @@ const LEAST_DOUGH_GRAMS = 30
 const SWEET_INSIDE =
   /^(?:jam|.*chocolate.*|marzipan|dulce-de-leche|plum-butter|guava-paste|lemon-curd|red-bean-paste|lotus-paste|halva)/
 const SWEET_INSIDE_GRAMS = 80
+/** … and of the flour's weight, where it is listed last. Our own choice. */
+const SWEET_INSIDE_SHARE = 0.1
 
 /** Of the groups of fruit, and in doughs a flavour. */
 const ZEST = /-zest$/
@@ -165,10 +167,12 @@ function doughRun(block: readonly ReadIngredient[], alone: boolean): ReadIngredi
     const food = block[at]?.food
     if (!food) return block[at] ? 'other' : 'end'
     // Half a pot of jam is what is inside; a spoon of it sweetens.
-    // At the end of a list the little of it goes in: nothing is mixed into a dough behind its liquid.
+    // At the end of a list eight spoons of it go in; one sweetens a dough wherever it stands.
+    const sweetGrams = block[at]!.line.grams ?? 0
     const isLast = at === block.length - 1 && at > flourAt && alone
-    if (SWEET_INSIDE.test(food.id) && (isLast || (block[at]!.line.grams ?? 0) >= SWEET_INSIDE_GRAMS))
-      return 'other'
+    const goesIn =
+      sweetGrams >= SWEET_INSIDE_GRAMS || (isLast && sweetGrams >= SWEET_INSIDE_SHARE * flourGrams)
+    if (SWEET_INSIDE.test(food.id) && goesIn) return 'other'
     // Cream cheese behind flour of nuts melts into it as the cheese above does.
     if (isLean(block[flourAt]!) && melts(block[at])) return 'dough'
     return foodIs(food, 'of-dough') ? 'dough' : isPassed(food) || ZEST.test(food.id) ? 'passed' : 'other'
