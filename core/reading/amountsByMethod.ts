@@ -1,23 +1,16 @@
 import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { isFat, type Draft } from './drafts'
-import { matchFood, normaliseName } from './match'
+import { normaliseName } from './match'
 import { recalled } from './matches'
 import type { Clause } from './method'
 import { gramsOf } from './pan'
 import type { ReadIngredient } from './readIngredient'
 import { readLine } from './readLine'
-import { NUMBER_PATTERN } from './readNumber'
-import { rememberWith } from './remember'
-import { UNIT_PATTERN } from './units'
+import { amountsSaid } from './seasonedByMethod'
 
 // "Salt" and "oil" in the list, and in the method how much: "season with 1 tsp salt", "fry in 2 tbsp oil".
 
-/** "2 tbsp of the oil", "1 tsp salt". */
-const MENTION = new RegExp(
-  String.raw`(?<![\p{L}\d.,/])((?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})(?![\p{L}\d]))\s*(?:of\s+)?(?:the\s+)?((?:\p{L}[\p{L}'-]*\s?){1,3})`,
-  'giu',
-)
 /** Each piece gets its own. */
 const ELSEWHERE = recalled(
   /\b(?:each|every|per|apiece|a (?:side|piece)|at a time|for (?:dusting|brushing|sealing))\b/i,
@@ -26,22 +19,6 @@ const ELSEWHERE = recalled(
 const SALTS_WATER = recalled(/\b(?:water|boil(?:ing)?|brine)\b/i)
 /** A longer clause is a text. */
 const LONGEST = 400
-
-/** The foods that a clause gives an amount of, by the words that name them. */
-const amountsIn: (text: string, foods: Foods) => readonly { amount: string; name: string; food: Food }[] =
-  rememberWith((text, foods) =>
-    text.length > LONGEST
-      ? []
-      : [...text.matchAll(MENTION)].flatMap(([, amount, words]) => {
-          const parts = words!.trim().split(/\s+/)
-          for (let length = parts.length; length > 0; length--) {
-            const name = parts.slice(0, length).join(' ')
-            const match = name.length > 2 ? matchFood(name, foods) : null
-            if (match?.how === 'exact') return [{ amount: amount!.trim(), name, food: match.food }]
-          }
-          return []
-        }),
-  )
 
 const lastWord = (name: string) => normaliseName(name).split(' ').at(-1)!
 
@@ -52,14 +29,16 @@ const lastWord = (name: string) => normaliseName(name).split(' ').at(-1)!
 export function amountsByMethod(drafts: readonly Draft[], clauses: readonly Clause[], foods: Foods): void {
   for (const draft of drafts) {
     if (draft.kind !== 'filling' && draft.kind !== 'shell') continue
-    const own = clauses.filter(({ text, about }) => about === draft && !ELSEWHERE.test(text))
+    const own = clauses.filter(
+      ({ text, about }) => about === draft && text.length <= LONGEST && !ELSEWHERE.test(text),
+    )
     for (const item of draft.lines) {
       const { food, read, line } = item
       if (!food || read.measures.length || read.purpose || line.componentId || foodIs(food, 'pours')) continue
       if (!line.raw || !mayBeSpooned(food)) continue
       const told = own
         .filter(({ text }) => food.group !== 'salt' || !SALTS_WATER.test(text))
-        .flatMap(({ text }) => amountsIn(text, foods).filter((one) => isOf(one, item)))
+        .flatMap(({ text }) => amountsSaid(text, foods).filter((one) => isOf(one, item)))
       const grams = told.reduce((sum, { amount }) => sum + (gramsOf(amount, food) ?? 0), 0)
       if (!grams) continue
       const said = [...new Set(told.map(({ amount }) => amount))].join(', ')

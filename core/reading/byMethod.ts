@@ -114,25 +114,10 @@ function calledOnTop(group: string, name: string, spare: boolean): RegExp {
  * Fat, egg or milk that the method only brushes on finishes the pieces, wherever the list has it.
  */
 export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
-  coatFromDip(drafts)
   brushParts(drafts, clauses)
   brushFromParts(drafts, clauses)
   brushFromPan(drafts, clauses)
   dustByMethod(drafts, clauses)
-}
-
-/** "1 egg (for dipping)": nobody dips into a raw egg at the table; the pieces are dipped before they are cooked. */
-function coatFromDip(drafts: Draft[]): void {
-  for (const draft of drafts) {
-    if (draft.kind !== 'dip' || draft.into) continue
-    const eggs = draft.lines.filter(
-      ({ food, read }) =>
-        /^egg(?:-yolk|-white)?$/.test(food?.group ?? '') && food?.state === 'raw' && /\bdip/i.test(read.raw),
-    )
-    if (!eggs.length) continue
-    draft.lines = draft.lines.filter((item) => !eggs.includes(item))
-    finishOf(drafts).lines.push(...eggs)
-  }
 }
 
 const SPRAYS = /\bspray/i

@@ -1,6 +1,7 @@
 import { recalled } from './matches'
 import type { Shape } from '../recipe/vocabulary'
-import { CROSSWISE, inNumbers, mentionsIn, MOST_PIECES, SPLITS } from './mentions'
+import { fromArea, fromRope } from './bySize'
+import { CROSSWISE, inNumbers, mentionsIn, SPLITS } from './mentions'
 import type { Clause } from './method'
 import { readNumber } from './readNumber'
 import { remember } from './remember'
@@ -19,13 +20,6 @@ const AGAIN = recalled(
 )
 const BOTH = recalled(/\bboth (?:of the )?(?:sheets|halves|pieces|rolls|blocks|lots|doughs)\b/iu)
 const IN_BATCHES = recalled(/\bin (\d|half|halves) (?:batches|lots|goes|halves)\b/iu)
-/** "Roll into a rope 30 cm long … cut into 3 cm pieces": the one goes so often into the other. */
-const ROPE = recalled(
-  /\b(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]?(?:long )?(?:log|rope|sausage|roll|cylinder|snake)\b|\b(?:log|rope|sausage|roll|cylinder|snake)\b[^.;,\d]{0,14}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])\s*(?:long\b|in length)/iu,
-)
-const LENGTHS = recalled(
-  /\b(?:cut|slice)\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]*(?:long |thick |wide )?(?:pieces|lengths|slices|rounds|chunks|bits)/iu,
-)
 /** "Roll each half to a rectangle and cut into 6": each of them is cut. */
 const EACH_IN_TURN = recalled(
   /\b(?:roll|take|pat|stretch|flatten|shape|press)\b(?: out)?\s(?:out )?(?:each|every|one at a time)\b[^.;]*\b(?:and|then|,)\s+(?:cut|slice|divide|stamp)\b[^.;,]*$/iu,
@@ -69,13 +63,6 @@ const MOUNDS = recalled(
 )
 /** "In 4 rows of 5". */
 const ROWS_OF = recalled(/\b(\d) rows of (?:about )?(\d{1,2})\b/i)
-/** "Roll to 40 x 30 cm, cut into 10 cm squares": as many as lie side by side. */
-const SHEET_AREA = recalled(
-  /\b(\d{2})\s*(?:cm|inch(?:es)?|in\b|["”″])?\s*(?:x|×|by)\s*(\d{2})\s*(cm|inch(?:es)?|in\b|["”″])(?!\s*(?:tin|tray|dish|pan)\b)/iu,
-)
-const SQUARES_OF = recalled(
-  /\bcut\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(?:cm|inch(?:es)?|in|["”″])?(?:\s*(?:x|×|by)\s*\1)?\s*-?\s*(cm|inch(?:es)?|in\b|["”″])[- ]*squares\b|\bcut\b[^.;\d]{0,16}squares (?:of |about |measuring )*(\d{1,2}(?:\.\d)?)\s*(cm|inch(?:es)?|in\b|["”″])/iu,
-)
 /** "Cook 6 thin crepes": as many as are filled. */
 const CREPES = recalled(
   /\b(?:cook|fry|bake|make)\b[^.;\d]{0,20}(\d{1,2}) (?:\p{L}+ ){0,3}(?:cr[eê]pes|pancakes)\b/iu,
@@ -185,33 +172,6 @@ const saidInPassing: (text: string) => { at: number; count: number } | null = re
   }
   return null
 })
-
-/** How often the length of a piece goes into the rope that it is cut from. */
-function fromRope(text: string, ropeCm: number | null): { ropeCm: number | null; pieces: number | null } {
-  const cm = (value: string, unit: string) => Number(value) * (/cm/i.test(unit) ? 1 : 2.54)
-  const rope = ROPE.exec(text)
-  const own = rope ? cm((rope[1] ?? rope[3])!, (rope[2] ?? rope[4])!) : ropeCm
-  const lengths = own === null ? null : LENGTHS.exec(text)
-  const pieces = lengths && own !== null ? Math.round(own / cm(lengths[1]!, lengths[2]!)) : null
-  return { ropeCm: own, pieces: pieces !== null && pieces >= 2 && pieces <= MOST_PIECES ? pieces : null }
-}
-
-/** How many squares of a size lie side by side in the sheet that was rolled; null where a clause says none. */
-function fromArea(
-  text: string,
-  sheetCm: readonly [number, number] | null,
-): { sheetCm: readonly [number, number] | null; pieces: number | null } {
-  const cm = (value: string, unit: string) => Number(value) * (/cm/i.test(unit) ? 1 : 2.54)
-  const area = SHEET_AREA.exec(text)
-  const own = area ? ([cm(area[1]!, area[3]!), cm(area[2]!, area[3]!)] as const) : sheetCm
-  const squares = own === null ? null : SQUARES_OF.exec(text)
-  if (!squares || own === null) return { sheetCm: own, pieces: null }
-  const side = cm((squares[1] ?? squares[3])!, (squares[2] ?? squares[4])!)
-  // A sheet that is a hair too small is cut all the same.
-  const along = (length: number) => Math.floor(length / side + 0.05)
-  const pieces = along(own[0]) * along(own[1])
-  return { sheetCm: own, pieces: pieces >= 2 && pieces <= MOST_PIECES ? pieces : null }
-}
 
 /** Whether a clause may speak of the dough or of what becomes of it. */
 const mayCount = ({ text, about }: Clause): boolean =>

@@ -3,7 +3,7 @@ import { foodIs } from '../food/groups'
 import type { RecipeNote } from '../recipe/document'
 import { withoutExcepted } from './asides'
 import { BRUSHES, brushingsOf } from './brushing'
-import { shareOnTop, type Draft } from './drafts'
+import { finishOf, shareOnTop, type Draft } from './drafts'
 import type { Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
 import { KEPT_BACK } from './readLine'
@@ -71,3 +71,17 @@ const ofSeveral = (some: number, all: number): RecipeNote => ({
   level: 'note',
   text: `${some} of the ${all} eggs of the line: the method brushes with the other`,
 })
+
+/** "1 egg (for dipping)": nobody dips into a raw egg at the table; the pieces are dipped before they are cooked. */
+export function coatFromDip(drafts: Draft[]): void {
+  for (const draft of drafts) {
+    if (draft.kind !== 'dip' || draft.into) continue
+    const eggs = draft.lines.filter(
+      ({ food, read }) =>
+        /^egg(?:-yolk|-white)?$/.test(food?.group ?? '') && food?.state === 'raw' && /\bdip/i.test(read.raw),
+    )
+    if (!eggs.length) continue
+    draft.lines = draft.lines.filter((item) => !eggs.includes(item))
+    finishOf(drafts).lines.push(...eggs)
+  }
+}

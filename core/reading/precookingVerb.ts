@@ -10,7 +10,7 @@ const IN_FAT = recalled(
 )
 const TILL = /\b(?:until|till)\b.*$/i
 const IN_LIQUID =
-  /\bin (?:the |its |their |some |a little |plenty of |\d\S* ?(?:ml |cups? |g )?(?:of )?)?(?:salted |boiling |simmering )*(?:water|stock|broth|milk)\b/i
+  /(?<!\b(?:stir|whisk|pour|mix|beat)(?:r?ing)? )\bin (?:the |its |their |some |a little |plenty of |\d\S* ?(?:ml |cups? |g )?(?:of )?)?(?:salted |boiling |simmering )*(?:water|stock|broth|milk)\b/i
 const HEATS_LIQUID = recalled(
   /^\W*(?:heat|warm|bring) (?:the |\d\S* )?(?:\p{L}+ )?(?:milk|cream|stock|broth)\b(?![^.;]*\b(?:flour|dough|yeast)\b)/iu,
 )

@@ -15,7 +15,7 @@ import { tossedIn } from './components'
 import { countPieces } from './counts'
 import { isFat, type Draft, type Placed } from './drafts'
 import { askAboutSheets, timesPieces } from './eachPiece'
-import { oneEggOnTop } from './eggOnTop'
+import { coatFromDip, oneEggOnTop } from './eggOnTop'
 import { shareOutDivided } from './dividedFat'
 import { readFacts } from './facts'
 import { readCooking } from './heat'
@@ -123,6 +123,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   leaveInFilling(placed, cooking)
   washBesideSheet(drafts, clauses)
   oneEggOnTop(drafts, clauses)
+  coatFromDip(drafts)
   brushByMethod(drafts, clauses)
   pourBlocksOver(drafts, clauses)
   tossOver(drafts, clauses)

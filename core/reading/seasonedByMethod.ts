@@ -11,7 +11,7 @@ import { UNIT_PATTERN } from './units'
 
 /** "½ tsp of turmeric" in a sentence. */
 const MENTION = new RegExp(
-  String.raw`(?<![\p{L}\d.,/])((?:about )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})(?![\p{L}\d])\s*(?:of\s+)?)((?:\p{L}[\p{L}'-]*\s?){1,3})`,
+  String.raw`(?<![\p{L}\d.,/])((?:about )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})(?![\p{L}\d])\s*(?:of\s+)?)(?:the\s+)?((?:\p{L}[\p{L}'-]*\s?){1,3})`,
   'giu',
 )
 const SEASONS = recalled(
@@ -32,26 +32,34 @@ const callsIt = (name: string, food: Food): boolean =>
 /** Oil that is splashed into a pan is seen to where it is fried in, and water is nothing. */
 const isByHand = (food: Food): boolean => !/^(?:oil|liquid)$/.test(food.group)
 
-/** What a sentence adds by the spoon, each with its amount. */
-const spoonedIn: (text: string, foods: Foods) => readonly { amount: string; food: Food }[] = rememberWith(
-  (text, foods) => [
-    ...[...text.matchAll(MENTION)].flatMap((said) =>
-      addedIn(said, foods, ({ group }) => BY_THE_SPOON.test(group)),
-    ),
-    ...[...text.matchAll(BY_HAND)].flatMap((said) => addedIn(said, foods, isByHand)),
-  ],
-)
+/** A food with the amount that a sentence gives of it, and the words that name it. */
+export interface AmountSaid {
+  amount: string
+  name: string
+  food: Food
+}
 
-/** The food that stands behind an amount, where it is of the kind that is wanted. */
-function addedIn([, amount, words]: RegExpExecArray, foods: Foods, isWanted: (food: Food) => boolean) {
+/** The foods that a sentence gives an amount of: "½ tsp of turmeric", "2 tbsp of the oil". */
+export const amountsSaid: (text: string, foods: Foods) => readonly AmountSaid[] = rememberWith(
+  (text, foods) => [...text.matchAll(MENTION)].flatMap((said) => foodBehind(said, foods)),
+)
+/** What a sentence adds by the spoon, each with its amount. */
+const spoonedIn: (text: string, foods: Foods) => readonly AmountSaid[] = rememberWith((text, foods) => [
+  ...amountsSaid(text, foods).filter(({ food }) => BY_THE_SPOON.test(food.group)),
+  ...[...text.matchAll(BY_HAND)]
+    .flatMap((said) => foodBehind(said, foods))
+    .filter(({ food }) => isByHand(food)),
+])
+
+/** The food that stands behind an amount; none where the larder has none of that name. */
+function foodBehind([, amount, words]: RegExpExecArray, foods: Foods): AmountSaid[] {
   // "1 tbsp stuffing" is none to serve beside a roast.
   if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words!)) return []
   const parts = words!.trim().split(/\s+/)
   for (let length = parts.length; length > 0; length--) {
     const name = parts.slice(0, length).join(' ')
     const match = name.length > 2 ? matchFood(name, foods) : null
-    if (match?.how === 'exact')
-      return isWanted(match.food) ? [{ amount: amount!.trim(), food: match.food }] : []
+    if (match?.how === 'exact') return [{ amount: amount!.trim(), name, food: match.food }]
   }
   return []
 }

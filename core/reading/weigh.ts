@@ -1,5 +1,6 @@
 import { lessSure, type MeasuredBy } from '../recipe/vocabulary'
 import { foodIs, isFlour } from '../food/groups'
+import { inLeaves, inPairs } from './countedAs'
 import { isMass, type Heap, type Measure, type Term } from './measures'
 import type { ReadLine } from './readLine'
 import { FALLBACK_UNIT_GRAMS, unitById } from './units'
@@ -385,26 +386,3 @@ function withGrams(read: ReadLine, food: Food): ReadLine {
     each !== undefined && (term.high <= MAX_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
   return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
 }
-
-/** "1 box puff pastry (2 sheets)": a packet that holds two sheets is a larger one than that of one. */
-function inPairs(read: ReadLine, food: Food): ReadLine {
-  const [packs, sheets] = read.measures
-  const isPair =
-    food.unitGrams.pair !== undefined &&
-    read.measures.length === 2 &&
-    isPacket(packs!) &&
-    sheets!.every(({ unitId }) => unitId === 'sheet' || unitId === null) &&
-    sheets![0]!.low === 2 &&
-    packs![0]!.low === 1
-  return isPair ? { ...read, measures: [[{ ...packs![0]!, unitId: 'pair' }]] } : read
-}
-
-/** "10 large cabbage leaves": leaves are counted, and no heads. */
-function inLeaves(read: ReadLine, food: Food): ReadLine {
-  if (food.group === 'herb' || !food.unitGrams.leaf || !LEAVES.test(read.name)) return read
-  const measures = read.measures.map((measure) =>
-    measure.map((term) => (term.unitId === null ? { ...term, unitId: 'leaf' as const } : term)),
-  )
-  return { ...read, measures }
-}
-const LEAVES = /\bleaf$|\bleaves$/i
