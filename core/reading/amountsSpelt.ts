@@ -12,9 +12,9 @@ export const UNIT_NAMES = UNITS.filter(({ kind }) => kind !== 'count')
   .map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
   .join('|')
 /** A unit of weight or volume, as a whole word. */
-const UNIT = String.raw`(?:${UNIT_NAMES})(?!\p{L})`
+const UNIT = String.raw`(?:${UNIT_NAMES})(?![a-zß-öø-ɏ])`
 const NUMBER = DIGIT_NUMBER
-const START = String.raw`(?<![\p{L}\d./-])`
+const START = String.raw`(?<![a-zß-öø-ɏ\d./-])`
 
 /** Parts that are said in words, with the fraction that says the same. */
 const PARTS: Readonly<Record<string, string>> = {
@@ -38,7 +38,7 @@ const fractionOf = (part: string) => PARTS[part.toLowerCase().replace('-', ' ')]
 
 /** What comes in tins of some 400 g, and in nothing else that is told so. Common practice, no source. */
 const TIN_GRAMS = '39\\d|4[0-2]\\d'
-const TINNED = String.raw`(?:(?:chopped|plum|cherry|crushed|black|kidney|red|white|cannellini|butter|haricot|borlotti|pinto|mixed|green|brown|baked|light|full[- ]fat) )*(?:chick ?peas|garbanzos?|beans|tomatoes|lentils|coconut milk)(?!\p{L})`
+const TINNED = String.raw`(?:(?:chopped|plum|cherry|crushed|black|kidney|red|white|cannellini|butter|haricot|borlotti|pinto|mixed|green|brown|baked|light|full[- ]fat) )*(?:chick ?peas|garbanzos?|beans|tomatoes|lentils|coconut milk)(?![a-zß-öø-ɏ])`
 
 const wholeOf = (word: string) => (/^\d/.test(word) ? word : String(ONES[word.toLowerCase()]))
 const sameKind = (one: Unit, other: Unit) => one.kind === other.kind
@@ -52,10 +52,10 @@ export interface AmountWording {
   to: (...found: string[]) => string
 }
 
-const rule = (source: string) => new RegExp(`${START}(?:${source})`, 'giu')
+const rule = (source: string) => new RegExp(`${START}(?:${source})`, 'gi')
 
 /** "Half sliced", "one of them grated", "the rest left whole": what is done with a share of what was bought. */
-const SHARE_DONE = String.raw`(?:(?:half|one|two|three|some|most|a few|a third|the rest|the others?|\d{1,2})(?: of (?:it|them|these))?) (?:\p{L}+ly )?(?:left|kept|sliced|chopped|minced|grated|diced|cubed|juiced|zested|crushed|halved|quartered|mashed|shredded|peeled|beaten|cut|torn|cooked|boiled|fried|reserved)(?: (?:whole|raw|aside|up|fine|finely|in half|(?:in(?:to)? )?(?:rings|strips|chunks|cubes|wedges|slices)))?(?!\p{L}| (?!and\b)\p{L})`
+const SHARE_DONE = String.raw`(?:(?:half|one|two|three|some|most|a few|a third|the rest|the others?|\d{1,2})(?: of (?:it|them|these))?) (?:[a-zß-öø-ɏ]+ly )?(?:left|kept|sliced|chopped|minced|grated|diced|cubed|juiced|zested|crushed|halved|quartered|mashed|shredded|peeled|beaten|cut|torn|cooked|boiled|fried|reserved)(?: (?:whole|raw|aside|up|fine|finely|in half|(?:in(?:to)? )?(?:rings|strips|chunks|cubes|wedges|slices)))?(?![a-zß-öø-ɏ]| (?!and\b)[a-zß-öø-ɏ])`
 
 /** "Two and half cups", without an article: in sentences as well as on lines. */
 const WHOLE_AND_PART: AmountWording = {
@@ -79,7 +79,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: 'filo, 1 box (270 g)',
     becomes: 'filo, 1 pack (270 g)',
     pattern: rule(
-      String.raw`(${NUMBER} ?(?:${UNIT})?[ -]|(?:an?|one|two|three) (?:large |small |big )?)box(es)?(?! grater)(?!\p{L})`,
+      String.raw`(${NUMBER} ?(?:${UNIT})?[ -]|(?:an?|one|two|three) (?:large |small |big )?)box(es)?(?! grater)(?![a-zß-öø-ɏ])`,
     ),
     to: (_, many, several) => `${many}pack${several ? 's' : ''}`,
   },
@@ -87,20 +87,20 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: 'puff pastry (1 375 g roll)',
     becomes: 'puff pastry (1 375 g pack)',
     pattern:
-      /(?<=\b(?:pastry|filo|phyllo|yufka)\b[^\p{L}]*)((?:\d[\d.]*|\ban?|\bone|\btwo|\bhalf) ?(?:g|oz)?[ -])roll(s)?(?!\p{L})/giu,
+      /(?<=\b(?:pastry|filo|phyllo|yufka)\b[^a-zß-öø-ɏ]*)((?:\d[\d.]*|\ban?|\bone|\btwo|\bhalf) ?(?:g|oz)?[ -])roll(s)?(?![a-zß-öø-ɏ])/gi,
     to: (_, many, several) => `${many}pack${several ?? ''}`,
   },
   {
     like: 'a 375 g roll of puff pastry',
     becomes: 'a 375 g pack of puff pastry',
     pattern:
-      /((?:\d[\d.]*|\ban?|\bone|\btwo|\bhalf) ?(?:g(?:ram)?|oz)?[ -])roll(s)?(?= (?:\([^)]*\) )?(?:of )?(?:[\p{L}-]+ ){0,2}(?:pastry|filo|phyllo|yufka)(?!\p{L}))/giu,
+      /((?:\d[\d.]*|\ban?|\bone|\btwo|\bhalf) ?(?:g(?:ram)?|oz)?[ -])roll(s)?(?= (?:\([^)]*\) )?(?:of )?(?:[a-zß-öø-ɏ-]+ ){0,2}(?:pastry|filo|phyllo|yufka)(?![a-zß-öø-ɏ]))/gi,
     to: (_, many, several) => `${many}pack${several ?? ''}`,
   },
   {
     like: 'a cup and a half of milk',
     becomes: '1 1/2 cup milk',
-    pattern: rule(String.raw`(an?|one|\d{1,2}) (${UNIT}) and (?:an? )?(half|quarter|third)(?: of)?(?!\p{L})`),
+    pattern: rule(String.raw`(an?|one|\d{1,2}) (${UNIT}) and (?:an? )?(half|quarter|third)(?: of)?(?![a-zß-öø-ɏ])`),
     to: (_, whole, unit, part) => `${/^\d/.test(whole!) ? whole : 1} ${fractionOf(part!)} ${unit}`,
   },
   WHOLE_AND_PART,
@@ -108,7 +108,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: 'three quarters of a pound of beef',
     becomes: '3/4 pound beef',
     pattern: rule(
-      String.raw`(?<!\band (?:(?:an?|one|two|three) )?)(?:(?:an?|one) )?(${PART}) of (?:an? )?(${UNIT})(?: of(?= (?!the\b)\p{L}))?`,
+      String.raw`(?<!\band (?:(?:an?|one|two|three) )?)(?:(?:an?|one) )?(${PART}) of (?:an? )?(${UNIT})(?: of(?= (?!the\b)[a-zß-öø-ɏ]))?`,
     ),
     to: (_, part, unit) => `${fractionOf(part!)} ${unit}`,
   },
@@ -116,13 +116,13 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: 'garlic, 2 fat cloves, crushed',
     becomes: '2 fat cloves garlic, crushed',
     pattern:
-      /^garlic(?:\s*[,:–-]\s*|\s+)((?:\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?|an?|one|two|three|four|five|six) (?:(?:large|fat|big|small) )?cloves?)\b/giu,
+      /^garlic(?:\s*[,:–-]\s*|\s+)((?:\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?|an?|one|two|three|four|five|six) (?:(?:large|fat|big|small) )?cloves?)\b/gi,
     to: (_, cloves) => `${cloves} garlic`,
   },
   {
     like: 'water, 5 or 6 tbsp',
     becomes: 'water, 5-6 tbsp',
-    pattern: rule(String.raw`(${NUMBER}) or (?=${NUMBER}(?:[ ,)]|$|\p{L}))`),
+    pattern: rule(String.raw`(${NUMBER}) or (?=${NUMBER}(?:[ ,)]|$|[a-zß-öø-ɏ]))`),
     to: (_, low) => `${low}-`,
   },
   {
@@ -140,7 +140,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   {
     like: '2 x 400 g chickpeas',
     becomes: '2 x 400 g tins chickpeas',
-    pattern: new RegExp(String.raw`^(\d) ?[x×] ?(${TIN_GRAMS}) ?g (?=${TINNED})`, 'giu'),
+    pattern: new RegExp(String.raw`^(\d) ?[x×] ?(${TIN_GRAMS}) ?g (?=${TINNED})`, 'gi'),
     to: (_, many, grams) => `${many} x ${grams} g tins `,
   },
   {
@@ -148,7 +148,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     becomes: '2 x 400 g tins chopped tomatoes',
     pattern: new RegExp(
       String.raw`^(${TINNED}),? (\d) ?[x×] ?(${TIN_GRAMS}) ?g(?: (?:tins?|cans?))?$`,
-      'giu',
+      'gi',
     ),
     to: (_, name, many, grams) => `${many} x ${grams} g tins ${name}`,
   },
@@ -156,20 +156,20 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: '1 can 14 oz coconut milk',
     becomes: '1 (14 oz) can coconut milk',
     pattern:
-      /^(\d{1,2}|an?|one|two|three) (cans?|tins?|jars?|packs?|packets?|pots?|tubs?|bottles?|cartons?)(?: of)?,? (\d{1,4} ?(?:g|oz|ml)) (?=\p{L}{3})/giu,
+      /^(\d{1,2}|an?|one|two|three) (cans?|tins?|jars?|packs?|packets?|pots?|tubs?|bottles?|cartons?)(?: of)?,? (\d{1,4} ?(?:g|oz|ml)) (?=[a-zß-öø-ɏ]{3})/gi,
     to: (_, many, what, size) => `${many} (${size}) ${what} `,
   },
   {
     like: 'box of 6 eggs',
     becomes: '6 eggs',
     pattern:
-      /^(?:an? |one |1 )?(?:box|carton|tray|pack) of (\d{1,2}|six|ten|twelve) (?=(?:\p{L}+ )?eggs\b)/giu,
+      /^(?:an? |one |1 )?(?:box|carton|tray|pack) of (\d{1,2}|six|ten|twelve) (?=(?:[a-zß-öø-ɏ]+ )?eggs\b)/gi,
     to: (_, many) => `${many} `,
   },
   {
     like: 'salt tsp',
     becomes: 'salt 1 tsp',
-    pattern: /^(\p{L}[\p{L} ]{2,24}) (tsp|tbsp|teaspoon|tablespoon)$/giu,
+    pattern: /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,24}) (tsp|tbsp|teaspoon|tablespoon)$/gi,
     to: (_, name, unit) =>
       /\b(?:an?|half|quarter|third|the|each|per|one|two|three|level|heaped)\b/i.test(name!)
         ? `${name} ${unit}`
@@ -193,7 +193,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: 'milk, between 200 and 250 ml',
     becomes: 'milk, 200-250 ml',
     pattern: rule(
-      String.raw`between (${NUMBER})(?: ?(?:${UNIT}))? (?:and|&) (?=(?:${NUMBER}) ?(?:${UNIT}|\p{L}))`,
+      String.raw`between (${NUMBER})(?: ?(?:${UNIT}))? (?:and|&) (?=(?:${NUMBER}) ?(?:${UNIT}|[a-zß-öø-ɏ]))`,
     ),
     to: (_, low) => `${low}-`,
   },
@@ -201,7 +201,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: 'butter max. 250 g',
     becomes: 'butter 250 g',
     pattern: rule(
-      String.raw`(?:(?:no|not) more than|at (?:most|the most)|an? maximum of|max(?:imum)?\.?) (?=(?:${NUMBER}|an?) ?\p{L})`,
+      String.raw`(?:(?:no|not) more than|at (?:most|the most)|an? maximum of|max(?:imum)?\.?) (?=(?:${NUMBER}|an?) ?[a-zß-öø-ɏ])`,
     ),
     to: () => '',
   },
@@ -209,8 +209,8 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: '1 onion, half left whole and half sliced',
     becomes: '1 onion (half left whole and half sliced)',
     pattern: new RegExp(
-      String.raw`(?<=\p{L}),\s*(${SHARE_DONE}(?:(?:,? and|,|,? &)\s*${SHARE_DONE})*)\W*$`,
-      'giu',
+      String.raw`(?<=[a-zß-öø-ɏ]),\s*(${SHARE_DONE}(?:(?:,? and|,|,? &)\s*${SHARE_DONE})*)\W*$`,
+      'gi',
     ),
     to: (_, shares) => ` (${shares})`,
   },
@@ -230,8 +230,8 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: '2 tbsp milk + 1 tbsp',
     becomes: '2 tbsp + 1 tbsp milk',
     pattern: new RegExp(
-      String.raw`^(${NUMBER} ?(?:${UNIT})) (\p{L}+(?: \p{L}+){0,2}),? (?:\+|plus|and) (${NUMBER} ?(?:${UNIT}))$`,
-      'giu',
+      String.raw`^(${NUMBER} ?(?:${UNIT})) ([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+){0,2}),? (?:\+|plus|and) (${NUMBER} ?(?:${UNIT}))$`,
+      'gi',
     ),
     to: (whole, one, food, other) => {
       const [first, second] = [one!, other!].map((amount) =>

@@ -14,16 +14,16 @@ export interface SaidBehind {
   like: string
   pattern: RegExp
 }
-const said = (like: string, source: string): SaidBehind => ({ like, pattern: new RegExp(source, 'iu') })
+const said = (like: string, source: string): SaidBehind => ({ like, pattern: new RegExp(source, 'i') })
 
-const THEM = String.raw`(?:they|these|those|it|this|(?:the |any )?(?:leftovers?|left-?overs|unbaked|uncooked|cooked|baked|raw|finished|dough|pastry|filling|\p{L}+s)(?: \p{L}+s)?)`
+const THEM = String.raw`(?:they|these|those|it|this|(?:the |any )?(?:leftovers?|left-?overs|unbaked|uncooked|cooked|baked|raw|finished|dough|pastry|filling|[a-zß-öø-ɏ]+s)(?: [a-zß-öø-ɏ]+s)?)`
 const DAYS = String.raw`(?:an?|one|two|three|a few|several|\d{1,3})(?:\s*(?:-|–|to)\s*\d{1,3})?\s*(?:hours?|days?|weeks?|months?)`
 
 /** Every wording of what is no work. */
 export const SAID_BEHIND: readonly SaidBehind[] = [
   said(
     'Leftovers keep 3 days in the fridge.',
-    String.raw`^(?:${THEM} (?:will |should |can )?(?:keeps?|lasts?|stays?)|keeps|lasts) (?:\p{L}+ ){0,3}(?:for )?(?:up to |about )?(?:${DAYS}|well|overnight)`,
+    String.raw`^(?:${THEM} (?:will |should |can )?(?:keeps?|lasts?|stays?)|keeps|lasts) (?:[a-zß-öø-ɏ]+ ){0,3}(?:for )?(?:up to |about )?(?:${DAYS}|well|overnight)`,
   ),
   said(
     'Freezes well for up to 3 months.',
@@ -87,7 +87,7 @@ export const SAID_BEHIND: readonly SaidBehind[] = [
   ),
   said(
     'For a vegan version use oil and leave out the cheese.',
-    String.raw`^(?:for|to make) (?:an? |it |them |this )?(?:\p{L}+[- ]){0,2}(?:vegan|vegetarian|gluten[- ]?free|dairy[- ]?free|egg[- ]?free|nut[- ]?free|lighter|healthier|richer|spicier|meat|meatless|keto|low[- ]carb)\b`,
+    String.raw`^(?:for|to make) (?:an? |it |them |this )?(?:[a-zß-öø-ɏ]+[- ]){0,2}(?:vegan|vegetarian|gluten[- ]?free|dairy[- ]?free|egg[- ]?free|nut[- ]?free|lighter|healthier|richer|spicier|meat|meatless|keto|low[- ]carb)\b`,
   ),
   said(
     'Allergens: gluten, milk, egg.',

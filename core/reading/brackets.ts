@@ -17,7 +17,7 @@ export function withoutBrackets(text: string, measures: Measure[], prep: string[
   // A bracket that is not an amount is a remark on how the food is prepared.
   const rest = text.replace(/[([]([^)\]]*)[)\]]/g, (_, inside: string, at: number) => {
     // "Tamari (or soy sauce)" allows either.
-    if (/^or (?!so\b|more\b|less\b|to\b|as\b)\p{L}[^\d]{2,40}$/iu.test(inside.trim()))
+    if (/^or (?!so\b|more\b|less\b|to\b|as\b)[a-zß-öø-ɏ][^\d]{2,40}$/i.test(inside.trim()))
       return ` ${inside.trim()} `
     // "1 can pie filling (you won't use it all, about 1 cup)": as much as is used.
     const used = USED_OF_IT.test(inside) ? measuresIn(inside.replace(/^.*?(?=\d|half\b|an? cup)/i, '')) : null

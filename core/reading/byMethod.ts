@@ -122,7 +122,7 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
 
 const SPRAYS = /\bspray/i
 const BRUSHES_PART =
-  /\b(?:brush|glaze|paint)\w*\b[^.;]*?\bwith (?:(the|this|your|hot|warm) )?((?:\p{L}+ ){0,2}(?:syrup|butter|oil|sauce|glaze|mix|mixture))\b/iu
+  /\b(?:brush|glaze|paint)\w*\b[^.;]*?\bwith (?:(the|this|your|hot|warm) )?((?:[a-zß-öø-ɏ]+ ){0,2}(?:syrup|butter|oil|sauce|glaze|mix|mixture))\b/i
 /** "Sugar syrup", and the method brushes with the syrup: what looks like a sauce goes on the pieces. */
 function brushParts(drafts: readonly Draft[], clauses: readonly Clause[]): void {
   const said = clauses.map(({ text }) => BRUSHES_PART.exec(text)).filter((match) => match !== null)
@@ -369,14 +369,14 @@ const MIXES_REST = recalled(
 /** "Egg wash & caraway": the words of what is strewn on it. */
 const strewnOnWash = (text: string): ReadonlySet<string> =>
   plainWords(
-    /\b(?:egg ?wash|glaze)\s*(?:&|\+|and|,|then|with)\s*(?:a sprinkle of |sprinkle (?:with )?)?([\p{L} ,&]+)/iu.exec(
+    /\b(?:egg ?wash|glaze)\s*(?:&|\+|and|,|then|with)\s*(?:a sprinkle of |sprinkle (?:with )?)?([a-zß-öø-ɏ ,&]+)/i.exec(
       text,
     )?.[1] ?? 'nothing',
   )
 /** "Scatter over the fennel seeds": what is strewn on a piece, by its words. */
 const strewnOver = (text: string): ReadonlySet<string> =>
   plainWords(
-    /\b(?:scatter|sprinkle|strew)\w*(?: (?:with|over|on|on top|them|it|the tops?|liberally|generously))* ([\p{L}' ,&]+)/iu.exec(
+    /\b(?:scatter|sprinkle|strew)\w*(?: (?:with|over|on|on top|them|it|the tops?|liberally|generously))* ([a-zß-öø-ɏ' ,&]+)/i.exec(
       text,
     )?.[1] ?? 'nothing',
   )

@@ -7,17 +7,17 @@ const cm = (value: string, unit: string) => Number(value) * (/cm/i.test(unit) ? 
 
 /** "Roll into a rope 30 cm long … cut into 3 cm pieces": the one goes so often into the other. */
 const ROPE = recalled(
-  /\b(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]?(?:long )?(?:log|rope|sausage|roll|cylinder|snake)\b|\b(?:log|rope|sausage|roll|cylinder|snake)\b[^.;,\d]{0,14}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])\s*(?:long\b|in length)/iu,
+  /\b(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]?(?:long )?(?:log|rope|sausage|roll|cylinder|snake)\b|\b(?:log|rope|sausage|roll|cylinder|snake)\b[^.;,\d]{0,14}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])\s*(?:long\b|in length)/i,
 )
 const LENGTHS = recalled(
-  /\b(?:cut|slice)\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]*(?:long |thick |wide )?(?:pieces|lengths|slices|rounds|chunks|bits)/iu,
+  /\b(?:cut|slice)\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(cm|inch(?:es)?|in|["”″])[- ]*(?:long |thick |wide )?(?:pieces|lengths|slices|rounds|chunks|bits)/i,
 )
 /** "Roll to 40 x 30 cm, cut into 10 cm squares": as many as lie side by side. */
 const SHEET_AREA = recalled(
-  /\b(\d{2})\s*(?:cm|inch(?:es)?|in\b|["”″])?\s*(?:x|×|by)\s*(\d{2})\s*(cm|inch(?:es)?|in\b|["”″])(?!\s*(?:tin|tray|dish|pan)\b)/iu,
+  /\b(\d{2})\s*(?:cm|inch(?:es)?|in\b|["”″])?\s*(?:x|×|by)\s*(\d{2})\s*(cm|inch(?:es)?|in\b|["”″])(?!\s*(?:tin|tray|dish|pan)\b)/i,
 )
 const SQUARES_OF = recalled(
-  /\bcut\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(?:cm|inch(?:es)?|in|["”″])?(?:\s*(?:x|×|by)\s*\1)?\s*-?\s*(cm|inch(?:es)?|in\b|["”″])[- ]*squares\b|\bcut\b[^.;\d]{0,16}squares (?:of |about |measuring )*(\d{1,2}(?:\.\d)?)\s*(cm|inch(?:es)?|in\b|["”″])/iu,
+  /\bcut\b[^.;\d]{0,24}(\d{1,2}(?:\.\d)?)\s*-?\s*(?:cm|inch(?:es)?|in|["”″])?(?:\s*(?:x|×|by)\s*\1)?\s*-?\s*(cm|inch(?:es)?|in\b|["”″])[- ]*squares\b|\bcut\b[^.;\d]{0,16}squares (?:of |about |measuring )*(\d{1,2}(?:\.\d)?)\s*(cm|inch(?:es)?|in\b|["”″])/i,
 )
 /** How often the length of a piece goes into the rope that it is cut from. */
 export function fromRope(

@@ -30,31 +30,31 @@ const AFTER = [
 const TRAILS = String.raw`(?:,? (?:${AFTER}))`
 /** Another food, under a name of its own in the pattern. */
 const other = (name: string) =>
-  String.raw`(?<${name}>(?!(?:or|use|try|take|sub|substitute|swap|replace|even|else|if|for|when|just|simply|you|can|could|also|works?|will|would|is|are)\b)(?:(?:the same (?:amount|weight) (?:of )?)|(?:about )?\d[\d./]* ?\p{L}* )?\p{L}[\p{L}'’ -]{1,40}?)`
+  String.raw`(?<${name}>(?!(?:or|use|try|take|sub|substitute|swap|replace|even|else|if|for|when|just|simply|you|can|could|also|works?|will|would|is|are)\b)(?:(?:the same (?:amount|weight) (?:of )?)|(?:about )?\d[\d./]* ?[a-zß-öø-ɏ]* )?[a-zß-öø-ɏ][a-zß-öø-ɏ'’ -]{1,40}?)`
 const END = String.raw`(?=\s*(?:[,;.)]|$))`
 
 /** The other food in brackets, behind a mark, or behind a bare "or" that says more than "or". */
 const WORDINGS: readonly RegExp[] = [
   new RegExp(
     String.raw`\s*\(\s*(?:${LEADS}${other('first')}${TRAILS}?|${other('second')}${TRAILS})\s*\)`,
-    'iu',
+    'i',
   ),
   new RegExp(
     String.raw`(?:\s*[,;]\s*|\s+[-–—]\s*)(?:${LEADS}${other('first')}${TRAILS}?|${other('second')}${TRAILS})${END}`,
-    'iu',
+    'i',
   ),
   new RegExp(
     String.raw`\s+(?:if (?:available|possible|you (?:have|can get) (?:it|some)),?\s+)?(?:(?:or )(?=(?:even|else|if|use|try|sub|swap|just|failing)\b)(?:(?:${BEFORE})${THEN}|(?:even|else|if (?:you )?(?:prefer|like)|failing that),? )${other('first')}${TRAILS}?|-or- ${other('second')}|(?:otherwise|or else|else|alternatively),? ${other('third')}|or ${other('fourth')}${TRAILS})${END}`,
-    'iu',
+    'i',
   ),
 ]
 /** "Butter (vegan if needed)": the same food of the other kind. */
 const OF_A_KIND = new RegExp(
-  String.raw`^(?<line>.*?\p{L})\s*[,(]\s*(?:or |use )?(?<kind>vegan|dairy-free|plant-based|gluten-free|lactose-free)(?: (?:one|kind|version|if [^(),]*|works[^(),]*|is (?:fine|ok)[^(),]*|for [^(),]*))+\)?$`,
-  'iu',
+  String.raw`^(?<line>.*?[a-zß-öø-ɏ])\s*[,(]\s*(?:or |use )?(?<kind>vegan|dairy-free|plant-based|gluten-free|lactose-free)(?: (?:one|kind|version|if [^(),]*|works[^(),]*|is (?:fine|ok)[^(),]*|for [^(),]*))+\)?$`,
+  'i',
 )
 /** "(or lard, margarine)". */
-const SEVERAL = /\s*\(or ([^()\d]+,[^()\d]+)\)/iu
+const SEVERAL = /\s*\(or ([^()\d]+,[^()\d]+)\)/i
 const MAY_HOLD =
   /\bor\b|-or-|altern|otherwise|\belse\b|failing|instead|\buse\b|\bsub|\bswap|replace|\bworks?\b|\bwill do|\bwould do|\b(?:is|are) (?:fine|ok|good|great|possible|an)|\bdoes\b|be used|vegan|-free|vegetarian|plant[- ]based|if you/i
 
@@ -85,7 +85,7 @@ export function withPlainChoices(raw: string, foods: Foods): string {
     for (let turn = 0; turn < MAX_CHOICES; turn++) {
       const found = wording.exec(text)
       const { first, second, third, fourth } = found?.groups ?? {}
-      const choice = (first ?? second ?? third ?? fourth)?.replace(/^the same \p{L}+ (?:of )?/iu, '')
+      const choice = (first ?? second ?? third ?? fourth)?.replace(/^the same [a-zß-öø-ɏ]+ (?:of )?/i, '')
       if (!found || !choice || !isKnown(choice, foods)) break
       // "…, 1/2 tsp fenugreek if you have it" is a spice more, which may be left out.
       if (second && OWN_AMOUNT.test(second) && IF_AT_HAND.test(found[0])) break

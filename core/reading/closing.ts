@@ -10,7 +10,7 @@ const THEM =
 const EDGES =
   '(?:(?:the|its|their|all|both|two|2|opposite|outer|top|long|short|open|of|dough|pastry) ){0,3}(?:edges?|rims?|sides?|seams?|joins?|corners?|ends?|borders?|tops?)'
 /** Where the hands press: "firmly round", "down along". */
-const HOW = '(?:(?:\\p{L}+ly|well|hard|down|round|around|along|all|together|on|tight) ){0,3}'
+const HOW = '(?:(?:[a-zß-öø-ɏ]+ly|well|hard|down|round|around|along|all|together|on|tight) ){0,3}'
 /** One half of the dough, which goes over what lies on the other. */
 const FLAP =
   '(?:(?:the|its|one|1|other|empty|bare|free|top|second|unfilled) ){1,3}(?:half|halves|side|flap|end|part|edge|dough|pastry|wrapper)'
@@ -54,13 +54,13 @@ const WAYS: readonly string[] = [
   String.raw`fold in (?:the |both )?(?:sides|ends|corners)`,
   String.raw`fold (?:in )?(?:the |all |both |\d |four )+(?:of )?(?:the )?(?:\d |four )?(?:sides|corners|edges)\b(?=\W*(?:$|[,.;]|to\b|into\b|over|in\b|up\b|like))`,
   String.raw`fold using|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)`,
-  String.raw`fold (?:over|it over|in half|into|to (?:an? )?\p{L}+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and|(?:it|each) (?:in half|up|over|into|like)|(?:corner|edge|side|end) to |(?:one|1) (?:side|half|end|corner|edge) |each (?:one|1|round|circle|square|piece|dis[ck]|wrapper) (?:over|in half|up|into)|in(?:to)? (?:thirds|three) )`,
+  String.raw`fold (?:over|it over|in half|into|to (?:an? )?[a-zß-öø-ɏ]+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and|(?:it|each) (?:in half|up|over|into|like)|(?:corner|edge|side|end) to |(?:one|1) (?:side|half|end|corner|edge) |each (?:one|1|round|circle|square|piece|dis[ck]|wrapper) (?:over|in half|up|into)|in(?:to)? (?:thirds|three) )`,
   String.raw`fold(?=\s*(?:[.;]|$))|fold(?=\s*[+&,]?\s+(?:and\s+)?(?:fork|crimp|seal|pinch|press|cut out)\b)`,
   String.raw`(?:bring|flip|flap|flop|turn|lay|pull|double|swing) (?:${FLAP} (?:over|across|on top)|over ${FLAP})`,
   String.raw`double (?:${THEM} )?over|(?:bend|shape|form) (?:${THEM} )?(?:in)?to (?:an? )?(?:half[- ]?moons?|crescents?)`,
   // Wrapped.
-  String.raw`wrap(?=\s*[.;]|\s*$|\s*\()|wrap(?:ped)? up|wrap (?:them|these)(?=\W*(?:$|[,.;]|and\b|up\b|like\b))|wrap an? \p{L}+ in (?:each|every|one)`,
-  String.raw`wrap (?:the (?:dough|paste|filling)|(?:the|each) (?!dough|pastry|dis[ck]|block|ball|in\b|lot|whole|piece)\p{L}+|round|around|it|each|(?:about |around |roughly )?\d{1,3} ?g\b)`,
+  String.raw`wrap(?=\s*[.;]|\s*$|\s*\()|wrap(?:ped)? up|wrap (?:them|these)(?=\W*(?:$|[,.;]|and\b|up\b|like\b))|wrap an? [a-zß-öø-ɏ]+ in (?:each|every|one)`,
+  String.raw`wrap (?:the (?:dough|paste|filling)|(?:the|each) (?!dough|pastry|dis[ck]|block|ball|in\b|lot|whole|piece)[a-zß-öø-ɏ]+|round|around|it|each|(?:about |around |roughly )?\d{1,3} ?g\b)`,
   // Under a lid, or another round.
   String.raw`(?<!\b(?:water|stock|broth|steam|pan)\b[^.]{0,30})put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|put (?:the )?(?:lids|tops) on|put (?:an? |the |its )lid on (?:each|every)`,
   String.raw`(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)`,
@@ -76,7 +76,7 @@ const WAYS: readonly string[] = [
   String.raw`tuck (?:in |under )?(?:the |its |both |loose )*(?:ends|sides|edges)(?: (?:in|under|over))?`,
 ]
 
-const CLOSING = new RegExp(String.raw`\b(?:${WAYS.join('|')})\b`, 'iu')
+const CLOSING = new RegExp(String.raw`\b(?:${WAYS.join('|')})\b`, 'i')
 /** Whether a text has words that may close a piece. */
 export const mayClose: (text: string) => boolean = remember((text) => CLOSING.test(text))
 /** All words in a text that may close a piece, in their order. */

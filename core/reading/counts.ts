@@ -259,7 +259,7 @@ function guessEaters(
     [outline.title, ...said.map(({ text }) => text)].some((text) => /\bindividual\b/i.test(text)) ||
     // "Into 4 individual pie dishes"; individual leaves or sheets serve nobody.
     outline.steps.some(({ text }) =>
-      /\bindividual (?:\p{L}+ )?(?:pies|dishes|tins|ramekins|basins|moulds|molds)\b/iu.test(text),
+      /\bindividual (?:[a-zß-öø-ɏ]+ )?(?:pies|dishes|tins|ramekins|basins|moulds|molds)\b/i.test(text),
     )
   const guess = isIndividual
     ? { servings: pieces, says: 'one piece, for they are called individual' }

@@ -1,14 +1,14 @@
 const BESIDE =
   'dip|dipping sauce|sauce|chutney|raita|salsa|dressing|drizzle|glaze|icing|to serve|for serving|for (?:the )?(?:dip|dipping|dipping sauce|sauce)'
-const AMOUNT = String.raw`(?:[\d¼½¾⅓⅔⅛~]|(?:an?|half|one|two|three) (?:\p{L}+ )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|splash|dash|squeeze))`
+const AMOUNT = String.raw`(?:[\d¼½¾⅓⅔⅛~]|(?:an?|half|one|two|three) (?:[a-zß-öø-ɏ]+ )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|splash|dash|squeeze))`
 /** Behind a sentence of work a name, a colon and amounts. */
 const LIST_BEHIND = new RegExp(
-  String.raw`(?=(?:${BESIDE})\s*:\s*${AMOUNT}[^.;]*(?:,|\+| and ))(?<=\p{L}[^.;!]{0,80}[.;!)] {1,3})`,
-  'iu',
+  String.raw`(?=(?:${BESIDE})\s*:\s*${AMOUNT}[^.;]*(?:,|\+| and ))(?<=[a-zß-öø-ɏ][^.;!]{0,80}[.;!)] {1,3})`,
+  'i',
 )
 /** No sentence goes on behind a number with a point in it. */
-const SENTENCE_ENDS = /[.!](?= +\p{L})(?<!\b(?:tsp|tbsp|tbs|oz|lb|approx|c)\.)/iu
-const COUNTED = /^\W*for (?:about )?(\d{1,3}(?:\s?[-–]\s?\d{1,3})?) ((?:\p{L}+ )?\p{L}+)\s*:\s*([^:]+)$/iu
+const SENTENCE_ENDS = /[.!](?= +[a-zß-öø-ɏ])(?<!\b(?:tsp|tbsp|tbs|oz|lb|approx|c)\.)/i
+const COUNTED = /^\W*for (?:about )?(\d{1,3}(?:\s?[-–]\s?\d{1,3})?) ((?:[a-zß-öø-ɏ]+ )?[a-zß-öø-ɏ]+)\s*:\s*([^:]+)$/i
 const HAS_FLOUR = /\b(?:flours?|maida|atta|masa)\b/i
 const LEAST_LISTED = 3
 /** "For 12 blini: 3 eggs, 500 ml milk, 250 g flour": so many, and the dough that they are of; else the row as it is. */

@@ -11,14 +11,14 @@ import type { ReadIngredient } from './readIngredient'
 // Fat of which the list gives the sum and the method the shares.
 
 const BRUSHES = recalled(
-  /\b(?:brush|drizzle|top)|\b(?:butter|oil) (?:the |each |every |all |both |\d+ )+(?:\p{L}+ )?sheets?\b/iu,
+  /\b(?:brush|drizzle|top)|\b(?:butter|oil) (?:the |each |every |all |both |\d+ )+(?:[a-zß-öø-ɏ]+ )?sheets?\b/i,
 )
 const BRUSHES_SHEETS = recalled(
   /\b(?:brush|paint|butter|oil)(?: (?:it|them|one|each|every|the|all|both|first|top|\d+|sheets?|strips?|layers?|leaf|leaves|pastry|filo|phyllo))* (?:lightly |generously |well )?with\b/i,
 )
 /** "Cook the onion in 2 tbsp of the oil": a part of what is listed. */
 const PART_OF_IT = recalled(
-  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s? of|half(?: of)?|a (?:little|bit)(?: bit)? of) the (?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
+  /\b(?:(?:\d[\d./ ]*|[¼½¾⅓⅔]|half|an?|one|two|three|four)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s? of|half(?: of)?|a (?:little|bit)(?: bit)? of) the (?:[a-zß-öø-ɏ]+ )?(oil|butter|ghee|lard)\b/i,
 )
 
 /** Whether the method takes a part of the one fat of its word that is listed. */
@@ -56,12 +56,12 @@ const gramsUsed = (amount: string, food: Food) =>
   gramsOf(/^a (?:little|bit)\b/i.test(amount) ? '1 tbsp' : amount, food)
 
 const REMAINING_FAT = recalled(
-  /\b(?:remaining|rest of (?:the )?|other half of (?:the )?)\s?(?:\p{L}+ )?(oil|butter|ghee|lard)\b/iu,
+  /\b(?:remaining|rest of (?:the )?|other half of (?:the )?)\s?(?:[a-zß-öø-ɏ]+ )?(oil|butter|ghee|lard)\b/i,
 )
 const BRUSHES_WITH_IT = recalled(/\b(?:brush|paint|spread)\b[^.;]*\bwith (?:it|this|the mix(?:ture)?)\b/i)
 /** "2 tbsp of the oil", "the remaining butter": fat that a clause uses, with its amount. */
 const FAT_USED =
-  /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s?|a (?:little|bit)(?: bit)?(?= of the))?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:\p{L}+ )?(?:oil|butter|ghee|lard)\b/giu
+  /((?:\d[\d./ ]*|[¼½¾⅓⅔]|half|a|one|two|three)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knob|glug|splash|drizzle|g|ml|cup)s?|a (?:little|bit)(?: bit)?(?= of the))?\s*(?:of )?(?:the |more |remaining |rest of the )*(?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee|lard)\b/gi
 const FAT_WORDS: ReadonlySet<string> = new Set(['oil', 'butter', 'ghee', 'lard'])
 const lastWord = ({ read }: ReadIngredient) => normaliseName(read.name).split(' ').at(-1)!
 /** "Sesame oil" beside "rapeseed oil". */

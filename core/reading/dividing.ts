@@ -9,29 +9,29 @@ import { halvedEach, partings } from './partings'
 import { PIECES } from './servings'
 
 const GRID = recalled(
-  /\b(?:cut|slice|divide|score|mark)\b[^.;\d]{0,24}(\d)\s*(?:by|x|×)\s*(\d)(?=\W*(?:$|[.,;)]|grid))(?!\s*(?:cm|mm|inch|in\b|"))/iu,
+  /\b(?:cut|slice|divide|score|mark)\b[^.;\d]{0,24}(\d)\s*(?:by|x|×)\s*(\d)(?=\W*(?:$|[.,;)]|grid))(?!\s*(?:cm|mm|inch|in\b|"))/i,
 )
 /** "Cut like a pizza into 8" is a number; "roll half the dough, cut 8, repeat with the other half" is twice that. */
 const A_SHARE = recalled(
-  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:roll|take|use|shape) (?:out )?(?<bare>half)(?= (?:in)?to \d)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on)|(?<first>the first(?: one)?)(?= (?:in)?to \d))\b/iu,
+  /\b(?:(?:(?<whole>half)|(?<third>(?:a|one|1) third|1\/3)|(?<quarter>(?:a|one|1) quarter|1\/4)) (?:of )?(?:the |your )?(?:dough|pastry)|(?:roll|take|use|shape) (?:out )?(?<bare>half)(?= (?:in)?to \d)|(?:one|1|the first|first) (?<one>half|piece|portion|part|ball|third|quarter|lump|disc|block)(?: of (?:the )?(?:dough|pastry))?(?! with| over| on)|(?<first>the first(?: one)?)(?= (?:in)?to \d))\b/i,
 )
 const AGAIN = recalled(
-  /\b(?:repeat|do the same|same again|likewise)\b(?![^.;]{0,30}\b(?:fold|turn|process until)\b)/iu,
+  /\b(?:repeat|do the same|same again|likewise)\b(?![^.;]{0,30}\b(?:fold|turn|process until)\b)/i,
 )
-const BOTH = recalled(/\bboth (?:of the )?(?:sheets|halves|pieces|rolls|blocks|lots|doughs)\b/iu)
-const IN_BATCHES = recalled(/\bin (\d|half|halves) (?:batches|lots|goes|halves)\b/iu)
+const BOTH = recalled(/\bboth (?:of the )?(?:sheets|halves|pieces|rolls|blocks|lots|doughs)\b/i)
+const IN_BATCHES = recalled(/\bin (\d|half|halves) (?:batches|lots|goes|halves)\b/i)
 /** "Roll each half to a rectangle and cut into 6": each of them is cut. */
 const EACH_IN_TURN = recalled(
-  /\b(?:roll|take|pat|stretch|flatten|shape|press)\b(?: out)?\s(?:out )?(?:each|every|one at a time)\b[^.;]*\b(?:and|then|,)\s+(?:cut|slice|divide|stamp)\b[^.;,]*$/iu,
+  /\b(?:roll|take|pat|stretch|flatten|shape|press)\b(?: out)?\s(?:out )?(?:each|every|one at a time)\b[^.;]*\b(?:and|then|,)\s+(?:cut|slice|divide|stamp)\b[^.;,]*$/i,
 )
 /** "Roll each out, fill, roll up like a strudel and cut into 8": each of the logs is cut. */
 const LOGS_IN_TURN = recalled(
-  /\b(?:each|every)\b[^.;]*\broll(?:ed)? (?:it |them )?(?:up|into an? (?:\p{L}+ )?(?:log|roll|cigar|sausage|strudel))\b[^.;]*\b(?:cut|slice|chop)\b(?: (?:it|them))?[^.;\d]{0,16}\d/iu,
+  /\b(?:each|every)\b[^.;]*\broll(?:ed)? (?:it |them )?(?:up|into an? (?:[a-zß-öø-ɏ]+ )?(?:log|roll|cigar|sausage|strudel))\b[^.;]*\b(?:cut|slice|chop)\b(?: (?:it|them))?[^.;\d]{0,16}\d/i,
 )
 const MOST_SHARES = 6
 /** "Re-roll the scraps for 2 more". */
 const MORE_OF_SCRAPS = recalled(
-  /\b(?:re-?roll\w*|scraps|trimmings|offcuts)\b[^.;\d]*?(?:\b(?:another|extra)\s+(\d{1,2})\b|\b(\d{1,2}) (?:more|extra)\b)/iu,
+  /\b(?:re-?roll\w*|scraps|trimmings|offcuts)\b[^.;\d]*?(?:\b(?:another|extra)\s+(\d{1,2})\b|\b(\d{1,2}) (?:more|extra)\b)/i,
 )
 const MOST_MENTIONS = 8
 /** "7 circles from each half": so near behind its number a word belongs to it. */
@@ -39,21 +39,21 @@ const NEAR = 24
 
 /** "Cut 12 x 9 cm + 12 x 6 cm lids": as many of one size as of the other. */
 const TWO_SIZES =
-  /\bcut(?: out)? (\d{1,2}) ?[x×] ?\d+(?:[.,]\d)? ?cm (?:\p{L}+ )?(?:\+|and|&) \1 ?[x×] ?\d+/iu
+  /\bcut(?: out)? (\d{1,2}) ?[x×] ?\d+(?:[.,]\d)? ?cm (?:[a-zß-öø-ɏ]+ )?(?:\+|and|&) \1 ?[x×] ?\d+/i
 /** "Cut 3 inch circles, about 50": the number stands behind. */
 const SO_MANY = new RegExp(
   String.raw`\b${PIECES}\s*(?:[,(:–-]\s*|\s)(?:about|around|roughly|approx\.?|~|makes|(?:you(?:'ll| will| should)? )?get)\s*(?:about )?(\d{1,3})(?!\d|[/.,]\d|\s*(?:cm|mm|g\b|inch|in\b|"|min))|\b${PIECES}\s*[,(–-]\s*(\d{1,3})(?: or so\b|(?=\s*\)?\W*$))|[,(–-]\s*(?:about|around|roughly|approx\.?|~)\s*(\d{1,3})(?: or so)?\)?\W*$|\b(?:cutter|ring|glass|saucer|cup)\s*[,(–-]\s*(?:about |around |~)?(\d{1,3})(?: or so)?\)?\W*$`,
-  'iu',
+  'i',
 )
 /** "Stretch each of the 4 balls". */
 const EACH_OF =
-  /\b(?:each|every one|all) of (?:the |your |these |those )?(\d{1,2}) (?:\p{L}+ )?(?:balls|pieces|rounds|circles|dis[ck]s|squares|portions|lumps|buns|ovals)\b/iu
+  /\b(?:each|every one|all) of (?:the |your |these |those )?(\d{1,2}) (?:[a-zß-öø-ɏ]+ )?(?:balls|pieces|rounds|circles|dis[ck]s|squares|portions|lumps|buns|ovals)\b/i
 /** "6 cm rounds x 24". */
 const SIZED_TIMES =
   /\b(?:rounds|circles|dis[ck]s|squares|ovals)\s*[x×]\s*(\d{1,3})\b(?!\s*(?:cm|mm|g\b|inch))/i
 /** "6 for bases, 6 for lids": as many as there are bases. */
 export const BASES =
-  /\b(\d{1,2}) (?:(?:of them )?(?:for|as|are) (?:the )?)?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/iu
+  /\b(\d{1,2}) (?:(?:of them )?(?:for|as|are) (?:the )?)?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/i
 /** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */
 const IN_BRACKETS =
   /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+(?:of them|in all|altogether|or so|with re-?roll\w*))?\s*\)/i
@@ -65,21 +65,21 @@ const MOUNDS = recalled(
 const ROWS_OF = recalled(/\b(\d) rows of (?:about )?(\d{1,2})\b/i)
 /** "Cook 6 thin crepes": as many as are filled. */
 const CREPES = recalled(
-  /\b(?:cook|fry|bake|make)\b[^.;\d]{0,20}(\d{1,2}) (?:\p{L}+ ){0,3}(?:cr[eê]pes|pancakes)\b/iu,
+  /\b(?:cook|fry|bake|make)\b[^.;\d]{0,20}(\d{1,2}) (?:[a-zß-öø-ɏ]+ ){0,3}(?:cr[eê]pes|pancakes)\b/i,
 )
 /** "Repeat = 18", "so 18 in all": what comes of it, said after the work. */
 const RESULT =
   /(?:\brepeat\b[^.;]{0,30}|\bso |\bgives? )(?:=|→|makes?)\s*(?:about )?(\d{1,3})(?=\W*(?:in all|in total|altogether)?\W*$)|\brepeat\b\s*[=:–-]\s*(\d{1,3})|\bper (?:sheet|strip|roll|round|circle)\s*(?:=|→|makes?|so)\s*(\d{1,3})/i
 /** "Each sheet in 2 → 4 rectangles": what comes of it stands behind the arrow. */
 const ARROW = new RegExp(
-  String.raw`(?:→|->|=>|=)\s*(?:about )?(\d{1,3})(?:\s+(?:\p{L}+ )?(?:rectangles?|strips?|${PIECES})|(?:\s*[-–]\s*\d{1,3})?\W*$)`,
-  'iu',
+  String.raw`(?:→|->|=>|=)\s*(?:about )?(\d{1,3})(?:\s+(?:[a-zß-öø-ɏ]+ )?(?:rectangles?|strips?|${PIECES})|(?:\s*[-–]\s*\d{1,3})?\W*$)`,
+  'i',
 )
 /** "Line 6 individual tins": each tin is a piece. */
 const TINS =
-  /\b(?:line|fill|into|in|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:\p{L}+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/iu
+  /\b(?:line|fill|into|in|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:[a-zß-öø-ɏ]+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/i
 const LINES_TRAY = recalled(
-  /\bline (?:a|an|the|your) (?:[\p{L}\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/iu,
+  /\bline (?:a|an|the|your) (?:[a-zß-öø-ɏ\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/i,
 )
 /** "Lay one sheet in an oiled pan": the other covers it. */
 export const LAYS_IN_TRAY = recalled(
@@ -97,16 +97,16 @@ const FILLS_SOME = recalled(
 const ON_SO_MANY = recalled(/\b(?:on|onto|over) (?:the )?(\d{1,2})\b/i)
 const LAYS_OTHERS = recalled(/\b(?:other|remaining) (\d{1,2})\b[^]*\b(?:top|lids?|cover|over)\b/i)
 /** "Fill half, cover with another", "fill the first half of the rounds". */
-const FILLS_HALF = recalled(/\bfill (?:the first |one )?half\b[^.]*\b(?:lids?|cover|top) /iu)
+const FILLS_HALF = recalled(/\bfill (?:the first |one )?half\b[^.]*\b(?:lids?|cover|top) /i)
 /** "Fill 8, top with 8". */
 const FILLS_AND_TOPS = recalled(
   /\bfill (\d{1,2})\b[^.;]{0,24}\b(?:top|cover|lid)(?: (?:them|each))? with (?:the other |another )?\1\b/i,
 )
 /** "12 for the tops". */
-const FOR_TOPS = recalled(/\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:tops?|lids?)\b/iu)
+const FOR_TOPS = recalled(/\b(\d{1,2}) (?:of them )?(?:for|as|are) (?:the )?(?:tops?|lids?)\b/i)
 /** "You need 2 rounds per pasty". */
 const SO_MANY_EACH = recalled(
-  /\b([23]) (?:(?:rounds|circles|dis[ck]s|sheets|squares|wrappers|of them) )?(?:per|for each|to each|for one|to make one|make one)\b(?! (?:person|serving|side|sheet|tray))/iu,
+  /\b([23]) (?:(?:rounds|circles|dis[ck]s|sheets|squares|wrappers|of them) )?(?:per|for each|to each|for one|to make one|make one)\b(?! (?:person|serving|side|sheet|tray))/i,
 )
 /** "Into one big spiral": all of it. */
 const ONE_OF_ALL = recalled(
@@ -116,8 +116,8 @@ const ONE_OF_ALL = recalled(
 export const isBaseAndLid = (method: string): boolean =>
   ONE_LARGER.test(method) && /\b(?:cover|top with|lid|lay (?:it |the other )?over)\b/i.test(method)
 const ONE_LARGER =
-  /\b(?:the|a) (?:larger|bigger) (?:one|piece|half|part|portion|ball)?\b[^.;]{0,40}\b(?:tray|tin|dish|pan)\b|\b(?:one|1)(?: of (?:them|the \p{L}+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/iu
-const MAKES_PIECES = new RegExp(String.raw`\b(?:${SPLITS}|shape|form|roll|fill|${PIECES})\b`, 'iu')
+  /\b(?:the|a) (?:larger|bigger) (?:one|piece|half|part|portion|ball)?\b[^.;]{0,40}\b(?:tray|tin|dish|pan)\b|\b(?:one|1)(?: of (?:them|the [a-zß-öø-ɏ]+))?,? (?:(?:a )?(?:slightly|bit|little|somewhat) )?(?:bigger|larger|smaller)\b|\b(?:bigger|larger|smaller) (?:than the other|one)\b/i
+const MAKES_PIECES = new RegExp(String.raw`\b(?:${SPLITS}|shape|form|roll|fill|${PIECES})\b`, 'i')
 
 /** A number of pieces that the text gives. */
 export interface Found {
@@ -129,22 +129,22 @@ export interface Found {
 
 /** "The dough was enough for 11". */
 const ENOUGH_FOR =
-  /\b(?:dough|pastry|amount|quantity|filling|batch)\b[^.;\d]{0,24}\b(?:enough|plenty|sufficient) (?:for|to make) (?:about )?(\d{1,3})(?=\W*$)/iu
+  /\b(?:dough|pastry|amount|quantity|filling|batch)\b[^.;\d]{0,24}\b(?:enough|plenty|sufficient) (?:for|to make) (?:about )?(\d{1,3})(?=\W*$)/i
 /** "Lay out the 16 wrappers", "put the 8 pies on a tray". */
 const LAID_OUT = new RegExp(
-  String.raw`\b(?:lay out|lay|spread out|take|use|fill|arrange|place|put|set|space|transfer) (?:the |all (?:the )?|your )(\d{1,3}) (?:\p{L}+ )?(?:${PIECES}|skins)(?! ?(?:of|plain|sheets))`,
-  'iu',
+  String.raw`\b(?:lay out|lay|spread out|take|use|fill|arrange|place|put|set|space|transfer) (?:the |all (?:the )?|your )(\d{1,3}) (?:[a-zß-öø-ɏ]+ )?(?:${PIECES}|skins)(?! ?(?:of|plain|sheets))`,
+  'i',
 )
 /** Of "14-16" the smaller is a promise that can be kept. */
 const OF_TWO_NUMBERS =
   /(?<![\d.,/½¼¾])\b(\d{1,3})\s?(?:-|–|to|or)\s?\d{1,3}\b(?![./,]\d|\s?(?:cm|mm|g|kg|ml|inch|in|min|hours?|°|deg|tbsp|tsp|cups?)\b|["°])/gi
 /** "6 triangles per circle, 2 circles". */
 const PER_ROUND = recalled(
-  /(\d{1,2}) \p{L}+ (?:per|from (?:each|every|a)) (circle|round|dis[ck]|sheet|strip|log)\b[^.;\d]{0,12}(\d{1,2}) \2s\b/iu,
+  /(\d{1,2}) [a-zß-öø-ɏ]+ (?:per|from (?:each|every|a)) (circle|round|dis[ck]|sheet|strip|log)\b[^.;\d]{0,12}(\d{1,2}) \2s\b/i,
 )
 /** "Until all 21 are done". */
 const ALL_DONE =
-  /\b(?:all|the) (\d{1,3}) (?:of them )?(?:are|is|have been) (?:done|made|filled|shaped|closed|sealed|used)\b/iu
+  /\b(?:all|the) (\d{1,3}) (?:of them )?(?:are|is|have been) (?:done|made|filled|shaped|closed|sealed|used)\b/i
 
 /** How many there are by what is said in passing: in brackets, behind an arrow, by tins. */
 const saidInPassing: (text: string) => { at: number; count: number } | null = remember((told) => {
@@ -190,7 +190,7 @@ const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
 const SERVED_CUT = recalled(/^\W*(?:cut|slice|halve|quarter)\b[^.;]*\b(?:serve|serving|eat)\b/i)
 /** What is bought in sheets or rounds, and cut. */
 const OF_BOUGHT = recalled(
-  /\beach (?:\p{L}+ )?(?:tortilla|wrapper|yufka|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b/iu,
+  /\beach (?:[a-zß-öø-ɏ]+ )?(?:tortilla|wrapper|yufka|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b/i,
 )
 
 /**

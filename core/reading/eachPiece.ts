@@ -79,8 +79,8 @@ export function timesPieces(
 const IN_ALL = recalled(/\b(?:in all|in total|altogether|for all)\b/i)
 const LINE_PER_PIECE = recalled(
   new RegExp(
-    String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|[(,]\s*(?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per \p{L}+)(?:\)|\W*$)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|walnuts?|dabs?|lumps?|blobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?\p{L}[\p{L} ]{2,30}\s+(?:in )?each\W*$`,
-    'iu',
+    String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|[(,]\s*(?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per [a-zß-öø-ɏ]+)(?:\)|\W*$)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|walnuts?|dabs?|lumps?|blobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}\s+(?:in )?each\W*$`,
+    'i',
   ),
 )
 const SO_MANY_EACH = /\(\s*\d{1,2} (?:per|for each|in each|on each) [^()\d]*\)/gi
@@ -88,5 +88,5 @@ const SO_MANY_EACH = /\(\s*\d{1,2} (?:per|for each|in each|on each) [^()\d]*\)/g
 const PER_BOWL = /\b(?:per|for each|in each|for every|each) (?:bowl|plate|person|serving|portion)\b/i
 const PER_PIECE = new RegExp(
   String.raw`\b(?:per|for each|for one|in each) (?:one|piece|${PIECES})\b|\beach\W*$`,
-  'iu',
+  'i',
 )

@@ -17,11 +17,11 @@ export type FoundFact = Omit<Fact, 'partId'> & { part: Draft | null }
 const NUM = String.raw`(${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?)`
 const BATCH = new RegExp(
   String.raw`(?:${NUM}\s*(?:${PIECES}\s+)?(?:at (?:a|one) (?:time|go)|per batch|in (?:a|one|each) (?:batch|go))|batches of ${NUM})`,
-  'iu',
+  'i',
 )
 /** What is done to no filling: in such a clause a ball is of dough. */
 const WORKS_DOUGH =
-  /\b(?:dough|flatten|press|fill|knock back|roll(?! (?:it |them )?(?:in)?to (?:about )?(?:\d{1,3} )?(?:(?:small|little|even|equal|neat) )*balls\b)(?! (?:the |your |this )?(?!dough|pastry)\p{L}+(?: \p{L}+){0,2} (?:in)?to ))\b/iu
+  /\b(?:dough|flatten|press|fill|knock back|roll(?! (?:it |them )?(?:in)?to (?:about )?(?:\d{1,3} )?(?:(?:small|little|even|equal|neat) )*balls\b)(?! (?:the |your |this )?(?!dough|pastry)[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+){0,2} (?:in)?to ))\b/i
 const FREEZES = /\bfree(?:ze|zes|zing)\b|\b(?:can|may|could) be frozen\b/i
 /** "Freeze for 20 minutes before baking": work. */
 const FREEZES_SO_LONG = /\bfreeze\b[^.;]{0,20}\d[^.;]{0,8}min/i
@@ -47,7 +47,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|autolyse|autolyze|stand(?! mixer)|(?:let (?:it |them |the \p{L}+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|(?<!\b(?:leave|keep) (?:the )?)lid on(?=(?: for| about)* $)|(?:^|(?<=[,.;] ?))(?:then |and )?(?:take |bring |get )?(?:it |them |the \p{L}+ )?out(?: of the fridge)?(?=(?: for| about)* $)|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?<=^\W*|[,.;] ?|\band )salt (?!and\b|for\b|water\b)\p{L}+(?= $)|(?:set|put|keep) (?:(?:it|this|the \p{L}+) )?aside|cover)\b/iu,
+    /\b(?:(?<!\b(?:in|with|of)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|autolyse|autolyze|stand(?! mixer)|(?:let (?:it |them |the [a-zß-öø-ɏ]+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|(?<!\b(?:leave|keep) (?:the )?)lid on(?=(?: for| about)* $)|(?:^|(?<=[,.;] ?))(?:then |and )?(?:take |bring |get )?(?:it |them |the [a-zß-öø-ɏ]+ )?out(?: of the fridge)?(?=(?: for| about)* $)|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?<=^\W*|[,.;] ?|\band )salt (?!and\b|for\b|water\b)[a-zß-öø-ɏ]+(?= $)|(?:set|put|keep) (?:(?:it|this|the [a-zß-öø-ɏ]+) )?aside|cover)\b/i,
   ],
 ]
 
@@ -171,7 +171,7 @@ const KEPT_FROZEN =
 
 /** "Keeps 3 days in the fridge": so long it stays good, and nothing waits for it. */
 const STAYS_GOOD =
-  /(?:^|[.;,]\s*)\W*(?:(?:they|these|those|it|leftovers|the \p{L}+s|\p{L}+s)(?: will| should| can)? (?:keeps?|lasts?|stays? (?:fresh|good))|will keep|keeps|lasts)\b[^.;]*\d|\b(?:up to|within|for) (?:about )?\d{1,2} (?:weeks|months)\b/iu
+  /(?:^|[.;,]\s*)\W*(?:(?:they|these|those|it|leftovers|the [a-zß-öø-ɏ]+s|[a-zß-öø-ɏ]+s)(?: will| should| can)? (?:keeps?|lasts?|stays? (?:fresh|good))|will keep|keeps|lasts)\b[^.;]*\d|\b(?:up to|within|for) (?:about )?\d{1,2} (?:weeks|months)\b/i
 
 function findFacts(text: string, sentence: string): Said[] {
   const said: Said[] = []

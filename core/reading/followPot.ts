@@ -41,7 +41,7 @@ const SCRAMBLES = /^\W*(?:then |and )*scramble\b/i
 const FRYING_PAN = /\b(?:same|hot|dry|frying|grill|griddle) pan\b|\b(?:skillet|wok|tawa|kadai)\b/i
 
 const HEATS_FAT_ALONE = recalled(
-  /^\W*heat (?:the |some |a little )?(?:\p{L}+ )?(?:oil|butter|ghee)(?: in (?:a|the) (?:\p{L}+ )?(?:pan|wok|kadai|skillet))?\W*$/iu,
+  /^\W*heat (?:the |some |a little )?(?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee)(?: in (?:a|the) (?:[a-zß-öø-ɏ]+ )?(?:pan|wok|kadai|skillet))?\W*$/i,
 )
 
 /** Follows the clauses that speak of a part through its pot. */
@@ -114,7 +114,7 @@ const STIRS_IN = recalled(
   /^\W*(?:then )?(?:stir|fold) (?:in|through)\b(?![^.;]*\b(?:cook|fry|simmer|bubble|heat|warm|melt|wilt|spinach|kale|greens|garlic|flour|cornflour|cornstarch|until|till|thick\w*|\d+ ?(?:more |further )?(?:min|sec)\w*)\b)/i,
 )
 const COOLS = recalled(
-  /^\W*(?:then )?(?:season\w*(?: (?:well|to taste|with [^.;]{3,30}?))?,?(?: and)?(?: then)? )?(?:(?:leave|let|allow)(?: (?:it|this|the \p{L}+))?(?: to)? )?(?:cool|set aside)\b/iu,
+  /^\W*(?:then )?(?:season\w*(?: (?:well|to taste|with [^.;]{3,30}?))?,?(?: and)?(?: then)? )?(?:(?:leave|let|allow)(?: (?:it|this|the [a-zß-öø-ɏ]+))?(?: to)? )?(?:cool|set aside)\b/i,
 )
 
 /** "For the filling half a pound of beef, one onion, a clove of garlic": what there is, and nothing is done yet. */

@@ -58,7 +58,7 @@ export function vegetableOf(read: ReadLine, food: Food, foods: Foods) {
     (unit?.kind === 'volume' && term.low * unit.factor >= MORE_THAN_SPICE_ML) ||
     (unit?.kind === 'count' && /^(?:can|jar|packet|bag)$/.test(unit.id))
   const isCounted = unit === null && term.low <= MOST_VEGETABLES
-  if (!isCounted && !(isMuch && /^(?:\p{L}+ )?peppers?$/iu.test(read.name))) return null
+  if (!isCounted && !(isMuch && /^(?:[a-zß-öø-ɏ]+ )?peppers?$/i.test(read.name))) return null
   if (Object.keys(food.unitGrams).some((unit) => /^(?:piece|small|medium|large|pod)$/.test(unit))) return null
   const vegetable = matchFood(`bell ${read.name}`, foods)
   return vegetable?.how === 'exact' && vegetable.food.group === 'vegetable' ? vegetable : null
@@ -110,12 +110,12 @@ export function asOneMaking(read: ReadLine, foods: Foods): ReadLine {
   return { ...read, name: dough, measures: isCounted ? [] : read.measures }
 }
 const ONE_MAKING =
-  /^(?:recipes?|batch(?:es)?|quantity|quantities|lots?|portions?)(?: (?:of|for))?(?: (?:the|my|your|basic|this))* (\p{L}.*)$/iu
+  /^(?:recipes?|batch(?:es)?|quantity|quantities|lots?|portions?)(?: (?:of|for))?(?: (?:the|my|your|basic|this))* ([a-zß-öø-ɏ].*)$/i
 
 /** "Warm milk (I use oat)": what this cook takes, and what the line allows instead. */
 export function asUsed(read: ReadLine, foods: Foods): ReadLine {
   for (const word of read.prep) {
-    const used = /^(?:i|we) (?:use|used|like|prefer|take)(?: the)? (\p{L}+(?: \p{L}+)?)$/iu.exec(word)?.[1]
+    const used = /^(?:i|we) (?:use|used|like|prefer|take)(?: the)? ([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)$/i.exec(word)?.[1]
     const plain = used ? matchFood(read.name, foods) : null
     if (!used || !plain) continue
     const named = matchFood(`${used} ${read.name.split(' ').at(-1)!}`, foods)
@@ -135,7 +135,7 @@ export function asUsed(read: ReadLine, foods: Foods): ReadLine {
 
 /** "Milk to adjust consistency", "butter at room temp", "thighs without skin": a food, and what is said of it. */
 const SAID_OF_IT =
-  /^(\p{L}.*?)\s+((?:to|for|at|as|only|total|max(?:imum)?|minimum|net|gross|in the|on (?:the )?(?:side|top)|grated|crushed|sliced|caramelis?z?ed|left[- ]?over|straight|(?:peeled|prepared|cleaned|trimmed|net) weight|with (?:their|its|the) (?:juices?|skins?|bones?|leaves|tops|fat|oil|brine|stalks?|stems?)|(?:with|w\/) (?!an? |half )[\p{L} &-]+|without (?:the |its |their |any )?(?:skins?|bones?|seeds|stones?|pits?|rinds?|crusts?|kernels?|stalks?|stems?|shells?|fat|juice|oil|sugar))\b.*)$/iu
+  /^([a-zß-öø-ɏ].*?)\s+((?:to|for|at|as|only|total|max(?:imum)?|minimum|net|gross|in the|on (?:the )?(?:side|top)|grated|crushed|sliced|caramelis?z?ed|left[- ]?over|straight|(?:peeled|prepared|cleaned|trimmed|net) weight|with (?:their|its|the) (?:juices?|skins?|bones?|leaves|tops|fat|oil|brine|stalks?|stems?)|(?:with|w\/) (?!an? |half )[a-zß-öø-ɏ &-]+|without (?:the |its |their |any )?(?:skins?|bones?|seeds|stones?|pits?|rinds?|crusts?|kernels?|stalks?|stems?|shells?|fat|juice|oil|sugar))\b.*)$/i
 
 /** A line whose name nobody knows as a whole, and knows without what is said behind it: that is no part of it. */
 export function withoutTail(read: ReadLine, foods: Foods): ReadLine {
@@ -156,7 +156,7 @@ const ONLY_SOMETIMES = /\b(?:skip|omit|leave|left out|drop|if|to make|works?|ins
 export function namedBehind(read: ReadLine, foods: Foods) {
   for (const word of read.prep) {
     if (
-      !/^(?!(?:with|without|not|no|or|and|from|for|in|of|plus|contains?)\b)(?!.*\b(?:and|or)\b)(?!.*\bfree$)\p{L}+(?:[ -]\p{L}+){0,3}$/iu.test(
+      !/^(?!(?:with|without|not|no|or|and|from|for|in|of|plus|contains?)\b)(?!.*\b(?:and|or)\b)(?!.*\bfree$)[a-zß-öø-ɏ]+(?:[ -][a-zß-öø-ɏ]+){0,3}$/i.test(
         word,
       )
     )
@@ -182,7 +182,7 @@ const OF_KIND =
 /** "Peeled and boiled": that it was peeled changes no state. */
 const PEELED_FIRST = /^(?:peeled|skinned|scrubbed|washed)\s+(?:and|&|then)\s+/i
 /** "X for the Y", "X from the Y". */
-const FOR_WHAT = /^(\p{L}[\p{L} -]+?) (?:for|from) (?:the |your |a )\p{L}+(?: \p{L}+)?$/iu
+const FOR_WHAT = /^([a-zß-öø-ɏ][a-zß-öø-ɏ -]+?) (?:for|from) (?:the |your |a )[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?$/i
 
 const hasAllergen = (food: Food, one: Food['allergens'][number]) =>
   food.allergens.includes(one) || food.possibleAllergens.includes(one)

@@ -28,7 +28,7 @@ const TIME_BEHIND =
   /^\W*(?<told>\d[\d–-]*\s*(?:m|h|min\w*|hrs?|hours?))\s+(?<word>prep|cook(?:ing)?|baking|active|hands[- ]on|total|chilling|resting|rising)(?:\s+time)?\W*$/i
 /** All that a time may be told in. */
 const TIME_WORDS =
-  /\d|(?<!\p{L})(?:an?|about|approx\w*|around|roughly|half|quarter|of|and|plus|to|or|up|h|hrs?|hours?|m|mins?|minutes?|days?|overnight|per batch|each|chill(?:ing)?|rest(?:ing)?|cool(?:ing)?|ris(?:e|ing)|prov(?:e|ing)|proof(?:ing)?|soak(?:ing)?|marinat(?:e|ing)|wait(?:ing)?|time)(?!\p{L})|[½¼¾]/giu
+  /\d|(?<![a-zß-öø-ɏ])(?:an?|about|approx\w*|around|roughly|half|quarter|of|and|plus|to|or|up|h|hrs?|hours?|m|mins?|minutes?|days?|overnight|per batch|each|chill(?:ing)?|rest(?:ing)?|cool(?:ing)?|ris(?:e|ing)|prov(?:e|ing)|proof(?:ing)?|soak(?:ing)?|marinat(?:e|ing)|wait(?:ing)?|time)(?![a-zß-öø-ɏ])|[½¼¾]/gi
 const NAMED_CELL = new RegExp(String.raw`^\W*(?:${NAMED})\s*[:=–-]\s*[^\d].*$|^\W*rating\s*[:=–-]`, 'i')
 const WORD_CELL =
   /^\W*(?:vegetarian|vegan|veggie|(?:freezer|kid|family|budget)[- ]friendly|freezable|easy|medium|intermediate|advanced|(?:gluten|dairy|nut|egg)[- ]free|(?:low|high)[- ](?:carb|protein|calorie)|keto|quick)\W*$/i
@@ -37,7 +37,7 @@ const FIGURE_CELL =
 const BETWEEN = /\s*[|•·;●▪⏱⏲🕒]+\s*|\.\s+|\.$|\s+[/–—-]+\s+|,\s+/u
 const NEXT_LABEL = new RegExp(
   String.raw`(?<!\bskill)\s+(?=(?:skill level|${TIMED}|${NAMED}|yields?|makes|serves|servings|calories)\b(?:\s*time)?\s*[:=]?\s*\S)`,
-  'iu',
+  'i',
 )
 
 /** "Prep time: 30 min", "Total 1 h 10": a time of the whole at the head of a page. Null for any other text. */

@@ -31,17 +31,17 @@ export interface Surroundings {
 }
 
 /** "Dumplings" over a list says what is made of it; the lines say which part they are. */
-const OF_PIECES = new RegExp(String.raw`^(?:for )?(?:the )?${PIECES}$`, 'iu')
+const OF_PIECES = new RegExp(String.raw`^(?:for )?(?:the )?${PIECES}$`, 'i')
 const NAME_AND_AMOUNT = new RegExp(
-  String.raw`^(\p{L}[\p{L} ,'-]{2,50}?)\s*\(\s*(?:about |approx\.? |~)?(?:\d[\d.,/]*|[¼½¾⅓⅔⅛])\s*(?:${UNIT_PATTERN})(?![\p{L}\d])[^()]*\)\s*$`,
-  'iu',
+  String.raw`^([a-zß-öø-ɏ][a-zß-öø-ɏ ,'-]{2,50}?)\s*\(\s*(?:about |approx\.? |~)?(?:\d[\d.,/]*|[¼½¾⅓⅔⅛])\s*(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d])[^()]*\)\s*$`,
+  'i',
 )
 /** "Pork mince 350": how a food is jotted down with its grams. */
-const NAME_AND_NUMBER = /^(\p{L}[\p{L} '-]{2,50}?)\s+\d{2,4}$/iu
+const NAME_AND_NUMBER = /^([a-zß-öø-ɏ][a-zß-öø-ɏ '-]{2,50}?)\s+\d{2,4}$/i
 const MAKES_DISH =
   /^(?:curry|curried|spiced|spicy|masala|creamy|braised|pulled|shredded|stewed|scrambled|garlicky|cheesy|sauteed|glazed|marinated|teriyaki|bbq|barbecue|chilli|sweet|savoury)$/i
 const MADE_OF_SO_MANY =
-  /^(?:\d{1,2}|one|two|three|four|five|ten|fifteen|twenty)[- ](?:ingredients?|minutes?|min|hours?)[- ](?=(?:\p{L}+ )?(?:dough|pastry|crust|filling|sauce|dip)\b)/iu
+  /^(?:\d{1,2}|one|two|three|four|five|ten|fifteen|twenty)[- ](?:ingredients?|minutes?|min|hours?)[- ](?=(?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|crust|filling|sauce|dip)\b)/i
 /** "Dough:", "Dough:-", "Dough –", "Dough…": marks that say that something follows. */
 const COLON_END = /\s*(?:[:：]\s*-?|\s[-–—]{1,2}|…|\.{2,4})\s*$/
 /**
@@ -124,7 +124,7 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   if (/\bto taste\b|\bas (?:required|needed)\b/i.test(name)) return null
   // "Water to make a soft dough" is poured, and says how much.
   if (
-    /^(?:\p{L}+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee)\s+(?:to|for|as|enough)\b/iu.test(name)
+    /^(?:[a-zß-öø-ɏ]+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee)\s+(?:to|for|as|enough)\b/i.test(name)
   )
     return null
 
@@ -149,7 +149,7 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   const leadsLines =
     round.next === 'amount' &&
     (MAKES_PART.test(name) ||
-      (round.blankBefore === true && /^to \p{L}+ (?:on|with|the|it|them)\b/iu.test(name)))
+      (round.blankBefore === true && /^to [a-zß-öø-ɏ]+ (?:on|with|the|it|them)\b/i.test(name)))
   if (startsLikeStep(name) && (/\d/.test(name) || (words > 3 && !told && !leadsLines))) return null
   if (startsLikeStep(name) && round.next === 'step' && !/^for\b/i.test(name))
     return words <= 6 && (told || round.blankBefore) ? made('method') : null
@@ -256,8 +256,8 @@ function findHeading(line: string, round: Surroundings): Heading | null {
 const KINDS_NAMED = /\b(?:dough|pastry|filling|stuffing|frying|serving|sauce|dip)\b/i
 /** "To make the dough" over its lines. */
 const MAKES_PART =
-  /^(?:to )?(?:make|prepare) (?:the )?(?:\p{L}+ )?(?:dough|pastry|crust|filling|stuffing|wrappers|skins)$/iu
+  /^(?:to )?(?:make|prepare) (?:the )?(?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|crust|filling|stuffing|wrappers|skins)$/i
 
 /** A phrase of a few words whose last word names a part. */
 const USUAL =
-  /^(?:\p{L}[\p{L}'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|mixture|paste|bath|jelly|wrapping)(?: (?:part|bit|section))?(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/iu
+  /^(?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|mixture|paste|bath|jelly|wrapping)(?: (?:part|bit|section))?(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/i

@@ -10,17 +10,17 @@ type Seen = CookingWay | 'fry' | 'cook'
 
 /** "Pour boiling water on half the flour". */
 const SCALDS =
-  /\b(?:stir|mix|beat|work)(?:ing)? (?:in )?(?:the |some |half (?:of )?the )?(?:boiling|just[- ]boiled|very hot) water\b|\bboil (?:the )?(?:\p{L}+ ){0,2}?(?:water|milk)\b(?=[^;]{0,80}\b(?:flours?|starch(?:es)?|atta|maida|masa)\b)|\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/iu
+  /\b(?:stir|mix|beat|work)(?:ing)? (?:in )?(?:the |some |half (?:of )?the )?(?:boiling|just[- ]boiled|very hot) water\b|\bboil (?:the )?(?:[a-zß-öø-ɏ]+ ){0,2}?(?:water|milk)\b(?=[^;]{0,80}\b(?:flours?|starch(?:es)?|atta|maida|masa)\b)|\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b(?=[^.]{0,50}\b(?:flour|dough|starch|atta|maida|masa)\b)|(?<=\b(?:flour|dough|starch|atta|maida|masa)\b[^.]{0,50})\b(?:boiling|boiled|just[- ]boiled)(?: hot)? (?:water|milk)\b/i
 /** "Fry nothing", "do not bake yet". */
 export const NOT_DONE =
   /\b(?:do not|don'?t|never|no need to) (?:pre-?)?(?:fry|bake|boil|steam|cook|brown)\b|\b(?:fry|cook|bake) nothing\b/i
 /** Water that boils under a steamer boils no pieces. */
 const UNDER_STEAMER =
-  /\b(?:over|above) (?:an? )?(?:rolling|fast|gentle|steady|brisk) boil\b|\b(?:over|above|with) (?:\p{L}+ ){0,2}(?:of )?(?:\p{L}+ )?(?:boiling|simmering) (?:salted )?water\b/iu
+  /\b(?:over|above) (?:an? )?(?:rolling|fast|gentle|steady|brisk) boil\b|\b(?:over|above|with) (?:[a-zß-öø-ɏ]+ ){0,2}(?:of )?(?:[a-zß-öø-ɏ]+ )?(?:boiling|simmering) (?:salted )?water\b/i
 const SEEN: readonly [Seen, RegExp][] = [
   [
     'deep-fry',
-    /\bin \d{3}[- ]?(?:°|deg\w*)[- ]?(?:[cf] )?(?:hot )?oil\b|^\W*(?:in )?\d{3} ?(?:°|deg\w*)? ?(?:[cf] )?(?:hot )?oil\b|\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b|(?<![\d/.])(?:[4-9]|1\d) ?cm (?:of )?(?:hot )?(?:\p{L}+ )?oil\b|(?<![\d/.])[2-6] ?(?:inch(?:es)?\b|") (?:of )?(?:hot )?(?:\p{L}+ )?oil\b/iu,
+    /\bin \d{3}[- ]?(?:°|deg\w*)[- ]?(?:[cf] )?(?:hot )?oil\b|^\W*(?:in )?\d{3} ?(?:°|deg\w*)? ?(?:[cf] )?(?:hot )?oil\b|\bdeep[- ]?fr(?:y|ied|ying)\b|\bdeep fryer\b|\bfr(?:y|ied|ying) in (?:deep|plenty of|lots of|hot deep)\b|(?<![\d/.])(?:[4-9]|1\d) ?cm (?:of )?(?:hot )?(?:[a-zß-öø-ɏ]+ )?oil\b|(?<![\d/.])[2-6] ?(?:inch(?:es)?\b|") (?:of )?(?:hot )?(?:[a-zß-öø-ɏ]+ )?oil\b/i,
   ],
   [
     'brown-and-steam',
@@ -29,11 +29,11 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
     'shallow-fry',
-    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\b(?:in|heat) (?:about |around )?(?:\d|half an?|an?)[^.]{0,8}(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)? (?:hot )?(?:\p{L}+ )?(?:oil|lard|fat|shortening|ghee|dripping)\b/iu,
+    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\b(?:in|heat) (?:about |around )?(?:\d|half an?|an?)[^.]{0,8}(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)? (?:hot )?(?:[a-zß-öø-ɏ]+ )?(?:oil|lard|fat|shortening|ghee|dripping)\b/i,
   ],
   [
     'griddle',
-    /(?<=^\W*|,\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq|(?:sandwich|panini) press|(?:sandwich|toastie|panini|waffle) (?:maker|iron)|contact grill)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:\p{L}+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/iu,
+    /(?<=^\W*|,\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq|(?:sandwich|panini) press|(?:sandwich|toastie|panini|waffle) (?:maker|iron)|contact grill)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:[a-zß-öø-ɏ]+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/i,
   ],
   [
     'steam',
@@ -41,15 +41,15 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'boil',
-    /\b(?:par-?)?boil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise|bob|come to the)|\b(?:when|once|after|as soon as) they(?:'ve)? (?:float|rise(?! (?:in the oven|well|nicely))|come(?! (?:out|off|from|away|together))|surface|bob)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?(?:(?:for )?(?:about )?\d[\d –-]* ?min\w* )?in (?:(?!the\b)[\p{L}\d.]+ ){0,4}?(?:the )?(?:(?:hot|simmering|salted) )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|all|everything|in (?:the |a )?(?:\p{L}+ )?(?:broth|stock)|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/iu,
+    /\b(?:par-?)?boil(?:ing|ed)?\b|\bpoach\b|\buntil they (?:float|rise|bob|come to the)|\b(?:when|once|after|as soon as) they(?:'ve)? (?:float|rise(?! (?:in the oven|well|nicely))|come(?! (?:out|off|from|away|together))|surface|bob)\b|\b(?:till|until) (?:they )?float\b|\bsimmer(?:ing)? (?:salted )?water\b|\b(?:simmer|cook)(?:ed)? (?:them |the \w+ )?(?:(?:for )?(?:about )?\d[\d –-]* ?min\w* )?in (?:(?!the\b)[a-zß-öø-ɏ\d.]+ ){0,4}?(?:the )?(?:(?:hot|simmering|salted) )*(?:broth|stock|soup|water)\b|^\W*simmer (?:very )?(?:gently|slowly|them|all|everything|in (?:the |a )?(?:[a-zß-öø-ɏ]+ )?(?:broth|stock)|(?:for )?\d)\b|\bdrop (?:in |into (?:the )?(?:\w+ )?(?:broth|soup|water) )?(?:the )?(?:wontons|dumplings|pelmeni|pierogi|ravioli|tortellini|momos)\b/i,
   ],
   [
     'bake',
-    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))(?! (?:on|in) (?:an? |the )?(?:(?:dry|hot|heavy|ungreased) )*(?:(?:dry|hot|heavy|ungreased) pan|griddle|tawa|hotplate|skillet))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! (?:them |it |these )?(?:in|on|over) (?:an? |the |hot )?(?:\p{L}+ )?(?:pan|tawa|griddle|skillet|barbecue|bbq|coals|charcoal|embers))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/iu,
+    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))(?! (?:on|in) (?:an? |the )?(?:(?:dry|hot|heavy|ungreased) )*(?:(?:dry|hot|heavy|ungreased) pan|griddle|tawa|hotplate|skillet))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! (?:them |it |these )?(?:in|on|over) (?:an? |the |hot )?(?:[a-zß-öø-ɏ]+ )?(?:pan|tawa|griddle|skillet|barbecue|bbq|coals|charcoal|embers))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
   ],
   [
     'fry',
-    /\bfr(?:y|ied|ying)\b(?! ?pan)|\bflat side down\b|\b\d ?min\w*[^.;]{0,20}\b(?:until|till) (?:the |their )?(?:bottoms?|bases?) (?:is |are |turns? |gets? |go )?(?:golden|brown|browned|crisp)|\b(?:tbsp|tsp|tablespoons?|splash of|little) (?:of )?(?:\p{L}+ )?oil\b[^.;]*\d ?min\w*[^.;]*\b(?:brown|golden|crisp)|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b(?! (?:a few |some |the )?(?:spots|places|patches|parts|areas|middle|centre|center))|\bsaut[eé]|\bhot oil\b|\binto (?:the )?oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/iu,
+    /\bfr(?:y|ied|ying)\b(?! ?pan)|\bflat side down\b|\b\d ?min\w*[^.;]{0,20}\b(?:until|till) (?:the |their )?(?:bottoms?|bases?) (?:is |are |turns? |gets? |go )?(?:golden|brown|browned|crisp)|\b(?:tbsp|tsp|tablespoons?|splash of|little) (?:of )?(?:[a-zß-öø-ɏ]+ )?oil\b[^.;]*\d ?min\w*[^.;]*\b(?:brown|golden|crisp)|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b(?! (?:a few |some |the )?(?:spots|places|patches|parts|areas|middle|centre|center))|\bsaut[eé]|\bhot oil\b|\binto (?:the )?oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
   ],
   ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots|lid|turn|browned)\b/i],
 ]
@@ -72,7 +72,7 @@ export interface HeatEvent {
 
 /** "Another 15 minutes", "5 min more": on top of what went before. */
 export const MORE_TIME =
-  /\b(?:another|further|more|longer|again)\b|\b(?:back|return\w*) (?:\p{L}+ )?(?:in(?:to)?|to) (?:the )?oven\b/iu
+  /\b(?:another|further|more|longer|again)\b|\b(?:back|return\w*) (?:[a-zß-öø-ɏ]+ )?(?:in(?:to)?|to) (?:the )?oven\b/i
 /** "Bake 15 minutes, then broil for 2": under the grill the same goes on. */
 const BROILS_THEN =
   /^\W*(?:and )?(?:then )?(?:broil|grill)(?: (?:it|them))?(?: for)? (?:about )?\d{1,2}\b(?![^.;]*\b(?:each|side|last|final)\b)/i
@@ -105,10 +105,10 @@ const TAKES_OUT =
 
 /** "Flip at 15 min": when, and no time on top. */
 const TURNED_AT =
-  /\b(?:flip|turn|rotat|swap)\w*(?: (?:them|it|over|the \p{L}+|once|halfway))* (?:at|after|around)\s*(?:about )?$/iu
+  /\b(?:flip|turn|rotat|swap)\w*(?: (?:them|it|over|the [a-zß-öø-ɏ]+|once|halfway))* (?:at|after|around)\s*(?:about )?$/i
 const PUT_IN =
   /^\W*(?:then )?(?:put|pop|slide|stick|place|bung|chuck)\b[^.;]*\b(?:in|into)\b[^.;]{0,20}\d{3}/i
-const EITHER_VERB = /^\p{L}+ or $/iu
+const EITHER_VERB = /^[a-zß-öø-ɏ]+ or $/i
 const CORE =
   /\(?\b(?:core|internal|inside|centre|center|middle)\b(?: temp\w*)?(?: (?:of|is|at|to|reads|reaches|hits|should|be|must|shows?|about))*[: ]+(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf]\b\)?|\(?(?:to |at )?(?:about |at least )?\d{2,3} ?(?:°|deg\w*)? ?[cf],? (?:inside|internal(?:ly)?|core|(?:in|at) the (?:core|centre|center|middle))\b\)?/gi
 
@@ -140,7 +140,7 @@ const heatSaid = (said: string): string =>
     .replace(CORE, (said) => (isOven(temperatureIn(said)) ? said : ' '))
     // "Let the water boil off": it goes.
     .replace(
-      /\b(?:water|liquid)(?: has| have|,)? (?:to )?(?:all )?(?:boils?|boiled|cooks?|cooked|steams?) (?:off|away|dry)\b|\b(?:boil|cook|steam) off (?:the |any |all the )?(?:\p{L}+ )?(?:water|liquid)\b/giu,
+      /\b(?:water|liquid)(?: has| have|,)? (?:to )?(?:all )?(?:boils?|boiled|cooks?|cooked|steams?) (?:off|away|dry)\b|\b(?:boil|cook|steam) off (?:the |any |all the )?(?:[a-zß-öø-ɏ]+ )?(?:water|liquid)\b/gi,
       ' ',
     )
     // Water that scalds flour boils no piece.
@@ -260,7 +260,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
     (one) =>
       one.way === 'griddle' &&
       /^(?:tawa|tava|griddle|comal|bakestone)/i.test(text.slice(one.index)) &&
-      /\b(?:in|on) (?:an? |the )?(?:\p{L}+ )*$/iu.test(text.slice(0, one.index)),
+      /\b(?:in|on) (?:an? |the )?(?:[a-zß-öø-ɏ]+ )*$/i.test(text.slice(0, one.index)),
   )
   const friedOn =
     onTawa &&
@@ -278,7 +278,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
   const inPan = found.find(
     (one) =>
       one.way === 'griddle' &&
-      /\b(?:fr(?:y|ied|ying)|oil)\b(?:[^.,;\d]|\d[\d./]* ?(?:cm|mm|inch(?:es)?|in\b|")){0,40}\b(?:in|on) (?:an? |the )?(?:\p{L}+ )*$/iu.test(
+      /\b(?:fr(?:y|ied|ying)|oil)\b(?:[^.,;\d]|\d[\d./]* ?(?:cm|mm|inch(?:es)?|in\b|")){0,40}\b(?:in|on) (?:an? |the )?(?:[a-zß-öø-ɏ]+ )*$/i.test(
         text.slice(0, one.index),
       ),
   )
@@ -310,7 +310,7 @@ function findEvents(said: string, closed: boolean): HeatEvent[] {
       at > 0 &&
       (/\bor (?:you can )?$/i.test(text.slice(0, one.index)) ||
         // "Steam 10 min, or drop in the broth till they float".
-        /,\s*or (?!until|till|so\b|more|longer|a\b|an\b|two|\d)\p{L}+/iu.test(
+        /,\s*or (?!until|till|so\b|more|longer|a\b|an\b|two|\d)[a-zß-öø-ɏ]+/i.test(
           text.slice(found[at - 1]!.index, one.index),
         )),
   )

@@ -8,7 +8,7 @@ export const OTHER_OVEN = recalled(
 )
 /** "To steam: …", "to pan fry: …": the same told in several ways. */
 export const WAY_LABEL = recalled(
-  /^\W*to (steam|boil|bake|grill|griddle|(?:pan[- ]?|deep[- ]?|shallow[- ]?|air[- ]?)?fry)(?: (?:them|the \p{L}+))?\s*[:–—]/iu,
+  /^\W*to (steam|boil|bake|grill|griddle|(?:pan[- ]?|deep[- ]?|shallow[- ]?|air[- ]?)?fry)(?: (?:them|the [a-zß-öø-ɏ]+))?\s*[:–—]/i,
 )
 /** "Heat 1 tbsp oil in a large skillet": the pan is put on, and nothing is in it yet. */
 export const HEATS_OIL = recalled(/^\W*(?:heat|warm|melt)\b[^.;]*\b(?:oil|butter|ghee|lard)\b/i)
@@ -47,7 +47,7 @@ export const OIL_AT =
   /^\W*(?:get |have |bring )?(?:the )?(?:frying |hot )?oil (?:at|to|should be(?: at)?|is)\b[^.;]{0,12}\d{3}/i
 /** "Cook lightly on a tawa, a few seconds a side": so that sheets come apart and hold together. */
 export const HALF_COOKED = recalled(
-  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:[\p{L}\d]+ ){0,4}(?:crepes?|crêpes?|pancakes?)\b/iu,
+  /\b(?:half|par|partly|partially)[- ]?(?:cook|bake|done)|\b(?:cook|roast|dry|warm|toast)\w* (?:it |them |each |very )*(?:lightly|slightly|briefly)\b|\d\s?secs?\b|\bseconds\b|\bcook\w* (?:[a-zß-öø-ɏ\d]+ ){0,4}(?:crepes?|crêpes?|pancakes?)\b/i,
 )
 export const LOWERS = recalled(
   /\b(?:reduce|lower|drop|turn)\b[^.;]{0,30}\b(?:oven|heat|temperature|it|down)\b[^.;]{0,12}\bto\b/i,

@@ -13,24 +13,24 @@ import { UNIT_PATTERN } from './units'
 // "Dough: 300 g flour, 3 g salt": headings that have their list behind them on the same row.
 
 export const MAKES_TAIL = new RegExp(
-  String.raw`\s*[-–—,]?\s*(?:\(|\[)?\s*(?:(?:enough )?(?:for|to fill)|makes?|x|×|fills?)\s*(?:about |approx\.? |~)?\d{1,3}(?:\s+(?:of them|of these|large|small|medium|\p{L}+ )?${PIECES})?\s*(?:\)|\])?\s*$`,
-  'iu',
+  String.raw`\s*[-–—,]?\s*(?:\(|\[)?\s*(?:(?:enough )?(?:for|to fill)|makes?|x|×|fills?)\s*(?:about |approx\.? |~)?\d{1,3}(?:\s+(?:of them|of these|large|small|medium|[a-zß-öø-ɏ]+ )?${PIECES})?\s*(?:\)|\])?\s*$`,
+  'i',
 )
 
 export const AMOUNT = new RegExp(
-  `(?:^|[\\s(])(?:\\d[\\d.,/]*|[¼½¾⅓⅔⅛])\\s*(?:${UNIT_PATTERN})(?![\\p{L}\\d])`,
-  'iu',
+  `(?:^|[\\s(])(?:\\d[\\d.,/]*|[¼½¾⅓⅔⅛])\\s*(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\\d])`,
+  'i',
 )
 /** "Chicken mince 300 g", "onion 1 big". */
 const AMOUNT_BEHIND = new RegExp(
-  String.raw`^\p{L}[\p{L} '-]{2,30}\s(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:${UNIT_PATTERN}|big|small|large|medium)?\.?$`,
-  'iu',
+  String.raw`^[a-zß-öø-ɏ][a-zß-öø-ɏ '-]{2,30}\s(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:${UNIT_PATTERN}|big|small|large|medium)?\.?$`,
+  'i',
 )
 const ALSO_NAMED = new RegExp(
-  String.raw`[,;]\s+\p{L}[\p{L} ()'-]{2,40}?\s*[-–—:=]\s*(?:(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})|to taste|as )`,
-  'iu',
+  String.raw`[,;]\s+[a-zß-öø-ɏ][a-zß-öø-ɏ ()'-]{2,40}?\s*[-–—:=]\s*(?:(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})|to taste|as )`,
+  'i',
 )
-export const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'iu')
+export const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'i')
 const INLINE =
   /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough |[Ss]tuffing |[Oo]ption |[Vv]ersion )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s|\s(?:is )?made (?:with|from|of)\s(?=\d)|\s(?:is|has|takes|needs)\s(?=\d|(?:just |simply )?equal ))(\S.*)$/
 
@@ -38,26 +38,26 @@ export const ALONE =
   /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|(?:fresh |egg )?pasta|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
 /** "DOUGH 500 g flour, 250 ml water": the word and its list without a mark between them. */
 const WORD_AND_LIST = new RegExp(
-  String.raw`^(?!(?:dip|fill|glaze) (?:an?|each|one|half (?:of|with|the))\b)(?:(?:so|now|ok(?:ay)?|then|first(?:ly)?),?\s+)*((?:for (?:the |my )?)?(?:dough|pastry|keema|kheema|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust|meat|veg(?:etables)?))(?:,?\s+(?:(?:you(?:['’]ll| will)?|i|we)\s+(?:need|use|take|want|do|have|got|like|put in)|(?:i['’]?m|i am|we['’]?re|we are|i['’]ll be|we['’]ll be)\s+(?:taking|using|adding)|(?:i|we)(?:['’]ve| have) (?:taken|used)|take))?\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*\p{L})(\S.*)$`,
-  'iu',
+  String.raw`^(?!(?:dip|fill|glaze) (?:an?|each|one|half (?:of|with|the))\b)(?:(?:so|now|ok(?:ay)?|then|first(?:ly)?),?\s+)*((?:for (?:the |my )?)?(?:dough|pastry|keema|kheema|short ?crust(?: pastry)?|puff|base|filling|fill|stuffing|inside|topping|glaze|egg ?wash|dip|sauce|shell|crust|meat|veg(?:etables)?))(?:,?\s+(?:(?:you(?:['’]ll| will)?|i|we)\s+(?:need|use|take|want|do|have|got|like|put in)|(?:i['’]?m|i am|we['’]?re|we are|i['’]ll be|we['’]ll be)\s+(?:taking|using|adding)|(?:i|we)(?:['’]ve| have) (?:taken|used)|take))?\s+(?=(?:(?:\d|[¼½¾⅓⅔⅛])[\d./ ]*|(?:one|two|three|half|an?)\s)\s*[a-zß-öø-ɏ])(\S.*)$`,
+  'i',
 )
 
 /** "Stuffing of paneer 150 g with salt, pepper and coriander". */
-const MADE_OF = /^(filling|stuffing|dough|topping) (?:made )?of (\p{L}[^:]{3,120})$/iu
+const MADE_OF = /^(filling|stuffing|dough|topping) (?:made )?of ([a-zß-öø-ɏ][^:]{3,120})$/i
 
 /** "Stuffing – makes 30: 250 g pork, …": the count stands before the colon. */
 const COUNTED_INLINE =
-  /^([\p{L} '-]{3,40}?)\s*[-–—(,]*\s*(?:enough )?(?:for|makes|x)\s*(?:about )?(\d{1,3})\b[^:]{0,20}:\s*(\S.*)$/iu
+  /^([a-zß-öø-ɏ '-]{3,40}?)\s*[-–—(,]*\s*(?:enough )?(?:for|makes|x)\s*(?:about )?(\d{1,3})\b[^:]{0,20}:\s*(\S.*)$/i
 
 /** "Cook the filling the day before: 700 g beef, 1 onion": the list of what is told to be made. */
 const MADE_BEFORE =
-  /^(?:cook|make|prepare|mix|start with|begin with)\s+(?:the |your )?(filling|stuffing|dough|pastry|sauce|dip)\b[^:\d]{0,30}:\s*((?:\d|[¼½¾⅓⅔]|an? |one |two )\S*.*)$/iu
+  /^(?:cook|make|prepare|mix|start with|begin with)\s+(?:the |your )?(filling|stuffing|dough|pastry|sauce|dip)\b[^:\d]{0,30}:\s*((?:\d|[¼½¾⅓⅔]|an? |one |two )\S*.*)$/i
 
 /** "Bought, 1 packet (30)". */
 const BOUGHT_AHEAD =
-  /^(?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?:[,;]\s*|\s+(?=\d)|$)(.*)$/iu
+  /^(?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?:[,;]\s*|\s+(?=\d)|$)(.*)$/i
 /** "40 store bought (1 pack)". */
-const SO_MANY_BOUGHT = /^(\d{1,3}) (?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?=\W|$)(.*)$/iu
+const SO_MANY_BOUGHT = /^(\d{1,3}) (?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?=\W|$)(.*)$/i
 
 export function inlineHeading(text: string, round: Surroundings): Heading | null {
   const made = MADE_BEFORE.exec(text)
@@ -139,14 +139,14 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
     return null
   if (name.split(/\s+/).length > 7 || (startsLikeStep(rest) && !areFoods(rest, round.foods))) return null
   // "Roll pastry: one of 28 cm and one of 32" is done.
-  if (/^(?:roll|cut|shape|divide|stamp|knead|bake|fry|steam|boil)\s+\p{L}/iu.test(name)) return null
+  if (/^(?:roll|cut|shape|divide|stamp|knead|bake|fry|steam|boil)\s+[a-zß-öø-ɏ]/i.test(name)) return null
   // "On each wrapper: half a slice of cheese" is done with every one of them.
   if (/^(?:on|onto|in|into|to|over) (?:each|every|one)\b/i.test(name)) return null
   const dash = !/[:：]/.test(text.slice(0, inline[1]!.length + 1))
   // "Mix dough - soft. 15 min" is done.
   if (
     dash &&
-    /^(?:mix|make|rest|prepare) (?:the |your )?\p{L}+$/iu.test(name) &&
+    /^(?:mix|make|rest|prepare) (?:the |your )?[a-zß-öø-ɏ]+$/i.test(name) &&
     !STARTS_WITH_NUMBER.test(rest)
   )
     return null

@@ -9,7 +9,7 @@ import { MAX_ROW_CHARACTERS } from './tidy'
 // A sentence that says that a list follows, and the list: "You need 200 g flour, 100 ml water, 300 g mince."
 
 const LEAD =
-  /^(?:(?:so|now|first|ok|okay|well|right|basically|and),? )*(?:(?:you|we|i)(?:['’]ll| will| just| usually| always)* (?:need|want|use|take|require|get|have|buy)|take|get|gather|buy|use|(?:have|get) ready|you will be needing|needs?)(?: to (?:have|get|buy))?\s*:?\s+(?=\S)/iu
+  /^(?:(?:so|now|first|ok|okay|well|right|basically|and),? )*(?:(?:you|we|i)(?:['’]ll| will| just| usually| always)* (?:need|want|use|take|require|get|have|buy)|take|get|gather|buy|use|(?:have|get) ready|you will be needing|needs?)(?: to (?:have|get|buy))?\s*:?\s+(?=\S)/i
 /** With fewer it may be the first thing that is done: "Take 2 eggs, beat them". Our own choice. */
 const LEAST_LISTED = 4
 

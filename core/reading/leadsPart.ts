@@ -106,7 +106,7 @@ export function leadsPart(
     // Under "Topping" it is what tops, whatever is listed below.
     (next !== 'amount' || state.section?.heading?.kind === 'finish') &&
     (matchFood(text, foods)?.how === 'exact' ||
-      /^(?:\p{L}+ ){1,2}wash$/iu.test(text) ||
+      /^(?:[a-zß-öø-ɏ]+ ){1,2}wash$/i.test(text) ||
       isForTopping(text, foods))
   // "Egg butter: 2 boiled eggs, 50 g butter" below the whole of the work stands beside the dish.
   const beside = heading.kind === 'unknown' && isCooked(state.out.steps)
@@ -124,7 +124,7 @@ export function leadsPart(
   return true
 }
 
-const TELLS = /^\(no \p{L}+ in\b|\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/iu
+const TELLS = /^\(no [a-zß-öø-ɏ]+ in\b|\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
 
 /** Lines of a part that is listed before another begins without an empty line. Our own choice. */
 const LEAST_ABOVE = 3

@@ -16,7 +16,7 @@ const AND_THEN = `(?:${HOW}\\s*(?:,\\s*then|and then|and|&|then|\\+)\\s+(?:${DON
 const TAILS =
   'with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|(?:(?:really|very|quite|super|nice and|extra|rather) )?(?:dry|well|small|tiny|fine|finely|thin|thinly)|up|roughly|out|off|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*'
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
-const TRAILING_PREP = new RegExp(`^(.*?\\p{L}.*?)\\s+(${DONE}${AND_THEN}*(?:\\s+(?:${TAILS}))*)$`, 'iu')
+const TRAILING_PREP = new RegExp(`^(.*?[a-zß-öø-ɏ].*?)\\s+(${DONE}${AND_THEN}*(?:\\s+(?:${TAILS}))*)$`, 'i')
 
 /** The food's name, what is allowed instead, and its preparation, which is put with the other. */
 export function nameApart(text: string, prep: string[]): { name: string; alternative: string | null } {
@@ -50,7 +50,7 @@ export function nameApart(text: string, prep: string[]): { name: string; alterna
       },
     )
     // "Chicken cooked tikka style & diced".
-    .replace(/\s+((?:cooked|marinated|prepared|done)\s+(?:\p{L}+\s+){0,3}style\b.*)$/iu, (_, how: string) => {
+    .replace(/\s+((?:cooked|marinated|prepared|done)\s+(?:[a-zß-öø-ɏ]+\s+){0,3}style\b.*)$/i, (_, how: string) => {
       prep.push(how.trim())
       return ''
     })
@@ -80,17 +80,17 @@ export function nameApart(text: string, prep: string[]): { name: string; alterna
     )
     // "Oil if the meat is lean": when it is wanted, is no part of its name.
     .replace(
-      /\s+if (?:the |your |it'?s? )?(?:\p{L}+ )?(?:is|are|seems?|looks?|not|dry|lean|too)\b.*$/iu,
+      /\s+if (?:the |your |it'?s? )?(?:[a-zß-öø-ɏ]+ )?(?:is|are|seems?|looks?|not|dry|lean|too)\b.*$/i,
       (when) => {
         prep.push(when.trim())
         return ''
       },
     )
     // "Side of salmon".
-    .replace(/^(?:side|joint|piece|block|slab|wedge|fillet) of (?=\p{L}{3})/iu, '')
+    .replace(/^(?:side|joint|piece|block|slab|wedge|fillet) of (?=[a-zß-öø-ɏ]{3})/i, '')
     // "Soft butter for layering": what it is for, where that moves it nowhere.
     .replace(
-      /\s+for (?:the )?(?:\p{L}+ing(?: .*)?|dough|pastry|crust|skins|wrappers|tadka|tempering)$/iu,
+      /\s+for (?:the )?(?:[a-zß-öø-ɏ]+ing(?: .*)?|dough|pastry|crust|skins|wrappers|tadka|tempering)$/i,
       (use) => {
         prep.push(use.trim())
         return ''
@@ -99,8 +99,8 @@ export function nameApart(text: string, prep: string[]): { name: string; alterna
     .replace(/^(?:of|the|your|my)\s+/i, '')
     .replace(/\s+(?:in |on |for )?each$/i, '')
     // "Ghee per paratha": how many times, is counted with the pieces.
-    .replace(/\s+(?:per|for each|for every) \p{L}+$/iu, '')
-    .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=\p{L})/iu, '')
+    .replace(/\s+(?:per|for each|for every) [a-zß-öø-ɏ]+$/i, '')
+    .replace(/^(?:(?:store|shop)[- ]bought|ready[- ]made|bought)\s+(?=[a-zß-öø-ɏ])/i, '')
     // "Ground beef 80/20", "mince 5% fat": how lean it is, behind the name.
     .replace(/\s+(?:\d{2}\s*\/\s*\d{1,2}|\d{1,2}(?:[.,]\d)?\s?%(?: (?:fat|lean))?)$/i, (fat) => {
       prep.push(fat.trim())

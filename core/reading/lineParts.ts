@@ -31,7 +31,7 @@ export function pieces(text: string): { text: string; joint: string }[] {
   let start = 0
   let before = ''
   const joint =
-    /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with|n|'n'?|as well as|along with|together with)\s+|\s*[,;](?=\p{L})|\s+[/|·•]\s+)/iu
+    /^(?:\s*[,;]\s+(?:and\s+|&\s+)?|\s+(?:and|&|\+|plus|with|n|'n'?|as well as|along with|together with)\s+|\s*[,;](?=[a-zß-öø-ɏ])|\s+[/|·•]\s+)/i
   for (let at = 0; at < text.length; at++) {
     const mark = text[at]!
     if (mark === '(' || mark === '[') depth++
@@ -110,19 +110,19 @@ export function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
 
 /** Words in front of "pinch" and "water" that belong to them. */
 const NOT_APART =
-  '(?<=\\p{L}{3})(?<!\\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|luke|lukewarm|tepid|cold|cool|chilled|ice|iced|tap|boiling|filtered|just)) '
+  '(?<=[a-zß-öø-ɏ]{3})(?<!\\b(?:and|with|good|big|small|enough|some|plus|the|little|tiny|nice|generous|generously|hot|warm|luke|lukewarm|tepid|cold|cool|chilled|ice|iced|tap|boiling|filtered|just)) '
 const PINCH = new RegExp(
   String.raw`${NOT_APART}(?=(?:an? )?(?:good |big |small )?pinch (?:of )?(?:salt|sugar|pepper)\b)`,
-  'giu',
+  'gi',
 )
 const WATER = new RegExp(
   // "2 tbsp water to bind" is one thing with its amount.
   String.raw`(?<!(?:\d|[¼½¾⅓⅔]|\b(?:an?|half|one|two|three|few))\s?(?:${UNIT_PATTERN}))${NOT_APART}(?=(?:(?:cold|warm|hot|iced?) )?water (?:to (?:mix|bind|knead)|as needed)\b)`,
-  'giu',
+  'gi',
 )
 
 const SALT_TO_TASTE =
-  /(?<=\p{L}{3})(?<!\b(?:tsps?|tbsps?|teaspoons?|tablespoons?|grams?|spoons?|pinch|of|and|plus|with|some|the|little|garlic|celery|sea|rock|black|pink|table|kosher|more|enough|add|flaky|fine|coarse|himalayan))\s+(?=salt (?:to|as per) taste\b)/giu
+  /(?<=[a-zß-öø-ɏ]{3})(?<!\b(?:tsps?|tbsps?|teaspoons?|tablespoons?|grams?|spoons?|pinch|of|and|plus|with|some|the|little|garlic|celery|sea|rock|black|pink|table|kosher|more|enough|add|flaky|fine|coarse|himalayan))\s+(?=salt (?:to|as per) taste\b)/gi
 
 /** "2 oz lard pinch salt water to mix", "salt pepper": commas where a list runs on and nobody takes it for one thing. */
 export const withCommas = (raw: string): string =>

@@ -71,7 +71,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     }
   }
   // "100 g bacon or fried onions, soured cream": the choice is one piece's, not the line's.
-  const choiceAt = listed.findIndex((piece) => /\sor\s|\p{L}{3}\s*\/\s*\p{L}{3}/iu.test(piece))
+  const choiceAt = listed.findIndex((piece) => /\sor\s|[a-zß-öø-ɏ]{3}\s*\/\s*[a-zß-öø-ɏ]{3}/i.test(piece))
   // "1 egg yolk, sesame or nigella seeds": what is strewn is chosen among what is strewn.
   const isStrewn = (piece: string) => {
     const food = matchFood(readLine(piece.split(/\sor\s/).at(-1)!).name, foods)?.food
@@ -239,7 +239,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     return both(names.map((text, n) => (n > at && isOnAPiece(matches[n]) ? `${text}, ${of}` : text)))
   }
   // "Egg wash & black sesame" is on top altogether.
-  if (/^(?:\p{L}+ )?(?:wash|glaze)$/iu.test(names[0]!))
+  if (/^(?:[a-zß-öø-ɏ]+ )?(?:wash|glaze)$/i.test(names[0]!))
     return names.map((text, at) => ({ text: at === 0 ? text : `${text}, to finish`, told: '' }))
   // "Egg to glaze, caster sugar" finishes with both.
   const first = /((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|finish))$/i.exec(names[0]!)
@@ -254,7 +254,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
 
 /** So many amounts on one line are of so many foods. Our own choice. */
 const LEAST_IN_TABLE = 3
-const AMOUNT_AT_END = /^(\p{L}[\p{L} -]*?),?\s+((?:about )?[\d¼½¾⅓⅔][\d./]*\s?\p{L}+)\.?$/iu
+const AMOUNT_AT_END = /^([a-zß-öø-ɏ][a-zß-öø-ɏ -]*?),?\s+((?:about )?[\d¼½¾⅓⅔][\d./]*\s?[a-zß-öø-ɏ]+)\.?$/i
 const AND_FOR = / \+ (?:for|to) /i
 /** Whether a food has a name with an "and" in it that is this one. */
 const isCalledSo = (food: Food, name: string): boolean =>

@@ -17,7 +17,7 @@ export type Measure = readonly Term[]
 
 /** "About", "roughly" in front of an amount. */
 export const APPROXIMATE =
-  /^(?:(?:about|approx(?:imately)?|around|roughly|circa|ca|nearly|up to|maybe|say)(?![\p{L}\d])\.?|c\.(?=\s*\d)|~|≈)\s*/iu
+  /^(?:(?:about|approx(?:imately)?|around|roughly|circa|ca|nearly|up to|maybe|say)(?![a-zß-öø-ɏ\d])\.?|c\.(?=\s*\d)|~|≈)\s*/i
 
 /** Where a word for a container is the beginning of a food's name. */
 const NAME_NOT_UNIT = /^bottle[- ]gourds?\b/i
@@ -30,7 +30,7 @@ const MORE =
 const HEAP = /^(heaped|heaping|level|scant|rounded|generous|good|big|lightly packed|firmly packed)\s+/i
 const SIZE =
   /^(extra[- ]large|small|sm|medium(?:[- ]sized)?|med|large|lge|lrg|lg|big|fat|thick|thumb[- ]sized)\.?(?:\s+|$)/i
-const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![\\p{L}\\d])\\.?`, 'iu')
+const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![a-zß-öø-ɏ\\d])\\.?`, 'i')
 const CASE_UNIT = /^([tT])(?![\p{L}\d])/u
 
 const HEAPS: Readonly<Record<string, Heap>> = {
@@ -124,14 +124,14 @@ export function readMeasure(text: string): MeasureRead | null {
 /** "2 x 400 g cans", "2 400-g cans", "2 (400 g) cans", "a 400 g can": so many containers of a stated weight. */
 const CONTAINERS = new RegExp(
   String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\.?\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?)\b(?!\s+gourds?)(?:\s*\([^)]*\))?`,
-  'iu',
+  'i',
 )
 
 const CONTAINER_WORD =
   /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?)\b/i
 
 /** "1 x 375 g puff pastry", "3 × 50 g balls": so many of a stated weight. */
-const SO_MANY_OF = /^(\d{1,2})\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ml|lb)\b(?!\s*[x×/])/iu
+const SO_MANY_OF = /^(\d{1,2})\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ml|lb)\b(?!\s*[x×/])/i
 
 function readContainers(text: string): MeasureRead | null {
   const many = CONTAINER_WORD.test(text) ? null : SO_MANY_OF.exec(text)
@@ -237,7 +237,7 @@ export function measuresIn(text: string): Measure[] | null {
     if (
       !read ||
       !read.measure[0]!.unitId ||
-      !/^(?:total|in all|net|(?:prepared |peeled |trimmed |drained |net |total )?weight|(?:of )?(?:picked )?(?:meat|flesh)|drained|cooked(?: weight)?|raw(?: weight)?|prepared|once \p{L}+|when \p{L}+|after \p{L}+)?\.?\s*$/iu.test(
+      !/^(?:total|in all|net|(?:prepared |peeled |trimmed |drained |net |total )?weight|(?:of )?(?:picked )?(?:meat|flesh)|drained|cooked(?: weight)?|raw(?: weight)?|prepared|once [a-zß-öø-ɏ]+|when [a-zß-öø-ɏ]+|after [a-zß-öø-ɏ]+)?\.?\s*$/i.test(
         read.rest,
       )
     )

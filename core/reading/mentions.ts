@@ -11,19 +11,19 @@ export const SPLITS =
   'divide|split|cut|cutting|portion|separate|break|tear|chop|slice|stamp|pinch|pull|nip|snip|pluck|rip|weigh|scale|score|(?<!gas )mark'
 const SHAPES =
   'shape|form|make|roll|pat|press|take|fills?|get|gets|got|assemble|yields?|gives?|giving|makes|making|manage|have|having|serve|portioned|divided'
-const VERB = new RegExp(String.raw`\b(${SPLITS}|${SHAPES})\b`, 'giu')
-const SPLIT_VERB = new RegExp(`^(?:${SPLITS}|portioned|divided)$`, 'iu')
+const VERB = new RegExp(String.raw`\b(${SPLITS}|${SHAPES})\b`, 'gi')
+const SPLIT_VERB = new RegExp(`^(?:${SPLITS}|portioned|divided)$`, 'i')
 /** "Get 10": a number behind these is a number of pieces only where pieces are named. */
-const NAMES_PIECES = /^(?:make|get|gets|got|take|have|having|fills?|gives?|yields?|makes|manage|assemble)$/iu
+const NAMES_PIECES = /^(?:make|get|gets|got|take|have|having|fills?|gives?|yields?|makes|manage|assemble)$/i
 export const MOST_PIECES = 400
 const NUMBER =
   /(?<![\d.,/½¼¾⅓⅔]|\d\s?[x×]\s?)(\d{1,3})(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?![\d%°½¼¾]|\s*\/\s*\d|[.,]\d|\s\d\/\d)/gu
 /** What is measured, and no count: "10 cm", "3 minutes", "2 layers". */
 const MEASURE =
-  /^\s*[-–]?\s*(?:(?:g|gms?|grams?|kg|ml|l|oz|lbs?|cm|mm|inch|inches|min\w*|hours?|hrs?|secs?|seconds|deg\w*|[cf](?=\W|$)|tsp|tbsp|teaspoons?|tablespoons?|cups?|spoons?|spoonfuls?|times?|sides?|layers?|batches|goes|turns|pleats?|folds?|corners|edges|points|slits?|steps?|days?|people|servings?)(?![\p{L}])|in\b(?=\s*(?:\.|thick|wide|long|across|diameter|square|round|circle|disc))|["”″'’°%])/iu
+  /^\s*[-–]?\s*(?:(?:g|gms?|grams?|kg|ml|l|oz|lbs?|cm|mm|inch|inches|min\w*|hours?|hrs?|secs?|seconds|deg\w*|[cf](?=\W|$)|tsp|tbsp|teaspoons?|tablespoons?|cups?|spoons?|spoonfuls?|times?|sides?|layers?|batches|goes|turns|pleats?|folds?|corners|edges|points|slits?|steps?|days?|people|servings?)(?![a-zß-öø-ɏ])|in\b(?=\s*(?:\.|thick|wide|long|across|diameter|square|round|circle|disc))|["”″'’°%])/i
 /** "12 x 16 rectangle", "30 x 40 cm": a size. */
 const SIZE_AFTER =
-  /^\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:(?:cm|mm|inch(?:es)?|in\b|["”″])[^.;]{0,12}?)?(?=\W*(?:$|[.,;)]|rectangle|square\b|sheet|oblong|slab|tin\b|tray|and\b))/iu
+  /^\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:(?:cm|mm|inch(?:es)?|in\b|["”″])[^.;]{0,12}?)?(?=\W*(?:$|[.,;)]|rectangle|square\b|sheet|oblong|slab|tin\b|tray|and\b))/i
 /** "12 x 50 g", "16 x 9 cm rounds": so many, each of that size. */
 const OF_SIZE = String.raw`(?:[x×]\s*)?(?:~|≈|about |approx\.? )?\s*\d+(?:[.,/]\d+|\s\d\/\d|\s?[½¼¾])?(?:\s*[-–]\s*\d+)?\s*-?\s*(?:g|gm|grams?|oz|cm|mm|inch(?:es)?|in\b\.?|["”″])[- ]*`
 const BITS = String.raw`(?:${PIECES}|portions?|parts?|bits?|equal|lumps?|lids|sections?|lengths?|chunks?|knobs?|nuggets?|wedges?|strips?|logs?|ropes?|sausages?|snakes?|halves|quarters|diamonds?|oblongs?|fingers|bars|rectangles?|squares?|cases)`
@@ -31,41 +31,41 @@ const BETWEEN_STOPS =
   'mm|kg|ml|of|and|with|the|then|in|into|to|on|onto|for|from|or|at|each|every|until|till|by|per|using|over|min|mins|minutes|cm|inch|g'
 /** The things that are counted, behind their number: "thin even circles", "10 cm rounds". */
 const THINGS = new RegExp(
-  String.raw`^\s+(?:x\s+)?(?:${OF_SIZE})?(?:(?!(?:${BETWEEN_STOPS})\b)[\p{L}’'-]+\s+){0,4}?${BITS}(?![\p{L}-])`,
-  'iu',
+  String.raw`^\s+(?:x\s+)?(?:${OF_SIZE})?(?:(?!(?:${BETWEEN_STOPS})\b)[a-zß-öø-ɏ’'-]+\s+){0,4}?${BITS}(?![a-zß-öø-ɏ-])`,
+  'i',
 )
-const WEIGHED_EACH = /^\s*[x×]\s*(?:~|≈|about |approx\.? )?\s*\d{1,3}\s*(?:g|gm|grams?|oz|ounces?)\b/iu
+const WEIGHED_EACH = /^\s*[x×]\s*(?:~|≈|about |approx\.? )?\s*\d{1,3}\s*(?:g|gm|grams?|oz|ounces?)\b/i
 /** "16 x 50 g." between two sentences of work. */
 const WEIGHED_ALONE =
-  /^\W*(?:about )?\d{1,3}\s*[x×]\s*(?:~|≈|about |approx\.? )?\s*\d{1,3}\s*(?:g|gm|grams?)(?: (?:dough|each))?\W*$/iu
+  /^\W*(?:about )?\d{1,3}\s*[x×]\s*(?:~|≈|about |approx\.? )?\s*\d{1,3}\s*(?:g|gm|grams?)(?: (?:dough|each))?\W*$/i
 /** Behind a bare number the phrase is at its end: "divide into 8, roll", "cut 6 using a plate". */
 const ENDS =
-  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|each(?! time)|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|[x×]\s*(?:~|≈|about |approx\.? )?\s*\d+ ?g)\b)/iu
+  /^\s*(?:$|[.,;:)(–+&-]|(?:and|of|each(?! time)|then|or so|ways?|using|with|from|out of|round|around|so|for|rounds?|altogether|in all|in total|equally|evenly|again|lengthw(?:ays|ise)|across|crosswise|down|[x×]\s*(?:~|≈|about |approx\.? )?\s*\d+ ?g)\b)/i
 const INTO =
-  /\b(?:in|into|to|by|out|between|among)\s+(?:about |approx\.? |around |roughly |maybe |another |some |~ ?)*$/iu
+  /\b(?:in|into|to|by|out|between|among)\s+(?:about |approx\.? |around |roughly |maybe |another |some |~ ?)*$/i
 /** What is shared out once more: each of what there is. */
 const EACH =
-  /\b(?:each|every|both|apiece|those|all) (?:of )?(?:the |them |these |those )?[^.;,]{0,20}$|\b(?:each|every)\b[^.;,]{0,32}$|\b(?:halves|quarters|strips|ropes|logs|sausages)\b[^.;,]{0,12}\binto\s*$/iu
+  /\b(?:each|every|both|apiece|those|all) (?:of )?(?:the |them |these |those )?[^.;,]{0,20}$|\b(?:each|every)\b[^.;,]{0,32}$|\b(?:halves|quarters|strips|ropes|logs|sausages)\b[^.;,]{0,12}\binto\s*$/i
 const FROM_EACH =
-  /^[^.;]{0,40}?\b(?:from|out of|off|in|per) (?:each|every)(?! \d)\b|^[^.;]{0,24}?\b(?:a|per) (?:rope|log|strip|half|quarter|sheet|batch|sausage|dis[ck]|block|portion|piece of dough)\b/iu
+  /^[^.;]{0,40}?\b(?:from|out of|off|in|per) (?:each|every)(?! \d)\b|^[^.;]{0,24}?\b(?:a|per) (?:rope|log|strip|half|quarter|sheet|batch|sausage|dis[ck]|block|portion|piece of dough)\b/i
 /** "Cut each in half so 12 triangles": twelve is what comes of it. */
 const COMES_OF_IT =
-  /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\bthere(?:['’]ll| will| should| may)? be\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bshould (?:get|have|make|makes|give|yield|be enough for)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/iu
-const IN_ALL = /^\s*(?:[\p{L}-]+\s+){0,3}?\(?(?:in all|in total|altogether|all told|total)\b/iu
-const OPENS = /\(\s*(?:(?:about|so|makes|giving|~|=) ?)*$/iu
+  /(?:\bso\b|\bgiving\b|\bgives?(?: you)?\b|\bmak(?:es|ing)\b|\bto (?:get|make|give|end up with)\b|\bthere(?:['’]ll| will| should| may)? be\b|\byou(?:'ll| will| should)? (?:get|have|need|end up with|manage)\b|\bshould (?:get|have|make|makes|give|yield|be enough for)\b|\bthat(?:['’]?s| is| makes| gives)\b|\b(?:mine|this|it) (?:made|makes|gave|gives)\b|\bi (?:usually )?(?:get|got|end up with)\b|=|→|->)\s*(?:you |me )?(?:have |get |a total of |about |around |roughly |some |approx\.? |~ ?)*$/i
+const IN_ALL = /^\s*(?:[a-zß-öø-ɏ-]+\s+){0,3}?\(?(?:in all|in total|altogether|all told|total)\b/i
+const OPENS = /\(\s*(?:(?:about|so|makes|giving|~|=) ?)*$/i
 const CLOSES = /^[^()\d]{0,24}\)/u
 /** "5 strips lengthwise and 2 across": the one times the other. */
 export const CROSSWISE = recalled(
-  /^\s*(?:strips |columns |rows |cuts )?(?:across|crosswise|widthways|the other way|down|columns)\b/iu,
+  /^\s*(?:strips |columns |rows |cuts )?(?:across|crosswise|widthways|the other way|down|columns)\b/i,
 )
 
 /** ", 6 balls": what becomes of the dough stands in the row of work without a verb. */
 const LISTED = /[,–-]\s+(?:about |~)*$/u
-const ROUND_THINGS = /\b(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)$/iu
+const ROUND_THINGS = /\b(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)$/i
 
 /** "Each half should give you 7": of each, though it is what comes of it. */
 const EACH_GIVES =
-  /\b(?:each|every) (?:\p{L}+ )?(?:(?:will|should|can|may) )?(?:makes?|gives?|yields?)(?: you| me)? (?:about |around |roughly |~ ?)*$|\bfrom (?:each|every) (?:half|third|quarter|sheet|log|roll|rope|strip|disc|block)\b[^.;\d]{0,20}\b(?:get|make|cut|have) (?:about |around |roughly |~ ?)*$/iu
+  /\b(?:each|every) (?:[a-zß-öø-ɏ]+ )?(?:(?:will|should|can|may) )?(?:makes?|gives?|yields?)(?: you| me)? (?:about |around |roughly |~ ?)*$|\bfrom (?:each|every) (?:half|third|quarter|sheet|log|roll|rope|strip|disc|block)\b[^.;\d]{0,20}\b(?:get|make|cut|have) (?:about |around |roughly |~ ?)*$/i
 
 /** A number of pieces in a clause: said once for all, or of each of what was there. */
 export interface Mention {
@@ -108,20 +108,20 @@ export const NOT_PIECES =
 
 /** "Between two pieces of parchment". */
 const OF_PAPER =
-  /^\s+(?:pieces|sheets|layers|bits) of (?:\p{L}+[- ]){0,2}(?:paper|parchment|film|foil|cling ?film|plastic)\b/iu
+  /^\s+(?:pieces|sheets|layers|bits) of (?:[a-zß-öø-ɏ]+[- ]){0,2}(?:paper|parchment|film|foil|cling ?film|plastic)\b/i
 /** "6 from each roll", "5 per log", "6 to a rope", "8 slices from each": so many of each share of the dough. */
 const PER_SHARE = new RegExp(
   String.raw`^\s*(?:(?:${PIECES}|slices|lengths|bits) )?(?:(?:per|to (?:an?|each|every)|(?:from|out of|off|in) (?:an?|each|every|one)) (?:rolls?|ropes?|logs?|sausages?|cylinders?|half|third|quarter|sheet|strip|dis[ck]|block|portion|length|strudel)\b|(?:from|out of|off) (?:each|every)(?: one)?(?=\W*(?:$|[.,;)])))`,
-  'iu',
+  'i',
 )
-const EACH_BEHIND = /^\s*(?:pieces |rolls |slices |portions )?each(?=\W*(?:$|[.,;]))/iu
-const LOGS = /\b(?:logs?|sausages?|cylinders?|ropes?|rolls?)$/iu
-const OF_FILLING = /\b(?:filling|stuffing|mixture|meat|mince|sausage ?meat)\b/iu
+const EACH_BEHIND = /^\s*(?:pieces |rolls |slices |portions )?each(?=\W*(?:$|[.,;]))/i
+const LOGS = /\b(?:logs?|sausages?|cylinders?|ropes?|rolls?)$/i
+const OF_FILLING = /\b(?:filling|stuffing|mixture|meat|mince|sausage ?meat)\b/i
 
 /** "25 x 12 cm ovals", "12 x 12 cm squares" are sizes; "16 x 9 cm rounds", "12 x 8 cm squares" so many. */
 function isSize(first: string, after: string): boolean {
   const found =
-    /^\s*[x×]\s*(\d+(?:[.,]\d)?)\s*(?:cm|mm|inch(?:es)?|in\b|["”″])?[- ]*(squares?|rectangles?|ovals?|oblongs?|sheets?|strips?)\b/iu.exec(
+    /^\s*[x×]\s*(\d+(?:[.,]\d)?)\s*(?:cm|mm|inch(?:es)?|in\b|["”″])?[- ]*(squares?|rectangles?|ovals?|oblongs?|sheets?|strips?)\b/i.exec(
       after,
     )
   return found !== null && (!/^square/i.test(found[2]!) || found[1] === first)
@@ -129,7 +129,7 @@ function isSize(first: string, after: string): boolean {
 
 /** "Cut 6 x 7 inch": so many, each so wide, where no side of a sheet is meant. */
 function isCutOfSize(text: string, at: number, after: string): boolean {
-  const size = /^\s*[x×]\s*(\d{1,2})(?:\.\d)?\s*(cm|inch(?:es)?|in\b|["”″])\W*(?:$|[.,;)])/iu.exec(after)
+  const size = /^\s*[x×]\s*(\d{1,2})(?:\.\d)?\s*(cm|inch(?:es)?|in\b|["”″])\W*(?:$|[.,;)])/i.exec(after)
   if (!size || !/\bcut (?:out )?(?:about )?$/i.test(text.slice(0, at))) return false
   const wide = Number(size[1])
   return /cm/i.test(size[2]!) ? wide >= 6 && wide <= 24 : wide >= 3 && wide <= 9
@@ -176,7 +176,7 @@ function findMentions(text: string, ahead: string): Mention[] {
     if (!things && FOLDED.test(before)) continue
     if (OF_PAPER.test(after)) continue
     // "6 portions" by itself counts who eats.
-    if (led === null && /^\s*portions$/iu.test(things?.[0] ?? '')) continue
+    if (led === null && /^\s*portions$/i.test(things?.[0] ?? '')) continue
     // "Mix the filling and roll into 2 logs" shapes what goes in.
     if (things && LOGS.test(things[0]) && OF_FILLING.test(before) && !/\b(?:dough|pastry)\b/i.test(before))
       continue
@@ -199,13 +199,13 @@ function findMentions(text: string, ahead: string): Mention[] {
         (splits ||
           INTO.test(before) ||
           NAMES_PIECES.test(led.verb) ||
-          /^(?:shape|form|roll|pat|press|making)$/iu.test(led.verb))) ||
+          /^(?:shape|form|roll|pat|press|making)$/i.test(led.verb))) ||
       (weighed && WEIGHED_ALONE.test(text)) ||
       (led !== null && INTO.test(before) && bare && !NAMES_PIECES.test(led.verb)) ||
       (splits &&
         bare &&
-        /^\s*(?:the |it |them |dough |pastry |out |off |into |in |to |:|about |up )*$/iu.test(led.between)) ||
-      (things !== null && /^\W*(?:about |makes |~)*$/iu.test(before)) ||
+        /^\s*(?:the |it |them |dough |pastry |out |off |into |in |to |:|about |up )*$/i.test(led.between)) ||
+      (things !== null && /^\W*(?:about |makes |~)*$/i.test(before)) ||
       (things !== null && LISTED.test(before) && ROUND_THINGS.test(things[0])) ||
       (INTO.test(before) && (bare || things !== null) && EACH.test(before)) ||
       (ofEach && bare) ||

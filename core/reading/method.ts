@@ -23,7 +23,7 @@ export interface Clause {
 }
 
 const PIECE_WORDS = recalled(
-  /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|(?<!\bin (?:\p{L}+ )?)pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/iu,
+  /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|(?<!\bin (?:[a-zß-öø-ɏ]+ )?)pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i,
 )
 const FILLS = recalled(
   /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b|\b(?:put|place|keep|lay|spoon)\b[^.;]{0,40}\b(?:inside(?! the (?:oven|pan|tin|fridge))|in(?:to|side)? the (?:middle|cent(?:re|er)))\b/i,
@@ -39,7 +39,7 @@ const SHAPES_PIECES = recalled(
 
 /** Words before a colon that say which part a step is for: "Dough: ...", "For the filling, ...". */
 const LABEL = recalled(
-  /^(?:(?:to make |make |making |prepare |preparing |for )?(?:the |your )?([\p{L} '-]{3,40}?)\s*(?::|\s-)\s|(?:for|to make) (?:the |your )?([\p{L} '-]{3,30}?),?\s+(?=\p{L}+))/iu,
+  /^(?:(?:to make |make |making |prepare |preparing |for )?(?:the |your )?([a-zß-öø-ɏ '-]{3,40}?)\s*(?::|\s-)\s|(?:for|to make) (?:the |your )?([a-zß-öø-ɏ '-]{3,30}?),?\s+(?=[a-zß-öø-ɏ]+))/i,
 )
 
 const KIND_WORDS: readonly [PartKind, Recalled][] = [
@@ -47,7 +47,7 @@ const KIND_WORDS: readonly [PartKind, Recalled][] = [
   [
     'shell',
     recalled(
-      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub(?=, (?:and )?(?:bind|chill|rest)\b)|rub (?:in|(?:the |your )?(?:\p{L}+ )?(?:butter|fats?|lard|marg\p{L}*|oil|ghee|shortening|suet|flour|ingredients))|foams?|tangzhong|yudane|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/iu,
+      /\b(?:dough|pastry|crust|wrappers|knead|kneading|yeast|rub(?=, (?:and )?(?:bind|chill|rest)\b)|rub (?:in|(?:the |your )?(?:[a-zß-öø-ɏ]+ )?(?:butter|fats?|lard|marg[a-zß-öø-ɏ]*|oil|ghee|shortening|suet|flour|ingredients))|foams?|tangzhong|yudane|doubled?|rise|rises|prove|proof|gluten|(?:like|to|into|fine|resembl\w+) (?:fine |coarse |bread ?)*crumbs|crumbly)\b/i,
     ),
   ],
   ['filling', recalled(/\b(?:filling|stuffing|mixture|farce)\b/i)],
@@ -290,7 +290,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     return closed
       ? 'pieces'
       : (label ??
-          (/^(?:(?:then )?(?:chill|fridge|refrigerate|(?:(?:pop|put|stick|keep|place|back)(?: it)? )?(?:in|into|to) the (?:fridge|refrigerator)|wrap|dis[ck](?=,| and))|\d{1,3} (?:\p{L}+ )?balls of \d+ ?g(?:rams)?|cover|keep(?! (?:the|some|a|about|back|half)\b)|(?:set|put) (?:it |this )?aside|stand|relax|rest|leave|knead|let|cool|finish|transfer|return|season|drain|squeeze|bind|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/iu.test(
+          (/^(?:(?:then )?(?:chill|fridge|refrigerate|(?:(?:pop|put|stick|keep|place|back)(?: it)? )?(?:in|into|to) the (?:fridge|refrigerator)|wrap|dis[ck](?=,| and))|\d{1,3} (?:[a-zß-öø-ɏ]+ )?balls of \d+ ?g(?:rams)?|cover|keep(?! (?:the|some|a|about|back|half)\b)|(?:set|put) (?:it |this )?aside|stand|relax|rest|leave|knead|let|cool|finish|transfer|return|season|drain|squeeze|bind|add|mix|stir|simmer|stew|braise|reduce|bring (?:it |this )?(?:back )?to (?:a|the) (?:boil|simmer))\b/i.test(
             text,
           )
             ? last
@@ -304,7 +304,7 @@ const WATER_THAT_GOES =
   /\b(?:out|off|away|rid of|excess|released?)\b[^.,;]{0,20}\b(?:water|liquid)\b|\b(?:the|all|most of the) (?:water|liquid) (?:is|has|have|evaporates?|dries|comes|runs)\b/gi
 
 const WHOSE_INGREDIENTS = recalled(
-  /\b(?<before>(?!all\b|the\b|other\b|dry\b|wet\b|remaining\b)\p{L}{3,}) (?:ingredients|things|bits|stuff)\b|\bingredients (?:for|of) (?:the |your )?(?<behind>\p{L}{3,})/iu,
+  /\b(?<before>(?!all\b|the\b|other\b|dry\b|wet\b|remaining\b)[a-zß-öø-ɏ]{3,}) (?:ingredients|things|bits|stuff)\b|\bingredients (?:for|of) (?:the |your )?(?<behind>[a-zß-öø-ɏ]{3,})/i,
 )
 
 /** What doughs are made of and fillings cooked in: one of them says nothing of whose it is. */
@@ -334,10 +334,10 @@ const isSauceOf = ({ lines }: Draft, text: string): boolean =>
 const onTheSideFirst = (a: Draft, b: Draft) => Number(b.kind === 'dip') - Number(a.kind === 'dip')
 /** "Fry the breadcrumbs": what is named behind the verb. */
 const COOKS_SOMETHING = recalled(
-  /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(?:(?:other|remaining|rest of the|sliced|chopped|diced|grated|crushed) )?(\p{L}{3,})/iu,
+  /\b(?:fry|toast|melt|brown|char|boil|simmer|cook|roast|reduce|blend)\s+(?:the |some )?(?:(?:other|remaining|rest of the|sliced|chopped|diced|grated|crushed) )?([a-zß-öø-ɏ]{3,})/i,
 )
 const COOKS_WHAT_GOES_IN = recalled(
-  /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?\p{L}+|\b(?:cook|stew|braise|microwave|sweat|poach) (?:the )?(?!(?:in|on|for|until|till|both|each|over|under|with|and|or|to|through|about|covered|uncovered|gently|slowly)\b)\p{L}+|\bslow[- ]cooker\b/iu,
+  /\b(?:steam|boil|fry|roast|simmer|blanch|saut[eé]|soften|brown) (?:the )?[a-zß-öø-ɏ]+|\b(?:cook|stew|braise|microwave|sweat|poach) (?:the )?(?!(?:in|on|for|until|till|both|each|over|under|with|and|or|to|through|about|covered|uncovered|gently|slowly)\b)[a-zß-öø-ɏ]+|\bslow[- ]cooker\b/i,
 )
 /** "Vegetable oil" is no vegetable. */
 const VEGETABLE_OF = /\bveg(?:etable)? (?:oil|stock|broth|fat|shortening)\b/gi
@@ -347,7 +347,7 @@ const CUT_UP_AFTER = recalled(
 )
 /** What is done to no dough; its cheese is microwaved as well. */
 const BOILS_FOOD = recalled(
-  /^\W*(?:boil|simmer|fry|roast|soak|drain|steam|cook|blanch|saut[eé]) (?:the )?\p{L}+/iu,
+  /^\W*(?:boil|simmer|fry|roast|soak|drain|steam|cook|blanch|saut[eé]) (?:the )?[a-zß-öø-ɏ]+/i,
 )
 /** "Sauté 5 min in a little oil": a verb, how, and no word of what. */
 const GOES_ON_COOKING = recalled(

@@ -10,8 +10,8 @@ import { UNIT_PATTERN } from './units'
 
 /** "Cinnamon sugar (4 tbsp sugar + 1 tsp cinnamon) to roll in": what stands in the brackets is mixed for it. */
 const MIXED_IN_BRACKETS = new RegExp(
-  String.raw`^(?!.*\b(?:or|each)\b)(\p{L}[\p{L} ]{2,30}?)\s*\(((?:${NUMBER_PATTERN})[^()]*(?:\+|,|&|\band\b|\bwith\b)[^()]*)\)(?:,?\s*((?:to|for) [^()\d]{3,30}))?$`,
-  'iu',
+  String.raw`^(?!.*\b(?:or|each)\b)([a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}?)\s*\(((?:${NUMBER_PATTERN})[^()]*(?:\+|,|&|\band\b|\bwith\b)[^()]*)\)(?:,?\s*((?:to|for) [^()\d]{3,30}))?$`,
+  'i',
 )
 /** The foods that a bracket mixes, each with what the line says it is for; null where a line is no such mixture. */
 export function mixedInBrackets(raw: string, foods: Foods, split: Split): LinePart[] | null {
@@ -31,13 +31,13 @@ const FOR_AT_END = /(?:for|to) (?:serv|top|finish|garnish|dip|brush|glaz)\w*$/i
 const FOR_ROLLING = new RegExp(String.raw`^(?:to|for) (?:${ROLLED_IN})\w*\b`, 'i')
 
 const SALTED = new RegExp(
-  String.raw`^(\P{L}*\p{L}.*?\bsalted)\s*\((?:with )?((?:about |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))(?: (?:of )?salt)?\)(.*)$`,
-  'iu',
+  String.raw`^([^a-zß-öø-ɏ]*[a-zß-öø-ɏ].*?\bsalted)\s*\((?:with )?((?:about |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))(?: (?:of )?salt)?\)(.*)$`,
+  'i',
 )
 /** "150 g cabbage (salted with 1/2 tsp salt & squeezed)". */
 const SALTED_WITH = new RegExp(
-  String.raw`^(\P{L}*\p{L}[^()]*?[\s,]*\(?salted) with ((?:about |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})) (?:of )?salt\b(.*)$`,
-  'iu',
+  String.raw`^([^a-zß-öø-ɏ]*[a-zß-öø-ɏ][^()]*?[\s,]*\(?salted) with ((?:about |~)?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})) (?:of )?salt\b(.*)$`,
+  'i',
 )
 /** "250 g cabbage, salted (1 tsp) and squeezed": the salt is a line of its own. */
 export function saltedWith(raw: string): { line: string; salt: string } | null {
@@ -47,11 +47,11 @@ export function saltedWith(raw: string): { line: string; salt: string } | null {
 
 const MEASURED = String.raw`(?:${NUMBER_PATTERN}) ?(?:${UNIT_PATTERN})`
 /** Where the first amount of a row ends. */
-const ENDS_IN_AMOUNT = new RegExp(String.raw`(?<=\p{L} ${MEASURED})(?= )`, 'iu')
+const ENDS_IN_AMOUNT = new RegExp(String.raw`(?<=[a-zß-öø-ɏ] ${MEASURED})(?= )`, 'i')
 /** "Atta 1 cup maida 1 cup": every name with its amount behind it. */
 const NAMES_AND_AMOUNTS = new RegExp(
-  String.raw`^(\p{L}+(?: \p{L}+){0,2} ${MEASURED})((?: (?!or |of |plus |and |to |more |extra |from |for )\p{L}+(?: \p{L}+){0,2} ${MEASURED})+)$`,
-  'iu',
+  String.raw`^([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+){0,2} ${MEASURED})((?: (?!or |of |plus |and |to |more |extra |from |for )[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+){0,2} ${MEASURED})+)$`,
+  'i',
 )
 
 /** The foods of such a row; null for any other. */

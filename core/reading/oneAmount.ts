@@ -11,9 +11,9 @@ import { unitById } from './units'
 // One amount for several foods: "100 g ham and cheddar, mixed" shares it out, "ham and cheddar, 100 g of each" says it
 // for both, "100 g ham and as much cheddar" says it twice.
 
-const UNIT = String.raw`(?:${UNIT_NAMES}|handfuls?|pinch(?:es)?|bunch(?:es)?|sprigs?|dash|parts?)(?!\p{L})`
+const UNIT = String.raw`(?:${UNIT_NAMES}|handfuls?|pinch(?:es)?|bunch(?:es)?|sprigs?|dash|parts?)(?![a-zß-öø-ɏ])`
 const AMOUNT = String.raw`(?<amount>(?:about |approx\.? |~ ?)?(?:(?:${DIGIT_NUMBER})(?: ?(?:-|–|to) ?(?:${DIGIT_NUMBER}))?|an?) ?${UNIT})`
-const NAME = String.raw`\p{L}[\p{L}'’ -]{1,40}?`
+const NAME = String.raw`[a-zß-öø-ɏ][a-zß-öø-ɏ'’ -]{1,40}?`
 const JOINT = String.raw`(?:,? (?:and|&|\+|n) |, |(?: ?[/+] ?))`
 const LIST = String.raw`(?<list>${NAME}(?:${JOINT}${NAME}){1,7})`
 /** Words that say the foods make up the amount together. */
@@ -31,7 +31,7 @@ interface Wording {
 const wording = (like: string, each: boolean, source: string): Wording => ({
   like,
   each,
-  pattern: new RegExp(`^${source}$`, 'iu'),
+  pattern: new RegExp(`^${source}$`, 'i'),
 })
 
 const A_UNIT_EACH =
@@ -50,7 +50,7 @@ export const ONE_AMOUNT: readonly Wording[] = [
   wording(
     'equal amounts of ham and cheddar, 100 g each',
     true,
-    String.raw`equal \p{L}+ (?:of )?${LIST}(?:,|:| [-–]| ?\()\s*${AMOUNT} (?:of )?each\)?`,
+    String.raw`equal [a-zß-öø-ɏ]+ (?:of )?${LIST}(?:,|:| [-–]| ?\()\s*${AMOUNT} (?:of )?each\)?`,
   ),
   wording(
     '100 g ham and cheddar, half and half',
@@ -77,9 +77,9 @@ export const ONE_AMOUNT: readonly Wording[] = [
 /** "100 g ham and the same of cheddar". */
 const THE_SAME = new RegExp(
   String.raw`^${AMOUNT} (?:of )?(?<first>${NAME})(?:,| and|, and| &| \+| plus) (?:(?:about )?(?:the |an )?(?:same|equal|equivalent)(?: (?:amount|weight|quantity|volume|again))?(?: of)?|as much|ditto(?: of)?) (?<list>${NAME}(?:${JOINT}${NAME})*)$`,
-  'iu',
+  'i',
 )
-const BARE = new RegExp(String.raw`^${AMOUNT} (?:of )?${LIST}$`, 'iu')
+const BARE = new RegExp(String.raw`^${AMOUNT} (?:of )?${LIST}$`, 'i')
 
 const SAYS_SHARED = new RegExp(String.raw`${TOGETHER}|\b(?:half|blend|combination|both|split|shared)\b`, 'i')
 const MAY_HOLD = /\d|[¼½¾⅓⅔⅛]|\b(?:an?|half|one|two|three|four|few)\b/i

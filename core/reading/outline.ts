@@ -219,7 +219,7 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
 
 /** "1 T sauce, 6 slices, 2 T cheese each. Fold, fork": what goes into every one. */
 const WHAT_EACH_GETS =
-  /^[^.;]*\d[^.;]*\b(?:each|apiece|per (?:piece|one|circle|round|pocket))\b[.;,]\s*\p{L}+/iu
+  /^[^.;]*\d[^.;]*\b(?:each|apiece|per (?:piece|one|circle|round|pocket))\b[.;,]\s*[a-zß-öø-ɏ]+/i
 
 /** Whether a row goes on with the work: right below a step, or numbered behind numbered steps. */
 function worksOn(state: OutlineState, rows: readonly Row[], index: number, text: string): boolean {

@@ -30,7 +30,7 @@ const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+
 const METHOD_WORDS = recalled(
   /^(?:the )?(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure|preparation(?: method)?|how to(?: (?:make|do|cook)(?: (?:it|them))?)?|making (?:it|them)|how|what (?:to|you|i|we) do|to do)$/i,
 )
-const SO_MANY_MADE = new RegExp(String.raw`^\W*\d{1,3} (?:(?:small|large|big) )?${PIECES}\W*$`, 'iu')
+const SO_MANY_MADE = new RegExp(String.raw`^\W*\d{1,3} (?:(?:small|large|big) )?${PIECES}\W*$`, 'i')
 const CUT_SO_MANY = recalled(
   /^\W*\d{1,3} (?:circles|rounds|dis[ck]s|squares|ovals)(?: of)? \d{1,2}(?:\.\d)? ?-?(?:cm|mm|inch(?:es)?|in\b|")(?=\W|$)|^\W*\d{1,3}\s*(?:[x×]|of)?\s*\d{1,2}(?:\.\d)?\s*-?(?:cm|mm|inch(?:es)?|in|")\s*(?:circles|rounds|dis[ck]s|squares|rectangles|triangles|ovals)\b/i,
 )
@@ -42,7 +42,7 @@ const NAMED_LIST = recalled(
 const SERVED_WITH = recalled(/^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i)
 /** Nothing but what a wash is of. */
 const WASH_ALONE = recalled(
-  /^(?:beaten )?(?:egg|yolk|egg yolk|milk)(?: ?wash)?(?:\s*(?:\+|and|&|,)\s*(?:\d \p{L}+ )?(?:milk|cream|water|salt|sugar|oil|seeds|sesame|yolk))*\.?$/iu,
+  /^(?:beaten )?(?:egg|yolk|egg yolk|milk)(?: ?wash)?(?:\s*(?:\+|and|&|,)\s*(?:\d [a-zß-öø-ɏ]+ )?(?:milk|cream|water|salt|sugar|oil|seeds|sesame|yolk))*\.?$/i,
 )
 /** What a cook says between the lines and what buys nothing. */
 const AFTERTHOUGHT = recalled(
@@ -108,8 +108,8 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
   }
 }
 
-const NAMES_PIECE = new RegExp(String.raw`\b${PIECES}$`, 'iu')
-const COUNTS_FIRST = /^(?:makes|yields?|serves) (?:about )?\d{1,3}[.,] \p{L}/iu
+const NAMES_PIECE = new RegExp(String.raw`\b${PIECES}$`, 'i')
+const COUNTS_FIRST = /^(?:makes|yields?|serves) (?:about )?\d{1,3}[.,] [a-zß-öø-ɏ]/i
 
 /** "5 potatoes boiled and mashed with 200 g cheese, and one onion that I fry": a list told with what is done to it. */
 function toldBehind(rest: string, foods: Foods): string[] {
@@ -118,7 +118,7 @@ function toldBehind(rest: string, foods: Foods): string[] {
   return told.length > 1 ? told.map(({ text }) => text) : []
 }
 
-const ASSEMBLES_SOMETHING = /\b(?:assembl|shap)\p{L}+ +\p{L}/iu
+const ASSEMBLES_SOMETHING = /\b(?:assembl|shap)[a-zß-öø-ɏ]+ +[a-zß-öø-ɏ]/i
 
 const isBoughtDough = (text: string, foods: Foods): boolean =>
   foodIs(matchFood(readLine(text).name, foods)?.food ?? null, 'bought-dough')
@@ -184,7 +184,7 @@ function readText(state: OutlineState, row: Row, text: string): void {
     }
     return
   }
-  if (isAboutKeeping(text) || /^(?:no|without) \p{L}+(?: \p{L}+)?\W*$/iu.test(text))
+  if (isAboutKeeping(text) || /^(?:no|without) [a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?\W*$/i.test(text))
     return state.remark(row, text)
   // "36 pcs, 7 cm, 14 g dough + 11 g filling each".
   const each = /^\W*(\d{1,3})\s*(?:pcs|pieces|nos)\b.*\b(?:dough|filling|each)\b/i.exec(text)
@@ -273,7 +273,7 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
   // "Paneer parcels: for the dough 2 cups atta …".
   const leads =
     !out.title && state.mode === 'start'
-      ? /^([^:.\d]{3,50}):\s+((?:for|the) (?:the )?(?:dough|pastry|filling)\b.+)$/iu.exec(sentence)
+      ? /^([^:.\d]{3,50}):\s+((?:for|the) (?:the )?(?:dough|pastry|filling)\b.+)$/i.exec(sentence)
       : null
   if (leads) {
     out.title = leads[1]!

@@ -21,7 +21,7 @@ export interface OutlineItem {
 
 /** "For 20 discs (bought)". */
 const BOUGHT_COUNT =
-  /^\W*(?:for )?\d{1,3} (?:[\p{L}-]+ ){0,2}(?:dis[ck]s|wrappers|skins|tapas|tortillas|sheets)\b[^.]{0,20}\b(?:bought|ready[- ]made)\b/iu
+  /^\W*(?:for )?\d{1,3} (?:[a-zß-öø-ɏ-]+ ){0,2}(?:dis[ck]s|wrappers|skins|tapas|tortillas|sheets)\b[^.]{0,20}\b(?:bought|ready[- ]made)\b/i
 /** A run of ingredient lines under one heading, or under none. */
 export interface Section {
   heading: Heading | null

@@ -13,7 +13,7 @@ import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
 
 /** "Pizza pockets, 31 g protein each": a title may boast of what the dish holds. */
-const MACROS_BEHIND = /\s*[:(–—-]\s*(?:macros?|each|per (?:piece|serving|\p{L}+))\b[^:]*\d.*$/iu
+const MACROS_BEHIND = /\s*[:(–—-]\s*(?:macros?|each|per (?:piece|serving|[a-zß-öø-ɏ]+))\b[^:]*\d.*$/i
 const FIGURES_BEHIND = /\s*[-–—,;(|]\s*\d+\s*(?:g (?:of )?(?:protein|fat|carbs?|fib(?:re|er))|k?cals?)\b.*$/i
 
 /** Where a title goes over to figures of what the dish holds; null for a title that does not. */
@@ -85,13 +85,13 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
 
 /** So many characters of talk say more than a greeting. Our own choice. */
 const TALK_KEPT = 40
-const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'iu')
+const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'i')
 const COUNTED_DISH = new RegExp(
-  String.raw`\b(?:for|makes?|get) (?:about |around |some )?\d{1,3} ((?:\p{L}+ ){0,2}?${PIECES} (?:with|of) (?!the\b|dough\b|filling\b|\d)\p{L}+(?: (?:and|&) \p{L}+)?)`,
-  'iu',
+  String.raw`\b(?:for|makes?|get) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}?${PIECES} (?:with|of) (?!the\b|dough\b|filling\b|\d)[a-zß-öø-ɏ]+(?: (?:and|&) [a-zß-öø-ɏ]+)?)`,
+  'i',
 )
 /** Dishes that are made in more than one shape. */
-const DISH_NAME = /\b(?:b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?)$/iu
+const DISH_NAME = /\b(?:b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?)$/i
 /** Whether a name ends in what a filled dough is called. */
 const endsInDish = (name: string) =>
   PIECE_NAME.test(name) ||

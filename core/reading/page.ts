@@ -40,7 +40,7 @@ const NOISE = new RegExp(
 const BYLINE = /^\W*(?:[Rr]ecipe )?[Bb]y \p{Lu}\p{L}*(?: \p{Lu}\p{L}+){0,2}\W*$/u
 /** "From my grandmother's notebook", "adapted from a magazine": whose it is, below the title. */
 export const saysWhose = (text: string): boolean =>
-  /^[\W_]*(?:from|by|via|courtesy of|adapted from|based on|inspired by|recipe (?:from|by|courtesy)|credit(?: to)?:?|source:?|as (?:taught|made|told) by)\s+(?:\p{L}[\p{L}'.&-]*,?\s*){1,8}\W*$/iu.test(
+  /^[\W_]*(?:from|by|via|courtesy of|adapted from|based on|inspired by|recipe (?:from|by|courtesy)|credit(?: to)?:?|source:?|as (?:taught|made|told) by)\s+(?:[a-zß-öø-ɏ][a-zß-öø-ɏ'.&-]*,?\s*){1,8}\W*$/i.test(
     text,
   )
 const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
@@ -71,7 +71,7 @@ const KEEPING =
 export const isAboutKeeping = (text: string): boolean => KEEPING.test(text)
 
 const BOAST =
-  /^(\p{L}[^:\d]{3,60}?)[\s,;:(–-]+(?:(?:only|just|with)\s+)?(?:(?:per|each) \p{L}+\s*:?\s*)?\d{1,3}\s*(?:g|grams?)\s*(?:of )?(?:protein|fibre|fiber|net carbs|carbs)\b(?:[\s,;(]*(?:each|apiece|(?:per|a|in (?:a|each|every)) \p{L}+))?\W*$/iu
+  /^([a-zß-öø-ɏ][^:\d]{3,60}?)[\s,;:(–-]+(?:(?:only|just|with)\s+)?(?:(?:per|each) [a-zß-öø-ɏ]+\s*:?\s*)?\d{1,3}\s*(?:g|grams?)\s*(?:of )?(?:protein|fibre|fiber|net carbs|carbs)\b(?:[\s,;(]*(?:each|apiece|(?:per|a|in (?:a|each|every)) [a-zß-öø-ɏ]+))?\W*$/i
 
 /** "Cheese buns, per bun: 18 g protein": the dish that is boasted of, or null. */
 export const boastOf = (text: string): string | null => BOAST.exec(text)?.[1]?.trim() ?? null

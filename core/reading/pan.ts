@@ -27,7 +27,7 @@ const OF_HANDS = recalled(/\bfor (?:your |the )?hands\W*$/i)
 const SPRAY_GRAMS_PER_PIECE = 0.5
 
 const LITTLE_OIL = recalled(
-  /(?:^|[,;(]\s*)little (?:\p{L}+ )?(?:oil|butter|ghee|lard)\b|\b(?:in|with) little oil\b|\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the \p{L}+ )?(?:well |lightly )?with) ?(?:\p{L}+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/iu,
+  /(?:^|[,;(]\s*)little (?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee|lard)\b|\b(?:in|with) little oil\b|\b(?:a little(?: bit of)?|a bit of|a drop of|a drizzle of|a film of|a smear of|very little|lightly oiled|the least|brush(?:ed)? (?:them |each |it |the [a-zß-öø-ɏ]+ )?(?:well |lightly )?with) ?(?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee|lard|pan|skillet)\b/i,
 )
 
 /** A griddle that is only wiped with oil. */
@@ -35,7 +35,7 @@ const LIGHTLY_OILED = recalled(/\blight(?:ly)?[- ](?:oiled|greased)\b/i)
 
 const SPRAYS = recalled(/\bspray(?:ed)?\b(?! (?:them |the tops? )?with water)/i)
 const DRY = recalled(
-  /\bdry[- ]fr(?:y|ied|ying)\b|\bdry(?: |-)(?:[\p{L}-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/iu,
+  /\bdry[- ]fr(?:y|ied|ying)\b|\bdry(?: |-)(?:[a-zß-öø-ɏ-]+ ){0,2}(?:pan|skillet|griddle|tawa|comal)\b|\bwithout (?:any )?(?:oil|fat)\b|\bno oil\b/i,
 )
 
 /** The fat that the sentences about cooking the pieces name: "fry in butter". */
@@ -43,11 +43,11 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
   for (const { text, about } of clauses) {
     if (
       about !== 'pieces' ||
-      !/\b(?:fry|saut[eé]|cook|griddle|toast|brown|crisp|tawa|tava|pan)(?!\p{L})/iu.test(text)
+      !/\b(?:fry|saut[eé]|cook|griddle|toast|brown|crisp|tawa|tava|pan)(?![a-zß-öø-ɏ])/i.test(text)
     )
       continue
     const match =
-      /(?:\b(?:in|with|applying|a little|some|of)(?:\s+(?:about )?(?:[\d¼½¾][\d./]*|half an?|an?)[ -]?(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)?)?|(?:^\W*|,\s*)(?:\d[\d./ ]*|[¼½¾]|half an?|half|an?|one) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+(?:of )?((?:a little |little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/iu.exec(
+      /(?:\b(?:in|with|applying|a little|some|of)(?:\s+(?:about )?(?:[\d¼½¾][\d./]*|half an?|an?)[ -]?(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)?)?|(?:^\W*|,\s*)(?:\d[\d./ ]*|[¼½¾]|half an?|half|an?|one) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+(?:of )?((?:a little |little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/i.exec(
         text,
       )
     const food = match && matchFood(readLine(match[1]!).name, foods)?.food
@@ -60,40 +60,40 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
 export const gramsOf = (amount: string, food: Food) =>
   weighLine(readLine(`${amount.trim()} ${food.name}`), food).grams
 
-const FAT = String.raw`(?:\p{L}+ )?(?:oil|butter|ghee|lard|margarine|dripping)`
+const FAT = String.raw`(?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee|lard|margarine|dripping)`
 /** "About 2 tbsp of the melted butter", "half a teaspoon of ghee". */
 const soMuch = (name: string) =>
-  String.raw`(?<${name}>(?:about |~)?(?:[\d¼½¾][\d./ –-]*|half an?|an?|one|two|three)\s*(?:heaped |level |good )?(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knobs?|g|ml|cups?|T|t)) (?:of )?(?:the )?(?:hot |melted )?${FAT}(?: or \p{L}+)?`
+  String.raw`(?<${name}>(?:about |~)?(?:[\d¼½¾][\d./ –-]*|half an?|an?|one|two|three)\s*(?:heaped |level |good )?(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knobs?|g|ml|cups?|T|t)) (?:of )?(?:the )?(?:hot |melted )?${FAT}(?: or [a-zß-öø-ɏ]+)?`
 /** "1 tsp ghee per paratha", "1 tsp of oil on each side", "fry each in 1 tsp butter". */
 const PER_PIECE_FAT = recalled(
   new RegExp(
-    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|(?:for|on|to|around|onto|over) (?:each|every)|each)\b(?! (?:batch|[2-9]|two|three|four|six)\b)(?<side> side)?|\beach (?:one )?in ${soMuch('inside')}`,
-    'iu',
+    String.raw`(?<![a-zß-öø-ɏ\d.,/])${soMuch('amount')}\s+(?:per|(?:for|on|to|around|onto|over) (?:each|every)|each)\b(?! (?:batch|[2-9]|two|three|four|six)\b)(?<side> side)?|\beach (?:one )?in ${soMuch('inside')}`,
+    'i',
   ),
 )
 /** "1 tbsp butter per batch of 4", "2 tbsp oil for each batch (2 batches)". */
 const PER_BATCH_FAT = recalled(
   new RegExp(
-    String.raw`(?<![\p{L}\d.,/])${soMuch('amount')}\s+(?:per|for each|each) batch(?: of (?<of>\d{1,2})|\W+(?:for |in )?(?:about )?(?<batches>\d) batches\b)?|(?<![\p{L}\d.,/])${soMuch('some')} (?:per|for (?:each|every)) (?<ofSome>[2-9]|two|three|four|six) (?:of them\b|\p{L}+)`,
-    'iu',
+    String.raw`(?<![a-zß-öø-ɏ\d.,/])${soMuch('amount')}\s+(?:per|for each|each) batch(?: of (?<of>\d{1,2})|\W+(?:for |in )?(?:about )?(?<batches>\d) batches\b)?|(?<![a-zß-öø-ɏ\d.,/])${soMuch('some')} (?:per|for (?:each|every)) (?<ofSome>[2-9]|two|three|four|six) (?:of them\b|[a-zß-öø-ɏ]+)`,
+    'i',
   ),
 )
 /** "Half a teaspoon of ghee, flip, half a teaspoon on the other side": each that is turned has its own. */
 export const TURNS_EACH = recalled(/\bother side\b/i)
 const TEASPOON_FAT = new RegExp(
-  String.raw`(?<![\p{L}\d.,/])(?<amount>(?:[\d¼½¾][\d./]*|half an?|half|an?|one)\s*(?:tsp|teaspoon)) (?:of )?(?:the )?(?:hot |melted )?${FAT}\b`,
-  'giu',
+  String.raw`(?<![a-zß-öø-ɏ\d.,/])(?<amount>(?:[\d¼½¾][\d./]*|half an?|half|an?|one)\s*(?:tsp|teaspoon)) (?:of )?(?:the )?(?:hot |melted )?${FAT}\b`,
+  'gi',
 )
 /** "Butter (2 tablespoons per dozen)". */
 const PER_SOME_FAT = recalled(
   new RegExp(
     String.raw`\b${FAT}\s*\((?<amount>(?:about |~)?[\d¼½¾][^()]{0,24}?) (?:per|for (?:each|every)) (?<some>dozen|\d{1,2})\)`,
-    'iu',
+    'i',
   ),
 )
 /** "In 3 tbsp of oil", "heat a tablespoon of oil". */
 const IN_SO_MUCH = recalled(
-  new RegExp(String.raw`\b(?:in|heat|warm|melt|use|with|using) ${soMuch('amount')}\b`, 'iu'),
+  new RegExp(String.raw`\b(?:in|heat|warm|melt|use|with|using) ${soMuch('amount')}\b`, 'i'),
 )
 /** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
 function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): number | null {

@@ -9,11 +9,11 @@ import { recalled } from './matches'
 /** Of the fat in a list that is fried with, whichever of its names the method says. */
 const fatWord = (name: string) => new RegExp(`\\b${normaliseName(name).split(' ').at(-1)}\\b`, 'i')
 const OILED = recalled(
-  /\boiled (?:\p{L}+ )?(?:pan|skillet|griddle)\b|\b(?:brush|oil|grease|wipe) (?:an? |the |your )?(?:\p{L}+ ){0,2}(?:pan|frypan|skillet|griddle|tawa|tava)\b/iu,
+  /\boiled (?:[a-zß-öø-ɏ]+ )?(?:pan|skillet|griddle)\b|\b(?:brush|oil|grease|wipe) (?:an? |the |your )?(?:[a-zß-öø-ɏ]+ ){0,2}(?:pan|frypan|skillet|griddle|tawa|tava)\b/i,
 )
 
 const HEATS_OR_IN = recalled(
-  /\bheat (?:half (?:of )?)?(?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the \p{L}*\s?(?:oil|butter|ghee)\b/iu,
+  /\bheat (?:half (?:of )?)?(?:the |\d|a |some |oil\b|ghee\b|butter\b|olive )|\bin the [a-zß-öø-ɏ]*\s?(?:oil|butter|ghee)\b/i,
 )
 
 /** "Apply ghee on each side", "on a tawa with a little oil". */

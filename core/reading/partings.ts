@@ -13,7 +13,7 @@ export function partings(text: string, seen: readonly Mention[]): Mention[] {
   if (!PARTS.test(text)) return []
   const found: Mention[] = []
   const quarters =
-    /\bquarter (?:the dough|the pastry|(each|it|them|(?:the |all |both )?(?:the )?(?:\p{L}+ )?sheets))\b/iu.exec(
+    /\bquarter (?:the dough|the pastry|(each|it|them|(?:the |all |both )?(?:the )?(?:[a-zß-öø-ɏ]+ )?sheets))\b/i.exec(
       text,
     )
   if (quarters)

@@ -32,9 +32,9 @@ const MIN_LETTERS = 48
 const ENOUGH_LETTERS = 3000
 const MIN_AMOUNTS = 3
 
-const AMOUNT_LINE = recalled(/^\W*(?:about |approx\.? )?(?:\d|[¼½¾⅓⅔⅛]|one |two |three |half )/iu)
+const AMOUNT_LINE = recalled(/^\W*(?:about |approx\.? )?(?:\d|[¼½¾⅓⅔⅛]|one |two |three |half )/i)
 
-const AMOUNT_ALONE = recalled(new RegExp(String.raw`^\W*${DIGIT_NUMBER}\s*(?:${UNIT_PATTERN})?\W*$`, 'iu'))
+const AMOUNT_ALONE = recalled(new RegExp(String.raw`^\W*${DIGIT_NUMBER}\s*(?:${UNIT_PATTERN})?\W*$`, 'i'))
 
 /**
  * The lines of a pasted text that say something, in the usual spelling: a text in capitals is in small letters, a

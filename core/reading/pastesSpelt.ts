@@ -1,7 +1,7 @@
 // What is stirred together to seal and to thicken, brought to one form before a line is taken apart.
 
 const STARCH_IN_WATER =
-  /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?\p{L}+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/iu
+  /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?[a-zß-öø-ɏ]+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/i
 
 /**
  * A line with its paste, slurry or brine told by what it is made of: "1 tbsp flour + water paste" becomes "1 tbsp flour,
@@ -32,16 +32,16 @@ export const withPlainPastes = (line: string): string =>
     .replace(/^(\d.*?)\bbrine\s*\((\d[^()]*\bsalt)\b[^()]*\)/i, '$1water + $2')
     // "Flour paste to seal (1 tbsp flour + water)": what it is made of stands in the bracket.
     .replace(
-      /^(?:\p{L}+ )?(?:paste|slurry|glue) (?:to|for) (?:seal|stick|clos)\p{L}*\s*\((\d[^()]*flour|\d[^()]*maida|\d[^()]*starch) (?:\+|and|&|mixed with|in) (?:a little |some )?water\)$/iu,
+      /^(?:[a-zß-öø-ɏ]+ )?(?:paste|slurry|glue) (?:to|for) (?:seal|stick|clos)[a-zß-öø-ɏ]*\s*\((\d[^()]*flour|\d[^()]*maida|\d[^()]*starch) (?:\+|and|&|mixed with|in) (?:a little |some )?water\)$/i,
       '$1 + water paste to seal',
     )
     // "Maida paste to stick".
     .replace(
-      /^(?:a (?:little|thick) |some |thick )?(maida|flour|atta|cornflour|cornstarch)(?: (?:and|\+|&) water)? (?:paste|slurry|glue)(?:,? (?:to|for) (?:stick|seal|glue|clos)\p{L}*)?$/iu,
+      /^(?:a (?:little|thick) |some |thick )?(maida|flour|atta|cornflour|cornstarch)(?: (?:and|\+|&) water)? (?:paste|slurry|glue)(?:,? (?:to|for) (?:stick|seal|glue|clos)[a-zß-öø-ɏ]*)?$/i,
       '$1, to seal (a paste with water)',
     )
     // "1 tbsp flour + water paste": of the water nothing is left.
     .replace(
-      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b.*$/iu,
+      /^(.*\d.*(?:flour|maida|cornflour|cornstarch)) (?:\+|and|&|mixed with|mixed in) (?:a little |some |a bit of )?water(?:,? (?:to|into|as|for) (?:an? )?(?:make (?:an? )?)?)? ?(?:thick )?(?:paste|slurry|glue)\b.*$/i,
       '$1, to seal (a paste with water)',
     )

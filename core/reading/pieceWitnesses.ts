@@ -42,7 +42,7 @@ export const wholePieces = (value: number) => Math.min(MAX_PIECES, Math.max(1, M
 
 /** A joint or a side of fish that is baked whole in its dough. */
 export const WRAPPED_WHOLE = recalled(
-  /^(?!.*\b(?:mini|individual|little|bite[- ]?siz\p{L}*|bites)\b).*(?:\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\broly[- ]?poly\b|\b(?:plait|braid|\p{L}*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels| puffs| pasties))/iu,
+  /^(?!.*\b(?:mini|individual|little|bite[- ]?siz[a-zß-öø-ɏ]*|bites)\b).*(?:\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b|\broly[- ]?poly\b|\b(?:plait|braid|[a-zß-öø-ɏ]*strudel|wreath|galette|crostata|stromboli|wellington)\b(?! rolls| parcels| puffs| pasties))/i,
 )
 /** Something goes into one tin or dish. */
 export const ONE_DISH = recalled(
@@ -158,7 +158,7 @@ export function ballOf({ outline, said }: Pick<Counting, 'outline' | 'said'>) {
 
 /** "Quarter of the mix in the middle", "put 1/8 of the filling on each": as many pieces as there are shares. */
 const SHARE_OF_FILLING = recalled(
-  /(?:\b(?:a |an |one |1 )?(?<word>quarter|fifth|sixth|eighth|tenth|twelfth)|(?<![\d.])(?:1\/(?<under>[4-9]|1[02])|(?<sign>[¼⅕⅙⅛]))) (?:of )?(?:the |your )?(?:filling|stuffing|mix(?:ture)?|meat|cheese|vegetables|veg)\b(?=[^.;]{0,20}\b(?:on(?:to)?|in(?:to)?|over|per) )/iu,
+  /(?:\b(?:a |an |one |1 )?(?<word>quarter|fifth|sixth|eighth|tenth|twelfth)|(?<![\d.])(?:1\/(?<under>[4-9]|1[02])|(?<sign>[¼⅕⅙⅛]))) (?:of )?(?:the |your )?(?:filling|stuffing|mix(?:ture)?|meat|cheese|vegetables|veg)\b(?=[^.;]{0,20}\b(?:on(?:to)?|in(?:to)?|over|per) )/i,
 )
 const SHARES: Readonly<Record<string, number>> = {
   quarter: 4,
@@ -192,7 +192,7 @@ function byBall(counting: Counting): Found[] {
 }
 
 const DOUGH_BALLS =
-  /\b(\d{1,2}) (?:\p{L}+ ){0,4}dough balls?\b|\bdough balls?\b[^\d]{0,12}\(?(\d{1,2})\b(?! ?(?:g|oz|kg))/iu
+  /\b(\d{1,2}) (?:[a-zß-öø-ɏ]+ ){0,4}dough balls?\b|\bdough balls?\b[^\d]{0,12}\(?(\d{1,2})\b(?! ?(?:g|oz|kg))/i
 /** "20 bonda wrappers" that the larder lacks, "a pack of 6 dough balls". */
 function byCountedDough({ shell }: Counting): Found[] {
   const wrapper = shell.find(
@@ -256,7 +256,7 @@ function byWrapper(counting: Counting): Found[] {
   return [{ pieces: wholePieces(many), weight: 30, says: line.raw }]
 }
 const IN_SEVERAL = recalled(
-  /\b(?:wrap|roll|enclose)\w* each (?:\p{L}+ ){0,2}?in (\d) (?:\p{L}+ )*?(?:sheets|layers|filo|phyllo)\b/iu,
+  /\b(?:wrap|roll|enclose)\w* each (?:[a-zß-öø-ɏ]+ ){0,2}?in (\d) (?:[a-zß-öø-ɏ]+ )*?(?:sheets|layers|filo|phyllo)\b/i,
 )
 
 /** Whether sheets become pieces one after another, and not one pie, strudel or coil of all. */

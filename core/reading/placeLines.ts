@@ -96,7 +96,7 @@ function movedTo(kind: PartKind, { read, line }: ReadIngredient, food: Food | nu
   if (purpose === 'pan') {
     if (!isOfPan({ food, line })) return kind
     const named =
-      /\bfor (?:frying|cooking|saut[eé]ing|browning)\s+(?:the\s+)?(\p{L}+)/iu.exec(line.raw)?.[1] ?? ''
+      /\bfor (?:frying|cooking|saut[eé]ing|browning)\s+(?:the\s+)?([a-zß-öø-ɏ]+)/i.exec(line.raw)?.[1] ?? ''
     return /^(?:onions?|filling|vegetables|veg|meat|mushrooms?|leeks?|spices|garlic)$/i.test(named)
       ? kind
       : 'pan'
@@ -115,7 +115,7 @@ function headMadeHere(drafts: Draft[]): void {
     if (draft.kind !== 'shell' || !first || draft.lines.length < 3) continue
     const isHead =
       foodIs(first.food, 'bought-dough') &&
-      /^\W*(?:the )?(?:\p{L}+ )?(?:wrappers?|skins?|dis[ck]s|rounds)\s*\((?:about |around |approx\.? |makes |for |~ ?)*\d{1,3}(?: pieces)?\)\W*$/iu.test(
+      /^\W*(?:the )?(?:[a-zß-öø-ɏ]+ )?(?:wrappers?|skins?|dis[ck]s|rounds)\s*\((?:about |around |approx\.? |makes |for |~ ?)*\d{1,3}(?: pieces)?\)\W*$/i.test(
         first.line.raw,
       )
     const flourGrams = draft.lines.reduce(

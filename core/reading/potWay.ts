@@ -26,7 +26,7 @@ interface Turn {
 }
 
 const UNDER_WATER =
-  /\bcover\b[^.;]*?\b(?:with|in) (?:\p{L}+ )?(?:water|milk|stock|broth)\b|\b(?:water|milk|stock) to cover\b/iu
+  /\bcover\b[^.;]*?\b(?:with|in) (?:[a-zß-öø-ɏ]+ )?(?:water|milk|stock|broth)\b|\b(?:water|milk|stock) to cover\b/i
 
 /** A pot with liquid in it simmers, whatever it was browned in and wherever it stands. */
 const IN_ITS_LIQUID: readonly Turn[] = [
@@ -59,7 +59,7 @@ const IN_ITS_LIQUID: readonly Turn[] = [
 ]
 
 const BUBBLES_AWAY =
-  /\b(?:bubble|boil|cook|burn|sizzle|simmer)s? (?:it |the \p{L}+ )?(?:away|off|out)(?=\W*(?:$|[.,;]))|\b(?:wine|sherry|vinegar|beer)\b[^.;]{0,24}\bevaporat/iu
+  /\b(?:bubble|boil|cook|burn|sizzle|simmer)s? (?:it |the [a-zß-öø-ɏ]+ )?(?:away|off|out)(?=\W*(?:$|[.,;]))|\b(?:wine|sherry|vinegar|beer)\b[^.;]{0,24}\bevaporat/i
 /** What a verb that says little means in the pot it is said of. */
 const IN_THIS_POT: readonly Turn[] = [
   {

@@ -1,7 +1,7 @@
 import { PRECOOKING_TABLE, PRECOOKING_WAYS, type PrecookingWay } from '../recipe/precookingWays'
 import { recalled } from './matches'
 
-const COOK = recalled(/\bcook(?:\W*$| (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:\p{L}|,| )*)/iu)
+const COOK = recalled(/\bcook(?:\W*$| (?!the (?:oil|oven|pan|griddle|butter|ghee))(?:[a-zß-öø-ɏ]|,| )*)/i)
 export const DRY =
   /\b(?:until|till) (?:it'?s? |they'?re? |the (?:filling|mixture|pan|sauce|gravy|curry|masala) is |it is |they are |almost |completely |quite |nearly |thick and |thick, |soft and |wilted and |browned and |brown and |golden and |tender and |cooked and )*(?:dry|crumbly)\b|\b(?:until|till)\b[^.;]{0,40}\band (?:it(?:['’]s| is) |is |quite |nearly )*dry\b|\bso (?:that )?(?:it'?s|they'?re|it is|they are|the filling is) (?:quite |nearly |almost )?dry\b|\b(?:(?:all )?the )?(?:water|moisture|liquid|juices?|stock|wine|drop)\b[^.]{0,30}\b(?:gone|evaporat\w+|dried|dries|absorbed|cooked (?:off|out|away)|driven off|boiled (?:off|away)|shows?)\b|\bno (?:more )?(?:water|liquid|moisture)\b|\bdry (?:it |them )?(?:off|out)\b|\bdry it(?=\W*$)|\blet it (?:all )?(?:cook|boil|bubble|simmer) (?:away|off)\b/i
 /** "Get the leeks soft in the butter": what lies in fat on the heat is fried. */
@@ -12,7 +12,7 @@ const TILL = /\b(?:until|till)\b.*$/i
 const IN_LIQUID =
   /(?<!\b(?:stir|whisk|pour|mix|beat)(?:r?ing)? )\bin (?:the |its |their |some |a little |plenty of |\d\S* ?(?:ml |cups? |g )?(?:of )?)?(?:salted |boiling |simmering )*(?:water|stock|broth|milk)\b/i
 const HEATS_LIQUID = recalled(
-  /^\W*(?:heat|warm|bring) (?:the |\d\S* )?(?:\p{L}+ )?(?:milk|cream|stock|broth)\b(?![^.;]*\b(?:flour|dough|yeast)\b)/iu,
+  /^\W*(?:heat|warm|bring) (?:the |\d\S* )?(?:[a-zß-öø-ɏ]+ )?(?:milk|cream|stock|broth)\b(?![^.;]*\b(?:flour|dough|yeast)\b)/i,
 )
 /** "Gently heat the filling ingredients until thick". */
 const HEATS_FILLING = recalled(
@@ -66,7 +66,7 @@ export function wayIn(
     if (way === 'roast' && IN_PAN_TILL_CHARRED.test(text)) return 'fry'
     return way
   }
-  if (/\bin(?:to)? (?:an? |the )(?:\p{L}+ )?oven\b[^.;]*\d ?(?:min|h)/iu.test(text)) return 'roast'
+  if (/\bin(?:to)? (?:an? |the )(?:[a-zß-öø-ɏ]+ )?oven\b[^.;]*\d ?(?:min|h)/i.test(text)) return 'roast'
   if (IN_FAT.test(text)) return 'fry'
   if (!COOK.test(text)) return null
   if (fatNamed) return 'fry'
@@ -77,7 +77,7 @@ export function wayIn(
   // "Until no water shows" is the filling's own water on its way out, and no liquid to simmer in.
   const pot = text.replace(DRY, ' ')
   if (
-    /\bin (?:an? |the )?(?:\p{L}+ ){0,2}(?:skillet|(?:frying|dry|sauté|non-?stick) pan|wok|kadai|tawa)\b/iu.test(
+    /\bin (?:an? |the )?(?:[a-zß-öø-ɏ]+ ){0,2}(?:skillet|(?:frying|dry|sauté|non-?stick) pan|wok|kadai|tawa)\b/i.test(
       pot,
     )
   )

@@ -9,7 +9,7 @@ const NUMBER = String.raw`(?:${DIGIT_NUMBER}|${Object.keys(ONES).slice(1).join('
 /** A number that counts: behind it the promise ends, or the pieces are named. */
 const COUNTED = String.raw`((?:exactly |about |around |roughly |maybe |some |approx\.? |~ ?)?${NUMBER}(?![\d.,/]*\d|\s*(?:g|kg|ml|cm|mm|min\w*|hours?|hrs?|°|deg\w*|at a time|at once|more|times|in a|per|each)\b)(?:-?ish)?)`
 /** "5 big ones", "14 pasties", "12 of them for me": what may stand behind the number. */
-const PIECES_BEHIND = String.raw`(?:\s+(?:(?:nice|good|big|large|small|medium|mini|little|decent|generous|hand|sized|size|good[- ]sized)\s+)*(?:ones?|pieces?|pcs?|of (?:them|these)|\p{L}+(?:s|ies))|\s+(?:big|large|small|medium|mini|total|in all|in total|altogether))?`
+const PIECES_BEHIND = String.raw`(?:\s+(?:(?:nice|good|big|large|small|medium|mini|little|decent|generous|hand|sized|size|good[- ]sized)\s+)*(?:ones?|pieces?|pcs?|of (?:them|these)|[a-zß-öø-ɏ]+(?:s|ies))|\s+(?:big|large|small|medium|mini|total|in all|in total|altogether))?`
 const LEAD = String.raw`(?:(?:this|that|it|these|those|which|they|the (?:recipe|dough|mix(?:ture)?|quantit(?:y|ies)|amounts?|lot|above)|one batch|a batch|a single batch|mine|ours|i|we|you)\s+)?(?:(?:will|should|can|could|would|usually|always|normally|generally|just|easily)\s+)*`
 
 /** A wording of the promise, with a line that says it so. */
@@ -19,7 +19,7 @@ export interface PromiseWording {
 }
 const wording = (like: string, source: string): PromiseWording => ({
   like,
-  pattern: new RegExp(source, 'iu'),
+  pattern: new RegExp(source, 'i'),
 })
 
 /** Every wording that is brought to "makes N". */
@@ -46,7 +46,7 @@ export const PROMISES: readonly PromiseWording[] = [
   ),
   wording(
     'So 14 bakes altogether',
-    String.raw`\b(?:so|that is|that['’]?s) ${COUNTED}(\s+\p{L}+s)? (?:altogether|in all|in total)${MARKS}`,
+    String.raw`\b(?:so|that is|that['’]?s) ${COUNTED}(\s+[a-zß-öø-ɏ]+s)? (?:altogether|in all|in total)${MARKS}`,
   ),
   wording(
     '14 from this',
@@ -75,7 +75,7 @@ export const PROMISES: readonly PromiseWording[] = [
   ),
 ]
 const MAY_PROMISE =
-  /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|from|out of|altogether|dough|pastry|quantities|recipe|\p{L}+s\s*[:=])|\(\D{0,8}\d{1,3}\)\W*$/iu
+  /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|from|out of|altogether|dough|pastry|quantities|recipe|[a-zß-öø-ɏ]+s\s*[:=])|\(\D{0,8}\d{1,3}\)\W*$/i
 
 /**
  * A line with its promise in one form: "Does 5 big ones" becomes "makes 5 big ones". A line that promises nothing stays

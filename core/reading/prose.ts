@@ -14,8 +14,8 @@ import { UNIT_PATTERN } from './units'
 
 /** "500 g of plain flour", "two onions", "a pinch of salt" inside a sentence. */
 const MENTION = new RegExp(
-  String.raw`(?<![\p{L}\d.,/])((?:about |around |say |roughly )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+(?:[./]\d+)?)?\s*(?:(?:heaped|level|good|big|small|large|medium)\s+)?(?:(?:${UNIT_PATTERN})(?![\p{L}\d]))?\s*(?:of\s+)?(?:the\s+)?)((?:\p{L}[\p{L}'-]*\s?){1,5})`,
-  'giu',
+  String.raw`(?<![a-zß-öø-ɏ\d.,/])((?:about |around |say |roughly )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+(?:[./]\d+)?)?\s*(?:(?:heaped|level|good|big|small|large|medium)\s+)?(?:(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]))?\s*(?:of\s+)?(?:the\s+)?)((?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]*\s?){1,5})`,
+  'gi',
 )
 const STOP =
   /\b(?:and|with|into|in|to|until|till|for|then|if|on|at|from|or|plus|over|by|it|them|is|are|so|that|which|about|you|i|a|an|half|one|two|three|four|five|six|ten|twelve|mix|add|knead|fry|cook|stir|rest|let|leave|roll|make|minutes?|mins?|hours?|degrees|each|cut|chopped|pieces|balls|rounds|circles|dis[ck]s|times)\b.*$/i
@@ -23,14 +23,14 @@ const STOP =
 const LEADING =
   /^(?:(?:finely|roughly|thinly|freshly|well)\s+)?(?:chopped|sliced|diced|grated|shredded|cubed|peeled)\s+/i
 /** "some nutmeg": no amount, and an ingredient all the same. */
-const SOME = /\b(?:some|a little|a bit of|plenty of)\s+(\p{L}+(?: \p{L}+){0,2})/giu
+const SOME = /\b(?:some|a little|a bit of|plenty of)\s+([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+){0,2})/gi
 /** "Pinch of salt" without its article. */
 const BARE_MEASURE =
-  /(?:^|[,;]\s*|\band\s+)((?:pinch|handful|splash|knob|dash|squeeze|thumb) of) (\p{L}+(?: \p{L}+)?)/giu
+  /(?:^|[,;]\s*|\band\s+)((?:pinch|handful|splash|knob|dash|squeeze|thumb) of) ([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)/gi
 /** "Half a teaspoon each of turmeric, garam masala and chilli": the amount holds for all. */
 const EACH_OF = new RegExp(
-  String.raw`((?:about )?(?:${NUMBER_PATTERN})\s*(?:an? )?(?:${UNIT_PATTERN}))\s+(?:each(?: of)?|of each(?: of)?)[:,]?\s+((?:[\p{L}-]+(?: [\p{L}-]+){0,2},\s+){0,6}[\p{L}-]+(?: [\p{L}-]+){0,2},?\s+(?:and|&|plus)\s+[\p{L}-]+(?: [\p{L}-]+){0,2})`,
-  'giu',
+  String.raw`((?:about )?(?:${NUMBER_PATTERN})\s*(?:an? )?(?:${UNIT_PATTERN}))\s+(?:each(?: of)?|of each(?: of)?)[:,]?\s+((?:[a-zß-öø-ɏ-]+(?: [a-zß-öø-ɏ-]+){0,2},\s+){0,6}[a-zß-öø-ɏ-]+(?: [a-zß-öø-ɏ-]+){0,2},?\s+(?:and|&|plus)\s+[a-zß-öø-ɏ-]+(?: [a-zß-öø-ɏ-]+){0,2})`,
+  'gi',
 )
 // A long text without the word is not searched for it: "half a half a …" took seconds.
 const eachInFull = (text: string) =>
@@ -44,13 +44,13 @@ const eachInFull = (text: string) =>
       )
 /** "I get the round wrappers from the shop, about forty of them": how many stands behind. */
 const WRAPPERS_AND_COUNT =
-  /\b(?:the |some |a (?:pack|packet|bag|box)(?: of)? |my )?((?:\p{L}+ ){0,2}(?:wrappers|skins|sheets|wonton(?:s| wrappers)|tortillas))\b((?:,? (?!of\b)\p{L}+){0,4}?),? (?:about |around |roughly |maybe )?((?:\d{1,3}|twenty|thirty|forty|fifty|sixty|a dozen|two dozen|three dozen)(?:[ -](?:four|five|six|two|eight))?) (?:of them|in (?:it|a pack|the pack)|of those)\b/giu
+  /\b(?:the |some |a (?:pack|packet|bag|box)(?: of)? |my )?((?:[a-zß-öø-ɏ]+ ){0,2}(?:wrappers|skins|sheets|wonton(?:s| wrappers)|tortillas))\b((?:,? (?!of\b)[a-zß-öø-ɏ]+){0,4}?),? (?:about |around |roughly |maybe )?((?:\d{1,3}|twenty|thirty|forty|fifty|sixty|a dozen|two dozen|three dozen)(?:[ -](?:four|five|six|two|eight))?) (?:of them|in (?:it|a pack|the pack)|of those)\b/gi
 /** "The spring roll sheets, one packet of forty". */
 const PACKET_OF =
-  /\b(?:the |some |my )?((?:\p{L}+ ){0,2}(?:wrappers|skins|sheets|tortillas)),? (?:in )?(?:an?|one|1) (?:pack|packet|bag|box|stack) of (?:about |around )?(\d{1,3}|twenty|thirty|forty|fifty|sixty|(?:a|two|three) dozen)\b(?! (?:the|them|\p{L}+ (?:wrappers|skins|sheets))\b)/giu
+  /\b(?:the |some |my )?((?:[a-zß-öø-ɏ]+ ){0,2}(?:wrappers|skins|sheets|tortillas)),? (?:in )?(?:an?|one|1) (?:pack|packet|bag|box|stack) of (?:about |around )?(\d{1,3}|twenty|thirty|forty|fifty|sixty|(?:a|two|three) dozen)\b(?! (?:the|them|[a-zß-öø-ɏ]+ (?:wrappers|skins|sheets))\b)/gi
 /** "Bought puff pastry, 2 sheets, each cut in 9". */
 const PASTRY_AND_COUNT =
-  /\b((?:(?:bought|store|shop|ready|made|rolled|frozen|chilled|fresh|vegan|all|butter|light|puff|shortcrust|short|crust|flaky|filo|strudel|rough)[- ]){0,5}(?:pastry|filo|phyllo|dough)),? ((?:\d{1,2}|one|two|three|four|six|eight|ten|twelve) (?:sheets?|rolls?|packs?|packets?|blocks?|boxes|discs?|rounds?))(?=[,.;)]| (?:and|which|that|each)\b)/giu
+  /\b((?:(?:bought|store|shop|ready|made|rolled|frozen|chilled|fresh|vegan|all|butter|light|puff|shortcrust|short|crust|flaky|filo|strudel|rough)[- ]){0,5}(?:pastry|filo|phyllo|dough)),? ((?:\d{1,2}|one|two|three|four|six|eight|ten|twelve) (?:sheets?|rolls?|packs?|packets?|blocks?|boxes|discs?|rounds?))(?=[,.;)]| (?:and|which|that|each)\b)/gi
 const countedInFront = (text: string) =>
   text
     .replace(WRAPPERS_AND_COUNT, '$3 $1$2')
@@ -287,7 +287,7 @@ export function linesFromProse(
       for (const bare of stretch.matchAll(BARE)) {
         const before = stretch.slice(Math.max(0, bare.index - 24), bare.index)
         if (
-          /(?:\d\s*\p{L}*\s*(?:of\s+)?|\b(?:pinch|teaspoons?|tablespoons?|spoons?|cups?|grams|mls?|litres?)\s+(?:of\s+)?)(?:the |warm |cold |hot )?$/iu.test(
+          /(?:\d\s*[a-zß-öø-ɏ]*\s*(?:of\s+)?|\b(?:pinch|teaspoons?|tablespoons?|spoons?|cups?|grams|mls?|litres?)\s+(?:of\s+)?)(?:the |warm |cold |hot )?$/i.test(
             before,
           )
         )

@@ -214,7 +214,7 @@ function weightsOf(weighed: Weighed, food: Food) {
   }
 }
 
-const ARTICLE = /^an? \p{L}/iu
+const ARTICLE = /^an? [a-zß-öø-ɏ]/i
 /** The foods a line allows instead, weighed by their own amount or by the line's. */
 function choicesOf(read: ReadLine, taken: Food, foods: Foods): Choice[] {
   if (!read.alternative) return []

@@ -36,31 +36,31 @@ const EXTRA =
   /[\s,(]+((?:plus|and|with|\+)\s+(?:some\s+|a\s+(?:little|bit|few drops)\s+)?(?:extra|more|(?=(?:for|to) (?:deep |shallow |pan |the )?(?:fry|brush|cook|dust|greas|roll|griddl|serv|glaz|pan|tray|tawa|bowl|top)))\b[^)]*)\)?\s*$/i
 /** "+ ½ tbsp more if needed", "plus 1-2 tablespoons extra": how much more it may become. */
 const UP_TO = new RegExp(
-  String.raw`[\s,(]+(?:plus|and|\+)\s*((?:up to |about )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?\s*(?:${UNIT_PATTERN})(?![\p{L}\d]))\s*(?:more|extra)?(?:[\s,]+(?:if|as|when) (?:needed|required|necessary|sticky|dry|wet|stiff|(?:it(?:'s| is)|too|the dough)\b[^)]*)|\s+(?:more|extra))[^)]*\)?\s*$`,
-  'iu',
+  String.raw`[\s,(]+(?:plus|and|\+)\s*((?:up to |about )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*(?:${NUMBER_PATTERN}))?\s*(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]))\s*(?:more|extra)?(?:[\s,]+(?:if|as|when) (?:needed|required|necessary|sticky|dry|wet|stiff|(?:it(?:'s| is)|too|the dough)\b[^)]*)|\s+(?:more|extra))[^)]*\)?\s*$`,
+  'i',
 )
 /** "knob of butter", "pinch salt", "heaped teaspoon of cumin" is one. */
 const BARE_UNIT =
-  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|glass|mug|spoon|spoonful|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|pack|pkt|bag|box|jar|tub|block|carton|punnet|tube|grind|twist|can|tin)(?=\s+(?:of\s+)?(?!noodles|choi|choy)\p{L})/iu
+  /^(?:(?:big|small|large|good|generous|heaped|level|tiny|fat|scant|little)\s+)?(?:pinch|knob|nob|handful|fistful|splash|dash|bunch|sprig|glass|mug|spoon|spoonful|drizzle|glug|thumb|squeeze|sprinkle|sprinkling|grating|dollop|drop|teaspoon|tablespoon|tsp|tbsp|cup|clove|stick|slice|sachet|packet|pack|pkt|bag|box|jar|tub|block|carton|punnet|tube|grind|twist|can|tin)(?=\s+(?:of\s+)?(?!noodles|choi|choy)[a-zß-öø-ɏ])/i
 
 /** "200ish", "200-ish g". */
 const ISH = /(\d)\s*-?ish\b/gi
 /** "bit of tomato paste", "a touch of milk": some, no amount. */
 const SOME =
-  /^(?:(?:just )?a (?:little|bit|touch|tiny bit)(?: bit)?(?: of)?(?! (?:less|more) than)|bit of|some|plenty of|lots of|enough|any amount of|as much)\s+(?=\p{L})/iu
+  /^(?:(?:just )?a (?:little|bit|touch|tiny bit)(?: bit)?(?: of)?(?! (?:less|more) than)|bit of|some|plenty of|lots of|enough|any amount of|as much)\s+(?=[a-zß-öø-ɏ])/i
 /** What a dough's water is to do, in the words of the line. */
 const WANTED =
-  /\b(?:(?:just )?enough(?: (?!water|milk|liquid|stock|yogurt|yoghurt|curd|buttermilk)\p{L}+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough|an? (?:\p{L}+[ -]){0,2}dough|(?:firm|stiff|soft|smooth|medium|semi|tight|pliable)[\p{L} -]* dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/iu
+  /\b(?:(?:just )?enough(?: (?!water|milk|liquid|stock|yogurt|yoghurt|curd|buttermilk)[a-zß-öø-ɏ]+)?,? (?:to|for)\b.*|to (?:knead|make|form|bind|bring|mix|get)\b.*|for (?:kneading|binding|mixing|the dough|an? (?:[a-zß-öø-ɏ]+[ -]){0,2}dough|(?:firm|stiff|soft|smooth|medium|semi|tight|pliable)[a-zß-öø-ɏ -]* dough)\b.*|until (?:it|soft|a)\b.*|added gradually\b.*|a little at a time\b.*|by feel\b.*)/i
 
 const WANTED_AMOUNT = new RegExp(
   String.raw`(?<!\d)[,–-]\s*((?:about |approx\.? |around |roughly |~)?(?:${NUMBER_PATTERN})\s*(?:[-–]\s*(?:${NUMBER_PATTERN})\s*)?(?:${UNIT_PATTERN})\b.{0,20})$`,
-  'iu',
+  'i',
 )
 
 /** "juice of half a lemon" is an amount of lemon juice. */
 const CITRUS = new RegExp(
   String.raw`^(?:the )?(?:grated |finely grated )?(juice|zest)(?: and (?:juice|zest))?(?: of)? ((?:${NUMBER_PATTERN})(?:\s*[-–]\s*\d)?)\s+(?:(?:large|small|medium|big|juicy|unwaxed) )?(lemon|lime|orange)s?`,
-  'iu',
+  'i',
 )
 const TO_TASTE =
   /\b(?:(?:or )?to taste|to your taste|according to taste|as per taste|as you like|swad(?:a?nusar| anusar))\b/i
@@ -72,7 +72,7 @@ const OPTIONAL =
 
 const PURPOSES: readonly [RegExp, Purpose | null][] = [
   [
-    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|for (?:your |the )?hands(?: (?:and|&|\+) (?:the |your )?(?:griddle|pan|tawa|tava|comal|board|surface))?|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roast(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the \p{L}+))?|(?:tray|tin|peel|board|baking sheet)(?: and (?:the )?\p{L}+)?|(?:sprinkl\w+|dust\w*|scatter\w*) (?:on |onto |over )?(?:the |your )?(?:tray|tin|peel|baking sheet|baking tray|(?:sheet )?pan|sheet|stone)|boiling(?: water)?))\b/iu,
+    /\b(?:(?:for|to) (?:deep[- ]?|shallow[- ]?|pan[- ]?|stir[- ]?)?(?:fry|frying)(?: (?:the )?(?:onions?|veg\w*|filling|meat|mince|mushrooms?|leeks?|garlic|spices))?|for (?:the )?(?:frying )?pan|for (?:your |the )?hands(?: (?:and|&|\+) (?:the |your )?(?:griddle|pan|tawa|tava|comal|board|surface))?|(?:for|to) (?:greasing|grease)(?: (?:the )?(?:tray|tin|pan|griddle|steamer))?|(?:for|to) (?:griddling|cooking(?: (?:the )?(?:bread|breads|pockets|pieces|dumplings|parathas?|them))?|cook (?:the )?(?:bread|breads|pockets|pieces|dumplings)|cook(?=\W*$)|roast(?=\W*$)|roasting|toasting on the griddle)|(?:for|to) (?:the )?(?:griddle|steamer|steaming|steam(?: (?:them|the [a-zß-öø-ɏ]+))?|(?:tray|tin|peel|board|baking sheet)(?: and (?:the )?[a-zß-öø-ɏ]+)?|(?:sprinkl\w+|dust\w*|scatter\w*) (?:on |onto |over )?(?:the |your )?(?:tray|tin|peel|baking sheet|baking tray|(?:sheet )?pan|sheet|stone)|boiling(?: water)?))\b/i,
     'pan',
   ],
   [
@@ -84,34 +84,34 @@ const PURPOSES: readonly [RegExp, Purpose | null][] = [
     'shell',
   ],
   [/\b(?:for (?:dipping|serving)|to (?:serve|dip)|on the side)\b/i, 'dip'],
-  [/\b(?:to make|for) (?:an? |the )?(?:(?:thick|sealing) )?(?:paste|slurry|glue)(?=\W*$)/iu, null],
-  [/\b(?:to|for) (?:moisten|loosen)(?:ing)?(?: (?:it|them|the \p{L}+))?(?=\W*$)/iu, null],
-  [/\b(?:for thickening|to thicken)(?: (?:it|up|the \p{L}+))?(?=\W*$)/iu, null],
+  [/\b(?:to make|for) (?:an? |the )?(?:(?:thick|sealing) )?(?:paste|slurry|glue)(?=\W*$)/i, null],
+  [/\b(?:to|for) (?:moisten|loosen)(?:ing)?(?: (?:it|them|the [a-zß-öø-ɏ]+))?(?=\W*$)/i, null],
+  [/\b(?:for thickening|to thicken)(?: (?:it|up|the [a-zß-öø-ɏ]+))?(?=\W*$)/i, null],
 ]
 
 /** What a line keeps back of itself: "save a little for the tops". */
 export const KEPT_BACK =
-  /\b(?:save|keep|reserve|saving|keeping|reserving|hold back|set aside)\b[^()]{0,30}\b(?:for|to)\b[^()]{0,20}\b(?:tops?|brush|glaz|wash|finish|seal)\p{L}*[^()]*/iu
+  /\b(?:save|keep|reserve|saving|keeping|reserving|hold back|set aside)\b[^()]{0,30}\b(?:for|to)\b[^()]{0,20}\b(?:tops?|brush|glaz|wash|finish|seal)[a-zß-öø-ɏ]*[^()]*/i
 /** How many are in a packet, or how many of a thing are needed: "30", "about 40", "36 pieces". */
 const HOLDS =
   /^(?:you(?:['’]ll| will)? need |there are |contains |holds |use )?(?:about |around |approx\.? |roughly |~ ?)?(\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?)(?:[ -](?:ct|count|pieces|pcs?|wrappers|skins|sheets|leaves|discs|of them|in (?:it|all|total)|or so))?$/i
 const IN_EACH =
-  /^(?:about )?(\d{1,3})\s+(?:\p{L}+\s+)?(?:in (?:each|a|every)|per|to (?:a|each)|each)(?:\s+(?:pack(?:et|age)?|box|bag|one))?$/iu
+  /^(?:about )?(\d{1,3})\s+(?:[a-zß-öø-ɏ]+\s+)?(?:in (?:each|a|every)|per|to (?:a|each)|each)(?:\s+(?:pack(?:et|age)?|box|bag|one))?$/i
 export const PER_BATCH =
   /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
 /** "Turnip, tiny dice", "beef in small cubes": cut to a size, said with a noun. */
 const CUT_TO_SIZE =
-  /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits|florets|rings|rounds|wedges|batons|matchsticks))(?=\s*(?:,|$))/iu
+  /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits|florets|rings|rounds|wedges|batons|matchsticks))(?=\s*(?:,|$))/i
 /** What is said before an amount that is no more than near. */
 const NEAR = String.raw`(?:about|approx\.?|around|~|up to|at least|(?:a (?:little|bit)|slightly|just) (?:over|under|more than|less than)|a (?:good|scant))`
 /** An amount at the end of the line: "Flour 500 g", "Salt: 1 tsp", "oil for frying, 1 litre". */
 const TRAILING = new RegExp(
-  String.raw`^(.*?\p{L}[^\d]*?)[\s:,–—.=-]+((?:${NEAR}\s*)?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:heaped |level |scant |rounded |good |generous |big |small )?(?:${UNIT_PATTERN})(?![\p{L}\d]).*)$`,
-  'iu',
+  String.raw`^(.*?[a-zß-öø-ɏ][^\d]*?)[\s:,–—.=-]+((?:${NEAR}\s*)?(?:${NUMBER_PATTERN})\s*(?:(?:-|–|to)\s*(?:${NUMBER_PATTERN})\s*)?(?:heaped |level |scant |rounded |good |generous |big |small )?(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]).*)$`,
+  'i',
 )
 const TRAILING_COUNT = new RegExp(
-  String.raw`^(\p{L}[^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|half|quarter|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*\p{L}.*|\s[-–—]\s\p{L}.*|\s(?:${PREP_WORDS}|dried|fresh|frozen|canned)(?![\p{L}]).*))?\s*$`,
-  'iu',
+  String.raw`^([a-zß-öø-ɏ][^\d]*?)(?:\s*[:,–—-]\s*|\s+)((?:\d[\d ./-]*|[¼½¾⅓⅔]|half|quarter|(?<=[:,–—-]\s*)(?:${NUMBER_PATTERN}))\s*(?:(?:extra )?(?:small|medium|med|large|lge|lg|big)(?:[- ]sized)?\.?|nos?\.?|pcs?\.?)?)(\s*(?:[,(]\s*[a-zß-öø-ɏ].*|\s[-–—]\s[a-zß-öø-ɏ].*|\s(?:${PREP_WORDS}|dried|fresh|frozen|canned)(?![a-zß-öø-ɏ]).*))?\s*$`,
+  'i',
 )
 
 /**
@@ -198,7 +198,7 @@ function takeApart(raw: string): ReadLine {
     text = text
       .replace(WANTED, behind ? `, ${behind}` : '')
       .trim()
-      .replace(/^(?:just )?(?:enough|some)\s+(?=\p{L})/iu, '')
+      .replace(/^(?:just )?(?:enough|some)\s+(?=[a-zß-öø-ɏ])/i, '')
   }
   if (!unmeasured && SOME.test(text) && !readNumber(text.replace(SOME, ''))) {
     unmeasured = 'as required'

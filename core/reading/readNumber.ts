@@ -96,7 +96,7 @@ const wordNumber = [
 const DIGITS = [
   String.raw`\d{1,9}\s+\d{1,3}\s*[/⁄]\s*\d{1,3}`,
   String.raw`\d{1,9}\s+(?:and|&)\s+\d{1,3}\s*[/⁄]\s*\d{1,3}`,
-  String.raw`\d{1,9}\s+(?:and|&)\s+a\s+(?:half|quarter|third)(?!\p{L})`,
+  String.raw`\d{1,9}\s+(?:and|&)\s+a\s+(?:half|quarter|third)(?![a-zß-öø-ɏ])`,
   String.raw`\d{1,9}-\d{1,3}[/⁄]\d{1,3}`,
   String.raw`\d{1,9}\s*(?:(?:and|&)\s*)?[${VULGAR}]`,
   `[${VULGAR}]`,
@@ -106,7 +106,7 @@ const DIGITS = [
   String.raw`\.\d{1,6}`,
   String.raw`\d{1,9}`,
 ]
-const WORD_END = String.raw`(?![\p{L}\d'’-])`
+const WORD_END = String.raw`(?![a-zß-öø-ɏ\d'’-])`
 
 /** Words that a number may begin with. */
 const NUMBER_WORDS = new Set([
@@ -140,7 +140,7 @@ const SPELT = new Set([...Object.keys(ONES), ...Object.keys(TENS), 'hundred'])
  */
 export const DIGIT_NUMBER = String.raw`(?:\d{1,6}\s+\d\s*[/⁄]\s*\d|\d{1,6}\s*[${VULGAR}]|[${VULGAR}]|\d{1,6}\s*[/⁄]\s*\d{1,2}|\d{1,6}[.,]\d{1,4}|\d{1,6}|half an?|half|a couple(?: of)?|a few|a dozen)`
 
-const single = new RegExp(`^(?:${[...DIGITS, `(?:${wordNumber.join('|')})${WORD_END}`].join('|')})`, 'iu')
+const single = new RegExp(`^(?:${[...DIGITS, `(?:${wordNumber.join('|')})${WORD_END}`].join('|')})`, 'i')
 const rangeJoin = /^\s*(?:-|–|—|to|or|bis)\s*/i
 
 function wordValue(token: string): number | null {
@@ -204,7 +204,7 @@ export function readNumber(text: string): NumberRange | null {
   const low = valueOf(first[0])
   if (!Number.isFinite(low)) return null
 
-  const dozen = /^\s*doz(?:en)?(?![\p{L}])/iu.exec(text.slice(first[0].length))
+  const dozen = /^\s*doz(?:en)?(?![a-zß-öø-ɏ])/i.exec(text.slice(first[0].length))
   if (dozen) return { low: low * 12, high: low * 12, length: first[0].length + dozen[0].length }
 
   const isWord = /^\p{L}/u.test(first[0])
@@ -222,14 +222,14 @@ export function readNumber(text: string): NumberRange | null {
 }
 
 const SPOKEN = new RegExp(
-  String.raw`(?<![\p{L}\d-])(?<!\b(?:each|every|this|that) (?=one\b))(?:(?:(?:${small}|a) )?hundred(?: (?:and )?${small})?|${small} and a ${part}|${small})(?![\p{L}\d-])`,
-  'giu',
+  String.raw`(?<![a-zß-öø-ɏ\d-])(?<!\b(?:each|every|this|that) (?=one\b))(?:(?:(?:${small}|a) )?hundred(?: (?:and )?${small})?|${small} and a ${part}|${small})(?![a-zß-öø-ɏ\d-])`,
+  'gi',
 )
 
 /** "Bake at three fifty", "oven at four twenty five": how an oven's heat is said aloud. */
 const SPOKEN_HEAT = new RegExp(
   String.raw`\b(at|to|on|oven)\s+(one|two|three|four|five)\s+(${oneOf(TENS)})(?:[ -](five))?(?=\s+(?:for|till|until|degrees?|oven|about)\b|[,.;]|$)`,
-  'giu',
+  'gi',
 )
 
 const heatInDigits = (text: string) =>

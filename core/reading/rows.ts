@@ -33,8 +33,8 @@ import { turnedRound } from './turnedRound'
 /** Begins with an amount: "500 g", "about two". */
 export const STARTS_WITH_AMOUNT = recalled(
   new RegExp(
-    String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|\p{L})`,
-    'iu',
+    String.raw`^(?:about |approx\.? |around |roughly |~|≈)?(?:${NUMBER_PATTERN})(?=[\s\d(x×–-]|${UNIT_PATTERN}|[a-zß-öø-ɏ])`,
+    'i',
   ),
 )
 const DOING =
@@ -42,7 +42,7 @@ const DOING =
 
 /** "12 squares of 12 cm, fill, fold": how many, of what size, and what is done with them. */
 const COUNT_AND_DO =
-  /^\W*(?:about )?\d+(?:\s?[-–]\s?\d+)?\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?(?:\p{L}+\s+)?(?:balls|pieces|rounds|circles|dis[ck]s|portions|squares|saucers|buns|lumps|bits|blobs|logs|strips)\b[^,.]{0,24}(?:,|->|$)/iu
+  /^\W*(?:about )?\d+(?:\s?[-–]\s?\d+)?\s+(?:x\s*\d+\s*(?:cm|mm|g)\s+)?(?:[a-zß-öø-ɏ]+\s+)?(?:balls|pieces|rounds|circles|dis[ck]s|portions|squares|saucers|buns|lumps|bits|blobs|logs|strips)\b[^,.]{0,24}(?:,|->|$)/i
 
 /** How many words a text has. */
 export const wordsOf = (text: string) => text.split(/\s+/).length
@@ -67,7 +67,7 @@ const TAKES_MINUTES = /\b\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:min(?:ute)?s?|hrs?
 const MADE_READY =
   /\b(?:soak|rest|chill|drain|boiled|cooked|steamed|roasted|fried|marinat|overnight|thaw|defrost|left|stood|before|ahead|old|instant|easy[- ]cook|quick|eggs?\b)/i
 const VESSEL =
-  /\bin (?:an? |the )?(?:\p{L}+ )?(?:skillet|frying pan|pan|wok|kadai|oven|steamer|air[- ]?fryer|pot)\b/iu
+  /\bin (?:an? |the )?(?:[a-zß-öø-ɏ]+ )?(?:skillet|frying pan|pan|wok|kadai|oven|steamer|air[- ]?fryer|pot)\b/i
 
 /** "2 tbsp oil in a skillet, flat side down 2 min": begins with an amount, and tells what is done with it. */
 const worksWithAmount = (text: string, foods: Foods): boolean => {
@@ -82,7 +82,7 @@ const worksWithAmount = (text: string, foods: Foods): boolean => {
 }
 
 const SEASONED_WITH_REMARK =
-  /^((?:\p{L}+ )?(?:salt|pepper|sugar|chilli|garlic|coriander))\s+[-–—]\s+(?:add|use|put|mix|stir|go easy|only)\b/iu
+  /^((?:[a-zß-öø-ɏ]+ )?(?:salt|pepper|sugar|chilli|garlic|coriander))\s+[-–—]\s+(?:add|use|put|mix|stir|go easy|only)\b/i
 const WHAT_FOR = new RegExp(String.raw`,?\s+(?:to|for) (?:${ROLLED_IN})\w*\b[^,;.]{0,24}$`, 'i')
 
 function tellsToDo(text: string, foods: Foods): boolean {
@@ -114,7 +114,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     return true
   if (SPOONS_OF_FILLING.test(text) || BALLS_ALONE.test(text)) return true
   if (
-    /^\W*(?:\d|[¼½¾⅓⅔]|an? |couple |few |some |bit |spoonful |heaped ).{0,60},\s*(?:fold|pleat|seal|crimp|join|tuck|gather|close (?:it|them|up|well|tight)|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/iu.test(
+    /^\W*(?:\d|[¼½¾⅓⅔]|an? |couple |few |some |bit |spoonful |heaped ).{0,60},\s*(?:fold|pleat|seal|crimp|join|tuck|gather|close (?:it|them|up|well|tight)|pinch (?:it|them|shut|closed|the|together|to)|roll up)\b/i.test(
       text,
     )
   )
@@ -158,7 +158,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     // "Flour 500 g", "Oil, 2 tbsp" begin with words that are verbs as well.
     if (
       words > 8 ||
-      /^\p{L}+ (?:the|it|them|well|over|out|with)\b/iu.test(text) ||
+      /^[a-zß-öø-ɏ]+ (?:the|it|them|well|over|out|with)\b/i.test(text) ||
       !/^(?:flour|oil|dip|brown|warm|cool|press|pan|set|line|grease|dust|trim|pinch|squeeze|drizzle|dash|splash|sprinkle|slice)\b/i.test(
         text,
       )
@@ -244,14 +244,14 @@ export const amountBehind = (text: string, foods: Foods): boolean => {
 }
 const VERB_AND_FOOD = recalled(
   new RegExp(
-    String.raw`^(?:discard|cream|squash|mash|roast|toast|mince|stock|coat|drizzle|dust|sprinkle)(?: [\p{L}-]+){0,3} (?:${NUMBER_PATTERN})\s*(?:g|gr|grams?|kg|ml|oz|lbs?|cups?|tbsp|tsp|dl|l)(?:\s*\([^()]*\))?\W*$`,
-    'iu',
+    String.raw`^(?:discard|cream|squash|mash|roast|toast|mince|stock|coat|drizzle|dust|sprinkle)(?: [a-zß-öø-ɏ-]+){0,3} (?:${NUMBER_PATTERN})\s*(?:g|gr|grams?|kg|ml|oz|lbs?|cups?|tbsp|tsp|dl|l)(?:\s*\([^()]*\))?\W*$`,
+    'i',
   ),
 )
 const NAME_MARK_AMOUNT = recalled(
   new RegExp(
-    String.raw`^(\p{L}[\p{L}' ,()-]{2,40}?)\s*[-–—:=(]\s*(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})(?=[\s\d]|${UNIT_PATTERN})`,
-    'iu',
+    String.raw`^([a-zß-öø-ɏ][a-zß-öø-ɏ' ,()-]{2,40}?)\s*[-–—:=(]\s*(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})(?=[\s\d]|${UNIT_PATTERN})`,
+    'i',
   ),
 )
 
@@ -272,7 +272,7 @@ function listsAmounts(text: string, foods: Foods): boolean {
 
 /** "I make these for every school fair": who tells of the dish tells no work yet. */
 const TELLS_OF_DISH =
-  /^(?:i|we|you|my \p{L}+)(?:['’]\p{L}+)? (?:\p{L}+ ){0,2}?(?:make|made|love[ds]?|like|grew|had|have|bring|take|serve|eat|ate|learn\p{L}*|got|get|use to|used to|cook|bake)\b[^.]*\b(?:these|this|them|those|it)\b/iu
+  /^(?:i|we|you|my [a-zß-öø-ɏ]+)(?:['’][a-zß-öø-ɏ]+)? (?:[a-zß-öø-ɏ]+ ){0,2}?(?:make|made|love[ds]?|like|grew|had|have|bring|take|serve|eat|ate|learn[a-zß-öø-ɏ]*|got|get|use to|used to|cook|bake)\b[^.]*\b(?:these|this|them|those|it)\b/i
 
 /** A few words of introduction above the ingredients. */
 export function isProse(text: string, foods: Foods): boolean {
@@ -355,12 +355,12 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
 }
 
 const SPOKEN_PART = recalled(
-  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:\p{L}+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:it[’']?s|that[’']?s|is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/iu,
+  /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:it[’']?s|that[’']?s|is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/i,
 )
 
 /** "For the masala 3 onions, 1 tbsp gram flour": with "for the" before it any word names a part. */
 const FOR_THE_PART = recalled(
-  /^(?:and |now |then |so )*for (?:the |my |our )?(\p{L}+(?: \p{L}+)?),?\s+((?:\d|[¼½¾⅓⅔]).+)$/iu,
+  /^(?:and |now |then |so )*for (?:the |my |our )?([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?),?\s+((?:\d|[¼½¾⅓⅔]).+)$/i,
 )
 
 /** "Filling four potatoes, half a cup of peas": speech has no colon. The same with one, or null. */

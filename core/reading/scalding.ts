@@ -29,7 +29,7 @@ export function markScalded(drafts: readonly Draft[], clauses: readonly Clause[]
           about !== null &&
           about !== 'pieces' &&
           (about.kind === 'shell' ||
-            /\b(?:over|onto|on|into|to) (?:the )?(?:\p{L}+ )?(?:flour|starch)/iu.test(text)) &&
+            /\b(?:over|onto|on|into|to) (?:the )?(?:[a-zß-öø-ɏ]+ )?(?:flour|starch)/i.test(text)) &&
           BOILING.test(text),
       ) ||
       // "Boil the water with salt and oil. Switch off, add the rice flour".

@@ -11,15 +11,15 @@ import { UNIT_PATTERN } from './units'
 
 /** "½ tsp of turmeric" in a sentence. */
 const MENTION = new RegExp(
-  String.raw`(?<![\p{L}\d.,/])((?:about )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})(?![\p{L}\d])\s*(?:of\s+)?)(?:the\s+)?((?:\p{L}[\p{L}'-]*\s?){1,3})`,
-  'giu',
+  String.raw`(?<![a-zß-öø-ɏ\d.,/])((?:about )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d])\s*(?:of\s+)?)(?:the\s+)?((?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]*\s?){1,3})`,
+  'gi',
 )
 const SEASONS = recalled(
-  /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:[\p{L}\d/.½¼¾]+ ){0,4}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/iu,
+  /\bseason(?:ed)?\b(?! (?:salt|it with the|with the)| (?:it )?with (?!(?:[a-zß-öø-ɏ\d/.½¼¾]+ ){0,4}(?:salt|seasoning)\b))|\b(?:add|with|some|and) salt\b|\bsalt (?:and pepper )?to taste\b/i,
 )
 /** "A knob of butter on top", "a squeeze of lemon": by the hand, without a number. */
 const BY_HAND =
-  /\b((?:good |big |small |little |generous )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s? of )((?:\p{L}[\p{L}'-]*\s?){1,3})/giu
+  /\b((?:good |big |small |little |generous )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s? of )((?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]*\s?){1,3})/gi
 /** A sauce with so much sodium in 100 g salts what it is stirred into. Our own choice. */
 const SALTY_SODIUM_MG = 3000
 /** What a cook adds by the spoon while cooking. */

@@ -35,7 +35,7 @@ const inBracket = (text: string, start: number, at: number): boolean => {
 
 /** "Salt 1 tsp", and no "add 1 tsp": an amount behind its name. */
 const NAME_AND_AMOUNT =
-  /(?:^|[,;:]\s*)(?!(?:add|use|take|mix|stir|put|heat|pour|whisk|beat|melt|with|and|plus|about|approx|in|of|to|another|then|fry|cook)\b)\p{L}[\p{L} '()-]{1,40} [\d¼½¾⅓⅔⅛][\d./ ¼½¾⅓⅔⅛-]*\s?\p{L}{1,5}$/iu
+  /(?:^|[,;:]\s*)(?!(?:add|use|take|mix|stir|put|heat|pour|whisk|beat|melt|with|and|plus|about|approx|in|of|to|another|then|fry|cook)\b)[a-zß-öø-ɏ][a-zß-öø-ɏ '()-]{1,40} [\d¼½¾⅓⅔⅛][\d./ ¼½¾⅓⅔⅛-]*\s?[a-zß-öø-ɏ]{1,5}$/i
 /** "Salt 1 tsp. Refried beans 3/4 c": the next in the list, or the next heading, begins behind the dot. */
 const LISTED_BEHIND = /^\s+(?:\p{Lu}\p{Ll}|\p{L}[\p{L} '-]{2,30} [\d¼½¾⅓⅔⅛])/u
 const endsItem = (text: string, start: number, at: number): boolean =>

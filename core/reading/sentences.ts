@@ -25,7 +25,7 @@ const MINUTE_MARK = /(?<=\b\d{1,3}) ?['’′](?![\p{L}\d])/gu
 
 /** "Cook about 10 minutes": the verb and its time stand together in every pattern. */
 const ABOUT_TIME =
-  /\b(?:for )?(?:about|around|roughly|approximately|approx\.?|circa|perhaps|maybe|a good|~) ?(?=[\d½¼¾][\d./½¼¾]*(?:\s?(?:-|–|to|or)\s?\d+)?\s?(?:min|hour|hr|h\b|sec))/giu
+  /\b(?:for )?(?:about|around|roughly|approximately|approx\.?|circa|perhaps|maybe|a good|~) ?(?=[\d½¼¾][\d./½¼¾]*(?:\s?(?:-|–|to|or)\s?\d+)?\s?(?:min|hour|hr|h\b|sec))/gi
 
 /** A whole recipe in one breath, without a mark: cut at its verbs, no stretch longer than can be read. */
 function breathsOf(sentence: string): string[] {
@@ -46,12 +46,12 @@ const LONG_SENTENCE_CUT =
 
 /** Words behind which such a word is no new work: "until cool", "stir fry", "the rest", "let it rise". */
 const NO_PAUSE =
-  "and|or|to|then|the|a|an|of|in|on|at|by|for|per|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|sandwich|panini|garlic|tortilla|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|\\p{L}+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good|pressure|part|half"
+  "and|or|to|then|the|a|an|of|in|on|at|by|for|per|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|sandwich|panini|garlic|tortilla|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|[a-zß-öø-ɏ]+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good|pressure|part|half"
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
 const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?\d|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(
-  String.raw`(?<!^|\b(?:${NO_PAUSE}|\p{L}+ly|filling)|\bof (?:the|your) \p{L}+(?= mix\b)|[.,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?<!spoon(?= of\b))(?<!mix(?= (?:in|into|on|onto) (?:each|every|one|the (?:middle|centre|center))\b))(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
-  'giu',
+  String.raw`(?<!^|\b(?:${NO_PAUSE}|[a-zß-öø-ɏ]+ly|filling)|\bof (?:the|your) [a-zß-öø-ɏ]+(?= mix\b)|[.,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?<!spoon(?= of\b))(?<!mix(?= (?:in|into|on|onto) (?:each|every|one|the (?:middle|centre|center))\b))(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
+  'gi',
 )
 const MIN_PAUSED_WORDS = 4
 
@@ -110,14 +110,14 @@ const GOES_ON_TO = new RegExp(
     String.raw`(?<=^bake\b[^,;]{0,60}\d[^,;]{0,30}),\s+(?=(?:beat|whisk|mix|melt|heat|make)\b)`,
     // ", bake 15 minutes more at 180"
     String.raw`,\s+(?:and )?(?=(?:bake|(?:cook|fry|steam)(?=[^.;,]*(?:more|longer)[^.;,]*\b(?:at|@) \d{3})) (?:for )?${SOME_MINUTES}(?:more|longer)\b)`,
-    String.raw`\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)\p{L}+ing\b)`,
+    String.raw`\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)[a-zß-öø-ɏ]+ing\b)`,
   ].join('|'),
-  'iu',
+  'i',
 )
 
 /** "Mix 250 g mince that you've fried with an onion for 10 minutes, and coriander": what was done before it is mixed. */
 const DONE_BEFORE =
-  /\b(?:mix|combine|use|take|add|put in|have|(with|and))\s+(?:together )?((?:(?!\band\b)[^.;:,]){3,60}?),? (?:that|which) (?:(?:you|i|we)(?:['’]ve| have)|has been|have been|was|were) (?:already |just |been )?(fried|browned|cooked|roasted|boiled|saut[eé]ed|steamed|softened)(?: off| up)?(?= (?:with|in|for|until|till)\b)([^.;]*?\bmin\w*| in [^.;,]{3,40}(?=,))?(?:,? and (?=\p{L}))?/giu
+  /\b(?:mix|combine|use|take|add|put in|have|(with|and))\s+(?:together )?((?:(?!\band\b)[^.;:,]){3,60}?),? (?:that|which) (?:(?:you|i|we)(?:['’]ve| have)|has been|have been|was|were) (?:already |just |been )?(fried|browned|cooked|roasted|boiled|saut[eé]ed|steamed|softened)(?: off| up)?(?= (?:with|in|for|until|till)\b)([^.;]*?\bmin\w*| in [^.;,]{3,40}(?=,))?(?:,? and (?=[a-zß-öø-ɏ]))?/gi
 const VERB_OF: Readonly<Record<string, string>> = { fried: 'fry', sautéed: 'fry', sauteed: 'fry' }
 const withDoneBefore = (step: string): string =>
   step.replace(

@@ -4,7 +4,7 @@ import { normaliseName } from './match'
 import { recalled } from './matches'
 import type { Clause } from './method'
 
-const SERVED = /\b(?:serve[ds]?|serving|eat|eaten)\b[^.;]*?\b(?:with|alongside|in)\b([^.;]*)/iu
+const SERVED = /\b(?:serve[ds]?|serving|eat|eaten)\b[^.;]*?\b(?:with|alongside|in)\b([^.;]*)/i
 
 /**
  * "Serve with sour cream and chives": what the list has last, and the method names for nothing but the table, stands

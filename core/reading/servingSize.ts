@@ -2,9 +2,9 @@ import { readNumber } from './readNumber'
 
 // What one serving is, where a text says it so: "per serving (2 pockets)", "serving size: 3", "1 serving = 2 buns".
 
-const MANY = String.raw`(\d{1,2}|one|two|three|four|five|six)(?!\s*(?:(?:g|gm|kg|ml|oz|k?cals?|calories|kj|net|carbs?|protein|fat|fib\p{L}+|sugars?|salt|people|persons?|eaters|guests|adults|kids|children)\b|%)|[.,/]?\d)`
+const MANY = String.raw`(\d{1,2}|one|two|three|four|five|six)(?!\s*(?:(?:g|gm|kg|ml|oz|k?cals?|calories|kj|net|carbs?|protein|fat|fib[a-zß-öø-ɏ]+|sugars?|salt|people|persons?|eaters|guests|adults|kids|children)\b|%)|[.,/]?\d)`
 /** What is counted may be called anything: "2 crispy pockets". */
-const THINGS = String.raw`(?:\s+(?!servings?\b|portions?\b|people\b|persons?\b|eaters\b)\p{L}+){0,3}`
+const THINGS = String.raw`(?:\s+(?!servings?\b|portions?\b|people\b|persons?\b|eaters\b)[a-zß-öø-ɏ]+){0,3}`
 const SERVING = '(?:servings?|portions?)'
 
 const SIZES: readonly RegExp[] = [
@@ -12,8 +12,8 @@ const SIZES: readonly RegExp[] = [
   String.raw`\b${SERVING} size\s*(?:\(|[:=]|is|of|[-–—])?\s*(?:of |about |~)?${MANY}${THINGS}\s*\)?`,
   String.raw`(?<!\bfor |\bbefore |\bwhen )\b(?:serving|portion)\s*[:=]\s*(?:about |~)?${MANY}${THINGS}`,
   String.raw`\b${MANY}${THINGS} (?:=|is|are|makes?|per|counts? as) (?:1|one|a) ${SERVING}\b`,
-  String.raw`^\W*(?:about )?${MANY}(?: of (?:them|these)| pieces)? (?:each|apiece|a head|per (?:head|person))(?: for (?:an? )?\p{L}+)?\W*$`,
-].map((size) => new RegExp(size, 'iu'))
+  String.raw`^\W*(?:about )?${MANY}(?: of (?:them|these)| pieces)? (?:each|apiece|a head|per (?:head|person))(?: for (?:an? )?[a-zß-öø-ɏ]+)?\W*$`,
+].map((size) => new RegExp(size, 'i'))
 
 /** Pieces that one serving has, with the words that say so; null where a text does not say it. */
 export function servingSizeIn(text: string): { pieces: number; says: string } | null {

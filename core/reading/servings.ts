@@ -23,63 +23,63 @@ export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pie
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
-  String.raw`\b(?:makes?|yields?|gives|quantity|batch of|number of \p{L}+|gets? you|cuts (?:in)?to|(?<!\b(?:if|when|once|since|as|what|whatever) )you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?<=^|\bi |[(,;–-] ?)got|(?:i|we) (?:usually |always |normally )?(?:get|had(?= (?:about |around )?\d{1,3}\W*$))|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a (?:big |large |good |small )?batch(?: of|,| [-–])? )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|mm|inch(?:es)?)\b|\s*(?:(?:or|to|-|–) ?\d+\s*)?(?:\p{L}+ )?(?:slits?|holes?|cuts?|vents?|incisions?|slashes|snips|pleats?|folds?|layers?)\b)\s*(${PEOPLE})?`,
-  'iu',
+  String.raw`\b(?:makes?|yields?|gives|quantity|batch of|number of [a-zß-öø-ɏ]+|gets? you|cuts (?:in)?to|(?<!\b(?:if|when|once|since|as|what|whatever) )you(?:'ll| will| should)? (?:get|have)(?= (?:about |around |like |roughly |approx\.? |~)?\d)|(?:you(?:'ll| will| should)?|(?:i|we)) (?:usually )?end up with|(?<=^|\bi |[(,;–-] ?)got|(?:i|we) (?:usually |always |normally )?(?:get|had(?= (?:about |around )?\d{1,3}\W*$))|came out (?:at|as)|comes? (?:out )?(?:to|at|as)?(?= ?(?:about|around|roughly|\d)))\s*:?\s*(?:enough (?:for|to make) )?(?:a (?:big |large |good |small )?batch(?: of|,| [-–])? )?${N}(?!\s*(?:g|kg|ml|minutes?|mins?|cm|mm|inch(?:es)?)\b|\s*(?:(?:or|to|-|–) ?\d+\s*)?(?:[a-zß-öø-ɏ]+ )?(?:slits?|holes?|cuts?|vents?|incisions?|slashes|snips|pleats?|folds?|layers?)\b)\s*(${PEOPLE})?`,
+  'i',
 )
 const serves = new RegExp(
   String.raw`(?<!\bfor )\b(?:serves|served|feeds|servings?|portions?)(?! size)\s*:?\s*${N}`,
-  'iu',
+  'i',
 )
 const forBracket = new RegExp(
   String.raw`\((?:serves|feeds|(?:(?:a )?(?:dinner|supper|lunch|tea|meal|snack|starter|enough|plenty) )?for)\s+${N}\)`,
-  'iu',
+  'i',
 )
 /** "Makes 30, enough for 4": who eats them. */
-const enoughFor = new RegExp(String.raw`\b(?:enough|plenty) for\s+${N}(?!\s*(?:${PIECES}))`, 'iu')
+const enoughFor = new RegExp(String.raw`\b(?:enough|plenty) for\s+${N}(?!\s*(?:${PIECES}))`, 'i')
 /** "For 8": a few are eaters, many are pieces. */
 const MAX_EATERS = 12
 /** So many may eat of one batch; more are pieces. */
 const fewIn = (found: RegExpExecArray | null) =>
   found && (count(found[1]!) ?? 0) <= MAX_EATERS ? found : null
-const forBare = new RegExp(String.raw`^\W*(?:enough )?for\s+${N}\W*$`, 'iu')
+const forBare = new RegExp(String.raw`^\W*(?:enough )?for\s+${N}\W*$`, 'i')
 /** "Divide among 4 bowls". */
 const amongBowls = new RegExp(
-  String.raw`\b(?:divide\w*|ladle|share|serve|spoon|pour)\b(?:(?!\b(?:dough|pastry|flour|filling|mixture|batter)\b)[^.;])*\b(?:among|between|into|in|over) ${N} (?:\p{L}+ )?(?:bowls|plates)\b`,
-  'iu',
+  String.raw`\b(?:divide\w*|ladle|share|serve|spoon|pour)\b(?:(?!\b(?:dough|pastry|flour|filling|mixture|batter)\b)[^.;])*\b(?:among|between|into|in|over) ${N} (?:[a-zß-öø-ɏ]+ )?(?:bowls|plates)\b`,
+  'i',
 )
-const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'iu')
+const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'i')
 const SERVED_PIECES = new RegExp(
   String.raw`^\W*(?:serves|servings?|portions?)\s*:?\s*${N}\s+${QUALITY}${PIECES}\W*$`,
-  'iu',
+  'i',
 )
 const perPerson = new RegExp(
   String.raw`\b${N}\s+(?:${PIECES}\s+)?(?:per (?:person|serving|serve|head|portion)|each person|a head|each(?=\W*$))\b`,
-  'iu',
+  'i',
 )
 /** "We eat two each with yoghurt", "allow 3 each for lunch". */
 const eatenEach = new RegExp(
   String.raw`\b(?:(?:we|you|they|i|people)(?: (?:usually|normally|always|generally|will|can|would))? (?:eat|have|get through|need|want|manage)|allow|reckon on|count on|figure on|serve|plan on)\s+${N}\s+(?:${PIECES}\s+)?(?:each|a head|per person|apiece)\b(?! (?:day|time))`,
-  'iu',
+  'i',
 )
 const eachServes = new RegExp(
   String.raw`\beach (?:(?:one|1|${PIECES}) )?(?:serves|feeds|is enough for|does for|(?:cuts?|is cut|slices?) (?:in)?to)\s+${N}(?:\s+(?:${PEOPLE}|(?:big |small |large |good )?(?:slices|wedges|pieces)))?`,
-  'iu',
+  'i',
 )
 const anyPieces = new RegExp(
-  String.raw`(?:^\W*|[(,;–-]\s*)(?:makes |about |~)*${N}\s+${QUALITY}${PIECES}(?![\p{L}])`,
-  'iu',
+  String.raw`(?:^\W*|[(,;–-]\s*)(?:makes |about |~)*${N}\s+${QUALITY}${PIECES}(?![a-zß-öø-ɏ])`,
+  'i',
 )
-const forSome = new RegExp(String.raw`\bfor\s+${N}\s+${QUALITY}${PIECES}(?![\p{L}])`, 'iu')
-const times = new RegExp(String.raw`[(]\s*[x×]\s*(\d{1,3})\s*[)]|\s[x×]\s?(\d{1,3})$`, 'iu')
+const forSome = new RegExp(String.raw`\bfor\s+${N}\s+${QUALITY}${PIECES}(?![a-zß-öø-ɏ])`, 'i')
+const times = new RegExp(String.raw`[(]\s*[x×]\s*(\d{1,3})\s*[)]|\s[x×]\s?(\d{1,3})$`, 'i')
 const ofPieces = new RegExp(
-  String.raw`^\W*${N}\s+${QUALITY}(?:(?!(?:${UNIT_PATTERN})(?![\p{L}\d])|(?:fillings?|ways?|kinds?|types?|doughs?|versions?)\b)\p{L}+\s+)?${PIECES}(?![\p{L}])`,
-  'iu',
+  String.raw`^\W*${N}\s+${QUALITY}(?:(?!(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d])|(?:fillings?|ways?|kinds?|types?|doughs?|versions?)\b)[a-zß-öø-ɏ]+\s+)?${PIECES}(?![a-zß-öø-ɏ])`,
+  'i',
 )
 /** "Ravioli for 4": at the end of a title they are eaters. */
 const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?\)?$/i
 /** "One big pie". */
 const ONE_LARGE =
-  /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+\p{L}+|\s*\)?\W*$)|\((?:a )?(?:big|large|giant|huge) one\b/iu
+  /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+[a-zß-öø-ɏ]+|\s*\)?\W*$)|\((?:a )?(?:big|large|giant|huge) one\b/i
 /** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
 const aboutSo =
   /(?:^\(?|[.!?,]\s+)(?:(?:so )?(?:about|abt\.?|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$|^\W*(\d{1,3}) or so\W*$/i
@@ -88,8 +88,8 @@ const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)(?:-?ish)?\)\s*$/i
 
 /** "Apple hand pies, 8", "Chicken momo 30 pieces", "Pork buns 12": how many, at the end of a title. */
 const atTitleEnd = new RegExp(
-  String.raw`^(.*\p{L}.*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|of them|${PIECES})|\s+(?:small|large|mini|big|medium)(?: ones)?)?\W*$`,
-  'iu',
+  String.raw`^(.*[a-zß-öø-ɏ].*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|of them|${PIECES})|\s+(?:small|large|mini|big|medium)(?: ones)?)?\W*$`,
+  'i',
 )
 
 // "Makes 16–18": the smaller number is the promise one can keep.
@@ -103,24 +103,24 @@ const count = (text: string) => Math.floor(readNumber(text)?.low ?? 0) || null
  */
 export const readYields: (line: string) => Yields | null = remember(yieldsOf)
 
-const AND_PIECES = new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'giu')
+const AND_PIECES = new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'gi')
 /** Words without which a line counts nothing. */
 const COUNTS =
   /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|batch|number|dozen|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|\beat\b|allow|apiece|reckon|head\b|bowls|plates|\bx ?\d|×/i
 
 const INTO_PORTIONS =
-  /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|\p{L}+)(?: equal)? portions\b/giu
+  /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|[a-zß-öø-ɏ]+)(?: equal)? portions\b/gi
 /** "Make 12 portions of dough and filling": nobody eats them. */
 const PORTIONS_OF =
-  /\b(\d{1,3})(?: equal)? portions(?= (?:of|from|out of) (?:(?:the |each |your )*(?:dough|pastry|filling|stuffing|mixture)|each|both)\b)/giu
+  /\b(\d{1,3})(?: equal)? portions(?= (?:of|from|out of) (?:(?:the |each |your )*(?:dough|pastry|filling|stuffing|mixture)|each|both)\b)/gi
 
 /** "Divide the dough and the filling into 10 pieces each": each of the two. */
 const DOUGH_AND_FILLING =
-  /\b((?:divide|split|portion|make)\b[^.;]*\b(?:dough|pastry|filling|stuffing)\b[^.;]*\d{1,3} (?:\p{L}+ )?(?:pieces|portions|parts|balls)) each\b/giu
+  /\b((?:divide|split|portion|make)\b[^.;]*\b(?:dough|pastry|filling|stuffing)\b[^.;]*\d{1,3} (?:[a-zß-öø-ɏ]+ )?(?:pieces|portions|parts|balls)) each\b/gi
 
 /** "Flatten one portion" is of dough. */
 const WORKED_PORTION =
-  /\b(flatten|take|roll(?: out)?|press|place|put|pat|use|keep|work(?:ing)? with|fill|with|on|in|of) (?:one|1|an?) portion\b/giu
+  /\b(flatten|take|roll(?: out)?|press|place|put|pat|use|keep|work(?:ing)? with|fill|with|on|in|of) (?:one|1|an?) portion\b/gi
 
 /** "Roll into ropes, 12 pieces each": of a rope, and not of a person. */
 const OF_ROPES =
@@ -141,23 +141,23 @@ const BOUGHT_TIMES =
 
 /** "No. of pieces: 12", "Batch: 12 pockets": a label in front of how many. */
 const COUNT_LABEL = new RegExp(
-  String.raw`^\W*(?:no\.? of \p{L}+|number of \p{L}+|qty|count|(?:amount|batch(?: size)?|portions?|quantity)(?=\W+${ABOUT}[\p{L}\d–-]+(?: \p{L}+)? ${PIECES}(?![\p{L}])))\s*[:=–-]\s*(?=\S)`,
-  'iu',
+  String.raw`^\W*(?:no\.? of [a-zß-öø-ɏ]+|number of [a-zß-öø-ɏ]+|qty|count|(?:amount|batch(?: size)?|portions?|quantity)(?=\W+${ABOUT}[a-zß-öø-ɏ\d–-]+(?: [a-zß-öø-ɏ]+)? ${PIECES}(?![a-zß-öø-ɏ])))\s*[:=–-]\s*(?=\S)`,
+  'i',
 )
 /** "Persons: 4", "Dinner for 4". */
 const EATERS_LABEL =
-  /^\W*(?:(?:persons?|people|guests|diners|eaters)\s*[:=–-]\s*|(?:a )?(?:dinner|supper|lunch|tea|meal|snack|starter|serving size)(?:\s*[:=–-])? for\s+)(?=(?:about )?(?:\d|one|two|three|four|five|six|eight|ten|twelve))/iu
+  /^\W*(?:(?:persons?|people|guests|diners|eaters)\s*[:=–-]\s*|(?:a )?(?:dinner|supper|lunch|tea|meal|snack|starter|serving size)(?:\s*[:=–-])? for\s+)(?=(?:about )?(?:\d|one|two|three|four|five|six|eight|ten|twelve))/i
 /** "12 pockets for 4": so many, and who eats them. */
 const SO_MANY_FOR = new RegExp(
   String.raw`^(\W*${N}\s+${QUALITY}${PIECES})\s+for\s+(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,2})?)(?:\s+${PEOPLE})?\W*$`,
-  'iu',
+  'i',
 )
 
 /** A longer row is told without a full stop. */
 const MOST_CHARACTERS = 400
 /** "… for my lentil fatayer it makes about twenty you take four cups …": how many, said in passing. */
 const IN_SPEECH =
-  /\b(?:(?:it|this|that|which|recipe|dough) (?:makes?|gives?|yields?)|(?:you|i|we)(?:'ll)? (?:should |usually |normally )?(?:get|end up with)|serves|feeds) (?:you |me )?(?:about |around |roughly |like |maybe )?(?!a\b|an\b)(?:\d{1,3}|[\p{L}-]+)(?: (?:or so|of them|pieces|people|\p{L}+s))?/iu
+  /\b(?:(?:it|this|that|which|recipe|dough) (?:makes?|gives?|yields?)|(?:you|i|we)(?:'ll)? (?:should |usually |normally )?(?:get|end up with)|serves|feeds) (?:you |me )?(?:about |around |roughly |like |maybe )?(?!a\b|an\b)(?:\d{1,3}|[a-zß-öø-ɏ-]+)(?: (?:or so|of them|pieces|people|[a-zß-öø-ɏ]+s))?/i
 function promisedInSpeech(line: string): Yields | null {
   const said = IN_SPEECH.exec(line)?.[0]
   const found = said ? promisedIn(said) : null
@@ -238,7 +238,7 @@ function promisedIn(stated: string): Yields | null {
     return { pieces: many, servings: many, perServing: null, whole: true, rest: '' }
   }
   // "One strudel = 6 portions": one is made.
-  const single = /^\W*(?:one|1) (?!batch|recipe|quantity|of\b)\p{L}+ (?:=|serves|feeds|is enough for)/iu.test(
+  const single = /^\W*(?:one|1) (?!batch|recipe|quantity|of\b)[a-zß-öø-ɏ]+ (?:=|serves|feeds|is enough for)/i.test(
     plain,
   )
   const batch = BOUGHT_TIMES.test(plain) ? null : times.exec(plain)
@@ -290,7 +290,7 @@ function promisedIn(stated: string): Yields | null {
   const whole =
     /^\W*(?:makes?|yields?|gives|serves|servings?|portions?|feeds|quantity|recipe (?:makes|yields?)|for\b)/i.test(
       text,
-    ) || /^\W*(?:\d+|\p{L}+)\s+(?:servings?|portions?|people|persons?)/iu.test(text)
+    ) || /^\W*(?:\d+|[a-zß-öø-ɏ]+)\s+(?:servings?|portions?|people|persons?)/i.test(text)
   // "Make 16 balls, roll, stuff and pleat" is work.
   const isWork = IS_WORK.test(text)
   return { pieces, servings, perServing, whole: whole && !isWork && text.split(/\s+/).length <= 18, rest }
@@ -299,15 +299,15 @@ function promisedIn(stated: string): Yields | null {
 const IS_WORK =
   /^\W*make\b[^.]*(?:[,;]|\band\b|\bthen\b)\s*(?:roll|flatten|press|stuff|fill|pleat|fold|seal|shape|rest|cover)\b/i
 const inBrackets = new RegExp(
-  String.raw`\((?:makes |about |approx\.? |~)*${N}\s+${QUALITY}${PIECES}(?![\p{L}])[^)]*\)`,
-  'iu',
+  String.raw`\((?:makes |about |approx\.? |~)*${N}\s+${QUALITY}${PIECES}(?![a-zß-öø-ɏ])[^)]*\)`,
+  'i',
 )
 /** "make patties (about 16 - 20)". */
 const bareBracket = new RegExp(
   String.raw`\(\s*(?:about|approx\.?|around|roughly|~|makes|gives)\s*${N}\s*\)`,
-  'iu',
+  'i',
 )
-const speaksOfPieces = new RegExp(String.raw`\b${PIECES}(?![\p{L}])`, 'iu')
+const speaksOfPieces = new RegExp(String.raw`\b${PIECES}(?![a-zß-öø-ɏ])`, 'i')
 const bracketed = (text: string) =>
   inBrackets.exec(text) ?? (speaksOfPieces.test(text) || serves.test(text) ? bareBracket.exec(text) : null)
 
@@ -340,7 +340,7 @@ export function titleYields(title: string): Yields | null {
 /** Words that a count may be told in, beside its numbers. */
 const COUNT_WORDS = new RegExp(
   String.raw`\b(?:${PEOPLE}|${PIECES}|makes?|yields?|gives|serves?|serving|feeds|quantity|amount|batch|number|no|of|recipe|this|you|get|about|approx|around|roughly|enough|for|to|and|or|so|as|an?|main|starter|snack|light|lunch|dinner|supper|hungry|depending|on|size|small|medium|large|big|mini|hand|sized|time|prep|cook|total|min(?:ute)?s?|hrs?|hours?|dozen|couple|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty|thirty)\b`,
-  'giu',
+  'gi',
 )
 const SIZES = /\b\d{1,2}[- ]?(?:cm|inch(?:es)?|in)\b ?/gi
 /** Whether a text says anything besides how many there are, how big, and for whom. */

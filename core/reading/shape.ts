@@ -13,12 +13,12 @@ const FOR_LIDS = /\bfor (?:the )?(?:\d{1,2} )?lids?\b|\blids? on\b/i
 const BUN = SHAPE_ROWS.find(({ shape }) => shape === 'bun')!
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
-  /\b(?:muffin|bun|cupcake|tart|patty|pie)[- ]tins?\b[^]{0,40}\b(?:line|press)\b[^]{0,240}\blids?\b|\bline (?:the |a |an |each )?(?:(?:\d+|two|four|six|eight|ten|twelve) )?(?:\d+ ?(?:cm|mm|inch|in|ml)[- ]?(?:\p{L}+ )?)?(?:[\p{L}-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b|\bpress\b[^.;]{0,50}\binto (?:(?:the|\d+|two|each|all) )*(?:holes|tins?|moulds?|cups)\b[^]{0,400}\blids?\b/iu
+  /\b(?:muffin|bun|cupcake|tart|patty|pie)[- ]tins?\b[^]{0,40}\b(?:line|press)\b[^]{0,240}\blids?\b|\bline (?:the |a |an |each )?(?:(?:\d+|two|four|six|eight|ten|twelve) )?(?:\d+ ?(?:cm|mm|inch|in|ml)[- ]?(?:[a-zß-öø-ɏ]+ )?)?(?:[a-zß-öø-ɏ-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b|\bpress\b[^.;]{0,50}\binto (?:(?:the|\d+|two|each|all) )*(?:holes|tins?|moulds?|cups)\b[^]{0,400}\blids?\b/i
 const IN_DISHES =
-  /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[\p{L}-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/iu
+  /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[a-zß-öø-ɏ-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/i
 /** "Line the tins with the larger rounds, fill and cover with the smaller ones". */
 const IN_TIN_AND_COVERED =
-  /\b(?:line|fit|press|lay|fill)\b[^.;]{0,60}\b(?:tins?|moulds?|molds?|dish(?:es)?|ramekins|holes|plates?)\b[^]{0,120}\b(?:cover|top)(?: (?:it|each|them))* with (?:the |a )?(?:smaller|rest\b(?! of the (?:filling|cheese|sauce))|remaining|other|second|pastry|dough)/iu
+  /\b(?:line|fit|press|lay|fill)\b[^.;]{0,60}\b(?:tins?|moulds?|molds?|dish(?:es)?|ramekins|holes|plates?)\b[^]{0,120}\b(?:cover|top)(?: (?:it|each|them))* with (?:the |a )?(?:smaller|rest\b(?! of the (?:filling|cheese|sauce))|remaining|other|second|pastry|dough)/i
 /** Sheets below and above in a tray: one large pie, whatever it is called. */
 const IN_TRAY =
   /\b(?:larger|bigger)(?: (?:one|piece|half|part|portion|ball|sheet))?\b[^.]{0,40}\b(?:fit|line|into|in|onto|over)\b[^.]{0,30}\b(?:tray|tin|dish|pan)\b[^]{0,200}\b(?:cover|top)(?: it)? with (?:the )?(?:second|other|smaller|rest|remaining)\b|\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))|(?:tray|tin|dish)\b[^]{0,200}\b(?:then|lay|add|put) (?:(?:on|over) )?(?:the )?(?:rest of the |remaining |other )(?:\d )?(?:sheets|filo|phyllo|yufka|layers|leaves)/i
@@ -33,7 +33,7 @@ const SQUARES_WITH_LIDS =
 const isInTray = (method: string): boolean =>
   IN_TRAY.test(method) || SHEETS_AGAIN.test(method) || (LAYS_IN_TRAY.test(method) && COVERED.test(method))
 const DRAWN_UP =
-  /\b(?:gather|draw|bring|pull) up (?:the )?(?:edges|sides|dough|corners)\b|\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:\p{L}+ )?balls\b/iu
+  /\b(?:gather|draw|bring|pull) up (?:the )?(?:edges|sides|dough|corners)\b|\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:[a-zß-öø-ɏ]+ )?balls\b/i
 
 /** What a text says of the shape, besides the shape that its name stands for. */
 interface Told {
@@ -45,11 +45,11 @@ interface Told {
   made: Shape | null
 }
 const FOLDS = /\bfold\b/i
-const FOLDS_OVER = /\bfold (?:\p{L}+ )?(?:in half|over)\b/iu
+const FOLDS_OVER = /\bfold (?:[a-zß-öø-ɏ]+ )?(?:in half|over)\b/i
 const ENDS_AS_BALL =
   /\b(?:close|seal|pinch|enclose|wrap|gather)\b(?:[^.;]{0,40}\b(?:roll|shape|form)\b)?[^.;]{0,16}\b(?:(?:in)?to|(?:form|shape|make)(?: into)?) (?:an? )?(?:(?:smooth|neat|round|tight) )*balls?\b(?![^]*\b(?:flatten|press|pat|roll out)\b)/i
 const INTO_PARCELS =
-  /\b(?:fold|wrap)\w*(?: \p{L}+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/iu
+  /\b(?:fold|wrap)\w*(?: [a-zß-öø-ɏ]+){0,3} (?:in)?to (?:an? )?(?:(?:neat|little|small|square) )?(?:parcels?|packets?|envelopes?)\b|\bfold (?:in |over )?(?:the |all )*(?:four|4) (?:sides|corners)\b/i
 const INTO_SQUARE =
   /\bfold\b[^.;]*\b(?:to (?:make|form)|into|to) (?:an? )?(?:neat |little )?square (?:pocket|parcel|packet|shape)\b|\bfold\b[^.;]{0,30}\b(?:in)?to (?:make |form )?(?:an? )?(?:neat )?squares?(?=\W*(?:$|[.,;]))/i
 const LIKE_ENVELOPE = /\bfold\b[^.;]{0,40}\blike (?:an? )?(?:envelopes?|letters?|parcels?)\b/i
@@ -59,7 +59,7 @@ const SIDES_AND_ROLL =
   /\b(?:fold|tuck)(?:ed|ing)? (?:in (?:the |both |two )?(?:sides|ends|edges)|(?:the |both |two )?(?:sides|ends|edges) (?:in|over))\b[^.;]{0,30}\broll(?:ed|ing)?\b(?:[^.;]{0,16}\b(?:up|over|into|along|forward)\b|\W*(?:$|[.;]))/i
 /** Closed round what it holds, and then made flat. */
 const CLOSED_THEN_FLAT =
-  /\b(?:pinch|gather|enclose|close|seal|wrap|purse)\b[^.]{0,60}\b(?:pat|press|roll|flatten)(?:ted|ed)?(?: (?:it|them|each|out|gently|lightly|carefully|again|down))* (?:flat\b|to (?:an? |about |a thin )?(?:flat |thin )?(?:\d|round|disc|circle)|into (?:an? )?(?:flat |thin |\d\S* ?\p{L}* )?(?:discs?|rounds?|patt(?:y|ies)|circles?)\b)/iu
+  /\b(?:pinch|gather|enclose|close|seal|wrap|purse)\b[^.]{0,60}\b(?:pat|press|roll|flatten)(?:ted|ed)?(?: (?:it|them|each|out|gently|lightly|carefully|again|down))* (?:flat\b|to (?:an? |about |a thin )?(?:flat |thin )?(?:\d|round|disc|circle)|into (?:an? )?(?:flat |thin |\d\S* ?[a-zß-öø-ɏ]* )?(?:discs?|rounds?|patt(?:y|ies)|circles?)\b)/i
 /** Two rounds with the filling between them. */
 const BETWEEN_ROUNDS =
   /\b(?:cover|top|sandwich)(?: (?:it|each|them|the filling|one|half))* with (?:(?:a|the|another) )?(?:(?:second|other|another|remaining) )?(?:rounds?|circles?|dis[ck]s?|one)\b(?![^.]{0,40}\b(?:tin|dish|mould))|\bsandwich\b[^;]{0,60}?\bbetween (?:2|two) (?:rounds?|circles?|dis[ck]s?|of them)\b/i
@@ -84,7 +84,7 @@ export const PLAITED_OVER =
   /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
 
 const IN_HOLES =
-  /\b(?:muffin|bun|cupcake|tart|patty)[- ]tins?\b|\b\d{1,2}[- ]?holes?\b|\b(?:in|into) (?:each|every|the) (?:\p{L}+ )?holes?\b/iu
+  /\b(?:muffin|bun|cupcake|tart|patty)[- ]tins?\b|\b\d{1,2}[- ]?holes?\b|\b(?:in|into) (?:each|every|the) (?:[a-zß-öø-ɏ]+ )?holes?\b/i
 const LIKE_A_BURRITO =
   /\broll\w*(?: (?:it|them|each))?(?: up)? like (?:an? )?(?:burrito|spring roll|egg roll|cigar)/i
 const ROLLS_UP =

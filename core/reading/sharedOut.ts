@@ -6,82 +6,82 @@ import { UNIT_PATTERN, unitById, unitByName } from './units'
 // by what each share is for or between two foods.
 
 const NUMBER = String.raw`(?:${NUMBER_PATTERN})`
-const AMOUNT = String.raw`(?:about |approx\.? |~)?${NUMBER}\s*(?:(?:${UNIT_PATTERN})(?![\p{L}]))?`
+const AMOUNT = String.raw`(?:about |approx\.? |~)?${NUMBER}\s*(?:(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ]))?`
 /** Shares that nobody counts: "a knob for the pan". */
 const SOME = String.raw`(?:an? )?(?:knob|little|splash|dash|bit|drizzle|spoonful|handful|pinch|few)(?: (?:more|extra|bit))?|(?:some |a little )?(?:more|extra)`
-const PURPOSE = String.raw`(?:for|to|in) (?:the |your |a )?(?!taste\b)\p{L}[^,;()+&]{1,40}?`
+const PURPOSE = String.raw`(?:for|to|in) (?:the |your |a )?(?!taste\b)[a-zß-öø-ɏ][^,;()+&]{1,40}?`
 const JOINT = String.raw`\s*(?:,\s*(?:and |plus )?|;\s*|\s\+\s*|\s&\s*|\sand\s+|\splus\s+)`
 
 /** "1 egg for the filling and 1 for brushing". */
 const TWICE = new RegExp(
-  String.raw`^(${AMOUNT})\s*(\p{L}[\p{L}' -]{1,40}?),?\s+(${PURPOSE})${JOINT}(another|an extra|one more|${AMOUNT})(?:\s+(?:more|extra|of it|of them))?\s+(${PURPOSE})$`,
-  'iu',
+  String.raw`^(${AMOUNT})\s*([a-zß-öø-ɏ][a-zß-öø-ɏ' -]{1,40}?),?\s+(${PURPOSE})${JOINT}(another|an extra|one more|${AMOUNT})(?:\s+(?:more|extra|of it|of them))?\s+(${PURPOSE})$`,
+  'i',
 )
 /** "Oil - 1 tbsp for the filling, 3 tbsp to brush". */
 const NAME_THEN_SHARES = new RegExp(
-  String.raw`^(\p{L}[\p{L} ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}])) (${PURPOSE})${JOINT}(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}]))\s+(${PURPOSE})$`,
-  'iu',
+  String.raw`^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ])) (${PURPOSE})${JOINT}(${NUMBER}\s*(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ]))\s+(${PURPOSE})$`,
+  'i',
 )
 /** "Oil for frying + 1 tbsp for the masala". */
 const PURPOSE_FIRST = new RegExp(
-  String.raw`^(\p{L}[\p{L} ]{1,24}?),? ((?:for|to) (?:the )?(?:(?:deep|shallow|pan)[- ]?)?\p{L}+)${JOINT}(${NUMBER}\s*(?:${UNIT_PATTERN}))\s+(${PURPOSE})$`,
-  'iu',
+  String.raw`^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,24}?),? ((?:for|to) (?:the )?(?:(?:deep|shallow|pan)[- ]?)?[a-zß-öø-ɏ]+)${JOINT}(${NUMBER}\s*(?:${UNIT_PATTERN}))\s+(${PURPOSE})$`,
+  'i',
 )
 /** "75 g butter + a knob for the pan", "150 ml milk plus 2 tbsp for brushing". */
 const AND_SOME = new RegExp(
-  String.raw`^(${AMOUNT}\s*\p{L}[^(),;]*?(?:, [^(),;\d]*?)?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}(?:\s*(?:${UNIT_PATTERN})|(?=\s+(?:for|to)\s))|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
-  'iu',
+  String.raw`^(${AMOUNT}\s*[a-zß-öø-ɏ][^(),;]*?(?:, [^(),;\d]*?)?(?:\([^()]*\))?)${JOINT}((?:an? )?(?:extra |another )?${NUMBER}(?:\s*(?:${UNIT_PATTERN})|(?=\s+(?:for|to)\s))|${SOME})(?:\s+(?:of it|more|extra|melted|beaten|softened|cold|chilled))?,?\s+(${PURPOSE})$`,
+  'i',
 )
 const BARE_FOR_FRYING =
   /(\+|&|\band|\bplus) (?=(?:for|to) (?:the )?(?:(?:deep|shallow|pan)?[- ]?fry(?:ing)?|brush(?:ing)?|roast(?:ing)?|griddl(?:e|ing)|cook(?:ing)? on)\b)/i
-const NAME_AND_NUMBER = /^(\p{L}[\p{L} ]{1,28}?)(?::|\s*[-–]|,)\s*(\d{1,2}) (?=\((?:one|half|1|½)\b)/iu
+const NAME_AND_NUMBER = /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,28}?)(?::|\s*[-–]|,)\s*(\d{1,2}) (?=\((?:one|half|1|½)\b)/i
 const NAME_IN_FRONT = new RegExp(
-  String.raw`^(\p{L}[\p{L} ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![\p{L}]))(?=${JOINT})`,
-  'iu',
+  String.raw`^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ]))(?=${JOINT})`,
+  'i',
 )
 /** "3 tbsp oil (2 for the filling, 1 for frying)": the sum first, and its shares behind. */
 const SUM_AND_SHARES = new RegExp(
-  String.raw`^(${NUMBER})\s*((?:${UNIT_PATTERN})(?![\p{L}]))?\s*(\p{L}[\p{L}' -]{1,40}?)\s*(?:[:–-]\s+|,\s+|\()(.+?)\)?$`,
-  'iu',
+  String.raw`^(${NUMBER})\s*((?:${UNIT_PATTERN})(?![a-zß-öø-ɏ]))?\s*([a-zß-öø-ɏ][a-zß-öø-ɏ' -]{1,40}?)\s*(?:[:–-]\s+|,\s+|\()(.+?)\)?$`,
+  'i',
 )
 const HALF_FOR = new RegExp(
-  String.raw`^(${AMOUNT})\s*(\p{L}[\p{L}' -]{1,40}?)\s*\((?:[^()]*,\s*|half (?:in|for|into) (?:the )?\p{L}+,?\s+(?:and\s+)?(?:the other\s+)?)?half (?:of (?:it|them) )?((?:for|to) (?:the )?(?:glaz|brush|wash|top)\p{L}*)\)$`,
-  'iu',
+  String.raw`^(${AMOUNT})\s*([a-zß-öø-ɏ][a-zß-öø-ɏ' -]{1,40}?)\s*\((?:[^()]*,\s*|half (?:in|for|into) (?:the )?[a-zß-öø-ɏ]+,?\s+(?:and\s+)?(?:the other\s+)?)?half (?:of (?:it|them) )?((?:for|to) (?:the )?(?:glaz|brush|wash|top)[a-zß-öø-ɏ]*)\)$`,
+  'i',
 )
 const SHARE = new RegExp(
   String.raw`^(?:use )?(half|the (?:other|rest|remaining)(?: (?:one|half|of it))?|another|rest|${NUMBER})\s*(${UNIT_PATTERN})?\s*(?:of (?:it|them|which) )?(?:is |are )?(${PURPOSE})$`,
-  'iu',
+  'i',
 )
 
 const HALVES_SAID = String.raw`(?:half (?:and|&|n) half|half\/half|50\s*[:/-]\s*50|half (?:of )?each|(?:in )?equal (?:parts|amounts|quantities))`
-const TWO_FOODS = String.raw`(\p{L}[\p{L}' ]{1,28}?)\s*(?:\sand\s|\s&\s|\s\+\s|\/)\s*(\p{L}[\p{L}' ]{1,28}?)`
+const TWO_FOODS = String.raw`([a-zß-öø-ɏ][a-zß-öø-ɏ' ]{1,28}?)\s*(?:\sand\s|\s&\s|\s\+\s|\/)\s*([a-zß-öø-ɏ][a-zß-öø-ɏ' ]{1,28}?)`
 /** "500 g mince (half pork, half beef)", "400 g mince, pork/beef 50:50". */
 const OF_TWO_KINDS: readonly RegExp[] = [
   new RegExp(
-    String.raw`^(${AMOUNT})\s*(?:of )?(\p{L}[\p{L}' ]{1,28}?)(?:\s*[,(]|\s[-–])\s*(?:i (?:use|used|do|like) )?half (\p{L}+(?: (?!half\b|and\b)\p{L}+)?)(?:,| and| &|\/)? ?(?:and )?half (\p{L}+(?: \p{L}+)?)\)?$`,
-    'iu',
+    String.raw`^(${AMOUNT})\s*(?:of )?([a-zß-öø-ɏ][a-zß-öø-ɏ' ]{1,28}?)(?:\s*[,(]|\s[-–])\s*(?:i (?:use|used|do|like) )?half ([a-zß-öø-ɏ]+(?: (?!half\b|and\b)[a-zß-öø-ɏ]+)?)(?:,| and| &|\/)? ?(?:and )?half ([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)\)?$`,
+    'i',
   ),
   new RegExp(
-    String.raw`^(${AMOUNT})\s*(?:of )?(\p{L}[\p{L}' ]{1,28}?)\s*[,(]\s*(\p{L}+)\s*(?:\/|and|&)\s*(\p{L}+),? ${HALVES_SAID}\)?$`,
-    'iu',
+    String.raw`^(${AMOUNT})\s*(?:of )?([a-zß-öø-ɏ][a-zß-öø-ɏ' ]{1,28}?)\s*[,(]\s*([a-zß-öø-ɏ]+)\s*(?:\/|and|&)\s*([a-zß-öø-ɏ]+),? ${HALVES_SAID}\)?$`,
+    'i',
   ),
 ]
 
 /** "300 g half wholemeal half plain flour", "half and half white and wholemeal flour". */
 const HALF_AND_HALF: readonly RegExp[] = [
   new RegExp(
-    String.raw`^(${AMOUNT})\s*(?:of )?half (\p{L}+) ?(?:,|and |& |\/)? ?half (\p{L}+)(?: (\p{L}+))?$`,
-    'iu',
+    String.raw`^(${AMOUNT})\s*(?:of )?half ([a-zß-öø-ɏ]+) ?(?:,|and |& |\/)? ?half ([a-zß-öø-ɏ]+)(?: ([a-zß-öø-ɏ]+))?$`,
+    'i',
   ),
   new RegExp(
-    String.raw`^(${AMOUNT})\s*(?:of )?(?:an? )?(?:half[- ]and[- ]half|50\/50)(?: mix(?:ture)?)?(?: of)? (\p{L}+) (?:and|&|\/) (\p{L}+) (\p{L}+)$`,
-    'iu',
+    String.raw`^(${AMOUNT})\s*(?:of )?(?:an? )?(?:half[- ]and[- ]half|50\/50)(?: mix(?:ture)?)?(?: of)? ([a-zß-öø-ɏ]+) (?:and|&|\/) ([a-zß-öø-ɏ]+) ([a-zß-öø-ɏ]+)$`,
+    'i',
   ),
 ]
 /** "350 g flour (half wholemeal)": the other half is what the line names. */
 const HALF_OF_KIND = new RegExp(
-  String.raw`^(${AMOUNT})\s*(?:of )?((?:\p{L}+ )?flour)(?:\s*[,(]|\s[-–])\s*(?:half|½|1\/2)(?: of (?:it|which|that))?(?: is)? (whole ?meal|whole ?wheat|whole ?grain|spelt|rye|atta|buckwheat|oat|semolina|barley|einkorn)(?: flour)?\)?$`,
-  'iu',
+  String.raw`^(${AMOUNT})\s*(?:of )?((?:[a-zß-öø-ɏ]+ )?flour)(?:\s*[,(]|\s[-–])\s*(?:half|½|1\/2)(?: of (?:it|which|that))?(?: is)? (whole ?meal|whole ?wheat|whole ?grain|spelt|rye|atta|buckwheat|oat|semolina|barley|einkorn)(?: flour)?\)?$`,
+  'i',
 )
 /** "Wholemeal" of "strong flour" is strong wholemeal flour. */
 const ofKind = (kind: string, food: string): string => {
@@ -94,20 +94,20 @@ const ofKind = (kind: string, food: string): string => {
 /** "Soy + vinegar 1:1 (about 4 tbsp in all)". */
 const IN_RATIO = new RegExp(
   String.raw`^${TWO_FOODS}[\s,(]+(?:in (?:a )?)?(\d)\s?:\s?(\d)(?: ratio)?\)?[\s,(]*(?:about |approx\.? |~)?(${NUMBER})\s*(${UNIT_PATTERN})(?: (?:in )?(?:total|all|altogether))?\)?$`,
-  'iu',
+  'i',
 )
 
 /** "Butter + sage to serve (60 g, 10 leaves)": an amount for each, in their order. */
 const EACH_ITS_OWN = new RegExp(
-  String.raw`^(\p{L}[\p{L}' ]{1,24}?)\s*(?:and|&|\+)\s*(\p{L}[\p{L}' ]{1,24}?)(,? (?:to|for) \p{L}[\p{L} ]{2,24})?\s*\((${NUMBER}\s*(?:${UNIT_PATTERN})),\s*(${NUMBER}\s*\p{L}+)\)$`,
-  'iu',
+  String.raw`^([a-zß-öø-ɏ][a-zß-öø-ɏ' ]{1,24}?)\s*(?:and|&|\+)\s*([a-zß-öø-ɏ][a-zß-öø-ɏ' ]{1,24}?)(,? (?:to|for) [a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,24})?\s*\((${NUMBER}\s*(?:${UNIT_PATTERN})),\s*(${NUMBER}\s*[a-zß-öø-ɏ]+)\)$`,
+  'i',
 )
 /** "2 parts flour to 1 part water (I use 300 g flour)": the first is weighed, and the other follows. */
 const IN_PARTS =
-  /^(\d) parts? (\p{L}[\p{L} ]{1,28}?)\s*(?:,|:|\bto\b|\band\b|\+|&)\s*(\d) parts? (\p{L}[\p{L} ]{1,28}?)\s*\((?:(?:i|we) (?:use|used|take|took|make it with)|e\.?g\.?|for example|say|so|about)?\s*(\d{2,4}) ?(g|ml)(?: (?:of )?\p{L}[\p{L} ]*)?\)$/iu
+  /^(\d) parts? ([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,28}?)\s*(?:,|:|\bto\b|\band\b|\+|&)\s*(\d) parts? ([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,28}?)\s*\((?:(?:i|we) (?:use|used|take|took|make it with)|e\.?g\.?|for example|say|so|about)?\s*(\d{2,4}) ?(g|ml)(?: (?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ ]*)?\)$/i
 const AMOUNT_BEFORE_BRACKET = new RegExp(
-  String.raw`^(\p{L}[\p{L}' ]{1,28}?),?\s+(${NUMBER}\s*(?:${UNIT_PATTERN}))\s*(\(.*half.*)$`,
-  'iu',
+  String.raw`^([a-zß-öø-ɏ][a-zß-öø-ɏ' ]{1,28}?),?\s+(${NUMBER}\s*(?:${UNIT_PATTERN}))\s*(\(.*half.*)$`,
+  'i',
 )
 
 const halved = (amount: string): string | null => {
@@ -229,7 +229,7 @@ export function sharedOut(raw: string): string[] | null {
 
 const BRUSHED = /^(?:for|to) (?:the )?brush/i
 const ON_TOP =
-  /^(?:for|to) (?:the )?(?:tops?|topping|sprinkl\p{L}*|strew\p{L}*|scatter\p{L}*|finish\p{L}*)(?: (?:over|on top|them|the tops?))?$/iu
+  /^(?:for|to) (?:the )?(?:tops?|topping|sprinkl[a-zß-öø-ɏ]*|strew[a-zß-öø-ɏ]*|scatter[a-zß-öø-ɏ]*|finish[a-zß-öø-ɏ]*)(?: (?:over|on top|them|the tops?))?$/i
 const COOKED_IN =
   /^(?:for|to) (?:the )?(?:pan[- ]?|shallow[- ]?|deep[- ]?)?(?:cook|cooking|fry|frying|griddle|tawa|pan|griddling)\b/i
 

@@ -30,12 +30,12 @@ const sheetsOf = (read: ReadLine): number | null =>
   null
 
 const A_SHEET =
-  '(?:(?!(?:baking|cookie|oven|lined|greased|prepared)\\b)\\p{L}+ ){0,3}?(?:sheets?|yufkas?|fil[lo]o|phyllo|leaf|leaves|tortillas?|wraps?|packs?|blocks?|rolls?(?= of | in| into))(?! of (?:paper|parchment|foil|film|cling))'
+  '(?:(?!(?:baking|cookie|oven|lined|greased|prepared)\\b)[a-zß-öø-ɏ]+ ){0,3}?(?:sheets?|yufkas?|fil[lo]o|phyllo|leaf|leaves|tortillas?|wraps?|packs?|blocks?|rolls?(?= of | in| into))(?! of (?:paper|parchment|foil|film|cling))'
 /** What is done is done to every sheet: "each sheet", "both sheets", "a sheet at a time", "the sheets". */
 const OF_SHEETS = recalled(
   new RegExp(
     String.raw`\b(?:each|every|all|both|the|your|a|an|one|1|per|take|cut|halve|quarter|lay out)(?: of)?(?: the)? (?:(?:one|1) )?${A_SHEET}\b`,
-    'iu',
+    'i',
   ),
 )
 /** "Cut each into 6", where nothing but the sheets is there to be cut. */
@@ -46,16 +46,16 @@ const EACH_OF_THEM = recalled(
 const ONE_EACH = recalled(
   new RegExp(
     String.raw`\b(?:on(?:to)?|over|in|along|across|down|to) (?:(?:the|one|1) (?:short |long |near |bottom )?(?:end|edge|middle|centre|center|side|bottom) of )?(?:each|every|one|1) ${A_SHEET}\b|\b(?:one|1|a) ${A_SHEET} (?:per|for each|for every|makes)\b|\b(?:each|one|1) ${A_SHEET} (?:makes|gives|is) (?:one|1)\b`,
-    'iu',
+    'i',
   ),
 )
 /** "Take 2 sheets", "brush and stack three sheets". */
 const TAKES = recalled(
-  /\b(?:brush|layer|take|stack|use|lay(?: out)?|place|put|with|of)(?: together)? ([234]) (?:\p{L}+ )?(?:sheets|layers)\b(?! (?:end to end|side by side|next to|overlapping))/iu,
+  /\b(?:brush|layer|take|stack|use|lay(?: out)?|place|put|with|of)(?: together)? ([234]) (?:[a-zß-öø-ɏ]+ )?(?:sheets|layers)\b(?! (?:end to end|side by side|next to|overlapping))/i,
 )
 /** "Lay another on top", "top with a second sheet": two are one. */
 const ANOTHER = recalled(
-  /\b(?:lay|put|place|add|stick) (?:another|a second|the second|a 2nd)(?: (?:sheet|one|1|layer))?(?: of \p{L}+)? (?:(?:on|over) (?:top|it|that)|over\b)|\b(?:lay|put|place|stack|stick) (?:one|1|two|2)(?: (?:half|piece|sheet|square|strip))? (?:on top of|over|across) (?:the other|another|each other)\b|\b(?:top|cover)(?: it)? with (?:another|a second|the second)\b(?! (?:\p{L}+ )?(?:round|circle|dis[ck]|half|piece|square))/iu,
+  /\b(?:lay|put|place|add|stick) (?:another|a second|the second|a 2nd)(?: (?:sheet|one|1|layer))?(?: of [a-zß-öø-ɏ]+)? (?:(?:on|over) (?:top|it|that)|over\b)|\b(?:lay|put|place|stack|stick) (?:one|1|two|2)(?: (?:half|piece|sheet|square|strip))? (?:on top of|over|across) (?:the other|another|each other)\b|\b(?:top|cover)(?: it)? with (?:another|a second|the second)\b(?! (?:[a-zß-öø-ɏ]+ )?(?:round|circle|dis[ck]|half|piece|square))/i,
 )
 const A_THIRD = recalled(
   /\b(?:and )?(?:a third|another(?: one| 1)?)(?: (?:sheet|layer))?\b[^.;]{0,12}\bon top\b/i,
@@ -66,10 +66,10 @@ export const REPEATED = recalled(
 )
 /** All of them on one another, with fat between: one slab. */
 const ALL_STACKED = recalled(
-  /\b(?:layer|stack|pile)\b[^.;]*\b(?:all|the) (?:of )?(?:the )?(?:\p{L}+ )?(?:sheets|filo|phyllo)\b/iu,
+  /\b(?:layer|stack|pile)\b[^.;]*\b(?:all|the) (?:of )?(?:the )?(?:[a-zß-öø-ɏ]+ )?(?:sheets|filo|phyllo)\b/i,
 )
 const FROM_EACH = recalled(
-  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b(?![- ]?(?:inch|in\b|cm|mm|"))[^.;]{0,40}\b(?:from|out of) (?:each|every)(?: (?:\p{L}+ )?(?:sheet|pack|block|roll|crust)\b|(?=\W*(?:$|[,.;]|with\b)))/iu,
+  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b(?![- ]?(?:inch|in\b|cm|mm|"))[^.;]{0,40}\b(?:from|out of) (?:each|every)(?: (?:[a-zß-öø-ɏ]+ )?(?:sheet|pack|block|roll|crust)\b|(?=\W*(?:$|[,.;]|with\b)))/i,
 )
 const ROLLED_THEN_CUT = recalled(/\broll(?:ed)? (?:it |them |each )?up\b[^.;]*\b(?:cut|slice)\b/i)
 const CUT_OTHERS = recalled(NOT_PIECES)

@@ -30,7 +30,7 @@ export const SIZES = {
     says: 'Pour oil into a pan, 5 cm deep.',
     fact: 'oil-depth-cm',
     after: after(
-      String.raw`deep\b|(?:high |way )?up the (?:side|pan|wall)|in (?:the |a |your )?(?:\p{L}+ )?(?:pan|skillet|wok)\b`,
+      String.raw`deep\b|(?:high |way )?up the (?:side|pan|wall)|in (?:the |a |your )?(?:[a-zß-öø-ɏ]+ )?(?:pan|skillet|wok)\b`,
     ),
     clause: new RegExp(String.raw`\b${FAT}\b`, 'i'),
   },
@@ -109,7 +109,7 @@ export const SIZES = {
     says: 'Roll into a rope about 30 cm long.',
     fact: null,
     before: before(
-      String.raw`\b(?:logs?|ropes?|sausages?|(?<=\b(?:an?|the|each|one|long) )rolls?|cylinders?|snakes?|strips?|rectangles?|oblongs?|slabs?|(?<!between (?:[\p{L}\d]+ )?)sheets?)\b[^.;,]{0,20}`,
+      String.raw`\b(?:logs?|ropes?|sausages?|(?<=\b(?:an?|the|each|one|long) )rolls?|cylinders?|snakes?|strips?|rectangles?|oblongs?|slabs?|(?<!between (?:[a-zß-öø-ɏ\d]+ )?)sheets?)\b[^.;,]{0,20}`,
     ),
   },
 
@@ -133,7 +133,7 @@ export const SIZES = {
     says: 'Roll the pastry to a 30 cm square.',
     fact: null,
     before: before(
-      String.raw`\broll\p{L}*(?: (?!each|every|balls?|one|them)\p{L}+){0,3} (?:in)?to (?:an? )?`,
+      String.raw`\broll[a-zß-öø-ɏ]*(?: (?!each|every|balls?|one|them)[a-zß-öø-ɏ]+){0,3} (?:in)?to (?:an? )?`,
     ),
     after: after('square\\b'),
   },
@@ -209,7 +209,7 @@ export const SIZES = {
     of: 'length',
     says: 'Roll out really thin, about 30 cm.',
     fact: 'disc-cm',
-    before: before(String.raw`\b(?:roll(?:ed)?|press|pat|flatten)\b(?:,? \p{L}+){0,6}`),
+    before: before(String.raw`\b(?:roll(?:ed)?|press|pat|flatten)\b(?:,? [a-zß-öø-ɏ]+){0,6}`),
     after: after(String.raw`(?=$|[.,;()]|(?:fill|and|then|put|very|between|with)\b)`),
     least: LEAST_DISC_CM,
   },

@@ -27,9 +27,9 @@ export const ROUND = String.raw`(?:rounds?|circles?|dis[ck]s?|ovals?|squares?|wr
 
 /** Words between a size and its noun: "thin, even", "round pastry"; none that begins something else. */
 export const words = (most: number) =>
-  String.raw`(?:(?!(?:in|into|on|onto|to|and|or|then|with|from|of|for|by|using|roll|put|place|${ROUND})\b)[\p{L}-]+,? ){0,${most}}`
-export const before = (source: string) => new RegExp(String.raw`(?:${source})\W*$`, 'iu')
-export const after = (source: string) => new RegExp(String.raw`^[- )]*(?:${source})`, 'iu')
+  String.raw`(?:(?!(?:in|into|on|onto|to|and|or|then|with|from|of|for|by|using|roll|put|place|${ROUND})\b)[a-zß-öø-ɏ-]+,? ){0,${most}}`
+export const before = (source: string) => new RegExp(String.raw`(?:${source})\W*$`, 'i')
+export const after = (source: string) => new RegExp(String.raw`^[- )]*(?:${source})`, 'i')
 
 export const STAMP = String.raw`(?:cutters?|glass|cup|ring|saucer|bowl|lid|plate)`
 export const TIN = String.raw`(?:tins?|pans?|trays?|dish(?:es)?|moulds?|molds?|pots?|skillets?|steamers?|baskets?|springforms?|woks?|rack|shelf)`

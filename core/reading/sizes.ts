@@ -39,20 +39,20 @@ const MEASURES: readonly [MeasureKind, RegExp][] = [
   [
     'square',
     new RegExp(
-      String.raw`(${DIGIT_NUMBER})[ -]?(${LENGTH_UNIT})?\s*(?:[x×]|by)\s*(${DIGIT_NUMBER})[ -]?(${LENGTH_UNIT})(?!\p{L})`,
-      'giu',
+      String.raw`(${DIGIT_NUMBER})[ -]?(${LENGTH_UNIT})?\s*(?:[x×]|by)\s*(${DIGIT_NUMBER})[ -]?(${LENGTH_UNIT})(?![a-zß-öø-ɏ])`,
+      'gi',
     ),
   ],
-  ['length', new RegExp(String.raw`(?<![\d./])(${NUMBER})\s*-?\s*(${LENGTH_UNIT})(?!\p{L})`, 'giu')],
+  ['length', new RegExp(String.raw`(?<![\d./])(${NUMBER})\s*-?\s*(${LENGTH_UNIT})(?![a-zß-öø-ɏ])`, 'gi')],
   [
     'weight',
-    new RegExp(String.raw`(?<![\d./])(${NUMBER})\s*-?\s*(g|gms?|grams?|oz|ounces?)(?!\p{L})`, 'giu'),
+    new RegExp(String.raw`(?<![\d./])(${NUMBER})\s*-?\s*(g|gms?|grams?|oz|ounces?)(?![a-zß-öø-ɏ])`, 'gi'),
   ],
   [
     'spoon',
     new RegExp(
-      String.raw`(?<![\d./\p{L}])(an?(?=\s)|${NUMBER})\s*${HEAPED}(tbsp|tablespoon(?:ful)?s?|tbs|tsp|teaspoon(?:ful)?s?|dessertspoon(?:ful)?s?|spoons?|spoonfuls?|cups?)(?!\p{L})\.?`,
-      'giu',
+      String.raw`(?<![\d./a-zß-öø-ɏ])(an?(?=\s)|${NUMBER})\s*${HEAPED}(tbsp|tablespoon(?:ful)?s?|tbs|tsp|teaspoon(?:ful)?s?|dessertspoon(?:ful)?s?|spoons?|spoonfuls?|cups?)(?![a-zß-öø-ɏ])\.?`,
+      'gi',
     ),
   ],
 ]
@@ -65,7 +65,7 @@ const factorOf = (of: MeasureKind, unit: string): number => {
   return /^mm/i.test(unit) ? 0.1 : /^cm/i.test(unit) ? 1 : 2.54
 }
 const ABOUT =
-  /(?:\b(?:about|around|roughly|approx(?:imately|\.)?|circa|c\.|some|just|nearly|almost|at least|up to|maybe|say)|~)\s*$/iu
+  /(?:\b(?:about|around|roughly|approx(?:imately|\.)?|circa|c\.|some|just|nearly|almost|at least|up to|maybe|say)|~)\s*$/i
 
 const TO = /^\s*(?:-|–|to|or)\s*$/
 const SO_MANY_OF = after(String.raw`${words(2)}squares`)
@@ -152,11 +152,11 @@ const AMONG_OTHERS =
 /** Where a spoon is of what goes in, and of nothing else. */
 const SPOONED =
   /\b(?:fill(?:ing|ed)?|put|place|spread|keep|spoon|each|per|every|stuff(?:ing|ed)?|with|drop|heap|mound|lay)\b/i
-const EACH_OF = /^\s*each(?: of)? ((?:[\p{L}]+(?: \p{L}+)?, )*[\p{L}]+(?: \p{L}+)?,? (?:and|&) \p{L}+)/iu
+const EACH_OF = /^\s*each(?: of)? ((?:[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?, )*[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?,? (?:and|&) [a-zß-öø-ɏ]+)/i
 /** "In butter (2 tbsp per dozen)". */
 const FAT_AHEAD = /\b(?:oil|butter|ghee|lard)\W*\(\W*$/i
 const OF_THE_PAN =
-  /^\W*(?:of )?(?:(?:sea|fine|kosher|black|white|ground) )?(?:\p{L}+ )?(?:oil|water|butter|ghee|salt|pepper|baking (?:powder|soda))\b/iu
+  /^\W*(?:of )?(?:(?:sea|fine|kosher|black|white|ground) )?(?:[a-zß-öø-ɏ]+ )?(?:oil|water|butter|ghee|salt|pepper|baking (?:powder|soda))\b/i
 
 /**
  * The sizes that a clause says: discs, cutters and oil in cm, thickness in mm, balls and fillings in grams, spoonfuls in

@@ -18,38 +18,38 @@ const shortUnit = (unit: string) =>
 
 /** "An inch and a half", "2 and a half inches". */
 const AND_A_PART = new RegExp(
-  String.raw`(?<![\p{L}\d])(?:(?<whole>an?|\d{1,2}) (?<unit>${UNIT}) and (?:an? )?(?<part>${FRACTION})|(?<number>\d{1,2}) and an? (?<share>${FRACTION}) (?<of>${UNIT}))(?!\p{L})`,
-  'giu',
+  String.raw`(?<![a-zß-öø-ɏ\d])(?:(?<whole>an?|\d{1,2}) (?<unit>${UNIT}) and (?:an? )?(?<part>${FRACTION})|(?<number>\d{1,2}) and an? (?<share>${FRACTION}) (?<of>${UNIT}))(?![a-zß-öø-ɏ])`,
+  'gi',
 )
 /** "An eighth of an inch", "half a centimetre", "a quarter-inch", "half inch". */
 const PART_OF = new RegExp(
-  String.raw`(?<![\p{L}\d])(?<!\d )(?:an? |one[- ])?(${FRACTION})[- ](?:of )?(?:an? )?(${UNIT})(?!\p{L})`,
-  'giu',
+  String.raw`(?<![a-zß-öø-ɏ\d])(?<!\d )(?:an? |one[- ])?(${FRACTION})[- ](?:of )?(?:an? )?(${UNIT})(?![a-zß-öø-ɏ])`,
+  'gi',
 )
 /** "An inch of oil", "a centimetre apart", "inch-thick rounds". */
 const ONE_OF =
-  /(?<!\p{L})an? (?:(inch)|centimet(?:re|er)|cm)(?!\p{L})|(?<![\p{L}\d½¼¾⅐-⅞/-]|[\d½¼¾⅐-⅞] )(inch)(?=[- ](?:thick|wide|deep|long)\b)/giu
+  /(?<![a-zß-öø-ɏ])an? (?:(inch)|centimet(?:re|er)|cm)(?![a-zß-öø-ɏ])|(?<![a-zß-öø-ɏ\d½¼¾⅐-⅞/-]|[\d½¼¾⅐-⅞] )(inch)(?=[- ](?:thick|wide|deep|long)\b)/gi
 /** "Six-inch": with its hyphen it is read as a number nowhere else. */
 const HYPHENED = new RegExp(
-  String.raw`(?<![\p{L}-])(${Object.keys(ONES).join('|')})-(${UNIT})(?!\p{L})`,
-  'giu',
+  String.raw`(?<![a-zß-öø-ɏ-])(${Object.keys(ONES).join('|')})-(${UNIT})(?![a-zß-öø-ɏ])`,
+  'gi',
 )
 /** "12 centimetres", "12-cm", "3-mm". */
 const SPELT = new RegExp(
-  String.raw`(?<=[\d½¼¾⅐-⅞])(?:[ -]?((?:centi|milli)met(?:re|er)s?|cms|mms)|-(cm|mm))(?!\p{L})`,
-  'giu',
+  String.raw`(?<=[\d½¼¾⅐-⅞])(?:[ -]?((?:centi|milli)met(?:re|er)s?|cms|mms)|-(cm|mm))(?![a-zß-öø-ɏ])`,
+  'gi',
 )
 
 /** '5"', "5in". */
-const MARKED = /(?<=[\d½¼¾⅐-⅞]) ?(?:["”″](?!\p{L})|(?<! )in(?![\p{L}.]))/giu
+const MARKED = /(?<=[\d½¼¾⅐-⅞]) ?(?:["”″](?![a-zß-öø-ɏ])|(?<! )in(?![a-zß-öø-ɏ.]))/gi
 
 const FIGURE = String.raw`(?:\d{1,3}(?:[.,]\d{1,2})?(?:\s\d\/\d|\s?[½¼¾⅛⅓⅔]|\/\d{1,2})?|[½¼¾⅛⅓⅔])`
 const FIGURES = String.raw`(?:${FIGURE}\s?(?:-|–|to)\s?)?${FIGURE}[ -]?`
-const INCHES = String.raw`(?:inch(?:es)?(?!\p{L})|in(?![\p{L}]|\s(?:the|a|an|half|two|your|\d))\.?|["”″])`
+const INCHES = String.raw`(?:inch(?:es)?(?![a-zß-öø-ɏ])|in(?![a-zß-öø-ɏ]|\s(?:the|a|an|half|two|your|\d))\.?|["”″])`
 /** "12 cm/5 inch", "12cm (5in)", "5-inch (12 cm)": one length in two units. */
 const IN_BOTH = new RegExp(
-  String.raw`(?<![\d./])(?:(${FIGURES}(?:cm|mm))(?!\p{L})(?:\s?\/\s?|\sor\s|\s?(\()\s?)(?:about |~ ?|approx\.? )?${FIGURES}${INCHES}|(${FIGURES}${INCHES})(?:\s?\/\s?|\sor\s|\s?(\()\s?)(?:about |~ ?|approx\.? )?${FIGURES}(?:cm|mm)(?!\p{L}))(\s?\))?`,
-  'giu',
+  String.raw`(?<![\d./])(?:(${FIGURES}(?:cm|mm))(?![a-zß-öø-ɏ])(?:\s?\/\s?|\sor\s|\s?(\()\s?)(?:about |~ ?|approx\.? )?${FIGURES}${INCHES}|(${FIGURES}${INCHES})(?:\s?\/\s?|\sor\s|\s?(\()\s?)(?:about |~ ?|approx\.? )?${FIGURES}(?:cm|mm)(?![a-zß-öø-ɏ]))(\s?\))?`,
+  'gi',
 )
 
 /**

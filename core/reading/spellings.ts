@@ -102,7 +102,7 @@ function spelled(line: string): string {
       )
       .replace(/\bspringwater\b/gi, 'spring water')
       .replace(/\bw\/o\b/gi, 'without')
-      .replace(/\bw(?:\/|\.)\s?(?=[\p{L}½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=\p{L} )w (?=\p{L})/giu, 'with ')
+      .replace(/\bw(?:\/|\.)\s?(?=[a-zß-öø-ɏ½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=[a-zß-öø-ɏ] )w (?=[a-zß-öø-ɏ])/gi, 'with ')
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(WRONG, (word) => inItsCase(MEANT.get(word.toLowerCase())!, word))
       .replace(FLOWER, 'flour')
@@ -152,7 +152,7 @@ function spelled(line: string): string {
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')
       // "Ingredients 1x 2x 3x": buttons of a page.
-      .replace(/(?:(?:^|\s+)\d{1,2}\s?[x×](?![\p{L}\d])(?!\s*\d+\s*(?:g|ml|cm)))+\s*$/iu, (all) =>
+      .replace(/(?:(?:^|\s+)\d{1,2}\s?[x×](?![a-zß-öø-ɏ\d])(?!\s*\d+\s*(?:g|ml|cm)))+\s*$/i, (all) =>
         all.match(/[x×]/gi)!.length > 1 ? '' : all,
       )
       .replace(/<\/?[a-z][^<>]{0,80}>/gi, ' ')

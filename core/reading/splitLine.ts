@@ -24,42 +24,42 @@ const FRIED =
   'fried|cooked|browned|softened|saut[eé]ed|sweated|wilted|caramelised|caramelized|scrambled|toasted|roasted|stewed|tossed'
 const STIRRED =
   'beaten|mixed|whisked|blended|blitzed|pulsed|pounded|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
-const HOW = String.raw`(?:(?:\p{L}+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
-const HOW_LONG = String.raw`(?: together| \p{L}+ly| soft| golden| brown| (?:until|till) (?:just |very |they are |it is )?\p{L}+(?: (?:and )?(?!in\b|with\b)\p{L}+){0,2}?| to an? (?:\p{L}+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
+const HOW = String.raw`(?:(?:[a-zß-öø-ɏ]+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
+const HOW_LONG = String.raw`(?: together| [a-zß-öø-ɏ]+ly| soft| golden| brown| (?:until|till) (?:just |very |they are |it is )?[a-zß-öø-ɏ]+(?: (?:and )?(?!in\b|with\b)[a-zß-öø-ɏ]+){0,2}?| to an? (?:[a-zß-öø-ɏ]+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
 /** "Crushed to a paste" names nothing that it is joined to. */
-const NOT_TO = String.raw`(?! an? (?:\p{L}+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b| (?:an? |one |two |half |\d[ -])?(?:soft |hard )?(?:threads?|strings?|ball)\b)`
+const NOT_TO = String.raw`(?! an? (?:[a-zß-öø-ɏ]+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b| (?:an? |one |two |half |\d[ -])?(?:soft |hard )?(?:threads?|strings?|ball)\b)`
 /** "Fried until golden in", "softened for 5 minutes in", "mixed to a paste with". */
 const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})(?<long>${HOW_LONG}) (?:in|into|with|w\/|to${NOT_TO}|\+|and|&)`
 const JOIN = new RegExp(
-  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to${NOT_TO}|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?!(?:an? )?(?:little|bit of|splash of|drop of) (?:\p{L}+ )?water to an? (?:\p{L}+ )?(?:paste|slurry))(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
-  'iu',
+  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to${NOT_TO}|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?!(?:an? )?(?:little|bit of|splash of|drop of) (?:[a-zß-öø-ɏ]+ )?water to an? (?:[a-zß-öø-ɏ]+ )?(?:paste|slurry))(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  'i',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */
 const COMMA = new RegExp(
-  String.raw`(?:(?:,|;|\s[/|·•])\s+|(?<=[\p{L})]),(?=\d))(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!(?:finely |roughly )?(?:chopped|sliced|minced|peeled)\b|(?:cm|inch(?:es)?)\b(?!\s+(?:piece\s+(?=\p{L})|knob|of\b|fresh|ginger|galangal|turmeric|cinnamon|root|adrak))|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|(?:extra )?(?:large|medium|small|big)\b\W*(?:,|$|\)|peeled|chopped|diced|sliced|grated|ones)|%)\p{L})`,
-  'iu',
+  String.raw`(?:(?:,|;|\s[/|·•])\s+|(?<=[a-zß-öø-ɏ)]),(?=\d))(?=(?:about |approx\.? |~)?(?:${NUMBER_PATTERN})\s*(?!(?:finely |roughly )?(?:chopped|sliced|minced|peeled)\b|(?:cm|inch(?:es)?)\b(?!\s+(?:piece\s+(?=[a-zß-öø-ɏ])|knob|of\b|fresh|ginger|galangal|turmeric|cinnamon|root|adrak))|mm\b|or\b|to\b|hours?\b|hrs?\b|min|days?\b|days\b|(?:extra )?(?:large|medium|small|big)\b\W*(?:,|$|\)|peeled|chopped|diced|sliced|grated|ones)|%)[a-zß-öø-ɏ])`,
+  'i',
 )
 const OTHER = String.raw`(?<other>(?:${NUMBER_PATTERN})[^()]*?)(?: (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min[^()]*| (?:until|till) [^()]*)?`
 /** "1 onion (fried until golden in 2 tbsp oil)", "4 eggs, scrambled (in 10 g butter)": what is done, and in what. */
 const DONE_IN_BRACKETS: readonly RegExp[] = [
   new RegExp(
     String.raw`^(?<food>.*?\S)\s*\((?<before>[^()]*?)(?:^|(?<=[(\s]))${DONE_IN} ${OTHER}\)(?<behind>.*)$`,
-    'iu',
+    'i',
   ),
   new RegExp(
     String.raw`^(?<food>.*?[^\s,])(?<before>),?\s+(?<done>${FRIED}|${STIRRED})\s*\((?:in|with) ${OTHER}\)(?<behind>.*)$`,
-    'iu',
+    'i',
   ),
 ]
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
 const EACH =
   /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?!\s+(?:sheet|one|piece|round|dis[ck]|half|block|pack)\b)(?:\s+of)?\s*:?\s+(.+)$/i
 /** "cumin, coriander and turmeric, 1/2 tsp each". */
-const EACH_BEHIND = /^(\p{L}.*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/iu
+const EACH_BEHIND = /^([a-zß-öø-ɏ].*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/i
 const SEASONING =
   /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
-const EVERY_COMMA = new RegExp(COMMA, 'giu')
-const EVERY_JOIN = new RegExp(JOIN, 'giu')
+const EVERY_COMMA = new RegExp(COMMA, 'gi')
+const EVERY_JOIN = new RegExp(JOIN, 'gi')
 /** So many places of one line are tried at which it may go on to another food. */
 const MAX_JOINS = 12
 const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
@@ -70,7 +70,7 @@ const RATIO = /^(.*?\bparts?\s+.+?)\s+to\s+((?:\d|one|two|half).*?\bparts?\s+.+)
 
 /** "150 g butter 1 egg 2 tbsp water": amounts follow one another without a mark. */
 const RUN_ON =
-  /\s+(?=(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:g|gm|gms|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp|c|T|t)\b\.?\s*\p{L}{3}|\d{1,2}\s+\p{L}{3}|(?:half|quarter|an?|one|two|three|four|five|six)\s+(?:an?\s+)?(?:cups?|tsp|teaspoons?|tbsp|tablespoons?|pinch|handful)\s+(?:of\s+)?\p{L}{3}|(?<!\b(?:an?|one|good|big|small|large|half)\s)(?:pinch|handful|dash|splash|knob)\s+(?:of\s+)?\p{L}{3})/giu
+  /\s+(?=(?:\d[\d./]*|[¼½¾⅓⅔])\s*(?:g|gm|gms|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp|c|T|t)\b\.?\s*[a-zß-öø-ɏ]{3}|\d{1,2}\s+[a-zß-öø-ɏ]{3}|(?:half|quarter|an?|one|two|three|four|five|six)\s+(?:an?\s+)?(?:cups?|tsp|teaspoons?|tbsp|tablespoons?|pinch|handful)\s+(?:of\s+)?[a-zß-öø-ɏ]{3}|(?<!\b(?:an?|one|good|big|small|large|half)\s)(?:pinch|handful|dash|splash|knob)\s+(?:of\s+)?[a-zß-öø-ɏ]{3})/gi
 
 /**
  * Separates a line that names several ingredients: "1 egg beaten with 1 tbsp milk", "2 eggs plus 1 yolk",
@@ -128,10 +128,10 @@ const bareName = (text: string): string =>
 /** How long something is fried, behind what it is fried in. */
 const UNTIL_DONE =
   /\s+(?:(?:until|till)\s[^,;()\d]*|for (?:about )?\d[\d-]* ?min\w*)(?:,?\s*(?:and |then )*(?:cooled|chilled|drained|chopped|mashed|squeezed))*$/i
-const AND_BETWEEN = /\p{L}\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/iu
+const AND_BETWEEN = /[a-zß-öø-ɏ]\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/i
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
-const ONE_OF = /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|those|your|my)\b)(\p{L}.*)$/iu
+const ONE_OF = /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|those|your|my)\b)([a-zß-öø-ɏ].*)$/i
 /** What joins ingredients, or says what is done with one. */
 const MARKED = /[,;+&]|(?<!\d)\/|\/(?!\d)|\b(?:and|plus|or|with|in)\b/i
 /** "Salt and pepper", "peeled and diced": joined, and no mark between two foods. */
@@ -179,7 +179,7 @@ const UNIT_STOP = new RegExp(
 )
 
 const TASTED =
-  /^(.+?),\s*(?!or\b|and\b|more\b|extra\b|adjust)(\p{L}[\p{L}-]+(?: [\p{L}-]+){0,2} to taste)\.?$/iu
+  /^(.+?),\s*(?!or\b|and\b|more\b|extra\b|adjust)([a-zß-öø-ɏ][a-zß-öø-ɏ-]+(?: [a-zß-öø-ɏ-]+){0,2} to taste)\.?$/i
 
 function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   const inside = raw.length < 200 ? WITH_INSIDE.exec(raw) : null
@@ -262,13 +262,13 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     return [...split(stopped[1]!, foods), ...split(stopped[2]!, foods)]
   // "Equal parts soy and vinegar": as much of one as of the other, and nobody says how much.
   const alike =
-    /^(?:just |simply )?equal (?:parts|amounts|quantit\w+)(?: of)?:? (\p{L}[\p{L} ]{1,24}?) (?:and|&|\+) (\p{L}[\p{L} ]{1,24})$/iu.exec(
+    /^(?:just |simply )?equal (?:parts|amounts|quantit\w+)(?: of)?:? ([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,24}?) (?:and|&|\+) ([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,24})$/i.exec(
       raw.trim(),
     )
   if (alike) return both([alike[1]!, alike[2]!])
   // "Equal parts flour and yogurt (200 g each)".
   const equal =
-    /^(?:just |simply )?equal (?:parts|amounts|weights?|quantit\w+)(?: of)?:? (.+?) (?:and|&|\+) (.+?)\s*[(,–-]\s*(\d[\d.]*\s*\p{L}+) (?:of )?each\)?(?:\s*(?:\+|,|and|plus)\s*(.+))?$/iu.exec(
+    /^(?:just |simply )?equal (?:parts|amounts|weights?|quantit\w+)(?: of)?:? (.+?) (?:and|&|\+) (.+?)\s*[(,–-]\s*(\d[\d.]*\s*[a-zß-öø-ɏ]+) (?:of )?each\)?(?:\s*(?:\+|,|and|plus)\s*(.+))?$/i.exec(
       raw.trim(),
     )
   if (equal)
@@ -294,7 +294,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     const head = each ? `${before} salt` : seasoning[1]!.trim()
     const behind = each ? `${before} ${seasoning[2]!}` : seasoning[2]!
     // "1 onion, diced, 1 tbsp oil, salt & pepper": what stands before the last comma is a list of its own.
-    const list = each ? null : /^(.*\p{L}.*)[,;]\s+([^,;]*\bsalt)$/iu.exec(head)
+    const list = each ? null : /^(.*[a-zß-öø-ɏ].*)[,;]\s+([^,;]*\bsalt)$/i.exec(head)
     const heads = list ? split(list[1]!, foods).map((part) => part.text) : []
     const own = list && heads.length ? list[2]! : head
     return both([
@@ -320,7 +320,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       ]
   }
   // "Cumin, coriander 1 tsp each, garam masala 1/2 tsp": the list goes on behind its "each".
-  const eachGoesOn = /^(\p{L}[^\d]*\d[^,]*\beach),\s+(\p{L}.*)$/iu.exec(raw.trim())
+  const eachGoesOn = /^([a-zß-öø-ɏ][^\d]*\d[^,]*\beach),\s+([a-zß-öø-ɏ].*)$/i.exec(raw.trim())
   const shared = eachGoesOn && EACH_BEHIND.exec(eachGoesOn[1]!)
   // "Capsicum & onion, 1/4 cup each, chopped": all of them are.
   if (
@@ -387,7 +387,7 @@ function runOn(raw: string, foods: Foods): LinePart[] | null {
       ({ measures, name }) =>
         measures[0]![0]!.unitId &&
         name.split(' ').length <= 3 &&
-        /^(?!(?:plus|and|or|to|more|extra|of)\b)\p{L}{3}.*(?<!\b(?:or|and|plus|to))$/iu.test(name),
+        /^(?!(?:plus|and|or|to|more|extra|of)\b)[a-zß-öø-ɏ]{3}.*(?<!\b(?:or|and|plus|to))$/i.test(name),
     )
     if (!known?.leftOver.every((word) => PREPARATION.test(word)) || !matchFood(behind.name, foods)) {
       if (!told) continue

@@ -12,8 +12,8 @@ const WORKS =
 const NOUN_VERBS =
   'skin|core|stone|pit|bone|debone|fillet|joint|top and tail|shell|pod|hull|zest|juice|dice|cube|mince|pur[ée]e|sieve|wring|dry|salt|dot|blacken|parboil|defrost|thaw|stamp|pick|strip|bloom|work|thread|taste|butter|hydrate|rehydrate|deseed|de-?stem|de-?stalk|nuke|carameli[sz]e|glug|bung|whack|stick|sling|lob|squish|squash|smoosh|scrunch|massage|plump|steep|temper|shuck|skim|degrease|slash|trickle|drizzle|hack|blot|mop|shred|slice|halve|quarter|grind|pat|tip|warm|brown|portion|pinch|scatter|flake|wet|coat|dip|oil|flour'
 const WORKS_ON_WHAT = new RegExp(
-  String.raw`^(?:then |now |first,? |next,? |finally,? )?(?:(?:finely|thinly|coarsely|roughly|very \p{L}+ly|gently|lightly|quickly) )?(?:(?:${NOUN_VERBS}|chop|grate) (?:(?:the|it|them|your|each|every|both|everything|off|any)\b|all (?:the|of)\b)|(?:${NOUN_VERBS})\b[\p{L} ,]* (?:finely|roughly|thinly|coarsely|together)\W*$|(?:parboil|defrost|thaw) \p{L})`,
-  'iu',
+  String.raw`^(?:then |now |first,? |next,? |finally,? )?(?:(?:finely|thinly|coarsely|roughly|very [a-zß-öø-ɏ]+ly|gently|lightly|quickly) )?(?:(?:${NOUN_VERBS}|chop|grate) (?:(?:the|it|them|your|each|every|both|everything|off|any)\b|all (?:the|of)\b)|(?:${NOUN_VERBS})\b[a-zß-öø-ɏ ,]* (?:finely|roughly|thinly|coarsely|together)\W*$|(?:parboil|defrost|thaw) [a-zß-öø-ɏ])`,
+  'i',
 )
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
@@ -22,7 +22,7 @@ const NOUN_AMOUNT =
 
 /** "Rubbed in, chilled an hour", "browned the beef": work that is told of afterwards. */
 const WAS_DONE =
-  /^(?:then |i |we )?(?:rubbed|browned|rolled|fried|chilled|cooked|simmered|boiled|baked|rested|mixed|kneaded|stirred|cut|folded|sealed|filled|crimped|glazed|steamed|cooled|chopped|added|softened|brushed|proved|shaped|divided)\s+(?:it|them|in(?=\W*(?:$|,)| (?:the|a) )|out|for (?=\d|an?\b|half)|the|up|with|until|till|together|everything|all|into|over)(?!\p{L})/iu
+  /^(?:then |i |we )?(?:rubbed|browned|rolled|fried|chilled|cooked|simmered|boiled|baked|rested|mixed|kneaded|stirred|cut|folded|sealed|filled|crimped|glazed|steamed|cooled|chopped|added|softened|brushed|proved|shaped|divided)\s+(?:it|them|in(?=\W*(?:$|,)| (?:the|a) )|out|for (?=\d|an?\b|half)|the|up|with|until|till|together|everything|all|into|over)(?![a-zß-öø-ɏ])/i
 
 /** "Kneaded, wrapped, fridge 30": done to a dough, one thing after the other. */
 const DONE_AND_DONE =
@@ -38,7 +38,7 @@ const HOW_OFTEN =
 /** Who tells it, in front of the work: "and then I always". */
 export const TOLD = new RegExp(
   String.raw`^\W*(?:${LEADS_ON}(?:[,:]\s*|\s+))*(?:${WHO}\s+(?:${HOW_OFTEN},?\s+)*)*`,
-  'iu',
+  'i',
 )
 /** Whether a text begins like an instruction rather than like an ingredient. */
 export const startsLikeStep = (text: string): boolean => {
@@ -50,7 +50,7 @@ export const startsLikeStep = (text: string): boolean => {
 }
 /** "For the filling, fry an onion": what a sentence of work is for. Without a comma its verb has what is worked on. */
 const OF_PART =
-  /^\W*(?:(?:and|so|now|then|next|meanwhile),? )?for (?:the |your |our |my )(?:\p{L}+ ){0,2}?(?:dough|pastry|filling|stuffing|crust|sauce|dip|topping|glaze|wash|syrup|base)(?:,\s+(?!(?:flour|oil|salt|water)\b)|\s+(?=(?:just |simply )?(?:\p{L}+) (?:the|an?|your|some|one|two|together|everything)\b)(?!(?:flour|oil|salt|water|you|we|i|use|take|get)\b))/iu
+  /^\W*(?:(?:and|so|now|then|next|meanwhile),? )?for (?:the |your |our |my )(?:[a-zß-öø-ɏ]+ ){0,2}?(?:dough|pastry|filling|stuffing|crust|sauce|dip|topping|glaze|wash|syrup|base)(?:,\s+(?!(?:flour|oil|salt|water)\b)|\s+(?=(?:just |simply )?(?:[a-zß-öø-ɏ]+) (?:the|an?|your|some|one|two|together|everything)\b)(?!(?:flour|oil|salt|water|you|we|i|use|take|get)\b))/i
 
 const works = (text: string): boolean =>
   ((VERB.test(text) || WORKS.test(text)) && !NOUN_AMOUNT.test(text)) ||

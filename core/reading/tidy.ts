@@ -23,9 +23,9 @@ export interface Row {
 export const MAX_ROW_CHARACTERS = 500
 
 const BULLET = /^(?:[-→*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
-const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=\p{L})/iu
+const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=[a-zß-öø-ɏ])/i
 /** What numbers the parts of a recipe, in figures or letters. */
-const PART_NUMBER = /^(?:part\s*(?:\d|[a-d]|one|two|three|four)\s*[-–—.):]+|[A-D][.)])\s+(?=\p{L}{2})/iu
+const PART_NUMBER = /^(?:part\s*(?:\d|[a-d]|one|two|three|four)\s*[-–—.):]+|[A-D][.)])\s+(?=[a-zß-öø-ɏ]{2})/i
 const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
 
 /** "Prep 30 min | Cook 25 min": a row of figures, and no table. */
@@ -47,7 +47,7 @@ const STARTS_WITH_AMOUNT =
   /^(?:(?:scant|heaped|generous|about|level) )?(?:[\d¼½¾⅓⅔⅛~]|an? |half |one |two |three |pinch|to taste|as (?:required|needed))/i
 
 /** "Sauce: 200 g passata": the name of a list and its first line. */
-const LEADS_AMOUNT = /^\p{L}[^:\d]{1,30}:\s*(?:[\d¼½¾⅓⅔⅛~]|an? |half |pinch )\S*\s*\p{L}/iu
+const LEADS_AMOUNT = /^[a-zß-öø-ɏ][^:\d]{1,30}:\s*(?:[\d¼½¾⅓⅔⅛~]|an? |half |pinch )\S*\s*[a-zß-öø-ɏ]/i
 
 /** A line with more numbers in it is no list of steps. Our own choice. */
 const MOST_STEPS_OF_LINE = 30
@@ -55,7 +55,7 @@ const LEAST_STEPS_OF_LINE = 3
 /** "1) Mix the dough. 2) Fry the onion. 3) Bake": steps on one line, each with its number, are a row each. */
 function stepsOfLine(line: string): string[] {
   const first =
-    /^\W*(?:(?:the )?(?:method|steps|directions|instructions|how to|preparation)\s*[:–-]\s*)?(?=1[).] ?\p{L})/iu.exec(
+    /^\W*(?:(?:the )?(?:method|steps|directions|instructions|how to|preparation)\s*[:–-]\s*)?(?=1[).] ?[a-zß-öø-ɏ])/i.exec(
       line,
     )
   if (!first) return [line]
@@ -186,11 +186,11 @@ const unmarked = remember((cell: string) => {
 
 /** "250 g flour*", "1 egg [2]", "a pinch of salt...": marks that point elsewhere or trail off. */
 const TAIL_MARKS =
-  /(?:\s*(?:\*+|[¹²³⁴⁵⁶⁷⁸⁹†‡§]+|\[\d{1,2}\]|\((?:see )?(?:foot)?notes?(?: \d{1,2})?(?: below)?\)|[-–] see (?:foot)?notes?(?: \d)?(?: below)?|\.{2,}|…))+$/iu
+  /(?:\s*(?:\*+|[¹²³⁴⁵⁶⁷⁸⁹†‡§]+|\[\d{1,2}\]|\((?:see )?(?:foot)?notes?(?: \d{1,2})?(?: below)?\)|[-–] see (?:foot)?notes?(?: \d)?(?: below)?|\.{2,}|…))+$/i
 /** "2 tbsp oil (240 kcal)": what a line of a list has; "1 serving (310 kcal)" says it of the whole. */
 const TAIL_ENERGY = /\s*(?:\(|[-–—]\s+)(?:about |~)?\d{1,4}(?:\.\d)? ?(?:k?cals?|calories|kj)\)?$/i
-const BRACKETED_ENERGY = /(?<=\p{L})\s*\((?:about |~)?\d{1,4} ?(?:k?cals?|calories|kj)\)$/iu
-const OF_THE_WHOLE = /\b(?:serv\p{L}*|portions?|per|each|pieces?|total|pcs)\b/iu
+const BRACKETED_ENERGY = /(?<=[a-zß-öø-ɏ])\s*\((?:about |~)?\d{1,4} ?(?:k?cals?|calories|kj)\)$/i
+const OF_THE_WHOLE = /\b(?:serv[a-zß-öø-ɏ]*|portions?|per|each|pieces?|total|pcs)\b/i
 const withoutTailMarks = (text: string): string => {
   const plain = text.replace(TAIL_MARKS, '')
   if (OF_THE_WHOLE.test(plain) || !/\d/.test(plain)) return plain
@@ -202,17 +202,17 @@ const labelled = remember((text: string) =>
   text
     // "Dip of soy, vinegar and oil", "Ingredients are: …".
     .replace(/^((?:for|to make)(?: the)? (?:pastry|dough|filling|crust|stuffing|sauce|dip))\s*;\s/i, '$1: ')
-    .replace(/^(?:a |the |with a )?(dip|dipping sauce|dressing|egg ?wash) of (?=\p{L}|\d)/iu, '$1: ')
+    .replace(/^(?:a |the |with a )?(dip|dipping sauce|dressing|egg ?wash) of (?=[a-zß-öø-ɏ]|\d)/i, '$1: ')
     // "Filling wise, two cups of …".
     .replace(
-      /(?<=^|[.!?]\s)(?:the )?(dough|pastry|filling|sauce|topping)[- ]wise,?\s+(?=\p{L}|\d)/giu,
+      /(?<=^|[.!?]\s)(?:the )?(dough|pastry|filling|sauce|topping)[- ]wise,?\s+(?=[a-zß-öø-ɏ]|\d)/gi,
       '$1: ',
     )
     // "Chicken (500 g thigh, 2 tbsp yogurt, 1 tbsp oil)": a list in brackets behind its name.
     .replace(/^(\p{L}[\p{L} ]{2,30}?)\s*\(((?:[\d¼½¾⅓⅔][^(),]*,\s*){2,}[\d¼½¾⅓⅔][^()]*)\)$/u, '$1: $2')
     // "Egg wash (1 yolk + 1 tsp water)".
     .replace(
-      /^((?:egg ?)?wash|glaze|dip|dipping sauce|sauce|topping)\s*\(((?:\d|[¼½¾]|an? )[^()]*(?:\+|,|&|\band\b|\bwith\b)\s*(?:\d|[¼½¾]|an? |pinch|some)[^()]*)\)$/iu,
+      /^((?:egg ?)?wash|glaze|dip|dipping sauce|sauce|topping)\s*\(((?:\d|[¼½¾]|an? )[^()]*(?:\+|,|&|\band\b|\bwith\b)\s*(?:\d|[¼½¾]|an? |pinch|some)[^()]*)\)$/i,
       '$1: $2',
     )
     .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')

@@ -14,7 +14,7 @@ export interface TimeRead {
 
 const TIME = new RegExp(
   String.raw`(?:about |around |approx\.? |roughly |another |a further |~)?(${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?)\s*(?:more |further )?(min(?:ute)?s?|mins?|hours?|hrs?|hr|h|m|days?|sec(?:ond)?s?)\b\.?(?:\s*(?:and\s+)?(\d{1,2})\s*(?:min(?:ute)?s?|m)\b)?`,
-  'giu',
+  'gi',
 )
 const MINUTES_IN: Readonly<Record<string, number>> = { s: 1 / 60, m: 1, h: 60, d: 1440 }
 const WORDS: readonly [RegExp, number, number][] = [
@@ -92,7 +92,7 @@ const TOLD: readonly [RegExp, (...groups: string[]) => number][] = [
   [/\b(?:an|one|1) hour (?:and|&) three quarters\b|\b(?:an|1) hour (?:and|&) 3 quarters\b/gi, () => 105],
   [/\b(?:an|one) hour and (\d{1,2})(?: ?min\w*)?/gi, (minutes) => 60 + Number(minutes)],
   [
-    /\b(\d) ?hr? ?(\d\d)(?: ?min\w*|(?![\d\p{L}°]| ?(?:balls|pieces|x\b)))/giu,
+    /\b(\d) ?hr? ?(\d\d)(?: ?min\w*|(?![\da-zß-öø-ɏ°]| ?(?:balls|pieces|x\b)))/gi,
     (hours, minutes) => 60 * Number(hours) + Number(minutes),
   ],
   [/\b(?:a|one|1) min(?:ute)? and a half\b/gi, () => 1.5],
@@ -156,10 +156,10 @@ const TO_AN_HOUR = /(\d{1,2}) ?min(?:ute)?s? ?(?:-|–|to) ?(?:1|an) ?(?:hours?|
 /** "20ish min". */
 const ISH = /(\d)\s?-?ish\b/gi
 
-const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![\p{L}\d])(?:\s+fan\b)?`
+const HEAT = String.raw`\d{3}\s*(?:°|deg\w*)?\s*[cf]?(?![a-zß-öø-ɏ\d])(?:\s+fan\b)?`
 const HEAT_LINE = new RegExp(
   String.raw`^\W*${HEAT}\s*(?:top\s*(?:\/|and|&|\+|-)\s*bottom(?: heat)?|convection|fan)\b(?:[^.;]|\b(?:approx|ca|abt)\.){0,24}?\d{1,3}\s*(?:m|min(?:ute)?s?)\b|^\W*gas(?: mark)?\s*\d{1,2}\W+(?:for )?\d{1,3}\b|^\W*(?:at\s+)?(?:gas(?: mark)?\s*\d{1,2}\b|\d{3}\s*(?:°|deg\w*)?\s*[cf]\b)(?:[^.;]{0,40}?\b\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|\s+for\s+\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?=\W*(?:$|,|;|then\b|and\b)))|(?:^|[,;])\W*(?:(?:oven|fan|air fryer|gas)\W*(?:at )?)?${HEAT}\s*(?:[/,;–-]|for|\s)\s*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\b|^\W*(?:oven\W*)?\d{3}\s*(?:°|deg\w*)?\s*[cf]?\s+(?:for )?\d{1,2}\s*[-–]\s*\d{1,2}\W*$|^(?:oven|air fryer)\W*\d{2,3}(?!\d)|^\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+(?:at\b|@|in a\b).{0,12}\d{3}|(?:^|[,;])\W*\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:m|min(?:ute)?s?)\s+\d{3}\s*(?:°|c\b|f\b)|^\W*\d{3}\s+fan\b|^\W*(?:at )?\d{3}(?: ?°| ?deg\w*)? ?[cf]?(?: fan)? for \d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$|^\W*(?:at )?\d{3}\s*(?:°|deg\w*)\s*[cf]?\s+(?:for )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?\W*$`,
-  'iu',
+  'i',
 )
 const TIME_LINE =
   /^\W*(?:(?:about|around|roughly|another|for) )?(?:\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:min(?:ute)?s?|hours?|hrs?|h)|(?:half )?an hour)\b(?!\s+(?:steak|rice|noodles))/i

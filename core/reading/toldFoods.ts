@@ -27,21 +27,21 @@ const VERBS =
   "takes?|uses?|needs?|wants?|mix(?:es)?|combine|puts?|adds?|knead|rub|stir|whisk|beat|blend|get|gets|start(?: off)?|have|has|throw|tip|pour|crumble|crack|grate|chop|slice|dice|fry|brown|cook|soften|saut[eé]|sweat|boil|steam|roast|melt|heat|season|makes?|brush|glaze|sprinkle|scatter|dust|top|drain|mash|fold|work|weigh|dissolve|warm|toast|simmer|bind|moisten|finish|toss|measure|sift|cream|squeeze|wilt|blanch|thaw|defrost|peel|wash|poach|bake|grill|rinse|soak|crush|trim|core|halve|quarter|purée|puree|blitz|process|pulse|spread|layer|arrange|dollop|marinate|coat|dot|is|are|it'?s|its|its|goes|go|serve"
 /** Words that lead up to a food, each by itself. */
 const LEADS: readonly RegExp[] = [
-  /^(?:so|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?\p{L}+(?: up)?)\b[,:]?\s*/iu,
-  /^for (?:the|these|this|my|your|some) (?:[\p{L}-]+ ){1,4}?(?=(?:i|you|we)(?:['’]ll)? )/iu,
+  /^(?:so|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?[a-zß-öø-ɏ]+(?: up)?)\b[,:]?\s*/i,
+  /^for (?:the|these|this|my|your|some) (?:[a-zß-öø-ɏ-]+ ){1,4}?(?=(?:i|you|we)(?:['’]ll)? )/i,
   /^(?:what (?:i|you|we) do is)\b\s*/i,
   /^(?:i|you|we|one|they)(?:['’](?:ll|ve|d|m|re))?(?=\s)\s*/i,
   /^(?:will|would|can|should|do|did|like to|want to|have to|need to|going to|gonna)(?=\s)\s*/i,
   new RegExp(
-    String.raw`^(?:(?:for|to make|as|in|into|on) )?(?:the |a |an |my |our |your )?(?:\p{L}+ )?(?:${PART})(?: ingredients)?(?:\s*[,:–-]+|(?= (?:i|you|we|with|of|from|${VERBS}|\d)\b)|(?=\s+(?:\d|an?\s|half|\p{L}[\p{L} ]{2,30}\s\()))\s*`,
-    'iu',
+    String.raw`^(?:(?:for|to make|as|in|into|on) )?(?:the |a |an |my |our |your )?(?:[a-zß-öø-ɏ]+ )?(?:${PART})(?: ingredients)?(?:\s*[,:–-]+|(?= (?:i|you|we|with|of|from|${VERBS}|\d)\b)|(?=\s+(?:\d|an?\s|half|[a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}\s\()))\s*`,
+    'i',
   ),
   /^(?:with|of|from|using|together with|out of|the inside|inside)\s+/i,
   new RegExp(
     String.raw`^(?:${VERBS})(?:\s+(?:together|in|up|out|off|into|with|through|it|them|that|this|everything|all|all of it|the mixture|well))*(?=\s|:|$)[:,]?\s*`,
-    'iu',
+    'i',
   ),
-  /^(?:in|into|to|on) (?:a|an|the|my|your|some) (?:\p{L}+ ){0,2}(?:bowl|pan|pot|skillet|mixer|processor|saucepan|wok|kadai|jug|board|mix|mixture)\b[:,]?\s*/iu,
+  /^(?:in|into|to|on) (?:a|an|the|my|your|some) (?:[a-zß-öø-ɏ]+ ){0,2}(?:bowl|pan|pot|skillet|mixer|processor|saucepan|wok|kadai|jug|board|mix|mixture)\b[:,]?\s*/i,
   /^(?:the|a) (?=(?:flour|water|milk)\s*\()/i,
 ]
 const VERB_LED = new RegExp(String.raw`^(?:${VERBS})\b`, 'i')
@@ -58,12 +58,12 @@ interface NamedFood {
 }
 /** "Teaspoon of yeast": one. */
 const SPOON_OF =
-  /^(?=(?:(?:heaped|level|good|big|small) )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful|splash|knob|dash|glug|squeeze) of \p{L})/iu
+  /^(?=(?:(?:heaped|level|good|big|small) )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful|splash|knob|dash|glug|squeeze) of [a-zß-öø-ɏ])/i
 const JUICE_OF = /^(?:the )?(?:juice|zest)(?: and (?:juice|zest))? of (?:an?|half|one|two|1|2|½|1\/2)\b/i
 /** "About 30 g". */
 const AMOUNT_ALONE = new RegExp(
   String.raw`^((?:about |around |roughly |say )?(?:${NUMBER_PATTERN}) ?(?:an? )?(?:g|grams?|kg|kilos?|ml|lit(?:re|er)s?|oz|lbs?|pounds?|tbsp|tsp|cups?|tablespoons?|teaspoons?))(?: of (?:it|that|them)| in all| or so)?$`,
-  'iu',
+  'i',
 )
 /** What stands for something that has been named. */
 const NAMED_BEFORE = /^(?:the|it|them|this|that|these|those|all|everything|rest|remaining|both|each|every)\b/i
@@ -152,7 +152,7 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       continue
     }
     const behind =
-      /^\p{L}[^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/iu.test(bare) || amountBehind(bare, foods)
+      /^[a-zß-öø-ɏ][^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/i.test(bare) || amountBehind(bare, foods)
     if (STARTS_WITH_AMOUNT.test(bare) || behind) {
       const line = (behind ? wholeLine(bare, foods) : null) ?? lineIn(bare, foods)
       if (!line && GLOSSED.test(bare)) found.push(...glossed(bare, foods).map((one) => ({ ...one, verb })))
@@ -172,8 +172,8 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
 
 /** "1 lb browned taco meat (ground beef with 1 packet seasoning)": what it is stands in the brackets. */
 const GLOSSED = new RegExp(
-  String.raw`^(?<amount>(?:${NUMBER_PATTERN})\s*(?:(?:${UNIT_PATTERN})(?![\p{L}\d]))?)[^()]*\((?<inside>\p{L}[^()]+)\)$`,
-  'iu',
+  String.raw`^(?<amount>(?:${NUMBER_PATTERN})\s*(?:(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]))?)[^()]*\((?<inside>[a-zß-öø-ɏ][^()]+)\)$`,
+  'i',
 )
 function glossed(text: string, foods: Foods): { text: string; food: Food }[] {
   const { amount, inside } = GLOSSED.exec(text)!.groups!

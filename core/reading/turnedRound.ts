@@ -7,7 +7,7 @@ import { readLine } from './readLine'
 const NAME_AND_KIND = /^([^,()]{3,60}?)\s*(?:,\s*|\()(\p{L}[\p{L}' -]{2,24}?)\s*\)?$/u
 /** What is done with it here names no kind: "onions, fried" are bought raw. */
 const DONE_HERE =
-  /^(?:\p{L}+ly )?(?:fried|stewed|browned|wilted|blanched|saut[eé]ed|roast(?:ed)?|grilled|braised|baked|boiled|mashed|poached|steamed|cooked|crushed|creamed|melted|toasted|caramelised|caramelized|softened|chopped|diced|sliced|cubed|shredded|crumbled|grated|raw|ripe|peeled|pressed|squeezed|cut|torn|soaked|drained|beaten|whisked|warm(?:ed)?|cold)\b/iu
+  /^(?:[a-zß-öø-ɏ]+ly )?(?:fried|stewed|browned|wilted|blanched|saut[eé]ed|roast(?:ed)?|grilled|braised|baked|boiled|mashed|poached|steamed|cooked|crushed|creamed|melted|toasted|caramelised|caramelized|softened|chopped|diced|sliced|cubed|shredded|crumbled|grated|raw|ripe|peeled|pressed|squeezed|cut|torn|soaked|drained|beaten|whisked|warm(?:ed)?|cold)\b/i
 
 /**
  * A line whose kind stands behind its name, turned round: "2 tbsp oil, sesame" is sesame oil. Null where the two
@@ -57,7 +57,7 @@ function nounInFront(raw: string, foods: Foods): string | null {
   )
     return null
   // "Onion fried" is an onion that somebody fries.
-  if ([noun!, ...kind].some((word) => DONE_HERE.test(word) || /\p{L}{3}(?:ed|en)$/iu.test(word))) return null
+  if ([noun!, ...kind].some((word) => DONE_HERE.test(word) || /[a-zß-öø-ɏ]{3}(?:ed|en)$/i.test(word))) return null
   const asWritten = matchFood(name, foods)
   if (asWritten?.how === 'exact' && asWritten.found === normaliseName(name)) return null
   const turned = `${kind.join(' ')} ${noun!.toLowerCase()}`

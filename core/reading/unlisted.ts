@@ -41,14 +41,14 @@ const SO_MUCH_BEHIND = String.raw`(?:[^.;()]{0,16}\((?:about |~)?(?<amount>${AMO
 const BRUSHED = recalled(
   new RegExp(
     String.raw`\b(?:(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?(?:\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith)?|(?:rub|smear|slather)(?:bed|ed)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith) ${SO_MUCH}${SOME}(?:[^.;()]{0,16}\((?:about |~)?(?<behind>${AMOUNT})(?:,? [^()]{2,24})?\))?`,
-    'iu',
+    'i',
   ),
 )
 /** "Toss in 40 g melted butter with sage": what they are turned in once they are cooked. */
 const TOSSED = recalled(
   new RegExp(
-    String.raw`\b(?:toss|turn|coat|dress)(?:ed)?\b(?: (?:them|the \p{L}+|gently|well|hot))* (?:in|with) (?:the )?(?<amount>(?:an? |one )?(?:${AMOUNT}|(?:tbsp|tablespoon|tsp|teaspoon)))\s+(?:of )?${SOME}`,
-    'iu',
+    String.raw`\b(?:toss|turn|coat|dress)(?:ed)?\b(?: (?:them|the [a-zß-öø-ɏ]+|gently|well|hot))* (?:in|with) (?:the )?(?<amount>(?:an? |one )?(?:${AMOUNT}|(?:tbsp|tablespoon|tsp|teaspoon)))\s+(?:of )?${SOME}`,
+    'i',
   ),
 )
 /** "Butter the tops while hot." */
@@ -58,18 +58,18 @@ const BUTTERS_TOPS = recalled(
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
   new RegExp(
-    String.raw`(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*\p{L}+(?: seeds?)?)? on (?:top|the (?:rims?|borders?|tops))\b${SO_MUCH_BEHIND}|(?:^|[,;.]\s*)((?:(?:beaten|some|soya?|oat|almond|plant) )?(?:egg(?: yolk| white)?|milk|cream|yolk|drink)) brushed (?:on|over)\b|(?:^|[,;.]\s*)(egg) (?:again|all over)\b`,
-    'iu',
+    String.raw`(?:^|[.;]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk)) to (?:glaze|brush|finish)\b|(?:^|[,;.]\s*)((?:beaten |some )?(?:egg(?: yolk| white)?|milk|cream|yolk|melted butter|butter))(?:\s*(?:\+|and|&)\s*[a-zß-öø-ɏ]+(?: seeds?)?)? on (?:top|the (?:rims?|borders?|tops))\b${SO_MUCH_BEHIND}|(?:^|[,;.]\s*)((?:(?:beaten|some|soya?|oat|almond|plant) )?(?:egg(?: yolk| white)?|milk|cream|yolk|drink)) brushed (?:on|over)\b|(?:^|[,;.]\s*)(egg) (?:again|all over)\b`,
+    'i',
   ),
 )
 /** "Egg wash.": what it is of stands before it. */
 const WASHED = recalled(/\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing|brush(?=\W*(?:$|[,;.])))\b/i)
 /** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
 const STREWN = [
-  /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/iu,
-  /\b(?:sprinkl|scatter|strew)\w* (?:over |on )?([^.;]{3,40}?)(?= (?:on|over)\b|[.;,]|$)/iu,
-  /(?:^|[.;,]\s*)([^.;,]{3,40}?) on top\b/iu,
-  /\b(?:wash(?:ed)?|(?:egg|milk|yolk) (?:on top|brush))\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/iu,
+  /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/i,
+  /\b(?:sprinkl|scatter|strew)\w* (?:over |on )?([^.;]{3,40}?)(?= (?:on|over)\b|[.;,]|$)/i,
+  /(?:^|[.;,]\s*)([^.;,]{3,40}?) on top\b/i,
+  /\b(?:wash(?:ed)?|(?:egg|milk|yolk) (?:on top|brush))\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/i,
 ]
 /** What a piece is strewn with: seeds may be an allergen, and sugar is counted. Common practice, no source. */
 const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sweetener: 1, cheese: 3 }
@@ -77,41 +77,41 @@ const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sw
 const FRIED_IN = recalled(
   new RegExp(
     String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt)\b[^.;]{0,40}?(?:\b(?:in|with)\s+)?((?:a )?(?:little|splash|drizzle|knob|bit|glug|spoon(?:ful)?)(?: of)? )${SOME}`,
-    'iu',
+    'i',
   ),
 )
 /** "Brown the meat in dripping": how much, nobody says. */
 const FRIED_IN_SOME = recalled(
   new RegExp(
-    String.raw`^\W*(?:then )?(?:fry|saut[eé]|sweat|soften|brown)\b[^.;,]{0,30}?\bin (?:the |some |hot )*(?<fat>\p{L}*dripping|lard|(?:olive |vegetable |sunflower )?oil|butter|ghee)\b(?! (?:from|left|of|in))`,
-    'iu',
+    String.raw`^\W*(?:then )?(?:fry|saut[eé]|sweat|soften|brown)\b[^.;,]{0,30}?\bin (?:the |some |hot )*(?<fat>[a-zß-öø-ɏ]*dripping|lard|(?:olive |vegetable |sunflower )?oil|butter|ghee)\b(?! (?:from|left|of|in))`,
+    'i',
   ),
 )
 /** "Fry the onion in 1 tbsp oil": the amount stands in the method alone. */
 const FRIED_IN_SO_MUCH = recalled(
   new RegExp(
     String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;]{0,60}?\b(?:in|with)?\s*(?<amount>(?:about |~)?(?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|one|two|three|half an?)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?)) (?:of )?(?:the )?(?<fat>${SOME})`,
-    'iu',
+    'i',
   ),
 )
 /** "Brown in dripping (1 oz)": the amount stands behind. */
 const FRIED_IN_BRACKET = recalled(
   new RegExp(
-    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;(]{0,60}?\b(?:in|with)?\s*(?:the |some |hot )?(?<fat>\p{L}*(?:dripping|lard|oil|butter|ghee|margarine|fat))\s*\(\s*(?<amount>(?:about |~)?[\d¼½¾⅓⅔][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?))\s*\)`,
-    'iu',
+    String.raw`\b(?:fry|saut[eé]|sweat|soften|brown|cook|heat|melt|scramble)\b[^.;(]{0,60}?\b(?:in|with)?\s*(?:the |some |hot )?(?<fat>[a-zß-öø-ɏ]*(?:dripping|lard|oil|butter|ghee|margarine|fat))\s*\(\s*(?<amount>(?:about |~)?[\d¼½¾⅓⅔][\d./ ]*\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|oz|ml|cups?))\s*\)`,
+    'i',
   ),
 )
-const SO_MUCH_WATER = String.raw`(?<amount>(?:about |~)?(?:[\d¼½¾⅓⅔][\d./½¼¾ ]*|an?|one|two|three|half an?|a quarter)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|dl|cups?|oz)) (?:of )?(?:\p{L}+ )?water\b`
+const SO_MUCH_WATER = String.raw`(?<amount>(?:about |~)?(?:[\d¼½¾⅓⅔][\d./½¼¾ ]*|an?|one|two|three|half an?|a quarter)\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml|dl|cups?|oz)) (?:of )?(?:[a-zß-öø-ɏ]+ )?water\b`
 /** "The cornflour mixed with 2 tbsp water": no starch thickens dry. What is poured in to boil away is no such water. */
 const SLURRY = recalled(
   new RegExp(
     String.raw`\b(?:starch|corn ?starch|corn ?flour|arrowroot)\b[^.;]{0,24}?\b(?:with|in|into|and) ${SO_MUCH_WATER}`,
-    'iu',
+    'i',
   ),
 )
 /** Right behind an amount: " oil each", " of butter per paratha". */
 const OF_EACH =
-  /^\s*(?:of )?(?:\p{L}+ ){0,2}\p{L}+ (?:(?:on |for |over )?each\b(?! side)|per (?!batch)\p{L}+)/iu
+  /^\s*(?:of )?(?:[a-zß-öø-ɏ]+ ){0,2}[a-zß-öø-ɏ]+ (?:(?:on |for |over )?each\b(?! side)|per (?!batch)[a-zß-öø-ɏ]+)/i
 /** The edges are wetted so that they stick: that is nearly nothing. */
 const ONLY_EDGES = recalled(/\b(?:edges?|rims?|borders?|seams?)\b/i)
 /** "Crimp the edges, brush with oil": the edges are closed, and it is the pieces that are brushed. */

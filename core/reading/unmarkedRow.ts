@@ -12,13 +12,13 @@ import { UNIT_PATTERN } from './units'
 
 /** A piece that begins with what is measured, be it by "a bit of". */
 const AMOUNT_AHEAD = new RegExp(
-  String.raw`^(?:(?:about |around |roughly |~)?(?:${NUMBER_PATTERN})(?![\p{L}\d]*ish)|(?:an? )?(?:(?:good|big|small|little|tiny|nice|large|generous) )*(?:bit|pinch|splash|knob|handful|dash|squeeze|drizzle|glug|sprinkle|sprig|bunch|drop|touch|grating|dollop|lump|scrap)(?:e?s)?(?: of)? \p{L}|(?:some|a little|a few|few|plenty of|lots of) \p{L})`,
-  'iu',
+  String.raw`^(?:(?:about |around |roughly |~)?(?:${NUMBER_PATTERN})(?![a-zß-öø-ɏ\d]*ish)|(?:an? )?(?:(?:good|big|small|little|tiny|nice|large|generous) )*(?:bit|pinch|splash|knob|handful|dash|squeeze|drizzle|glug|sprinkle|sprig|bunch|drop|touch|grating|dollop|lump|scrap)(?:e?s)?(?: of)? [a-zß-öø-ɏ]|(?:some|a little|a few|few|plenty of|lots of) [a-zß-öø-ɏ])`,
+  'i',
 )
 /** "Pork 300", "flour 2 cups". */
 const AMOUNT_BEHIND = new RegExp(
-  String.raw`^\p{L}.*\s(?:\d[\d./]*|[¼½¾⅓⅔])\s?(?:(?:${UNIT_PATTERN})\.?|big|small|large|medium)?$`,
-  'iu',
+  String.raw`^[a-zß-öø-ɏ].*\s(?:\d[\d./]*|[¼½¾⅓⅔])\s?(?:(?:${UNIT_PATTERN})\.?|big|small|large|medium)?$`,
+  'i',
 )
 /** What is named bare: nobody measures it. */
 const isBare = (food: Food): boolean =>
@@ -34,7 +34,7 @@ const JOINT = /^(?:and|&|\+|plus)$/i
 const NO_END = /^(?:and|&|\+|plus|an?|the|of|some|[\d./¼½¾⅓⅔]+)$/i
 
 /** "200 g flour salt to taste": what is left to taste is another food. */
-const BEFORE_TO_TASTE = /^(.*\S)\s+(?:salt|pepper|sugar|chilli|seasoning) (?:to|as per) taste$/iu
+const BEFORE_TO_TASTE = /^(.*\S)\s+(?:salt|pepper|sugar|chilli|seasoning) (?:to|as per) taste$/i
 
 /** Whether some words are one food with its amount and its preparation, and nothing else. */
 const isMeasured: (text: string, foods: Foods) => boolean = rememberWith((text, foods) => {
@@ -52,7 +52,7 @@ const WHAT_FOR = /\s+(?:to|as|for|enough)\s[^\d½¼¾⅓⅔]*$/i
 
 /** How what is named bare may be: "cold water", "freshly ground black pepper". */
 const AS_IT_IS =
-  /^(?:(?:cold|iced?|warm|hot|tepid|lukewarm|boiling|fresh|freshly|dried|ground|cracked|more|extra|chopped|sea|fine) )+(?=\p{L})/iu
+  /^(?:(?:cold|iced?|warm|hot|tepid|lukewarm|boiling|fresh|freshly|dried|ground|cracked|more|extra|chopped|sea|fine) )+(?=[a-zß-öø-ɏ])/i
 
 const isNamedBare: (text: string, foods: Foods) => boolean = rememberWith((text, foods) => {
   const name = text.replace(WHAT_FOR, '')

@@ -18,7 +18,7 @@ export const WEIGHTS_AND_SPOONS = {
     of: 'weight',
     says: 'Put 30 g of the filling in each.',
     fact: 'filling-grams-per-piece',
-    after: after(String.raw`(?:of )?(?:the |your )?(?:\p{L}+ )?${WHAT_FILLS}\b`),
+    after: after(String.raw`(?:of )?(?:the |your )?(?:[a-zß-öø-ɏ]+ )?${WHAT_FILLS}\b`),
     most: MOST_PIECE_GRAMS,
   },
   fillingInEach: {
@@ -34,7 +34,7 @@ export const WEIGHTS_AND_SPOONS = {
     fact: 'filling-grams-per-piece',
     before: before(String.raw`\b(?:put|place|spoon|lay|drop|pile|with)\b(?: about| around| roughly)?`),
     after: after(
-      String.raw`(?:of )?(?:the )?(?:(?!dough|butter|oil)\p{L}+ ){1,3}(?:in(?:to)?|on(?:to)?|over) (?:the (?:middle|cent(?:re|er))|each|one half|every)\b`,
+      String.raw`(?:of )?(?:the )?(?:(?!dough|butter|oil)[a-zß-öø-ɏ]+ ){1,3}(?:in(?:to)?|on(?:to)?|over) (?:the (?:middle|cent(?:re|er))|each|one half|every)\b`,
     ),
     most: MOST_PIECE_GRAMS,
   },
@@ -43,7 +43,7 @@ export const WEIGHTS_AND_SPOONS = {
     says: 'Flatten, wrap 30 g bean paste, seal.',
     fact: 'filling-grams-per-piece',
     before: before(String.raw`\b(?:wrap|enclose|wrap (?:around|round))(?: about)?`),
-    after: after(String.raw`(?:of )?(?:the )?(?!dough\b)\p{L}+`),
+    after: after(String.raw`(?:of )?(?:the )?(?!dough\b)[a-zß-öø-ɏ]+`),
     most: MOST_PIECE_GRAMS,
   },
   fillingPortions: {
@@ -155,7 +155,7 @@ export const WEIGHTS_AND_SPOONS = {
     says: 'Spoon 2 tsp of the mixture onto each.',
     fact: 'filling-tbsp-per-piece',
     after: after(
-      String.raw`(?:of )?(?:the )?(?:(?:\p{L}+ )?(?:mixture|mix)|meat|mince(?:meat)?|keema|jam)\b`,
+      String.raw`(?:of )?(?:the )?(?:(?:[a-zß-öø-ɏ]+ )?(?:mixture|mix)|meat|mince(?:meat)?|keema|jam)\b`,
     ),
     most: MOST_SPOONS,
     needsAbout: true,
@@ -180,7 +180,7 @@ export const WEIGHTS_AND_SPOONS = {
     says: 'Use 1 tbsp per round of the filling.',
     fact: 'filling-tbsp-per-piece',
     after: after(
-      String.raw`in(?:to)? (?:every|the (?:centre|center|middle))|on(?:to)? (?:every|one)(?! side)|(?:per|for each|for every|to each) \p{L}+`,
+      String.raw`in(?:to)? (?:every|the (?:centre|center|middle))|on(?:to)? (?:every|one)(?! side)|(?:per|for each|for every|to each) [a-zß-öø-ɏ]+`,
     ),
     most: MOST_SPOONS,
     needsAbout: true,

@@ -6,7 +6,7 @@ export const WITH_INSIDE =
 
 /** "1 cup lentils, cooked in 3 cups broth until soft, drained": what they were boiled in is poured away. */
 export const BOILED_AND_DRAINED =
-  /^(.+?),?\s+(?:boiled|cooked|simmered) (?:\p{L}+ )?in (?:plenty of |lots of |salted |\d[^,]*?|[¼½¾][^,]*?)?(?:water|stock|broth)\b(?:[^,]*),?\s*(?:and |then )?(?:drained|strained)\b[^,]*(?:,\s+(\S.*))?$/iu
+  /^(.+?),?\s+(?:boiled|cooked|simmered) (?:[a-zß-öø-ɏ]+ )?in (?:plenty of |lots of |salted |\d[^,]*?|[¼½¾][^,]*?)?(?:water|stock|broth)\b(?:[^,]*),?\s*(?:and |then )?(?:drained|strained)\b[^,]*(?:,\s+(\S.*))?$/i
 
 /** "50 g bulgur, soaked in hot water": as much as it takes up. */
 export const SOAKED_IN_WATER =
@@ -14,4 +14,4 @@ export const SOAKED_IN_WATER =
 
 /** "1 onion, chopped & boiled with the potatoes": what is listed elsewhere is in the same pot. */
 export const DONE_WITH_THE =
-  /^[^,;]{3,40},?\s+(?:\p{L}+(?:,| and| &) )*(?:boiled|cooked|roasted|steamed|fried|simmered|mashed|minced) (?:along )?with (?:the|your) \p{L}+$/iu
+  /^[^,;]{3,40},?\s+(?:[a-zß-öø-ɏ]+(?:,| and| &) )*(?:boiled|cooked|roasted|steamed|fried|simmered|mashed|minced) (?:along )?with (?:the|your) [a-zß-öø-ɏ]+$/i

@@ -64,7 +64,7 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
   }
   if (isHeadRow(state, row, text)) return true
   // "(no egg)" in a list: nothing to buy.
-  if (mode === 'lines' && /^\W*(?:\(no \p{L}+(?: \p{L}+)?\)|no \p{L}+)\W*$/iu.test(text)) {
+  if (mode === 'lines' && /^\W*(?:\(no [a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?\)|no [a-zß-öø-ɏ]+)\W*$/i.test(text)) {
     state.remark(row, text)
     return true
   }
@@ -163,14 +163,14 @@ function countsWhole(state: OutlineState, row: Row, text: string, isLast: boolea
     return true
   }
   // "4 bakes" below "Steak bake": so many of what the title names.
-  const own = /^\W*(?:about )?(\d{1,3}) (?:(?:big|large|small|mini|medium) )?(\p{L}{3,}?)e?s?\W*$/iu.exec(
+  const own = /^\W*(?:about )?(\d{1,3}) (?:(?:big|large|small|mini|medium) )?([a-zß-öø-ɏ]{3,}?)e?s?\W*$/i.exec(
     text,
   )
   if (
     own &&
     out.title &&
     state.isAtStart &&
-    new RegExp(`\\b${own[2]!}`, 'iu').test(out.title) &&
+    new RegExp(`\\b${own[2]!}`, 'i').test(out.title) &&
     matchFood(own[2]!, state.foods)?.how !== 'exact'
   ) {
     out.counts.push({ pieces: Number(own[1]), servings: null, perServing: null, text })
