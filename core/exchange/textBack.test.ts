@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { foods, reference } from '../../test/helpers'
-import { readCorpus } from '../../test/readCorpus'
+import { everyFewOfCorpus } from '../../test/readCorpus'
 import { evaluate } from '../evaluation/evaluate'
 import { readRecipe } from '../reading/readRecipe'
 import { exportRecipe } from './exportRecipe'
@@ -12,7 +12,7 @@ const KEPT_TO_SHARE = 0.005
 describe('a recipe of any hand, out as text and in again', () => {
   it('keeps every gram', () => {
     const lost: string[] = []
-    for (const { name, intake } of readCorpus()) {
+    for (const { name, intake } of everyFewOfCorpus()) {
       const { recipe } = intake
       const { text: out } = exportRecipe(recipe, evaluate(recipe, reference), foods, 'text')
       const back = readRecipe(out, foods).recipe

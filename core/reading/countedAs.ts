@@ -16,12 +16,16 @@ export function inPairs(read: ReadLine, food: Food): ReadLine {
   return isPair ? { ...read, measures: [[{ ...packs![0]!, unitId: 'pair' }]] } : read
 }
 
-/** "10 large cabbage leaves": leaves are counted, and no heads. */
-export function inLeaves(read: ReadLine, food: Food): ReadLine {
-  if (food.group === 'herb' || !food.unitGrams.leaf || !LEAVES.test(read.name)) return read
+/** "10 large cabbage leaves", "6 dill pickle slices": leaves and slices are counted, and no heads. */
+export function inPortions(read: ReadLine, food: Food): ReadLine {
+  const unitId = PORTIONS.find(([called]) => called.test(read.name))?.[1]
+  if (!unitId || food.group === 'herb' || !food.unitGrams[unitId]) return read
   const measures = read.measures.map((measure) =>
-    measure.map((term) => (term.unitId === null ? { ...term, unitId: 'leaf' as const } : term)),
+    measure.map((term) => (term.unitId === null ? { ...term, unitId } : term)),
   )
   return { ...read, measures }
 }
-const LEAVES = /\bleaf$|\bleaves$/i
+const PORTIONS = [
+  [/\b(?:leaf|leaves)$/i, 'leaf'],
+  [/\b(?:slices?|chips)$/i, 'slice'],
+] as const

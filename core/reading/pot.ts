@@ -1,4 +1,5 @@
 import type { PrecookingWay } from '../recipe/precookingWays'
+import { DRY } from './precookingVerb'
 import { exactMinutes, timesIn } from './time'
 
 /** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
@@ -7,6 +8,14 @@ const STANDS =
 const UNTIL_DRY = /\b(?:until|till) (?:quite |nearly |almost )?dry\b/i
 const BOILS = /\b(?:par-?)?boil|\bblanch/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
+
+interface Stay {
+  way: PrecookingWay
+  number: number
+  minutes: number
+  /** It was cooked until its water was gone. */
+  dry: boolean
+}
 
 /** What is in the pot while the sentences go by: which lines, how each was cooked, for how long. */
 export class Pot {
@@ -24,7 +33,12 @@ export class Pot {
   poured = false
   /** Lines that are expressly left out of what is cooked. */
   private readonly kept = new Set<number>()
-  readonly minutes = new Map<PrecookingWay, number>()
+  /** The minutes of each stay on the heat. */
+  private readonly stays: Stay[] = []
+  /** What is put on while nothing is hot, and was in no pot before, is in a pot of its own. */
+  private number = 0
+  /** The pot each line was put into. */
+  private readonly numberOf = new Map<number, number>()
   /** Minutes of a simmering that had nothing to simmer in. */
   braisedDryMinutes = 0
   /** Stirred in without a verb of their own: the next verb is theirs. */
@@ -49,8 +63,35 @@ export class Pot {
     const minutes = timesIn(text)
       .filter(({ index }) => !STANDS.test(text.slice(0, index)))
       .reduce((sum, time) => sum + exactMinutes(time), 0)
-    if (minutes) this.minutes.set(way, (this.minutes.get(way) ?? 0) + minutes)
+    if (minutes) this.stays.push({ way, number: this.number, minutes, dry: DRY.test(text) })
     return minutes
+  }
+
+  /**
+   * How long a way was cooked, in the pot that holds most of what was cooked so: "boil the potatoes 20 minutes, simmer
+   * the lentils 25" are two pots, and nothing is in both.
+   *
+   * @param weight what a line weighs in grams
+   */
+  minutesOf(way: PrecookingWay, weight: (line: number) => number): number {
+    const every = this.stays.filter((stay) => stay.way === way)
+    // Where one of them loses all its water, its time is the one that counts.
+    const dry = every.filter((stay) => stay.dry)
+    const of = dry.length ? every.filter(({ number }) => dry.some((one) => one.number === number)) : every
+    const gramsIn = (number: number) =>
+      [...this.numberOf].reduce((sum, [line, one]) => sum + (one === number ? weight(line) : 0), 0)
+    const most = Math.max(...of.map(({ number }) => gramsIn(number)))
+    return of.reduce((sum, { number, minutes }) => sum + (gramsIn(number) === most ? minutes : 0), 0)
+  }
+
+  /** The ways that took time. */
+  get timed(): readonly PrecookingWay[] {
+    return [...new Set(this.stays.map(({ way }) => way))]
+  }
+
+  private put(line: number, way: PrecookingWay): void {
+    this.ways.set(line, way)
+    if (!this.numberOf.has(line)) this.numberOf.set(line, this.number)
   }
 
   cook(way: PrecookingWay, lines: readonly number[], text: string): void {
@@ -66,15 +107,17 @@ export class Pot {
       BOILS.test(text) &&
       lines.length > 0 &&
       lines.every((at) => !this.ways.has(at))
+    const isNew = this.hot === null && lines.length > 0 && lines.every((at) => !this.ways.has(at))
     if (isOtherPot) this.added.clear()
+    if (isOtherPot || isNew) this.number++
     for (const at of this.added) this.ways.set(at, isDry && UNTIL_DRY.test(text) ? 'fry' : own)
     this.added.clear()
-    for (const at of lines) if (!this.ways.has(at) && !this.kept.has(at)) this.ways.set(at, own)
+    for (const at of lines) if (!this.ways.has(at) && !this.kept.has(at)) this.put(at, own)
     const goesOn = this.waiting !== null && lines.every((at) => this.waiting!.has(at))
     if (this.waiting && goesOn) {
       for (const at of this.waiting) {
         this.raw.delete(at)
-        if (!this.kept.has(at)) this.ways.set(at, own)
+        if (!this.kept.has(at)) this.put(at, own)
       }
     }
     this.waiting = null
@@ -96,7 +139,7 @@ export class Pot {
     for (const at of lines) {
       if (byName && !this.kept.has(at)) this.raw.delete(at)
       if (this.ways.has(at) || this.raw.has(at)) continue
-      this.ways.set(at, this.hot)
+      this.put(at, this.hot)
       this.added.add(at)
     }
     this.time(this.hot, text)
@@ -104,7 +147,7 @@ export class Pot {
 
   /** Listed behind a verb whose pot is done with. */
   addTo(way: PrecookingWay, lines: readonly number[], text: string): void {
-    for (const at of lines) if (!this.ways.has(at) && !this.raw.has(at)) this.ways.set(at, way)
+    for (const at of lines) if (!this.ways.has(at) && !this.raw.has(at)) this.put(at, way)
     this.time(way, text)
   }
 

@@ -54,11 +54,12 @@ export function readPrecooking(draft: Draft, clauses: readonly Clause[]): Precoo
   const stirredIn = [...pot.raw].filter((at) => !pot.ways.has(at))
   const cooked = sum(pot.ways.keys())
   const whole = cooked / (cooked + sum(stirredIn)) >= WHOLE_SHARE
-  const all = [...pot.minutes.values()].reduce((total, value) => total + value, 0)
+  const minutesOf = (way: PrecookingWay) => pot.minutesOf(way, weight)
+  const all = pot.timed.reduce((total, way) => total + minutesOf(way), 0)
   // … but the minutes of lentils that were boiled apart are not those of what is fried.
   const ways = new Set(pot.ways.values())
-  const ofNobody = [...pot.minutes].reduce((total, [way, value]) => total + (ways.has(way) ? 0 : value), 0)
-  const spent = pot.minutes.get(main) || ofNobody || (main === 'fry' ? pot.braisedDryMinutes : 0)
+  const ofNobody = pot.timed.reduce((total, way) => total + (ways.has(way) ? 0 : minutesOf(way)), 0)
+  const spent = minutesOf(main) || ofNobody || (main === 'fry' ? pot.braisedDryMinutes : 0)
   const minutes = whole ? spent : all
   draft.lines.forEach((item, at) => {
     const way = pot.ways.get(at)

@@ -27,11 +27,11 @@ const STIRRED =
 const HOW = String.raw`(?:(?:[a-zß-öø-ɏ]+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
 const HOW_LONG = String.raw`(?: together| [a-zß-öø-ɏ]+ly| soft| golden| brown| (?:until|till) (?:just |very |they are |it is )?[a-zß-öø-ɏ]+(?: (?:and )?(?!in\b|with\b)[a-zß-öø-ɏ]+){0,2}?| to an? (?:[a-zß-öø-ɏ]+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
 /** "Crushed to a paste" names nothing that it is joined to. */
-const NOT_TO = String.raw`(?! an? (?:[a-zß-öø-ɏ]+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b| (?:an? |one |two |half |\d[ -])?(?:soft |hard )?(?:threads?|strings?|ball)\b)`
+const NOT_TO = String.raw`(?! (?:about|around|roughly|approx|~)| an? (?:[a-zß-öø-ɏ]+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b| (?:an? |one |two |half |\d[ -])?(?:soft |hard )?(?:threads?|strings?|ball)\b)`
 /** "Fried until golden in", "softened for 5 minutes in", "mixed to a paste with". */
 const DONE_IN = String.raw`${HOW}(?<done>${FRIED}|${STIRRED})(?<long>${HOW_LONG}) (?:in|into|with|w\/|to${NOT_TO}|\+|and|&)`
 const JOIN = new RegExp(
-  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to${NOT_TO}|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?!(?:an? )?(?:little|bit of|splash of|drop of) (?:[a-zß-öø-ɏ]+ )?water to an? (?:[a-zß-öø-ɏ]+ )?(?:paste|slurry))(?=(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
+  String.raw`(?:(?:,?\s+|\s+[-–]\s+)(?:${DONE_IN}|(?:\+|plus|and|with|to${NOT_TO}|&|as well as|along with|together with|followed by|(?:and )?then|(?<=\b(?:cubes?|pots?|powder|granules) )in))|,\s+(?:then|also|plus))\s+(?!(?:an? )?(?:little|bit of|splash of|drop of) (?:[a-zß-öø-ɏ]+ )?water to an? (?:[a-zß-öø-ɏ]+ )?(?:paste|slurry))(?=(?:about |around |roughly |approx\.? |~ ?)?(?:${NUMBER_PATTERN})(?:\s|[a-z]))`,
   'i',
 )
 /** "1 onion, 2 carrots", "300 g flour / 5 g yeast": a mark with an amount behind it. */

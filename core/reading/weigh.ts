@@ -1,6 +1,6 @@
 import { lessSure, type MeasuredBy } from '../recipe/vocabulary'
 import { foodIs, isFlour } from '../food/groups'
-import { inLeaves, inPairs } from './countedAs'
+import { inPortions, inPairs } from './countedAs'
 import { isMass, type Heap, type Measure, type Term } from './measures'
 import type { ReadLine } from './readLine'
 import { FALLBACK_UNIT_GRAMS, unitById } from './units'
@@ -299,7 +299,7 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
  * @returns grams as it goes into the bowl, with the low and high end and a note for every assumption
  */
 export function weighLine(stated: ReadLine, food: Food): Weighed {
-  const named = inPairs(inLeaves(stated, food), food)
+  const named = inPairs(inPortions(stated, food), food)
   const read = withGrams(named, food)
   const made = read.measures
     .map((measure) => ({ measure, grams: measureGrams(measure, food) }))
