@@ -1,3 +1,4 @@
+import { PREP_WORDS } from './lineName'
 import { DIGIT_NUMBER, readNumber, TENS, ONES } from './readNumber'
 import { remember } from './remember'
 import { unitByName, UNITS, type Unit } from './units'
@@ -15,6 +16,19 @@ export const UNIT_NAMES = UNITS.filter(({ kind }) => kind !== 'count')
 const UNIT = String.raw`(?:${UNIT_NAMES})(?![a-zß-öø-ɏ])`
 const NUMBER = DIGIT_NUMBER
 const START = String.raw`(?<![a-zß-öø-ɏ\d./-])`
+/** Sizes of tins and blocks as they are told. */
+const OUNCES: Readonly<Record<string, number>> = {
+  four: 4,
+  six: 6,
+  eight: 8,
+  ten: 10,
+  twelve: 12,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+}
+/** What a pack holds. */
+const HOLDS = String.raw`(?:about |around |roughly |approx\.? |~)?(?:${NUMBER}|one|two|three|four|five|six|eight|ten|twelve) ?(?:${UNIT}|sheets?|pieces?|rounds?|dis[ck]s?|wrappers?|circles?)`
 
 /** Parts that are said in words, with the fraction that says the same. */
 const PARTS: Readonly<Record<string, string>> = {
@@ -100,7 +114,9 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   {
     like: 'a cup and a half of milk',
     becomes: '1 1/2 cup milk',
-    pattern: rule(String.raw`(an?|one|\d{1,2}) (${UNIT}) and (?:an? )?(half|quarter|third)(?: of)?(?![a-zß-öø-ɏ])`),
+    pattern: rule(
+      String.raw`(an?|one|\d{1,2}) (${UNIT}) and (?:an? )?(half|quarter|third)(?: of)?(?![a-zß-öø-ɏ])`,
+    ),
     to: (_, whole, unit, part) => `${/^\d/.test(whole!) ? whole : 1} ${fractionOf(part!)} ${unit}`,
   },
   WHOLE_AND_PART,
@@ -146,10 +162,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   {
     like: 'chopped tomatoes 2 x 400g',
     becomes: '2 x 400 g tins chopped tomatoes',
-    pattern: new RegExp(
-      String.raw`^(${TINNED}),? (\d) ?[x×] ?(${TIN_GRAMS}) ?g(?: (?:tins?|cans?))?$`,
-      'gi',
-    ),
+    pattern: new RegExp(String.raw`^(${TINNED}),? (\d) ?[x×] ?(${TIN_GRAMS}) ?g(?: (?:tins?|cans?))?$`, 'gi'),
     to: (_, name, many, grams) => `${many} x ${grams} g tins ${name}`,
   },
   {
@@ -158,6 +171,62 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     pattern:
       /^(\d{1,2}|an?|one|two|three) (cans?|tins?|jars?|packs?|packets?|pots?|tubs?|bottles?|cartons?)(?: of)?,? (\d{1,4} ?(?:g|oz|ml)) (?=[a-zß-öø-ɏ]{3})/gi,
     to: (_, many, what, size) => `${many} (${size}) ${what} `,
+  },
+  {
+    like: "a pack of pastry, that's 375 g",
+    becomes: 'a pack of pastry (375 g)',
+    pattern: new RegExp(
+      String.raw`,?\s+(?:so |and )?(?:that(?:['’]s| is)|which is|so)\s+(${HOLDS}(?:,\s+${HOLDS})?)(?=\W*$)`,
+      'gi',
+    ),
+    to: (_, holds) => ` (${holds})`,
+  },
+  {
+    like: 'a pack of pastry, 2 sheets, 375 g',
+    becomes: 'a pack of pastry (2 sheets, 375 g)',
+    pattern: new RegExp(
+      String.raw`(?<=^(?:\d|an?|one|two) (?:packs?|packets?|packages?|boxe?s?|rolls?) (?:of )?[a-zß-öø-ɏ -]{3,30}),\s+(${HOLDS},\s+${HOLDS})(?=\W*$)`,
+      'gi',
+    ),
+    to: (_, holds) => ` (${holds})`,
+  },
+  {
+    like: '1 pie crust (2 crusts)',
+    becomes: '2 pie crusts',
+    pattern:
+      /^(?:1|an?|one)\s+(?!(?:[a-zß-öø-ɏ-]+ )*(?:packs?|packets?|packages?|pkg|box|tubs?)\b)((?:[a-zß-öø-ɏ-]+ )*([a-zß-öø-ɏ]{4,}))\s*\((\d{1,2}) \2s\)/gi,
+    to: (_, name, __, many) => `${many} ${name}s`,
+  },
+  {
+    like: 'a fifteen ounce tin of beans',
+    becomes: 'a 15 ounce tin of beans',
+    pattern: new RegExp(
+      String.raw`(?<=^(?:an?|one|two|three|four|\d) )(${Object.keys(OUNCES).join('|')})[- ](?=(?:ounce|oz|pound|lb)s?\b)`,
+      'gi',
+    ),
+    to: (_, ounces) => `${OUNCES[ounces!.toLowerCase()]!} `,
+  },
+  {
+    like: 'a two-inch piece of ginger',
+    becomes: '2 inch piece of ginger',
+    pattern:
+      /^(?:an? |one )?(\d(?:[./]\d)?|one|two|three|four)[- ]?(inch|cm|centimetre)[- ](?=(?:piece|knob|chunk|length|bit|nub)\b)/gi,
+    to: (_, many, unit) => `${ONES[many!.toLowerCase()] ?? many} ${unit} `,
+  },
+  {
+    like: '1/2 a tin of beans',
+    becomes: '1/2 tin of beans',
+    pattern: /^(\d\/\d|[¼½¾⅓⅔]) (?:of )?an? (?=[a-zß-öø-ɏ])/gi,
+    to: (_, part) => `${part} `,
+  },
+  {
+    like: '3 carrots, about 2 cups grated',
+    becomes: '3 carrots (about 2 cups grated)',
+    pattern: new RegExp(
+      String.raw`(?<=^(?:\d|an?|one|two|three|[½¼¾])[^,()]*),\s+((?:about|approx\.?|around|roughly|~) ?(?:${NUMBER}) ?(?:${UNIT}),? (?:${PREP_WORDS})(?:,? (?:and |& )?(?:${PREP_WORDS}))?)(?=\W*$)`,
+      'gi',
+    ),
+    to: (_, again) => ` (${again})`,
   },
   {
     like: 'box of 6 eggs',
@@ -317,7 +386,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
 ]
 
 const MAY_HOLD =
-  /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|size|\bbox|\broll|\b(?:and a)\b|(?:tsp|tbsp|spoon)$/i
+  /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|size|\binch|ounce|\b(?:that|which|it)(?:['’]s| is)\b|\bbox|\broll|\b(?:and a)\b|(?:tsp|tbsp|spoon)$/i
 
 /**
  * A line with its amounts in one form: "a cup and a half of milk", "quarter of a kilo", "200/250 g" become "1 1/2 cup

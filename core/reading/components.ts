@@ -15,7 +15,8 @@ const coreName = (name: string) =>
     )
     .join(' ')
 
-const STARTERS = /\b(?:starter|sponge|tangzhong|roux|poolish|levain|preferment|pre-ferment|biga|flax egg)\b/i
+const STARTERS =
+  /\b(?:starter|sponge|tang ?zhong|yudane|old dough|yeast mix(?:ture)?|roux|poolish|levain|preferment|pre-ferment|biga|flax egg)\b/i
 
 /** Whether a line means the component of that name: "the gravy", "200 g seitan, diced", "masala from above". */
 function refersTo(item: ReadIngredient, name: string): boolean {

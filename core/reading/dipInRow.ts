@@ -8,7 +8,8 @@ const LIST_BEHIND = new RegExp(
 )
 /** No sentence goes on behind a number with a point in it. */
 const SENTENCE_ENDS = /[.!](?= +[a-zß-öø-ɏ])(?<!\b(?:tsp|tbsp|tbs|oz|lb|approx|c)\.)/i
-const COUNTED = /^\W*for (?:about )?(\d{1,3}(?:\s?[-–]\s?\d{1,3})?) ((?:[a-zß-öø-ɏ]+ )?[a-zß-öø-ɏ]+)\s*:\s*([^:]+)$/i
+const COUNTED =
+  /^\W*for (?:about )?(\d{1,3}(?:\s?[-–]\s?\d{1,3})?) ((?:[a-zß-öø-ɏ]+ )?[a-zß-öø-ɏ]+)\s*:\s*([^:]+)$/i
 const HAS_FLOUR = /\b(?:flours?|maida|atta|masa)\b/i
 const LEAST_LISTED = 3
 /** "For 12 blini: 3 eggs, 500 ml milk, 250 g flour": so many, and the dough that they are of; else the row as it is. */

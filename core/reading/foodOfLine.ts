@@ -115,7 +115,9 @@ const ONE_MAKING =
 /** "Warm milk (I use oat)": what this cook takes, and what the line allows instead. */
 export function asUsed(read: ReadLine, foods: Foods): ReadLine {
   for (const word of read.prep) {
-    const used = /^(?:i|we) (?:use|used|like|prefer|take)(?: the)? ([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)$/i.exec(word)?.[1]
+    const used = /^(?:i|we) (?:use|used|like|prefer|take)(?: the)? ([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)$/i.exec(
+      word,
+    )?.[1]
     const plain = used ? matchFood(read.name, foods) : null
     if (!used || !plain) continue
     const named = matchFood(`${used} ${read.name.split(' ').at(-1)!}`, foods)
@@ -182,7 +184,8 @@ const OF_KIND =
 /** "Peeled and boiled": that it was peeled changes no state. */
 const PEELED_FIRST = /^(?:peeled|skinned|scrubbed|washed)\s+(?:and|&|then)\s+/i
 /** "X for the Y", "X from the Y". */
-const FOR_WHAT = /^([a-zß-öø-ɏ][a-zß-öø-ɏ -]+?) (?:for|from) (?:the |your |a )[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?$/i
+const FOR_WHAT =
+  /^([a-zß-öø-ɏ][a-zß-öø-ɏ -]+?) (?:for|from) (?:the |your |a )[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?$/i
 
 const hasAllergen = (food: Food, one: Food['allergens'][number]) =>
   food.allergens.includes(one) || food.possibleAllergens.includes(one)

@@ -6,7 +6,7 @@ import { readLine } from './readLine'
 
 /** What a line says at its end that all of it may be for. */
 export const FOR_ALL =
-  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|(?:egg ?)?wash(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?)|on the side|(?:scattered |sprinkled )?on top)$/i
+  /,?\s*((?:for|to) (?:brush(?:ing)?|glaz(?:e|ing)|sprinkl(?:e|ing)|seal(?:ing)?|(?:egg ?)?wash(?:ing)?|finish(?:ing)?|top(?:ping)?|serv(?:e|ing)|dip(?:ping)?|garnish|decorat(?:e|ing))(?:\s.*)?|for (?:the )?(?:tops?|edges?|(?:egg ?)?wash|glaze|topping)|on the side|(?:scattered |sprinkled )?on top)$/i
 
 const SERVES = /\b(?:serv|dip|side)/i
 /** What is brushed or strewn on a piece. Common practice, no source. */

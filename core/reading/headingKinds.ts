@@ -45,7 +45,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
     'filling',
-    /^(?:the )?(?:meat|keema|kheema|kefta|kofta|pino|picadillo|mince)(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|inner|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|mixture|centres?|centers?|custard(?: cream)?|cr[eè]me p[aâ]tissi[eè]re)\b/,
+    /^(?:the )?(?:meat|keema|kheema|kefta|kofta|pino|picadillo|mince)(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|inner|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|(?<!\byeast )mixture|centres?|centers?|custard(?: cream)?|cr[eè]me p[aâ]tissi[eè]re)\b/,
   ],
   [
     'pan',
@@ -53,7 +53,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'component',
-    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tangzhong|water roux|sponge|starter|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix|(?:soup|stock|meat|broth|pork|chicken) jelly|jellied stock|aspic)\b|^(?:the )?jelly$/,
+    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tang ?zhong|yudane|water roux|sponge|starter|old dough|yeast mix(?:ture)?|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix|(?:soup|stock|meat|broth|pork|chicken) jelly|jellied stock|aspic)\b|^(?:the )?jelly$/,
   ],
   [
     'shell',
@@ -61,6 +61,8 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
 ]
 
+const BETWEEN_LAYERS =
+  /^(?!.*\b(?:filling|stuffing|cheese)\b).*\b(?:in ?between|between|for|to brush|to wet|to moisten|brushing) (?:the )?(?:layers|sheets|leaves)\b/
 const LEAD = /^(?:for|to make(?![ -]ahead)|make(?![ -]ahead)|prepare)\s+(?:the\s+|your\s+)?/
 /** Which part, or what else, the words of a heading name; null for words that name none. */
 export const kindOf: (name: string) => HeadingKind | null = remember(findKind)
@@ -88,6 +90,8 @@ function findKind(name: string): HeadingKind | null {
   const bare = plain.replace(/^for the /, '')
   // "Topping / filling" of a boat that stays open is what it holds.
   if (/\btopping/.test(plain) && /\bfilling/.test(plain)) return 'filling'
+  // "Sauce between the layers" is brushed on them.
+  if (BETWEEN_LAYERS.test(plain)) return 'finish'
   // "For frying the pockets" lists a fat; "frying the pockets" leads steps.
   const isForPan = /^for the (?:frying|griddling|steaming|boiling)\b/.test(plain)
   for (const [kind, pattern] of KINDS)

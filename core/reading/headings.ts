@@ -124,7 +124,9 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   if (/\bto taste\b|\bas (?:required|needed)\b/i.test(name)) return null
   // "Water to make a soft dough" is poured, and says how much.
   if (
-    /^(?:[a-zß-öø-ɏ]+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee)\s+(?:to|for|as|enough)\b/i.test(name)
+    /^(?:[a-zß-öø-ɏ]+ ){0,2}(?:water|milk|curd|yogh?urt|buttermilk|oil|ghee)\s+(?:to|for|as|enough)\b/i.test(
+      name,
+    )
   )
     return null
 
@@ -217,6 +219,10 @@ function findHeading(line: string, round: Surroundings): Heading | null {
     read.name.split(/\s*(?:,|&|\+|\band\b)\s*/).every((one) => matchFood(one, round.foods!)?.how === 'exact')
   )
     return null
+  // "Sponge" over its flour and yeast, before the rest of the dough; "starter" alone may be bought.
+  const startsDough = STARTS_DOUGH.exec(plain.trim())
+  if (startsDough && round.next === 'amount' && (!startsDough[1] || round.opens || round.blankBefore))
+    return made('component')
   // "the gravy" inside a list stands for what is made elsewhere.
   if (kind === 'component' && !/^for /i.test(name) && !(round.blankBefore && round.next === 'amount'))
     return null
@@ -226,7 +232,7 @@ function findHeading(line: string, round: Surroundings): Heading | null {
     return (kind === 'finish' || kind === 'dip') && round.blankBefore && round.next === 'amount'
       ? made(kind)
       : null
-  if (/^(?:for|to) /i.test(name) && words <= 5) return made(kind)
+  if (/^(?:for|to) /i.test(name) && words <= (kind === 'finish' ? 6 : 5)) return made(kind)
   if (kind === 'same')
     return round.blankBefore || round.next === 'amount'
       ? /\b(?:dry|wet)\b/i.test(name)
@@ -257,6 +263,9 @@ const KINDS_NAMED = /\b(?:dough|pastry|filling|stuffing|frying|serving|sauce|dip
 /** "To make the dough" over its lines. */
 const MAKES_PART =
   /^(?:to )?(?:make|prepare) (?:the )?(?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|crust|filling|stuffing|wrappers|skins)$/i
+
+const STARTS_DOUGH =
+  /^(?:the )?(?:(?:(starter|levain)|sponge|tang ?zhong|yudane|(?:water|flour|milk) roux|poolish|pre-?ferment|biga|old dough|yeast mix(?:ture)?)|(?:starter|levain)(?= for ))(?: for (?:the )?doughs?)?$/i
 
 /** A phrase of a few words whose last word names a part. */
 const USUAL =

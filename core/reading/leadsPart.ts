@@ -124,7 +124,8 @@ export function leadsPart(
   return true
 }
 
-const TELLS = /^\(no [a-zß-öø-ɏ]+ in\b|\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
+const TELLS =
+  /^\(no [a-zß-öø-ɏ]+ in\b|\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
 
 /** Lines of a part that is listed before another begins without an empty line. Our own choice. */
 const LEAST_ABOVE = 3

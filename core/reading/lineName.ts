@@ -50,10 +50,13 @@ export function nameApart(text: string, prep: string[]): { name: string; alterna
       },
     )
     // "Chicken cooked tikka style & diced".
-    .replace(/\s+((?:cooked|marinated|prepared|done)\s+(?:[a-zß-öø-ɏ]+\s+){0,3}style\b.*)$/i, (_, how: string) => {
-      prep.push(how.trim())
-      return ''
-    })
+    .replace(
+      /\s+((?:cooked|marinated|prepared|done)\s+(?:[a-zß-öø-ɏ]+\s+){0,3}style\b.*)$/i,
+      (_, how: string) => {
+        prep.push(how.trim())
+        return ''
+      },
+    )
     // "Chuck in 5 mm dice": how it is cut, behind the name.
     .replace(
       /\s+in(?:to)?\s+(?:(?:\d+(?:\.\d+)?\s*(?:cm|mm|inch)|small|large|fine|tiny|little|thin|rough|neat)\s+)+(?:dice|cubes?|pieces|chunks|strips|slices|matchsticks|florets|rings|rounds|wedges|batons)$/i,

@@ -105,6 +105,8 @@ export function aromaticsInRow(raw: string, foods: Foods): LinePart[] | null {
     names.push(words.slice(at, at + length).join(' '))
     at += length
   }
+  // "King Edward potatoes": a kind and what it is a kind of are one food.
+  if (new Set(names.map((name) => matchFood(name, foods)?.food.id)).size === 1) return null
   return names.length > 1 ? shareOut(raw, names) : null
 }
 

@@ -123,12 +123,12 @@ export function readMeasure(text: string): MeasureRead | null {
 
 /** "2 x 400 g cans", "2 400-g cans", "2 (400 g) cans", "a 400 g can": so many containers of a stated weight. */
 const CONTAINERS = new RegExp(
-  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\.?\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?)\b(?!\s+gourds?)(?:\s*\([^)]*\))?`,
+  String.raw`^(?:(${NUMBER_PATTERN})(?:\s*[x×]\s*|\s+|\s*(?=\()))?\(?\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ounces?|ml|lb|l)\.?\s*\)?[\s-]*(cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?|containers?|boxe?s?|logs?|trays?)\b(?!\s+gourds?)(?:\s*\([^)]*\))?`,
   'i',
 )
 
 const CONTAINER_WORD =
-  /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?)\b/i
+  /\b(?:cans?|tins?|jars?|packets?|packs?|packages?|blocks?|bags?|sachets?|sheets?|envelopes?|bottles?|tubs?|pots?|balls?|cartons?|tubes?|pouch(?:es)?|containers?|boxe?s?|logs?|trays?)\b/i
 
 /** "1 x 375 g puff pastry", "3 × 50 g balls": so many of a stated weight. */
 const SO_MANY_OF = /^(\d{1,2})\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*-?\s*(g|gr|gm|grams?|kg|oz|ml|lb)\b(?!\s*[x×/])/i

@@ -63,7 +63,7 @@ export const gramsOf = (amount: string, food: Food) =>
 const FAT = String.raw`(?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee|lard|margarine|dripping)`
 /** "About 2 tbsp of the melted butter", "half a teaspoon of ghee". */
 const soMuch = (name: string) =>
-  String.raw`(?<${name}>(?:about |~)?(?:[\d¼½¾][\d./ –-]*|half an?|an?|one|two|three)\s*(?:heaped |level |good )?(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knobs?|g|ml|cups?|T|t)) (?:of )?(?:the )?(?:hot |melted )?${FAT}(?: or [a-zß-öø-ɏ]+)?`
+  String.raw`(?<${name}>(?:about |~)?(?:[\d¼½¾][\d./ –-]*|half an?|a (?:few|couple(?: of)?)|an?|one|two|three|four)\s*(?:heaped |level |good )?(?:tbsp|tablespoons?|tsp|teaspoons?|spoons?|spoonfuls?|knobs?|g|ml|cups?|T|t)) (?:of )?(?:the )?(?:hot |melted )?${FAT}(?: or [a-zß-öø-ɏ]+)?`
 /** "1 tsp ghee per paratha", "1 tsp of oil on each side", "fry each in 1 tsp butter". */
 const PER_PIECE_FAT = recalled(
   new RegExp(

@@ -204,6 +204,11 @@ export function plainLine(raw: string): string {
       /^((?:\d|an?|one|two) (?:rolls?|packs?|packets?|sheets?|blocks?|tins?|cans?|jars?|tubs?|bags?|box|boxes|tubes?) (?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ' -]{2,40}?),? (?:about |approx\.? |~)?(\d{2,4} ?(?:g|ml|oz|kg)|\d(?:\.\d)? ?(?:kg|lb))$/i,
       '$1 ($2)',
     )
+    // "Milk warmed to 40C".
+    .replace(
+      /(?<=[a-zß-öø-ɏ]) ((?:warmed|heated|cooled|chilled) (?:up |down )?to (?:about )?\d{2,3} ?°? ?(?:[CF]\b|degrees)?)/i,
+      ', $1',
+    )
     // "Pastry for a double-crust 9-inch pie (about 600 g)".
     .replace(
       /^(?:short ?crust )?pastry (?:dough )?(?:for|to make) (?:an? |one )?(?:\d{1,2}[- ]?(?:inch|cm|")[- ])?(?:double|single|two|2)[- ]crust(?:,? \d{1,2}[- ]?(?:inch|cm|"))? pie\b/i,
@@ -362,8 +367,9 @@ export function plainLine(raw: string): string {
       ) => `${many} ${front ?? behind} ${sized ?? food}`,
     )
     // "Cashews few, broken": the amount behind the name.
-    .replace(/^([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?) (few|little|some)(?=\s*(?:,|\(|$))/i, (_, food: string, some: string) =>
-      /^little$/i.test(some) ? `a little ${food}` : `${some} ${food}`,
+    .replace(
+      /^([a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?) (few|little|some)(?=\s*(?:,|\(|$))/i,
+      (_, food: string, some: string) => (/^little$/i.test(some) ? `a little ${food}` : `${some} ${food}`),
     )
     // "Milk 270 warm", "butter 60 soft": how warm it is, behind its bare grams.
     .replace(

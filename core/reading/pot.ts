@@ -107,7 +107,8 @@ export class Pot {
       BOILS.test(text) &&
       lines.length > 0 &&
       lines.every((at) => !this.ways.has(at))
-    const isNew = this.hot === null && lines.length > 0 && lines.every((at) => !this.ways.has(at))
+    const isNew =
+      this.hot === null && !this.isDrained && lines.length > 0 && lines.every((at) => !this.ways.has(at))
     if (isOtherPot) this.added.clear()
     if (isOtherPot || isNew) this.number++
     for (const at of this.added) this.ways.set(at, isDry && UNTIL_DRY.test(text) ? 'fry' : own)

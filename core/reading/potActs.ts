@@ -139,6 +139,7 @@ const IN_POT = {
     fits: ({ text, named }, { pot, lines }) =>
       pot.hot !== null &&
       COMBINES.test(text) &&
+      !isSlurry(text, named, lines) &&
       // What seasons a blended sauce is cooked with it.
       (!BLENDS.test(text) || !named.length || named.some((at) => !flavours(lines.foodOf(at)))),
     does: ({ text, named }, scene) => {
@@ -202,6 +203,14 @@ const IN_POT = {
     does: ({ named }, { pot }) => pot.setAside(named),
   },
 } satisfies Record<string, Act>
+
+/** "Mix the cornflour with 1 tbsp water" beside a hot pot: it is made to be poured in. */
+const isSlurry = (text: string, named: readonly number[], lines: PotLines): boolean =>
+  /\bwith\b/i.test(text) &&
+  named.some((at) => isThickener(lines.foodOf(at))) &&
+  named.every((at) => isThickener(lines.foodOf(at)) || isPoured(lines.foodOf(at)))
+const isThickener = (food: Food | null): boolean => /starch|arrowroot/.test(food?.id ?? '')
+const isPoured = (food: Food | null): boolean => food !== null && foodIs(food, 'pours')
 
 const flavours = (food: Food | null): boolean =>
   food !== null && (foodIs(food, 'seasons') || isAromatic(food))

@@ -50,7 +50,8 @@ export interface Stretch {
 const SEASONS = /\b(?:powders?|spices|masalas?)\b/i
 
 /** "Grind the peas with the ginger to a smooth paste". */
-const GRINDS = /^\W*(?:grind|crush|pound)\b[^.;]*\b(?:to|into) (?:an? )?(?:[a-zß-öø-ɏ]+ )?(?:paste|pur[ée]e)\b/i
+const GRINDS =
+  /^\W*(?:grind|crush|pound)\b[^.;]*\b(?:to|into) (?:an? )?(?:[a-zß-öø-ɏ]+ )?(?:paste|pur[ée]e)\b/i
 
 /** "Fry with the onion": a verb whose object was named before. */
 const WITH_OTHERS =

@@ -71,7 +71,7 @@ export const STRETCHES =
 
 /** "Mix with the cheese": what has been cooked is out of its pot. */
 export const COMBINES = recalled(
-  /^\W*(?:then )?(?:(?:chop|squeeze|drain|cool|flake|shred|grate|crumble|dice|slice|blitz|pur[ée]e)(?: (?:it|them|well|up|finely|roughly))* (?:and|then|&) )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:(?:[a-zß-öø-ɏ]+ ){0,4}with\b|(?:all|everything|it all|them all)\b)|^\W*(?:then )?(?:blitz|blend|pulse|process|whizz) (?:[a-zß-öø-ɏ]+ ){0,2}with\b/i,
+  /^\W*(?:then )?(?:(?:chop|squeeze|drain|cool|flake|shred|grate|crumble|dice|slice|blitz|pur[ée]e)(?: (?:it|them|well|up|finely|roughly))* (?:and|then|&) )?(?:mix|combine|toss|mash|crush|work|fork|beat) (?:(?:[a-zß-öø-ɏ]+ ){0,4}with\b|(?:all|everything|it all|them all)\b)|^\W*(?:then )?beat in (?!.*\b(?:flour|milk)\b)|^\W*(?:then )?(?:blitz|blend|pulse|process|whizz) (?:[a-zß-öø-ɏ]+ ){0,2}with\b/i,
 )
 
 /** "A pound of beef one onion two cloves of garlic": told what there is, and nothing done with it yet. */

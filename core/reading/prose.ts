@@ -81,8 +81,8 @@ const PAN_OF_PIECES =
 const WATER_UNDER_LID = /\bwater\b[^.;]{0,30}\b(?:lid|cover)\b[^.;]{0,30}\b(?:steam|min)/i
 
 const CONTEXT: readonly [PartKind, RegExp][] = [
-  ['dip', /\b(?:dip|dipping sauce|for the sauce|chutney|serve with|to serve)\b/i],
-  ['finish', /\b(?:brush|glaze|egg ?wash|sprinkle)\b/i],
+  ['dip', /\b(?:dip|dipping sauce|for the sauce(?! (?:in ?)?between\b)|chutney|serve with|to serve)\b/i],
+  ['finish', /\b(?:brush|glaze|egg ?wash|sprinkle|between (?:the )?(?:layers|sheets))\b/i],
   ['filling', /\b(?:filling|stuffing|inside)\b/i],
   ['shell', /\b(?:dough|pastry|knead|crust)\b/i],
 ]
@@ -103,7 +103,7 @@ function stretchesOf(text: string): string[] {
 
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
 const WEIGHS_ABOUT =
-  /^ (?:(?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
+  /^(?:,? (?:that(?:['’]s| is)|which is|so) (?:[a-zß-öø-ɏ\d]+ (?:sheets?|pieces?|rounds?|dis[ck]s?),? (?:and )?)?(?:about |around )?\d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b| (?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)| \((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
 /** "Spinach wilted and squeezed out". */
 const SQUEEZED = /^ (?:and |then |wilted and )(squeezed)(?: (?:out|dry|well))?\b/i
 /** The foods with amounts in a stretch of speech, wherever they stand. */

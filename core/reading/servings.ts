@@ -238,9 +238,8 @@ function promisedIn(stated: string): Yields | null {
     return { pieces: many, servings: many, perServing: null, whole: true, rest: '' }
   }
   // "One strudel = 6 portions": one is made.
-  const single = /^\W*(?:one|1) (?!batch|recipe|quantity|of\b)[a-zß-öø-ɏ]+ (?:=|serves|feeds|is enough for)/i.test(
-    plain,
-  )
+  const single =
+    /^\W*(?:one|1) (?!batch|recipe|quantity|of\b)[a-zß-öø-ɏ]+ (?:=|serves|feeds|is enough for)/i.test(plain)
   const batch = BOUGHT_TIMES.test(plain) ? null : times.exec(plain)
   const inPassing =
     made && !made[2]

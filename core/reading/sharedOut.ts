@@ -34,7 +34,8 @@ const AND_SOME = new RegExp(
 )
 const BARE_FOR_FRYING =
   /(\+|&|\band|\bplus) (?=(?:for|to) (?:the )?(?:(?:deep|shallow|pan)?[- ]?fry(?:ing)?|brush(?:ing)?|roast(?:ing)?|griddl(?:e|ing)|cook(?:ing)? on)\b)/i
-const NAME_AND_NUMBER = /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,28}?)(?::|\s*[-–]|,)\s*(\d{1,2}) (?=\((?:one|half|1|½)\b)/i
+const NAME_AND_NUMBER =
+  /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,28}?)(?::|\s*[-–]|,)\s*(\d{1,2}) (?=\((?:one|half|1|½)\b)/i
 const NAME_IN_FRONT = new RegExp(
   String.raw`^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,28}?)(?:,|\s*[-–:])?\s+(${NUMBER}\s*(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ]))(?=${JOINT})`,
   'i',

@@ -152,7 +152,8 @@ const AMONG_OTHERS =
 /** Where a spoon is of what goes in, and of nothing else. */
 const SPOONED =
   /\b(?:fill(?:ing|ed)?|put|place|spread|keep|spoon|each|per|every|stuff(?:ing|ed)?|with|drop|heap|mound|lay)\b/i
-const EACH_OF = /^\s*each(?: of)? ((?:[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?, )*[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?,? (?:and|&) [a-zß-öø-ɏ]+)/i
+const EACH_OF =
+  /^\s*each(?: of)? ((?:[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?, )*[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?,? (?:and|&) [a-zß-öø-ɏ]+)/i
 /** "In butter (2 tbsp per dozen)". */
 const FAT_AHEAD = /\b(?:oil|butter|ghee|lard)\W*\(\W*$/i
 const OF_THE_PAN =

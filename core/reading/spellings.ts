@@ -102,7 +102,10 @@ function spelled(line: string): string {
       )
       .replace(/\bspringwater\b/gi, 'spring water')
       .replace(/\bw\/o\b/gi, 'without')
-      .replace(/\bw(?:\/|\.)\s?(?=[a-zß-öø-ɏ½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=[a-zß-öø-ɏ] )w (?=[a-zß-öø-ɏ])/gi, 'with ')
+      .replace(
+        /\bw(?:\/|\.)\s?(?=[a-zß-öø-ɏ½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=[a-zß-öø-ɏ] )w (?=[a-zß-öø-ɏ])/gi,
+        'with ',
+      )
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(WRONG, (word) => inItsCase(MEANT.get(word.toLowerCase())!, word))
       .replace(FLOWER, 'flour')

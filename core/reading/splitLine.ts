@@ -63,6 +63,8 @@ const EVERY_JOIN = new RegExp(JOIN, 'gi')
 /** So many places of one line are tried at which it may go on to another food. */
 const MAX_JOINS = 12
 const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
+const ZEST_AND_JUICE =
+  /^(?:(?:(?:the )?(?:(?:finely )?grated )?|the )zest of (?<many>an?|one|\d) (?<fruit>lemon|lime|orange)s?(?:,? and| \+| &|,)? (?:the )?juice of (?:half|½|1\/2)(?: (?:of (?:it|one)|an? \w+|it|lemon|lime|orange))?|(?<of>an?|one|1) (?<whole>lemon|lime|orange)[,:]? (?:finely grated )?zest(?: of (?:it|all))?(?:,? and| \+| &|,) (?:the )?(?:half (?:of )?(?:the |its )?juice|juice of half))\W*$/i
 /** "S&P generous". */
 const MUCH = /\s+(?:generous(?:ly)?|plenty|lots)$/i
 /** "2 parts soy drink to 1 part syrup". */
@@ -129,9 +131,12 @@ const bareName = (text: string): string =>
 const UNTIL_DONE =
   /\s+(?:(?:until|till)\s[^,;()\d]*|for (?:about )?\d[\d-]* ?min\w*)(?:,?\s*(?:and |then )*(?:cooled|chilled|drained|chopped|mashed|squeezed))*$/i
 const AND_BETWEEN = /[a-zß-öø-ɏ]\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/i
+/** "20 g melted": of what stands in front. */
+const DONE_ALONE = new RegExp(`^${PREP_WORDS}(?:,? (?:and |& )?${PREP_WORDS})*$`, 'i')
 const KIND_OF_FLOUR =
   /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
-const ONE_OF = /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|those|your|my)\b)([a-zß-öø-ɏ].*)$/i
+const ONE_OF =
+  /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|those|your|my)\b)([a-zß-öø-ɏ].*)$/i
 /** What joins ingredients, or says what is done with one. */
 const MARKED = /[,;+&]|(?<!\d)\/|\/(?!\d)|\b(?:and|plus|or|with|in)\b/i
 /** "Salt and pepper", "peeled and diced": joined, and no mark between two foods. */
@@ -160,6 +165,10 @@ const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((
     const liquid = /\b(?:water|milk)\b/i.exec(readLine(before.text).name)?.[0]
     if (liquid && /^(?:cold|hot|warm|boiling|tepid|lukewarm|cool|iced?)$/i.test(bareName(part.text)))
       return { ...part, text: `${part.text} ${liquid}` }
+    // "50 g butter, plus 20 g melted": so is the butter.
+    const own = readLine(part.text)
+    if (own.measures.length && DONE_ALONE.test(own.name) && matchFood(own.name, foods)?.how !== 'exact')
+      return { ...part, text: part.text.replace(own.name, `${readLine(before.text).name}, ${own.name}`) }
     // "2 tablespoons soy, one of oyster sauce": so is the spoon.
     const [, many, food] = ONE_OF.exec(part.text) ?? []
     const unitId = many ? readLine(before.text).measures[0]?.at(-1)?.unitId : null
@@ -276,6 +285,12 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       ...both([`${equal[3]!} ${equal[1]!}`, `${equal[3]!} ${equal[2]!}`]),
       ...(equal[4] ? split(equal[4], foods) : []),
     ]
+  // "Zest of 1 lemon and juice of half", "1 lemon, zest and half the juice".
+  const zest = ZEST_AND_JUICE.exec(raw.trim())?.groups
+  if (zest) {
+    const fruit = (zest.fruit ?? zest.whole)!
+    return both([`zest of ${zest.many ?? zest.of} ${fruit}`, `juice of 1/2 ${fruit}`])
+  }
   const ratio = RATIO.exec(raw)
   if (ratio) return both([ratio[1]!, ratio[2]!])
   if (/^salt (?:and |& )?(?:black )?pepper$/i.test(raw.trim())) return both(['salt', 'black pepper'])
@@ -313,6 +328,10 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     const last = listed.findIndex((piece) => /and|&|\+/.test(piece.joint))
     const names = last < 0 ? listed : listed.slice(0, last + 1)
     const rest = last < 0 ? [] : listed.slice(last + 1)
+    // "A handful each parsley and dill, chopped": both are.
+    const done = rest.map(({ text }) => text).join(', ')
+    if (names.length > 1 && DONE_ALONE.test(done))
+      return both(names.map(({ text }) => `${each[1]} ${text}, ${done}`))
     if (names.length > 1)
       return [
         ...both(names.map(({ text }) => (readNumber(text) ? text : `${each[1]} ${text}`))),

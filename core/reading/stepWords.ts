@@ -18,7 +18,7 @@ const WORKS_ON_WHAT = new RegExp(
 
 /** "sprinkle of mixed herbs", "squeeze of lemon": an amount, not an instruction. */
 const NOUN_AMOUNT =
-  /^(?:a |good |big |small |little |generous )*(?:(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|dusting|scattering|oil|flour|dip|dips|brown|warm|cool)\s+(?:of\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,|(?:about )?[\d¼½¾⅓⅔])|(?:mix|blend|cover|press|set|roll|rolls|slice|slices|line|pan)\s+of\b|pan (?:for|,))/i
+  /^(?:a |good |big |small |little |generous )*(?:(?:sprinkle|sprinkling|squeeze|splash|drizzle|dash|pinch|grating|grind|twist|knob|dusting|scattering|oil|flour|dip|dips|brown|warm|cool)\s+(?:of\b|each of (?!the\b|them\b|these\b)|each (?:salt|pepper|sugar)\b|sugar\b|onions?\b|rice\b|flour\b|water\b|milk\b|for\b|to (?:taste|serve|fry)\b|as\b|,|(?:about )?[\d¼½¾⅓⅔])|(?:mix|blend|cover|press|set|roll|rolls|slice|slices|line|pan)\s+of\b|pan (?:for|,))/i
 
 /** "Rubbed in, chilled an hour", "browned the beef": work that is told of afterwards. */
 const WAS_DONE =
@@ -53,7 +53,6 @@ const OF_PART =
   /^\W*(?:(?:and|so|now|then|next|meanwhile),? )?for (?:the |your |our |my )(?:[a-zß-öø-ɏ]+ ){0,2}?(?:dough|pastry|filling|stuffing|crust|sauce|dip|topping|glaze|wash|syrup|base)(?:,\s+(?!(?:flour|oil|salt|water)\b)|\s+(?=(?:just |simply )?(?:[a-zß-öø-ɏ]+) (?:the|an?|your|some|one|two|together|everything)\b)(?!(?:flour|oil|salt|water|you|we|i|use|take|get)\b))/i
 
 const works = (text: string): boolean =>
-  ((VERB.test(text) || WORKS.test(text)) && !NOUN_AMOUNT.test(text)) ||
+  ((VERB.test(text) || WORKS.test(text) || WORKS_ON_WHAT.test(text)) && !NOUN_AMOUNT.test(text)) ||
   WAS_DONE.test(text) ||
-  DONE_AND_DONE.test(text) ||
-  WORKS_ON_WHAT.test(text)
+  DONE_AND_DONE.test(text)

@@ -26,7 +26,8 @@ const LEADS: readonly RegExp[] = [
 /** What leads only in speech, where no row has named the dish: "for the empanadas I do three cups …". */
 const SPOKEN_LEAD = /^(?:for|to make|(?:when|whenever|if) (?:i|we|you) make) /i
 /** "My sister in law's lentil fatayer": whose it is goes with the talk. */
-const WHOSE = /^(?:the|my|our|some|an?|your|his|her|their)\s+(?:(?:[a-zß-öø-ɏ]+[ -]){0,4}[a-zß-öø-ɏ]+['’]s )?/i
+const WHOSE =
+  /^(?:the|my|our|some|an?|your|his|her|their)\s+(?:(?:[a-zß-öø-ɏ]+[ -]){0,4}[a-zß-öø-ɏ]+['’]s )?/i
 
 /** What comes behind a name by itself says that it was talk: "as promised", "that I brought on Friday". */
 const TAIL = new RegExp(

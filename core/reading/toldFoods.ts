@@ -65,6 +65,9 @@ const AMOUNT_ALONE = new RegExp(
   String.raw`^((?:about |around |roughly |say )?(?:${NUMBER_PATTERN}) ?(?:an? )?(?:g|grams?|kg|kilos?|ml|lit(?:re|er)s?|oz|lbs?|pounds?|tbsp|tsp|cups?|tablespoons?|teaspoons?))(?: of (?:it|that|them)| in all| or so)?$`,
   'i',
 )
+const WHICH_IS = /^(?:so |and )?(?:that(?:['’]s| is)|which is|it(?:['’]s| is)) /i
+const SHEETS_ALONE = /^\S+ (?:sheets?|pieces?|rounds?|dis[ck]s?)$/i
+const WEIGHED = /\d ?(?:g|kg|ml|l|oz|lbs?|grams?|kilos?)\b|\(/i
 /** What stands for something that has been named. */
 const NAMED_BEFORE = /^(?:the|it|them|this|that|these|those|all|everything|rest|remaining|both|each|every)\b/i
 /** "Eight of the stuffing", "30 g of the filling": of what has been made. */
@@ -132,6 +135,8 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
   let verb = ''
   /** A food that the piece before named without an amount. */
   let named: NamedFood | null = null
+  /** A food that the piece before counted and did not weigh. */
+  let counted: ToldFood | null = null
   for (const piece of piecesOf(sentence)) {
     const led = withoutLeads(piece)
     if (led.verb) verb = led.verb
@@ -142,6 +147,15 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
     const amount = before ? AMOUNT_ALONE.exec(bare)?.[1] : undefined
     if (before && amount && !found.some((one) => one.food.id === before.food.id)) {
       found.push({ text: `${amount} ${before.text}`, food: before.food, verb })
+      continue
+    }
+    // "One pack of pastry, that's five sheets, 500 g": how much the one before is.
+    const more = bare.replace(WHICH_IS, '')
+    const weight = AMOUNT_ALONE.exec(more)?.[1]
+    const last: ToldFood | null = counted
+    counted = SHEETS_ALONE.test(more) ? last : null
+    if (last && weight) {
+      last.text = `${last.text} (${weight})`
       continue
     }
     if (!bare || NAMED_BEFORE.test(bare) || isHeatOrTime(bare) || OF_THE_PIECES.test(bare)) continue
@@ -157,8 +171,10 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       const line = (behind ? wholeLine(bare, foods) : null) ?? lineIn(bare, foods)
       if (!line && GLOSSED.test(bare)) found.push(...glossed(bare, foods).map((one) => ({ ...one, verb })))
       // "Make a pastry" buys none.
-      if (line && !(/^an?\s/i.test(bare) && /^(?:pastry|wrapper|bread)$/.test(line.food.group)))
+      if (line && !(/^an?\s/i.test(bare) && /^(?:pastry|wrapper|bread)$/.test(line.food.group))) {
         found.push({ ...line, verb })
+        counted = WEIGHED.test(line.text) ? null : found.at(-1)!
+      }
       continue
     }
     const food = bare.split(/\s+/).length <= 3 ? matchFood(bare, foods) : null

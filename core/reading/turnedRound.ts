@@ -57,7 +57,8 @@ function nounInFront(raw: string, foods: Foods): string | null {
   )
     return null
   // "Onion fried" is an onion that somebody fries.
-  if ([noun!, ...kind].some((word) => DONE_HERE.test(word) || /[a-zß-öø-ɏ]{3}(?:ed|en)$/i.test(word))) return null
+  if ([noun!, ...kind].some((word) => DONE_HERE.test(word) || /[a-zß-öø-ɏ]{3}(?:ed|en)$/i.test(word)))
+    return null
   const asWritten = matchFood(name, foods)
   if (asWritten?.how === 'exact' && asWritten.found === normaliseName(name)) return null
   const turned = `${kind.join(' ')} ${noun!.toLowerCase()}`

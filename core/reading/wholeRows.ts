@@ -163,9 +163,8 @@ function countsWhole(state: OutlineState, row: Row, text: string, isLast: boolea
     return true
   }
   // "4 bakes" below "Steak bake": so many of what the title names.
-  const own = /^\W*(?:about )?(\d{1,3}) (?:(?:big|large|small|mini|medium) )?([a-zß-öø-ɏ]{3,}?)e?s?\W*$/i.exec(
-    text,
-  )
+  const own =
+    /^\W*(?:about )?(\d{1,3}) (?:(?:big|large|small|mini|medium) )?([a-zß-öø-ɏ]{3,}?)e?s?\W*$/i.exec(text)
   if (
     own &&
     out.title &&
