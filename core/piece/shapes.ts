@@ -230,7 +230,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 6,
     round: true,
     called:
-      /\b(?:buns?|baos?|baozi|siopaos?|nikuman|piroz?s?h?ki|pyrizhky|pyrizhki|kolaches?|runzas?|bierocks?|littis?|buchteln|daifuku|tangyuan|rolls? \(round\)|balls?|bombs?)\b/i,
+      /\b(?:buns?|baos?|baozi|siopaos?|nikuman|piroz?s?h?ki|pyrizhky|pyrizhki|kolaches?|runzas?|bierocks?|littis?|buchteln|daifuku|tangyuan|rolls? \(round\)|balls?|bombs?|doughnuts?|donuts?|berliners?|krapfen|bomboloni|p[aą]czki|malasadas?|sufganiyot|beignets?)\b/i,
     closedBy:
       /\b(?:buns?|seam[- ](?:side )?(?:down|under(?:neath|side)?|at the bottom)|(?:gather|draw|bring|pull) (?:up|the (?:edges|sides|dough|pastry) (?:up|together|over|round)|(?:the )?(?:dough|pastry) up|edges)|gather the|wrap the dough (?:a?round)|pinch (?:shut|closed|together|to))\b/i,
     hinted: /\b(?:rounds?|balls?)\b/i,

@@ -27,7 +27,10 @@ function refersTo(item: ReadIngredient, name: string): boolean {
 }
 
 /** "Toss in sage butter", "serve with the salsa": what the pieces meet once they are cooked. */
-const MEETS = /\b(?:brush|toss|serve|drizzle|spoon|pour|top|coat|dress|eat)\b[^.;]*/gi
+const MEETS =
+  /\b(?:brush|toss|serve|drizzle|(?<!\b(?:a|an|one|heaped|big|small|good|each) )spoon|pour|top|coat|dress|eat)\b[^.;]*/gi
+
+const FILLED_WITH = /\b(?:fill|stuff|pipe)\b(?! the pan\b)[^.;]*\bwith\b[^.;]*/gi
 
 /** A part of which nobody knows what it is goes over the pieces where the steps say so by its name. */
 export function tossedIn(drafts: readonly Draft[], steps: readonly { text: string }[], title: string): void {
@@ -43,6 +46,14 @@ export function tossedIn(drafts: readonly Draft[], steps: readonly { text: strin
       ` ${normaliseName(title)} `.includes(` ${name} `)
     ) {
       draft.unsure = false
+      continue
+    }
+    // "Fill with custard and a spoon of rhubarb": one more of what goes in.
+    const isFilled = steps
+      .flatMap(({ text }) => text.match(FILLED_WITH) ?? [])
+      .some((said) => name && ` ${normaliseName(said)} `.includes(` ${name} `))
+    if (isFilled && fillings.length) {
+      Object.assign(draft, { kind: 'filling', into: null, unsure: false })
       continue
     }
     const meets = steps

@@ -25,7 +25,7 @@ import {
   WAITING,
   WAY_LABEL,
 } from './heatWords'
-import { eventsIn, IF_LIKED, MORE_TIME, type HeatEvent } from './heatEvents'
+import { eventsIn, IF_LIKED, MORE_TIME, OTHER_SHELF, type HeatEvent } from './heatEvents'
 import { lidOverWater, startedHotter, steamedInThePan, type HeatStage } from './heatStages'
 import { wayByWords, wayOf, type HeatContext } from './heatWays'
 import { heatIn, temperatureIn } from './temperature'
@@ -128,14 +128,23 @@ export function readCooking(context: HeatContext): CookingRead {
       continue
     }
     // "Then brush with ghee and give another minute each side".
+    const isOfPieces =
+      clause.about === 'pieces' || (clause.about === null && clause.sentence === lastHeated)
     const more =
-      clause.about === 'pieces' && GIVES_MORE.test(clause.text) && !WAITING.test(clause.text)
+      isOfPieces && GIVES_MORE.test(clause.text) && !WAITING.test(clause.text)
         ? timesIn(clause.text).at(-1)
         : undefined
     // "Simmer until they float; give them another 2 minutes": of the floating no time is told.
     const isTimed = soFar && (soFar.minutes || soFar.way === 'boil')
     if (more && isTimed && temperatureIn(clause.text) === null && !eventsIn(clause).length) {
       soFar.minutes = (soFar.minutes ?? 0) + middleMinutes(more)
+      continue
+    }
+    // "8 minutes on the bottom rack, then 4 on the top rack at 230 °C": the same bake goes on.
+    const [onShelf] = isOfPieces && OTHER_SHELF.test(clause.text) ? timesIn(clause.text) : []
+    if (onShelf && soFar?.way === 'bake' && soFar.minutes && !eventsIn(clause).length) {
+      soFar.minutes += middleMinutes(onShelf)
+      soFar.temperatureC ??= temperatureIn(clause.text)?.celsius ?? null
       continue
     }
     // "Cook, flip and cook the other side. 2 minutes a side": what is said of each side is the whole.

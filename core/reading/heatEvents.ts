@@ -77,7 +77,7 @@ export const MORE_TIME =
 const BROILS_THEN =
   /^\W*(?:and )?(?:then )?(?:broil|grill)(?: (?:it|them))?(?: for)? (?:about )?\d{1,2}\b(?![^.;]*\b(?:each|side|last|final)\b)/i
 /** "Then 10 on the top": on another shelf the same goes on. */
-const OTHER_SHELF =
+export const OTHER_SHELF =
   /^\W*(?:and )?(?:then )?\d{1,2}\b[^.;]{0,12}\bon the (?:top|bottom|middle|upper|lower|other)\b/i
 const IN_FAT = /\b(?:oil|fat|lard|ghee|syrup|probe|inside|core|internal|centre reaches)\b/i
 /** Below it nothing is baked. Common practice, no source. */

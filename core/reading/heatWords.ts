@@ -53,7 +53,7 @@ export const LOWERS = recalled(
   /\b(?:reduce|lower|drop|turn)\b[^.;]{0,30}\b(?:oven|heat|temperature|it|down)\b[^.;]{0,12}\bto\b/i,
 )
 export const GIVES_MORE = recalled(
-  /\b(?:another|further|more)\b|^\W*(?:uncover|lid off|(?:remove|take off|lift) the lid)\b/i,
+  /\b(?:another|further|more)\b|^\W*(?:uncover(?:ed)?\b|lid off|(?:remove|take off|lift) the lid)\b/i,
 )
 export const WAITING = recalled(
   /\b(?:rest|cool|stand|chill|prove|proof|rise|wait|sit|knead|soak|freeze)\w*\b/i,

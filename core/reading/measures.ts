@@ -29,7 +29,7 @@ const MORE =
   /^(?:(?:a (?:little|bit|touch)|slightly|just) (?:more than|over)|a good|at least)\s+(?=[\d¼½¾⅓⅔⅛]|an? |one |two )/i
 const HEAP = /^(heaped|heaping|level|scant|rounded|generous|good|big|lightly packed|firmly packed)\s+/i
 const SIZE =
-  /^(extra[- ]large|small|sm|medium(?:[- ]sized)?|med|large|lge|lrg|lg|big|fat|thick|thumb[- ]sized)\.?(?:\s+|$)/i
+  /^(extra[- ]large|small|sm|medium(?:[- ]sized)?|med|large|lge|lrg|lg|big|fat|thick|(?:paper[- ]|wafer[- ]|very )?thin(?= (?:slices?|rashers?|rounds?)\b)|thumb[- ]sized)\.?(?:\s+|$)/i
 const UNIT = new RegExp(`^(?:-\\s?)?(${UNIT_PATTERN})(?![a-zß-öø-ɏ\\d])\\.?`, 'i')
 const CASE_UNIT = /^([tT])(?![\p{L}\d])/u
 
@@ -46,7 +46,7 @@ const HEAPS: Readonly<Record<string, Heap>> = {
   'firmly packed': 'heaped',
 }
 
-const sizeOf = (word: string): Size => (/^sm/i.test(word) ? 'small' : /^med/i.test(word) ? 'medium' : 'large')
+const sizeOf = (word: string): Size => (/^sm|thin$/i.test(word) ? 'small' : /^med/i.test(word) ? 'medium' : 'large')
 
 interface TermRead {
   term: Term

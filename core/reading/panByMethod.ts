@@ -3,6 +3,7 @@ import type { Clause } from './method'
 import { finishOf, isDoughBase, isFat, newDraft, type Draft } from './drafts'
 import { normaliseName } from './match'
 import { recalled } from './matches'
+import type { ReadIngredient } from './readIngredient'
 
 // Lines that the list has among others and only the pan or the pot of the pieces takes: fat, water under a lid, broth.
 
@@ -95,21 +96,24 @@ function besideWrappers(dough: Draft, drafts: Draft[], clauses: readonly Clause[
   panOf(drafts).lines.push(...moved)
 }
 
+const isStrewn = ({ food }: ReadIngredient) => /^(?:seed|herb)$/.test(food?.group ?? '')
 const STREWS = recalled(/\b(?:sprinkle|scatter|strew|top|garnish|finish)\b/i)
 /** "To cook: oil, water, sesame seeds": what is strewn over the pieces in the end is no pan's. */
 function strewnBesidePan(drafts: Draft[], clauses: readonly Clause[]): void {
   const pan = drafts.find(({ kind }) => kind === 'pan')
   if (!pan?.lines.some(({ food }) => isFat(food))) return
   const over = clauses.filter(({ text }) => STREWS.test(text)).map(({ text }) => normaliseName(text))
-  const strewn = pan.lines.filter(
-    ({ food, read }) =>
-      (/^(?:seed|herb)$/.test(food?.group ?? '') || food?.id === 'spring-onion') &&
+  const strewn = pan.lines.filter((one) => {
+    const { food, read } = one
+    return (
+      (isStrewn(one) || food?.id === 'spring-onion') &&
       over.some((text) =>
         normaliseName(read.name)
           .split(' ')
           .some((word) => word.length > 3 && text.includes(word)),
-      ),
-  )
+      )
+    )
+  })
   if (!strewn.length) return
   pan.lines = pan.lines.filter((item) => !strewn.includes(item))
   finishOf(drafts).lines.push(...strewn)
@@ -122,22 +126,22 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
     if (draft.kind === 'shell' && !draft.into) besideWrappers(draft, drafts, clauses)
   const pan = drafts.find((draft) => draft.kind === 'pan')
   if (pan?.lines.some(({ food }) => food?.id !== 'water')) return
+  const isUnderLid = clauses.some(({ about, text }) => about === 'pieces' && POURS_WATER.test(text))
   for (const draft of [...drafts]) {
     if (draft.kind === 'shell' && !draft.into) griddleFatOfDough(draft, drafts, clauses)
-    if (draft.kind !== 'filling' || draft.into) continue
-    // "2 tbsp oil, 1/2 cup water" in the end: what the pieces are steamed in goes with it.
-    const last = draft.lines.at(-1)
-    const poured =
-      last?.food?.id === 'water' &&
-      clauses.some(({ about, text }) => about === 'pieces' && POURS_WATER.test(text)) &&
+    if (!/^(?:filling|finish)$/.test(draft.kind) || draft.into) continue
+    const isPoured = ({ food }: ReadIngredient) =>
+      food?.id === 'water' &&
+      isUnderLid &&
       !clauses.some(({ about, text }) => about === draft && /\bwater\b/i.test(text))
-        ? last
-        : null
-    // Listed last, behind everything that is mixed.
-    const item = draft.lines
-      .filter((one) => one !== poured)
-      .slice(-1)
-      .find(({ food, read }) => {
+    // "2 tbsp oil, 1/2 cup water, sesame seeds" in the end: what the pieces are steamed in goes with it.
+    const own = draft.lines.findLastIndex((one) => !isPoured(one) && !isStrewn(one))
+    const poured = draft.lines.slice(own + 1).filter(isPoured)
+    const behind = poured.length ? own : draft.lines.length - 1
+    if (draft.kind === 'finish' && !isUnderLid) continue
+    // Listed last, behind everything that is mixed; what only finishes is mixed with nothing.
+    const item = (draft.kind === 'finish' ? draft.lines : draft.lines.slice(behind, behind + 1)).find(
+      ({ food, read }) => {
         if (!isFat(food)) return false
         const word = fatWord(read.name)
         const atPieces = clauses.some(
@@ -151,9 +155,10 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
         )
         const own = new RegExp(`\\b${normaliseName(read.name)}\\b`, 'i')
         return atPieces && !clauses.some(({ about, text }) => about === draft && own.test(text))
-      })
+      },
+    )
     if (!item) continue
-    const moved = poured ? [item, poured] : [item]
+    const moved = [item, ...poured]
     draft.lines = draft.lines.filter((one) => !moved.includes(one))
     panOf(drafts).lines.push(...moved)
     return

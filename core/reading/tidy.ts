@@ -4,6 +4,7 @@ import { pastedLines } from './pasted'
 import { remember } from './remember'
 import { oneBelowTheOther } from './sideBySide'
 import { startsLikeStep } from './stepWords'
+import { UNIT_PATTERN } from './units'
 
 /** One row of a pasted text, cleaned of marks that carry no words. */
 export interface Row {
@@ -46,6 +47,8 @@ function titleOfStrokes(line: string): string[] {
 const STARTS_WITH_AMOUNT =
   /^(?:(?:scant|heaped|generous|about|level) )?(?:[\d¼½¾⅓⅔⅛~]|an? |half |one |two |three |pinch|to taste|as (?:required|needed))/i
 
+const AMOUNT_ALONE = new RegExp(String.raw`^(?:about |~)?[\d¼½¾⅓⅔⅛./ –-]+\s*(?:${UNIT_PATTERN})?\.?$`, 'i')
+
 /** "Sauce: 200 g passata": the name of a list and its first line. */
 const LEADS_AMOUNT = /^[a-zß-öø-ɏ][^:\d]{1,30}:\s*(?:[\d¼½¾⅓⅔⅛~]|an? |half |pinch )\S*\s*[a-zß-öø-ɏ]/i
 
@@ -79,7 +82,7 @@ function stepsOfLine(line: string): string[] {
 }
 
 /** "Plain flour | 500 g | 4 cups" is one ingredient; "Prep 30 min | Serves 4" are two remarks. */
-function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
+function rowsOfTable(line: string, table: { gramsColumn: number; isAlone: boolean }): string[] {
   const cells = line
     .replace(/^\s*\||\|\s*$/g, '')
     .split(/\s*[|\t]\s*/)
@@ -124,6 +127,14 @@ function rowsOfTable(line: string, table: { gramsColumn: number }): string[] {
     !counts &&
     !/^(?:prep(?:aration)?|cook(?:ing)?|total|serves|makes|yields?)\b/i.test(first!)
   ) {
+    // "24 wrappers | cooking spray" where no other row has a stroke: two of a list.
+    if (
+      table.isAlone &&
+      named.length === amounts.length + 1 &&
+      STARTS_WITH_AMOUNT.test(first!) &&
+      !AMOUNT_ALONE.test(first!)
+    )
+      return named
     // Amount first: "500 g | plain flour", or "500 | g | flour".
     if (STARTS_WITH_AMOUNT.test(first!)) return [named.join(' ')]
     // "Ham, diced | 1 1/2 cups | 200 g": what else it measures stands with its amount.
@@ -233,7 +244,6 @@ const LEAST_DASHED = 2
  */
 export function tidy(text: string): Row[] {
   const rows: Row[] = []
-  const state = { gramsColumn: -1 }
   let lastNumber: number | null = null
   const indents: number[] = []
   const isCounted = /^\W*1[.)]\s+\S/m.test(text) && /^\W*2[.)]\s+\S/m.test(text)
@@ -241,6 +251,7 @@ export function tidy(text: string): Row[] {
   const barred = lines.flatMap((line) =>
     /\S\s*\|\s*\S/.test(line.text.slice(0, MAX_ROW_CHARACTERS)) ? [line.text] : [],
   )
+  const state = { gramsColumn: -1, isAlone: barred.length === 1 }
   // "[00:12] Take two cups of flour": when it was said, from the beginning on; "10:00 mix the dough" is a plan.
   const stamped = lines.filter(({ text: line }) => TIME_STAMP.test(line))
   if (stamped.length >= LEAST_STAMPED && /^\W*0{1,2}:/.test(stamped[0]!.text))
