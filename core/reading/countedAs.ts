@@ -28,4 +28,5 @@ export function inPortions(read: ReadLine, food: Food): ReadLine {
 const PORTIONS = [
   [/\b(?:leaf|leaves)$/i, 'leaf'],
   [/\b(?:slices?|chips)$/i, 'slice'],
+  [/\brashers?$/i, 'rasher'],
 ] as const

@@ -73,6 +73,20 @@ const GENERIC =
 /** Wedges of lemon stand beside the dish. */
 const WEDGES = /\b(?:lemon|lime)s?\b.*\bwedges?\b/i
 
+const LAMINATES = /\bfor (?:the )?(?:layering|laminat(?:ion|ing)|folding in|folds)\b|\bto laminate\b/i
+/** Butter for layering a dough that is made here is that dough's; between bought sheets it is brushed. */
+function layerTheDough(drafts: readonly Draft[]): void {
+  const shell = drafts.find(
+    ({ kind, lines, into }) => kind === 'shell' && !into && lines.some(({ food }) => food?.group === 'flour'),
+  )
+  for (const draft of shell ? drafts : []) {
+    if (draft === shell || draft.into) continue
+    const layers = draft.lines.filter(({ food, line }) => isFat(food) && LAMINATES.test(line.raw))
+    draft.lines = draft.lines.filter((item) => !layers.includes(item))
+    shell!.lines.push(...layers)
+  }
+}
+
 /** Fat and spray are the pan's; water only where the line says so: "for steaming". */
 const isOfPan = ({ food, line }: Pick<ReadIngredient, 'food' | 'line'>) =>
   isFat(food) || /spray|\b(?:for|to) (?:the )?(?:steam|boil)/i.test(line.raw)
@@ -366,6 +380,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   fillWithMarinated(drafts)
   fillWithTopping(drafts, notes)
   dustTheBoard(drafts)
+  layerTheDough(drafts)
   pourIntoPot(drafts)
   const unplaced = drafts.filter((draft) => draft.into === draft)
   const references = settleComponents(drafts.filter((draft) => draft.lines.length))

@@ -94,7 +94,8 @@ export class Pot {
     if (!this.numberOf.has(line)) this.numberOf.set(line, this.number)
   }
 
-  cook(way: PrecookingWay, lines: readonly number[], text: string): void {
+  /** @param isAdded to what was cooked before: "boil the barley, add the milk and simmer" */
+  cook(way: PrecookingWay, lines: readonly number[], text: string, isAdded = false): void {
     // "Roast the gram flour 1 minute" in a pan that is hot goes on frying.
     const own = this.hot === 'fry' && way === 'roast' && !/\boven\b/i.test(text) ? 'fry' : way
     // "Fry the onion, add the kraut, braise 40 min until dry": without a liquid what was put in goes on frying.
@@ -108,7 +109,11 @@ export class Pot {
       lines.length > 0 &&
       lines.every((at) => !this.ways.has(at))
     const isNew =
-      this.hot === null && !this.isDrained && lines.length > 0 && lines.every((at) => !this.ways.has(at))
+      this.hot === null &&
+      !this.isDrained &&
+      !isAdded &&
+      lines.length > 0 &&
+      lines.every((at) => !this.ways.has(at))
     if (isOtherPot) this.added.clear()
     if (isOtherPot || isNew) this.number++
     for (const at of this.added) this.ways.set(at, isDry && UNTIL_DRY.test(text) ? 'fry' : own)

@@ -118,6 +118,7 @@ const IN_POT = {
         [...cookedLines(stretch, scene), ...(isInWater ? lines.water : [])],
         // "Boil and mash the potatoes (20 min)": the minutes stand behind both.
         OUT_OF_POT.test(stretch.shares) ? `${stretch.text} ${stretch.shares}` : stretch.text,
+        ADDS_TO.test(stretch.said.slice(0, stretch.said.indexOf(stretch.text))),
       )
     },
   },
@@ -131,6 +132,23 @@ const IN_POT = {
       named.some((at) => pot.ways.has(at) && pot.ways.get(at) !== pot.hot),
     does: ({ named }, scene) => {
       scene.pot.setAside(named)
+      scene.clauseWay = null
+    },
+  },
+  // "Mix the ricotta, egg and parmesan" beside what is hot: nothing of it is in the pan.
+  mixesApart: {
+    says: 'Fry the onion. Mix the ricotta, the egg and the cheese',
+    fits: ({ text, said, isFirst, named }, { pot, lines, inPanAlone }) => {
+      if (pot.hot === null || inPanAlone || !isFirst || !named.length || !MIXES_APART.test(text)) return false
+      const every = lines.namedIn(said)
+      return (
+        every.length > 1 &&
+        every.every((at) => !pot.ways.has(at) && !isPoured(lines.foodOf(at))) &&
+        !every.every((at) => flavours(lines.foodOf(at)))
+      )
+    },
+    does: ({ said }, scene) => {
+      scene.pot.setAside(scene.lines.namedIn(said))
       scene.clauseWay = null
     },
   },
@@ -225,6 +243,9 @@ const SIMMERS_IN =
 const STIRS_TOGETHER = /\b(?:mix|whisk|blend|combine|beat|stir)\b[^.;]*\bwith\b|\bput (?:it|them)\b/i
 const IN_MARINADE = /\b(?:with|and|\+) (?:all )?(?:the|its|their) marinade\b/i
 const THE_WATER = /\b(?:and|&) (?:the )?water\W*$/i
+const MIXES_APART =
+  /^\W*(?:then )?(?:mix|combine)\b(?! (?:in\b|it\b|through|well|everything|all\b))(?!.*\b(?:in ?to|over)\b)/i
+const ADDS_TO = /\b(?:add|pour|tip in|stir in)\b/i
 const DRAINS_ALONE = /^\W*drain(?:ed)?(?: (?:well|it|them))*\W*$/i
 const MELTS_FIRST = /^\W*(?:meanwhile,? |then |now )*(?:heat|melt|warm) (?:the |some |half |\d\S* )/i
 const APART_ACTS = Object.entries<Act>(APART)
