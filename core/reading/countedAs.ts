@@ -27,6 +27,5 @@ export function inPortions(read: ReadLine, food: Food): ReadLine {
 }
 const PORTIONS = [
   [/\b(?:leaf|leaves)$/i, 'leaf'],
-  [/\b(?:slices?|chips)$/i, 'slice'],
-  [/\brashers?$/i, 'rasher'],
+  [/\b(?:slices?|chips|rashers?)$/i, 'slice'],
 ] as const

@@ -137,7 +137,7 @@ const IN_POT = {
   },
   // "Mix the ricotta, egg and parmesan" beside what is hot: nothing of it is in the pan.
   mixesApart: {
-    says: 'Fry the onion. Mix the ricotta, the egg and the cheese',
+    says: 'Fry the onion. Mix the cheese and the egg',
     fits: ({ text, said, isFirst, named }, { pot, lines, inPanAlone }) => {
       if (pot.hot === null || inPanAlone || !isFirst || !named.length || !MIXES_APART.test(text)) return false
       const every = lines.namedIn(said)

@@ -165,6 +165,10 @@ const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((
     const liquid = /\b(?:water|milk)\b/i.exec(readLine(before.text).name)?.[0]
     if (liquid && /^(?:cold|hot|warm|boiling|tepid|lukewarm|cool|iced?)$/i.test(bareName(part.text)))
       return { ...part, text: `${part.text} ${liquid}` }
+    // "1 tbsp lemon juice + 1 tsp zest": of the same fruit.
+    const fruit = /\b(?:lemon|lime|orange)\b/i.exec(readLine(before.text).name)?.[0]
+    if (fruit && /^(?:zest|juice|rind)$/i.test(readLine(part.text).name))
+      return { ...part, text: part.text.replace(/\b(?=(?:zest|juice|rind)\b)/i, `${fruit} `) }
     // "50 g butter, plus 20 g melted": so is the butter.
     const own = readLine(part.text)
     if (own.measures.length && DONE_ALONE.test(own.name) && matchFood(own.name, foods)?.how !== 'exact')
