@@ -78,6 +78,9 @@ const isCalledByFlesh = ({ name, lines }: Draft): boolean => {
     .some((word) => word.length > 2 && words.includes(word))
 }
 
+/** Flour leads it, or it is a batter: "Batter" over ground lentils, which are spread and folded. */
+const isDough = ({ name, lines }: Draft): boolean => lines.some(leadsDough) || /\bbatter\b/i.test(name)
+
 const GENERIC_FILLING = /^(?:for |the )*(?:filling|stuffing)s?\b/i
 
 /** Finds for every component the part that uses it, and the line that stands for it there. */
@@ -133,7 +136,7 @@ export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
     const shell = drafts.find((draft) => draft.kind === 'shell' && !draft.into)
     // "Pâte brisée": a name that is not known over flour and fat, where no other dough is.
     const host =
-      !shell && component.lines.some(leadsDough)
+      !shell && isDough(component)
         ? undefined
         : shell && (STARTERS.test(component.name) || isLeavened(component))
           ? shell
@@ -147,7 +150,7 @@ export function settleComponents(drafts: Draft[]): Map<ReadIngredient, Draft> {
     } else {
       // No part calls itself a filling: this is what goes inside.
       component.into = null
-      component.kind = !shell && component.lines.some(leadsDough) ? 'shell' : 'filling'
+      component.kind = !shell && isDough(component) ? 'shell' : 'filling'
       // "For poli" over flour, and another part is the filling: no riddle either.
       if (component.kind === 'shell' && orphans.length === 1 && fillings().some(({ unsure }) => !unsure))
         component.unsure = false

@@ -53,7 +53,15 @@ export function followPot(draft: Draft, clauses: readonly Clause[]): { pot: Pot;
   )
   const pot = new Pot(lines.pouredShare + (simmers ? lines.juicyShare : 0) > MIN_POURED_SHARE)
   const objects = new Objects(lines)
-  const scene: Scene = { pot, lines, objects, untilDry: false, clauseWay: null, inPanAlone: false }
+  const scene: Scene = {
+    pot,
+    lines,
+    objects,
+    untilDry: false,
+    clauseWay: null,
+    inPanAlone: false,
+    onBoard: [],
+  }
   /** "Mash the boiled potatoes with …": what the step takes for cooked, and nobody cooks. */
   const calledSo = new Map<number, PrecookingWay>()
   let sentence = ''

@@ -201,7 +201,7 @@ const LEAST_FILLING_GRAMS = 120
 const FILLS = ['flesh', 'plant-protein'] as const
 
 const PER_BREAD =
-  /\b(?:per|for each|for every) (?:paratha|roti|naan|flat ?bread|bread|kulcha|pancake|pupusa|arepa|piece|side)s?\b/i
+  /\b(?:per|for each|for every) (?:paratha|roti|naan|flat ?bread|bread|kulcha|pancake|cr[eê]pe|ch(?:il|ee)la|chilla|dosa|uttapam|cake|pupusa|arepa|tortilla|piece|side)s?\b/i
 
 const partKind = (kind: HeadingKind): PartKind | null => PART_KINDS.find((one) => one === kind) ?? null
 

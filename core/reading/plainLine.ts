@@ -204,6 +204,8 @@ export function plainLine(raw: string): string {
       /^((?:\d|an?|one|two) (?:rolls?|packs?|packets?|sheets?|blocks?|tins?|cans?|jars?|tubs?|bags?|box|boxes|tubes?) (?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ' -]{2,40}?),? (?:about |approx\.? |~)?(\d{2,4} ?(?:g|ml|oz|kg)|\d(?:\.\d)? ?(?:kg|lb))$/i,
       '$1 ($2)',
     )
+    // "8 burrito tortillas" are large ones.
+    .replace(/\bburrito(?:[- ]sized?)? (?=(?:flour )?(?:tortillas?|wraps?)\b)/i, 'large ')
     // "Milk warmed to 40C".
     .replace(
       /(?<=[a-zß-öø-ɏ]) ((?:warmed|heated|cooled|chilled) (?:up |down )?to (?:about )?\d{2,3} ?°? ?(?:[CF]\b|degrees)?)/i,

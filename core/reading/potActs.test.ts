@@ -43,6 +43,7 @@ function follow(text: string) {
     untilDry: false,
     clauseWay: null,
     inPanAlone: false,
+    onBoard: [],
   }
   const acts: (ActName | null)[] = []
   const ways: (PrecookingWay | null)[] = []

@@ -58,6 +58,8 @@ export interface Scene {
   clauseWay: PrecookingWay | null
   /** The clause puts a pan on the heat and has no verb: "in a pan: butter, onion, 15 minutes". */
   inPanAlone: boolean
+  /** What was chopped or blitzed last, and is in no pot yet. */
+  onBoard: readonly number[]
 }
 
 interface Act {
@@ -182,7 +184,9 @@ const IN_POT = {
     says: 'Fry the onion. Mash the potatoes',
     fits: ({ text, named }, { pot }) =>
       pot.hot !== null && (PREPARES.test(text) || BLENDS.test(text)) && !ADDS.test(text) && named.length > 0,
-    does: ({ text, named }, { pot }) => {
+    does: ({ text, named }, scene) => {
+      const { pot } = scene
+      scene.onBoard = named.filter((at) => !pot.ways.has(at))
       // "Mash the lentils and chestnuts, add the flax egg and the veg": that is another bowl.
       if (OUT_OF_POT.test(text) && named.every((at) => !pot.ways.has(at))) pot.setAside(named)
     },
@@ -196,7 +200,7 @@ const IN_POT = {
   goesIn: {
     says: 'Fry the onion, add the mushrooms',
     fits: ({ isOff }, { pot }) => pot.hot !== null && !isOff,
-    does: ({ text, said, own, named }, { pot, lines, objects, inPanAlone }) =>
+    does: ({ text, said, own, named }, { pot, lines, objects, inPanAlone, onBoard }) =>
       pot.add(
         // "Heat oil, cumin, garlic, onion - fry 4 min": what is listed behind the hot fat goes into it.
         ADDS.test(text) || inPanAlone || pot.ways.size > 0 || !(VERB.test(text) || HEATS_FAT.test(text))
@@ -204,6 +208,8 @@ const IN_POT = {
             [
               ...named,
               ...(ADDS.test(said) && THE_WATER.test(text) ? lines.water : []),
+              // "Blitz the mushrooms, add to the pan".
+              ...(ADDS_TO_PAN.test(text) ? onBoard : []),
               // "Add the paneer with its marinade".
               ...(IN_MARINADE.test(text) || named.some((at) => objects.marinated.includes(at))
                 ? objects.marinated
@@ -211,7 +217,7 @@ const IN_POT = {
             ]
           : [],
         text,
-        own.length > 0 && (PUTS_IN.test(text) || THE_BLEND.test(text)),
+        (own.length > 0 && (PUTS_IN.test(text) || THE_BLEND.test(text))) || ADDS_TO_PAN.test(text),
       ),
   },
   // "Grind the dal", "slice the onions" before anything is hot decide nothing.
@@ -246,6 +252,8 @@ const THE_WATER = /\b(?:and|&) (?:the )?water\W*$/i
 const MIXES_APART =
   /^\W*(?:then )?(?:mix|combine)\b(?! (?:in\b|it\b|through|well|everything|all\b))(?!.*\b(?:in ?to|over)\b)/i
 const ADDS_TO = /\b(?:add|pour|tip in|stir in)\b/i
+const ADDS_TO_PAN =
+  /\b(?:add|tip|scrape|put) (?:it |them |this |these |all |everything )?(?:back )?(?:in)?to (?:the |your )?(?:hot |same )?(?:pan|skillet|pot|wok|kadai|onions?)\b/i
 const DRAINS_ALONE = /^\W*drain(?:ed)?(?: (?:well|it|them))*\W*$/i
 const MELTS_FIRST = /^\W*(?:meanwhile,? |then |now )*(?:heat|melt|warm) (?:the |some |half |\d\S* )/i
 const APART_ACTS = Object.entries<Act>(APART)
@@ -275,6 +283,8 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
     pot.wet = false
     pot.poured = false
   }
+  // "Blitz the mushrooms, add to the pan": it is hot as before.
+  if (ADDS_TO_PAN.test(text) && scene.onBoard.length) pot.hot ??= pot.last
   const apart = APART_ACTS.find(([, { fits }]) => fits(stretch, scene, null))
   if (apart) {
     apart[1].does(stretch, scene, null)

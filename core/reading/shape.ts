@@ -79,6 +79,8 @@ const PRESSED_INTO_BALLS =
   /\bballs?\b[^]{0,80}\b(?:press|push|tuck|poke|hide)\b[^.;]{0,20}\b(?:an?|the|some|in)\b[^.;]{0,60}\b(?:close|seal|shut|re-?shape|re-?roll|pinch)\b(?![^]*\b(?:flatten|press|pat|roll)\b)/i
 const ROLLS_FROM_END =
   /\broll(?:ed|ing)? (?:it |them |each )?up\b[^.;]{0,30}\b(?:wide|wider|short|fat|broad|long)(?:est)? (?:end|side|edge)\b/i
+/** Where the filling of a triangle lies that is rolled up. */
+const WIDE_END = /\b(?:wide|wider|widest|broad|fat|short|shortest) (?:end|side|edge)\b/i
 /** "Cut strips on both sides and braid over the filling": one loaf, whatever it is called. */
 export const PLAITED_OVER =
   /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
@@ -136,7 +138,8 @@ const INSTEAD: readonly {
   },
   {
     of: [null],
-    when: ({ method, made }) => made === 'cone' && ROLLS_FROM_END.test(method),
+    when: ({ method, made }) =>
+      made === 'cone' && (ROLLS_FROM_END.test(method) || (WIDE_END.test(method) && ROLLS_UP.test(method))),
     becomes: 'roll',
   },
   // Flattened, filled, and laid seam side down: a bun, where nothing flattens it again.
