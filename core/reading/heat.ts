@@ -128,8 +128,7 @@ export function readCooking(context: HeatContext): CookingRead {
       continue
     }
     // "Then brush with ghee and give another minute each side".
-    const isOfPieces =
-      clause.about === 'pieces' || (clause.about === null && clause.sentence === lastHeated)
+    const isOfPieces = clause.about === 'pieces' || (clause.about === null && clause.sentence === lastHeated)
     const more =
       isOfPieces && GIVES_MORE.test(clause.text) && !WAITING.test(clause.text)
         ? timesIn(clause.text).at(-1)

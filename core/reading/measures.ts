@@ -46,7 +46,8 @@ const HEAPS: Readonly<Record<string, Heap>> = {
   'firmly packed': 'heaped',
 }
 
-const sizeOf = (word: string): Size => (/^sm|thin$/i.test(word) ? 'small' : /^med/i.test(word) ? 'medium' : 'large')
+const sizeOf = (word: string): Size =>
+  /^sm|thin$/i.test(word) ? 'small' : /^med/i.test(word) ? 'medium' : 'large'
 
 interface TermRead {
   term: Term
