@@ -82,6 +82,10 @@ describe('lines', () => {
   ])('%s is two', (text, expected) => expect(eachOf(text)).toEqual(expected))
   it('what is rolled out to about so much is one food', () =>
     expect(eachOf('1 kg puff pastry, rolled to about 3mm')).toEqual([['puff-pastry', 1000]]))
+  it.each([['224 g jackfruit, 225 drained'], ['150 g leek greens, 2 cups chopped']])(
+    '%s is weighed once',
+    (text) => expect(eachOf(text).filter(([, grams]) => grams)).toHaveLength(1),
+  )
   it('what is done with several is done with each', () =>
     expect(prepOf('handful each parsley and dill, chopped')).toEqual(['chopped', 'chopped']))
   it('how warm milk is belongs to its making ready', () =>

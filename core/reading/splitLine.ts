@@ -131,6 +131,8 @@ const bareName = (text: string): string =>
 const UNTIL_DONE =
   /\s+(?:(?:until|till)\s[^,;()\d]*|for (?:about )?\d[\d-]* ?min\w*)(?:,?\s*(?:and |then )*(?:cooled|chilled|drained|chopped|mashed|squeezed))*$/i
 const AND_BETWEEN = /[a-zß-öø-ɏ]\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/i
+/** What a joint adds; behind a comma it is the same once more: "224 g jackfruit, 225 drained". */
+const MORE_OF_IT = /(?:\bplus|\band|[+&])\s+$/i
 /** "20 g melted": of what stands in front. */
 const DONE_ALONE = new RegExp(`^${PREP_WORDS}(?:,? (?:and |& )?${PREP_WORDS})*$`, 'i')
 const KIND_OF_FLOUR =
@@ -171,7 +173,13 @@ const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((
       return { ...part, text: part.text.replace(/\b(?=(?:zest|juice|rind)\b)/i, `${fruit} `) }
     // "50 g butter, plus 20 g melted": so is the butter.
     const own = readLine(part.text)
-    if (own.measures.length && DONE_ALONE.test(own.name) && matchFood(own.name, foods)?.how !== 'exact')
+    const isMore = MORE_OF_IT.test(raw.slice(0, raw.lastIndexOf(part.text)))
+    if (
+      isMore &&
+      own.measures.length &&
+      DONE_ALONE.test(own.name) &&
+      matchFood(own.name, foods)?.how !== 'exact'
+    )
       return { ...part, text: part.text.replace(own.name, `${readLine(before.text).name}, ${own.name}`) }
     // "2 tablespoons soy, one of oyster sauce": so is the spoon.
     const [, many, food] = ONE_OF.exec(part.text) ?? []
