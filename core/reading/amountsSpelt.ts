@@ -1,34 +1,12 @@
+import { NUMBER, rule, UNIT, type AmountWording } from './amountWords'
 import { PREP_WORDS } from './lineName'
-import { DIGIT_NUMBER, readNumber, TENS, ONES } from './readNumber'
+import { PACK_WORDINGS } from './packsSpelt'
+import { readNumber, TENS, ONES } from './readNumber'
 import { remember } from './remember'
-import { unitByName, UNITS, type Unit } from './units'
+import { unitByName, type Unit } from './units'
 
 // Amounts as cooks write them, brought to one form before a line is taken apart: "a cup and a half of", "quarter of a
 // kilo", "200/250 g", "1 cup minus 1 tbsp".
-
-/** Names of the units of weight and volume, for patterns. */
-export const UNIT_NAMES = UNITS.filter(({ kind }) => kind !== 'count')
-  .flatMap(({ names }) => names)
-  .sort((a, b) => b.length - a.length)
-  .map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
-  .join('|')
-/** A unit of weight or volume, as a whole word. */
-const UNIT = String.raw`(?:${UNIT_NAMES})(?![a-zß-öø-ɏ])`
-const NUMBER = DIGIT_NUMBER
-const START = String.raw`(?<![a-zß-öø-ɏ\d./-])`
-/** Sizes of tins and blocks as they are told. */
-const OUNCES: Readonly<Record<string, number>> = {
-  four: 4,
-  six: 6,
-  eight: 8,
-  ten: 10,
-  twelve: 12,
-  fourteen: 14,
-  fifteen: 15,
-  sixteen: 16,
-}
-/** What a pack holds. */
-const HOLDS = String.raw`(?:about |around |roughly |approx\.? |~)?(?:${NUMBER}|one|two|three|four|five|six|eight|ten|twelve) ?(?:${UNIT}|sheets?|pieces?|rounds?|dis[ck]s?|wrappers?|circles?)`
 
 /** Parts that are said in words, with the fraction that says the same. */
 const PARTS: Readonly<Record<string, string>> = {
@@ -50,23 +28,9 @@ const PART = Object.keys(PARTS)
   .join('|')
 const fractionOf = (part: string) => PARTS[part.toLowerCase().replace('-', ' ')]!
 
-/** What comes in tins of some 400 g, and in nothing else that is told so. Common practice, no source. */
-const TIN_GRAMS = '39\\d|4[0-2]\\d'
-const TINNED = String.raw`(?:(?:chopped|plum|cherry|crushed|black|kidney|red|white|cannellini|butter|haricot|borlotti|pinto|mixed|green|brown|baked|light|full[- ]fat) )*(?:chick ?peas|garbanzos?|beans|tomatoes|lentils|coconut milk)(?![a-zß-öø-ɏ])`
-
 const wholeOf = (word: string) => (/^\d/.test(word) ? word : String(ONES[word.toLowerCase()]))
 const sameKind = (one: Unit, other: Unit) => one.kind === other.kind
 const inThousandths = (value: number) => String(Math.round(value * 1000) / 1000)
-
-/** A wording of amounts: what it looks like, and how it is said in the one form. */
-export interface AmountWording {
-  like: string
-  becomes: string
-  pattern: RegExp
-  to: (...found: string[]) => string
-}
-
-const rule = (source: string) => new RegExp(`${START}(?:${source})`, 'gi')
 
 /** "Half sliced", "one of them grated", "the rest left whole": what is done with a share of what was bought. */
 const SHARE_DONE = String.raw`(?:(?:half|one|two|three|some|most|a few|a third|the rest|the others?|\d{1,2})(?: of (?:it|them|these))?) (?:[a-zß-öø-ɏ]+ly )?(?:left|kept|sliced|chopped|minced|grated|diced|cubed|juiced|zested|crushed|halved|quartered|mashed|shredded|peeled|beaten|cut|torn|cooked|boiled|fried|reserved)(?: (?:whole|raw|aside|up|fine|finely|in half|(?:in(?:to)? )?(?:rings|strips|chunks|cubes|wedges|slices)))?(?![a-zß-öø-ɏ]| (?!and\b)[a-zß-öø-ɏ])`
@@ -153,71 +117,13 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     pattern: rule(String.raw`(${NUMBER}) (?:full|whole) (${UNIT})`),
     to: (_, number, unit) => `${number} ${unit}`,
   },
-  {
-    like: '2 x 400 g chickpeas',
-    becomes: '2 x 400 g tins chickpeas',
-    pattern: new RegExp(String.raw`^(\d) ?[x×] ?(${TIN_GRAMS}) ?g (?=${TINNED})`, 'gi'),
-    to: (_, many, grams) => `${many} x ${grams} g tins `,
-  },
-  {
-    like: 'chopped tomatoes 2 x 400g',
-    becomes: '2 x 400 g tins chopped tomatoes',
-    pattern: new RegExp(String.raw`^(${TINNED}),? (\d) ?[x×] ?(${TIN_GRAMS}) ?g(?: (?:tins?|cans?))?$`, 'gi'),
-    to: (_, name, many, grams) => `${many} x ${grams} g tins ${name}`,
-  },
-  {
-    like: '1 can 14 oz coconut milk',
-    becomes: '1 (14 oz) can coconut milk',
-    pattern:
-      /^(\d{1,2}|an?|one|two|three) (cans?|tins?|jars?|packs?|packets?|pots?|tubs?|bottles?|cartons?)(?: of)?,? (\d{1,4} ?(?:g|oz|ml)) (?=[a-zß-öø-ɏ]{3})/gi,
-    to: (_, many, what, size) => `${many} (${size}) ${what} `,
-  },
-  {
-    like: "a pack of pastry, that's 375 g",
-    becomes: 'a pack of pastry (375 g)',
-    pattern: new RegExp(
-      String.raw`,?\s+(?:so |and )?(?:that(?:['’]s| is)|which is|so)\s+(${HOLDS}(?:,\s+${HOLDS})?)(?=\W*$)`,
-      'gi',
-    ),
-    to: (_, holds) => ` (${holds})`,
-  },
-  {
-    like: 'a pack of pastry, 2 sheets, 375 g',
-    becomes: 'a pack of pastry (2 sheets, 375 g)',
-    pattern: new RegExp(
-      String.raw`(?<=^(?:\d|an?|one|two) (?:packs?|packets?|packages?|boxe?s?|rolls?) (?:of )?[a-zß-öø-ɏ -]{3,30}),\s+(${HOLDS},\s+${HOLDS})(?=\W*$)`,
-      'gi',
-    ),
-    to: (_, holds) => ` (${holds})`,
-  },
-  {
-    like: '1 pie crust (2 crusts)',
-    becomes: '2 pie crusts',
-    pattern:
-      /^(?:1|an?|one)\s+(?!(?:[a-zß-öø-ɏ-]+ )*(?:packs?|packets?|packages?|pkg|box|tubs?)\b)((?:[a-zß-öø-ɏ-]+ )*([a-zß-öø-ɏ]{4,}))\s*\((\d{1,2}) \2s\)/gi,
-    to: (_, name, __, many) => `${many} ${name}s`,
-  },
-  {
-    like: 'a fifteen ounce tin of beans',
-    becomes: 'a 15 ounce tin of beans',
-    pattern: new RegExp(
-      String.raw`(?<=^(?:an?|one|two|three|four|\d) )(${Object.keys(OUNCES).join('|')})[- ](?=(?:ounce|oz|pound|lb)s?\b)`,
-      'gi',
-    ),
-    to: (_, ounces) => `${OUNCES[ounces!.toLowerCase()]!} `,
-  },
+  ...PACK_WORDINGS,
   {
     like: 'a two-inch piece of ginger',
     becomes: '2 inch piece of ginger',
     pattern:
       /^(?:an? |one )?(\d(?:[./]\d)?|one|two|three|four)[- ]?(inch|cm|centimetre)[- ](?=(?:piece|knob|chunk|length|bit|nub)\b)/gi,
     to: (_, many, unit) => `${ONES[many!.toLowerCase()] ?? many} ${unit} `,
-  },
-  {
-    like: '1/2 a tin of beans',
-    becomes: '1/2 tin of beans',
-    pattern: /^(\d\/\d|[¼½¾⅓⅔]) (?:of )?an? (?=[a-zß-öø-ɏ])/gi,
-    to: (_, part) => `${part} `,
   },
   {
     like: '3 carrots, about 2 cups grated',
@@ -227,13 +133,6 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
       'gi',
     ),
     to: (_, again) => ` (${again})`,
-  },
-  {
-    like: 'box of 6 eggs',
-    becomes: '6 eggs',
-    pattern:
-      /^(?:an? |one |1 )?(?:box|carton|tray|pack) of (\d{1,2}|six|ten|twelve) (?=(?:[a-zß-öø-ɏ]+ )?eggs\b)/gi,
-    to: (_, many) => `${many} `,
   },
   {
     like: 'salt tsp',

@@ -1,5 +1,6 @@
 import { foodIs } from '../food/groups'
 import { leadsDough, wordsOfDraft, type Draft } from './drafts'
+import { STARTS_DOUGH } from './headingKinds'
 import { normaliseName } from './match'
 import type { ReadIngredient } from './readIngredient'
 
@@ -15,8 +16,7 @@ const coreName = (name: string) =>
     )
     .join(' ')
 
-const STARTERS =
-  /\b(?:starter|sponge|tang ?zhong|yudane|old dough|yeast mix(?:ture)?|roux|poolish|levain|preferment|pre-ferment|biga|flax egg)\b/i
+const STARTERS = new RegExp(String.raw`\b(?:${STARTS_DOUGH}|roux|flax egg)\b`, 'i')
 
 /** Whether a line means the component of that name: "the gravy", "200 g seitan, diced", "masala from above". */
 function refersTo(item: ReadIngredient, name: string): boolean {

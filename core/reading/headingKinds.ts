@@ -8,6 +8,10 @@ import { remember } from './remember'
 export type HeadingKind =
   PartKind | 'component' | 'unknown' | 'same' | 'method' | 'ingredients' | 'remarks' | 'noise'
 
+/** What begins a dough under a name of its own, for patterns. */
+export const STARTS_DOUGH =
+  'tang ?zhong|yudane|(?:water|flour|milk) roux|sponge|starter|old dough|yeast mix(?:ture)?|poolish|levain|pre-?ferment|biga'
+
 // The order matters: "egg wash for the pastry" finishes, it is no shell; "dipping sauce" is no filling.
 const KINDS: readonly [HeadingKind, RegExp][] = [
   [
@@ -53,7 +57,9 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'component',
-    /\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|tang ?zhong|yudane|water roux|sponge|starter|old dough|yeast mix(?:ture)?|poolish|levain|pre-?ferment|biga|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix|(?:soup|stock|meat|broth|pork|chicken) jelly|jellied stock|aspic)\b|^(?:the )?jelly$/,
+    new RegExp(
+      String.raw`\b(?:seitan|gravy|masala|roux|white sauce|b[eé]chamel|${STARTS_DOUGH}|caramel|pesto|flax eggs?|spice (?:mix|blend|paste)|(?:curry|spice|chilli|garlic) paste|cashew cream|seasoning mix|(?:soup|stock|meat|broth|pork|chicken) jelly|jellied stock|aspic)\b|^(?:the )?jelly$`,
+    ),
   ],
   [
     'shell',

@@ -1,6 +1,6 @@
 import type { Foods } from '../food/food'
 import { foodIs } from '../food/groups'
-import { kindOf, type HeadingKind } from './headingKinds'
+import { kindOf, STARTS_DOUGH, type HeadingKind } from './headingKinds'
 import { ALONE, AMOUNT, countIn, inlineHeading, MAKES_TAIL, STARTS_WITH_NUMBER } from './inlineHeading'
 import { matchFood } from './match'
 import { readLine } from './readLine'
@@ -220,9 +220,9 @@ function findHeading(line: string, round: Surroundings): Heading | null {
   )
     return null
   // "Sponge" over its flour and yeast, before the rest of the dough; "starter" alone may be bought.
-  const startsDough = STARTS_DOUGH.exec(plain.trim())
-  if (startsDough && round.next === 'amount' && (!startsDough[1] || round.opens || round.blankBefore))
-    return made('component')
+  const [, begun, forDough] = DOUGH_STARTED.exec(plain.trim()) ?? []
+  const isLine = begun && !forDough && MAY_BE_BOUGHT.test(begun) && !round.opens && !round.blankBefore
+  if (begun && !isLine && round.next === 'amount') return made('component')
   // "the gravy" inside a list stands for what is made elsewhere.
   if (kind === 'component' && !/^for /i.test(name) && !(round.blankBefore && round.next === 'amount'))
     return null
@@ -264,8 +264,9 @@ const KINDS_NAMED = /\b(?:dough|pastry|filling|stuffing|frying|serving|sauce|dip
 const MAKES_PART =
   /^(?:to )?(?:make|prepare) (?:the )?(?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|crust|filling|stuffing|wrappers|skins)$/i
 
-const STARTS_DOUGH =
-  /^(?:the )?(?:(?:(starter|levain)|sponge|tang ?zhong|yudane|(?:water|flour|milk) roux|poolish|pre-?ferment|biga|old dough|yeast mix(?:ture)?)|(?:starter|levain)(?= for ))(?: for (?:the )?doughs?)?$/i
+const DOUGH_STARTED = new RegExp(String.raw`^(?:the )?(${STARTS_DOUGH})( for (?:the )?doughs?)?$`, 'i')
+/** These alone may be bought, and then they are a line. */
+const MAY_BE_BOUGHT = /^(?:starter|levain)$/i
 
 /** A phrase of a few words whose last word names a part. */
 const USUAL =

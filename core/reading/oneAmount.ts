@@ -1,4 +1,4 @@
-import { UNIT_NAMES } from './amountsSpelt'
+import { UNIT_NAMES } from './amountWords'
 import type { Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { PREP_WORDS } from './lineName'

@@ -96,24 +96,22 @@ function besideWrappers(dough: Draft, drafts: Draft[], clauses: readonly Clause[
   panOf(drafts).lines.push(...moved)
 }
 
-const isStrewn = ({ food }: ReadIngredient) => /^(?:seed|herb)$/.test(food?.group ?? '')
+const isStrewn = ({ food }: Pick<ReadIngredient, 'food'>) => /^(?:seed|herb)$/.test(food?.group ?? '')
 const STREWS = recalled(/\b(?:sprinkle|scatter|strew|top|garnish|finish)\b/i)
 /** "To cook: oil, water, sesame seeds": what is strewn over the pieces in the end is no pan's. */
 function strewnBesidePan(drafts: Draft[], clauses: readonly Clause[]): void {
   const pan = drafts.find(({ kind }) => kind === 'pan')
   if (!pan?.lines.some(({ food }) => isFat(food))) return
   const over = clauses.filter(({ text }) => STREWS.test(text)).map(({ text }) => normaliseName(text))
-  const strewn = pan.lines.filter((one) => {
-    const { food, read } = one
-    return (
-      (isStrewn(one) || food?.id === 'spring-onion') &&
+  const strewn = pan.lines.filter(
+    ({ food, read }) =>
+      (isStrewn({ food }) || food?.id === 'spring-onion') &&
       over.some((text) =>
         normaliseName(read.name)
           .split(' ')
           .some((word) => word.length > 3 && text.includes(word)),
-      )
-    )
-  })
+      ),
+  )
   if (!strewn.length) return
   pan.lines = pan.lines.filter((item) => !strewn.includes(item))
   finishOf(drafts).lines.push(...strewn)

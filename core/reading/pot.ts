@@ -5,7 +5,6 @@ import { exactMinutes, timesIn } from './time'
 /** "Marinate 30 min, then cook": that time is spent cold; "the last 30 min" are in the hours already. */
 const STANDS =
   /\bafter (?:about |the first )?$|\b(?:marinate|(?<!the )rest|soak|stand|chill|cool)\b[^,.;]{0,24}$|\b(?:last|final|every)\s+$/i
-const UNTIL_DRY = /\b(?:until|till) (?:quite |nearly |almost )?dry\b/i
 const BOILS = /\b(?:par-?)?boil|\bblanch/i
 const ALONE = /\b(?:boil|blanch|parboil|steam|roast|bake|microwave|pressure)/i
 
@@ -101,22 +100,12 @@ export class Pot {
     // "Fry the onion, add the kraut, braise 40 min until dry": without a liquid what was put in goes on frying.
     const isDry = own === 'simmer' && this.hot === 'fry' && !lines.length && !this.wet
     // "Add the beef. Boil the potatoes separately": no water was poured into the frying pan.
-    const isOtherPot =
-      this.hot === 'fry' &&
-      own === 'simmer' &&
-      !this.wet &&
-      BOILS.test(text) &&
-      lines.length > 0 &&
-      lines.every((at) => !this.ways.has(at))
-    const isNew =
-      this.hot === null &&
-      !this.isDrained &&
-      !isAdded &&
-      lines.length > 0 &&
-      lines.every((at) => !this.ways.has(at))
+    const areNew = lines.length > 0 && lines.every((at) => !this.ways.has(at))
+    const isOtherPot = areNew && this.hot === 'fry' && own === 'simmer' && !this.wet && BOILS.test(text)
+    const isNew = areNew && this.hot === null && !this.isDrained && !isAdded
     if (isOtherPot) this.added.clear()
     if (isOtherPot || isNew) this.number++
-    for (const at of this.added) this.ways.set(at, isDry && UNTIL_DRY.test(text) ? 'fry' : own)
+    for (const at of this.added) this.ways.set(at, isDry && DRY.test(text) ? 'fry' : own)
     this.added.clear()
     for (const at of lines) if (!this.ways.has(at) && !this.kept.has(at)) this.put(at, own)
     const goesOn = this.waiting !== null && lines.every((at) => this.waiting!.has(at))

@@ -234,7 +234,7 @@ const isSlurry = (text: string, named: readonly number[], lines: PotLines): bool
   named.some((at) => isThickener(lines.foodOf(at))) &&
   named.every((at) => isThickener(lines.foodOf(at)) || isPoured(lines.foodOf(at)))
 const isThickener = (food: Food | null): boolean => /starch|arrowroot/.test(food?.id ?? '')
-const isPoured = (food: Food | null): boolean => food !== null && foodIs(food, 'pours')
+const isPoured = (food: Food | null): boolean => foodIs(food, 'pours')
 
 const flavours = (food: Food | null): boolean =>
   food !== null && (foodIs(food, 'seasons') || isAromatic(food))
@@ -313,7 +313,7 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
   // "Wilt, squeeze, mix with the feta, egg": what is listed behind is mixed in, and no longer cooked.
   if (pot.hot === null && COMBINES.test(text)) scene.clauseWay = null
   // What is poured on after it was dry is wet again.
-  const pours = named.some((at) => foodIs(lines.foodOf(at), 'pours'))
+  const pours = named.some((at) => isPoured(lines.foodOf(at)))
   const wets =
     poursOn || (pot.wet && (THE_LIQUID.test(text) || named.some((at) => isJuicy(lines.foodOf(at))))) || pours
   if (pot.hot !== null && wets) pot.poured = true

@@ -103,7 +103,7 @@ function stretchesOf(text: string): string[] {
 
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
 const WEIGHS_ABOUT =
-  /^(?:,? (?:that(?:['’]s| is)|which is|so) (?:[a-zß-öø-ɏ\d]+ (?:sheets?|pieces?|rounds?|dis[ck]s?),? (?:and )?)?(?:about |around )?\d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b| (?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)| \((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
+  /^ (?:(?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
 /** "Spinach wilted and squeezed out". */
 const SQUEEZED = /^ (?:and |then |wilted and )(squeezed)(?: (?:out|dry|well))?\b/i
 /** The foods with amounts in a stretch of speech, wherever they stand. */

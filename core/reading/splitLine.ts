@@ -13,10 +13,12 @@ import { withPlainPastes } from './pastesSpelt'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PER_BATCH, readLine } from './readLine'
 import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
-import { NAME_THEN_MEASURED, withEachInBrackets } from './plainLine'
+import { isDoneAlone, withWhatWasNamed } from './namedBefore'
+import { withEachInBrackets } from './plainLine'
 import { rememberWith } from './remember'
 import { MAX_ROW_CHARACTERS } from './tidy'
-import { UNIT_PATTERN, unitById } from './units'
+import { UNIT_PATTERN } from './units'
+import { NAME_THEN_MEASURED } from './unitBehind'
 import { unmarkedRow } from './unmarkedRow'
 
 /** What is done to a food in its fat, and what is stirred together. */
@@ -123,22 +125,10 @@ const doneBy = (verb: string, long = ''): string => {
   return IS_FRIED.test(verb) ? `${/^cooked$/i.test(verb) ? 'fried' : verb}${long}` : ''
 }
 
-/** What a part is called, with what is said to be its preparation: "50 ml cold" is called cold. */
-const bareName = (text: string): string =>
-  [readLine(text).name, ...readLine(text).prep].filter(Boolean).join(' ')
-
 /** How long something is fried, behind what it is fried in. */
 const UNTIL_DONE =
   /\s+(?:(?:until|till)\s[^,;()\d]*|for (?:about )?\d[\d-]* ?min\w*)(?:,?\s*(?:and |then )*(?:cooled|chilled|drained|chopped|mashed|squeezed))*$/i
 const AND_BETWEEN = /[a-zß-öø-ɏ]\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/i
-/** What a joint adds; behind a comma it is the same once more: "224 g jackfruit, 225 drained". */
-const MORE_OF_IT = /(?:\bplus|\band|[+&])\s+$/i
-/** "20 g melted": of what stands in front. */
-const DONE_ALONE = new RegExp(`^${PREP_WORDS}(?:,? (?:and |& )?${PREP_WORDS})*$`, 'i')
-const KIND_OF_FLOUR =
-  /^(?:strong |fine |plain |light |(?:white|light|wholegrain|wholemeal|whole) (?=spelt|rye))?(?:white|brown|wholemeal|wholegrain|whole ?wheat|rye|spelt|plain|strong|self[- ]raising|bread|buckwheat|almond|rice)$/i
-const ONE_OF =
-  /^(one|two|three|four|half|\d|½) of (?!(?:the|them|each|these|those|your|my)\b)([a-zß-öø-ɏ].*)$/i
 /** What joins ingredients, or says what is done with one. */
 const MARKED = /[,;+&]|(?<!\d)\/|\/(?!\d)|\b(?:and|plus|or|with|in)\b/i
 /** "Salt and pepper", "peeled and diced": joined, and no mark between two foods. */
@@ -157,37 +147,7 @@ const split: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((
   const joined = apart.some(strange) ? unmarkedRow(raw, foods) : null
   if (joined) return joined
   if (apart.length < 2) return apart
-  const parts = apart.map((part, at) => {
-    const before = apart[at - 1]
-    if (!before) return part
-    // "250 g wholemeal flour + 50 g white": the flour is named once.
-    if (KIND_OF_FLOUR.test(readLine(part.text).name) && /\bflour\b/i.test(before.text))
-      return { ...part, text: `${part.text} flour` }
-    // "150 ml boiling water and 50 ml cold": so is the water.
-    const liquid = /\b(?:water|milk)\b/i.exec(readLine(before.text).name)?.[0]
-    if (liquid && /^(?:cold|hot|warm|boiling|tepid|lukewarm|cool|iced?)$/i.test(bareName(part.text)))
-      return { ...part, text: `${part.text} ${liquid}` }
-    // "1 tbsp lemon juice + 1 tsp zest": of the same fruit.
-    const fruit = /\b(?:lemon|lime|orange)\b/i.exec(readLine(before.text).name)?.[0]
-    if (fruit && /^(?:zest|juice|rind)$/i.test(readLine(part.text).name))
-      return { ...part, text: part.text.replace(/\b(?=(?:zest|juice|rind)\b)/i, `${fruit} `) }
-    // "50 g butter, plus 20 g melted": so is the butter.
-    const own = readLine(part.text)
-    const isMore = MORE_OF_IT.test(raw.slice(0, raw.lastIndexOf(part.text)))
-    if (
-      isMore &&
-      own.measures.length &&
-      DONE_ALONE.test(own.name) &&
-      matchFood(own.name, foods)?.how !== 'exact'
-    )
-      return { ...part, text: part.text.replace(own.name, `${readLine(before.text).name}, ${own.name}`) }
-    // "2 tablespoons soy, one of oyster sauce": so is the spoon.
-    const [, many, food] = ONE_OF.exec(part.text) ?? []
-    const unitId = many ? readLine(before.text).measures[0]?.at(-1)?.unitId : null
-    return unitId && unitById(unitId).kind === 'volume'
-      ? { ...part, text: `${many!} ${unitId} of ${food!}` }
-      : part
-  })
+  const parts = withWhatWasNamed(apart, raw, foods)
   // What stands between two commas may run on as well.
   return parts.flatMap(
     (part) => (part.told || part.text.length > 300 ? null : runOn(part.text, foods)) ?? [part],
@@ -342,7 +302,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     const rest = last < 0 ? [] : listed.slice(last + 1)
     // "A handful each parsley and dill, chopped": both are.
     const done = rest.map(({ text }) => text).join(', ')
-    if (names.length > 1 && DONE_ALONE.test(done))
+    if (names.length > 1 && isDoneAlone(done))
       return both(names.map(({ text }) => `${each[1]} ${text}, ${done}`))
     if (names.length > 1)
       return [
