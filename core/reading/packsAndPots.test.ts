@@ -45,13 +45,6 @@ describe('lines', () => {
       ],
     ],
     [
-      'pinch each of salt and sugar',
-      [
-        ['salt', 0],
-        ['sugar', 0],
-      ],
-    ],
-    [
       'zest of 1 lemon and juice of half',
       [
         ['lemon-zest', 5],
@@ -80,6 +73,21 @@ describe('lines', () => {
       ],
     ],
   ])('%s is two', (text, expected) => expect(eachOf(text)).toEqual(expected))
+  it('a pinch each of several is listed, and pinching the corners is work', () => {
+    const made = recipe(
+      'Buns\n\nDough\n300 g flour\n160 ml water\n\nFilling\n300 g cabbage\npinch each of salt, sugar and pepper\n\nMethod\nFill.\nPinch each of the corners shut.',
+    )
+    expect(made.parts[1]!.lines.map(({ foodId }) => foodId)).toEqual([
+      'cabbage',
+      'salt',
+      'sugar',
+      'black-pepper',
+    ])
+    for (const { grams } of made.parts[1]!.lines) expect(grams).toBeGreaterThan(0)
+    expect(made.method).toEqual(['Fill.', 'Pinch each of the corners shut.'])
+  })
+  it('burrito wraps are large ones', () =>
+    expect(eachOf('8 burrito tortillas')).toEqual(eachOf('8 large tortillas')))
   it('what is rolled out to about so much is one food', () =>
     expect(eachOf('1 kg puff pastry, rolled to about 3mm')).toEqual([['puff-pastry', 1000]]))
   it.each([['224 g jackfruit, 225 drained'], ['150 g leek greens, 2 cups chopped']])(
@@ -183,6 +191,31 @@ describe('parts', () => {
   })
 })
 
+describe('what is spread, rolled and folded', () => {
+  it('a batter without flour is what is folded, and the oil of each is the pan’s', () =>
+    expect(
+      parts(
+        'Lentil pancakes\nMakes 6\nBatter: 1 cup moong dal, 1 green chilli, 1/2 cup water\nStuffing: 200 g paneer crumbled, 1 onion\nOil 1/2 tsp per chilla\nGrind the dal with chilli and water. Pour a ladle on a hot tawa, spread, drizzle oil, put stuffing on half, fold.',
+      ),
+    ).toEqual(['shell: split-mung-dry green-chilli water', 'filling: paneer onion', 'pan: sunflower-oil']))
+  it('a batter beside a dough is none', () =>
+    expect(
+      parts(
+        'Buns\n\nDough\n300 g flour\n160 ml water\n\nFilling\n300 g cabbage\n\nBatter:\n100 g chickpea flour\n120 ml water\n\nFill, dip in the batter, fry.',
+      )[0],
+    ).toBe('shell: plain-flour water'))
+  it.each([
+    ['Separate into 8 triangles. Spoon filling on the wide end, roll up.', 'roll'],
+    ['Cut into 8 triangles, fill, fold to cones and seal.', 'cone'],
+  ])('%s', (steps, shape) =>
+    expect(
+      recipe(
+        `Cheese bites\n1 can crescent roll dough\n100 g cream cheese\n50 g cheddar\n${steps} Bake at 190C for 14 min.`,
+      ).shape,
+    ).toBe(shape),
+  )
+})
+
 const filled = (list: string, steps: string) => {
   const part = read(
     list,
@@ -234,6 +267,18 @@ describe('pots', () => {
         'Fry the onion 5 minutes. Mix the cumin and salt, cook 1 minute. Add the peas, 3 minutes.',
       ).raw,
     ).toEqual([])
+  })
+  it.each([
+    [
+      'Fry the onion 8 minutes. Chop the mushrooms and add them to the pan, cook 10 minutes.',
+      ['onion', 'mushroom'],
+    ],
+    ['Fry the onion 8 minutes. Blitz the mushrooms, add to pan, cook 10 minutes.', ['onion', 'mushroom']],
+    ['Fry the onion 8 minutes. Chop the mushrooms. Mix with the cheese.', ['onion']],
+  ])('%s', (steps, fried) => {
+    const { cookedBy, lines } = filled('1 onion\n250 g mushrooms\n100 g cheddar', steps)
+    const isFried = ({ cookedBy: own }: (typeof lines)[number]) => (own ?? cookedBy) === 'fry'
+    expect(lines.filter(isFried).map(({ foodId }) => foodId)).toEqual(fried)
   })
   it('starch that is stirred into water beside the pot is cooked in it', () =>
     expect(
