@@ -79,7 +79,7 @@ export function timesPieces(
 const IN_ALL = recalled(/\b(?:in all|in total|altogether|for all)\b/i)
 const LINE_PER_PIECE = recalled(
   new RegExp(
-    String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|[(,]\s*(?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per [a-zß-öø-ɏ]+)(?:\)|\W*$)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|walnuts?|dabs?|lumps?|blobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}\s+(?:in )?each\W*$`,
+    String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|[(,]\s*(?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per [a-zß-öø-ɏ]+)(?:\)|\W*$)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|walnuts?|dabs?|lumps?|blobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}\s+(?:(?:in|on|for|over) )?each(?:\s*\((?:about |~|approx\.? )?\d+ ?g\))?\W*$`,
     'i',
   ),
 )

@@ -76,14 +76,22 @@ const COOKED_BEFORE = /^(?:boiled|cooked|soaked|rehydrated|steamed)\s+/i
 const SOAKED_FIRST =
   /^soaked\b.*\b(?:boiled|cooked|simmered)\b|^soaked(?: and boiled)? (?:overnight|for \d+ h)|^(?:boiled|cooked|simmered)\b.* in\b.*\b(?:water|stock|broth)\b/i
 
-const COOKED_WEIGHT = /^(boiled|cooked|roasted|roast|steamed)(?: (?:wt|weight))$/i
+const COOKED_WEIGHT =
+  /^(?:(boiled|cooked|roasted|roast|steamed)(?: (?:wt|weight))|(?:wt|weight|weighed)(?: (?:when|once|after|already|of))+ (boil|cook|roast|steam)(?:ed|ing))$/i
+const COOKED_FROM: Readonly<Record<string, string>> = {
+  boil: 'boiled',
+  cook: 'cooked',
+  roast: 'roasted',
+  steam: 'steamed',
+}
 
 /** A line whose amount is of the dry food though its name is the cooked one's. */
 export function asWeighed(read: ReadLine, foods: Foods): ReadLine {
   // "400 g potatoes (boiled weight)": it is the cooked food that was weighed.
   const cooked = read.prep.find((word) => COOKED_WEIGHT.test(word.trim()))
   if (cooked) {
-    const state = COOKED_WEIGHT.exec(cooked.trim())![1]!.toLowerCase()
+    const [, said, from] = COOKED_WEIGHT.exec(cooked.trim())!
+    const state = said?.toLowerCase() ?? COOKED_FROM[from!.toLowerCase()]!
     if (matchFood(`${state} ${read.name}`, foods)?.how === 'exact')
       return { ...read, name: `${state} ${read.name}`, prep: read.prep.filter((word) => word !== cooked) }
   }

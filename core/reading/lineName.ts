@@ -23,8 +23,10 @@ export function nameApart(text: string, prep: string[]): { name: string; alterna
   // "ghee/butter" allows either; "and/or" is read as or.
   let name = text.replace(/(\p{L}{3})\s*\/\s*(?=\p{L}{3})/gu, '$1 or ').replace(/ and or /i, ' or ')
   const either = /^(.*?\S)\s+(?:or|and\/or)\s+(.*)$/i.exec(name)
-  const alternative = either ? either[2]!.trim() : null
-  if (either) name = shareHead(either[1]!.trim(), alternative!)
+  const second = either ? either[2]!.trim() : null
+  const shared = either ? shareHead(either[1]!.trim(), second!) : null
+  const alternative = shared?.alternative ?? second
+  if (shared) name = shared.name
   for (let lead = LEADING_PREP.exec(name); lead; lead = LEADING_PREP.exec(name)) {
     // "ground cumin" and "mashed potato" are foods of their own: the word stays in the name as well.
     prep.push(lead[1]!)
@@ -124,17 +126,33 @@ const OF_ONE_NOUN: readonly (readonly [RegExp, RegExp])[] = [
     /^(?:chicken|beef|lamb|pork|veal|ham|turkey|duck|bone|mushroom|onion|vegetable|veg|fish)$/i,
     /^(?:stock|broth|bouillon)(?: cubes?)?$/i,
   ],
+  [/^(?:chestnut|button|cremini|oyster|king oyster|shiitake|portobello|field|wild)$/i, /^mushrooms?$/i],
+  [
+    /^(?:pinto|kidney|navy|cannellini|haricot|butter|borlotti|adzuki|runner|french|broad|fava)$/i,
+    /^beans?$/i,
+  ],
+  [/^(?:puy|beluga|french)$/i, /^lentils?$/i],
+  [/^(?:cherry|plum|vine|roma)$/i, /^tomato(?:es)?$/i],
+  [/^(?:wonton|gyoza|dumpling|potsticker|spring roll)$/i, /^(?:wrappers?|skins?)$/i],
+  [/^(?:napa|savoy|pointed|chinese)$/i, /^cabbage$/i],
+  [/^(?:palm|cane|caster|granulated|coconut|demerara|muscovado)$/i, /^sugar$/i],
+  [/^(?:cider|rice|malt|balsamic|wine|red wine|white wine|sherry)$/i, /^vinegar$/i],
   [/^(?:lemon|lime|orange)$/i, /^(?:juice|zest)$/i],
   [/^(?:poppy|sesame|nigella|cumin|pumpkin|sunflower)$/i, /^seeds?$/i],
 ]
 
-/** "red or white onion": the first half borrows the noun of the second when it is a single adjective. */
-function shareHead(first: string, second: string): string {
+const KIND_ALONE =
+  /^(?:red|white|yellow|green|brown|black|strong|plain|whole|dry|fresh|light|dark|soy|oat|almond|vegetable|olive|sunflower|sour|double|single|salted|unsalted)$/i
+/** "Cooked green or Puy lentils": how they are bought or were made ready holds for either. */
+const STATE_AHEAD = /^(cooked|boiled|canned|tinned|dried|dry|frozen|drained) (.+)$/i
+
+/** "red or white onion": the first half borrows the noun of the second when it is a kind of it and no more. */
+function shareHead(first: string, second: string): { name: string; alternative: string } {
   const nouns = second.split(' ')
-  const adjective =
-    /^(?:red|white|yellow|green|brown|black|strong|plain|whole|dry|fresh|light|dark|soy|oat|almond|vegetable|olive|sunflower|sour|double|single|salted|unsalted)$/i
-  if (nouns.length < 2) return first
   const noun = nouns.at(-1)!
-  const isOfNoun = OF_ONE_NOUN.some(([kind, of]) => kind.test(first) && of.test(noun))
-  return adjective.test(first) || isOfNoun ? `${first} ${noun}` : first
+  const [, state, rest] = STATE_AHEAD.exec(first) ?? []
+  const kind = rest ?? first
+  const isOfNoun = KIND_ALONE.test(kind) || OF_ONE_NOUN.some(([own, of]) => own.test(kind) && of.test(noun))
+  if (nouns.length < 2 || !isOfNoun) return { name: first, alternative: second }
+  return { name: `${first} ${noun}`, alternative: state ? `${state} ${second}` : second }
 }

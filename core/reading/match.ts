@@ -3,6 +3,7 @@ import { carries, carriesAny, claimsIn, hazardsOfWord, isClaim, type Hazards } f
 import { isClassNoun, takesNoun } from './classNouns'
 import { asBought, qualifiersIn, settle } from './qualifiers'
 import { closestWord } from './misspelt'
+import { madeOfPlants } from './madeOfPlants'
 import { remember } from './remember'
 
 export interface FoodMatch {
@@ -302,7 +303,20 @@ function claimedName(index: NameIndex, words: readonly string[]): FoodMatch | nu
       return { food, found, lacking: '', how: 'exact', leftOver: [] }
     }
   }
-  return null
+  // "Vegan gouda": the larder has none, and has what stands for any cheese.
+  const isAhead = words.slice(claims.length).join(' ') === rest.join(' ')
+  const meant = isAhead && otherClaims(index, claims, without, rest).length ? lookUp(index, bare) : null
+  const stead = meant?.how === 'exact' ? madeOfPlants(meant.food.group, meant.food.id) : null
+  const food = stead ? index.names.get(stead) : undefined
+  return food && !without.some((one) => carriesAny(food, one))
+    ? {
+        food,
+        found: words.join(' '),
+        lacking: `the larder has no ${words.join(' ')}`,
+        how: 'exact',
+        leftOver: [],
+      }
+    : null
 }
 
 /** Plants of which a drink, a cream or a yogurt is made. */

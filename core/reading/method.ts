@@ -25,6 +25,10 @@ export interface Clause {
 const PIECE_WORDS = recalled(
   /\b(?:turnovers?|buns?|pies?|pockets?|parcels?|dumplings?|(?<!\bin (?:[a-zß-öø-ɏ]+ )?)pieces|pasties|samosas?|cones?|empanadas?|pierogi|momos?|breads?|rolls|coils?|half[- ]moons?|patties|parathas?|cakes|triangles?|wontons?|envelopes|packets|kachoris?|modaks?|gujiyas?|kulchas?|kolaches?|puffs|each (?:one|side)|ones|both sides|a side|per side|they float|in batches|batches of|top(?:s)? (?:is|are)|the lid)\b/i,
 )
+/** "Put it on a hot tava": nothing but a piece is laid there. */
+const LAID_ON_GRIDDLE = recalled(
+  /\b(?:put|place|slap|lay|throw|slide|pop|transfer) (?:it|this|them|each(?: one)?|one) (?:gently |carefully |straight )?(?:on|onto|over) (?:an? |the |your )?(?:[a-zß-öø-ɏ]+ ){0,2}(?:tava|tawa|griddle|comal|saj)\b/i,
+)
 const FILLS = recalled(
   /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b|\b(?:put|place|keep|lay|spoon)\b[^.;]{0,40}\b(?:inside(?! the (?:oven|pan|tin|fridge))|in(?:to|side)? the (?:middle|cent(?:re|er)))\b/i,
 )
@@ -193,6 +197,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     const fillings = drafts.filter((draft) => draft.kind === 'filling' && !draft.into)
     if (!closed && willClose && !label && fillings.length === 1 && CUT_UP_AFTER.test(text))
       return fillings[0]!
+    if (!label && LAID_ON_GRIDDLE.test(text)) return 'pieces'
     if (
       PIECE_WORDS.test(text) &&
       (closed || /\b(?:bake|fry|steam|boil|cook|griddle|toast)\b/i.test(text)) &&

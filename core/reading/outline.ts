@@ -195,6 +195,8 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   if (worksOn(state, rows, index, text)) return countedStep(state, row, text)
   const counted = /^\d{1,2}\s+(\p{Lu}.*)$/u.exec(text)?.[1]
   if (counted && startsLikeStep(counted) && counted.split(' ').length > 2) return state.step(row, counted)
+  const bought = buysIn(text, foods)
+  if (bought !== null) return readSentence(state, row, bought)
   if (out.sections.length === 0 && !state.explicitMethod && isProse(text, foods)) {
     if (!isCountAlone(text)) state.remark(row, text)
     return
@@ -216,6 +218,16 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   }
   for (const sentence of sentences) readSentence(state, row, sentence)
 }
+
+/** "I use shop shortcrust, 2 x 320 g sheets": the line that somebody tells of, where it has an amount and is all that is said. */
+function buysIn(text: string, foods: Foods): string | null {
+  const line = BUYS.exec(text)?.[1]?.replace(/\.$/, '')
+  if (!line || sentencesOf(text).length > 1 || isStep(line, foods)) return null
+  const read = readLine(line)
+  return read.measures.length && matchFood(read.name, foods)?.how === 'exact' ? line : null
+}
+const BUYS =
+  /^(?:i|we)(?: (?:just|only|always|usually|normally|often|mostly|tend to))* (?:use|buy|take|get|cheat with|go for) (.+)$/i
 
 /** "1 T sauce, 6 slices, 2 T cheese each. Fold, fork": what goes into every one. */
 const WHAT_EACH_GETS =

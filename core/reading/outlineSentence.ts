@@ -252,7 +252,9 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
   // "I use my usual pizza dough (500g tipo 00, 325g water, 24h in the fridge)".
   const bracketed =
     state.mode === 'method' ? null : STARTS_WITH_AMOUNT.test(sentence) ? null : NAMED_LIST.exec(sentence)
-  if (bracketed && inlineList(bracketed[2]!, foods)) {
+  // "Filo pastry (1 pack, 270 g)": how much it is, and nothing that goes in.
+  const namesFood = (piece: string) => matchFood(readLine(piece).name, foods)?.how === 'exact'
+  if (bracketed && inlineList(bracketed[2]!, foods) && bracketed[2]!.split(/,\s+/).some(namesFood)) {
     const list = bracketed[2]!.split(/,\s+/)
     state.count(row, sentence)
     enter(state, row, {

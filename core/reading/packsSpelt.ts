@@ -50,6 +50,20 @@ export const PACK_WORDINGS: readonly AmountWording[] = [
     to: (_, holds) => ` (${holds})`,
   },
   {
+    like: 'filo pastry (1 pack, 270 g)',
+    becomes: '1 pack of filo pastry (270 g)',
+    pattern: new RegExp(
+      String.raw`^(?!\W*\d)([a-zß-öø-ɏ][a-zß-öø-ɏ -]{2,40}?)\s*\(((?:\d|an?|one|two) (?:packs?|packets?|packages?|boxe?s?|bags?|rolls?|blocks?)),? (?:of )?((?:about |around |roughly |approx\.? |~)?(?:${NUMBER_PATTERN})(?: ?(?:g|oz))?)(?: (?:pcs|pieces|of them))?\)(?=\W*$)`,
+      'gi',
+    ),
+    // "(1 packet, 50)" counts what is in it.
+    to: (_, name, packs, holds) => {
+      const pieces = /^\D*(\d+)$/.exec(holds!)?.[1]
+      const many = Number(/^\d/.exec(packs!)?.[0] ?? (/^two/i.test(packs!) ? 2 : 1))
+      return pieces ? `${many * Number(pieces)} ${name} (${packs})` : `${packs} of ${name} (${holds})`
+    },
+  },
+  {
     like: '1 pie crust (2 crusts)',
     becomes: '2 pie crusts',
     pattern:

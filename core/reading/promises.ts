@@ -76,6 +76,10 @@ export const PROMISES: readonly PromiseWording[] = [
 ]
 const MAY_PROMISE =
   /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|from|out of|altogether|dough|pastry|quantities|recipe|[a-zß-öø-ɏ]+s\s*[:=])|\(\D{0,8}\d{1,3}\)\W*$/i
+const CIRCA = /\b(?:per )?(?:circa|ca\.?)\s+(?=\d{1,3}\s+[a-zß-öø-ɏ])/gi
+/** "(About 2 dozen small)": of what size they are counts nothing else. */
+const SO_MANY_OF_SIZE =
+  /(?<=^\W*|\(\s*)((?:makes |about |approx\.? |roughly |~ ?)*(?:\d{1,3}|an?|one|two|three|four|six|eight|ten|twelve)(?: dozen)? (?:very )?(?:small|medium|large|big|mini|little))(?=\s*(?:\)|$))/i
 
 /**
  * A line with its promise in one form: "Does 5 big ones" becomes "makes 5 big ones". A line that promises nothing stays
@@ -83,7 +87,8 @@ const MAY_PROMISE =
  *
  * @param line a row of a page or a sentence
  */
-export const withPlainPromise: (line: string) => string = remember((line) => {
+export const withPlainPromise: (line: string) => string = remember((stated) => {
+  const line = stated.replace(CIRCA, 'about ').replace(SO_MANY_OF_SIZE, '$1 ones')
   if (!MAY_PROMISE.test(line) || line.length > 400) return line
   const found = PROMISES.find(({ pattern }) => pattern.test(line))
   return found

@@ -62,7 +62,9 @@ const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CLOSES =
   /\b(?:fill (?:the|each|them|and|with)|stuff(?=[,.]| (?:the|each|them|and|with)\b)|fold (?:over|in half|into|each|them|and)|seal|crimp|pleat|close (?:it|them|like|up)|pinch (?:it|them|shut|closed|together|the|to))\b/i
-const COOKS = /\b(?:fry|fried|cook|tawa|griddle|pan|skillet)\b/i
+const COOKS = /\b(?:fry|fried|cook|tawa|tava|griddle|comal|pan|skillet)\b/i
+/** "With half a teaspoon of ghee on each side": nothing but a piece has sides. */
+const ON_SIDES = /\b(?:on|for|to) (?:each|either|both|every) sides?\b/i
 const OVER = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/
 const COOKED_THEN_BRUSHED =
   /\b(?:cook|fry|griddle)\b[^.;]*\d ?(?:min|each|a side)[^.;]*\b(?:brush|top|finish)/i
@@ -250,14 +252,15 @@ export function linesFromProse(
         measured.add(food.id)
         // "Cook on a tawa with a little ghee": the pan's fat is seen to where the pieces are cooked.
         const isOfPan =
-          isClosed &&
+          (isClosed || ON_SIDES.test(stretch)) &&
           said !== 'filling' &&
           here !== 'dip' &&
           food.softeningFat !== null &&
           COOKS.test(stretch) &&
           // "Cook 3 minutes each side and brush with butter": it goes on what is done.
           !(OVER.test(verb) && COOKED_THEN_BRUSHED.test(stretch))
-        if (isOfPan && (VAGUE.test(text) || (TURNS_EACH.test(stretch) && SPOON.test(text)))) continue
+        const isOfSide = TURNS_EACH.test(stretch) || ON_SIDES.test(stretch)
+        if (isOfPan && (VAGUE.test(text) || (isOfSide && SPOON.test(text)))) continue
         if (food.id === 'water' && (inPan || WATER_UNDER_LID.test(stretch))) continue
         const over = OVER.test(verb)
         // "Take 8 tortillas, mix a can of tuna with …": what is bought holds what is named behind it.

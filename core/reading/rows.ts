@@ -26,6 +26,8 @@ import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
 import { readYields, titleYields } from './servings'
+import { unmarkedRow } from './unmarkedRow'
+import { GOES_ON } from './verbs'
 import { turnedRound } from './turnedRound'
 
 // What a row of a text looks like, by its words and by whether the larder knows its food.
@@ -341,6 +343,11 @@ export function titleEnd(text: string): number | null {
 const DONE_WITH_IT = recalled(
   /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
 )
+/** In speech without a mark what is listed is worked on next: "a cup of water bring it together". */
+const WORKS_ON_IT = new RegExp(
+  String.raw`\s(?:and |then |and then |so )?(?=(?:${GOES_ON}|bring|combine|work|bind) (?:it|them|that|this|everything|the lot|into|to) )`,
+  'gi',
+)
 
 /**
  * "Half a teaspoon of salt rub together till it is like crumbs", "a pinch of salt, rest it 30 min": where a list goes
@@ -349,9 +356,14 @@ const DONE_WITH_IT = recalled(
 export function doneBehind(sentence: string, foods: Foods): { list: string; done: string } | null {
   const at = DONE_WITH_IT.exec(sentence)?.index ?? -1
   const list = sentence.slice(0, at)
-  return at > 0 && inlineList(list, foods)
-    ? { list, done: sentence.slice(at).replace(/^[\s,–—>→=-]+/, '') }
-    : null
+  if (at > 0 && inlineList(list, foods))
+    return { list, done: sentence.slice(at).replace(/^[\s,–—>→=-]+/, '') }
+  if (sentence.includes(',')) return null
+  for (const { index } of sentence.matchAll(WORKS_ON_IT)) {
+    const listed = sentence.slice(0, index)
+    if (unmarkedRow(listed, foods)) return { list: listed, done: sentence.slice(index).trim() }
+  }
+  return null
 }
 
 const SPOKEN_PART = recalled(

@@ -8,6 +8,9 @@ const BOILING =
 const BOILS_LIQUID = /\b(?:boil|bring)\b[^.;]{0,24}\b(?:water|milk)\b/i
 const ADDS_FLOUR = /\b(?:add|tip in|stir in|put in|mix in|dump in)\b[^.;]{0,24}\b(?:flour|starch)\b/i
 
+/** "Cornflour for dusting": no water comes on it. */
+const DUSTS = /\b(?:for|to) (?:dust(?:ing)?|roll(?:ing)?)\b/i
+
 /**
  * Marks the flours of a dough on which boiling water is poured: rice, starches and millets swell by it, and hold
  * together as they do not when they are wetted cold. Said of one flour, it is said of that one.
@@ -15,7 +18,9 @@ const ADDS_FLOUR = /\b(?:add|tip in|stir in|put in|mix in|dump in)\b[^.;]{0,24}\
 export function markScalded(drafts: readonly Draft[], clauses: readonly Clause[]): void {
   for (const draft of drafts) {
     if (draft.kind !== 'shell') continue
-    const flours = draft.lines.filter(({ food }) => food && food.scaldedDemand !== null)
+    const flours = draft.lines.filter(
+      ({ food, line }) => food && food.scaldedDemand !== null && !DUSTS.test(line.raw),
+    )
     if (!flours.length || flours.some(({ line }) => line.prep.includes(SCALDED))) continue
     const poured =
       draft.lines.some(

@@ -385,7 +385,7 @@ export function withoutYields(title: string): string {
     .replace(/\s+(?:makes|serves|feeds|yields?)\s+(?:about |around |roughly )?\d{1,3}$/i, '')
     .replace(forSome, '')
     .replace(atTitleEnd, '$1')
-    .replace(/[\s,;(~–-]+(?:approx\.?|about|around|roughly|makes|for)?\s*$/i, '')
+    .replace(/[\s,;(~–-]+(?:(?:per )?(?:circa|ca\.?)|approx\.?|about|around|roughly|makes|for)?\s*$/i, '')
     .trim()
   return cut.length > 2 ? cut : title
 }

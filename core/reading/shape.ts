@@ -161,10 +161,10 @@ const INSTEAD: readonly {
     when: ({ method, made }) => made !== 'lidded-pie' && HOLLOWED.test(method),
     becomes: 'bun',
   },
-  // A pocket that is rolled up from a tortilla or a sheet is a roll.
+  // Whose sides are folded in and that is rolled up is a roll, be it called a pocket, a bun or a dumpling.
   {
-    of: ['half-moon'],
-    when: ({ own, method }) => /\bpockets?\b/i.test(own) && SIDES_AND_ROLL.test(method),
+    of: ['half-moon', 'bun'],
+    when: ({ method }) => SIDES_AND_ROLL.test(method) && !FOLDS_OVER.test(method),
     becomes: 'roll',
   },
   // Rolls that are drawn up round what they hold are buns.

@@ -129,6 +129,12 @@ const fits = (size: Size, measure: Measure, text: string): boolean =>
 const BARE_SPOON =
   /(^\W*|[,;]\s*|\b(?:put|add|with|place|pipe|dot|drop|spoon|use) )(?=(?:(?:heaped|heaping|level|good|generous) )?(?:tbsp|tsp|tablespoon|teaspoon)(?:ful)?s? (?:of )?(?:the )?(?:filling|stuffing|jam|mix|mixture)\b)/gi
 const WEIGHED = /^\s*\((?:(?:about|around|roughly|approx\.?|~)\s*)?\d/i
+const isSpoonOf = (spoon: Measure, next: Measure): boolean =>
+  spoon.of === 'spoon' &&
+  next.of === 'spoon' &&
+  !spoon.exact &&
+  next.exact &&
+  /^[^.;()]{0,24}\((?:(?:about|around|roughly|approx\.?|~)\s*)?\d/i.test(spoon.after)
 /** What each measure of a clause is of, by the row that decides. */
 export function sizesNamed(said: string): { name: SizeName; measure: Measure }[] {
   const text = said.replace(BARE_SPOON, '$11 ')
@@ -136,6 +142,13 @@ export function sizesNamed(said: string): { name: SizeName; measure: Measure }[]
   const rowOf = (measure: Measure) => ROWS.find(([, size]) => fits(size, measure, text))
   return measures.flatMap((measure, at) => {
     const next = measures[at + 1]
+    const before = measures[at - 1]
+    // "A spoonful of the filling (about 2 tbsp)": the bracket says how large a spoon it is.
+    if (before && isSpoonOf(before, measure)) return []
+    if (next && isSpoonOf(measure, next)) {
+      const row = rowOf(measure) ?? rowOf(next)
+      return row ? [{ name: row[0], measure: { ...next, before: measure.before } }] : []
+    }
     // "A heaped teaspoon (about 15 g)": the scale says it better.
     const isWeighed = measure.of === 'spoon' && next?.of === 'weight' && WEIGHED.test(measure.after)
     if (isWeighed && rowOf(next)) return []

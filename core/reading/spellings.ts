@@ -152,6 +152,8 @@ function spelled(line: string): string {
       .replace(/\bA\.\s?P\.?(?=\s?flour)/gi, 'all-purpose')
       .replace(/\bair(fr(?:y|yer|ied|ying))\b/gi, 'air $1')
       .replace(/\bAF(?=\s*(?:(?:at|on|@)\s?)?\d{3})/g, 'air fryer')
+      // "Salt q.b.": as much as is enough.
+      .replace(/\bq\. ?b\.(?=\s*(?:$|[,;)]))/gi, 'to taste')
       .replace(/&amp;/g, '&')
       .replace(/&nbsp;/g, ' ')
       // "Ingredients 1x 2x 3x": buttons of a page.

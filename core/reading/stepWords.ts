@@ -50,7 +50,7 @@ export const startsLikeStep = (text: string): boolean => {
 }
 /** "For the filling, fry an onion": what a sentence of work is for. Without a comma its verb has what is worked on. */
 const OF_PART =
-  /^\W*(?:(?:and|so|now|then|next|meanwhile),? )?for (?:the |your |our |my )(?:[a-zß-öø-ɏ]+ ){0,2}?(?:dough|pastry|filling|stuffing|crust|sauce|dip|topping|glaze|wash|syrup|base)(?:,\s+(?!(?:flour|oil|salt|water)\b)|\s+(?=(?:just |simply )?(?:[a-zß-öø-ɏ]+) (?:the|an?|your|some|one|two|together|everything)\b)(?!(?:flour|oil|salt|water|you|we|i|use|take|get)\b))/i
+  /^\W*(?:(?:and|so|now|then|next|meanwhile),? )?for (?:the |your |our |my )(?:[a-zß-öø-ɏ]+ ){0,2}?(?:dough|pastry|filling|stuffing|crust|sauce|dip|topping|glaze|wash|syrup|base)(?:,\s+(?!(?:flour|oil|salt|water)\b)|\s+(?=(?:just |simply )?(?:[a-zß-öø-ɏ]+) (?:the|an?|your|some|one|two|three|four|five|six|eight|ten|half|\d+|together|everything)\b)(?!(?:flour|oil|salt|water|you|we|i|use|take|get)\b))/i
 
 const works = (text: string): boolean =>
   ((VERB.test(text) || WORKS.test(text) || WORKS_ON_WHAT.test(text)) && !NOUN_AMOUNT.test(text)) ||

@@ -275,9 +275,22 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
     )
   }
   const soaks =
+    SOAKED_WEIGHT.test(words) ||
     /\b(?:soaked|rehydrated|soak|hydrated)\b/.test(words) ||
     (/^(?:textured-protein|noodle)$/.test(food.group) && /\b(?:boil(?:ed)?|cooked)\b/.test(words))
   if (soaks && u.soaked && weighed.grams) {
+    if (SOAKED_WEIGHT.test(words)) {
+      const stated = weighed.grams
+      scale(1 / u.soaked)
+      weighed.waterChangeGrams = stated - weighed.grams
+      weighed.notes.push(
+        note(
+          'soaked',
+          `Weighed once soaked: ${round(weighed.grams)} g dry and about ${round(weighed.waterChangeGrams)} g of water`,
+        ),
+      )
+      return
+    }
     weighed.waterChangeGrams = weighed.grams * (u.soaked - 1)
     weighed.notes.push(
       check(
@@ -287,6 +300,9 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
     )
   }
 }
+/** "60 g glass noodles, soaked (weight after soaking)". */
+const SOAKED_WEIGHT =
+  /\b(?:weight|weighed|wt)(?: (?:is|when|once|after|already|of))+ (?:soak|re-?hydrat|hydrat)|\b(?:soaked|rehydrated|hydrated) (?:wt|weight)\b/
 
 /**
  * Turns a line that has been read into grams of a food.

@@ -1,0 +1,131 @@
+import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
+import { lineOf, parts, read, recipe } from '../../test/readText'
+import { readIngredients } from './readIngredient'
+
+// Rows that somebody spoke: foods and work on one row without a mark, what is bought, what a bracket says of a spoon.
+
+const eachOf = (text: string) =>
+  readIngredients(text, foods).map(({ food, line }) => [food?.id, line.grams && Math.round(line.grams)])
+
+describe('lines', () => {
+  it.each<[string, [string, number][]]>([
+    ['200 g cooked green or puy lentils', [['lentils-cooked', 200]]],
+    ['250 g cooked brown or green lentils', [['lentils-cooked', 250]]],
+    ['1 tin kidney or black beans', [['kidney-beans-canned', 240]]],
+    ['200 g chestnut or button mushrooms', [['mushroom', 200]]],
+    ['60 g glass noodles, soaked (weight after soaking)', [['glass-noodles-dry', 20]]],
+    ['60 g glass noodles, soaked', [['glass-noodles-dry', 60]]],
+    ['100 g dried mushrooms (weight after soaking)', [['dried-mushrooms', 25]]],
+    ['100 g brown rice (weighed once cooked)', [['brown-rice-cooked', 100]]],
+    ['100 g quinoa (weight after cooking)', [['cooked-quinoa', 100]]],
+    ['filo pastry (1 pack, 270 g)', [['filo', 270]]],
+    ['samosa pads (1 packet, 50)', [['samosa-strip', 450]]],
+    ['gyoza wrappers (2 packs of 30)', [['dumpling-wrapper', 540]]],
+    ['empanada discs (1 pack of 14)', [['empanada-disc', 462]]],
+  ])('%s', (text, expected) => expect(eachOf(text)).toEqual(expected))
+  it('what was weighed soaked holds the water that it took up', () => {
+    const [one] = readIngredients('60 g glass noodles (soaked weight)', foods)
+    expect(one!.line.grams! + one!.line.waterChangeGrams).toBeCloseTo(60, 6)
+  })
+  it('either of two kinds is made ready as the first is', () => {
+    const [one] = readIngredients('200 g cooked green or puy lentils', foods)
+    expect(one!.read.alternative).toBe('cooked puy lentils')
+  })
+  it('as much as is enough is to taste, in brackets of another language', () =>
+    expect(
+      lineOf(read('300 g ricotta\n100 g spinach, salt q.b.', 'Mix. Fill. Bake 20 min at 200C.'), 'salt')!
+        .notes,
+    ).toContainEqual(expect.objectContaining({ code: 'to-taste' })))
+  it('a knob on each is so much on every one, by the weight in its bracket', () =>
+    expect(
+      lineOf(read('300 g leeks\nknob of butter on each (about 10 g)', 'Fill. Bake 20 min.'), 'butter')!.grams,
+    ).toBe(120))
+})
+
+describe('rows without a mark', () => {
+  const STUFFING =
+    'for the stuffing boil four medium potatoes peel and mash them then add one small onion chopped really fine and a teaspoon of salt'
+  const REST = 'divide the dough into 8\nput it on a hot tava two minutes each side'
+  const SHELL = 'shell: wholemeal-flour salt sunflower-oil water'
+  it.each([
+    [
+      'so for the dough you need 2 cups of whole wheat flour a pinch of salt a teaspoon of oil and 160 ml water knead it till it is soft and leave it for twenty minutes',
+    ],
+    [
+      'the dough is 2 cups of whole wheat flour a pinch of salt a teaspoon of oil and 160 ml water mix it up and let it sit 20 minutes',
+    ],
+    [
+      'for the dough 2 cups of whole wheat flour a pinch of salt a teaspoon of oil and 160 ml water bring it together and rest it 20 minutes',
+    ],
+  ])('foods, and then what is done with them: %s', (dough) => {
+    const text = `aloo paratha\n\n${dough}\n${STUFFING}\n${REST}`
+    expect(parts(text).slice(0, 2)).toEqual([SHELL, 'filling: potato onion salt'])
+    expect(lineOf(recipe(text), 'water')!.grams).toBe(160)
+  })
+  it('with commas the stuffing is no part of the dough either', () =>
+    expect(
+      parts(
+        `aloo paratha\n\nfor the dough you need 2 cups of whole wheat flour, a pinch of salt, a teaspoon of oil and 160 ml water, knead it till it's soft\nfor the stuffing boil four medium potatoes, peel and mash them, then add one small onion, a teaspoon of salt\n${REST}`,
+      ).slice(0, 2),
+    ).toEqual([SHELL, 'filling: potato onion salt']))
+  it.each([
+    ['put it on a hot tava about two minutes each side with half a teaspoon of ghee on each side'],
+    ['Cook on a hot tava 2 minutes each side with half a teaspoon of ghee on each side.'],
+  ])('the ghee of either side is the pan’s: %s', (griddle) => {
+    const made = read('400 g mashed potato\n1 tsp salt', griddle, 'Aloo paratha\nMakes 8')
+    const pan = made.parts.find(({ kind }) => kind === 'pan')!
+    expect(pan.lines.map(({ foodId }) => foodId)).toEqual(['ghee'])
+    expect(pan.lines[0]!.grams).toBeCloseTo(34.4, 1)
+    expect(made.parts.some(({ kind }) => kind === 'finish')).toBe(false)
+  })
+})
+
+describe('what is bought', () => {
+  it.each([
+    ['I use shop shortcrust, 2 x 320 g sheets.', 'shortcrust-pastry', 640],
+    ['We just buy a pack of puff pastry (500 g).', 'puff-pastry', 500],
+    ['I always use 320 g ready-rolled shortcrust', 'shortcrust-pastry', 320],
+  ])('%s', (row, id, grams) => {
+    const pie = recipe(
+      `Tourtiere\n\n${row}\n500 g minced pork\n1 onion\n\nSimmer the meat 25 min. Line the tin, fill, lid. Bake 30 min at 200C.`,
+    )
+    const shell = pie.parts.find(({ kind }) => kind === 'shell')!
+    expect(shell.lines.map((line) => [line.foodId, line.grams])).toEqual([[id, grams]])
+  })
+})
+
+describe('the method', () => {
+  it.each([
+    ['Put a spoonful of the filling (about 2 tbsp) in each.', 2],
+    ['Put a spoonful (1 tbsp) of filling in each.', 1],
+    ['Make a well in each, put in a spoonful of the filling (about 2 tbsp), close.', 2],
+  ])('a bracket says how large the spoon is: %s', (steps, tbsp) =>
+    expect(
+      read('400 g minced pork', steps).facts.filter(({ kind }) => kind === 'filling-tbsp-per-piece'),
+    ).toMatchObject([{ low: tbsp, high: tbsp }]),
+  )
+  it.each([
+    ['Knishes (about 2 dozen small)', 24],
+    ['Knishes (6 large)', 6],
+    ['Panzerotti per circa 12 pieces', 12],
+    ['Panzerotti (circa 12 pieces)', 12],
+  ])('%s counts, and its count is no name', (title, pieces) => {
+    const made = read('400 g minced pork', 'Fill. Bake 20 min at 200C.', title)
+    expect(made.pieces).toBe(pieces)
+    expect(made.title).toMatch(/^(?:Knishes|Panzerotti)$/)
+  })
+  it('what is called buns and is rolled up with its sides folded in is a roll', () =>
+    expect(
+      read('400 g minced pork', 'Fill, fold in the sides and roll. Fry 3 min a side.', 'Egg buns').shape,
+    ).toBe('roll'))
+  it('boiling water is not poured on what dusts the board', () =>
+    expect(
+      lineOf(
+        recipe(
+          'Gyoza\n\nWrappers\n250 g flour\n130 ml boiling water\ncornstarch for dusting\n\nFilling\n300 g minced pork\n\nFill 30. Fry.',
+        ),
+        'cornstarch',
+      )!.prep,
+    ).toEqual([]))
+})
