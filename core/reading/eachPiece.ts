@@ -53,7 +53,7 @@ export function timesPieces(
       for (const { line } of draft.lines) {
         // "8 oz pepperoni in 48 sticks (3 per roll)" weighs what there is for all.
         const said = line.raw.replace(SO_MANY_EACH, '')
-        if (line.grams === null || !LINE_PER_PIECE.test(said)) continue
+        if (line.grams === null || !(LINE_PER_PIECE.test(said) || ONE_EACH.test(said))) continue
         Object.assign(line, timesWeights(line, pieces))
         // It is for all now, and no word of it says otherwise.
         line.prep = line.prep.filter((word) => !LINE_PER_PIECE.test(word))
@@ -82,6 +82,10 @@ const LINE_PER_PIECE = recalled(
     String.raw`\b(?:per|for each|on each|in each|for every)\s+(?:one|piece|${PIECES})\b|[(,]\s*(?:about )?[\d¼½¾./ ]{1,6}\s*(?:tsp|tbsp|teaspoons?|tablespoons?) (?:each|per [a-zß-öø-ɏ]+)(?:\)|\W*$)|^\W*(?:an? |\d[\d/. ]* |[¼½¾⅓⅔] )?(?:(?:small|big|little|good|level|heaped) )*(?:knobs?|walnuts?|dabs?|lumps?|blobs?|pinch|slices?|sprigs?|dots?|cubes?|tsp|teaspoons?|tbsp|tablespoons?|spoons?|spoonfuls?)\s+(?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}\s+(?:(?:in|on|for|over) )?each(?:\s*\((?:about |~|approx\.? )?\d+ ?g\))?\W*$`,
     'i',
   ),
+)
+/** "1 olive each": one food, counted. */
+const ONE_EACH = recalled(
+  /^\W*(?:an?|one|two|[1-4]|half an?|[½¼]|1\/[24]) (?!(?:g|kg|ml|oz|lb|cups?|tins?|cans?|packs?)\b)(?:(?!and\b|or\b)[a-zß-öø-ɏ-]+ ){1,3}each\W*$/i,
 )
 const SO_MANY_EACH = /\(\s*\d{1,2} (?:per|for each|in each|on each) [^()\d]*\)/gi
 /** "For each bowl": once for everybody who eats. */

@@ -46,6 +46,7 @@ export function outlineOf(rows: readonly Row[], foods: Foods): Outline {
 /** One row: each reader takes it or leaves it to the next. */
 function readRow(state: OutlineState, rows: readonly Row[], index: number): void {
   const row = rows[index]!
+  if (row.chapter) return state.is(row, 'left-out')
   if (goesOnWithList(state, row)) return
   const text = behindTitle(state, row)
   if (text === null) return

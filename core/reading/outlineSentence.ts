@@ -67,6 +67,11 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
     state.mode = 'method'
     return countedStep(state, row, heading.rest)
   }
+  const isForEach = FOR_EACH.test(heading.name) && saysNothing(heading.rest).nutrition === null
+  if (isForEach && state.goOnForEach(row)) {
+    for (const one of heading.rest.replace(/\.$/, '').split(/,\s+(?:and\s+)?/)) if (one) state.item(row, one)
+    return
+  }
   state.is(row, 'heading')
   if (heading.kind === 'method') {
     state.mode = 'method'
@@ -108,6 +113,11 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
   }
 }
 
+/** "Each one gets", "per empanada": what goes into every piece besides the filling. */
+const FOR_EACH = new RegExp(
+  String.raw`^(?:and )?(?:(?:(?:in|into|on|for|to) )?(?:each|every)(?: (?:one|piece|${PIECES}))?(?: (?:gets|has|takes|needs|holds))?|per (?:piece|${PIECES}))(?: (?:also|as well|you need))?$`,
+  'i',
+)
 const NAMES_PIECE = new RegExp(String.raw`\b${PIECES}$`, 'i')
 const COUNTS_FIRST = /^(?:makes|yields?|serves) (?:about )?\d{1,3}[.,] [a-zß-öø-ɏ]/i
 

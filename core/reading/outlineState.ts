@@ -74,6 +74,8 @@ export class OutlineState {
   section: Section | null = null
   /** The method's own heading that is open: "Filling". '' for none. */
   under = ''
+  /** What is listed now is for one piece. */
+  private isForEach = false
   /** The text says where its method begins. */
   explicitMethod = false
   /** How many steps in a row were numbered one after the other, and the last of those numbers. */
@@ -109,6 +111,7 @@ export class OutlineState {
   }
 
   open(heading: Heading | null): Section {
+    this.isForEach = false
     const before = this.out.sections.at(-1)
     // "DOUGH" over "Tangzhong: 20 g flour, 100 ml milk": the first list of the part that has just been named.
     const isWithin = before?.heading && !before.items.length && !before.heading.rest
@@ -160,9 +163,26 @@ export class OutlineState {
     if (this.isWashBehindList(row, text)) return this.itemOf('finish', row, text)
     if (this.isBehindDough(row, text)) this.section = null
     this.section ??= this.open(null)
-    this.section.items.push({ text: text.replace(/\s*;$/, ''), at: row.at, blankBefore: row.blankBefore })
+    const plain = text.replace(/\s*;$/, '')
+    this.section.items.push({
+      text: this.isForEach ? `${plain} per piece` : plain,
+      at: row.at,
+      blankBefore: row.blankBefore,
+    })
     this.is(row, 'ingredient')
     if (this.mode === 'start') this.mode = 'lines'
+  }
+
+  /** "In each empanada:" goes on with the filling, by the piece; false where there is none yet. */
+  goOnForEach(row: Row): boolean {
+    const filling = this.out.sections.findLast(({ heading }) => heading?.kind === 'filling')
+    if (!filling?.items.length) return false
+    this.emptyHeading()
+    this.section = filling
+    this.mode = 'lines'
+    this.isForEach = true
+    this.is(row, 'heading')
+    return true
   }
 
   /** One line of a part that has no heading of its own; what was open goes on behind it. */

@@ -32,6 +32,8 @@ const NOISE = new RegExp(
     '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size(?!\\s*:\\s*\\d{1,2} (?!g\\b|ml\\b|oz\\b|grams|cups?\\b))|yield type)\\s*:.*',
     '(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick|easy|medium|hard)',
     String.raw`(?:(?:us|uk|metric|imperial|cups?|grams?|ounces?|weight|volume)\b[\s|/·•&-]*(?:or )?)+`,
+    // "#momos #veg": what it is filed under.
+    String.raw`(?<=#)[a-zß-öø-ɏ\d_]+(?:[\s,]+#[a-zß-öø-ɏ\d_]+)*`,
     String.raw`us customary.*|metric.{0,20}|copyright.*|https?:\S*|www\.\S*`,
   ].join('|')})\W*$`,
   'i',

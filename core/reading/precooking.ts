@@ -63,8 +63,9 @@ export function readPrecooking(draft: Draft, clauses: readonly Clause[]): Precoo
   const minutes = whole ? spent : all
   draft.lines.forEach((item, at) => {
     const way = pot.ways.get(at)
-    // Cheese that nobody puts into the pot is stirred in afterwards.
-    const isLeft = pot.raw.has(at) || foodIs(item.food, 'cheese')
+    // Cheese that nobody puts into the pot is stirred in afterwards, and what every piece gets is laid on its filling.
+    const isLaid = item.line.notes.some(({ code }) => code === 'per-piece')
+    const isLeft = pot.raw.has(at) || isLaid || foodIs(item.food, 'cheese')
     if (whole && !way && isLeft && !isFat(item.food)) byLine.set(item, 'raw')
     else if (way && (!whole || way !== main)) byLine.set(item, way)
   })

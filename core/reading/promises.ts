@@ -77,6 +77,8 @@ export const PROMISES: readonly PromiseWording[] = [
 const MAY_PROMISE =
   /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|from|out of|altogether|dough|pastry|quantities|recipe|[a-zß-öø-ɏ]+s\s*[:=])|\(\D{0,8}\d{1,3}\)\W*$/i
 const CIRCA = /\b(?:per )?(?:circa|ca\.?)\s+(?=\d{1,3}\s+[a-zß-öø-ɏ])/gi
+/** "One-person pie", "serves just me". */
+const FOR_ONE = /\b(?:one[- ]person|(?:serves |for )?(?:just|only) (?:for )?(?:me|one|myself))\b(?!\w)/gi
 /** "(About 2 dozen small)": of what size they are counts nothing else. */
 const SO_MANY_OF_SIZE =
   /(?<=^\W*|\(\s*)((?:makes |about |approx\.? |roughly |~ ?)*(?:\d{1,3}|an?|one|two|three|four|six|eight|ten|twelve)(?: dozen)? (?:very )?(?:small|medium|large|big|mini|little))(?=\s*(?:\)|$))/i
@@ -88,7 +90,12 @@ const SO_MANY_OF_SIZE =
  * @param line a row of a page or a sentence
  */
 export const withPlainPromise: (line: string) => string = remember((stated) => {
-  const line = stated.replace(CIRCA, 'about ').replace(SO_MANY_OF_SIZE, '$1 ones')
+  const line = stated
+    .replace(CIRCA, 'about ')
+    .replace(SO_MANY_OF_SIZE, '$1 ones')
+    .replace(FOR_ONE, 'serves 1')
+    // "12 single-serve pot pies".
+    .replace(/(?<=\d )(?:single|individual)[- ]?(?:serve|serving|portion)? (?=[a-zß-öø-ɏ])/i, '')
   if (!MAY_PROMISE.test(line) || line.length > 400) return line
   const found = PROMISES.find(({ pattern }) => pattern.test(line))
   return found

@@ -80,6 +80,10 @@ const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?\)?$/i
 /** "One big pie". */
 const ONE_LARGE =
   /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+[a-zß-öø-ɏ]+|\s*\)?\W*$)|\((?:a )?(?:big|large|giant|huge) one\b/i
+/** "Breakfast calzone (for one)": who eats alone eats one of what is named so. */
+const SINGLE_SERVE = /\bsingle[- ](?:serves?|servings?|portions?)\b/i
+const ONE_DISH =
+  /\b(?:calzone|past[yi]e?|pie|pocket|turnover|parcel|bun|roll|paratha|wrap|strudel|stromboli|quesadilla|turnover|kulcha|naan)\W*$/i
 /** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
 const aboutSo =
   /(?:^\(?|[.!?,]\s+)(?:(?:so )?(?:about|abt\.?|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$|^\W*(\d{1,3}) or so\W*$/i
@@ -315,6 +319,14 @@ export function titleYields(title: string): Yields | null {
   const eaters = FOR_AT_END.exec(withDigits(title))
   // What stands behind a mark and only counts is read by itself: "Leek pockets - 16-18 pieces".
   const behind = readYields(countTail(title, countBehind(title)))
+  // "Calzone (single serve)" is one, for one; of pies each is for one.
+  if (SINGLE_SERVE.test(title)) {
+    const own = titleYields(title.replace(SINGLE_SERVE, ''))
+    const none = { pieces: null, servings: null, perServing: null, whole: false, rest: '' }
+    return !own?.pieces && ONE_DISH.test(withoutYields(title))
+      ? { ...none, pieces: 1, servings: 1 }
+      : { ...(own ?? none), perServing: 1 }
+  }
   const whole = readYields(title)
   const said =
     behind?.pieces || behind?.servings
@@ -330,7 +342,9 @@ export function titleYields(title: string): Yields | null {
       : Number(eaters[1]) > MAX_EATERS
         ? { pieces: Number(eaters[1]), servings: null, perServing: null, whole: false, rest: '' }
         : { pieces: null, servings: Number(eaters[1]), perServing: null, whole: false, rest: '' }
-  const isOne = !found?.pieces && ONE_LARGE.test(title)
+  const isOne =
+    !found?.pieces &&
+    (ONE_LARGE.test(title) || (found?.servings === 1 && ONE_DISH.test(withoutYields(title))))
   const bare = isOne ? '1' : found?.pieces ? null : (inTitle.exec(title)?.[1] ?? atTitleEnd.exec(title)?.[2])
   if (!bare || (found?.servings && !isOne)) return found
   return { servings: null, perServing: null, whole: false, rest: '', ...found, pieces: count(bare) }
@@ -369,8 +383,9 @@ const countTail = (title: string, from: number): string =>
 export function withoutYields(title: string): string {
   const cut = title
     .slice(0, countBehind(title))
-    .replace(/\s*[([][^)\]]*(?:\d|serves|makes|for)[^)\]]*[)\]]/gi, (bracket) =>
+    .replace(/\s*[([][^)\]]*(?:\d|serves|makes|for|single)[^)\]]*[)\]]/gi, (bracket) =>
       inTitle.test(bracket) ||
+      SINGLE_SERVE.test(bracket) ||
       readYields(bracket.replace(/[()[\]]/g, ' ')) ||
       times.test(bracket) ||
       inBrackets.test(bracket)
@@ -382,6 +397,7 @@ export function withoutYields(title: string): string {
       /\p{L}{2}/u.test(readYields(tail)?.rest ?? tail) ? tail : '',
     )
     .replace(/\s+[x×]\s?\d{1,3}$/i, '')
+    .replace(/(?<=\S)\s+for one$/i, '')
     .replace(/\s+(?:makes|serves|feeds|yields?)\s+(?:about |around |roughly )?\d{1,3}$/i, '')
     .replace(forSome, '')
     .replace(atTitleEnd, '$1')

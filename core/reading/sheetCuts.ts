@@ -69,7 +69,7 @@ const ALL_STACKED = recalled(
   /\b(?:layer|stack|pile)\b[^.;]*\b(?:all|the) (?:of )?(?:the )?(?:[a-zß-öø-ɏ]+ )?(?:sheets|filo|phyllo)\b/i,
 )
 const FROM_EACH = recalled(
-  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b(?![- ]?(?:inch|in\b|cm|mm|"))[^.;]{0,40}\b(?:from|out of) (?:each|every)(?: (?:[a-zß-öø-ɏ]+ )?(?:sheet|pack|block|roll|crust)\b|(?=\W*(?:$|[,.;]|with\b)))/i,
+  /\b(?:cut|stamp|get) (?:out )?(\d{1,2})\b(?![- ]?(?:inch|in\b|cm|mm|"))[^.;]{0,40}\b(?:from|out of) (?:each|every)(?: (?:[a-zß-öø-ɏ]+ )?(?:sheet|pack|block|roll|crust)\b|(?=\W*(?:$|[,.;]|with\b)|\s*\())/i,
 )
 const ROLLED_THEN_CUT = recalled(/\broll(?:ed)? (?:it |them |each )?up\b[^.;]*\b(?:cut|slice)\b/i)
 const CUT_OTHERS = recalled(NOT_PIECES)

@@ -18,6 +18,8 @@ export interface Row {
   number: number | null
   /** Marked as a heading: "## Dough", "**Dough**", "== Dough ==". */
   marked: boolean
+  /** "02:10 folding": where in a film something is shown, and no word of the dish. */
+  chapter?: true
 }
 
 /** A longer row is never searched for amounts as a whole: it is taken apart into sentences first. */
@@ -233,6 +235,7 @@ const labelled = remember((text: string) =>
 const TIME_STAMP =
   /^\s*(?:\[\d{1,2}:\d{2}(?::\d{2})?\]|\(\d{1,2}:\d{2}(?::\d{2})?\)|\d{1,2}:\d{2}(?::\d{2})?(?=\s))\s*[-–—]?\s*/
 const LEAST_STAMPED = 2
+const CHAPTER = /^(?:\p{L}[\p{L}'’&+-]*\s*){1,5}\W*$/u
 /** So many rows that begin with a dash and a figure are a list. */
 const LEAST_DASHED = 2
 
@@ -254,8 +257,14 @@ export function tidy(text: string): Row[] {
   const state = { gramsColumn: -1, isAlone: barred.length === 1 }
   // "[00:12] Take two cups of flour": when it was said, from the beginning on; "10:00 mix the dough" is a plan.
   const stamped = lines.filter(({ text: line }) => TIME_STAMP.test(line))
-  if (stamped.length >= LEAST_STAMPED && /^\W*0{1,2}:/.test(stamped[0]!.text))
-    for (const line of lines) line.text = line.text.replace(TIME_STAMP, '')
+  const isStamped = stamped.length >= LEAST_STAMPED && /^\W*0{1,2}:/.test(stamped[0]!.text)
+  // Where every one has a word or two behind it, they are what a film is cut in.
+  const chapters = new Set(
+    isStamped && stamped.every(({ text: line }) => CHAPTER.test(line.replace(TIME_STAMP, '')))
+      ? stamped.map(({ at }) => at)
+      : [],
+  )
+  if (isStamped) for (const line of lines) line.text = line.text.replace(TIME_STAMP, '')
   // "-150 g flour" above "-salt": a row of dashes lists, and takes nothing away.
   const isDashed = lines.filter((line) => /^\s*[-–]\d/.test(line.text)).length >= LEAST_DASHED
   for (const { at, text: typed, apart } of lines) {
@@ -263,7 +272,9 @@ export function tidy(text: string): Row[] {
     let blankBefore = apart
     // "LAMB PIES | 24 pieces" above a text without a table is a title.
     const isTitle =
-      !rows.length && barred[0] === raw && barred.every((one) => one === raw || HEAD_LINE.test(one))
+      rows.every(({ chapter }) => chapter) &&
+      barred[0] === raw &&
+      barred.every((one) => one === raw || HEAD_LINE.test(one))
     const dotted = raw.length <= 4 * MAX_ROW_CHARACTERS ? raw.trim().split(/\s+[·•∙]\s+/) : []
     const table =
       dotted.length > 2 && !/\|/.test(raw)
@@ -298,6 +309,7 @@ export function tidy(text: string): Row[] {
       own = labelled(own)
       if (!own) continue
       rows.push({ at, text: own, blankBefore, bullet, number, marked })
+      if (chapters.has(at)) rows.at(-1)!.chapter = true
       indents.push(table.length === 1 ? raw.length - raw.trimStart().length : 0)
       blankBefore = false
     }

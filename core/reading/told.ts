@@ -94,6 +94,10 @@ const TELLS_WORK =
 /** A told recipe: its name, its counts, and all else is work. */
 function tellRows(state: OutlineState, rows: readonly Row[]): void {
   for (const [index, row] of rows.entries()) {
+    if (row.chapter) {
+      state.is(row, 'left-out')
+      continue
+    }
     const isFirst = !state.out.title && state.isAtStart && !state.out.steps.length
     const text = behindTitle(state, row)
     if (text === null || saysOfWhole(state, rows, index, text)) continue

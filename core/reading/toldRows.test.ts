@@ -129,3 +129,75 @@ describe('the method', () => {
       )!.prep,
     ).toEqual([]))
 })
+
+describe('what is for one', () => {
+  it.each<[string, string, number, number]>([
+    ['Breakfast calzone (single serve)', 'Breakfast calzone', 1, 1],
+    ['Breakfast calzone for one', 'Breakfast calzone', 1, 1],
+    ['One-person calzone', 'One-person calzone', 1, 1],
+    ['Mug calzone (serves just me)', 'Mug calzone', 1, 1],
+    ['12 single-serve pot pies', 'Single-serve pot pies', 12, 12],
+  ])('%s', (title, name, pieces, servings) => {
+    const made = read('400 g minced pork', 'Fill. Bake 20 min at 200C.', title)
+    expect([made.title, made.pieces]).toEqual([name, pieces])
+    if (pieces === 1) expect([made.servings, made.servingsStated]).toEqual([servings, true])
+  })
+  it.each([
+    ['Each one gets: 1 olive, a quarter of a hard-boiled egg, 2 raisins.'],
+    ['In each:\n1 olive\na quarter of a hard-boiled egg\n2 raisins'],
+    ['per empanada: 1 olive, 1/4 boiled egg, 2 raisins'],
+    ['1 olive each\n1/4 hard-boiled egg in each one\n2 raisins per empanada'],
+  ])('what every piece gets is counted for all, laid on the filling raw: %s', (rows) => {
+    const made = recipe(
+      `Empanadas\nMakes 10\n\nDough\n500 g flour\n200 ml milk\n\nFilling\n500 g chopped beef\n3 onions\n${rows}\n\nCook the onions 15 min, add the meat. Fill, fold. Bake 25 min at 200C.`,
+    )
+    const filling = made.parts.filter(({ kind }) => kind === 'filling')
+    expect(filling).toHaveLength(1)
+    const grams = (id: string) => lineOf(made, id)!.grams
+    expect([grams('olives'), grams('boiled-egg'), grams('raisins')]).toEqual([40, 117.5, 10])
+    expect(lineOf(made, 'olives')!.cookedBy).toBe('raw')
+    expect(lineOf(made, 'beef')!.cookedBy).not.toBe('raw')
+  })
+  it('what is said of the energy of each is no filling', () =>
+    expect(
+      parts(
+        'Parcels\n\nDough\n300 g flour\n160 ml water\n\nFilling\n300 g feta\n\nFill. Bake 18 minutes. Per parcel: 5 g net carbs, 310 kcal.',
+      )[1],
+    ).toBe('filling: feta'))
+})
+
+describe('what stands round a recipe', () => {
+  const LISTS =
+    'Dough -\nMaida - 2 cup\nWater - 130 ml\nStuffing -\nCabbage - 1 cup\nPaneer - 100 g\nMomo Chutney -\nTomato - 3\nGarlic - 6 cloves'
+  it('chapters and what it is filed under are left out, and the row between them is the name', () => {
+    const text = `00:00 intro\n00:35 dough\n04:10 how to fold\nVegetable momos with chutney | soft momos at home\n${LISTS}\n#momos #vegmomos\nsteam for 10 mins`
+    expect(recipe(text).title).toBe('Vegetable momos with chutney')
+    expect(parts(text)).toEqual(['shell: plain-flour water', 'filling: cabbage paneer', 'dip: tomato garlic'])
+  })
+  it('what is told with its times is work all the same', () =>
+    expect(
+      recipe(`Momos\n${LISTS}\n[00:10] fill each one and fold it over\n[00:40] steam them for 10 minutes`)
+        .method,
+    ).toHaveLength(2))
+})
+
+it('so many from each, and the trimmings once more, counts for every crust', () =>
+  expect(
+    recipe(
+      'Hand pies\n2 refrigerated pie crusts\n2 apples\n2 tbsp sugar\n\nCook the apples. Unroll crusts, cut out 4 5-inch circles from each (reroll). Fill, fold. Bake 12 minutes at 180C.',
+    ).pieces,
+  ).toBe(8))
+it.each([
+  'Soften the onions in a little butter for 10 min.',
+  'I fry the potatoes with the onions in butter for 20 min.',
+])('cream fries nothing: %s', (steps) =>
+  expect(
+    lineOf(
+      read(
+        '300 g potatoes\n2 onions\n250 g cheddar\n2 tbsp double cream',
+        `${steps} Fill. Bake 20 min at 200C.`,
+      ),
+      'butter',
+    )!.grams,
+  ).toBe(14),
+)

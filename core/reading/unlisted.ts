@@ -83,7 +83,7 @@ const FRIED_IN = recalled(
 /** "Brown the meat in dripping": how much, nobody says. */
 const FRIED_IN_SOME = recalled(
   new RegExp(
-    String.raw`^\W*(?:then )?(?:fry|saut[eé]|sweat|soften|brown)\b[^.;,]{0,30}?\bin (?:the |some |hot )*(?<fat>[a-zß-öø-ɏ]*dripping|lard|(?:olive |vegetable |sunflower )?oil|butter|ghee)\b(?! (?:from|left|of|in))`,
+    String.raw`^\W*(?:then )?(?:(?:i|we|you) )?(?:fry|saut[eé]|sweat|soften|brown)\b[^.;,]{0,48}?\bin (?:the |some |hot )*(?<fat>[a-zß-öø-ɏ]*dripping|lard|(?:olive |vegetable |sunflower )?oil|butter|ghee)\b(?! (?:from|left|of|in))`,
     'i',
   ),
 )
@@ -266,8 +266,8 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     if (
       fat &&
       isFat(fat) &&
-      // Sesame oil seasons.
-      !has(inside, (food) => isFat(food) && food.id !== 'sesame-oil') &&
+      // Sesame oil seasons, and cream fries nothing.
+      !has(inside, (food) => /^(?:oil|solid-fat)$/.test(food.group) && food.id !== 'sesame-oil') &&
       // "Ghee for roasting", without an amount, is not the spoon that the method tells of.
       !drafts.some(
         ({ kind, lines }) =>
