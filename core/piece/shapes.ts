@@ -86,7 +86,7 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 1,
     round: true,
     called: /\b(?:coils?|coiled|snail|spirals?)\b/i,
-    closedBy: /\b(?:coil (?:it|them|up|each|like)|into (?:a )?coils?|snail|spiral)\b/i,
+    closedBy: /\b(?:coil (?:it|them|up|each|like|from|around|round)|into (?:a )?coils?|snail|spiral)\b/i,
   },
   pleated: {
     name: 'Pleated or twisted',

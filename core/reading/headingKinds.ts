@@ -40,7 +40,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|chimichurri|tzatziki|pebre|soup(?! jelly)|curtido|slaw|accompaniments?|on the side|each bowl|alongside|to go with (?:it|them)|to accompany|accompanying|drizzling|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}(?:sauce|dressing)(?: (?:to|for) (?:toss(?:ing)?|coat(?:ing)?|serv(?:e|ing)|drizzl(?:e|ing)|pour(?:ing)?)(?: .*)?)?$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$|^(?:\p{L}+ )?(?:broth|stock|soup) (?:to|for) \p{L}+$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|guacamole|pico de gallo|zhoug|(?:avocado|lime|garlic|chipotle|sriracha|cilantro|coriander|herb|jalapeño) crema|chimichurri|tzatziki|pebre|soup(?! jelly)|curtido|slaw|accompaniments?|on the side|each bowl|alongside|to go with (?:it|them)|to accompany|accompanying|drizzling|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}(?:sauce|dressing)(?: (?:to|for) (?:toss(?:ing)?|coat(?:ing)?|serv(?:e|ing)|drizzl(?:e|ing)|pour(?:ing)?)(?: .*)?)?$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$|^(?:\p{L}+ )?(?:broth|stock|soup) (?:to|for) \p{L}+$/u,
   ],
   [
     'finish',

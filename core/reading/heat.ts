@@ -239,7 +239,7 @@ export function readCooking(context: HeatContext): CookingRead {
   // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.
   // "Dry fry, then a bit of oil, 3 minutes each side": the time stands with the oil.
   const inPanUntimed = events.every(
-    ({ way, minutes }) => /^(?:griddle|fry|cook)$/.test(way) && minutes === null,
+    ({ way, minutes }) => /^(?:griddle|(?:shallow-|deep-)?fry|cook)$/.test(way) && minutes === null,
   )
   const bySide = inPanUntimed
     ? clauses.findLast(

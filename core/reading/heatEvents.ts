@@ -29,7 +29,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
     'shallow-fry',
-    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\b(?:in|heat) (?:about |around )?(?:\d|half an?|an?)[^.]{0,8}(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)? (?:hot )?(?:[a-zß-öø-ɏ]+ )?(?:oil|lard|fat|shortening|ghee|dripping)\b/i,
+    /\b(?:shallow|pan)[- ]?fr(?:y|ied|ying)\b|\bfr(?:y|ied|ying)\b[^.]{0,30}\b(?:in|with) (?:a )?(?:little|some|a bit of|\d+ ?(?:tbsp|tablespoons|cm|mm))\b|\bin(?:to)? (?:about )?(?:\d|a (?:little|few|couple of)) ?(?:(?:tbsp|tablespoons?|tsp|spoons?|spoonfuls?) )?(?:of )?hot (?:[a-zß-öø-ɏ]+ )?(?:oil|ghee|butter)\b|\b(?:in|heat) (?:about |around )?(?:\d|half an?|an?)[^.]{0,8}(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)? (?:hot )?(?:[a-zß-öø-ɏ]+ )?(?:oil|lard|fat|shortening|ghee|dripping)\b/i,
   ],
   [
     'griddle',

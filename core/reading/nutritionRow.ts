@@ -8,7 +8,7 @@ const FIGURES_EACH =
 /** "9 g net carbs": nobody buys them. */
 const NET_CARBS = /^\W*(?:about |approx\.? |~)?\d[\d.]*\s*g? net carbs?\b[^.]{0,30}\W*$/i
 const NUTRITION_START =
-  /^\W*(?:nutrition|macros?\b|k?cals?\W*\d|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per [a-zß-öø-ɏ]+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/i
+  /^\W*(?:nutrition|macros?\b|k?cals?\W*\d|[^:\d]{0,30}:?\s*\d{2,4}\s*k?cals?\b|per (?:\d{1,2} )?[a-zß-öø-ɏ]+\s*:?.*\b(?:k?cals?|calories)\b|calories\s*:?\s*\d)/i
 /** "Cal: 352 | P: 31 | C: 40 | F: 7": nutrients by their first letters, three or more in a row. */
 const MACROS =
   /^\W*(?:(?:k?cals?|calories|energy|prot(?:ein)?|p|net carbs|carbs?|nc|c|fats?|f|fib(?:re|er)|sugars?|salt)[\s:=-]{0,3}\d[\d.,]*\s*(?:g|k?cals?)?[\s,|/;·•]*){3,}(?:(?:each|apiece|per [a-zß-öø-ɏ]+)\W*)?$/i

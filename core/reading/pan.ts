@@ -93,7 +93,7 @@ const PER_SOME_FAT = recalled(
 )
 /** "In 3 tbsp of oil", "heat a tablespoon of oil". */
 const IN_SO_MUCH = recalled(
-  new RegExp(String.raw`\b(?:in|heat|warm|melt|use|with|using) ${soMuch('amount')}\b`, 'i'),
+  new RegExp(String.raw`\b(?:in|into|heat|warm|melt|use|with|using) ${soMuch('amount')}\b`, 'i'),
 )
 /** Grams of the fat that those sentences put into the pan: "in butter (about 4 tbsp)", "in 3 tbsp of oil". */
 function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): number | null {
@@ -105,7 +105,9 @@ function fatWeighed(clauses: readonly Clause[], food: Food, pieces: number): num
       )
     if (
       !ofPan ||
-      !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|skillet|wok|tawa|tava|cook|roast)/i.test(text)
+      !/\b(?:fry|fried|brown|griddle|crisp|flat side|pan|skillet|wok|tawa|tava|cook|roast|hot (?:oil|ghee|butter))/i.test(
+        text,
+      )
     )
       continue
     // "With 1 tsp ghee per paratha": each is cooked in its own.

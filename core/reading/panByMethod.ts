@@ -22,6 +22,10 @@ const APPLIES_FAT = recalled(
   /\b(?:apply(?:ing)?|smear(?:ing)?|dab(?:bing)?|drizzl(?:e|ing))\b[^.;]*\b(?:oil|ghee|butter)\b|\b(?:griddle|tawa|tava|comal|skillet|pan)\b[^.;]*\b(?:oil|ghee|butter)\b|\b(?:oil|ghee|butter)\b[^.;]*\b(?:(?:each|both) sides?|griddle|tawa|tava)\b/i,
 )
 
+/** "Fry in the butter": in that of the list. */
+const FRIED_IN_THE = recalled(
+  /\b(?:fr(?:y|ied)|brown(?:ed)?|cook(?:ed)?|saut[eé](?:ed)?|crisp)\b[^.;]{0,30}\bin the ((?:[a-zß-öø-ɏ]+ )?(?:butter|ghee|oil|lard|margarine))\b/i,
+)
 const POURS_WATER = recalled(/\b(?:add|pour|splash)\b[^.;]*\bwater\b|\bwater\b[^.;]*\b(?:lid|cover)/i)
 const FRIES_PIECES = recalled(/\bfr(?:y|ied|ying)\b|\bspray(?:ed)?\b/i)
 
@@ -136,7 +140,14 @@ export function panFatByMethod(drafts: Draft[], clauses: readonly Clause[]): voi
     const own = draft.lines.findLastIndex((one) => !isPoured(one) && !isStrewn(one))
     const poured = draft.lines.slice(own + 1).filter(isPoured)
     const behind = poured.length ? own : draft.lines.length - 1
-    if (draft.kind === 'finish' && !isUnderLid) continue
+    const friesIn = (word: RegExp) =>
+      clauses.some(({ about, text }) => about === 'pieces' && word.test(FRIED_IN_THE.exec(text)?.[1] ?? ''))
+    if (
+      draft.kind === 'finish' &&
+      !isUnderLid &&
+      !draft.lines.some((one) => isFat(one.food) && friesIn(fatWord(one.read.name)))
+    )
+      continue
     // Listed last, behind everything that is mixed; what only finishes is mixed with nothing.
     const item = (draft.kind === 'finish' ? draft.lines : draft.lines.slice(behind, behind + 1)).find(
       ({ food, read }) => {

@@ -4,6 +4,7 @@ import { MAX_PIECES, type Shape } from '../recipe/vocabulary'
 import { byDividing, LAYS_IN_TRAY, PAIRS, type Found } from './dividing'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import { MOST_SHEET_GRAMS } from './eachPiece'
+import { normaliseName } from './match'
 import { recalled } from './matches'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
@@ -221,6 +222,47 @@ function byBread({ shell, clauses }: Counting): Found[] {
   return [{ pieces: wholePieces(isHalved ? 2 * breads : breads), weight: 30, says: bread!.line.raw }]
 }
 
+const WHOLE_ONE = String.raw`(?:(?:whole|frozen|cold|boiled|cooked|small|raw|peeled|pitted) )*(?<NAME>[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)`
+const wholeOne = (name: string) => WHOLE_ONE.replace('NAME', name)
+/** "Wrap the dough round a sausage", "roll each prawn up in a strip", "put a date on each": every piece holds one whole. */
+const HOLDS_ONE = recalled(
+  new RegExp(
+    [
+      String.raw`\b(?:wrap|roll|fold|mould|mold|shape|pinch|close)\w*\b[^.;]{0,40}\b(?:round|around|over) (?:an?|each|one|every) ${wholeOne('around')}`,
+      String.raw`\b(?:wrap|roll|cover|encase|enclose)\w* (?:up )?(?:each|every) ${wholeOne('wrapped')}(?= (?:in|with|up|inside)\b)`,
+      String.raw`\b(?:put|place|lay|set|press|push|tuck|hide) (?:an?|one|1) ${wholeOne('laid')}(?= (?:in|on|into|onto|inside|at|along|across|over)\b)`,
+    ].join('|'),
+    'i',
+  ),
+)
+const CUT_UP =
+  /\b(?:chopped|sliced|diced|grated|mashed|crumbled|halved|quartered|minced|shredded|flaked|cut)\b/i
+/** Fewer may well be cut up for all. Our own choice. */
+const LEAST_WHOLE = 4
+/** "18 small sausages", and each piece holds one. */
+function byWholeInside({ clauses, drafts }: Counting): Found[] {
+  const names = clauses.flatMap(({ text }) => {
+    const { around, wrapped, laid } = HOLDS_ONE.exec(text)?.groups ?? {}
+    const said = around ?? wrapped ?? laid
+    return said ? [new Set(normaliseName(said).split(' '))] : []
+  })
+  if (!names.length) return []
+  return drafts
+    .filter(({ kind, into }) => kind === 'filling' && !into)
+    .flatMap(({ lines }) => lines)
+    .flatMap(({ read, line }) => {
+      const many = read.measures.find((measure) => measure.length === 1 && measure[0]!.unitId === null)?.[0]!
+        .low
+      const noun = normaliseName(read.name).split(' ').at(-1)!
+      const isWhole = !read.prep.some((word) => CUT_UP.test(word)) && names.some((said) => said.has(noun))
+      return many && many >= LEAST_WHOLE && isWhole
+        ? [{ pieces: wholePieces(many), weight: WHOLE_INSIDE_WEIGHT, says: line.raw }]
+        : []
+    })
+}
+/** More than a ball by its size, less than how the dough is divided. */
+const WHOLE_INSIDE_WEIGHT = 45
+
 const TIN = recalled(/\b(?:oil|grease|butter|line)\b[^.;]{0,24}\b(?:tin|dish|tray|pan)\b/i)
 const HALF_OF_SHEETS = recalled(
   /\bhalf (?:of )?(?:the |your )?(?:filo|phyllo|fillo|yufka|sheets|pastry)\b|\b(?:cover|top) with (?:the )?(?:rest|remaining|other (?:half|\d+))\b[^.;]{0,20}\b(?:filo|phyllo|fillo|yufka|sheets|pastry)\b/i,
@@ -295,6 +337,7 @@ const WITNESSES = {
   byBall,
   byCountedDough,
   byBread,
+  byWholeInside,
   byWrapper,
   bySheet,
   byOneSheet,

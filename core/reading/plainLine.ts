@@ -58,6 +58,10 @@ const PACKET_OF = new RegExp(
   String.raw`^(?:(${SKINS}),?(?:\s+[-–:]\s*|\s+)${PACK} of (${PACK_HOLDS})|${PACK} of (${PACK_HOLDS}) (${SKINS}))$`,
   'i',
 )
+const FLOUR_TYPE =
+  /(?<!\b(?:rye|spelt|barley|oat|bread|strong|rice|einkorn|emmer|kamut|durum|wholemeal|wholegrain)\s)\b(?:(?:wheat )?flour,? \(?(?:T|typ[eo]?\.?)\s?(\d{2,4})\)?|(?:T|typ[eo]?\.?)\s?(\d{2,4}) (?:wheat )?flour\b)/i
+/** Of the French and the German numbers. From memory. */
+const WHOLE_GRAIN_TYPES: ReadonlySet<number> = new Set([130, 150, 1600, 1700, 1850, 2000, 3000])
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
@@ -74,6 +78,21 @@ export function plainLine(raw: string): string {
     // "An old roll": bread, and nothing that is made.
     .replace(/\b(?:old|stale|day[- ]old|dry) (?:white )?(?=(?:rolls?|buns?)\b)/gi, 'stale bread ')
     .replace(/\bbread buns?\b/gi, 'bread roll')
+    // "Green tops of 4 spring onions".
+    .replace(
+      /^(?:the )?(greens?|whites?|green and white|dark green|pale green)(?: (?:tops?|parts?|ends?|bits?|leaves))?(?: only)? (?:of|from) (\d+|an?|one|two|three|four|five|six) ((?:(?:large|small|medium) )?(?:spring onions?|scallions?|green onions|leeks?))\b/i,
+      '$2 $3, $1 part only',
+    )
+    // "Flour T500", "T150 flour": millers number flour by its ash, and whole grain has the most.
+    .replace(FLOUR_TYPE, (_, behind: string | undefined, front: string | undefined) =>
+      WHOLE_GRAIN_TYPES.has(Number(behind ?? front)) ? 'wholemeal flour' : 'plain flour',
+    )
+    // "Cilantro half bunch".
+    .replace(
+      /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}?) half(?: an?)? (bunch|packet|cup|tsp|tbsp|teaspoon|tablespoon|tin|can|jar|head|handful)$/i,
+      'half a $2 $1',
+    )
+    .replace(/\b(?:part|half)[- ]baked (?=[a-zß-öø-ɏ])/gi, '')
     // "1/3 cup milk or as required": as much, or what is needed.
     .replace(
       /(?<=[a-zß-öø-ɏ]),? or (?=(?:as|more if|whatever(?: is)?|as much as is) (?:required|needed|necessary)\b)/gi,

@@ -94,6 +94,10 @@ export const withPlainPromise: (line: string) => string = remember((stated) => {
     .replace(CIRCA, 'about ')
     .replace(SO_MANY_OF_SIZE, '$1 ones')
     .replace(FOR_ONE, 'serves 1')
+    .replace(
+      /\bfor (?:about |around )?(\d{2,3}) or so\b(?! (?:people|guests|minutes|mins|hours|g\b|ml\b))/i,
+      'makes about $1',
+    )
     // "12 single-serve pot pies".
     .replace(/(?<=\d )(?:single|individual)[- ]?(?:serve|serving|portion)? (?=[a-zß-öø-ɏ])/i, '')
   if (!MAY_PROMISE.test(line) || line.length > 400) return line

@@ -142,7 +142,8 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
 function foodsOf(stretch: string, foods: Foods): ToldFood[] {
   // A sentence is cut where a list is; speech without marks is searched wherever its amounts stand.
   const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
-  const found = searched.length > cut.length ? searched : cut
+  // "Mince (half pork half beef)" names no half of a beef.
+  const found = searched.length > cut.length && !/\(half /i.test(stretch) ? searched : cut
   for (const match of stretch.matchAll(SOME)) {
     const own = match[1]!.replace(LEADING, '').replace(STOP, '').trim()
     const food = own.length > 2 ? matchFood(own, foods) : null

@@ -34,7 +34,7 @@ import { takeUpWater } from './takesUp'
 import { tellProse } from './tellProse'
 import { tidy } from './tidy'
 import { markScalded } from './scalding'
-import { restOver, tossOver } from './tossed'
+import { pourOver, restOver, tossOver } from './tossed'
 import { fillToFeel } from './toFeel'
 
 export interface IntakeLine {
@@ -128,6 +128,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   pourBlocksOver(drafts, clauses)
   tossOver(drafts, clauses)
   restOver(drafts, clauses)
+  pourOver(drafts, clauses)
   standsBeside(drafts, clauses)
   goesInside(drafts, clauses)
   addUnlisted(drafts, clauses, counted.pieces, foods)

@@ -25,7 +25,7 @@ import {
 import { MAX_ROW_CHARACTERS, type Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { UNIT_PATTERN } from './units'
-import { readYields, titleYields } from './servings'
+import { ONE_LARGE, readYields, titleYields } from './servings'
 import { unmarkedRow } from './unmarkedRow'
 import { GOES_ON } from './verbs'
 import { turnedRound } from './turnedRound'
@@ -322,6 +322,7 @@ export function titleEnd(text: string): number | null {
   if (
     cut &&
     !inBracket &&
+    !ONE_LARGE.test(text) &&
     cut.index > 3 &&
     !leading &&
     cut.index < 90 &&

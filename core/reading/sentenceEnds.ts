@@ -45,6 +45,10 @@ const endsItem = (text: string, start: number, at: number): boolean =>
 /** Small letters that begin with no work, or with a word that only joins. */
 export const goesOnBehind = (rest: string): boolean =>
   /^\s+[\p{Ll}(@]/u.test(rest) &&
+  // "… 3 min. butter on top while hot": another thing is done.
+  !/^\s+(?:(?:melted|some|a bit of|more|beaten) )*(?:butter|ghee|oil|egg|yolk|milk|honey|syrup|seeds|sesame|sugar|cheese) (?:on top|all over|over)\b/i.test(
+    rest,
+  ) &&
   !/^\s+or\b(?! (?:until|so|more|till)\b)/i.test(rest) &&
   (JOINS.test(rest) || !startsLikeStep(rest.trimStart()))
 const JOINS =

@@ -23,6 +23,12 @@ const withLongSpoons = (text: string) =>
 /** "Rest 30'": minutes by their mark. */
 const MINUTE_MARK = /(?<=\b\d{1,3}) ?['’′](?![\p{L}\d])/gu
 
+/** "Lid on, 3 + 3 min": one side and the other. */
+const SUM_OF_MINUTES = /(?<![\d.,/°]|\d )\b(\d{1,2}) ?\+ ?(\d{1,2})(?= ?min)/gi
+/** "Knead, 1 hr": nobody kneads so long. */
+const KNEAD_AND_WAIT =
+  /\b(knead(?: (?:it|well|until smooth|till smooth|\d{1,2} ?min\w*))?),\s+(?=(?:an?|one|two|\d) ?(?:hrs?|hours?|h)\b|(?:[3-9]\d) ?min)/gi
+
 /** "Cook about 10 minutes": the verb and its time stand together in every pattern. */
 const ABOUT_TIME =
   /\b(?:for )?(?:about|around|roughly|approximately|approx\.?|circa|perhaps|maybe|a good|~) ?(?=[\d½¼¾][\d./½¼¾]*(?:\s?(?:-|–|to|or)\s?\d+)?\s?(?:min|hour|hr|h\b|sec))/gi
@@ -157,7 +163,9 @@ export const sentencesOfStep: (step: string) => readonly string[] = remember((st
     withStops(
       withPlainSizes(
         withDigits(
-          withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min')),
+          withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min'))
+            .replace(SUM_OF_MINUTES, (_, one: string, other: string) => String(Number(one) + Number(other)))
+            .replace(KNEAD_AND_WAIT, '$1, rest '),
         ).replace(ABOUT_TIME, (about) => (/^for/i.test(about) ? 'for ' : '')),
       ),
     ),

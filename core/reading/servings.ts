@@ -78,8 +78,12 @@ const ofPieces = new RegExp(
 /** "Ravioli for 4": at the end of a title they are eaters. */
 const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?\)?$/i
 /** "One big pie". */
-const ONE_LARGE =
-  /\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+[a-zß-öø-ɏ]+|\s*\)?\W*$)|\((?:a )?(?:big|large|giant|huge) one\b/i
+const TRAY = String.raw`(?:makes )?(?:one|1|an?) (?:(?:large|big|small|deep|full|round|square) )*(?:\d{2} ?cm |\d{1,2}[- ]?inch )?(?:tray|tin|dish|baking tray|sheet pan|traybake)`
+const ONE_TRAY = new RegExp(String.raw`\s*[,;:–—-]\s*${TRAY}$`, 'i')
+export const ONE_LARGE = new RegExp(
+  String.raw`[,;:(–—-]\s*${TRAY}\)?\W*$|\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+[a-zß-öø-ɏ]+|\s*\)?\W*$)|\((?:a )?(?:big|large|giant|huge) one\b`,
+  'i',
+)
 /** "Breakfast calzone (for one)": who eats alone eats one of what is named so. */
 const SINGLE_SERVE = /\bsingle[- ](?:serves?|servings?|portions?)\b/i
 const ONE_DISH =
@@ -386,6 +390,7 @@ export function withoutYields(title: string): string {
     .replace(/\s*[([][^)\]]*(?:\d|serves|makes|for|single)[^)\]]*[)\]]/gi, (bracket) =>
       inTitle.test(bracket) ||
       SINGLE_SERVE.test(bracket) ||
+      ONE_LARGE.test(bracket) ||
       readYields(bracket.replace(/[()[\]]/g, ' ')) ||
       times.test(bracket) ||
       inBrackets.test(bracket)
@@ -398,6 +403,7 @@ export function withoutYields(title: string): string {
     )
     .replace(/\s+[x×]\s?\d{1,3}$/i, '')
     .replace(/(?<=\S)\s+for one$/i, '')
+    .replace(ONE_TRAY, '')
     .replace(/\s+(?:makes|serves|feeds|yields?)\s+(?:about |around |roughly )?\d{1,3}$/i, '')
     .replace(forSome, '')
     .replace(atTitleEnd, '$1')

@@ -85,6 +85,8 @@ const WIDE_END = /\b(?:wide|wider|widest|broad|fat|short|shortest) (?:end|side|e
 export const PLAITED_OVER =
   /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
 
+const WINDS =
+  /\b(?:coil|wind|curl)(?:ed)? (?:it |them |the rolls? |up )?(?:from|in(?:to)? (?:a |the )?(?:spiral|snail|tray|tin|middle|centre|center)|outwards?|around|round)\b/i
 const IN_HOLES =
   /\b(?:muffin|bun|cupcake|tart|patty)[- ]tins?\b|\b\d{1,2}[- ]?holes?\b|\b(?:in|into) (?:each|every|the) (?:[a-zß-öø-ɏ]+ )?holes?\b/i
 const LIKE_A_BURRITO =
@@ -166,6 +168,12 @@ const INSTEAD: readonly {
     of: ['half-moon', 'bun'],
     when: ({ method }) => SIDES_AND_ROLL.test(method) && !FOLDS_OVER.test(method),
     becomes: 'roll',
+  },
+  // A strudel or a long roll that is wound in its tray is a coil.
+  {
+    of: ['roll'],
+    when: ({ method }) => WINDS.test(method),
+    becomes: 'coil',
   },
   // Rolls that are drawn up round what they hold are buns.
   {

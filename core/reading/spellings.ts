@@ -152,6 +152,11 @@ function spelled(line: string): string {
       .replace(/\bA\.\s?P\.?(?=\s?flour)/gi, 'all-purpose')
       .replace(/\bair(fr(?:y|yer|ied|ying))\b/gi, 'air $1')
       .replace(/\bAF(?=\s*(?:(?:at|on|@)\s?)?\d{3})/g, 'air fryer')
+      // "A kilo of mince, we do half pork half beef": of what it is.
+      .replace(
+        /\b(mince(?:d meat)?|ground meat|meat)(?:,\s+|\s+)(?:(?:i|we) (?:do|use|take|like|mix|buy|have) |which is )?(half [a-zß-öø-ɏ]+(?:,? and |,? |\/)half [a-zß-öø-ɏ]+)\b(?!\))/gi,
+        '$1 ($2)',
+      )
       // "Salt q.b.": as much as is enough.
       .replace(/\bq\. ?b\.(?=\s*(?:$|[,;)]))/gi, 'to taste')
       .replace(/&amp;/g, '&')

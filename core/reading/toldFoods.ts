@@ -27,7 +27,7 @@ const VERBS =
   "takes?|uses?|needs?|wants?|mix(?:es)?|combine|puts?|adds?|knead|rub|stir|whisk|beat|blend|get|gets|start(?: off)?|have|has|throw|tip|pour|crumble|crack|grate|chop|slice|dice|fry|brown|cook|soften|saut[eé]|sweat|boil|steam|roast|melt|heat|season|makes?|brush|glaze|sprinkle|scatter|dust|top|drain|mash|fold|work|weigh|dissolve|warm|toast|simmer|bind|moisten|finish|toss|measure|sift|cream|squeeze|wilt|blanch|thaw|defrost|peel|wash|poach|bake|grill|rinse|soak|crush|trim|core|halve|quarter|purée|puree|blitz|process|pulse|spread|layer|arrange|dollop|marinate|coat|dot|is|are|it'?s|its|its|goes|go|serve"
 /** Words that lead up to a food, each by itself. */
 const LEADS: readonly RegExp[] = [
-  /^(?:so|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?[a-zß-öø-ɏ]+(?: up)?)\b[,:]?\s*/i,
+  /^(?:so|and|plus|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?[a-zß-öø-ɏ]+(?: up)?)\b[,:]?\s*/i,
   /^for (?:the|these|this|my|your|some) (?:[a-zß-öø-ɏ-]+ ){1,4}?(?=(?:i|you|we)(?:['’]ll)? )/i,
   /^(?:what (?:i|you|we) do is)\b\s*/i,
   /^(?:i|you|we|one|they)(?:['’](?:ll|ve|d|m|re))?(?=\s)\s*/i,
@@ -86,7 +86,12 @@ export const isSpoken = (stretch: string): boolean =>
 const AND_A_PART = /\b\d{1,2} and (?:a|an|\d) (?:half|third|quarters?)\b/gi
 /** The pieces of a sentence; a bracket is cut nowhere. */
 const piecesOf: (sentence: string) => readonly string[] = remember((sentence) => {
-  const { open, restore } = holdBack(withDigits(sentence), [IN_BRACKETS, AND_A_PART])
+  // "(Half pork half beef)" stays as it is said.
+  const counted = sentence
+    .split(/(\([^()]*\))/)
+    .map((stretch) => (stretch.startsWith('(') ? stretch : withDigits(stretch)))
+    .join('')
+  const { open, restore } = holdBack(counted, [IN_BRACKETS, AND_A_PART])
   return open
     .split(BETWEEN)
     .map((piece) => restore(piece).trim())
@@ -188,7 +193,7 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
 
 /** "1 lb browned taco meat (ground beef with 1 packet seasoning)": what it is stands in the brackets. */
 const GLOSSED = new RegExp(
-  String.raw`^(?<amount>(?:${NUMBER_PATTERN})\s*(?:(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]))?)[^()]*\((?<inside>[a-zß-öø-ɏ][^()]+)\)$`,
+  String.raw`^(?<amount>(?:${NUMBER_PATTERN})\s*(?:(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]))?)[^()]*\((?<inside>(?!half )[a-zß-öø-ɏ][^()]+)\)$`,
   'i',
 )
 function glossed(text: string, foods: Foods): { text: string; food: Food }[] {

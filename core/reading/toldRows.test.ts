@@ -201,3 +201,221 @@ it.each([
     )!.grams,
   ).toBe(14),
 )
+
+describe('bread that is cut and stuffed', () => {
+  it.each([
+    ['4 wholemeal pitas', 'Cut pitas in half, open and spread the mince inside.', 8],
+    ['4 pita breads', 'Cut each pita in half and stuff with the mince.', 8],
+    ['2 part-baked baguettes', 'Cut each baguette into 4, hollow out, stuff with the mince.', 8],
+    ['6 pitta breads', 'Slit each pitta open, fill with the mince.', 6],
+  ])('%s, %s', (bread, steps, pieces) => {
+    const made = recipe(`Stuffed bread\n\n${bread}\n500 g chicken mince\n\n${steps} Bake 20 min at 200C.`)
+    expect(made.pieces).toBe(pieces)
+    expect(made.parts[0]!.kind).toBe('shell')
+  })
+})
+
+describe('fat of the list that the method names', () => {
+  const BREAD =
+    'Khachapuri\nMakes 2\n\nDough\n250 g yogurt\n350 g flour\n\nCheese\n400 g mozzarella\n1 egg\n20 g butter\n\n'
+  it('what the hot bread is rubbed with is no part of its cheese', () =>
+    expect(
+      parts(
+        `${BREAD}Grate the cheese, add egg. Put cheese in the middle of each round, gather the edges. Dry frying pan: 5 min, flip, 5 min. Rub with butter.`,
+      ).slice(1),
+    ).toEqual(['filling: mozzarella egg', 'finish: butter']))
+  it('butter of the topping that the pieces are fried in is all that is in the pan', () => {
+    const made = recipe(
+      'Pierogi\n\nDough\n300 g flour\n150 ml water\n\nFilling\n300 g quark\n\nTopping: 2 slices bacon, ½ onion, 1 tbsp butter\n\nCut 16 rounds. Fill, fold. Fry in the butter 2-3 min per side. Top with crisp bacon and onion.',
+    )
+    expect(made.parts.map(({ kind }) => kind)).toEqual(['shell', 'filling', 'finish', 'pan'])
+    expect(lineOf(made, 'butter')!.grams).toBeCloseTo(14.2, 1)
+  })
+})
+
+describe('two meats in halves', () => {
+  it.each([
+    ['1 kg mince, half pork half beef, 2 onions, salt'],
+    ['a kilo of mince, we do half pork half beef, 2 onions, salt'],
+    ['1 kg mince half pork and half beef\n2 onions\nsalt'],
+  ])('%s', (lines) =>
+    expect(parts(`Pelmeni\n\nDough\n1 kg flour\n400 ml water\n\nFilling\n${lines}\n\nBoil 7 min.`)[1]).toBe(
+      'filling: minced-pork minced-beef onion salt',
+    ),
+  )
+  it('told in a breath as well', () => {
+    const made = recipe(
+      'I make pelmeni every winter. For 100 or so you need: a kilo of flour, 2 eggs, 400 ml water, a spoon of salt. And a kilo of mince, we do half pork half beef, 2 onions through the mincer, salt. Stiff dough, rest it for 30 min. Roll out, cut circles (5 cm), teaspoon of meat in each. Boil 7 minutes.',
+    )
+    expect(made.pieces).toBe(100)
+    expect([lineOf(made, 'minced-pork')!.grams, lineOf(made, 'minced-beef')!.grams]).toEqual([500, 500])
+  })
+})
+
+it.each(['Avocado crema', 'Guacamole', 'Chipotle crema', 'Pico de gallo'])(
+  '%s stands beside the dish',
+  (name) =>
+    expect(
+      parts(
+        `Empanadas\n\nDough\n300 g flour\n150 ml water\n\nFilling\n300 g black beans\n\n${name}: 1 avocado, 60 g yogurt, salt\n\nBake 20 min.`,
+      )[2],
+    ).toBe('dip: avocado yogurt salt'),
+)
+
+describe('times that stand by themselves', () => {
+  it.each<[string, string, number]>([
+    ['Boil in salted water. 5-6 minutes or until tender.', 'boil', 6],
+    ['Bake in a hot oven 220C. About 20 min, until deep golden.', 'bake', 20],
+    ['Into the oven at 190. 30 minutes or so till brown.', 'bake', 30],
+    ['Bake at 200C. 20 to 25 minutes, depending on your oven.', 'bake', 23],
+    ['Shallow-fry in oil. 3 minutes each side until golden.', 'shallow-fry', 6],
+    ['Place in 3 tbsp hot oil. 2-3 minutes each side until golden.', 'shallow-fry', 5],
+    ['Put them in hot oil. 2-3 minutes each side until golden.', 'deep-fry', 5],
+    ['Dry pan, lid on, 3 + 3 min.', 'griddle', 6],
+    ['Fry 4 + 4 min.', 'shallow-fry', 8],
+    ['Bake 15 + 10 min at 200C.', 'bake', 25],
+  ])('%s', (steps, way, minutes) =>
+    expect(read('400 g minced pork', `Fill, close. ${steps}`).cooking).toMatchObject({ way, minutes }),
+  )
+  it.each<[string, [string, number][]]>([
+    ['Knead, 1 hr.', [['rest-minutes', 60]]],
+    [
+      'Knead 10 min, 1 hr.',
+      [
+        ['knead-minutes', 10],
+        ['rest-minutes', 60],
+      ],
+    ],
+    ['Knead 12 min.', [['knead-minutes', 12]]],
+  ])('nobody kneads for an hour: %s', (steps, facts) =>
+    expect(
+      read('400 g minced pork', `${steps} Fill. Bake 20 min.`)
+        .facts.filter(({ kind }) => /^(?:knead|rest)-minutes$/.test(kind))
+        .map(({ kind, low }) => [kind, low]),
+    ).toEqual(facts),
+  )
+  it('oil by the spoon is what is in the pan, and butter on top is counted', () => {
+    const fried = read('400 g minced pork', 'Fill, close. Place in 3 tbsp hot oil. 3 minutes each side.')
+    expect(fried.parts.find(({ kind }) => kind === 'pan')!.lines[0]!.grams).toBeCloseTo(40.8, 1)
+    const dry = read('400 g minced pork', 'Fill, close. dry pan lid on, 3 + 3 min. butter on top while hot')
+    expect(dry.parts.map(({ kind }) => kind)).toEqual(['shell', 'filling', 'finish'])
+  })
+})
+
+describe('pieces that each hold one whole', () => {
+  it.each([
+    [
+      '18 small smoked sausages (2 lb.)',
+      'Pinch off egg size pieces of dough, flatten, wrap round a sausage.',
+      18,
+    ],
+    ['8 frankfurters', 'Roll each frankfurter in a strip of dough.', 8],
+    [
+      '16 dates, pitted',
+      'Pinch off walnut-sized pieces of dough, put a date in the middle of each, close.',
+      16,
+    ],
+    ['6 boiled eggs\n2 onions, chopped', 'Wrap dough around each egg.', 6],
+    ['400 g pork\n4 onions, chopped', 'Divide the dough into 12. Put an onion on each.', 12],
+  ])('%s, %s', (lines, steps, pieces) =>
+    expect(read(lines, `${steps} Bake 15 min at 190C.`, 'Buns').pieces).toBe(pieces),
+  )
+})
+
+describe('what is poured over the pieces', () => {
+  const pie = (lines: string, steps: string, title = 'Banitsa') =>
+    recipe(
+      `${title}\n\n1 pack filo (400 g)\n4 eggs\n300 g white brined cheese\n${lines}\n\nMix eggs and cheese. ${steps} Bake 40 min at 180C.`,
+    )
+  it.each([
+    [
+      '100 ml oil\n100 ml sparkling water',
+      'Sprinkle the sheets with oil, fill, roll. Pour rest of oil + sparkling water on top.',
+      'finish: sunflower-oil sparkling-water',
+    ],
+    [
+      '80 g butter\n200 ml milk\n1 egg',
+      'Brush the sheets with butter, fill, roll. Whisk milk and egg and pour over the rolls.',
+      'finish: butter milk egg',
+    ],
+    [
+      '80 g butter\n200 ml milk\n1 egg',
+      'Brush the sheets with butter, fill, roll. Beat the last egg with the milk. Pour over the rolls.',
+      'finish: butter milk egg',
+    ],
+  ])('%s: %s', (lines, steps, finish) => {
+    const of = pie(lines, steps)
+    expect(of.parts.filter(({ kind }) => kind === 'filling')[0]!.lines.map(({ foodId }) => foodId)).toEqual([
+      'egg',
+      'feta',
+    ])
+    expect(
+      `finish: ${of.parts
+        .find(({ kind }) => kind === 'finish')!
+        .lines.map(({ foodId }) => foodId)
+        .join(' ')}`,
+    ).toBe(finish)
+  })
+  it('two of three eggs are poured over where the method says so', () => {
+    const of = recipe(
+      'Börek\n\n500 g filo\n600 g courgettes, grated\n3 eggs\n200 ml sparkling water\n\nMix the courgettes with 1 egg. Lay a sheet, fill, roll. Bake 25 min, beat 2 eggs with the sparkling water, pour over, bake 15 min more at 180.',
+    )
+    expect(
+      of.parts.map(({ kind, lines }) => [
+        kind,
+        Math.round(lines.find(({ foodId }) => foodId === 'egg')?.grams ?? 0),
+      ]),
+    ).toEqual([
+      ['shell', 0],
+      ['filling', 50],
+      ['finish', 100],
+    ])
+  })
+  it('milk that is poured over yolks stays in their custard', () =>
+    expect(
+      parts(
+        'Doughnuts\n\nDough\n500 g flour\n300 ml water\n\nCustard filling\n500 ml milk\n6 egg yolks\n125 g sugar\n\nHeat milk. Whisk yolks and sugar. Pour over, cook till thick. Cut 15, fill, close. Fry 2 min a side.',
+      )[1],
+    ).toBe('filling: milk egg-yolk sugar'))
+  it.each(['Banitsa (cheese strudel-pie), 1 tray', 'Banitsa – 1 large tray', 'Banitsa (one 30 cm tray)'])(
+    '%s is one',
+    (title) => {
+      const of = pie(
+        '100 ml oil',
+        'Brush with oil, fill, roll. Coil from the middle of the tray outwards.',
+        title,
+      )
+      expect([of.pieces, of.piecesStated]).toEqual([1, true])
+      expect(of.title).toMatch(/^Banitsa(?: \(cheese strudel-pie\))?$/)
+      expect(of.shape).toBe('coil')
+    },
+  )
+})
+
+describe('more lines', () => {
+  it.each<[string, [string, number][]]>([
+    ['green tops of 4 spring onions', [['spring-onion', 30]]],
+    ['4 spring onions, green parts only', [['spring-onion', 30]]],
+    ['3 leeks, white part only', [['leek', 450]]],
+    ['cilantro half bunch', [['coriander-leaf', 30]]],
+    ['300g flour T500', [['plain-flour', 300]]],
+    ['250 g T150 flour', [['wholemeal-flour', 250]]],
+    ['200 g rye flour type 1150', [['rye-flour', 200]]],
+    [
+      'khoya 200 g, chopped almonds & cashews 40 g, raisins 2 tbsp',
+      [
+        ['khoya', 200],
+        ['almonds', 20],
+        ['cashews', 20],
+        ['raisins', 18],
+      ],
+    ],
+    ['2 part-baked baguettes', [['baguette', 500]]],
+  ])('%s', (text, expected) => expect(eachOf(text)).toEqual(expected))
+  it('figures of ten pieces are no food', () =>
+    expect(
+      parts(
+        `Pierogi\n\nDough\n${'300 g flour\n150 ml water'}\n\nFilling\n300 g quark\n\nBoil 3 min.\n\nPer 10 pierogi: 420 kcal, P 31 g, F 6 g`,
+      )[1],
+    ).toBe('filling: quark'))
+})

@@ -1,3 +1,5 @@
+import { foodIs } from '../food/groups'
+import { BRUSHES } from './brushing'
 import { recalled } from './matches'
 import type { RecipeNote } from '../recipe/document'
 import { finishOf, isFat, shareOnTop, type Draft } from './drafts'
@@ -92,6 +94,74 @@ export function restOver(drafts: Draft[], clauses: readonly Clause[]): void {
     if (!moved.length || moved.length === draft.lines.length) continue
     const says = { onTop: inShares(share), left: inShares(share) }
     for (const item of moved) shareOnTop(drafts, item, 1 - share, says)
+    return
+  }
+}
+
+const POURS_OVER = recalled(
+  /\b(?:pour|spoon|ladle|tip)(?:ed)?\b[^.;]{0,60}\b(?:over|on top|all over)(?=\W*(?:$|[,.;])| (?:it|them|all|everything|the (?:whole |hot |unbaked )?(?:rolls?|pie|coils?|tray|top|lot|sheets?|filo|pieces|parcels|buns|pastry|strudels?|b[oö]reks?|banitsa|whole|dish))\b)/i,
+)
+const GREASES = recalled(
+  /^\W*(?:then )?(?:oil|grease|butter|line) (?:the |an? |your )?(?:[a-zß-öø-ɏ]+ )?(?:tray|tin|dish|pan)\b/i,
+)
+const STIRS = recalled(/\b(?:mix|whisk|beat|stir|combine)\b/i)
+const EGGS = /\b(\d) (?:more |other |remaining |last )?eggs?\b/i
+const ofThem = (some: number, all: number): RecipeNote => ({
+  code: 'divided',
+  level: 'note',
+  text: `The method takes ${some} of the ${all} here`,
+})
+const isRunny = ({ food }: ReadIngredient): boolean =>
+  isFat(food) ||
+  (food !== null && (foodIs(food, 'pours') || /^(?:egg|egg-yolk|egg-white|yogurt)$/.test(food.group)))
+
+/**
+ * "Whisk the milk with an egg and pour over the rolls": what is listed among the filling and only poured over what lies
+ * in its tray finishes it. Of a food that is listed twice it is the second.
+ */
+export function pourOver(drafts: Draft[], clauses: readonly Clause[]): void {
+  const sheets = drafts.some(
+    ({ kind, lines }) => kind === 'shell' && lines.some(({ food }) => foodIs(food, 'bought-dough')),
+  )
+  const at = clauses.findLastIndex(
+    ({ text, closed, about }) =>
+      (closed || sheets) &&
+      POURS_OVER.test(text) &&
+      (about === 'pieces' || about === null || (sheets && about.kind === 'filling')),
+  )
+  if (at < 0) return
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    const isNamed = (text: string, item: ReadIngredient) =>
+      names(text, item) ||
+      (isFat(item.food) && plainWords(text).has(normaliseName(item.read.name).split(' ').at(-1)!))
+    const named = (text: string) => draft.lines.filter((item) => isRunny(item) && isNamed(text, item))
+    const own = clauses[at]!.text
+    // "Whisk milk and egg. Pour it over": what was stirred just before.
+    const before = clauses[at - 1]
+    const isMixedBefore = !named(own).length && before !== undefined && STIRS.test(before.text)
+    const said = isMixedBefore ? before.text : own
+    // What is brushed on before, or greases the tray, goes over the pieces as well.
+    const others = clauses.filter(
+      ({ text }, other) =>
+        other !== at && !(isMixedBefore && other === at - 1) && !BRUSHES.test(text) && !GREASES.test(text),
+    )
+    const moved = named(said).filter((item) => {
+      const isElsewhere = others.some(({ text }) => isNamed(text, item))
+      const first = draft.lines.find(({ food }) => food === item.food)
+      return first === item ? !isElsewhere : true
+    })
+    if (!moved.length || moved.length === draft.lines.length) continue
+    draft.lines = draft.lines.filter((item) => !moved.includes(item))
+    finishOf(drafts).lines.push(...moved)
+    // "Beat 2 eggs with the water, pour over" where three are listed.
+    const eggs = draft.lines.find((item) => item.food?.group === 'egg' && isNamed(said, item))
+    const [many, all] = [
+      Number(EGGS.exec(said)?.[1] ?? 0),
+      eggs?.read.measures[0]?.find(({ unitId }) => unitId === null)?.low ?? 0,
+    ]
+    if (eggs && many > 0 && many < all)
+      shareOnTop(drafts, eggs, many / all, { onTop: ofThem(many, all), left: ofThem(all - many, all) })
     return
   }
 }

@@ -274,6 +274,14 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
       ),
     )
   }
+  // A leek is weighed without its dark green anyway.
+  const isHalfOf = food.id === 'spring-onion' || (food.id === 'leek' && !/\bwhite/.test(words))
+  if (isHalfOf && ONE_COLOUR.test(words) && !byWeight) {
+    scale(PART_OF_STALK)
+    weighed.notes.push(
+      check('part-only', `One part of the stalk is taken as half of it, ${round(weighed.grams!)} g`),
+    )
+  }
   const soaks =
     SOAKED_WEIGHT.test(words) ||
     /\b(?:soaked|rehydrated|soak|hydrated)\b/.test(words) ||
@@ -300,6 +308,10 @@ function applyPrep(read: ReadLine, food: Food, weighed: Weighed, measure: Measur
     )
   }
 }
+/** "4 spring onions, green parts only". */
+const ONE_COLOUR = /\b(?:greens?|whites?|dark green|pale green)(?: (?:parts?|tops?|bits?|ends?))? only\b/
+/** White and green weigh about the same. Common practice, no source. */
+const PART_OF_STALK = 0.5
 /** "60 g glass noodles, soaked (weight after soaking)". */
 const SOAKED_WEIGHT =
   /\b(?:weight|weighed|wt)(?: (?:is|when|once|after|already|of))+ (?:soak|re-?hydrat|hydrat)|\b(?:soaked|rehydrated|hydrated) (?:wt|weight)\b/
