@@ -332,8 +332,10 @@ function brushFromPan(drafts: Draft[], clauses: readonly Clause[]): void {
   const pan = drafts.find(({ kind }) => kind === 'pan')
   if (!pan || clauses.some(({ text }) => USES_PAN.test(text))) return
   const brushed = pan.lines.filter(
-    ({ food, read }) =>
+    ({ food, read, line }) =>
       isFat(food) &&
+      // What nobody has written is what the pieces are fried in.
+      line.raw !== '' &&
       read.purpose === null &&
       !/\bspray\b/i.test(read.name) &&
       clauses.some(

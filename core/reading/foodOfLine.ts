@@ -76,6 +76,8 @@ const COOKED_BEFORE = /^(?:boiled|cooked|soaked|rehydrated|steamed)\s+/i
 const SOAKED_FIRST =
   /^soaked\b.*\b(?:boiled|cooked|simmered)\b|^soaked(?: and boiled)? (?:overnight|for \d+ h)|^(?:boiled|cooked|simmered)\b.* in\b.*\b(?:water|stock|broth)\b/i
 
+const BLANCHED =
+  /^\W*[\d¼½¾⅓⅔./ ]+ ?(?:cups?|tbsp|c) (?:of )?(?:[a-zß-öø-ɏ]+ )?(?:blanched|wilted|steamed|boiled)\b|\b(?:blanched|wilted|steamed|boiled)\b[^\d]*[-–—:]\s*[\d¼½¾]/i
 const COOKED_WEIGHT =
   /^(?:(boiled|cooked|roasted|roast|steamed)(?: (?:wt|weight))|(?:wt|weight|weighed)(?: (?:when|once|after|already|of))+ (boil|cook|roast|steam)(?:ed|ing))$/i
 const COOKED_FROM: Readonly<Record<string, string>> = {
@@ -96,11 +98,26 @@ export function asWeighed(read: ReadLine, foods: Foods): ReadLine {
       return { ...read, name: `${state} ${read.name}`, prep: read.prep.filter((word) => word !== cooked) }
   }
   // "200 g chickpeas, soaked overnight and boiled": nobody soaks or boils in stock what comes boiled.
-  const soaked = read.prep.some((word) => SOAKED_FIRST.test(word))
-    ? matchFood(`dry ${read.name}`, foods)
-    : null
-  if (soaked?.how === 'exact' && isBoiledSoft(soaked.food) && soaked.food.group === 'pulse')
-    return { ...read, name: `dry ${read.name}`, prep: [...read.prep, 'cooked'] }
+  const isSoaked = (word: string) =>
+    SOAKED_FIRST.test(word) ||
+    // "Rajma 1 cup soaked", and no "soaked rajma", which may be measured so.
+    (/^soaked$/i.test(word) && read.raw.toLowerCase().indexOf('soaked') > read.raw.indexOf(read.name))
+  const soaked = read.prep.some(isSoaked) ? matchFood(`dry ${read.name}`, foods) : null
+  if (soaked?.how === 'exact' && isBoiledSoft(soaked.food) && soaked.food.group === 'pulse') {
+    // "Lobia (black eyed beans), soaked overnight": the same pulse by its other name is no cooked one.
+    const prep = read.prep.filter((word) => matchFood(word, foods)?.food.kind !== soaked.food.kind)
+    return { ...read, name: `dry ${read.name}`, prep: [...prep, 'cooked'] }
+  }
+  // "1 cup blanched spinach", "spinach, blanched – 1 cup": leaves are measured when they have fallen together.
+  const wilted = BLANCHED.exec(read.raw)
+  const isVolume = read.measures.some((measure) =>
+    measure.some(({ unitId }) => unitId !== null && unitById(unitId).kind === 'volume'),
+  )
+  if (wilted && isVolume) {
+    const leaves = matchFood(`cooked ${read.name}`, foods)
+    if (leaves?.how === 'exact' && leaves.food.state === 'cooked' && leaves.food.group === 'leafy')
+      return { ...read, name: `cooked ${read.name}` }
+  }
   const done = COOKED_BEFORE.exec(read.name)
   const weight = done && read.prep.find((word) => DRY_WEIGHT.test(word.trim()))
   if (!done || !weight) return read

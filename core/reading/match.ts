@@ -29,6 +29,7 @@ const PLAIN = new Set(
    plain natural pure boneless skinless free range unwaxed unsweetened sweetened smooth crunchy
    washed cleaned ground powdered young baby tender more extra about
    ready-rolled rolled fast action round square firmly loosely heaped level day-old stale clear runny thick-cut
+   triangular triangle rectangular
    white red green yellow brown black orange purple golden new piece pieces chunk chunks strip strips cube cubes
    fillet fillets meat mince trimmings loin shin brisket rump sirloin topside silverside cheek cheeks neck leg legs shank
    wing wings tail tails rib ribs flank portion portions bits slice slices shreds rashers goujons escalope tender tenders

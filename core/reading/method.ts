@@ -356,7 +356,7 @@ const BOILS_FOOD = recalled(
 )
 /** "Sauté 5 min in a little oil": a verb, how, and no word of what. */
 const GOES_ON_COOKING = recalled(
-  /^\W*(?:then )?(?:pressure[- ]cook|boil|simmer|steam)(?= (?:with|in|for|until|till|\d))(?![^.;]*\b(?:float|pieces|batches)\b)|^\W*(?:then )?(?:cook|fry|saut[eé]|sweat|stir[- ]?fry)(?= (?:in|on|over|for|about|around|roughly|until|till|gently|slowly|down|it|them|\d[\d-]* ?min\w*)\b)(?![^.;]*\b(?:oven|each side|per side|a side|both sides|turning)\b)/i,
+  /^\W*(?:then )?(?:pressure[- ]cook|boil|simmer|steam)(?= (?:with|in|for|until|till|\d))(?![^.;]*\b(?:float|pieces|batches)\b)|^\W*(?:then )?(?:cook|fry|saut[eé]|sweat|stir[- ]?fry|grill|broil|griddle|air[- ]?fry|roast)(?: or (?:fry|grill|roast|bake))?(?= (?:in|on|over|under|for|about|around|roughly|until|till|gently|slowly|down|it|them|\d[\d-]* ?min\w*)\b)(?![^.;]*\b(?:oven|each side|per side|a side|both sides|turning)\b)/i,
 )
 const BOILS_THEM = recalled(
   /^\W*(?:and )?(?:then )?(?:boil|fry|steam|roast|simmer|saut[eé]|cook|microwave|blanch)\b[^.;]*\b(?:(?:them|it|these|those)\b|in (?:the same|the soaking|its|their)\b)/i,

@@ -110,11 +110,33 @@ function byFillings({ drafts }: Counting): Found[] {
 }
 
 /** "Apple strudel … cut into 6 slices" once it is baked: one was made. */
-export const isSlicedWhole = ({ divided, outline }: Pick<Counting, 'divided' | 'outline'>): boolean =>
-  divided !== null && WRAPPED_WHOLE.test(outline.title) && /\bslices\b/i.test(divided.says)
+export const isSlicedWhole = ({ divided, outline, clauses, shape }: Counting): boolean =>
+  divided !== null &&
+  ((WRAPPED_WHOLE.test(outline.title) && /\bslices\b/i.test(divided.says)) ||
+    (shape === 'roll' && isCutWhenBaked(divided.says, clauses)))
+/** "Roll up. Bake 30 minutes. Slice into 10": it was one, and no more was baked. */
+function isCutWhenBaked(says: string, clauses: readonly Clause[]): boolean {
+  const at = clauses.findIndex(({ text }) => text === says)
+  const baked = clauses.findIndex(({ text }) => BAKED.test(text))
+  return (
+    at > baked &&
+    baked >= 0 &&
+    SLICED.test(says) &&
+    !clauses.slice(0, baked).some(({ text }) => CUTS.test(text))
+  )
+}
+const BAKED = recalled(/\bbake\b[^.;]*\d ?min|\b\d{2} ?min\w*[^.;]*\b(?:oven|\d{3} ?°?C)/i)
+const SLICED = /\b(?:slice|cut)\b[^.;]{0,16}\b(?:in(?:to)? )?\d/i
+const CUTS = recalled(/\b(?:divide|cut|slice|split|halve|portion)\b/i)
 
 const dividing = (counting: Counting): Found[] =>
-  counting.divided && !isSlicedWhole(counting) ? [counting.divided] : []
+  !counting.divided
+    ? []
+    : !isSlicedWhole(counting)
+      ? [counting.divided]
+      : counting.shape === 'roll' && isCutWhenBaked(counting.divided.says, counting.clauses)
+        ? [{ ...counting.divided, pieces: 1 }]
+        : []
 
 /** Balls that are named after things. Common practice, no source: a walnut of dough is 15 to 18 g. */
 const BALL_WORDS: readonly [RegExp, number][] = [

@@ -26,6 +26,9 @@ export const PINCHES =
   /^\W*pinch (?:the |all |both )?(?:\d |four |two )?(?:corners|edges|sides|seams?|ends)\b/i
 /** "Half to line a tray": what becomes of half of the dough. */
 export const HALF_GOES = /^\W*half (?:of (?:it|the (?:dough|pastry)) )?(?:to line|goes|on|in|into|rolled)\b/i
+/** "3/4 pastry for bases": how the dough is shared. */
+export const SHARE_OF_DOUGH =
+  /^\W*(?:[123]\/[234]|[½¼¾⅓⅔]|half|two[- ]thirds|three[- ]quarters|a (?:third|quarter)) (?:(?:of )?(?:the )?(?:dough|pastry)\b(?! (?:sheets?|cases?|flour))|for (?:the )?(?:lids?|bases?|tops?|bottoms?)\b)/i
 /** "Half of the prawns chopped, half smashed": what is done with what is listed. */
 export const BOTH_HALVES =
   /^\W*half (?:of )?(?:the |your )[^,.;]{3,40}[,;]\s*(?:and )?(?:the )?(?:other )?half\b/i

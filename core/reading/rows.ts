@@ -16,6 +16,7 @@ import {
   DIPS,
   PINCHES,
   HALF_GOES,
+  SHARE_OF_DOUGH,
   BOTH_HALVES,
   SPOON_EACH,
   WRAPS_EACH,
@@ -110,6 +111,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     DIPS.test(text) ||
     PINCHES.test(text) ||
     HALF_GOES.test(text) ||
+    SHARE_OF_DOUGH.test(text) ||
     BOTH_HALVES.test(text) ||
     SPOON_EACH.test(text)
   )

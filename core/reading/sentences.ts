@@ -25,6 +25,9 @@ const MINUTE_MARK = /(?<=\b\d{1,3}) ?['’′](?![\p{L}\d])/gu
 
 /** "Lid on, 3 + 3 min": one side and the other. */
 const SUM_OF_MINUTES = /(?<![\d.,/°]|\d )\b(\d{1,2}) ?\+ ?(\d{1,2})(?= ?min)/gi
+/** "Rest in the fridge 30.": a number by itself is of minutes. */
+const BARE_WAIT =
+  /\b((?:rest|chill|relax|refrigerate|prove|proof)(?: (?:it|them|for|about|covered|the dough|the pastry|in the fridge|in the freezer))* (?:[1-9][05]|90))(?=\s*(?:$|[.,;]))/gi
 /** "Knead, 1 hr": nobody kneads so long. */
 const KNEAD_AND_WAIT =
   /\b(knead(?: (?:it|well|until smooth|till smooth|\d{1,2} ?min\w*))?),\s+(?=(?:an?|one|two|\d) ?(?:hrs?|hours?|h)\b|(?:[3-9]\d) ?min)/gi
@@ -165,6 +168,7 @@ export const sentencesOfStep: (step: string) => readonly string[] = remember((st
         withDigits(
           withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min'))
             .replace(SUM_OF_MINUTES, (_, one: string, other: string) => String(Number(one) + Number(other)))
+            .replace(BARE_WAIT, '$1 min')
             .replace(KNEAD_AND_WAIT, '$1, rest '),
         ).replace(ABOUT_TIME, (about) => (/^for/i.test(about) ? 'for ' : '')),
       ),

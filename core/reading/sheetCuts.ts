@@ -156,7 +156,8 @@ export function bySheets(shell: readonly ReadIngredient[], clauses: readonly Cla
 /** "Put some filling on each sheet, roll up": as many as there are sheets. */
 export function onEachSheet(shell: readonly ReadIngredient[], clauses: readonly Clause[]): Found[] {
   const line = sheetLine(shell)
-  const one = clauses.find(({ text }) => ONE_EACH.test(text))
+  // "10 triangular sheets": they are shaped already.
+  const one = /\btriang/i.test(line?.line.raw ?? '') || clauses.find(({ text }) => ONE_EACH.test(text))
   return line && one && layersIn(clauses) === 1
     ? [found(sheetsOf(line.read)!, ONE_EACH_WEIGHT, line.line.raw)]
     : []

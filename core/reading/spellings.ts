@@ -157,6 +157,8 @@ function spelled(line: string): string {
         /\b(mince(?:d meat)?|ground meat|meat)(?:,\s+|\s+)(?:(?:i|we) (?:do|use|take|like|mix|buy|have) |which is )?(half [a-zß-öø-ɏ]+(?:,? and |,? |\/)half [a-zß-öø-ɏ]+)\b(?!\))/gi,
         '$1 ($2)',
       )
+      // "1 cube yeast -- half is enough": two strokes are one.
+      .replace(/(?<=\S) -- (?=\S)/g, ' – ')
       // "Salt q.b.": as much as is enough.
       .replace(/\bq\. ?b\.(?=\s*(?:$|[,;)]))/gi, 'to taste')
       .replace(/&amp;/g, '&')

@@ -25,7 +25,7 @@ export interface Row {
 /** A longer row is never searched for amounts as a whole: it is taken apart into sentences first. */
 export const MAX_ROW_CHARACTERS = 500
 
-const BULLET = /^(?:[-→*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
+const BULLET = /^(?:[-→»›❯▸▹▶*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
 const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=[a-zß-öø-ɏ])/i
 /** What numbers the parts of a recipe, in figures or letters. */
 const PART_NUMBER = /^(?:part\s*(?:\d|[a-d]|one|two|three|four)\s*[-–—.):]+|[A-D][.)])\s+(?=[a-zß-öø-ɏ]{2})/i
