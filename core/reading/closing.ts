@@ -60,7 +60,7 @@ const WAYS: readonly string[] = [
   String.raw`double (?:${THEM} )?over|(?:bend|shape|form) (?:${THEM} )?(?:in)?to (?:an? )?(?:half[- ]?moons?|crescents?)`,
   // Wrapped.
   String.raw`wrap(?=\s*[.;]|\s*$|\s*\()|wrap(?:ped)? up|wrap (?:them|these)(?=\W*(?:$|[,.;]|and\b|up\b|like\b))|wrap an? [a-zß-öø-ɏ]+ in (?:each|every|one)`,
-  String.raw`wrap (?:the (?:dough|paste|filling)|(?:the|each) (?!dough|pastry|dis[ck]|block|ball|in\b|lot|whole|piece)[a-zß-öø-ɏ]+|round|around|it|each|(?:about |around |roughly )?\d{1,3} ?g\b)`,
+  String.raw`wrap (?:the (?:dough|paste|filling)|(?:the|each) (?!dough|pastry|dis[ck]|block|ball|in\b|lot|whole|piece)[a-zß-öø-ɏ]+|round|around|it(?! (?:up |well |tightly |in (?:cling|film|plastic|foil)[a-zß-öø-ɏ ]*)?(?:and|then) (?:put|pop|stick|chill|rest|leave|keep|refrigerate|let|fridge|place)\b)|each|(?:about |around |roughly )?\d{1,3} ?g\b)`,
   // Under a lid, or another round.
   String.raw`(?<!\b(?:water|stock|broth|steam|pan)\b[^.]{0,30})put on the lids?|top (?:the pies|each|them|it) with (?:the |a |their )?lids?|put (?:the )?(?:lids|tops) on|put (?:an? |the |its )lid on (?:each|every)`,
   String.raw`(?<=\b(?:pastry|dough|lid)\b[^.]{0,40})(?:cover|lay (?:it )?over|drape (?:it )?over) (?:the )?(?:pie )?(?:dish|pie|filling|tin)`,

@@ -49,7 +49,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'fry',
-    /\bfr(?:y|ied|ying)\b(?! ?pan)|\bflat side down\b|\b\d ?min\w*[^.;]{0,20}\b(?:until|till) (?:the |their )?(?:bottoms?|bases?) (?:is |are |turns? |gets? |go )?(?:golden|brown|browned|crisp)|\b(?:tbsp|tsp|tablespoons?|splash of|little) (?:of )?(?:[a-zß-öø-ɏ]+ )?oil\b[^.;]*\d ?min\w*[^.;]*\b(?:brown|golden|crisp)|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b(?! (?:a few |some |the )?(?:spots|places|patches|parts|areas|middle|centre|center))|\bsaut[eé]|\bhot oil\b|\binto (?:the )?oil\b|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
+    /\bfr(?:y|ied|ying)\b(?! ?pan)|\bflat side down\b|\b\d ?min\w*[^.;]{0,20}\b(?:until|till) (?:the |their )?(?:bottoms?|bases?) (?:is |are |turns? |gets? |go )?(?:golden|brown|browned|crisp)|\b(?:tbsp|tsp|tablespoons?|splash of|little) (?:of )?(?:[a-zß-öø-ɏ]+ )?oil\b[^.;]*\d ?min\w*[^.;]*\b(?:brown|golden|crisp)|\b(?:brown|crisp)(?:ed)? (?:them )?(?:up )?in\b(?! (?:a few |some |the )?(?:spots|places|patches|parts|areas|middle|centre|center))|\bsaut[eé]|\bhot oil\b|\binto (?:the )?oil\b|^\W*(?:\d[^.;,]{0,12} )?oil\b[^.;]{0,16}\bin (?:the |a )?(?:[a-zß-öø-ɏ]+ )?(?:pan|skillet|wok)\b(?=[^.;]*\d ?min)|\bdrain on (?:kitchen |paper )?(?:paper|towels?)\b/i,
   ],
   ['cook', /\b(?:cook|toast|brown)\b[^.]{0,60}\b(?:sides?|turning|flip|golden|spots|lid|turn|browned)\b/i],
 ]

@@ -235,3 +235,89 @@ describe('rows and labels', () => {
     )
   })
 })
+
+describe('speech without a mark', () => {
+  it('what the method says of a part, though its name stands alone before "we need"', () => {
+    const of = recipe(
+      "hi everyone today i'm going to show you how i make my vegan lentil pasties so for the pastry i've got 400 grams of plain flour half a teaspoon of salt and 200 grams of vegan block rub that in then about 100 mls of cold water bring it together wrap it and put it in the fridge for half an hour for the filling we need one onion two carrots all finely diced and we fry those in a tablespoon of oil for about ten minutes then in go 150 grams of green lentils half a litre of stock let that simmer for 30 minutes until the liquid has gone let it cool roll the pastry out cut six circles about 16 centimetres fill them fold them over brush with soya milk and bake at 190 fan for 25 to 30 minutes",
+    )
+    expect(of.title).toBe('Vegan lentil pasties')
+    expect(of.cooking).toMatchObject({ way: 'bake', temperatureC: 190, minutes: 28, andThen: null })
+    expect(of.parts.find(({ kind }) => kind === 'filling')).toMatchObject({
+      cookedBy: 'simmer',
+      cookedMinutes: 30,
+    })
+    expect(of.parts.some(({ kind }) => kind === 'pan')).toBe(false)
+  })
+  it('wrappers by the pack, a spoon of oil once they are closed, an oven as it is spoken', () => {
+    const gyoza = recipe(
+      'so gyoza i buy the wrappers thirty in a pack for the filling you need two hundred grams of tofu well pressed and crumbled a hundred grams of shiitake chopped small two spring onions two tablespoons of soy fry the mushrooms for three minutes add the tofu fry another five take it off the heat add everything else fill the wrappers a teaspoon in each pleat them heat a tablespoon of oil fry them on the flat side for two minutes pour in a hundred mils of water lid on six minutes',
+    )
+    expect(gyoza.cooking).toMatchObject({ way: 'brown-and-steam', minutes: 8 })
+    expect(gyoza.parts.map(({ kind }) => kind)).toEqual(['shell', 'filling', 'pan'])
+    expect(lineOf(gyoza, 'dumpling-wrapper')!.grams).toBe(270)
+    expect(gyoza.parts[1]).toMatchObject({ cookedBy: 'fry', cookedMinutes: 8 })
+    const calzone = recipe(
+      "this is my whole wheat calzone it's three hundred grams of whole wheat flour a sachet of yeast a teaspoon of salt and two hundred mils of warm water knead ten minutes and let it double meanwhile cook down two hundred grams of mushrooms and a bag of spinach in a little oil until all the water's gone mix in two hundred grams of ricotta divide the dough in four fill one half fold over brush with a bit of oil two twenty for fifteen minutes",
+    )
+    expect(calzone.title).toBe('Whole wheat calzone')
+    expect(calzone.cooking).toMatchObject({ way: 'bake', temperatureC: 220, minutes: 15 })
+    expect(lineOf(calzone, 'mushroom')!.grams).toBe(200)
+  })
+  it('what goes in the middle of each is for each', () =>
+    expect(
+      recipe(
+        'okay so these are my keto pepperoni pockets you take 170 grams of shredded mozzarella and 30 grams of cream cheese and melt them in the microwave then you add 85 grams of almond flour one egg and a teaspoon of baking powder divide it into six and press each one out to about five inches in the middle goes 20 grams of pepperoni and a teaspoon of pizza sauce fold it over seal it well and bake at 200 for fifteen minutes',
+      )
+        .parts.find(({ kind }) => kind === 'filling')!
+        .lines.map(({ foodId, grams }) => [foodId, Math.round(grams!)]),
+    ).toEqual([
+      ['pepperoni', 120],
+      ['marinara', 32],
+    ]))
+  it.each([
+    [
+      "what's up everyone so today it's beef empanadas my abuela's recipe the dough is 3 cups of flour",
+      'Beef empanadas',
+    ],
+    [
+      "I'll do these spinach parathas the way my mother does. The dough is 2 cups of atta and water.",
+      'Spinach parathas',
+    ],
+  ])('%s', (text, title) =>
+    expect(recipe(`${text} The filling is 300 g of mince. Fill and close. Bake 20 min at 200C.`).title).toBe(
+      title,
+    ),
+  )
+})
+
+describe('pots and shares', () => {
+  it('what was drained and chopped is in no pot any more', () =>
+    expect(
+      read(
+        '500 g sauerkraut\n30 g dried mushrooms\n1 onion',
+        'Cook the mushrooms 30 minutes, drain and chop. Rinse the sauerkraut, cook it for 40 minutes, drain. Fill. Bake 20 min.',
+      ).parts.find(({ kind }) => kind === 'filling')!.cookedMinutes,
+    ).toBe(40))
+  it('most of the cheese goes in and the rest on top, wherever it is listed', () => {
+    const of = read(
+      '250 g spinach\n250 g ricotta\n125 g mozzarella\n50 g parmesan, grated',
+      'Mix the spinach with the ricotta, mozzarella, most of the parmesan and seasoning. Fill, fold. Scatter with the remaining parmesan and bake for 15 mins.',
+    )
+    expect(
+      of.parts.flatMap(({ kind, lines }) =>
+        lines.filter(({ foodId }) => foodId === 'parmesan').map(({ grams }) => [kind, grams]),
+      ),
+    ).toEqual([
+      ['filling', 37.5],
+      ['finish', 12.5],
+    ])
+  })
+  it('water named with its amount and a lid is poured in', () =>
+    expect(
+      read(
+        '400 g minced pork',
+        'Pleat. Oil (2 tbsp) in the pan, buns in, med heat 2 min. Water to 1/3 height (about 150 ml), lid, 7-8 min till dry.',
+      ).cooking,
+    ).toMatchObject({ way: 'brown-and-steam', minutes: 10 }))
+})

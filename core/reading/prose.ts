@@ -44,7 +44,7 @@ const eachInFull = (text: string) =>
       )
 /** "I get the round wrappers from the shop, about forty of them": how many stands behind. */
 const WRAPPERS_AND_COUNT =
-  /\b(?:the |some |a (?:pack|packet|bag|box)(?: of)? |my )?((?:[a-zß-öø-ɏ]+ ){0,2}(?:wrappers|skins|sheets|wonton(?:s| wrappers)|tortillas))\b((?:,? (?!of\b)[a-zß-öø-ɏ]+){0,4}?),? (?:about |around |roughly |maybe )?((?:\d{1,3}|twenty|thirty|forty|fifty|sixty|a dozen|two dozen|three dozen)(?:[ -](?:four|five|six|two|eight))?) (?:of them|in (?:it|a pack|the pack)|of those)\b/gi
+  /\b(?:the |some |a (?:pack|packet|bag|box)(?: of)? |my )?((?:(?!(?:i|we|you|the|my|some|these|those|buy|use|get|take|have|got|and|of|in|with|fill|put)\b)[a-zß-öø-ɏ]+ ){0,2}(?:wrappers|skins|sheets|wonton(?:s| wrappers)|tortillas))\b((?:,? (?!of\b)[a-zß-öø-ɏ]+){0,4}?),? (?:about |around |roughly |maybe )?((?:\d{1,3}|twenty|thirty|forty|fifty|sixty|a dozen|two dozen|three dozen)(?:[ -](?:four|five|six|two|eight))?)(?: (?:of them|in (?:it|a pack|the pack)|of those)\b|(?=\W*(?:$|[.;]| (?:you|i|we|then|and then)\b)))/gi
 /** "The spring roll sheets, one packet of forty". */
 const PACKET_OF =
   /\b(?:the |some |my )?((?:[a-zß-öø-ɏ]+ ){0,2}(?:wrappers|skins|sheets|tortillas)),? (?:in )?(?:an?|one|1) (?:pack|packet|bag|box|stack) of (?:about |around )?(\d{1,3}|twenty|thirty|forty|fifty|sixty|(?:a|two|three) dozen)\b(?! (?:the|them|[a-zß-öø-ɏ]+ (?:wrappers|skins|sheets))\b)/gi
@@ -63,15 +63,18 @@ const BARE = /\b(water|milk|salt|pepper)\b/gi
 const CLOSES =
   /\b(?:fill (?:the|each|them|and|with)|stuff(?=[,.]| (?:the|each|them|and|with)\b)|fold (?:over|in half|into|each|them|and)|seal|crimp|pleat|close (?:it|them|like|up)|pinch (?:it|them|shut|closed|together|the|to))\b/i
 const COOKS = /\b(?:fry|fried|cook|tawa|tava|griddle|comal|pan|skillet)\b/i
-/** "With half a teaspoon of ghee on each side": nothing but a piece has sides. */
-const ON_SIDES = /\b(?:on|for|to) (?:each|either|both|every) sides?\b/i
+/** "With half a teaspoon of ghee on each side", "on a hot tawa": nothing but a piece has sides, or lies there. */
+const ON_SIDES =
+  /\b(?:on|for|to) (?:each|either|both|every) sides?\b|\bon (?:an? |the )?(?:hot |heated )?(?:tawa|tava|griddle|comal)\b/i
+/** "Heat a tablespoon of oil" once they are closed. */
+const HEATS_FAT = /^\W*(?:(?:and|then|now|so) )*(?:heat|warm|melt)\b/i
 const OVER = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/
 const COOKED_THEN_BRUSHED =
   /\b(?:cook|fry|griddle)\b[^.;]*\d ?(?:min|each|a side)[^.;]*\b(?:brush|top|finish)/i
 const A_SPOON = /^(?:an?|1|one) (?:heaped |small |big |good )?(?:spoon|spoonful|teaspoon|tablespoon)\b/i
 /** "Fill each with 1 tbsp sauce, 28 g mozzarella": so much in every one. */
 const EACH_GETS =
-  /^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b/i
+  /\beach\b[^.;]*\bin the (?:middle|cent(?:re|er)) (?:goes?|you put|put|place)\b|^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b/i
 const FLOUR = /\b(?:flour|maida|atta)\b/i
 const VAGUE = /^(?:a little|some|a bit|a drop|a splash|plenty|a drizzle)\b|required$/i
 /** "Half a teaspoon of ghee, flip, half on the other side": each piece gets its own, which is seen to with the pan. */
@@ -257,12 +260,17 @@ export function linesFromProse(
           said !== 'filling' &&
           here !== 'dip' &&
           food.softeningFat !== null &&
-          COOKS.test(stretch) &&
+          (COOKS.test(stretch) || HEATS_FAT.test(stretch)) &&
           // "Cook 3 minutes each side and brush with butter": it goes on what is done.
           !(OVER.test(verb) && COOKED_THEN_BRUSHED.test(stretch))
         const isOfSide = TURNS_EACH.test(stretch) || ON_SIDES.test(stretch)
-        if (isOfPan && (VAGUE.test(text) || (isOfSide && SPOON.test(text)))) continue
-        if (food.id === 'water' && (inPan || WATER_UNDER_LID.test(stretch))) continue
+        const isOfEach = isOfSide || / for each\b/i.test(stretch)
+        if (isOfPan && (VAGUE.test(text) || (isOfEach && SPOON.test(text)))) continue
+        if (
+          food.id === 'water' &&
+          (inPan || WATER_UNDER_LID.test(stretch) || (isClosed && here === 'filling'))
+        )
+          continue
         const over = OVER.test(verb)
         // "Take 8 tortillas, mix a can of tuna with …": what is bought holds what is named behind it.
         const inside = here === 'shell' && isBought && !foodIs(food, 'bought-dough')
@@ -297,7 +305,17 @@ export function linesFromProse(
         )
           continue
         if (here !== 'shell' && /water|milk/i.test(bare[1]!)) continue
-        if (found.some(({ text }) => new RegExp(`\\b${bare[1]}\\b`, 'i').test(text))) continue
+        const isBare = ({ text }: { text: string }) => new RegExp(`\\b${bare[1]}\\b`, 'i').test(text)
+        if (found.some(isBare)) continue
+        // "Pulse the flour, salt and butter": that salt has been measured.
+        if (
+          sections
+            .get(here)
+            ?.items.some(
+              (item) => isBare(item) && /^(?:\d|an?|one|two|three|half|about|roughly)\b/i.test(item.text),
+            )
+        )
+          continue
         if (/\b(?:in|of) (?:salted |boiling )*$|\bno $/i.test(before)) continue
         put(
           here,

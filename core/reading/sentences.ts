@@ -25,6 +25,12 @@ const MINUTE_MARK = /(?<=\b\d{1,3}) ?['’′](?![\p{L}\d])/gu
 
 /** "Lid on, 3 + 3 min": one side and the other. */
 const SUM_OF_MINUTES = /(?<![\d.,/°]|\d )\b(\d{1,2}) ?\+ ?(\d{1,2})(?= ?min)/gi
+/** "Fry another five": minutes. */
+const ANOTHER_FEW =
+  /\b((?:fry|cook|simmer|bake|boil|steam|saut[eé]|roast|stir)(?: it| them| for)? (?:another|a further) \d{1,2})(?=\s*(?:$|[.,;]|(?:and|then|take|until|till|or so|so)\b))/gi
+/** "Water to 1/3 height (about 150 ml), lid, 7 min": poured in. */
+const WATER_AND_LID =
+  /((?:^|[.;,]\s+|\bthen\s+))water(?: in| to (?:1\/[234]|half|a third|halfway)(?: (?:the |their )?height)?)?(?:\s*\((?:about )?(\d+ ?ml|[\d./]+ ?cups?)\))?(?=,? (?:lid|cover))/gi
 /** "Rest in the fridge 30.": a number by itself is of minutes. */
 const BARE_WAIT =
   /\b((?:rest|chill|relax|refrigerate|prove|proof)(?: (?:it|them|for|about|covered|the dough|the pastry|in the fridge|in the freezer))* (?:[1-9][05]|90))(?=\s*(?:$|[.,;]))/gi
@@ -57,7 +63,7 @@ const LONG_SENTENCE_CUT =
 const NO_PAUSE =
   "and|or|to|then|the|a|an|of|in|on|at|by|for|per|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|sandwich|panini|garlic|tortilla|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|[a-zß-öø-ɏ]+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good|pressure|part|half"
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
-const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?\d|\d{1,2}(?:-\d{1,2})? ?min)`
+const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?(?:\d|ten\b|twelve\b|fifteen\b|eighteen\b|twenty\b|thirty\b|forty\b|half an?\b)|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(
   String.raw`(?<!^|\b(?:${NO_PAUSE}|[a-zß-öø-ɏ]+ly|filling)|\bof (?:the|your) [a-zß-öø-ɏ]+(?= mix\b)|[.,;:(–&+/-])\s+(?=(?:${GOES_ON})\b(?<!\b(?:dough|dry|wet|other|green|this|that|same) stuff)(?<!spoon(?= of\b))(?<!mix(?= (?:in|into|on|onto) (?:each|every|one|the (?:middle|centre|center))\b))(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?)\b|[-']))|(?<!\b(?:at|to|oven|preheat(?:ed)?|for|fan|or|on|the|by|an?|hot|of|about|bake|baked|fry|roast|cook|grill|fryer)|[,;:(/–&+-]|^)\s+(?=${HEAT_AHEAD})`,
   'gi',
@@ -83,7 +89,7 @@ const MIN_STOPPED_WORDS = 14
 const MIN_SPOKEN_WORDS = 30
 /** In speech what is worked on ends a sentence: "mash them fry the onion"; "let it rise" goes on. */
 const SPOKEN_STOP = new RegExp(
-  String.raw`(?<=\b(?:${WORKS_ON}) (?:it|them|that|this|everything|it all|them all|all of it)) (?=(?:${GOES_ON})\b)|(?<!\b(?:use|is|are|keep|save|reserve|half|and|some|this|that|it|them|kept|good|enough|ready|place|then|so|okay|ok|now|also|as)) (?=(?:(?:and|so|okay|ok|now|then) )*for (?:the|my|your) (?:dough|pastry|crust|wrappers|filling|stuffing|inside|middle|sauce|dip|chutney|topping|glaze|gravy)\b)|(?<!^|\b(?:that|what|how|when|if|as|which|and|or|until|till|because|where|so|okay|ok|before|after|while|once|then|right|well|than|like|amount|way|all|everything|whatever|thing|now|here|but|for|is|the|um|basically)) (?=(?:i|you|we|this|it) (?:always |usually |just |normally |should |can |will )*(?:takes?|makes?|needs?|gets?|wants?|uses?|starts?|mix|puts?|likes?|have|does|serves?|${GOES_ON})\b)`,
+  String.raw`(?<=\b(?:${WORKS_ON}) (?:it|them|that|this|everything|it all|them all|all of it)) (?=(?:${GOES_ON})\b)|(?<!\b(?:use|is|are|keep|save|reserve|half|and|some|this|that|it|them|kept|good|enough|ready|place|then|so|okay|ok|now|also|as)) (?=(?:(?:and|so|okay|ok|now|then) )*for (?:the|my|your) (?:dough|pastry|crust|wrappers|filling|stuffing|inside|middle|sauce|dip|chutney|topping|glaze|gravy)\b)|(?<!\b(?:of|in|on|with|and|or|for|until|till|put|add|over|into|to|from|all|when|once|if|that|what|this|is|are|the|while|make|makes|where|then|use|have|got|as)) (?=(?:the|my) (?:dough|filling|stuffing|pastry|sauce|dip|crust|outside|inside) (?:is|has|takes|needs|i)\b)|(?<!^|\b(?:and|or|to|then|the|a|an|of|in|on|at|high|low|medium|gentle|strong|you|i|we|just|should|will|can|until|till|dark|light|golden|off|over|with|not|dont)) (?=(?:(?:brown|soften|heat|saut[eé]|pulse|blitz|crumble|melt|take|warm) (?:the|it|them|an?|some|everything|half|\d+)|meanwhile)\b)|(?<!^|\b(?:let|that|what|how|when|if|as|which|and|or|until|till|because|where|so|okay|ok|before|after|while|once|then|right|well|than|like|amount|way|all|everything|whatever|thing|now|here|but|for|is|the|um|basically|for (?:the|my|your) (?:dough|pastry|crust|filling|stuffing|inside|middle|sauce|dip|topping|wrappers))) (?=(?:i|you|we|this|it) (?:always |usually |just |normally |should |can |will )*(?:takes?|makes?|needs?|gets?|wants?|uses?|starts?|mix|puts?|likes?|have|does|serves?|${GOES_ON})\b)`,
   'gi',
 )
 /** "Roast the squash, mash, cool make the pasta, rest 30 min": full stops where nobody wrote one. */
@@ -169,6 +175,11 @@ export const sentencesOfStep: (step: string) => readonly string[] = remember((st
           withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min'))
             .replace(SUM_OF_MINUTES, (_, one: string, other: string) => String(Number(one) + Number(other)))
             .replace(BARE_WAIT, '$1 min')
+            .replace(ANOTHER_FEW, '$1 min')
+            .replace(
+              WATER_AND_LID,
+              (_, lead: string, amount: string | undefined) => `${lead}add ${amount ?? 'some'} water`,
+            )
             .replace(KNEAD_AND_WAIT, '$1, rest '),
         ).replace(ABOUT_TIME, (about) => (/^for/i.test(about) ? 'for ' : '')),
       ),

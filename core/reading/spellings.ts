@@ -7,6 +7,12 @@ import { remember } from './remember'
 const AND_A_HALF =
   /\b(an?|one|two|three|four|\d) (cups?|teaspoons?|tablespoons?|tsp|tbsp|kilos?|litres?|liters?|pints?|ounces?|pounds?|handfuls?|sticks?) and an? (half|quarter)\b/gi
 
+const HUNDREDS = ['', 'one', 'two', 'three', 'four']
+const TENS = ['', 'ten', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety']
+const SPOKEN_HEAT = new RegExp(
+  String.raw`\b(${HUNDREDS.slice(1).join('|')}) (${TENS.slice(2).join('|')})(?:[ -](five))?(?= (?:for|degrees?|fan|celsius|centigrade|fahrenheit|until|till)\b)`,
+  'gi',
+)
 const PICTURES = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\ufe0f|\u200d|\u20e3/gu
 const KEPT_PICTURES = /[©®™↔↕#*\d]/u
 
@@ -159,6 +165,14 @@ function spelled(line: string): string {
       )
       // "1 cube yeast -- half is enough": two strokes are one.
       .replace(/(?<=\S) -- (?=\S)/g, ' – ')
+      // "Bake at two twenty for fifteen minutes": an oven's heat, as it is spoken.
+      .replace(SPOKEN_HEAT, (_, hundreds: string, tens: string, five: string | undefined) =>
+        String(
+          100 * HUNDREDS.indexOf(hundreds.toLowerCase()) +
+            10 * TENS.indexOf(tens.toLowerCase()) +
+            (five ? 5 : 0),
+        ),
+      )
       // "Salt q.b.": as much as is enough.
       .replace(/\bq\. ?b\.(?=\s*(?:$|[,;)]))/gi, 'to taste')
       .replace(/&amp;/g, '&')

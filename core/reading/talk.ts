@@ -8,16 +8,16 @@ const GAP = String.raw`(?:${MARK}|\s+)`
 /** What may stand in front, again and again. */
 const LEADS: readonly RegExp[] = [
   // "Hi girls", "Dear all,", "Hello Ana,"
-  String.raw`(?:hi|hello|hey|dear|namaste|welcome|good (?:morning|evening))(?: (?:there|all|everyone|everybody|friends|girls|guys|folks|both|[a-zß-öø-ɏ]+(?=${MARK})))?(?:${GAP}|$)`,
+  String.raw`(?:hi|hello|hey|dear|namaste|welcome|what['’]?s up|good (?:morning|evening))(?: (?:there|all|everyone|everybody|friends|girls|guys|folks|both|[a-zß-öø-ɏ]+(?=${MARK})))?(?:${GAP}|$)`,
   // "So", "as promised", "here goes"; "right" and "today" only where talk goes on.
   String.raw`(?:so|ok|okay|and|um|anyway|basically|here (?:goes|you (?:go|are)|(?:it|they) (?:is|are))|as (?:promised|requested|you asked)|by (?:popular )?request|on request|finally|for (?:those|everyone|anyone) who asked)(?: (?:all|everyone|friends|girls|guys|folks))?${GAP}`,
   String.raw`(?:right|well|now|today|tonight|also)(?:${MARK}|\s+(?=(?:so|im|i|we|let['’]?s|here|this|it['’]?s|my|the|making|for)\b))`,
   // "Tonight's dinner:", "Recipe card —"
   String.raw`(?:(?:tonight|today|[a-zß-öø-ɏ]+day)['’]?s?(?: (?:dinner|tea|supper|lunch|bake|recipe))?|recipe(?: card| of the (?:day|week))?|subject|re|title|dish|name|comment|post|caption)\s*[:—–]\s*`,
   // "Today we are making", "my mum makes", "I promised you", "you asked how I make"
-  String.raw`(?:${WHO}(?:['’](?:m|re|ll|d|ve))?|im|were)(?: am| are| will| have| would)?(?: (?:always|usually|just|also|finally|like to|love to))?(?: be)? (?:making|going to (?:make|share)|gonna make|cooking|preparing|sharing|doing|posting|sending|${MAKES}|promised|wanted|share|post|send|asked (?:me )?(?:for|how ${WHO} ${MAKES})) (?:you |everyone |everybody |all )?`,
+  String.raw`(?:${WHO}(?:['’](?:m|re|ll|d|ve))?|im|were)(?: am| are| will| have| would)?(?: (?:always|usually|just|also|finally|like to|love to))?(?: be)? (?:making|going to (?:make|share)|gonna make|(?:going to|gonna|will) (?:show|tell|teach) (?:you|everyone)(?= how)|cooking|preparing|sharing|doing|posting|sending|${MAKES}|promised|wanted|share|post|send|asked (?:me )?(?:for|how ${WHO} ${MAKES})) (?:you |everyone |everybody |all )?`,
   String.raw`let['’]?s make |how to (?:make|cook|do) |how ${WHO} (?:always |usually )?${MAKES} |what ${WHO} (?:always |usually )?${MAKES} (?:for|with) `,
-  String.raw`(?:here|this|these|that|those)(?:['’]?s| is| are|['’]re| was) (?:for )?`,
+  String.raw`(?:here|this|these|that|those|it)(?:['’]?s| is| are|['’]re| was) (?:for )?`,
   // "For pasties I always do this".
   String.raw`(?:for|to make) (?=[^.,:;\d]{3,60}\s(?:i|we|you) (?:always |usually |just )?(?:do|make|use|need|take)\b)`,
   String.raw`(?:making|sending|posting|sharing|thought (?:i|we)(?:['’]d| would) share) (?:you |everyone |all )?`,
@@ -27,7 +27,7 @@ const LEADS: readonly RegExp[] = [
 const SPOKEN_LEAD = /^(?:for|to make|(?:when|whenever|if) (?:i|we|you) make) /i
 /** "My sister in law's lentil fatayer": whose it is goes with the talk. */
 const WHOSE =
-  /^(?:the|my|our|some|an?|your|his|her|their)\s+(?:(?:[a-zß-öø-ɏ]+[ -]){0,4}[a-zß-öø-ɏ]+['’]s )?/i
+  /^(?:the|my|our|some|an?|your|his|her|their|these)\s+(?:(?:[a-zß-öø-ɏ]+[ -]){0,4}(?!(?:it|that|what|here|there)['’])[a-zß-öø-ɏ]+['’]s )?/i
 
 /** What comes behind a name by itself says that it was talk: "as promised", "that I brought on Friday". */
 const TAIL = new RegExp(
@@ -36,7 +36,7 @@ const TAIL = new RegExp(
 )
 /** Where the name ends once it is known that somebody talks. */
 const GOES_ON = new RegExp(
-  String.raw`${MARK}(?![a-zß-öø-ɏ]+(?: (?:and|&|or) [a-zß-öø-ɏ]+)* (?:and|&|or)\b)(?=.).*$|\s+(?:(?:i|you|we|they|it|it['’]s|that|which|because|so|this is|like (?:i|we|my|our|you)|again|from (?:my|our|the|an?|memory)|the way (?:i|we|my|our|you|she|he)|at home|as|what|how|and (?:you|i|we|it)|for you)\b).*$`,
+  String.raw`${MARK}(?![a-zß-öø-ɏ]+(?: (?:and|&|or) [a-zß-öø-ɏ]+)* (?:and|&|or)\b)(?=.).*$|\s+(?:(?:i|you|we|they|it|it['’]s|that|which|because|so|this is|like (?:i|we|my|our|you)|again|from (?:my|our|the|an?|memory)|(?:my|our) [a-zß-öø-ɏ]+['’]s recipe|the way (?:i|we|my|our|you|she|he)|at home|as|what|how|and (?:you|i|we|it)|for you)\b).*$`,
   'i',
 )
 /** Where somebody who tells a recipe in one breath goes over from its name to what is needed. */

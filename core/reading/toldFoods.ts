@@ -38,7 +38,7 @@ const LEADS: readonly RegExp[] = [
   ),
   /^(?:with|of|from|using|together with|out of|the inside|inside)\s+/i,
   new RegExp(
-    String.raw`^(?:${VERBS})(?:\s+(?:together|in|up|out|off|into|with|through|it|them|that|this|everything|all|all of it|the mixture|well))*(?=\s|:|$)[:,]?\s*`,
+    String.raw`^(?:${VERBS})(?:\s+(?:together|in|up|out|off|down|into|with|through|it|them|that|this|everything|all|all of it|the mixture|well))*(?=\s|:|$)[:,]?\s*`,
     'i',
   ),
   /^(?:in|into|to|on) (?:a|an|the|my|your|some) (?:[a-zß-öø-ɏ]+ ){0,2}(?:bowl|pan|pot|skillet|mixer|processor|saucepan|wok|kadai|jug|board|mix|mixture)\b[:,]?\s*/i,

@@ -55,7 +55,7 @@ const SHARE_IN: readonly (readonly [RegExp, number])[] = [
   [/\b(?:half|some|part)\b/i, 1 / 2],
 ]
 const PUTS_SHARE = recalled(
-  /\b(?:half|some|part|most|(?:a|one|1|two|2)[- ](?:thirds?|quarter))\b(?: of (?:it|them|the [a-zß-öø-ɏ]+))?(?: goes| go)? (?:in(?:to)?|to|with)\b|\b(?:add|mix|stir|put|mash)\b[^.;]{0,20}\b(?:half|some|most|(?:a|one|1|two|2)[- ](?:thirds?|quarter))\b(?: (?:of )?(?:it|them|the|these|those)\b)?/i,
+  /\b(?:half|some|part|most|(?:a|one|1|two|2)[- ](?:thirds?|quarter))\b(?: of (?:it|them|the [a-zß-öø-ɏ]+))?(?: goes| go)? (?:in(?:to)?|to|with)\b|\b(?:add|mix|stir|put|mash)\b[^.;]{0,20}\b(?:half|some|most|(?:a|one|1|two|2)[- ](?:thirds?|quarter))\b(?: (?:of )?(?:it|them|the|these|those)\b)?|\b(?:add|mix|stir|put|mash)\b[^.;]{0,90}[,&] (?:and )?(?:half|most|two[- ]thirds) of the [a-zß-öø-ɏ]+/i,
 )
 const THE_REST = recalled(
   /\b(?:the rest|the remaining|remaining|the other (?:half|third|onions?)|the reserved|reserved)\b(?: of)?(?: the)? ([^.;]{0,50})/i,
