@@ -1,8 +1,8 @@
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import type { LinePart } from './lineParts'
 import { matchFood } from './match'
-import { readLine } from './readLine'
+import { readLine, type ReadLine } from './readLine'
 import { MAX_ROW_CHARACTERS } from './tidy'
 
 // "Flour 400, yeast 5, ginger 10": a row in which nobody writes a unit is weighed.
@@ -53,4 +53,22 @@ export function inBareGrams(raw: string, foods: Foods): LinePart[] | null {
         }
       : { text: `${number} ${name}${rest}`, told: '' }
   })
+}
+
+/** A bare number of this size is grams unless the food is counted. Common practice, no source. */
+const MIN_BARE_GRAMS = 20
+/** Of what nobody counts ("10 salt") a smaller number is grams too. */
+const MIN_UNCOUNTED_GRAMS = 5
+/** Nobody counts out more of anything than this; "600 cabbage" is grams. */
+const MAX_COUNTED = 45
+
+/** "500 flour, 250 water": a cook in a hurry writes no unit, and means grams. */
+export function withGrams(read: ReadLine, food: Food): ReadLine {
+  const term = read.measures.length === 1 && read.measures[0]!.length === 1 ? read.measures[0]![0]! : null
+  const each = food.unitGrams.piece ?? food.unitGrams.medium ?? food.unitGrams.clove
+  const least = each === undefined ? MIN_UNCOUNTED_GRAMS : MIN_BARE_GRAMS
+  if (!term || term.unitId !== null || term.size !== null || term.low < least) return read
+  const counted =
+    each !== undefined && (term.high <= MAX_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
+  return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
 }

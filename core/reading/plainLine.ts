@@ -1,6 +1,7 @@
 import { NUMBER_PATTERN, readNumber } from './readNumber'
 import { UNIT_PATTERN } from './units'
 import { withPlainAmounts } from './amountsSpelt'
+import { withPlainFlour } from './flourTypes'
 import { withUnitInFront } from './unitBehind'
 import { PIECES } from './servings'
 
@@ -58,15 +59,11 @@ const PACKET_OF = new RegExp(
   String.raw`^(?:(${SKINS}),?(?:\s+[-–:]\s*|\s+)${PACK} of (${PACK_HOLDS})|${PACK} of (${PACK_HOLDS}) (${SKINS}))$`,
   'i',
 )
-const FLOUR_TYPE =
-  /(?<!\b(?:rye|spelt|barley|oat|bread|strong|rice|einkorn|emmer|kamut|durum|wholemeal|wholegrain)\s)\b(?:(?:wheat )?flour,? \(?(?:T|typ[eo]?\.?)\s?(\d{2,4})\)?|(?:T|typ[eo]?\.?)\s?(\d{2,4}) (?:wheat )?flour\b)/i
-/** Of the French and the German numbers. From memory. */
-const WHOLE_GRAIN_TYPES: ReadonlySet<number> = new Set([130, 150, 1600, 1700, 1850, 2000, 3000])
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
 export function plainLine(raw: string): string {
-  const text = withPlainAmounts(raw.replace(BULLET, ''))
+  const text = withPlainFlour(withPlainAmounts(raw.replace(BULLET, '')))
     .replace(/\*\*|__|`/g, '')
     .replace(/[\u00a0\u2009\u202f]/g, ' ')
     .replace(/[’‘]/g, "'")
@@ -82,10 +79,6 @@ export function plainLine(raw: string): string {
     .replace(
       /^(?:the )?(greens?|whites?|green and white|dark green|pale green)(?: (?:tops?|parts?|ends?|bits?|leaves))?(?: only)? (?:of|from) (\d+|an?|one|two|three|four|five|six) ((?:(?:large|small|medium) )?(?:spring onions?|scallions?|green onions|leeks?))\b/i,
       '$2 $3, $1 part only',
-    )
-    // "Flour T500", "T150 flour": millers number flour by its ash, and whole grain has the most.
-    .replace(FLOUR_TYPE, (_, behind: string | undefined, front: string | undefined) =>
-      WHOLE_GRAIN_TYPES.has(Number(behind ?? front)) ? 'wholemeal flour' : 'plain flour',
     )
     // "Cilantro half bunch".
     .replace(

@@ -78,7 +78,8 @@ const MAY_PROMISE =
   /\b(?:do(?:es)?|be|come to|gives?|makes?|made|leaves?|gets?|got|have|produces?|turn\w*|works? out|worked out|end\w* up|fills|total|how many|number|count|batch|of them|in all|from|out of|altogether|dough|pastry|quantities|recipe|[a-zß-öø-ɏ]+s\s*[:=])|\(\D{0,8}\d{1,3}\)\W*$/i
 const CIRCA = /\b(?:per )?(?:circa|ca\.?)\s+(?=\d{1,3}\s+[a-zß-öø-ɏ])/gi
 /** "One-person pie", "serves just me". */
-const FOR_ONE = /\b(?:one[- ]person|(?:serves |for )?(?:just|only) (?:for )?(?:me|one|myself))\b(?!\w)/gi
+const FOR_ONE =
+  /\bone[- ]person\b|\b(?:serves|for) (?:just|only) (?:me|one|myself)\b(?=\W*(?:$|[).,;]))|\b(?:just|only) for (?:me|one|myself)\b(?=\W*(?:$|[).,;]))/gi
 /** "(About 2 dozen small)": of what size they are counts nothing else. */
 const SO_MANY_OF_SIZE =
   /(?<=^\W*|\(\s*)((?:makes |about |approx\.? |roughly |~ ?)*(?:\d{1,3}|an?|one|two|three|four|six|eight|ten|twelve)(?: dozen)? (?:very )?(?:small|medium|large|big|mini|little))(?=\s*(?:\)|$))/i
@@ -109,3 +110,32 @@ export const withPlainPromise: (line: string) => string = remember((stated) => {
       })
     : line
 })
+
+const INTO_PORTIONS =
+  /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|[a-zß-öø-ɏ]+)(?: equal)? portions\b/gi
+/** "Make 12 portions of dough and filling": nobody eats them. */
+const PORTIONS_OF =
+  /\b(\d{1,3})(?: equal)? portions(?= (?:of|from|out of) (?:(?:the |each |your )*(?:dough|pastry|filling|stuffing|mixture)|each|both)\b)/gi
+
+/** "Divide the dough and the filling into 10 pieces each": each of the two. */
+const DOUGH_AND_FILLING =
+  /\b((?:divide|split|portion|make)\b[^.;]*\b(?:dough|pastry|filling|stuffing)\b[^.;]*\d{1,3} (?:[a-zß-öø-ɏ]+ )?(?:pieces|portions|parts|balls)) each\b/gi
+
+/** "Flatten one portion" is of dough. */
+const WORKED_PORTION =
+  /\b(flatten|take|roll(?: out)?|press|place|put|pat|use|keep|work(?:ing)? with|fill|with|on|in|of) (?:one|1|an?) portion\b/gi
+
+/**
+ * A line in which portions of dough are pieces: "divide the dough into 6 portions" counts pieces and no eaters, "flatten
+ * one portion" counts nothing.
+ *
+ * @param line a row of a page or a sentence
+ */
+export const withoutPortions = (line: string): string =>
+  line
+    .replace(INTO_PORTIONS, '$1$2 pieces')
+    .replace(PORTIONS_OF, '$1 pieces')
+    .replace(DOUGH_AND_FILLING, '$1')
+    // "6 balls each": of dough and of filling.
+    .replace(/(\b\d{1,3} balls) each\b(?= of|\W*$)/i, '$1')
+    .replace(WORKED_PORTION, '$1 a piece')

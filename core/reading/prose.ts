@@ -67,7 +67,7 @@ const COOKS = /\b(?:fry|fried|cook|tawa|tava|griddle|comal|pan|skillet)\b/i
 const ON_SIDES =
   /\b(?:on|for|to) (?:each|either|both|every) sides?\b|\bon (?:an? |the )?(?:hot |heated )?(?:tawa|tava|griddle|comal)\b/i
 /** "Heat a tablespoon of oil" once they are closed. */
-const HEATS_FAT = /^\W*(?:(?:and|then|now|so) )*(?:heat|warm|melt)\b/i
+const HEATS_FAT = /^\W*(?:(?:and|then|now|so) )*(?:heat|warm)\b/i
 const OVER = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/
 const COOKED_THEN_BRUSHED =
   /\b(?:cook|fry|griddle)\b[^.;]*\d ?(?:min|each|a side)[^.;]*\b(?:brush|top|finish)/i

@@ -1,5 +1,6 @@
 import { DIGIT_NUMBER, readNumber, withDigits } from './readNumber'
-import { withPlainPromise } from './promises'
+import { ONE_DISH, ONE_LARGE, ONE_TRAY, SINGLE_SERVE } from './oneDish'
+import { withoutPortions, withPlainPromise } from './promises'
 import { remember } from './remember'
 import { servingSizeIn } from './servingSize'
 import { UNIT_PATTERN } from './units'
@@ -77,17 +78,6 @@ const ofPieces = new RegExp(
 )
 /** "Ravioli for 4": at the end of a title they are eaters. */
 const FOR_AT_END = /\sfor (\d{1,2})(?:\s*(?:-|–|to)\s*\d{1,2})?\)?$/i
-/** "One big pie". */
-const TRAY = String.raw`(?:makes )?(?:one|1|an?) (?:(?:large|big|small|deep|full|round|square) )*(?:\d{2} ?cm |\d{1,2}[- ]?inch )?(?:tray|tin|dish|baking tray|sheet pan|traybake)`
-const ONE_TRAY = new RegExp(String.raw`\s*[,;:–—-]\s*${TRAY}$`, 'i')
-export const ONE_LARGE = new RegExp(
-  String.raw`[,;:(–—-]\s*${TRAY}\)?\W*$|\b(?:one|1) (?:big|large|whole|huge|giant)(?:\s+[a-zß-öø-ɏ]+|\s*\)?\W*$)|\((?:a )?(?:big|large|giant|huge) one\b`,
-  'i',
-)
-/** "Breakfast calzone (for one)": who eats alone eats one of what is named so. */
-const SINGLE_SERVE = /\bsingle[- ](?:serves?|servings?|portions?)\b/i
-const ONE_DISH =
-  /\b(?:calzone|past[yi]e?|pie|pocket|turnover|parcel|bun|roll|paratha|wrap|strudel|stromboli|quesadilla|turnover|kulcha|naan)\W*$/i
 /** "… float + 2 min. About 45.": a sentence that is a number and nothing else. */
 const aboutSo =
   /(?:^\(?|[.!?,]\s+)(?:(?:so )?(?:about|abt\.?|approx\.?|around|roughly|~)\s*)(\d{1,3})\s*(?:or so)?\W*$|^\W*(\d{1,3}) or so\W*$/i
@@ -115,20 +105,6 @@ const AND_PIECES = new RegExp(String.raw`\b(?:and|about|${PIECES})\b`, 'gi')
 /** Words without which a line counts nothing. */
 const COUNTS =
   /\([^)]*\bfor|^\W*for\b|enough|serv|mak|yield|batch|number|dozen|gives|feed|portion|cuts|people|person|guest|quantity|gets? you|get|got|have|end up|came out|comes|eater|adult|\beat\b|allow|apiece|reckon|head\b|bowls|plates|\bx ?\d|×/i
-
-const INTO_PORTIONS =
-  /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|[a-zß-öø-ɏ]+)(?: equal)? portions\b/gi
-/** "Make 12 portions of dough and filling": nobody eats them. */
-const PORTIONS_OF =
-  /\b(\d{1,3})(?: equal)? portions(?= (?:of|from|out of) (?:(?:the |each |your )*(?:dough|pastry|filling|stuffing|mixture)|each|both)\b)/gi
-
-/** "Divide the dough and the filling into 10 pieces each": each of the two. */
-const DOUGH_AND_FILLING =
-  /\b((?:divide|split|portion|make)\b[^.;]*\b(?:dough|pastry|filling|stuffing)\b[^.;]*\d{1,3} (?:[a-zß-öø-ɏ]+ )?(?:pieces|portions|parts|balls)) each\b/gi
-
-/** "Flatten one portion" is of dough. */
-const WORKED_PORTION =
-  /\b(flatten|take|roll(?: out)?|press|place|put|pat|use|keep|work(?:ing)? with|fill|with|on|in|of) (?:one|1|an?) portion\b/gi
 
 /** "Roll into ropes, 12 pieces each": of a rope, and not of a person. */
 const OF_ROPES =
@@ -184,16 +160,9 @@ function yieldsOf(stated: string): Yields | null {
 }
 
 function promisedIn(stated: string): Yields | null {
-  // "Divide the dough into 6 portions": they are pieces of dough.
-  const line = withPlainPromise(stated)
+  const line = withoutPortions(withPlainPromise(stated))
     // "6 pockets - approx 290 kcal each".
     .replace(/\b(?:approx\.?|about|around|roughly|~)\s*(?=\d{2,4} ?k?cal)/gi, '')
-    .replace(INTO_PORTIONS, '$1$2 pieces')
-    .replace(PORTIONS_OF, '$1 pieces')
-    .replace(DOUGH_AND_FILLING, '$1')
-    // "6 balls each": of dough and of filling.
-    .replace(/(\b\d{1,3} balls) each\b(?= of|\W*$)/i, '$1')
-    .replace(WORKED_PORTION, '$1 a piece')
     .replace(CHOSEN_SIZE, (whole, many: string, size: string, more: string, other: string, mine: string) =>
       mine.toLowerCase() === size.toLowerCase()
         ? `makes ${many}`

@@ -261,3 +261,21 @@ function inUnitOf(line: string, again: string): string {
 /** "1 egg + milk to make 160 g": what is there, what fills it up, and the sum. */
 export const FILLED_UP =
   /^(.*\S)\s*(?:\+|,|\band\b|\bplus\b|\btopped up with\b|\bmade up with\b)\s*(?:enough )?(milk|water|buttermilk|yogh?urt|cream|soy drink|plant milk)\s+(?:to (?:make|reach|come to|get)|up to|to)\s+(?:up )?(?:a total of )?(\d{2,4} ?(?:g|ml))\b.*$/i
+
+const WEIGHED_BEHIND =
+  /^[a-zß-öø-ɏ][a-zß-öø-ɏ ]+ (?:and|&|\+) [a-zß-öø-ɏ][a-zß-öø-ɏ ]+ \d[\d.]*\s?(?:g|gms?|kg|oz|ml)$/i
+/**
+ * "Khoya 200 g, almonds & cashews 40 g, raisins 2 tbsp": the amount behind the two is of both. The pieces of the list, or
+ * null where no piece joins two foods before one weight, or one has no amount.
+ */
+export function listWeighedBehind(raw: string): string[] | null {
+  if (raw.length > MOST_LISTED_CHARACTERS || raw.includes('(')) return null
+  const pieces = raw.split(/,\s+/)
+  return pieces.length > 1 &&
+    pieces.some((one) => WEIGHED_BEHIND.test(one)) &&
+    pieces.every((one) => /\d/.test(one))
+    ? pieces
+    : null
+}
+/** A longer row is taken apart into sentences first. */
+const MOST_LISTED_CHARACTERS = 500

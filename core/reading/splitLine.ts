@@ -12,7 +12,7 @@ import { oneAmountForSeveral } from './oneAmount'
 import { withPlainPastes } from './pastesSpelt'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PER_BATCH, readLine } from './readLine'
-import { andSomeFor, FILLED_UP, sharedOut } from './sharedOut'
+import { andSomeFor, FILLED_UP, listWeighedBehind, sharedOut } from './sharedOut'
 import { isDoneAlone, withWhatWasNamed } from './namedBefore'
 import { withEachInBrackets } from './plainLine'
 import { rememberWith } from './remember'
@@ -354,21 +354,12 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       return [...split(own, foods), ...split(goesWith, foods)]
     }
   }
-  // "Khoya 200 g, almonds & cashews 40 g, raisins 2 tbsp": the amount behind the two is of both.
-  const stretches = raw.length <= MAX_ROW_CHARACTERS && !raw.includes('(') ? raw.split(/,\s+/) : []
-  if (
-    stretches.length > 1 &&
-    stretches.some((one) => WEIGHED_BEHIND.test(one)) &&
-    stretches.every((one) => /\d/.test(one))
-  )
-    return stretches.flatMap((one) => split(one, foods))
+  const weighed = listWeighedBehind(raw)
+  if (weighed) return weighed.flatMap((one) => split(one, foods))
   if (raw.length <= MAX_ROW_CHARACTERS)
     return runOn(raw, foods) ?? splitFoods(raw, foods, split) ?? [{ text: raw, told: '' }]
   return [{ text: raw, told: '' }]
 }
-
-const WEIGHED_BEHIND =
-  /^[a-zß-öø-ɏ][a-zß-öø-ɏ ]+ (?:and|&|\+) [a-zß-öø-ɏ][a-zß-öø-ɏ ]+ \d[\d.]*\s?(?:g|gms?|kg|oz|ml)$/i
 
 /** The first place where a line that names a food with its amount goes on to the next. */
 function runOn(raw: string, foods: Foods): LinePart[] | null {

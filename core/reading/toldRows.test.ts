@@ -131,6 +131,10 @@ describe('the method', () => {
 })
 
 describe('what is for one', () => {
+  it.each(['Fill with just one teaspoon.', 'Use only one egg.', 'Bake for just one more minute.'])(
+    '%s feeds nobody',
+    (steps) => expect(read('400 g minced pork', steps).servingsStated).toBe(false),
+  )
   it.each<[string, string, number, number]>([
     ['Breakfast calzone (single serve)', 'Breakfast calzone', 1, 1],
     ['Breakfast calzone for one', 'Breakfast calzone', 1, 1],

@@ -1,5 +1,6 @@
 import { lessSure, type MeasuredBy } from '../recipe/vocabulary'
 import { foodIs, isFlour } from '../food/groups'
+import { withGrams } from './bareGrams'
 import { inPortions, inPairs } from './countedAs'
 import { isMass, type Heap, type Measure, type Term } from './measures'
 import type { ReadLine } from './readLine'
@@ -396,21 +397,3 @@ function widthIn(raw: string): number | null {
 
 const isPacket = (measure: Measure) => measure.every(({ unitId }) => unitId === 'packet')
 const isCounted = (measure: Measure) => measure.every(({ unitId }) => unitId === null || unitId === 'piece')
-
-/** A bare number of this size is grams unless the food is counted. Common practice, no source. */
-const MIN_BARE_GRAMS = 20
-/** Of what nobody counts ("10 salt") a smaller number is grams too. */
-const MIN_UNCOUNTED_GRAMS = 5
-/** Nobody counts out more of anything than this; "600 cabbage" is grams. */
-const MAX_COUNTED = 45
-
-/** "500 flour, 250 water": a cook in a hurry writes no unit, and means grams. */
-function withGrams(read: ReadLine, food: Food): ReadLine {
-  const term = read.measures.length === 1 && read.measures[0]!.length === 1 ? read.measures[0]![0]! : null
-  const each = food.unitGrams.piece ?? food.unitGrams.medium ?? food.unitGrams.clove
-  const least = each === undefined ? MIN_UNCOUNTED_GRAMS : MIN_BARE_GRAMS
-  if (!term || term.unitId !== null || term.size !== null || term.low < least) return read
-  const counted =
-    each !== undefined && (term.high <= MAX_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
-  return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
-}
