@@ -26,7 +26,7 @@ import { FILLED_UP } from './sharedOut'
 import { splitLine } from './splitLine'
 import { turnedRound } from './turnedRound'
 import type { Note, Weighed } from './unstated'
-import { weighLine } from './weigh'
+import { SOAKED_WEIGHT, weighLine } from './weigh'
 
 /** Text no longer than a field holds. */
 export const limit = (text: string, max: number) => (text.length > max ? text.slice(0, max) : text)
@@ -142,6 +142,11 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
   }
   const named = spiceOf(read, match.food, foods) ?? vegetableOf(read, match.food, foods) ?? match
   const { food, weighed } = weighedAs(read, named.food, foods)
+  // Weighed dry from here on, and soaked: read once more it must weigh the same.
+  if (food.unitGrams.soaked)
+    line.prep = [
+      ...new Set(line.prep.map((word) => (SOAKED_WEIGHT.test(word.toLowerCase()) ? 'soaked' : word))),
+    ]
   line.foodId = food.id
   const notes: Note[] = []
   if (food.figuresOf !== null)

@@ -27,6 +27,8 @@ describe('lines', () => {
   it('what was weighed soaked holds the water that it took up', () => {
     const [one] = readIngredients('60 g glass noodles (soaked weight)', foods)
     expect(one!.line.grams! + one!.line.waterChangeGrams).toBeCloseTo(60, 6)
+    // Written out and read again it is not divided once more.
+    expect(one!.line.prep).toEqual(['soaked'])
   })
   it('either of two kinds is made ready as the first is', () => {
     const [one] = readIngredients('200 g cooked green or puy lentils', foods)

@@ -314,7 +314,7 @@ const ONE_COLOUR = /\b(?:greens?|whites?|dark green|pale green)(?: (?:parts?|top
 /** White and green weigh about the same. Common practice, no source. */
 const PART_OF_STALK = 0.5
 /** "60 g glass noodles, soaked (weight after soaking)". */
-const SOAKED_WEIGHT =
+export const SOAKED_WEIGHT =
   /\b(?:weight|weighed|wt)(?: (?:is|when|once|after|already|of))+ (?:soak|re-?hydrat|hydrat)|\b(?:soaked|rehydrated|hydrated) (?:wt|weight)\b/
 
 /**
