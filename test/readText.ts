@@ -1,3 +1,4 @@
+import { readIngredients } from '../core/reading/readIngredient'
 import { readRecipe } from '../core/reading/readRecipe'
 import type { Recipe } from '../core/recipe/document'
 import { foods } from './helpers'
@@ -18,3 +19,7 @@ export const read = (filling: string, steps: string, head = 'Cheese buns\nMakes 
 /** The first line of a food. */
 export const lineOf = (of: Recipe, id: string) =>
   of.parts.flatMap(({ lines }) => lines).find(({ foodId }) => foodId === id)
+
+/** The foods of a line, each with its grams in whole numbers. */
+export const eachOf = (text: string) =>
+  readIngredients(text, foods).map(({ food, line }) => [food?.id, line.grams && Math.round(line.grams)])

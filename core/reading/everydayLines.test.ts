@@ -1,11 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
+import { eachOf } from '../../test/readText'
 import { readIngredients } from './readIngredient'
 
 // Lines of a list as cooks write them on an ordinary day.
-
-const eachOf = (text: string) =>
-  readIngredients(text, foods).map(({ food, line }) => [food?.id, line.grams && Math.round(line.grams)])
 
 describe('half of this and half of that', () => {
   it.each<[string, [string, number][]]>([

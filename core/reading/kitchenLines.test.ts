@@ -1,13 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { lineOf, parts, recipe } from '../../test/readText'
+import { eachOf, lineOf, parts, recipe } from '../../test/readText'
 import { readIngredients } from './readIngredient'
 
 // Lines of a list, and what the method says of a line that leaves something open.
 
 const linesOf = (text: string) => readIngredients(text, foods)
-const eachOf = (text: string) =>
-  linesOf(text).map(({ food, line }) => [food?.id, line.grams && Math.round(line.grams)])
 
 describe('amounts', () => {
   it.each<[string, [string, number][]]>([

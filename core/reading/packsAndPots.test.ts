@@ -1,12 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { lineOf, parts, read, recipe } from '../../test/readText'
+import { eachOf, lineOf, parts, read, recipe } from '../../test/readText'
 import { readIngredients } from './readIngredient'
 
 // What packs hold, pieces named by what they were cut from, pots beside one another, and parts that begin a dough.
 
-const eachOf = (text: string) =>
-  readIngredients(text, foods).map(({ food, line }) => [food?.id, line.grams && Math.round(line.grams)])
 const prepOf = (text: string) => readIngredients(text, foods).map(({ line }) => line.prep.join(', '))
 
 describe('lines', () => {

@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { foods } from '../../test/helpers'
-import { lineOf, parts, read, recipe } from '../../test/readText'
-import { readIngredients } from './readIngredient'
+import { eachOf, lineOf, parts, read, recipe } from '../../test/readText'
 
 // Times without a verb, oil by the spoon, pieces that hold one whole or are cut when they are baked, and what is poured over.
-
-const eachOf = (text: string) =>
-  readIngredients(text, foods).map(({ food, line }) => [food?.id, line.grams && Math.round(line.grams)])
 
 describe('times that stand by themselves', () => {
   it.each<[string, string, number]>([

@@ -1,12 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { lineOf, parts, read, recipe } from '../../test/readText'
+import { eachOf, lineOf, parts, read, recipe } from '../../test/readText'
 import { readIngredients } from './readIngredient'
 
 // Rows that somebody spoke: foods and work on one row without a mark, what is bought, what a bracket says of a spoon.
-
-const eachOf = (text: string) =>
-  readIngredients(text, foods).map(({ food, line }) => [food?.id, line.grams && Math.round(line.grams)])
 
 describe('lines', () => {
   it.each<[string, [string, number][]]>([
