@@ -60,6 +60,7 @@ const NEAR_SHARE = 0.12
 const LEAST_TOLD_WEIGHT = 40
 
 const LAST_WORDS = 200
+const MAKES_AT_END = /\bmakes (?:about |around |roughly )?\d{1,3}(?: [a-zß-öø-ɏ]+)?\W*$/i
 /** "… chicken momos I make about thirty you take two cups …": in speech it is said between other things. */
 function saidInSpeech(step: string): Yields | null {
   const stopped = withStops(step)
@@ -76,7 +77,10 @@ function saidOf(outline: Outline): Outline['counts'] {
     // "Serve with fried onions. ~ 35 pcs": how many stands by itself behind the work.
     const last = sentencesOf(step).at(-1) ?? step
     const alone = last !== step && last.split(' ').length <= 4 ? readYields(last) : null
+    // "… make 6 balls cut in half … fry 10 mins makes 12": the last words promise.
+    const promise = MAKES_AT_END.exec(step)?.[0]
     const yields =
+      (promise ? readYields(promise) : null) ??
       readYields(step) ??
       (alone?.pieces && alone.whole ? alone : step === text ? null : readYields(text)) ??
       saidInSpeech(text)

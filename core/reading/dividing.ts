@@ -91,7 +91,7 @@ export const PAIRS = recalled(
 )
 /** "Filling on 4, lids on": the other four cover them. */
 const FILLS_SOME = recalled(
-  /\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place|(?:dis[ck]|slice|piece|ball|cube) of \w+)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other|lay the (?:rest|others)|the rest (?:on|over)))/i,
+  /(?:\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place|(?:dis[ck]|slice|piece|ball|cube) of \w+)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)|\bfill)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other|lay the (?:rest|others)|the rest (?:on|over)))/i,
 )
 /** "Heap fruit on 8", "cut slits in the other 8 and lay on top". */
 const ON_SO_MANY = recalled(/\b(?:on|onto|over) (?:the )?(\d{1,2})\b/i)

@@ -75,6 +75,8 @@ export function plainLine(raw: string): string {
     // "An old roll": bread, and nothing that is made.
     .replace(/\b(?:old|stale|day[- ]old|dry) (?:white )?(?=(?:rolls?|buns?)\b)/gi, 'stale bread ')
     .replace(/\bbread buns?\b/gi, 'bread roll')
+    // "Egg wash: other half of the egg".
+    .replace(/^(?:the )?other half (?:of )?(?:the |an? )?(egg|lemon|onion|tin|can|packet)\b/i, 'half $1')
     // "Green tops of 4 spring onions".
     .replace(
       /^(?:the )?(greens?|whites?|green and white|dark green|pale green)(?: (?:tops?|parts?|ends?|bits?|leaves))?(?: only)? (?:of|from) (\d+|an?|one|two|three|four|five|six) ((?:(?:large|small|medium) )?(?:spring onions?|scallions?|green onions|leeks?))\b/i,

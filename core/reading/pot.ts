@@ -77,8 +77,12 @@ export class Pot {
     // Where one of them loses all its water, its time is the one that counts.
     const dry = every.filter((stay) => stay.dry)
     const of = dry.length ? every.filter(({ number }) => dry.some((one) => one.number === number)) : every
+    // The leeks that were fried in it first are none of the cream's simmering.
     const gramsIn = (number: number) =>
-      [...this.numberOf].reduce((sum, [line, one]) => sum + (one === number ? weight(line) : 0), 0)
+      [...this.numberOf].reduce(
+        (sum, [line, one]) => sum + (one === number && this.ways.get(line) === way ? weight(line) : 0),
+        0,
+      )
     const most = Math.max(...of.map(({ number }) => gramsIn(number)))
     return of.reduce((sum, { number, minutes }) => sum + (gramsIn(number) === most ? minutes : 0), 0)
   }

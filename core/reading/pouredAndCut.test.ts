@@ -316,3 +316,36 @@ describe('pots and shares', () => {
       ).cooking,
     ).toMatchObject({ way: 'brown-and-steam', minutes: 10 }))
 })
+
+describe('last things', () => {
+  it('a way is timed by the pot that holds most of what was cooked that way', () =>
+    expect(
+      read(
+        '300 g potatoes, diced\n2 leeks, sliced\n30 g butter\n100 ml double cream',
+        'Boil the potatoes for 8 minutes. Drain. Melt the butter and sweat the leeks for 10 minutes. Add the cream, bubble 2 minutes. Stir in the potatoes. Cool. Fill. Bake 25 min.',
+      ).parts.find(({ kind }) => kind === 'filling'),
+    ).toMatchObject({ cookedBy: 'simmer', cookedMinutes: 8 }))
+  it.each([
+    ['Make 16 balls, roll to rounds. Fill 8 rounds, cover with another round.', 8],
+    ['Cut 24 circles. Fill 12 rounds, top with the rest.', 12],
+    ['Cut 24 circles. Fill 24 rounds, fold over.', 24],
+  ])('rounds that cover others: %s', (steps, pieces) =>
+    expect(read('500 g minced beef', `${steps} Fry 4 min each side.`, 'Pies').pieces).toBe(pieces),
+  )
+  it('what is promised last in one breath is what it makes', () =>
+    expect(
+      recipe(
+        'my samosas dough is 2 cups plain flour 3 tbsp ghee and about 100 ml water knead it stiff filling 3 potatoes boiled 1 carrot grated 1 green chilli salt lemon juice mash a bit make 6 balls roll cut in half make cones fill seal fry medium low 10 to 12 mins makes 12',
+      ),
+    ).toMatchObject({ pieces: 12, piecesStated: true }))
+  it.each<[string, [string, number][]]>([
+    [
+      '1 cup + 2 tbsp water, pinch salt',
+      [
+        ['water', 270],
+        ['salt', 0],
+      ],
+    ],
+    ['other half of the egg', [['egg', 25]]],
+  ])('%s', (text, expected) => expect(eachOf(text)).toEqual(expected))
+})

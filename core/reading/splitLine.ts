@@ -159,6 +159,8 @@ const UNIT_STOP = new RegExp(
   'u',
 )
 
+const PINCHED =
+  /^(.+\S),\s+((?:an? )?(?:(?:good|big|small) )?(?:pinch|splash|squeeze|dash|knob|handful)(?: of)? [a-zß-öø-ɏ]+)\.?$/i
 const TASTED =
   /^(.+?),\s*(?!or\b|and\b|more\b|extra\b|adjust)([a-zß-öø-ɏ][a-zß-öø-ɏ-]+(?: [a-zß-öø-ɏ-]+){0,2} to taste)\.?$/i
 
@@ -233,8 +235,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       ...split(seasoned[1]!, foods),
       ...both(/^salt/i.test(seasoned[2]!) ? ['salt'] : ['salt', 'pepper']),
     ]
-  // "1 egg yolk, sweetener to taste": what is left to taste is no preparation.
-  const tasted = TASTED.exec(raw.trim())
+  // "1 egg yolk, sweetener to taste", "1 cup + 2 tbsp water, pinch salt": no preparation.
+  const tasted = TASTED.exec(raw.trim()) ?? PINCHED.exec(raw.trim())
   if (tasted && readLine(tasted[1]!).measures.length)
     return [...split(tasted[1]!, foods), ...both([tasted[2]!])]
   // "Oil 4-5 tbsp. Salt": the full stop belongs to the spoon and to the sentence.
