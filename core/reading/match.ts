@@ -294,11 +294,18 @@ function claimedName(index: NameIndex, words: readonly string[]): FoodMatch | nu
   const { claims, rest, without } = claimsIn(words)
   if (!claims.length) return null
   const bare = rest.filter((word) => !DESCRIBES.test(word))
+  // "Pork vegan sausage": the word in front must not disappear in "vegan pork".
+  const inFront = words.slice(0, words.indexOf(claims[0]!))
+  const hides = (food: Food) =>
+    inFront.some((word) => {
+      const hazards = PLAIN.has(word) ? null : hazardsOfWord(word, index.names.get(word))
+      return hazards !== null && !carries(food, hazards)
+    })
   for (const claim of [claims.join(' '), ...otherClaims(index, claims, without, rest)]) {
     for (const name of [rest, rest.filter((word) => !OF_MIXES.test(word)), bare, bare.slice(0, -1)]) {
       const found = [claim, ...name].join(' ')
       const food = name.length ? index.names.get(found) : undefined
-      if (!food || without.some((one) => carriesAny(food, one))) continue
+      if (!food || without.some((one) => carriesAny(food, one)) || hides(food)) continue
       // "Vegan cheddar cheese": the noun behind says only of which kind it is.
       if (name.length < bare.length && !takesNoun(food, bare.at(-1))) continue
       return { food, found, lacking: '', how: 'exact', leftOver: [] }
