@@ -338,7 +338,7 @@ describe('last things', () => {
         'my samosas dough is 2 cups plain flour 3 tbsp ghee and about 100 ml water knead it stiff filling 3 potatoes boiled 1 carrot grated 1 green chilli salt lemon juice mash a bit make 6 balls roll cut in half make cones fill seal fry medium low 10 to 12 mins makes 12',
       ),
     ).toMatchObject({ pieces: 12, piecesStated: true }))
-  it.each<[string, [string, number][]]>([
+  it.each<[string, [string | undefined, number | null][]]>([
     [
       '1 cup + 2 tbsp water, pinch salt',
       [
@@ -347,5 +347,14 @@ describe('last things', () => {
       ],
     ],
     ['other half of the egg', [['egg', 25]]],
+    [
+      '1 egg, 100 ml milk, all of the tangzhong, 40 g butter',
+      [
+        ['egg', 50],
+        ['milk', 102],
+        [undefined, null],
+        ['butter', 40],
+      ],
+    ],
   ])('%s', (text, expected) => expect(eachOf(text)).toEqual(expected))
 })

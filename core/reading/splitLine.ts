@@ -159,6 +159,8 @@ const UNIT_STOP = new RegExp(
   'u',
 )
 
+const ALL_THAT_IS_MADE =
+  /^([^()]*\d[^()]*?),\s+(?:\+\s*)?(all (?:of )?the (?!rest|remaining|ingredients|dry|wet|other|spices|powders?|masalas?|vegetables)[a-zß-öø-ɏ]+)(?:,\s+(.+))?$/i
 const PINCHED =
   /^(.+\S),\s+((?:an? )?(?:(?:good|big|small) )?(?:pinch|splash|squeeze|dash|knob|handful)(?: of)? [a-zß-öø-ɏ]+)\.?$/i
 const TASTED =
@@ -235,6 +237,9 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       ...split(seasoned[1]!, foods),
       ...both(/^salt/i.test(seasoned[2]!) ? ['salt'] : ['salt', 'pepper']),
     ]
+  // "1 egg, all of the tangzhong, 40 g butter": what is made above is a line of its own.
+  const made = ALL_THAT_IS_MADE.exec(raw.trim())
+  if (made) return [...split(made[1]!, foods), ...both([made[2]!]), ...(made[3] ? split(made[3], foods) : [])]
   // "1 egg yolk, sweetener to taste", "1 cup + 2 tbsp water, pinch salt": no preparation.
   const tasted = TASTED.exec(raw.trim()) ?? PINCHED.exec(raw.trim())
   if (tasted && readLine(tasted[1]!).measures.length)
