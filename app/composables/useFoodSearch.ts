@@ -1,5 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
-import { searchFoods } from '~~/core/reading/match'
+import { searchFoods } from '~~/core/reading/searchFoods'
 import type { ShelvedFood } from '~~/shared/api/foods'
 
 /** Waiting for the last key, so that a word is asked for once. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { foods } from '../../test/helpers'
-import { matchFood, normaliseName, searchFoods } from './match'
+import { matchFood, normaliseName } from './match'
+import { searchFoods } from './searchFoods'
 import { editDistance } from './misspelt'
 
 const idOf = (name: string) => matchFood(name, foods)?.food.id ?? null

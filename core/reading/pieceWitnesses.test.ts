@@ -52,7 +52,7 @@ describe('what says how many pieces there are', () => {
       'breads cut in half',
       { dough: 'Dough\n3 pitta breads', steps: `Halve the pittas, open up and fill. ${BAKE}` },
       6,
-      false,
+      true,
     ],
     [
       'sheets of which two are a parcel',

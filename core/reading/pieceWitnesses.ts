@@ -130,13 +130,7 @@ const SLICED = /\b(?:slice|cut)\b[^.;]{0,16}\b(?:in(?:to)? )?\d/i
 const CUTS = recalled(/\b(?:divide|cut|slice|split|halve|portion)\b/i)
 
 const dividing = (counting: Counting): Found[] =>
-  !counting.divided
-    ? []
-    : !isSlicedWhole(counting)
-      ? [counting.divided]
-      : counting.shape === 'roll' && isCutWhenBaked(counting.divided.says, counting.clauses)
-        ? [{ ...counting.divided, pieces: 1 }]
-        : []
+  counting.divided ? [isSlicedWhole(counting) ? { ...counting.divided, pieces: 1 } : counting.divided] : []
 
 /** Balls that are named after things. Common practice, no source: a walnut of dough is 15 to 18 g. */
 const BALL_WORDS: readonly [RegExp, number][] = [
@@ -231,17 +225,11 @@ function byCountedDough({ shell }: Counting): Found[] {
     : balls.slice(0, 1)
 }
 
-const HALVES_BREAD = recalled(
-  /\b(?:halve|cut) (?:the |each |all )?(?:\d+ )?(?:pitt?as?|breads?|naans?|rotis?|tortillas?|wraps?|flat ?breads?)(?: bread)?(?: in (?:half|two|2))?(?=\W*(?:$|[,.;]| and| to| so))/i,
-)
-
-/** "4 pitta breads", "halve the pitas, open up and fill": each half is a pocket. */
-function byBread({ shell, clauses }: Counting): Found[] {
+/** "4 pitta breads": each is filled, unless the method cuts them (`bySheets`). */
+function byBread({ shell }: Counting): Found[] {
   const [bread] = shell
   const breads = shell.length === 1 && bread?.food?.group === 'bread' ? countOf(bread.read) : null
-  if (!breads) return []
-  const isHalved = clauses.some(({ text, closed }) => !closed && HALVES_BREAD.test(text))
-  return [{ pieces: wholePieces(isHalved ? 2 * breads : breads), weight: 30, says: bread!.line.raw }]
+  return breads ? [{ pieces: wholePieces(breads), weight: 30, says: bread!.line.raw }] : []
 }
 
 const WHOLE_ONE = String.raw`(?:(?:whole|frozen|cold|boiled|cooked|small|raw|peeled|pitted) )*(?<NAME>[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)`

@@ -106,9 +106,7 @@ export class Pot {
     // "Add the beef. Boil the potatoes separately": no water was poured into the frying pan.
     const areNew = lines.length > 0 && lines.every((at) => !this.ways.has(at))
     const isOtherPot = areNew && this.hot === 'fry' && own === 'simmer' && !this.wet && BOILS.test(text)
-    // "Cook the mushrooms, drain. Cook the sauerkraut": what has simmered leaves no fat behind.
-    const goesOnDrained = this.isDrained && this.last !== 'simmer'
-    const isNew = areNew && this.hot === null && !goesOnDrained && !isAdded
+    const isNew = areNew && this.hot === null && !this.isDrained && !isAdded
     if (isOtherPot) this.added.clear()
     if (isOtherPot || isNew) this.number++
     for (const at of this.added) this.ways.set(at, isDry && DRY.test(text) ? 'fry' : own)

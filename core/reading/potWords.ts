@@ -20,7 +20,7 @@ export const OUT_OF_POT = recalled(
   /\b(?:squeeze|wring)(?: (?!in\b|over\b|of\b|lemon|lime)[a-zß-öø-ɏ]+){0,2} (?:out|dry|well|hard)\b|\bsqueeze (?:out|dry)\b|\b(?:squeeze|wring)(?: (?:it|them))?\W*$|\bdrain(?:ed)?(?: (?:well|thoroughly|it|them))*(?:\W*$|,? (?:and|then|&) (?:chop|mash|squeeze|cool|peel|dice|slice|shred|blitz|crush|rinse|flake)\b)|^\W*(?:mash|crush|chop|blitz|pur[ée]e(?=\s+(?:it|them|the|until|till)\b))(?![a-zß-öø-ɏ])/i,
 )
 export const ADDS = recalled(
-  /\b(?:add|in go(?:es)?|stir in|mix in|toss in|tip in|put in|throw in|chuck in|bung in|sling in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
+  /\b(?:add|stir in|mix in|toss in|tip in|put in|throw in|chuck in|bung in|sling in|pour in|grate in|crumble in|back in|with the|and the|whisk in|then)\b/i,
 )
 export const LID_ALONE = recalled(
   /^\W*(?:cover(?: the pan)?|(?:put )?(?:the |a )?lid on|stir(?:ring)?(?: (?:occasionally|often|well))?|season(?: well)?)\W*$/i,

@@ -133,7 +133,7 @@ describe('what is poured over the pieces', () => {
   )
 })
 
-describe('more lines', () => {
+describe('stalks, flours and two before one weight', () => {
   it.each<[string, [string, number][]]>([
     ['green tops of 4 spring onions', [['spring-onion', 30]]],
     ['4 spring onions, green parts only', [['spring-onion', 30]]],
@@ -317,7 +317,7 @@ describe('pots and shares', () => {
     ).toMatchObject({ way: 'brown-and-steam', minutes: 10 }))
 })
 
-describe('last things', () => {
+describe('pots, lids and what stands last', () => {
   it('a way is timed by the pot that holds most of what was cooked that way', () =>
     expect(
       read(

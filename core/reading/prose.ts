@@ -11,13 +11,13 @@ import { sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { foodsTold, OF_THE_PIECES, type ToldFood } from './toldFoods'
 import { UNIT_PATTERN } from './units'
+import { COUNTED_AND_SALT } from './unmarkedRow'
 
 /** "500 g of plain flour", "two onions", "a pinch of salt" inside a sentence. */
 const MENTION = new RegExp(
   String.raw`(?<![a-zß-öø-ɏ\d.,/])((?:about |around |say |roughly )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+(?:[./]\d+)?)?\s*(?:(?:heaped|level|good|big|small|large|medium)\s+)?(?:(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]))?\s*(?:of\s+)?(?:the\s+)?)((?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]*\s?){1,5})`,
   'gi',
 )
-const COUNTED_AND_SALT = /(?:chill?i(?:es)?|garlic|onions?|celery) salt$/i
 const STOP =
   /\b(?:and|with|into|in|to|until|till|for|then|if|on|at|from|or|plus|over|by|it|them|is|are|so|that|which|about|you|i|a|an|half|one|two|three|four|five|six|ten|twelve|mix|add|knead|fry|cook|stir|rest|let|leave|roll|make|minutes?|mins?|hours?|degrees|each|cut|chopped|pieces|balls|rounds|circles|dis[ck]s|times)\b.*$/i
 /** Preparation in front of a name is no end of it. */
@@ -123,8 +123,7 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
     let used = 0
     for (let length = words.length; length >= 1 && name.length >= 3; length--) {
       const own = words.slice(0, length).join(' ')
-      // "1 green chilli salt": nobody counts seasoned salts.
-      if (/^\W*\d+\s*$/.test(match[1]!) && COUNTED_AND_SALT.test(own)) continue
+      if (COUNTED_AND_SALT.test(`${match[1]!}${own}`)) continue
       const food = matchFood(own, foods)
       if (food?.how !== 'exact') continue
       // "Make a shortcrust" speaks of the dough, and buys none.

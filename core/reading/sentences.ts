@@ -6,6 +6,7 @@ import { startsLikeStep } from './stepWords'
 import { withPlainSizes } from './sizesSpelt'
 import { goesOnBehind, sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
+import { withPlainTimes } from './timesSpelt'
 import { GOES_ON, WORKS_ON } from './verbs'
 
 // A step cut into sentences, and a sentence into the things that are done one after another.
@@ -22,21 +23,6 @@ const withLongSpoons = (text: string) =>
 
 /** "Rest 30'": minutes by their mark. */
 const MINUTE_MARK = /(?<=\b\d{1,3}) ?['’′](?![\p{L}\d])/gu
-
-/** "Lid on, 3 + 3 min": one side and the other. */
-const SUM_OF_MINUTES = /(?<![\d.,/°]|\d )\b(\d{1,2}) ?\+ ?(\d{1,2})(?= ?min)/gi
-/** "Fry another five": minutes. */
-const ANOTHER_FEW =
-  /\b((?:fry|cook|simmer|bake|boil|steam|saut[eé]|roast|stir)(?: it| them| for)? (?:another|a further) \d{1,2})(?=\s*(?:$|[.,;]|(?:and|then|take|until|till|or so|so)\b))/gi
-/** "Water to 1/3 height (about 150 ml), lid, 7 min": poured in. */
-const WATER_AND_LID =
-  /((?:^|[.;,]\s+|\bthen\s+))water(?: in| to (?:1\/[234]|half|a third|halfway)(?: (?:the |their )?height)?)?(?:\s*\((?:about )?(\d+ ?ml|[\d./]+ ?cups?)\))?(?=,? (?:lid|cover))/gi
-/** "Rest in the fridge 30.": a number by itself is of minutes. */
-const BARE_WAIT =
-  /\b((?:rest|chill|relax|refrigerate|prove|proof)(?: (?:it|them|for|about|covered|the dough|the pastry|in the fridge|in the freezer))* (?:[1-9][05]|90))(?=\s*(?:$|[.,;]))/gi
-/** "Knead, 1 hr": nobody kneads so long. */
-const KNEAD_AND_WAIT =
-  /\b(knead(?: (?:it|well|until smooth|till smooth|\d{1,2} ?min\w*))?),\s+(?=(?:an?|one|two|\d) ?(?:hrs?|hours?|h)\b|(?:[3-9]\d) ?min)/gi
 
 /** "Cook about 10 minutes": the verb and its time stand together in every pattern. */
 const ABOUT_TIME =
@@ -87,11 +73,20 @@ function outsideBrackets(text: string, change: (text: string) => string): string
 const MIN_STOPPED_WORDS = 14
 /** So many words without any mark are speech. Our own choice. */
 const MIN_SPOKEN_WORDS = 30
-/** In speech what is worked on ends a sentence: "mash them fry the onion"; "let it rise" goes on. */
-const SPOKEN_STOP = new RegExp(
-  String.raw`(?<=\b(?:${WORKS_ON}) (?:it|them|that|this|everything|it all|them all|all of it)) (?=(?:${GOES_ON})\b)|(?<!\b(?:use|is|are|keep|save|reserve|half|and|some|this|that|it|them|kept|good|enough|ready|place|then|so|okay|ok|now|also|as)) (?=(?:(?:and|so|okay|ok|now|then) )*for (?:the|my|your) (?:dough|pastry|crust|wrappers|filling|stuffing|inside|middle|sauce|dip|chutney|topping|glaze|gravy)\b)|(?<!\b(?:of|in|on|with|and|or|for|until|till|put|add|over|into|to|from|all|when|once|if|that|what|this|is|are|the|while|make|makes|where|then|use|have|got|as)) (?=(?:the|my) (?:dough|filling|stuffing|pastry|sauce|dip|crust|outside|inside) (?:is|has|takes|needs|i)\b)|(?<!^|\b(?:and|or|to|then|the|a|an|of|in|on|at|high|low|medium|gentle|strong|you|i|we|just|should|will|can|until|till|dark|light|golden|off|over|with|not|dont)) (?=(?:(?:brown|soften|heat|saut[eé]|pulse|blitz|crumble|melt|take|warm) (?:the|it|them|an?|some|everything|half|\d+)|meanwhile)\b)|(?<!^|\b(?:let|that|what|how|when|if|as|which|and|or|until|till|because|where|so|okay|ok|before|after|while|once|then|right|well|than|like|amount|way|all|everything|whatever|thing|now|here|but|for|is|the|um|basically|for (?:the|my|your) (?:dough|pastry|crust|filling|stuffing|inside|middle|sauce|dip|topping|wrappers))) (?=(?:i|you|we|this|it) (?:always |usually |just |normally |should |can |will )*(?:takes?|makes?|needs?|gets?|wants?|uses?|starts?|mix|puts?|likes?|have|does|serves?|${GOES_ON})\b)`,
-  'gi',
-)
+/** Where a sentence of speech without marks ends, and the next begins behind a blank. */
+const SPOKEN_STOPS = [
+  // "Mash them fry the onion": what is worked on ends a sentence; "let it rise" goes on.
+  String.raw`(?<=\b(?:${WORKS_ON}) (?:it|them|that|this|everything|it all|them all|all of it)) (?=(?:${GOES_ON})\b)`,
+  // "… a cup of water for the filling two onions": the next part.
+  String.raw`(?<!\b(?:use|is|are|keep|save|reserve|half|and|some|this|that|it|them|kept|good|enough|ready|place|then|so|okay|ok|now|also|as)) (?=(?:(?:and|so|okay|ok|now|then) )*for (?:the|my|your) (?:dough|pastry|crust|wrappers|filling|stuffing|inside|middle|sauce|dip|chutney|topping|glaze|gravy)\b)`,
+  // "… for thirty minutes the filling is a pound of beef": the next part, by its name.
+  String.raw`(?<!\b(?:of|in|on|with|and|or|for|until|till|put|add|over|into|to|from|all|when|once|if|that|what|this|is|are|the|while|make|makes|where|then|use|have|got|as)) (?=(?:the|my) (?:dough|filling|stuffing|pastry|sauce|dip|crust|outside|inside) (?:is|has|takes|needs|i)\b)`,
+  // "… chopped brown the beef": verbs that are as often a colour, a fat or a noun, with what is worked on.
+  String.raw`(?<!^|\b(?:and|or|to|then|the|a|an|of|in|on|at|high|low|medium|gentle|strong|you|i|we|just|should|will|can|until|till|dark|light|golden|off|over|with|not|dont)) (?=(?:(?:brown|soften|heat|saut[eé]|pulse|blitz|crumble|melt|take|warm) (?:the|it|them|an?|some|everything|half|\d+)|meanwhile)\b)`,
+  // "… three inches you fold it": who does it. "Let it cool", "for the filling we need" go on.
+  String.raw`(?<!^|\b(?:let|that|what|how|when|if|as|which|and|or|until|till|because|where|so|okay|ok|before|after|while|once|then|right|well|than|like|amount|way|all|everything|whatever|thing|now|here|but|for|is|the|um|basically|for (?:the|my|your) (?:dough|pastry|crust|filling|stuffing|inside|middle|sauce|dip|topping|wrappers))) (?=(?:i|you|we|this|it) (?:always |usually |just |normally |should |can |will )*(?:takes?|makes?|needs?|gets?|wants?|uses?|starts?|mix|puts?|likes?|have|does|serves?|${GOES_ON})\b)`,
+]
+const SPOKEN_STOP = new RegExp(SPOKEN_STOPS.join('|'), 'gi')
 /** "Roast the squash, mash, cool make the pasta, rest 30 min": full stops where nobody wrote one. */
 export const withStops = (step: string): string => {
   const words = step.split(' ').length
@@ -171,16 +166,8 @@ export const sentencesOfStep: (step: string) => readonly string[] = remember((st
   sentencesOf(
     withStops(
       withPlainSizes(
-        withDigits(
-          withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min'))
-            .replace(SUM_OF_MINUTES, (_, one: string, other: string) => String(Number(one) + Number(other)))
-            .replace(BARE_WAIT, '$1 min')
-            .replace(ANOTHER_FEW, '$1 min')
-            .replace(
-              WATER_AND_LID,
-              (_, lead: string, amount: string | undefined) => `${lead}add ${amount ?? 'some'} water`,
-            )
-            .replace(KNEAD_AND_WAIT, '$1, rest '),
+        withPlainTimes(
+          withDigits(withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min'))),
         ).replace(ABOUT_TIME, (about) => (/^for/i.test(about) ? 'for ' : '')),
       ),
     ),

@@ -23,9 +23,9 @@ const AMOUNT_BEHIND = new RegExp(
 /** What is named bare: nobody measures it. */
 const isBare = (food: Food): boolean =>
   /^(?:salt|spice|seasoning|herb)$/.test(food.group) || food.id === 'water'
-/** "2 cloves garlic salt", "3 onions salt": no salted spice is counted. */
-const COUNTED_AND_SALT =
-  /^(?!.*\b(?:g|gm|oz|tsp|tbsp|teaspoons?|tablespoons?|pinch)\b).*\b(?:garlic|onions?|celery) salt$/i
+/** "2 cloves garlic salt", "1 green chilli salt": no salted spice is counted. */
+export const COUNTED_AND_SALT =
+  /^(?!.*\b(?:g|gm|oz|tsp|tbsp|teaspoons?|tablespoons?|pinch)\b).*\b(?:garlic|onions?|celery|chill?i(?:e?s)?) salt$/i
 const MAX_WORDS = 70
 const MAX_PIECE_WORDS = 9
 const MAX_BARE_WORDS = 3

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { NO_LOCKS, USUAL_WEIGHTS, type Weights } from '~~/core/optimisation/wishes'
 import type { Target } from '~~/core/diet/target'
-import { searchFoods } from '~~/core/reading/match'
+import { searchFoods } from '~~/core/reading/searchFoods'
 import type { Food } from '~~/core/food/food'
 import type { Recipe } from '~~/core/recipe/document'
 import { allLines } from '~~/core/recipe/lines'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Food } from '~~/core/food/food'
-import { searchFoods } from '~~/core/reading/match'
+import { searchFoods } from '~~/core/reading/searchFoods'
 import type { PartKind } from '~~/core/recipe/vocabulary'
 import { ApiProblem } from '~/logic/api'
 import { typedWeight } from '~/logic/typedWeight'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Food } from '~~/core/food/food'
-import { searchFoods } from '~~/core/reading/match'
+import { searchFoods } from '~~/core/reading/searchFoods'
 import type { ShelvedFood } from '~~/shared/api/foods'
 import { SHELF_WORDS } from '~/logic/format'
 

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { ORIGIN_WORDS } from '~~/core/diet/diets'
 import { EU_ALLERGENS, ORIGINS, type Allergen, type Food } from '~~/core/food/food'
-import { searchFoods } from '~~/core/reading/match'
+import { searchFoods } from '~~/core/reading/searchFoods'
 import { checkLabel, type PacketLabel } from '~~/core/food/packet'
 import type { OwnFood, ShelvedFood } from '~~/shared/api/foods'
 import { ApiProblem } from '~/logic/api'

@@ -1,4 +1,4 @@
-import { searchFoods as searchTable } from '../../../core/reading/match'
+import { searchFoods as searchTable } from '../../../core/reading/searchFoods'
 import { reference } from '../../../data/reference'
 import { countFoods, foodsById, ownFoods, searchFoods } from '../../db/foods'
 import { isDatabaseDown } from '../../db/errors'
