@@ -27,6 +27,8 @@ const WAYS: readonly string[] = [
   String.raw`(?:(?:\d[\d./ -]*|an? )(?:(?:heaped|level|scant|big|small|generous) )?(?:${SPOON}|g|oz) (?:of )?(?:the )?)?filling in (?:the )?(?:centre|center|middle)`,
   String.raw`(?<![\d./¼½¾-])(?:[\d¼½¾][\d./ ¼½¾–-]*|an? |half an? |one |two |three )(?:(?:heaped|heaping|level|scant|big|small|generous) )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|dessertspoons?|spoons?|spoonfuls?|g) (?:of )?(?:the )?filling (?:in |on |onto |for |to )?each(?=\W*(?:$|[,.;]))`,
   String.raw`(?:\d[\d./ -]*|an? |half an? |one |two )(?:(?:heaped|level|scant|big|small) )?${SPOON} (?:of )?(?:filling )?(?:per|(?:in|into|on|onto|for) (?:each|every|a)) (?:wrapper|skin|round|circle|dis[ck]|square|piece|one|sheet|triangle)`,
+  // "Cut discs, put a big spoonful of filling", and nothing about where.
+  String.raw`(?:put|place|add|drop|use)(?: on| in)? (?:about )?(?:[\d¼½¾][\d./ ¼½¾–-]*|an? |half an? )(?:(?:heaped|heaping|level|scant|big|small|generous|good) )?${SPOON} (?:of )?(?:the |your )?(?:filling|stuffing)(?=\s*(?:[.;]|$|,? ?(?:and |then )*(?:bake|fry|steam|boil|cook|grill)\b))`,
   String.raw`(?:spread|spoon|stuff|put|press|tuck) [^.;]{0,40}(?:(?<!\bfold [^.;]{0,20})inside(?! the (?:pan|tin|oven))|into the pockets?)`,
   String.raw`(?:divide|spoon|place|put|lay) [^.]{0,60}(?:centre|center|middle|each (?:round|dis[ck]|circle|wrapper|skin|one|piece|square|ball)|(?<=\bfilling\b[^.]{0,40})(?:in|on|into) each(?=\W*(?:$|[,.;]))|among|between (?:the )?(?:wrappers|rounds|dis[ck]s))`,
   // Sealed: "seal with a fork", "crimp", "fork the edges", "make 8 pleats", "a rope edge".

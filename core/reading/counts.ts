@@ -37,7 +37,7 @@ export interface Counted {
 
 /** "Roll between two sheets into a circle, fold over": one piece, and nothing is divided. */
 const ONE_SHEET = recalled(
-  /\b(?:roll|press|pat|stretch)\b[^.;]*\b(?:into an? (?:(?:large|big|thin|rough) )*(?:circle|round|dis[ck]|rectangle|oval)\b|(?:in)?to (?:an? )?\d+ ?(?:cm|inch|in|["”])? ?(?:x|×|by) ?\d+ ?(?:cm|inch|in|["”])?[ -]*(?:rectangle|square)\b)/i,
+  /\b(?:roll|press|pat|stretch)\b[^.;]*\b(?:into an? (?:(?:large|big|thin|rough) )*(?:circle|round|dis[ck]|rectangle|oval)\b|(?:in)?to an? (?:about )?\d+(?:-\d+)?[ -]?(?:cm|inch|in|["”])[ -]*(?:circle|round|dis[ck]|oval)\b|(?:in)?to (?:an? )?\d+ ?(?:cm|inch|in|["”])? ?(?:x|×|by) ?\d+ ?(?:cm|inch|in|["”])?[ -]*(?:rectangle|square)\b)/i,
 )
 const isOneSheet = (clauses: readonly Clause[]): boolean =>
   clauses.some(({ text }) => ONE_SHEET.test(text) && !/\b(?:each|every|them|balls?|pieces?)\b/i.test(text)) &&

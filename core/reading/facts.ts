@@ -192,8 +192,13 @@ function findFacts(text: string, sentence: string): Said[] {
     add(kind, low, high, text, { needsAbout })
   const batch = BATCH.exec(text)
   const number = batch && readNumber((batch[1] ?? batch[2])!)
-  // "A few at a time" is no number.
-  if (number && number.high < 200 && !/^a (?:few|couple)/i.test((batch[1] ?? batch[2])!))
+  // "A few at a time" is no number, and "roll out one disk at a time" is no batch of pieces.
+  if (
+    number &&
+    number.high < 200 &&
+    !/^a (?:few|couple)/i.test((batch[1] ?? batch[2])!) &&
+    !/\b(?:roll|knead|stretch|pat|flatten)\b[^,;]{0,30}\b1 (?:[a-zß-öø-ɏ]+ ){0,2}at a time/i.test(text)
+  )
     add('batch-pieces', number.low, number.high)
   if (FREEZES.test(sentence) && KEPT_FROZEN.test(sentence) && !FREEZES_SO_LONG.test(sentence))
     add('freezes', 1, 1, sentence)

@@ -7,6 +7,12 @@ import { remember } from './remember'
 const AND_A_HALF =
   /\b(an?|one|two|three|four|\d) (cups?|teaspoons?|tablespoons?|tsp|tbsp|kilos?|litres?|liters?|pints?|ounces?|pounds?|handfuls?|sticks?) and an? (half|quarter)\b/gi
 
+/** "A red pepper teaspoon of paprika", as it is said in one breath: the spoon begins what comes next. */
+const SPOON_IN_SPEECH = new RegExp(
+  String.raw`(?=(?:teaspoon|tablespoon|pinch|handful|splash|knob) of [a-zß-öø-ɏ])(?<=^[^,;:.()]*[a-zß-öø-ɏ]{3} )(?<!\b(?:one|two|three|four|half|third|quarter|fourth|eighth|each|every|per|another|extra|the|this|that|last|spare|first|heap\w+|level|scant|rounded|generous|good|full|big|bare|small|little|large|tiny|mean|soup|table|tea|dessert|coffee|wooden|measuring|decent|hefty|healthy|couple|few|single|whole|more|about|roughly|around|nearly|almost|with|in|into|add|plus|for|use|or|up to|by|than|maybe|just|only|mug|your|my|additional|further|final|remaining|overflowing|packed|loose|loosely|tightly|piled|mounded|slightly|very|of|to) )`,
+  'gi',
+)
+
 const HUNDREDS = ['', 'one', 'two', 'three', 'four']
 const TENS = ['', 'ten', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety']
 const SPOKEN_HEAT = new RegExp(
@@ -173,6 +179,12 @@ function spelled(line: string): string {
             (five ? 5 : 0),
         ),
       )
+      // "Onions - 3 nos. (medium)": the dot ends a short word and no sentence.
+      .replace(
+        /(\d ?)(?:(nos?|pcs?)|nums?)\.(?:s\b)?(?=\s*(?:$|[,;(–-]|[\p{Ll}]))/gu,
+        (_, number: string, word?: string) => `${number}${word ?? 'nos'}`,
+      )
+      .replace(SPOON_IN_SPEECH, 'a ')
       // "Salt q.b.": as much as is enough.
       .replace(/\bq\. ?b\.(?=\s*(?:$|[,;)]))/gi, 'to taste')
       .replace(/&amp;/g, '&')
