@@ -331,6 +331,8 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
       )
     )
       continue
+    // "1 lb ground beef, cooked and drained" is weighed as it is bought.
+    if (plain && isCookedMince(read, plain.food)) continue
     // What is cooked and then minced is no raw mince.
     if (plain?.food.state === 'cooked' && /^(?:minced|ground|raw|fresh)\b/i.test(word)) continue
     const said = word.split(/\s+(?:and|&|\+)\s+|,/)[0]!
@@ -352,3 +354,11 @@ export function matchWithPrep(read: ReadLine, foods: Foods) {
   }
   return plain
 }
+
+const BOUGHT_BY = /^(?:g|kg|oz|lb)$/
+/** Mince that was weighed raw and is cooked by its own line: "1 lb ground beef, cooked and drained". */
+export const isCookedMince = ({ measures, prep }: ReadLine, food: Food): boolean =>
+  food.state === 'raw' &&
+  food.group === 'minced-meat' &&
+  BOUGHT_BY.test(measures[0]?.[0]?.unitId ?? '') &&
+  prep.some((word) => /^cooked\b(?! already)/i.test(word))

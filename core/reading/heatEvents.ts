@@ -24,7 +24,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'brown-and-steam',
-    /\bpan[- ]steam|(?:\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b|\d ?min\w* in (?:the |a little |hot )?(?:oil|butter)\b)[^.]{0,90}(?<!boiling |salted )\b(?:water|stock|broth|milk)\b[^.]{0,60}\b(?:lid|cover|steam)/i,
+    /\bpan[- ]steam|(?:\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b|\d ?min\w* in (?:the |a little |hot )?(?:oil|butter)\b|\b(?:pan|skillet|wok)\b[^.;]{0,24}\boil\b[^.;]{0,40}\d ?min)[^.]{0,90}(?<!boiling |salted )\b(?:water|stock|broth|milk)\b[^.]{0,60}\b(?:lid|cover|steam)/i,
   ],
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
@@ -150,6 +150,11 @@ const heatSaid = (said: string): string =>
     // "200 °C 15 min / air fryer 180 °C 10 min" allows either.
     .replace(/,?\s+but (?:you|one|i) (?:can|could|may) (?:also )?(?:do|bake|fry|steam|cook|make)\b.*$/i, '')
     .replace(/(?<=\d{3}[^.;]{0,30})\s(?:\/|or)\s(?:in (?:an? |the )?)?air[- ]?fryer\b.*$/i, '')
+    // "Dry pan 3 min each side, or a 250 °C oven 6 min" allows either.
+    .replace(
+      /(?<=\d ?min[^.;]{0,40}),?\s+or (?:(?:in|use) )?(?:an? |the )?(?:very )?(?:hot )?(?:\d{3} ?°? ?[cf]? ?)(?:hot )?oven\b.*$/i,
+      '',
+    )
     // "Air fryer 165 °C 12 min (oven 190 °C 18 min)": the bracket allows another way.
     .replace(
       /(?<=\d[^()]*)\((?:or )?(?:in (?:an? |the )?)?(?:conventional |fan )?(?:oven|air[- ]?fryer|bake)\b[^()]*\)/i,

@@ -32,7 +32,7 @@ export const AFTER_SO_LONG = recalled(
 )
 
 export const ANOTHER_WAY = recalled(
-  /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil)|(?:in (?:the |an? )?)?(?:oven|air[- ]?fryer)(?=[^.]{1,12}\d))\b(?:\([^().]{0,40}\)|[^.()]){0,60}/i,
+  /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil)|(?:in (?:the |an? )?)?(?:oven|air[- ]?fryer)(?=[^.]{1,12}\d)|(?:in an? |an? )?(?:very )?(?:hot )?\d{3} ?°?(?: ?[cf] )? ?(?:hot )?oven)\b(?:\([^().]{0,40}\)|[^.()]){0,60}/i,
 )
 export const OR_BEHIND = /\bor\W*$/i
 export const PREHEATS =

@@ -20,7 +20,7 @@ const NUMBER =
   /(?<![\d.,/½¼¾⅓⅔]|\d\s?[x×]\s?)(\d{1,3})(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?![\d%°½¼¾]|\s*\/\s*\d|[.,]\d|\s\d\/\d)/gu
 /** What is measured, and no count: "10 cm", "3 minutes", "2 layers". */
 const MEASURE =
-  /^\s*[-–]?\s*(?:(?:g|gms?|grams?|kg|ml|l|oz|lbs?|cm|mm|inch|inches|min\w*|hours?|hrs?|secs?|seconds|deg\w*|[cf](?=\W|$)|tsp|tbsp|teaspoons?|tablespoons?|cups?|spoons?|spoonfuls?|times?|sides?|layers?|batches|goes|turns|pleats?|folds?|corners|edges|points|slits?|steps?|days?|people|servings?)(?![a-zß-öø-ɏ])|in\b(?=\s*(?:\.|thick|wide|long|across|diameter|square|round|circle|disc))|["”″'’°%])/i
+  /^\s*[-–]?\s*(?:(?:g|gms?|grams?|kg|ml|l|oz|lbs?|cm|mm|inch|inches|min\w*|hours?|hrs?|secs?|seconds|deg\w*|[cf](?=\W|$)|tsp|tbsp|teaspoons?|tablespoons?|cups?|spoons?|spoonfuls?|times?|sides?(?![- ]plate)|layers?|batches|goes|turns|pleats?|folds?|corners|edges|points|slits?|steps?|days?|people|servings?)(?![a-zß-öø-ɏ])|in\b(?=\s*(?:\.|thick|wide|long|across|diameter|square|round|circle|disc))|["”″'’°%])/i
 /** "12 x 16 rectangle", "30 x 40 cm": a size. */
 const SIZE_AFTER =
   /^\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:(?:cm|mm|inch(?:es)?|in\b|["”″])[^.;]{0,12}?)?(?=\W*(?:$|[.,;)]|rectangle|square\b|sheet|oblong|slab|tin\b|tray|and\b))/i

@@ -62,17 +62,24 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
   if (!out.title) out.title = spokenName(opening, (name) => endsInDish(name) && !isStep(name, foods)) ?? ''
+  // "For 20 manti you need": so many of what is named.
+  const counted = COUNT_AND_NAME.exec(out.title)
+  if (counted && endsInDish(counted[2]!)) {
+    out.counts.push({ pieces: Number(counted[1]), servings: null, perServing: null, text: told || opening })
+    out.title = capital(counted[2]!)
+  }
   // "Hand pies with beetroot."
   const own = first?.split(/\s+(?:with|of|in)\s+/i)[0] ?? ''
   if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(own) && !isStep(first, foods))
     out.title = first
   // "For about 30 vareniki with cherries I take": what is counted, and what is in it.
   if (!out.title) {
-    const counted = out.remarks
-      .concat(out.counts.map(({ text }) => ({ text, at: -1 })))
-      .map(({ text }) => COUNTED_DISH.exec(text)?.[1])
-      .find(Boolean)
-    if (counted) out.title = counted.charAt(0).toUpperCase() + counted.slice(1)
+    const texts = [...out.remarks, ...out.counts].map(({ text }) => text)
+    const dish =
+      texts.map((text) => COUNTED_DISH.exec(text)?.[1]).find(Boolean) ??
+      // "For about 16 pasties: 500 g flour, …".
+      texts.map((text) => FOR_SO_MANY.exec(text)?.[1]).find((name) => name && endsInDish(name))
+    if (dish) out.title = capital(dish)
   }
   // "Hand pies - 10 servings" below a table: what is counted is named, and nothing else has named the dish.
   if (!out.title) {
@@ -90,6 +97,11 @@ const COUNTED_DISH = new RegExp(
   String.raw`\b(?:for|makes?|get) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}?${PIECES} (?:with|of) (?!the\b|dough\b|filling\b|\d)[a-zß-öø-ɏ]+(?: (?:and|&) [a-zß-öø-ɏ]+)?)`,
   'i',
 )
+const COUNT_AND_NAME =
+  /^(?:about |around |some |roughly )?(\d{1,3}) ((?!(?:ingredients?|minutes?|steps?|layers?|cheeses?)\b)[a-zß-öø-ɏ][a-zß-öø-ɏ' -]{2,40})$/i
+const FOR_SO_MANY =
+  /^\W*(?:you need )?(?:for|to make|makes) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}(?!pieces|people|servings|ingredient)[a-zß-öø-ɏ]{4,})\W*$/i
+const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
 /** Dishes that are made in more than one shape. */
 const DISH_NAME = /\b(?:b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?)$/i
 /** Whether a name ends in what a filled dough is called. */

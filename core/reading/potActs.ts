@@ -42,7 +42,7 @@ import {
   minutesIn,
 } from './potWords'
 import { DRY } from './precookingVerb'
-import { wayInPot } from './potWay'
+import { isSplash, wayInPot } from './potWay'
 
 // What a stretch of a sentence does to the pot of a part. Every act is a sentence of its own kind; of the acts that
 // fit, the first is done.
@@ -317,7 +317,8 @@ export function act(stretch: Stretch, scene: Scene): ActName | null {
   const wets =
     poursOn || (pot.wet && (THE_LIQUID.test(text) || named.some((at) => isJuicy(lines.foodOf(at))))) || pours
   if (pot.hot !== null && wets) pot.poured = true
-  if (pot.hot !== null && (poursOn || (pours && ADDS_LIQUID.test(text)))) scene.untilDry = false
+  const isGone = isSplash(stretch.said, minutesIn(text) || minutesIn(stretch.said))
+  if (pot.hot !== null && !isGone && (poursOn || (pours && ADDS_LIQUID.test(text)))) scene.untilDry = false
   if (DRY.test(text) && pot.ways.size) scene.untilDry = true
   return (found?.[0] as ActName | undefined) ?? null
 }

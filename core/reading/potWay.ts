@@ -60,6 +60,13 @@ const IN_ITS_LIQUID: readonly Turn[] = [
 
 const BUBBLES_AWAY =
   /\b(?:bubble|boil|cook|burn|sizzle|simmer)s? (?:it |the [a-zß-öø-ɏ]+ )?(?:away|off|out)(?=\W*(?:$|[.,;]))|\b(?:wine|sherry|vinegar|beer)\b[^.;]{0,24}\bevaporat/i
+/** "Pour in the wine and bubble for 2 minutes": a glass of it, that is left to boil down. */
+const BUBBLES_SHORTLY =
+  /\b(?:wine|sherry|vermouth|marsala|brandy|vinegar|beer|cider|sake)\b[^.;]{0,24}\b(?:bubble|sizzle|reduce|cook down|boil)\b/i
+/** Whether what is poured on is a splash that boils down in a pan that fries. */
+export const isSplash = (said: string, minutes: number): boolean =>
+  (BUBBLES_AWAY.test(said) || (BUBBLES_SHORTLY.test(said) && minutes > 0)) && minutes < SIMMERS_FROM_MINUTES
+
 /** What a verb that says little means in the pot it is said of. */
 const IN_THIS_POT: readonly Turn[] = [
   {
@@ -83,8 +90,7 @@ const IN_THIS_POT: readonly Turn[] = [
     says: 'Fry the mushrooms, add the wine, let it bubble away',
     from: 'simmer',
     to: 'fry',
-    when: ({ text, said }, pot) =>
-      pot.hot === 'fry' && BUBBLES_AWAY.test(said) && minutesIn(text) < SIMMERS_FROM_MINUTES,
+    when: ({ text, said }, pot) => pot.hot === 'fry' && isSplash(said, minutesIn(text)),
   },
   {
     says: 'Bring the beef and stock to a simmer and cook 45 minutes',

@@ -7,10 +7,12 @@ import { questionsAbout, type Question } from './questions'
 import { amountsByMethod } from './amountsByMethod'
 import { brushByMethod, leaveInFilling } from './byMethod'
 import { washBesideSheet } from './sheetWash'
+import { isCookedMince } from './foodOfLine'
 import { fillWithScrambled } from './scrambled'
 import { goesInside, pourBlocksOver, standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
+import { addWrappersNamed } from './wrappersNamed'
 import { tossedIn } from './components'
 import { countPieces } from './counts'
 import { isFat, type Draft, type Placed } from './drafts'
@@ -131,6 +133,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   pourOver(drafts, clauses)
   standsBeside(drafts, clauses)
   goesInside(drafts, clauses)
+  addWrappersNamed(drafts, text, counted.pieces, foods, notes)
   addUnlisted(drafts, clauses, counted.pieces, foods)
   tellUnlistedSeasoning(drafts, clauses, foods, notes)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)
@@ -298,9 +301,13 @@ function partsOf(
 const COOKED_FIRST =
   /^(?:(?:lightly|gently|well|deep|stir)[- ])?(?:fried|saut[eé]ed|browned|softened|roasted|charred|grilled|steamed|boiled|blanched|scrambled)\b/i
 
+/** Bacon that is "cooked until crisp". */
+const COOKED_CRISP = /^cooked (?:until |till )?(?:crisp|golden|brown)/i
+
 /** How a raw food is cooked before it goes in, by what its line says behind its name; null where it says nothing. */
 function preparedBy({ read, food, line }: ReadIngredient): LinePrecooking | null {
   if (food?.state !== 'raw' || line.waterChangeGrams !== 0) return null
+  if (isCookedMince(read, food) || read.prep.some((one) => COOKED_CRISP.test(one))) return 'fry'
   const word = read.prep.find((one) => COOKED_FIRST.test(one.replace(/^.*?,\s*/, '')))
   return word ? (PRECOOKING_WAYS.find((way) => PRECOOKING_TABLE[way].said.test(word)) ?? null) : null
 }

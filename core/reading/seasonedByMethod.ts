@@ -22,8 +22,11 @@ const BY_HAND =
   /\b((?:good |big |small |little |generous )?(?:knob|dab|dot|drizzle|splash|glug|squeeze|handful|sprinkling|dash|dollop)s? of )((?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]*\s?){1,3})/gi
 /** A sauce with so much sodium in 100 g salts what it is stirred into. Our own choice. */
 const SALTY_SODIUM_MG = 3000
-/** What a cook adds by the spoon while cooking. */
-const BY_THE_SPOON = /^(?:spice|herb|salt|seasoning|sauce|sweetener)$/
+/** Water is nothing, fat that something is fried in is counted where it fries, and dough is what the pieces are made of. */
+const NOT_MISSED = /^(?:liquid|oil|solid-fat|flour|starch|pastry|wrapper|bread)$/
+/** Of these one stands for another where the words are short: "add 200 g meat", "100 ml stock". */
+const CALLED_BY_GROUP =
+  /^(?:meat|fish|seafood|stock|sauce|pulse|milk|plant-milk|cream|yogurt|sweetener|nut|seed)$/
 
 /** "Top with ½ tbsp jam", and sugar-free jam is listed. */
 const callsIt = (name: string, food: Food): boolean =>
@@ -43,16 +46,38 @@ export interface AmountSaid {
 export const amountsSaid: (text: string, foods: Foods) => readonly AmountSaid[] = rememberWith(
   (text, foods) => [...text.matchAll(MENTION)].flatMap((said) => foodBehind(said, foods)),
 )
-/** What a sentence adds by the spoon, each with its amount. */
-const spoonedIn: (text: string, foods: Foods) => readonly AmountSaid[] = rememberWith((text, foods) => [
-  ...amountsSaid(text, foods).filter(({ food }) => BY_THE_SPOON.test(food.group)),
+/** "Serve with warm marinara (1/2 cup)": the amount stands in brackets behind. */
+const SERVED_BEHIND = new RegExp(
+  String.raw`\b(?:serve|dip|eat)\b[^.;()]*?\b(?:with|in|w) (?:(?:warm|hot|cold|some|plenty of) )*((?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]*\s?){1,3})\(((?:about )?(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))\)`,
+  'gi',
+)
+/** "Bind with 1 egg": counted, and an allergen. */
+const EGGS =
+  /(?<![\d./-])\b(\d) (?:(?:large|small|medium|beaten|whole|raw|whisked) )*(eggs?(?: yolks?| whites?)?)\b/gi
+/** What a cook adds by the spoon while cooking. */
+const BY_THE_SPOON = /^(?:spice|herb|salt|seasoning|sauce|sweetener)$/
+/** A spoon of "the meat" or "beans" for each piece is a spoon of the filling. */
+const ADDS_NEW =
+  /\b(?:add|mix|stir|beat|whisk|bind|fold|blend|knead|serve|dip|eat)\b(?![^.;]*\b(?:each|every|per)\b)/i
+const BY_ITS_CLASS = /^(?:meat|mince|beef|beans?|stock|broth|custard|fruit|veg\w*|cheese|chicken|pork)$/i
+/** What a sentence adds, each with its amount. */
+const addedIn: (text: string, foods: Foods) => readonly AmountSaid[] = rememberWith((text, foods) => [
+  ...amountsSaid(text, foods).filter(
+    ({ food, name }) =>
+      BY_THE_SPOON.test(food.group) ||
+      (!NOT_MISSED.test(food.group) && ADDS_NEW.test(text) && !BY_ITS_CLASS.test(name)),
+  ),
+  ...[...text.matchAll(SERVED_BEHIND)].flatMap(([whole, name, amount]) =>
+    foodBehind([whole, amount!, name!], foods),
+  ),
+  ...(ADDS_NEW.test(text) ? [...text.matchAll(EGGS)].flatMap((said) => foodBehind(said, foods)) : []),
   ...[...text.matchAll(BY_HAND)]
     .flatMap((said) => foodBehind(said, foods))
     .filter(({ food }) => isByHand(food)),
 ])
 
 /** The food that stands behind an amount; none where the larder has none of that name. */
-function foodBehind([, amount, words]: RegExpExecArray, foods: Foods): AmountSaid[] {
+function foodBehind([, amount, words]: ArrayLike<string> & Iterable<string>, foods: Foods): AmountSaid[] {
   // "1 tbsp stuffing" is none to serve beside a roast.
   if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words!)) return []
   const parts = words!.trim().split(/\s+/)
@@ -75,21 +100,24 @@ export function tellUnlistedSeasoning(
   notes: RecipeNote[],
 ): void {
   const listed = drafts.flatMap(({ lines }) => lines)
-  const missing = new Set<string>()
+  /** What is missing by what it is, and as it is said first. */
+  const missing = new Map<string, string>()
   for (const { text } of clauses)
-    for (const { amount, food } of text.length > 400 ? [] : spoonedIn(text, foods))
+    for (const { amount, food } of text.length > 400 ? [] : addedIn(text, foods))
       if (
         !listed.some(
           (one) =>
             one.food?.id === food.id ||
             one.food?.kind === food.kind ||
             callsIt(one.read.name, food) ||
+            (one.food?.group === food.group && CALLED_BY_GROUP.test(food.group)) ||
+            (foodIs(food, 'egg') && foodIs(one.food, 'egg')) ||
             // "A dollop of cheese" is the feta, "a dot of carrot" what the line allows instead.
             (foodIs(food, 'cheese') && foodIs(one.food, 'cheese')) ||
             one.line.choices.some(({ foodId }) => foodId === food.id),
         )
       )
-        missing.add(`${amount} ${food.name.toLowerCase()}`)
+        missing.set(food.id, missing.get(food.id) ?? `${amount} ${food.name.toLowerCase()}`)
   const isSalted = listed.some(({ food }) => food?.group === 'salt')
   // "Season" where soy sauce is listed means that; "add salt" means salt.
   const isSauced = (about: Clause['about']) =>
@@ -98,7 +126,7 @@ export function tellUnlistedSeasoning(
     )
   const wantsSalt = ({ text, about }: Clause) =>
     about !== 'pieces' && SEASONS.test(text) && (/\bsalt/i.test(text) || !isSauced(about))
-  if (!isSalted && clauses.some(wantsSalt)) missing.add('salt')
+  if (!isSalted && clauses.some(wantsSalt)) missing.set('salt', 'salt')
   // The salt of the dough salts no filling.
   const unsalted = clauses.flatMap((clause) =>
     isSalted &&
@@ -110,11 +138,11 @@ export function tellUnlistedSeasoning(
       ? [clause.about]
       : [],
   )
-  for (const draft of unsalted) missing.add(`salt in “${draft.name}”`)
+  for (const draft of unsalted) missing.set(`salt ${draft.name}`, `salt in “${draft.name}”`)
   if (missing.size)
     notes.push({
       code: 'unlisted',
       level: 'check',
-      text: `The method uses ${[...missing].slice(0, 6).join(', ')}, which no line lists: it is not counted. Add it to the lines of its part`,
+      text: `The method uses ${[...missing.values()].slice(0, 6).join(', ')}, which no line lists: it is not counted. Add it to the lines of its part`,
     })
 }

@@ -86,7 +86,7 @@ const inTitle = /\((?:makes |about )?(\d{1,3}(?: doz(?:en)?)?)(?:-?ish)?\)\s*$/i
 
 /** "Apple hand pies, 8", "Chicken momo 30 pieces", "Pork buns 12": how many, at the end of a title. */
 const atTitleEnd = new RegExp(
-  String.raw`^(.*[a-zß-öø-ɏ].*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=s)\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|of them|${PIECES})|\s+(?:small|large|mini|big|medium)(?: ones)?)?\W*$`,
+  String.raw`^(.*[a-zß-öø-ɏ].*?)(?:\s*[,:]\s*|\s+[–—-]\s*|(?<=[s)])\s+|\s+(?=\d+ ${PIECES}$))(?:about |makes )?(\d{1,3}(?: doz(?:en)?)?)(?:\s*-?ish)?(?:\s+${QUALITY}(?:pieces|pcs\.?|nos?\.?|of them|${PIECES})|\s+(?:small|large|mini|big|medium)(?: ones)?)?\W*$`,
   'i',
 )
 

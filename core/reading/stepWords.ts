@@ -12,7 +12,7 @@ const WORKS =
 const NOUN_VERBS =
   'skin|core|stone|pit|bone|debone|fillet|joint|top and tail|shell|pod|hull|zest|juice|dice|cube|mince|pur[ée]e|sieve|wring|dry|salt|dot|blacken|parboil|defrost|thaw|stamp|pick|strip|bloom|work|thread|taste|butter|hydrate|rehydrate|deseed|de-?stem|de-?stalk|nuke|carameli[sz]e|glug|bung|whack|stick|sling|lob|squish|squash|smoosh|scrunch|massage|plump|steep|temper|shuck|skim|degrease|slash|trickle|drizzle|hack|blot|mop|shred|slice|halve|quarter|grind|pat|tip|warm|brown|portion|pinch|scatter|flake|wet|coat|dip|oil|flour'
 const WORKS_ON_WHAT = new RegExp(
-  String.raw`^(?:then |now |first,? |next,? |finally,? )?(?:(?:finely|thinly|coarsely|roughly|very [a-zß-öø-ɏ]+ly|gently|lightly|quickly) )?(?:(?:${NOUN_VERBS}|chop|grate) (?:(?:the|it|them|your|each|every|both|everything|off|any)\b|all (?:the|of)\b)|(?:${NOUN_VERBS})\b[a-zß-öø-ɏ ,]* (?:finely|roughly|thinly|coarsely|together)\W*$|(?:parboil|defrost|thaw) [a-zß-öø-ɏ])`,
+  String.raw`^(?:then |now |first,? |next,? |finally,? )?(?:(?:finely|thinly|coarsely|roughly|very [a-zß-öø-ɏ]+ly|gently|lightly|quickly) )?(?:(?:${NOUN_VERBS}|chop|grate) (?:(?:the|it|them|your|each|every|both|everything|off|any)\b|all (?:the|of)\b)|(?:${NOUN_VERBS})\b[a-zß-öø-ɏ ,]* (?:finely|roughly|thinly|coarsely|together)\W*$|(?:parboil|defrost|thaw) [a-zß-öø-ɏ]|(?:${NOUN_VERBS}|chop|grate) [a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}(?:,| and| then| &) (?:then )?(?:mash|mix|fry|add|stir|combine|toss|sweat|saut[eé]|cook|boil|simmer|fold|blend|soften|put)(?: (?:it|them))? (?:with|in|into|the|to|until|till|through|everything|all|over|for)\b)`,
   'i',
 )
 

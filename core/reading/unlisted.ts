@@ -34,13 +34,13 @@ function brushedGrams(over: Food, drafts: readonly Draft[], pieces: number): num
 // "With the egg", "the remaining oil" speaks of what is listed.
 const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
 const AMOUNT = String.raw`(?:\d[\d./ ]*|[¼½¾⅓⅔])\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)`
-/** "Brush with 2 tbsp milk": the amount stands in front of what is brushed on. */
-const SO_MUCH = String.raw`(?:(?:about |~)?(?<amount>${AMOUNT})\s+(?:of )?)?`
+/** "Brush with 2 tbsp milk", "with 1 beaten egg": the amount stands in front of what is brushed on. */
+const SO_MUCH = String.raw`(?:(?:about |~)?(?<amount>${AMOUNT}|\d(?=\s+(?:(?:large|small|medium|beaten|whisked) )*egg))\s+(?:of )?(?:(?:large|small|medium) )?)?`
 /** "Butter on top when hot (20 g)": or in brackets behind it. */
 const SO_MUCH_BEHIND = String.raw`(?:[^.;()]{0,16}\((?:about |~)?(?<amount>${AMOUNT})\))?`
 const BRUSHED = recalled(
   new RegExp(
-    String.raw`\b(?:(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?(?:\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith)?|(?:rub|smear|slather)(?:bed|ed)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith) ${SO_MUCH}${SOME}(?:[^.;()]{0,16}\((?:about |~)?(?<behind>${AMOUNT})(?:,? [^()]{2,24})?\))?`,
+    String.raw`\b(?:(?:brush|glaze|paint|egg[- ]?wash)(?:e[sd]|ing)?(?:\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith)?|(?:rub|smear|slather|drizzle)(?:bed|ed|d)?\b(?:(?!\bwith\b)[^.;]){0,30}?\bwith) ${SO_MUCH}${SOME}(?:[^.;()]{0,16}\((?:about |~)?(?<behind>${AMOUNT})(?:,? [^()]{2,24})?\))?`,
     'i',
   ),
 )
@@ -73,6 +73,8 @@ const STREWN = [
 ]
 /** What a piece is strewn with: seeds may be an allergen, and sugar is counted. Common practice, no source. */
 const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sweetener: 1, cheese: 3 }
+
+const STREWN_AMOUNT = new RegExp(String.raw`^\W*(?:about |~)?${AMOUNT}(?= )`, 'i')
 
 const FRIED_IN = recalled(
   new RegExp(
@@ -148,6 +150,13 @@ function add(draft: Draft, food: Food, grams: number, says: string, isTold = fal
   })
 }
 
+/** Grams of an amount that a text gives of a food; "1 tsp oil each" is for one piece. Null where it cannot be weighed. */
+function gramsTold(amount: string, food: Food, text: string, pieces: number): number | null {
+  const { grams } = weighLine(readLine(`${amount} ${food.name}`), food)
+  const isOfEach = OF_EACH.test(text.slice(text.indexOf(amount) + amount.length))
+  return grams === null ? null : grams * (isOfEach ? pieces : 1)
+}
+
 /** The one oil of a recipe that fries in none. */
 const listedOil = (drafts: readonly Draft[]): Food | null => {
   const oils = drafts
@@ -156,14 +165,16 @@ const listedOil = (drafts: readonly Draft[]): Food | null => {
   return new Set(oils).size === 1 ? oils[0]! : null
 }
 
-function strewnIn(text: string, foods: Foods): Food[] {
-  const found = new Set<Food>()
+/** What is strewn over, each with the amount that the words give of it. */
+function strewnIn(text: string, foods: Foods): Map<Food, string | null> {
+  const found = new Map<Food, string | null>()
   for (const pattern of STREWN)
     for (const word of pattern.exec(text)?.[1]?.split(/\s+(?:and|or|&|\+)\s+|,/i) ?? []) {
       const food = named(word.replace(/^(?:the|a pinch of|plenty of|lots of|a few) /i, ''), foods)
-      if (food && food.group in STREWN_GRAMS_PER_PIECE) found.add(food)
+      const said = STREWN_AMOUNT.exec(word)?.[0] ?? null
+      if (food && food.group in STREWN_GRAMS_PER_PIECE && !found.get(food)) found.set(food, said)
     }
-  return [...found]
+  return found
 }
 
 /** "1 tbsp oil + extra to brush" is used, and what is brushed on comes on top. */
@@ -225,10 +236,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       )
     if (over && !isThere && !isKeptFor(drafts, over)) {
       const said = wash?.groups?.amount ?? wash?.groups?.behind ?? onTop?.groups?.amount
-      const ofOne = said ? weighLine(readLine(`${said} ${over.name}`), over).grams : null
-      // "Brushing with 1 tsp oil each".
-      const isOfEach = said ? OF_EACH.test(text.slice(text.indexOf(said) + said.length)) : false
-      const toldGrams = ofOne === null ? null : ofOne * (isOfEach ? pieces : 1)
+      const toldGrams = said ? gramsTold(said, over, text, pieces) : null
       const usual = brushedGrams(over, drafts, pieces)
       add(
         finishOf(drafts),
@@ -241,7 +249,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       )
     }
     if (closed)
-      for (const one of strewnIn(text, foods)) {
+      for (const [one, said] of strewnIn(text, foods)) {
         // "Scatter with the seeds" are those that are listed; the sugar of the dough is in the dough.
         // … and that of a filling that was cooked with it is in the filling.
         const listed =
@@ -249,9 +257,12 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
             ? drafts.filter((draft) => !/^(?:shell|dip)$/.test(draft.kind) && !isSweetened(draft, clauses))
             : drafts
         if (has(listed, (food) => food.id === one.id || food.group === one.group)) continue
-        const grams = STREWN_GRAMS_PER_PIECE[one.group]! * pieces
-        const says = `The method strews ${one.name} over the pieces, which no line lists: ${STREWN_GRAMS_PER_PIECE[one.group]} g a piece is usual`
-        add(finishOf(drafts), one, grams, says)
+        const told = said ? gramsTold(said, one, text, pieces) : null
+        const usual = STREWN_GRAMS_PER_PIECE[one.group]!
+        const says = told
+          ? `The method strews ${said!.trim()} of ${one.name} over the pieces, which no line lists`
+          : `The method strews ${one.name} over the pieces, which no line lists: ${usual} g a piece is usual`
+        add(finishOf(drafts), one, told ?? usual * pieces, says, told !== null)
       }
     const filling = about !== null && about !== 'pieces' && about.kind === 'filling' ? about : null
     const cooks = !closed && filling !== null

@@ -1,0 +1,144 @@
+import { describe, expect, it } from 'vitest'
+import { eachOf, lineOf, read, recipe } from '../../test/readText'
+
+// What the words name and no list has: eggs that glaze, wrappers, fat poured over, and ways that are allowed instead.
+
+describe('what a step takes with its amount, and no line lists', () => {
+  it.each<[string, string, number]>([
+    ['Brush with 1 beaten egg.', 'egg', 50],
+    ['Brush with 1 egg yolk.', 'egg-yolk', 17],
+    ['Sprinkle with 2 tbsp sesame seeds.', 'sesame-seed', 18],
+    ['Dust with 20 g icing sugar.', 'icing-sugar', 20],
+    ['Drizzle with 50 g melted butter.', 'butter', 50],
+  ])('%s', (said, food, grams) => {
+    const line = lineOf(read('300 g leeks', `Fill, fold, seal. ${said} Bake at 200C for 20 minutes.`), food)!
+    expect(line.grams).toBeCloseTo(grams, 0)
+    expect(line.notes[0]).toMatchObject({ code: 'unlisted', level: 'note' })
+  })
+  it.each([
+    ['Mix 1 egg into the filling.', '1 egg'],
+    ['Serve with 200 g plain yogurt.', '200 g plain yogurt'],
+    ['Serve with warm marinara (1/2 cup).', '1/2 cup tomato sauce'],
+  ])('is said, and makes no line: %s', (said, missing) => {
+    const { notes } = read('300 g leeks', `Fill, fold, seal. Bake at 200C for 20 minutes. ${said}`)
+    expect(notes.find(({ code }) => code === 'unlisted')?.text).toContain(missing)
+  })
+  it('is not said of what is listed, nor of a spoon of the meat for each', () => {
+    const { notes } = read(
+      '300 g minced beef\n1 egg',
+      'Mix 1 egg into the meat. Put 2 tbsp meat on each, fold, seal. Bake at 200C for 20 minutes.',
+    )
+    expect(notes.filter(({ code }) => code === 'unlisted')).toEqual([])
+  })
+})
+
+describe('a list of what goes in, and no dough', () => {
+  it.each([
+    ['Gyoza\n\nEnough for 40 gyoza wrappers', 40, 'dumpling-wrapper', 360],
+    ['Wonton filling (for 1 pack of wrappers, 50 pcs)', 50, 'wonton-wrapper', 400],
+    ['Potsticker filling for 2 packs of wrappers (approx 60)', 60, 'dumpling-wrapper', 540],
+  ])('counts the wrappers that the words name: %s', (head, pieces, food, grams) => {
+    const read = recipe(`${head}\n\n300 g pork mince\n1 tbsp soy sauce\n\nMix, wrap. Boil 5 min.`)
+    expect([read.pieces, lineOf(read, food)?.grams]).toEqual([pieces, grams])
+    expect(lineOf(read, food)!.notes[0]).toMatchObject({ code: 'unlisted', level: 'check' })
+  })
+  it('is said where nothing tells what it is wrapped in', () => {
+    const { notes } = recipe(
+      'Leek pockets\nMakes 8\n\n300 g leeks\n100 g feta\n\nFill, fold. Bake 20 min at 200C.',
+    )
+    expect(notes.map(({ code }) => code)).toContain('no-dough')
+  })
+})
+
+describe('meat that is cooked by its own line', () => {
+  it.each<[string, string, number]>([
+    ['1 lb ground beef, cooked and drained', 'minced-beef', 453.6],
+    ['150 g bacon fried & chopped', 'bacon', 150],
+    ['150 g bacon, cooked until crisp', 'bacon', 150],
+    ['1 onion fried & cooled', 'onion', 110],
+  ])('is weighed as it is bought: %s', (line, food, grams) => {
+    const own = lineOf(read(line, 'Fill, close. Bake 20 min at 200C.'), food)!
+    expect(own.grams).toBeCloseTo(grams, 0)
+    expect(own.cookedBy).toBe('fry')
+  })
+  it('is cooked already by the slice or the cup', () => {
+    expect(eachOf('8 slices bacon, cooked and crumbled')).toEqual([['bacon-cooked', 64]])
+    expect(eachOf('2 cups chicken, cooked and shredded')).toEqual([['cooked-chicken', 280]])
+  })
+})
+
+describe('the heat', () => {
+  it.each<[string, string, number]>([
+    ['Hot dry frying pan, 2-3 mins each side, or 250C oven on a hot tray 6-8 mins.', 'griddle', 5],
+    ['Cook on tawa 2 min each side or in a 250C oven 5 min.', 'griddle', 4],
+    ['Pan with oil 2 mins, half a cup of water, lid on 8 mins.', 'brown-and-steam', 10],
+    ['Freeze. From frozen: pan w/ oil 2 mins, half a cup of water, lid on 8 mins.', 'brown-and-steam', 10],
+  ])('%s', (said, way, minutes) => {
+    const { cooking } = read('300 g leeks', `Fill, fold, seal. ${said}`)
+    expect(cooking).toMatchObject({ way, minutes, andThen: null })
+  })
+  it('a splash of wine that bubbles shortly leaves fried mushrooms fried and dry', () => {
+    const steps =
+      'Fry the mushrooms for 15 mins until the liquid has evaporated. Pour in the wine and bubble for 2 mins. Cool. Fill, fold, seal. Bake at 200C for 20 minutes.'
+    const filling = read('750 g mushrooms\n30 g butter\n100 ml white wine', steps).parts[1]!
+    expect(filling).toMatchObject({ cookedBy: 'fry', untilDry: true })
+  })
+  it('a spoonful of filling closes the piece: the oven is none of the filling', () => {
+    const filling = recipe(
+      'for the empanadas you want three cups of flour and a cup of water for the filling half a kilo of minced beef two onions a red pepper teaspoon of paprika half a teaspoon of cumin fry the onions then put the meat in cook it about ten minutes roll the dough cut about sixteen discs put a big spoonful of filling bake at two hundred degrees for twenty five minutes',
+    ).parts.find(({ kind }) => kind === 'filling')!
+    expect(filling.cookedMinutes).toBe(10)
+    expect(filling.lines.map(({ foodId }) => foodId)).toContain('paprika')
+  })
+})
+
+describe('counts and names', () => {
+  it.each<[string, number, string]>([
+    [
+      'For 20 manti you need: 300 g flour, 1 egg and 120 ml water for the dough; 400 g lamb, 300 g onions for the filling. Knead the dough, rest it 40 min. Roll out, cut squares, fill, close. Steam 40 minutes.',
+      20,
+      'Manti',
+    ],
+    [
+      'For about 16 pasties: 500 g flour, 250 g butter and 150 ml water for the pastry; 400 g beef, 300 g potatoes for the filling. Roll, cut, fill, crimp. Bake 45 min at 190C.',
+      16,
+      'Pasties',
+    ],
+    [
+      'Stuffed naan (keema naan)  4 big ones\n\n300 g flour\n180 ml water\n\n250 g minced lamb\n\nFill. Dry pan 3 min each side.',
+      4,
+      'Stuffed naan (keema naan)',
+    ],
+  ])('%s', (text, pieces, title) => {
+    const read = recipe(text)
+    expect([read.pieces, read.piecesStated, read.title]).toEqual([pieces, true, title])
+  })
+  it.each([
+    ['Roll pastry, cut 4 side plate circles. Fill, fold.', 4],
+    ['Roll to a 10-inch circle. Filling on one half, fold over, crimp.', 1],
+  ])('%s', (steps, pieces) =>
+    expect(
+      recipe(`Pasties\n\n250 g flour\n120 ml water\n\n300 g corned beef\n\n${steps} Bake 25 min at 200C.`)
+        .pieces,
+    ).toBe(pieces),
+  )
+  it('one disk of dough at a time is no batch of pieces', () =>
+    expect(
+      read('300 g leeks', 'Roll out one disk at a time, cut rounds, fill. Bake 20 min.').facts.map(
+        ({ kind }) => kind,
+      ),
+    ).not.toContain('batch-pieces'))
+  it.each<[string, [string, number][]]>([
+    ['Green chillies - 2 nos. chopped', [['green-chilli', 16]]],
+    ['Onions - 3 nos. (medium, finely chopped)', [['onion', 330]]],
+  ])('%s', (line, foods) => expect(eachOf(line)).toEqual(foods))
+  it('work on a food, and more work behind it, is no ingredient', () => {
+    const text =
+      'Pasties: 500 g shortcrust, 300 g corned beef, 2 potatoes boiled, 1 onion. dice potatoes, mash in the corned beef & grated onion. roll pastry, cut 4 circles. fill fold crimp. gas 6 for 25 mins'
+    expect(
+      recipe(text)
+        .parts.flatMap(({ lines }) => lines)
+        .filter(({ grams }) => grams === null),
+    ).toEqual([])
+  })
+})
