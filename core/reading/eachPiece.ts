@@ -87,7 +87,8 @@ const LINE_PER_PIECE = recalled(
 const ONE_EACH = recalled(
   /^\W*(?:an?|one|two|[1-4]|half an?|[½¼]|1\/[24]) (?!(?:g|kg|ml|oz|lb|cups?|tins?|cans?|packs?)\b)(?:(?!and\b|or\b)[a-zß-öø-ɏ-]+ ){1,3}each\W*$/i,
 )
-const SO_MANY_EACH = /\(\s*\d{1,2} (?:per|for each|in each|on each) [^()\d]*\)/gi
+const SO_MANY_EACH =
+  /\(\s*(?:\d{1,2}|an?|one|two|three|half|[½¼]|a (?:half|quarter)) (?:(?:half|piece|slice) )?(?:per|for each|in each|on each)\b[^()\d]*\)/gi
 /** "For each bowl": once for everybody who eats. */
 const PER_BOWL = /\b(?:per|for each|in each|for every|each) (?:bowl|plate|person|serving|portion)\b/i
 const PER_PIECE = new RegExp(

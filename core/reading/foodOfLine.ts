@@ -361,4 +361,5 @@ export const isCookedMince = ({ measures, prep }: ReadLine, food: Food): boolean
   food.state === 'raw' &&
   food.group === 'minced-meat' &&
   BOUGHT_BY.test(measures[0]?.[0]?.unitId ?? '') &&
-  prep.some((word) => /^cooked\b(?! already)/i.test(word))
+  // "Minced beef, cooked", and no word more, is what the larder calls the cooked one.
+  prep.some((word) => /^cooked\s*(?:,|\band|&|until|till|through|then|in|with)\s/i.test(word))

@@ -131,3 +131,13 @@ export const withCommas = (raw: string): string =>
   (/\b(?:pinch|water)\b/i.test(raw) ? raw.replace(PINCH, ', ').replace(WATER, ', ') : raw)
     .replace(SALT_TO_TASTE, ', ')
     .replace(/^salt pepper\b/i, 'salt, pepper')
+
+/** "Curtido and tomato salsa to serve": both stand beside the dish, whether the larder has the first or not. */
+const BOTH_TO_SERVE =
+  /^([a-zß-öø-ɏ' -]{3,30}?) (?:and|&) ([a-zß-öø-ɏ' -]{3,30}?),? (to serve|for serving|for dipping|on the side)$/i
+export function besideEachOther(raw: string, foods: Foods): LinePart[] | null {
+  const [, first, second, purpose] = BOTH_TO_SERVE.exec(raw) ?? []
+  if (!first || !second || matchFood(`${first} and ${second}`, foods)?.how === 'exact') return null
+  if (matchFood(first, foods)?.how === 'exact' || matchFood(second, foods)?.how !== 'exact') return null
+  return both([`${first}, ${purpose!}`, `${second}, ${purpose!}`])
+}

@@ -49,7 +49,8 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
 /** Names a recipe that no row of its own has named: by its first words, or by what is counted. */
 export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
   const told = out.title
-  out.title = withoutTalk(told)
+  // "@ourkitchen BREAKFAST POCKETS": who posted it is no name of a dish.
+  out.title = withoutTalk(told.replace(/^@[\w.]+[\s:–-]+(?=\S)/, ''))
   // "Empanadas (for the party, 2 doz.)": what the count has left of a bracket is no name.
   const open = /\s*\(([^)]*)$/.exec(out.title)
   if (open) {

@@ -25,6 +25,11 @@ const FROM_KETTLE = recalled(
   /\b(?:wilt|blanch|soften|scald|pour|cover)\b[^.;]*\b(?:kettle|boiling water|hot water)\b|\bpour\b[^.;]*\b(?:boiling|hot) water over\b/i,
 )
 
+/** "Sprinkle the spinach with salt, rub until wilted": salt and hands do it, and no heat. */
+const WILTS_COLD = recalled(
+  /^(?![^]*\b(?:pan|heat|hot|oil|butter|ghee|wok|skillet|min\w*|steam|boil\w*|fry|cook)\b)[^]*\b(?:rub|massage|scrunch|knead|squeeze|salt|sprinkle|stand|sit)\b[^.;]*\b(?:until|till) (?:[a-zß-öø-ɏ]+ ){0,3}wilt/i,
+)
+
 /** "Cook" and no word of how. */
 export const isPlainCook = (text: string): boolean =>
   COOK.test(text) && !PRECOOKING_TABLE.fry.said.test(text) && !IN_FAT.test(text)
@@ -47,6 +52,7 @@ export function wayIn(
   // "Roast the veg in the oil at 220 °C" is done in the oven, whatever it is turned in.
   if (/\broast(?:ed|ing)?\b/i.test(text) && /\boven\b|\d{3} ?(?:°|[cf]\b|deg|fan\b)|\bat \d{3}\b/i.test(text))
     return 'roast'
+  if (WILTS_COLD.test(text)) return null
   // "Wilt the spinach with a kettle of boiling water".
   if (FROM_KETTLE.test(text)) return 'simmer'
   // "Heat the milk with the stock cube, thicken".

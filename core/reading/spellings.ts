@@ -13,6 +13,22 @@ const SPOON_IN_SPEECH = new RegExp(
   'gi',
 )
 
+/** "Pastry: your favourite (I use 350 g flour, 200 g butter)": what is in it stands in the bracket. */
+const MINE_IN_BRACKETS =
+  /^(\W*(?:[a-zß-öø-ɏ]+ ){0,3}?(?:pastry|dough|crust|shortcrust|wrappers|skins))\b\W*([^()\d]{0,60}?)\s*\((?:(?:i|we) (?:always |usually )?(?:use|take|do|make(?: it| mine| them)?(?: with| from| of)?)|mine(?:['’]s| is)?(?: with| of)?|made (?:with|from|of)|here(?:['’]s| is) mine):? ([^()]*\d[^()]*(?:,|\band\b)[^()]*\d[^()]*)\)\W*$/i
+
+/** "5 hard-boiled eggs, half for each": how they are shared out, and no more of them. */
+const SHARE = String.raw`(?:an?|one|half(?: of one| an? [a-zß-öø-ɏ]+)?|a (?:half|quarter|third)|two|three|\d{1,2}(?: ?g)?|[½¼])(?: (?:piece|slice|half))?`
+const PIECE = '(?:one|piece|bun|pie|parcel|dumpling|pasty|pocket|roll|empanada|person)'
+const sharedBehind = (start: string, each: string) =>
+  new RegExp(
+    String.raw`(?<=${start}(?:\d[\d./]*|[½¼¾]|an?|one|two|three|four|five|six|eight|ten|twelve)\s?[^,;()\d]{3,60}(?:\(not \d+\))?),\s*(${SHARE} (?:${each}))(?=\s*(?:$|[,.;]))`,
+    'i',
+  )
+const FOR_EACH = String.raw`(?:for|in|on|to|inside) (?:each|every)(?: ${PIECE})?|per ${PIECE}`
+const SHARED_OUT = sharedBehind(String.raw`^\W*`, String.raw`${FOR_EACH}|each|apiece`)
+const SHARED_IN_ROW = sharedBehind(String.raw`[,:]\s+`, FOR_EACH)
+
 const HUNDREDS = ['', 'one', 'two', 'three', 'four']
 const TENS = ['', 'ten', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety']
 const SPOKEN_HEAT = new RegExp(
@@ -184,6 +200,17 @@ function spelled(line: string): string {
         /(\d ?)(?:(nos?|pcs?)|nums?)\.(?:s\b)?(?=\s*(?:$|[,;(–-]|[\p{Ll}]))/gu,
         (_, number: string, word?: string) => `${number}${word ?? 'nos'}`,
       )
+      .replace(
+        MINE_IN_BRACKETS,
+        (_, part: string, said: string, list: string) => `${part}${said ? ` (${said})` : ''}: ${list}`,
+      )
+      // "5 eggs... make it 10": what is meant.
+      .replace(
+        /(?<=^\W*|,\s*)(\d{1,3})((?: ?(?:g|ml|kg))? [^,;.()\d]{3,40}?)\s*(?:\.{2,}|…|,| -| –)\s*(?:no,? )?(?:make|call) (?:it|that) (\d{1,3})(?: ?(?:g|ml|kg))?(?=\s*(?:$|[,.;]))/gi,
+        '$3$2 (not $1)',
+      )
+      .replace(SHARED_OUT, ' ($1)')
+      .replace(SHARED_IN_ROW, ' ($1)')
       .replace(SPOON_IN_SPEECH, 'a ')
       // "Salt q.b.": as much as is enough.
       .replace(/\bq\. ?b\.(?=\s*(?:$|[,;)]))/gi, 'to taste')

@@ -1,7 +1,7 @@
 import type { Foods } from '../food/food'
 import { FOR_ALL, withPurposes } from './forAll'
 import { withPlainAmounts } from './amountsSpelt'
-import { aromaticsInRow, both, pieces, withCommas, type LinePart } from './lineParts'
+import { aromaticsInRow, besideEachOther, both, pieces, withCommas, type LinePart } from './lineParts'
 import { ALL_SEASONING, FOR_TOP, isKnown, PREPARATION, splitFoods } from './listedFoods'
 import { PREP_WORDS } from './lineName'
 import { WITH_INSIDE, BOILED_AND_DRAINED, SOAKED_IN_WATER, DONE_WITH_THE } from './wetOnLine'
@@ -96,7 +96,7 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     // "Melted butter... or just use 1 cup oil".
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')
     .replace(/\s*(?:\.{2,}|…)\s*(?=or\b)/i, ' ')
-  const parts = split(raw, foods)
+  const parts = besideEachOther(raw, foods) ?? split(raw, foods)
   // A line that is of one food keeps the words it was written in.
   if (parts.length === 1 && parts[0]!.text === plain) return [{ ...parts[0]!, text: line }]
   // "2 tbsp oil and 1/2 cup water per batch": of both.

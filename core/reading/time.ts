@@ -125,7 +125,7 @@ const BARE_MINUTES = new RegExp(
     // "give them 20 more"
     String.raw`\bgive (?:it|them|these) (?:a |about |around |another |a further |some )*${FEW}(?: more| extra)?${STOP_BEHIND}| until| till| or so)`,
     // "bake another 25", "for the first 10"
-    String.raw`\b(?:another|a further|(?:the|for) (?:first|last|final|remaining)) ${FEW}${STOP_BEHIND}| at \d| until| till)`,
+    String.raw`\b(?:another(?! 1(?!\d))|a further|(?:the|for) (?:first|last|final|remaining)) ${FEW}${STOP_BEHIND}| at \d| until| till)`,
     // "bake 15-18 at 425", "30 more at 180"
     String.raw`\b(?:bake|cook|roast|oven) (?:for )?${FEW}(?= (?:at|@) \d{3})`,
     String.raw`^\W*(?:and )?(?:the |a )?(?:remaining|last|final|another|further)? ?\d{1,2}(?: more)?(?= (?:at|@) \d{3})`,

@@ -51,6 +51,9 @@ const TOSSED = recalled(
     'i',
   ),
 )
+/** "Brush with the beaten egg, another one": none of those that are listed. */
+const THE_OTHER_EGG =
+  /\bthe (?=(?:beaten )?egg\b[^.;\d]{0,6}\b(?:another|a second|an extra|a separate)(?: (?:one|egg|1))?\b)/i
 /** "Butter the tops while hot." */
 const BUTTERS_TOPS = recalled(
   /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$| (?:and|then) (?:serve|eat|enjoy)))/i,
@@ -208,7 +211,8 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
   const inside = drafts.filter((draft) => draft.kind === 'filling')
   // Where nobody says that anything is closed, a wash is named once the pieces are there all the same.
   const anyClosed = clauses.some(({ closed }) => closed)
-  for (const { text, closed: isClosed, about } of clauses) {
+  for (const { text: said, closed: isClosed, about } of clauses) {
+    const text = said.replace(THE_OTHER_EGG, 'an ')
     const closed = isClosed || (!anyClosed && WASHED.test(text))
     const wash = closed ? (BRUSHED.exec(text) ?? TOSSED.exec(text)) : null
     const onTop =

@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { eachOf, lineOf, read, recipe } from '../../test/readText'
+import { eachOf, lineOf, parts, read, recipe } from '../../test/readText'
 
 // What the words name and no list has: eggs that glaze, wrappers, fat poured over, and ways that are allowed instead.
+
+/** The foods of a filling of one row, each with its grams in whole numbers. */
+const inFilling = (row: string) =>
+  read(row, 'Fill. Bake 20 min.')
+    .parts.filter(({ kind }) => kind === 'filling')
+    .flatMap(({ lines }) => lines.map(({ foodId, grams }) => [foodId, grams && Math.round(grams)]))
 
 describe('what a step takes with its amount, and no line lists', () => {
   it.each<[string, string, number]>([
@@ -131,7 +137,7 @@ describe('counts and names', () => {
   it.each<[string, [string, number][]]>([
     ['Green chillies - 2 nos. chopped', [['green-chilli', 16]]],
     ['Onions - 3 nos. (medium, finely chopped)', [['onion', 330]]],
-  ])('%s', (line, foods) => expect(eachOf(line)).toEqual(foods))
+  ])('%s', (line, foods) => expect(inFilling(line)).toEqual(foods))
   it('work on a food, and more work behind it, is no ingredient', () => {
     const text =
       'Pasties: 500 g shortcrust, 300 g corned beef, 2 potatoes boiled, 1 onion. dice potatoes, mash in the corned beef & grated onion. roll pastry, cut 4 circles. fill fold crimp. gas 6 for 25 mins'
@@ -141,4 +147,51 @@ describe('counts and names', () => {
         .filter(({ grams }) => grams === null),
     ).toEqual([])
   })
+})
+
+describe('what the words round a list say', () => {
+  it.each<[string, (string | number | undefined)[][]]>([
+    ['10 quail eggs, one for each', [['quail-egg', 90]]],
+    ['5 hard boiled eggs, half for each', [['boiled-egg', 235]]],
+    ['12 cherries, one each', [['cherries', 96]]],
+    ['200 g feta - make that 250', [['feta', 250]]],
+    ['5 hard boiled quail eggs... make it 10, one for each', [['quail-egg-cooked', 85]]],
+  ])('how it is shared out is no more of it: %s', (line, foods) => expect(inFilling(line)).toEqual(foods))
+  it('one per bun, of ten that are there, are ten', () =>
+    expect(lineOf(read('10 quail eggs, one per bun', 'Fill. Steam 15 min.'), 'quail-egg')!.grams).toBe(90))
+  it.each([
+    'Pastry: your favourite double crust (I use 350g flour, 175g butter, 5 tbsp iced water)',
+    'Shortcrust (I make mine with 350g flour, 175g butter and 5 tbsp water)',
+  ])('a dough in brackets: %s', (row) =>
+    expect(
+      parts(`Pasties\n\n${row}\n\n700g pork mince\n1 onion\n\nFry the mince. Fill, fold. Bake 40 min 200C.`),
+    ).toEqual(['shell: plain-flour butter water', 'filling: minced-pork onion']),
+  )
+  it('both stand beside the dish, known or not', () =>
+    expect(
+      read('300 g beans\nPickled slaw and sour cream to serve', 'Fill. Bake 20 min.')
+        .parts.find(({ kind }) => kind === 'dip')!
+        .lines.map(({ foodId, raw }) => foodId ?? raw),
+    ).toEqual(['Pickled slaw, to serve', 'sour-cream']))
+  it('spinach that salt and hands wilt is not fried', () =>
+    expect(
+      read(
+        '250 g spinach\n1 red onion\n150 g feta',
+        'Sprinkle the onion and spinach with salt, rub until wilted, squeeze. Crumble in the feta. Fill, fold. Bake 20 min.',
+      ).parts[1]!.cookedBy,
+    ).toBe(null))
+  it('the egg on top is another one than that of the dough, and no minute of rising', () => {
+    const own = read(
+      '400 g mince',
+      'Fry the mince 10 minutes. Fill, fold over and seal, brush with the beaten egg, another one, and bake at 200 for 18 minutes.',
+      'Pies\nMakes 8',
+    )
+    expect(own.parts.find(({ kind }) => kind === 'finish')!.lines[0]!.foodId).toBe('egg')
+    expect(own.facts.map(({ kind }) => kind)).not.toContain('rise-minutes')
+  })
+  it('who posted it is no name', () =>
+    expect(
+      recipe('@ourkitchen LEEK POCKETS\n\n300 g flour\n160 ml water\n\n300 g leeks\n\nFill. Bake 20 min.')
+        .title,
+    ).toBe('LEEK POCKETS'))
 })

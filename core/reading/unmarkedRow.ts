@@ -26,6 +26,8 @@ const isBare = (food: Food): boolean =>
 /** "2 cloves garlic salt", "1 green chilli salt": no salted spice is counted. */
 export const COUNTED_AND_SALT =
   /^(?!.*\b(?:g|gm|oz|tsp|tbsp|teaspoons?|tablespoons?|pinch)\b).*\b(?:garlic|onions?|celery|chill?i(?:e?s)?) salt$/i
+const SPOON_AT_END =
+  /\s(?:half an?|an?|one|two|three|[\d½¼¾⅓⅔][\d./]*)\s(?:tsps?|tbsps?|teaspoons?|tablespoons?|pinch|cups?)$/i
 const MAX_WORDS = 70
 const MAX_PIECE_WORDS = 9
 const MAX_BARE_WORDS = 3
@@ -103,6 +105,8 @@ function cutRow({ words, begins, foods }: UnmarkedRow, amounts: 'in front' | 'be
     if (amounts === 'behind' && !begins[from] && AMOUNT_BEHIND.test(own)) return isMeasured(own, foods)
     if (amounts === 'behind' && /^[\d½¼¾]/.test(own)) return false
     if (NO_END.test(words[to - 1]!)) return false
+    // "Two cloves garlic salt half a tsp cumin": the spoon is of what follows it.
+    if (amounts === 'in front' && begins[from] && SPOON_AT_END.test(own)) return false
     return (begins[from] ? isMeasured : isNamedBare)(own, foods)
   }
   // The fewest pieces from each word to the end, and where the first of them ends.
