@@ -77,7 +77,7 @@ const ARROW = new RegExp(
 )
 /** "Line 6 individual tins": each tin is a piece. */
 const TINS =
-  /\b(?:line|fill|into|in|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:[a-zß-öø-ɏ]+[- ]?){0,3}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/i
+  /\b(?:line|fill|into|in|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:[a-zß-öø-ɏ]+[- ]?){0,5}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/i
 const LINES_TRAY = recalled(
   /\bline (?:a|an|the|your) (?:[a-zß-öø-ɏ\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/i,
 )

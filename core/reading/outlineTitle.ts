@@ -57,6 +57,8 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     out.title = out.title.slice(0, open.index)
     if (open[1]!.trim()) out.remarks.push({ text: open[1]!.trim(), at: -1 })
   }
+  if (FOR_ONE.test(out.title) && !out.counts.some(({ servings }) => servings))
+    out.counts.push({ pieces: null, servings: 1, perServing: null, text: told || out.title })
   // What was said round the name is kept as it was said.
   if (told.length > out.title.length + TALK_KEPT) out.remarks.push({ text: told, at: -1 })
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
@@ -98,6 +100,8 @@ const COUNTED_DISH = new RegExp(
   String.raw`\b(?:for|makes?|get) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}?${PIECES} (?:with|of) (?!the\b|dough\b|filling\b|\d)[a-zß-öø-ɏ]+(?: (?:and|&) [a-zß-öø-ɏ]+)?)`,
   'i',
 )
+/** Who cooks for one eats alone. */
+const FOR_ONE = /\bfor (?:one|1|me|myself)$/i
 const COUNT_AND_NAME =
   /^(?:about |around |some |roughly )?(\d{1,3}) ((?!(?:ingredients?|minutes?|steps?|layers?|cheeses?)\b)[a-zß-öø-ɏ][a-zß-öø-ɏ' -]{2,40})$/i
 const FOR_SO_MANY =
@@ -168,7 +172,9 @@ export function behindName(state: OutlineState, row: Row, whole: string): string
   const listAt = titleEnd(text)
   if (listAt === null) return text
   if (listAt < text.length) {
-    out.title = text.slice(0, listAt).replace(/[\s,.:;–-]+$/, '')
+    const name = text.slice(0, listAt).replace(/[\s,.:;–-]+$/, '')
+    // "Quick pockets for one: 1 tortilla, 2 eggs, …".
+    out.title = countedTitle(out, name) ? withoutYields(name) : name
     state.is(row, 'title')
     for (const sentence of sentencesOf(text.slice(listAt).replace(/^[\s,.:;–-]+/, '')))
       readSentence(state, row, sentence)

@@ -8,7 +8,7 @@ import { amountsByMethod } from './amountsByMethod'
 import { brushByMethod, leaveInFilling } from './byMethod'
 import { washBesideSheet } from './sheetWash'
 import { isCookedMince } from './foodOfLine'
-import { fillWithScrambled } from './scrambled'
+import { areScrambled, fillWithScrambled } from './scrambled'
 import { goesInside, pourBlocksOver, standsBeside } from './servedWith'
 import { tellUnlistedSeasoning } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
@@ -278,7 +278,10 @@ function partsOf(
       const componentId = component ? (ids.get(component) ?? null) : null
       // What the line says of it holds where the method says nothing: "1 onion, fried".
       const told = cooked?.byLine.get(item) ?? null
-      const said = cooked && (!cooked.cookedBy || told === 'raw') ? preparedBy(item) : null
+      const said =
+        cooked && (!cooked.cookedBy || told === 'raw')
+          ? (preparedBy(item) ?? (told === null && areScrambled(item, clauses) ? 'fry' : null))
+          : null
       return { ...item.line, componentId, cookedBy: said ?? told }
     }
     const part = newPart({

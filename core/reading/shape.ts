@@ -314,9 +314,14 @@ const WOUND = /\b(?:spiral|coil(?:ed)?|snail)\b/i
 /** Where the name of the dish ends, and what it comes with begins. */
 const OWN_ENDS = /\s+(?:with|in|from|for|using|made (?:with|from|of)|out of)\s+|\s*[(,:]|\s+[-–—]\s+/i
 
+const EITHER_SHAPE =
+  /\b(half[- ]moons?|triangles?|squares?|parcels?|crescents?) or (?:an? |into )?(?:half[- ]moons?|triangles?|squares?|parcels?|crescents?)\b/gi
 function findShape(title: string, steps: string, said: string): Shape | null {
   // "8 rectangles (2 triangles each)": what they are put together from.
-  const method = steps.replace(/\(\d triangles? each\)/gi, '')
+  const method = steps
+    .replace(/\(\d triangles? each\)/gi, '')
+    // "Fold to half moons or triangles": the one that is named first.
+    .replace(EITHER_SHAPE, '$1')
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.
   const front = title.split(OWN_ENDS)[0]!
   // "Spread (chocolate) crescent rolls": what is called a shape may stand behind the bracket.

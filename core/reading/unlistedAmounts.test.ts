@@ -195,3 +195,47 @@ describe('what the words round a list say', () => {
         .title,
     ).toBe('LEEK POCKETS'))
 })
+
+describe('the egg of the dough and that of the wash', () => {
+  it('stays in the dough where a yolk is listed as the wash', () => {
+    const own = recipe(
+      'Piroshki\n\nDOUGH:\n1 cup milk\n1 egg\n3 1/2 cups flour\n\nFILLING:\n1.5 lb cabbage\n\nEGG WASH:\n1 egg yolk + 1 tbsp milk\n\nMix, add the rest, knead. Divide into 20 balls, fill, pinch closed. Brush with egg wash. Bake at 375°F for 18 min.',
+    )
+    expect(own.parts.find(({ kind }) => kind === 'shell')!.lines.map(({ foodId }) => foodId)).toContain('egg')
+    expect(own.parts.find(({ kind }) => kind === 'finish')!.lines.map(({ foodId }) => foodId)).toEqual([
+      'egg-yolk',
+      'milk',
+    ])
+  })
+  it('is fried where the method scrambles it, whatever else is done in one breath', () =>
+    expect(
+      lineOf(
+        recipe(
+          'Quick pockets for one: 1 tortilla, 2 eggs, 30g cheddar. Scramble eggs, put it all on the tortilla, fold in 4 corners, flip in a hot pan, 2 min per side.',
+        ),
+        'egg',
+      )!.cookedBy,
+    ).toBe('fry'))
+})
+
+describe('what is counted by its tins, and who eats alone', () => {
+  const PIES = 'Dough\n250 g flour\n120 g butter\n60 ml water\n\nFilling\n300 g mince'
+  it('one pie for each tin, however the tins are called', () =>
+    expect(
+      recipe(
+        `Pies\n\n${PIES}\n\nLine 6 greased muffin-size pie tins with pastry, fill, top with lids. Bake 25 min at 190C.`,
+      ).pieces,
+    ).toBe(6))
+  it('pockets for one serve one', () =>
+    expect(
+      recipe(
+        'Quick pockets for one: 1 tortilla, 2 eggs, 30g cheddar. Fill, fold, flip in a dry pan, 2 min per side.',
+      ),
+    ).toMatchObject({ servings: 1, servingsStated: true }))
+  it('of two shapes that are allowed the first is meant', () =>
+    expect(
+      recipe(
+        `Puffs\n\n500 g puff pastry\n220 g ham\n\nCut 16 8cm circles. Fill, fold to half moon or triangle. Bake 200C 22 mins.`,
+      ).shape,
+    ).toBe('half-moon'))
+})
