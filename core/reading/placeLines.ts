@@ -21,6 +21,7 @@ import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
 import { readerFor } from './kitchens'
 import { limit, type ReadIngredient } from './readIngredient'
+import { moveSaidFor } from './saidForPart'
 import { startsLikeStep } from './stepWords'
 
 /** Flour for dusting is no filling's: where the dough is bought it is the board's all the same. */
@@ -372,6 +373,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     drafts,
     notes,
   )
+  moveSaidFor(drafts)
   headMadeHere(drafts)
   leaveBoughtAlone(drafts)
   fillBehindDough(drafts, notes)

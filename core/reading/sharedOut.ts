@@ -49,8 +49,11 @@ const HALF_FOR = new RegExp(
   String.raw`^(${AMOUNT})\s*([a-zß-öø-ɏ][a-zß-öø-ɏ' -]{1,40}?)\s*\((?:[^()]*,\s*|half (?:in|for|into) (?:the )?[a-zß-öø-ɏ]+,?\s+(?:and\s+)?(?:the other\s+)?)?half (?:of (?:it|them) )?((?:for|to) (?:the )?(?:glaz|brush|wash|top)[a-zß-öø-ɏ]*)\)$`,
   'i',
 )
+/** "6 eggs (4 hard-boiled, 2 raw)": how each share goes in. */
+const AS_IT_IS =
+  '(?:hard[- ]?|soft[- ]?)?boiled(?: and [a-zß-öø-ɏ]+)?|raw|whole|beaten|separated|cooked|toasted|melted|left whole|inside|on the inside'
 const SHARE = new RegExp(
-  String.raw`^(?:use )?(half|the (?:other|rest|remaining)(?: (?:one|half|of it))?|another|rest|${NUMBER})\s*(${UNIT_PATTERN})?\s*(?:of (?:it|them|which) )?(?:is |are )?(${PURPOSE})$`,
+  String.raw`^(?:use )?(half|the (?:other|rest|remaining)(?: (?:one|half|of it))?|another|rest|${NUMBER})\s*(${UNIT_PATTERN})?\s*(?:of (?:it|them|which) )?(?:is |are )?(${PURPOSE}|(?:on|over) (?:the )?tops?|${AS_IT_IS})$`,
   'i',
 )
 
@@ -163,7 +166,11 @@ function sharesOf(sum: number, unit: string, food: string, said: string): string
  */
 export function sharedOut(raw: string): string[] | null {
   // "Eggs: 2 (one for the filling, one for the glaze)".
-  const text = raw.trim().replace(NAME_AND_NUMBER, '$2 $1 ')
+  const text = raw
+    .trim()
+    .replace(NAME_AND_NUMBER, '$2 $1 ')
+    // "100 g cheese, divided (80 g in the filling, 20 g on top)".
+    .replace(/,? divided(?=\s*(?:[:–-]|,|\())/i, '')
   if (text.length > 160 || !/\band\b|\bplus\b|[+&,;(/]|\bmix|\bhalf\b/i.test(text)) return null
   const twice = TWICE.exec(text)
   if (twice) {

@@ -211,8 +211,8 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
   const inside = drafts.filter((draft) => draft.kind === 'filling')
   // Where nobody says that anything is closed, a wash is named once the pieces are there all the same.
   const anyClosed = clauses.some(({ closed }) => closed)
-  for (const { text: said, closed: isClosed, about } of clauses) {
-    const text = said.replace(THE_OTHER_EGG, 'an ')
+  for (const { text: clause, closed: isClosed, about } of clauses) {
+    const text = clause.replace(THE_OTHER_EGG, 'an ')
     const closed = isClosed || (!anyClosed && WASHED.test(text))
     const wash = closed ? (BRUSHED.exec(text) ?? TOSSED.exec(text)) : null
     const onTop =

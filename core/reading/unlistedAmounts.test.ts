@@ -239,3 +239,27 @@ describe('what is counted by its tins, and who eats alone', () => {
       ).shape,
     ).toBe('half-moon'))
 })
+
+describe('one line whose shares go to several places', () => {
+  it.each<[string, (string | number)[][]]>([
+    [
+      '6 eggs (4 hard-boiled, 2 raw)',
+      [
+        ['boiled-egg', 188],
+        ['egg', 100],
+      ],
+    ],
+    ['100 g cheddar, divided (80 g in the filling, 20 g on top)', [['cheddar', 80]]],
+    ['150 g cheddar (100 g inside, 50 g on top)', [['cheddar', 100]]],
+  ])('%s', (line, foods) => expect(inFilling(`300 g leeks\n${line}`).slice(1)).toEqual(foods))
+  it('what is said to be for the dough goes there, and the water of a gourd takes no gourd with it', () => {
+    const own = read(
+      '6 eggs (4 hard-boiled, 2 for the dough)\n200 g bottle gourd (squeezed, save the water for dough)',
+      'Fill. Bake 20 min.',
+    )
+    const idsOf = (kind: string) =>
+      own.parts.find((part) => part.kind === kind)!.lines.map(({ foodId }) => foodId)
+    expect(idsOf('shell')).toEqual(['plain-flour', 'water', 'egg'])
+    expect(idsOf('filling')).toEqual(['boiled-egg', 'bottle-gourd'])
+  })
+})
