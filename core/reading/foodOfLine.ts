@@ -361,5 +361,6 @@ export const isCookedMince = ({ measures, prep }: ReadLine, food: Food): boolean
   food.state === 'raw' &&
   food.group === 'minced-meat' &&
   BOUGHT_BY.test(measures[0]?.[0]?.unitId ?? '') &&
-  // "Minced beef, cooked", and no word more, is what the larder calls the cooked one.
+  // "Minced beef, cooked" is what the larder calls the cooked one, whatever follows it.
+  !prep.some((word) => /^cooked$/i.test(word)) &&
   prep.some((word) => /^cooked\s*(?:,|\band|&|until|till|through|then|in|with)\s/i.test(word))
