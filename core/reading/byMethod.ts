@@ -67,7 +67,7 @@ const MOST_CRUMBS_GRAMS = 40
 const ONE_EGG_GRAMS = 60
 
 const EGG_WORDS: Readonly<Record<string, string>> = {
-  egg: '\\beggs?\\b',
+  egg: '\\beggs?\\b(?![ -]?wash)',
   'egg-yolk': '\\byolks?\\b',
   'egg-white': '\\bwhites?\\b',
 }
@@ -233,9 +233,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
       const own = new RegExp(EGG_WORDS[food.group] ?? '', 'i')
       // The egg that is listed for the brush is the one that is meant, unless a yolk or white is named.
       const isListed = food.group.startsWith('egg') && [...finished].some((group) => group?.startsWith('egg'))
-      // "Egg wash" names what is listed as such.
-      if (isListed && !brushing.some(({ text }) => own.test(text.replace(/\begg[ -]?wash\b/gi, ' '))))
-        continue
+      if (isListed && !brushing.some(({ text }) => own.test(text))) continue
       // "Sprinkle with sugar" where the list has no other than demerara.
       const isOnlySugar =
         food.group === 'sweetener' && drafts.flatMap(({ lines }) => lines).filter(isSugar).length === 1

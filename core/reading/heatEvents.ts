@@ -5,6 +5,7 @@ import { remember } from './remember'
 import { heatIn, temperatureIn } from './temperature'
 import { withoutUnitDots } from './sentenceEnds'
 import { isHeatLine, exactMinutes, timesIn } from './time'
+import { OVEN_BY_HEAT } from './heatWords'
 
 type Seen = CookingWay | 'fry' | 'cook'
 
@@ -116,6 +117,7 @@ const CORE =
 export const IF_LIKED =
   /(?:[,;(]|\band\b|^)\s*(?:and )?(?:then )?(?:optional(?:ly)?[:,]? )?((?:pan[- ]?|deep[- ]?|shallow[- ]?)?(?:fry|brown|crisp|toast|grill|broil|bake|steam|boil|griddle)\b[^.;()]*?)\s*\(?\b(?:if (?:you(?:['’]d)? )?(?:like|liked|want|wanted|wish|wished|fancy|desired|prefer)\b|optional(?:ly)?\b)\)?[^.;]*\.?$|^\W*optional(?:ly)?[:,]? (?:then )?((?:fry|brown|crisp|toast|grill|broil|bake|steam|boil|griddle)\b.*)$/i
 
+const OR_AN_OVEN = new RegExp(String.raw`(?<=\d ?min[^.;]{0,40}),?\s+or ${OVEN_BY_HEAT}\b.*$`, 'i')
 /** What a clause says of heat: without what heats no piece, and with its minutes spelt out. */
 const heatSaid = (said: string): string =>
   withoutUnitDots(withoutVents(said))
@@ -151,10 +153,7 @@ const heatSaid = (said: string): string =>
     .replace(/,?\s+but (?:you|one|i) (?:can|could|may) (?:also )?(?:do|bake|fry|steam|cook|make)\b.*$/i, '')
     .replace(/(?<=\d{3}[^.;]{0,30})\s(?:\/|or)\s(?:in (?:an? |the )?)?air[- ]?fryer\b.*$/i, '')
     // "Dry pan 3 min each side, or a 250 °C oven 6 min" allows either.
-    .replace(
-      /(?<=\d ?min[^.;]{0,40}),?\s+or (?:(?:in|use) )?(?:an? |the )?(?:very )?(?:hot )?(?:\d{3} ?°? ?[cf]? ?)(?:hot )?oven\b.*$/i,
-      '',
-    )
+    .replace(OR_AN_OVEN, '')
     // "Air fryer 165 °C 12 min (oven 190 °C 18 min)": the bracket allows another way.
     .replace(
       /(?<=\d[^()]*)\((?:or )?(?:in (?:an? |the )?)?(?:conventional |fan )?(?:oven|air[- ]?fryer|bake)\b[^()]*\)/i,

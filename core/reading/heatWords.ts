@@ -31,8 +31,13 @@ export const AFTER_SO_LONG = recalled(
   /^\W*after (?:the first |about |around )*(\d[^,;]{0,14}?min\w*|half an hour|an hour),? (?=[^.;]{0,30}\b(?:turn|drop|reduce|lower|take)\b)/i,
 )
 
+/** "In a 250 °C oven", "a very hot 250C oven": an oven by its heat, behind "or". */
+export const OVEN_BY_HEAT = String.raw`(?:(?:in|use) )?(?:an? |the )?(?:very )?(?:hot )?\d{3} ?°? ?[cf]? ?(?:hot )?oven`
 export const ANOTHER_WAY = recalled(
-  /(?:\b(?:or|alternatively,?(?: you can)?)|\s\/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil)|(?:in (?:the |an? )?)?(?:oven|air[- ]?fryer)(?=[^.]{1,12}\d)|(?:in an? |an? )?(?:very )?(?:hot )?\d{3} ?°?(?: ?[cf] )? ?(?:hot )?oven)\b(?:\([^().]{0,40}\)|[^.()]){0,60}/i,
+  new RegExp(
+    String.raw`(?:\b(?:or|alternatively,?(?: you can)?)|\s/) ((?:deep|shallow|air|pan)?[- ]?(?:fry|bake|steam|boil)|(?:in (?:the |an? )?)?(?:oven|air[- ]?fryer)(?=[^.]{1,12}\d)|${OVEN_BY_HEAT})\b(?:\([^().]{0,40}\)|[^.()]){0,60}`,
+    'i',
+  ),
 )
 export const OR_BEHIND = /\bor\W*$/i
 export const PREHEATS =

@@ -9,6 +9,7 @@ import { NUMBER_PATTERN } from './readNumber'
 import { PIECES, readYields } from './servings'
 import { startsLikeStep } from './stepWords'
 import { UNIT_PATTERN } from './units'
+import { capital } from './talk'
 
 // "Dough: 300 g flour, 3 g salt": headings that have their list behind them on the same row.
 
@@ -64,7 +65,7 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   if (made && made[2]!.split(',').length > 2)
     return {
       kind: kindOf(made[1]!)!,
-      name: made[1]!.charAt(0).toUpperCase() + made[1]!.slice(1),
+      name: capital(made[1]!),
       rest: made[2]!,
       pieces: null,
     }

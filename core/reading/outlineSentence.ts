@@ -25,6 +25,7 @@ import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { foodsTold } from './toldFoods'
+import { capital } from './talk'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
 const METHOD_WORDS = recalled(
@@ -187,7 +188,7 @@ function readText(state: OutlineState, row: Row, text: string): void {
     // "12 pork buns" above everything is what the recipe is called.
     const named = text.replace(COUNT_IN_FRONT, '')
     if (named !== text && state.mode === 'start' && !out.title && !out.sections.length && wordsOf(named) >= 2)
-      out.title = named.charAt(0).toUpperCase() + named.slice(1)
+      out.title = capital(named)
     if (saysMore(found.rest)) {
       if (wordsOf(found.rest) > 2 && isStep(found.rest, foods)) state.step(row, text)
       else state.remark(row, text)

@@ -8,7 +8,7 @@ import { boastOf } from './page'
 import { withDigits } from './readNumber'
 import { inlineList, isStep, matchedIngredient, titleEnd, wordsOf } from './rows'
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
-import { spokenName, withoutTalk } from './talk'
+import { capital, spokenName, withoutTalk } from './talk'
 import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
 
@@ -57,20 +57,15 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     out.title = out.title.slice(0, open.index)
     if (open[1]!.trim()) out.remarks.push({ text: open[1]!.trim(), at: -1 })
   }
-  if (FOR_ONE.test(out.title) && !out.counts.some(({ servings }) => servings))
-    out.counts.push({ pieces: null, servings: 1, perServing: null, text: told || out.title })
   // What was said round the name is kept as it was said.
   if (told.length > out.title.length + TALK_KEPT) out.remarks.push({ text: told, at: -1 })
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
   if (!out.title) out.title = spokenName(opening, (name) => endsInDish(name) && !isStep(name, foods)) ?? ''
-  // "For 20 manti you need": so many of what is named.
-  const counted = COUNT_AND_NAME.exec(out.title)
-  if (counted && endsInDish(counted[2]!)) {
-    out.counts.push({ pieces: Number(counted[1]), servings: null, perServing: null, text: told || opening })
-    out.title = capital(counted[2]!)
-  }
+  // "For 20 manti you need", "Quick pockets for one": what is named in passing may be counted as well.
+  if (COUNTS.test(out.title) && (out.counts.length > 0 || countedTitle(out, out.title)))
+    out.title = capital(withoutYields(out.title).replace(LEADING_NUMBER, ''))
   // "Hand pies with beetroot."
   const own = first?.split(/\s+(?:with|of|in)\s+/i)[0] ?? ''
   if (!out.title && first && wordsOf(first) <= 7 && PIECE_NAME.test(own) && !isStep(first, foods))
@@ -100,13 +95,13 @@ const COUNTED_DISH = new RegExp(
   String.raw`\b(?:for|makes?|get) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}?${PIECES} (?:with|of) (?!the\b|dough\b|filling\b|\d)[a-zß-öø-ɏ]+(?: (?:and|&) [a-zß-öø-ɏ]+)?)`,
   'i',
 )
-/** Who cooks for one eats alone. */
-const FOR_ONE = /\bfor (?:one|1|me|myself)$/i
-const COUNT_AND_NAME =
-  /^(?:about |around |some |roughly )?(\d{1,3}) ((?!(?:ingredients?|minutes?|steps?|layers?|cheeses?)\b)[a-zß-öø-ɏ][a-zß-öø-ɏ' -]{2,40})$/i
+const COUNTS = new RegExp(
+  String.raw`^(?:about |around |some )?\d{1,3} (?:[a-zß-öø-ɏ]+ ){0,3}?${PIECES}$|\bfor (?:one|two|three|four|\d{1,2})$`,
+  'i',
+)
+const LEADING_NUMBER = /^(?:about |around |some )?\d{1,3} /i
 const FOR_SO_MANY =
   /^\W*(?:you need )?(?:for|to make|makes) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}(?!pieces|people|servings|ingredient)[a-zß-öø-ɏ]{4,})\W*$/i
-const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
 /** Dishes that are made in more than one shape. */
 const DISH_NAME = /\b(?:b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?)$/i
 /** Whether a name ends in what a filled dough is called. */
@@ -172,9 +167,7 @@ export function behindName(state: OutlineState, row: Row, whole: string): string
   const listAt = titleEnd(text)
   if (listAt === null) return text
   if (listAt < text.length) {
-    const name = text.slice(0, listAt).replace(/[\s,.:;–-]+$/, '')
-    // "Quick pockets for one: 1 tortilla, 2 eggs, …".
-    out.title = countedTitle(out, name) ? withoutYields(name) : name
+    out.title = text.slice(0, listAt).replace(/[\s,.:;–-]+$/, '')
     state.is(row, 'title')
     for (const sentence of sentencesOf(text.slice(listAt).replace(/^[\s,.:;–-]+/, '')))
       readSentence(state, row, sentence)

@@ -10,7 +10,7 @@ import { washBesideSheet } from './sheetWash'
 import { isCookedMince } from './foodOfLine'
 import { areScrambled, fillWithScrambled } from './scrambled'
 import { goesInside, pourBlocksOver, standsBeside } from './servedWith'
-import { tellUnlistedSeasoning } from './seasonedByMethod'
+import { tellUnlisted } from './seasonedByMethod'
 import { addUnlisted } from './unlisted'
 import { addWrappersNamed } from './wrappersNamed'
 import { tossedIn } from './components'
@@ -135,7 +135,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   goesInside(drafts, clauses)
   addWrappersNamed(drafts, text, counted.pieces, foods, notes)
   addUnlisted(drafts, clauses, counted.pieces, foods)
-  tellUnlistedSeasoning(drafts, clauses, foods, notes)
+  tellUnlisted(drafts, clauses, foods, notes)
   fillToFeel(drafts, clauses, cooking.way, shape ?? 'half-moon', foods, notes)
   markScalded(drafts, clauses)
   amountsByMethod(drafts, clauses, foods)

@@ -3,13 +3,14 @@ import type { OutlineStep } from './outlineState'
 import type { ReadIngredient } from './readIngredient'
 
 const SCRAMBLES = /\bscrambl\w*\b[^.;]*\b(?:eggs?|whites?)\b|\b(?:eggs?|whites?)\b[^.;]{0,30}\bscrambl/i
+const IN_DOUGH = /\b(?:dough|pastry|knead|crust)\b[^.;]*\b(?:eggs?|whites?|yolks?)\b/i
+
 /** Whether a line is of raw eggs that the method scrambles, whatever else is done in one breath. */
 export const areScrambled = (
   { food }: Pick<ReadIngredient, 'food'>,
   clauses: readonly { text: string }[],
 ): boolean =>
   /^(?:egg|egg-white)$/.test(food?.group ?? '') && clauses.some(({ text }) => SCRAMBLES.test(text))
-const IN_DOUGH = /\b(?:dough|pastry|knead|crust)\b[^.;]*\b(?:eggs?|whites?|yolks?)\b/i
 
 /**
  * Eggs that the method scrambles go in, though they stand among a dough's lines and no heading parts them.

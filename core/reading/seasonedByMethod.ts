@@ -44,7 +44,8 @@ export interface AmountSaid {
 
 /** The foods that a sentence gives an amount of: "½ tsp of turmeric", "2 tbsp of the oil". */
 export const amountsSaid: (text: string, foods: Foods) => readonly AmountSaid[] = rememberWith(
-  (text, foods) => [...text.matchAll(MENTION)].flatMap((said) => foodBehind(said, foods)),
+  (text, foods) =>
+    [...text.matchAll(MENTION)].flatMap(([, amount, words]) => foodBehind(amount!, words!, foods)),
 )
 /** "Serve with warm marinara (1/2 cup)": the amount stands in brackets behind. */
 const SERVED_BEHIND = new RegExp(
@@ -67,33 +68,33 @@ const addedIn: (text: string, foods: Foods) => readonly AmountSaid[] = rememberW
       BY_THE_SPOON.test(food.group) ||
       (!NOT_MISSED.test(food.group) && ADDS_NEW.test(text) && !BY_ITS_CLASS.test(name)),
   ),
-  ...[...text.matchAll(SERVED_BEHIND)].flatMap(([whole, name, amount]) =>
-    foodBehind([whole, amount!, name!], foods),
-  ),
-  ...(ADDS_NEW.test(text) ? [...text.matchAll(EGGS)].flatMap((said) => foodBehind(said, foods)) : []),
+  ...[...text.matchAll(SERVED_BEHIND)].flatMap(([, name, amount]) => foodBehind(amount!, name!, foods)),
+  ...(ADDS_NEW.test(text)
+    ? [...text.matchAll(EGGS)].flatMap(([, amount, words]) => foodBehind(amount!, words!, foods))
+    : []),
   ...[...text.matchAll(BY_HAND)]
-    .flatMap((said) => foodBehind(said, foods))
+    .flatMap(([, amount, words]) => foodBehind(amount!, words!, foods))
     .filter(({ food }) => isByHand(food)),
 ])
 
 /** The food that stands behind an amount; none where the larder has none of that name. */
-function foodBehind([, amount, words]: ArrayLike<string> & Iterable<string>, foods: Foods): AmountSaid[] {
+function foodBehind(amount: string, words: string, foods: Foods): AmountSaid[] {
   // "1 tbsp stuffing" is none to serve beside a roast.
-  if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words!)) return []
-  const parts = words!.trim().split(/\s+/)
+  if (/^(?:stuffing|filling|mixture|dough|batter|paste)\b/i.test(words)) return []
+  const parts = words.trim().split(/\s+/)
   for (let length = parts.length; length > 0; length--) {
     const name = parts.slice(0, length).join(' ')
     const match = name.length > 2 ? matchFood(name, foods) : null
-    if (match?.how === 'exact') return [{ amount: amount!.trim(), name, food: match.food }]
+    if (match?.how === 'exact') return [{ amount: amount.trim(), name, food: match.food }]
   }
   return []
 }
 
 /**
- * Says what the method seasons with though no line lists it: no line is made of a step, and what is not counted is not
+ * Says what the method adds with an amount, or seasons with, though no line lists it: no line is made of a step, and what is not counted is not
  * passed over in silence.
  */
-export function tellUnlistedSeasoning(
+export function tellUnlisted(
   drafts: readonly Draft[],
   clauses: readonly Clause[],
   foods: Foods,

@@ -1,5 +1,6 @@
 import { withPlainHalves } from './amountsSpelt'
 import { remember } from './remember'
+import { capital } from './talk'
 
 // Characters and spellings that say the same are made one before anything is read.
 
@@ -106,11 +107,7 @@ const SELF_RAISING = /\bself[- ](?:rasing|raisng|raiseing|risen)\b/gi
 
 /** As `word` is written: "Fluor" is "Flour", "PEPER" is "PEPPER". */
 const inItsCase = (meant: string, word: string): string =>
-  word === word.toUpperCase()
-    ? meant.toUpperCase()
-    : /^\p{Lu}/u.test(word)
-      ? meant.charAt(0).toUpperCase() + meant.slice(1)
-      : meant
+  word === word.toUpperCase() ? meant.toUpperCase() : /^\p{Lu}/u.test(word) ? capital(meant) : meant
 
 /** A line with characters that look alike made one, without what cannot be seen, in the usual spellings. */
 export const plainSpelling: (line: string) => string = remember(spelled)

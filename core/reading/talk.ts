@@ -46,7 +46,8 @@ const NEEDS =
 const NO_DISH =
   /\b(?:dough|filling|pastry|stuffing|wrappers?|skins?|sauce|dip|topping|glaze|crust|casing|base|ingredients|method)$|^(?:what|how|it|all|when|where|which|this|that|everything|one|lot|these.*|those.*|them.*|every .*|[a-zß-öø-ɏ]+ing|[a-zß-öø-ɏ])$/i
 
-const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
+/** A name as it begins a line. */
+export const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
 
 /** The first of the leads only greet or take a breath: behind them anything may follow. */
 const BREATHS = 3

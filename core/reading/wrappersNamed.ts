@@ -11,8 +11,12 @@ const CALLED =
 /** A skin that is no wrapper: "remove the skin", "potatoes in their skins". */
 const OF_A_FOOD = /\b(?:potato|chicken|fish|sausage|tomato|onion|salmon|lemon|remove|peel|their|its|off)\b/i
 
+/** By this share one maker's wrappers differ from another's. Common practice, no source. */
+const SPREAD = 0.2
+/** Words round a wrapper that say nothing of its kind. */
 const SAYS_NOTHING =
   /^(?:packs?|packets?|of|the|for|in|your|some|bought|shop|store|ready|made|frozen|round|square|about|approx|with|all|and|x)$/i
+/** Dishes whose own wrappers the larder has. */
 const OF_A_DISH = /\b(wonton|gyoza|mandu|spring roll|egg roll|empanada)s?\b/i
 
 /** The wrapper that a text names first; null where it names none that the larder has. */
@@ -69,8 +73,8 @@ export function addWrappersNamed(
     name: wrapper.name,
     foodId: wrapper.id,
     grams: each * pieces,
-    gramsLow: 0.8 * each * pieces,
-    gramsHigh: 1.2 * each * pieces,
+    gramsLow: (1 - SPREAD) * each * pieces,
+    gramsHigh: (1 + SPREAD) * each * pieces,
     notes: [
       {
         code: 'unlisted',
