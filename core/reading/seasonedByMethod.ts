@@ -103,10 +103,13 @@ export function tellUnlisted(
   const listed = drafts.flatMap(({ lines }) => lines)
   /** What is missing by what it is, and as it is said first. */
   const missing = new Map<string, string>()
-  for (const { text } of clauses)
+  for (const { text, about, closed } of clauses) {
+    // The egg that was counted as the wash is none that is stirred into the filling.
+    const isInside = !closed && about !== null && about !== 'pieces' && about.kind === 'filling'
+    const there = isInside ? listed.filter(({ line }) => line.raw !== '') : listed
     for (const { amount, food } of text.length > 400 ? [] : addedIn(text, foods))
       if (
-        !listed.some(
+        !there.some(
           (one) =>
             one.food?.id === food.id ||
             one.food?.kind === food.kind ||
@@ -119,6 +122,7 @@ export function tellUnlisted(
         )
       )
         missing.set(food.id, missing.get(food.id) ?? `${amount} ${food.name.toLowerCase()}`)
+  }
   const isSalted = listed.some(({ food }) => food?.group === 'salt')
   // "Season" where soy sauce is listed means that; "add salt" means salt.
   const isSauced = (about: Clause['about']) =>

@@ -29,6 +29,14 @@ describe('what a step takes with its amount, and no line lists', () => {
     const { notes } = read('300 g leeks', `Fill, fold, seal. Bake at 200C for 20 minutes. ${said}`)
     expect(notes.find(({ code }) => code === 'unlisted')?.text).toContain(missing)
   })
+  it('is said of an egg in the filling, though another one is counted as the wash', () => {
+    const own = read(
+      '300 g pork mince',
+      'Mix 1 egg into the filling. Fill, fold, seal. Brush with 1 beaten egg. Bake at 200C for 20 minutes.',
+    )
+    expect(own.notes.find(({ code }) => code === 'unlisted')?.text).toContain('1 egg')
+    expect(lineOf(own, 'egg')!.grams).toBe(50)
+  })
   it('is not said of what is listed, nor of a spoon of the meat for each', () => {
     const { notes } = read(
       '300 g minced beef\n1 egg',
