@@ -275,6 +275,28 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     to: (_, number, unit) => `${number} ${unit}`,
   },
   {
+    like: '2 onions about three hundred and fifty grams',
+    becomes: '2 onions about 350 grams',
+    pattern: rule(
+      String.raw`(about|around|roughly|say|(?:punnet|pack|packet|tub|bag|roll|block|tin|jar) (?:of )?[a-z]+(?: [a-z]+)??) ((?:[a-z]+[ -]){1,5}?)(${UNIT})`,
+    ),
+    to: (whole, about, number, unit) => {
+      const spelt = readNumber(number!.trim())
+      return spelt?.length === number!.trim().length ? `${about} ${spelt.low} ${unit}` : whole!
+    },
+  },
+  {
+    like: 'a roll of puff pastry the three hundred and twenty gram one',
+    becomes: 'a roll of puff pastry 320 g',
+    pattern: rule(
+      String.raw`the ((?:\d{2,4}|(?:[a-z]+[ -]){1,4}?[a-z]+)) ?(g|grams?|ml|mls?|mils?)[ -](?:ones?|packs?|packets?|kind|size)`,
+    ),
+    to: (whole, number) => {
+      const spelt = readNumber(number!)
+      return spelt?.length === number!.length ? `${spelt.low} g` : whole!
+    },
+  },
+  {
     like: 'milk c. 200 ml',
     becomes: 'milk about 200 ml',
     pattern: rule(
@@ -285,7 +307,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
 ]
 
 const MAY_HOLD =
-  /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|size|\binch|ounce|\b(?:that|which|it)(?:['’]s| is)\b|\bbox|\broll|\b(?:and a)\b|(?:tsp|tbsp|spoon)$/i
+  /[\d¼½¾⅓⅔⅛]|half|third|quarter|fourth|eighth|couple|fifty|hundred|size|\binch|ounce|\b(?:that|which|it)(?:['’]s| is)\b|\bbox|\broll|\b(?:and a)\b|(?:tsp|tbsp|spoon|bunch|handful|bag|head|punnet|packet)$/i
 
 /**
  * A line with its amounts in one form: "a cup and a half of milk", "quarter of a kilo", "200/250 g" become "1 1/2 cup

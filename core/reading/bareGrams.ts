@@ -72,3 +72,9 @@ export function withGrams(read: ReadLine, food: Food): ReadLine {
     each !== undefined && (term.high <= MAX_COUNTED || food.group === 'wrapper') && term.high * each <= 3000
   return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
 }
+
+/** "100 solid fat" of some make: what nobody knows is weighed too, where nobody counts out so many. Null where it may be counted. */
+export function gramsByNumber({ measures }: ReadLine): number | null {
+  const term = measures.length === 1 && measures[0]!.length === 1 ? measures[0]![0]! : null
+  return term && term.unitId === null && term.size === null && term.low > MAX_COUNTED ? term.low : null
+}

@@ -87,12 +87,13 @@ export const LAYS_IN_TRAY = recalled(
 )
 /** Two rounds make one piece. */
 export const PAIRS = recalled(
-  /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger|large)(?: (?:ones?|pieces?|sheets?|rectangles?|rounds?|squares?|half))?(?=\W*(?:$|[.,]))|\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+(?! sheets?| layers?| leaves)|half|rounds|circles|dis[ck]s)|\bin pairs\b|\bbetween two\b/i,
+  /\b(?:top|cover|lid)\b[^.]{0,30}\bwith (?:the )?(?:bigger|larger|large)(?: (?:ones?|pieces?|sheets?|rectangles?|rounds?|squares?|half))?(?=\W*(?:$|[.,]))|(?<!\bfold[^.]{0,40})\b(?:top|cover|lid)\b[^.]{0,20}\bwith (?:the )?(?:other|second|remaining) (?:\d+(?! sheets?| layers?| leaves)|half|rounds|circles|dis[ck]s)|\b(?:on|onto|over|fill) half\b[^.;]*\b(?:top|cover)(?: (?:them|each))? with the (?:rest|others)(?=\W*(?:$|[.,;]|and\b))|\bin pairs\b|\bbetween two\b/i,
 )
 /** "Filling on 4, lids on": the other four cover them. */
 const FILLS_SOME = recalled(
   /(?:\b(?:filling|mixture|mix|spoon\w*|divide\w*|put|place|(?:dis[ck]|slice|piece|ball|cube) of \w+)\b[^.;]{0,30}?\b(?:on|onto|over|between|among)|\bfill)\s+(?:the )?(half(?: of)?(?: (?:them|the))?|\d{1,2}|two|three|four|five|six)\b(?=[^.]*(?:,| and| then)[^.]*\b(?:lids?|cover|top (?:with|them|each)|remaining|other|lay the (?:rest|others)|the rest (?:on|over)))/i,
 )
+const FOLDED_OVER = recalled(/\bhalf\b[^.;]*\bfold(?:ed|ing)?\b(?! (?:the )?edges?\b)/i)
 /** "Heap fruit on 8", "cut slits in the other 8 and lay on top". */
 const ON_SO_MANY = recalled(/\b(?:on|onto|over) (?:the )?(\d{1,2})\b/i)
 const LAYS_OTHERS = recalled(/\b(?:other|remaining) (\d{1,2})\b[^]*\b(?:top|lids?|cover|over)\b/i)
@@ -339,7 +340,9 @@ export function byDividing(
     return { pieces: repeated, weight: 60, says: repeatSays }
   if (pieces === null) return null
   const half = pieces / 2
-  const isLidded = clauses.some(({ text }) => {
+  const isLidded = clauses.some(({ text, sentence }) => {
+    // "Spread filling on half, top with cheese, fold and crimp": each is folded, and none is a lid.
+    if (FOLDED_OVER.test(sentence)) return false
     const on = FILLS_SOME.exec(text)?.[1]
     const tops = FOR_TOPS.exec(text)?.[1]
     if ((tops !== undefined && Number(tops) === half) || FILLS_HALF.test(text)) return true
@@ -351,7 +354,7 @@ export function byDividing(
   const isTopped =
     others.some((many) => Number(many) === half) &&
     clauses.some(({ text }) => Number(ON_SO_MANY.exec(text)?.[1]) === half)
-  if (pieces % 2 === 0 && (isLidded || isTopped || clauses.some(({ text }) => PAIRS.test(text))))
+  if (pieces % 2 === 0 && (isLidded || isTopped || clauses.some(({ sentence }) => PAIRS.test(sentence))))
     pieces = half
   const perPiece = clauses.map(({ text }) => SO_MANY_EACH.exec(inNumbers(text))).find(Boolean)
   if (perPiece && pieces % Number(perPiece[1]) === 0) pieces /= Number(perPiece[1])

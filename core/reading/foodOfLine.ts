@@ -28,6 +28,8 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   if (!/^(?:vegetable|herb)$/.test(food.group) || !(term?.unitId === 'tsp' || isPinch || isGround))
     return null
   if (food.unitGrams.clove || food.unitGrams.inch) return null
+  // A green one is fresh, however little of it.
+  if (food.id === 'green-chilli' && /\bgreen\b|\bjalape/i.test(read.name)) return null
   // "1 tsp coriander" beside cumin is ground; "1 tsp coriander, chopped" is the leaf.
   if (
     read.prep.some((word) => !/crushed|ground|roasted|toasted|powdered|\bseeds?$|\bpowder$/i.test(word)) ||

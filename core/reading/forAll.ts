@@ -53,17 +53,21 @@ function holdsBefore(one: Listed, next: Listed, purpose: string, isAllOn: boolea
   const areStrewn = [one, next].every(({ match, text }) => isStrewn(match) && !readLine(text).measures.length)
   // "1 tbsp oil + extra for brushing": the rest of the line is not; of seeds without a number it is.
   if (next.joint === null || (/\b(?:extra|more)\b/i.test(next.text) && !areStrewn)) return false
-  if (!/^\s*[,;/]/.test(next.joint)) return true
+  // Spoken without a mark: what is said of the last is of the last.
+  if (!next.joint.trim()) return isAllOn || areStrewn
+  if (!/^\s*[,;/]/.test(next.joint)) {
+    // "100 ml of cream, thyme and an egg for the glaze": nobody glazes with thyme, or with so much cream.
+    return isAllOn || !GLAZES.test(purpose) || (isOnAPiece(one.match) && !isPoured(one))
+  }
   if (SERVES.test(purpose))
     return !readLine(one.text).measures.length || readLine(next.text).measures.length > 0
   if (!isAllOn) return areStrewn || (isEgg(one) && /milk|cream/.test(next.match?.food.group ?? ''))
   // A spoonful of water thins a wash; 100 ml of it went into the pot.
-  const { measures } = readLine(one.text)
-  return (
-    one.match!.food.group !== 'liquid' ||
-    !measures.some((sum) => sum.some(({ unitId }) => POURED.test(unitId ?? '')))
-  )
+  return one.match!.food.group !== 'liquid' || !isPoured(one)
 }
+const GLAZES = /\b(?:brush|glaz|wash)/i
+const isPoured = ({ text }: Listed): boolean =>
+  readLine(text).measures.some((sum) => sum.some(({ unitId }) => POURED.test(unitId ?? '')))
 const POURED = /^(?:ml|cl|dl|l|cup|metric-cup|fl-oz|pint|g|oz)$/
 
 /** The texts of a list, with what one of them says it is for on each before it that it holds for. */

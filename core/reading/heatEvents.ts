@@ -25,7 +25,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'brown-and-steam',
-    /\bpan[- ]steam|(?:\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b|\d ?min\w* in (?:the |a little |hot )?(?:oil|butter)\b|\b(?:pan|skillet|wok)\b[^.;]{0,24}\boil\b[^.;]{0,40}\d ?min)[^.]{0,90}(?<!boiling |salted )\b(?:water|stock|broth|milk)\b[^.]{0,60}\b(?:lid|cover|steam)/i,
+    /\bpan[- ]steam|(?:\b(?:fry|brown|sear|colou?r|crisp up|flat side|bottoms? (?:gets?|is|are|turns?|until|till)|cook (?:for )?\d+ min\w*)\b|\d ?min\w* in (?:the |a little |hot )?(?:oil|butter)\b|\b(?:pan|skillet|wok)\b[^.;]{0,24}\boil\b[^.;]{0,40}\d ?min|\boil in (?:a |the )?(?:hot |heavy |non-?stick )*(?:pan|skillet|wok)\b[^.;]{0,40}\d ?min)[^.]{0,90}(?<!boiling |salted )\b(?:water|stock|broth|milk)\b[^.]{0,60}\b(?:lid|cover|steam)/i,
   ],
   ['bake', /\bair[- ]?fr(?:y|ied|ying|yer)\b/i],
   [
@@ -34,11 +34,11 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'griddle',
-    /(?<=^\W*|,\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq|(?:sandwich|panini) press|(?:sandwich|toastie|panini|waffle) (?:maker|iron)|contact grill)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:[a-zß-öø-ɏ]+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/i,
+    /(?<=^\W*|[,:]\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq|(?:sandwich|panini) press|(?:sandwich|toastie|panini|waffle) (?:maker|iron)|contact grill)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:[a-zß-öø-ɏ]+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/i,
   ],
   [
     'steam',
-    /\bsteam(?:er|ed|ing)?\b|\b(?:add|pour(?: in)?|splash)\b[^.]{0,30}\b(?:water|stock|broth)\b[^.]{0,40}\b(?:lid|cover)|^\W*(?:a (?:good )?(?:splash|glass|cup) of|\d[\d./]* ?(?:ml|cups?|c|tbsp|tablespoons?)) (?:of )?(?:hot |boiling )?water\b[^.]{0,20}\b(?:lid|cover)|\bput in (?:the )?(?:dumplings|buns|pieces|noodles)\b[^.]{0,20}\blid on\b/i,
+    /\bsteam(?:er|ed|ing)?\b|\b(?:add|pour(?: in)?|splash)\b[^.]{0,30}\b(?:water|stock|broth)\b[^.]{0,40}\b(?:lid|cover)|^\W*(?:a (?:good )?(?:splash|glass|cup) of|\d[\d./]* ?(?:ml|cups?|c|tbsp|tablespoons?)) (?:of )?(?:hot |boiling )?water\b[^.]{0,20}\b(?:lid|cover)|^\W*(?:hot |boiling )?water,? (?:to (?:come|reach)|up to|in)\b[^.]{0,32}\b(?:lid|cover)|\bput in (?:the )?(?:dumplings|buns|pieces|noodles)\b[^.]{0,20}\blid on\b/i,
   ],
   [
     'boil',

@@ -221,7 +221,9 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
         : `bought ${name}${boughtSo && `, ${boughtSo}`}`,
       pieces: null,
     }
-  if (dash && !list) return null
+  // "To serve - fried onions & sour cream": foods, and nothing else.
+  const isNamed = (kind === 'dip' || kind === 'finish') && round.foods && namesFoods(rest, round.foods)
+  if (dash && !list && !isNamed) return null
   // "Filling 2: curd" over its lines names the filling.
   if (
     !list &&
@@ -246,16 +248,14 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
 
 const HEAT_OR_MINUTES = /^(?:about |for )?\d[\d–-]* ?(?:min|mins|minutes|hrs?|hours?)\b/i
 
+const namesFoods = (rest: string, foods: Foods): boolean =>
+  rest
+    .split(/,\s+|\s+(?:and|&|\+)\s+/)
+    .every((piece) => piece.split(' ').length <= 3 && matchFood(readLine(piece).name, foods)?.how === 'exact')
+
 /** "To cook: oil, water": the first may be a verb as well, and is a food among foods. */
 const areFoods = (rest: string, foods: Foods | undefined): boolean => {
-  const pieces = rest.split(/,\s+/)
-  return (
-    foods !== undefined &&
-    pieces.length > 1 &&
-    pieces.every(
-      (piece) => piece.split(' ').length <= 3 && matchFood(readLine(piece).name, foods)?.how === 'exact',
-    )
-  )
+  return foods !== undefined && /,\s/.test(rest) && namesFoods(rest, foods)
 }
 
 /** "Cherries – 500 g pitted, 4 tbsp sugar": the food that leads the list is named once. Its list, or null. */

@@ -45,7 +45,7 @@ export function leadsPart(
     !row.bullet && next === 'amount' && rows[index + 1]!.bullet && !STARTS_WITH_AMOUNT.test(text)
   const heading =
     first && !/:\s*-?$/.test(text)
-      ? usualHeading(row, next, foods)
+      ? usualHeading(row, next, next === 'amount' && !rows[index + 1]!.blankBefore, foods)
       : readHeading(text, {
           ...row,
           marked: row.marked || overBullets,

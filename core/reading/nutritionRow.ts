@@ -5,6 +5,9 @@ const NUTRITION_LINE =
 /** "18 g protein each": figures of a piece, said with the number in front. */
 const FIGURES_EACH =
   /^\W*(?:(?:about|around|approx\.?|roughly|only) )?(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per [a-zß-öø-ɏ]+)(?:\W*$|\s+[a-zß-öø-ɏ -]{3,40}\W*$)/i
+/** "24g protein | 310 kcal", "310 kcal / 24P / 30C / 8F": one of them is nothing that anybody buys. */
+const FIGURES_IN_FRONT =
+  /^(?=.*(?:protein|k?cals?\b|calories|\dp\b))\W*(?:(?:(?:about|around|approx\.?|roughly|only|~) ?)?\d[\d.]*\s*(?:g? ?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?|calories|[pcf])\b[\s,|/·•&-]*)+$/i
 /** "9 g net carbs": nobody buys them. */
 const NET_CARBS = /^\W*(?:about |approx\.? |~)?\d[\d.]*\s*g? net carbs?\b[^.]{0,30}\W*$/i
 const NUTRITION_START =
@@ -18,6 +21,12 @@ export const isMacros = (text: string): boolean => MACROS.test(text)
 
 /** A `line` of nutrients may also be an ingredient ("protein 30 g", "salt 5 g"); a `start` is none. */
 export function nutritionIn(text: string): 'line' | 'start' | null {
-  if (NUTRITION_LINE.test(text) || FIGURES_EACH.test(text) || NET_CARBS.test(text)) return 'line'
+  if (
+    NUTRITION_LINE.test(text) ||
+    FIGURES_EACH.test(text) ||
+    FIGURES_IN_FRONT.test(text) ||
+    NET_CARBS.test(text)
+  )
+    return 'line'
   return MACROS.test(text) || NUTRITION_START.test(text) ? 'start' : null
 }

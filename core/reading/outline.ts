@@ -86,7 +86,9 @@ function readLong(state: OutlineState, row: Row, text: string): void {
   if (state.mode === 'remarks') return state.remark(row, text)
   const sentences = text.length > MAX_TOLD_CHARACTERS ? [text] : sentencesOf(text)
   if (sentences.some((sentence) => sentence.length > MAX_ROW_CHARACTERS)) return state.step(row, text)
-  if (sentences.every((sentence) => !inlineList(sentence, state.foods))) {
+  const lists = (sentence: string): boolean =>
+    inlineList(sentence, state.foods) || listBehindLead(sentence, state.foods) !== null
+  if (!sentences.some(lists)) {
     state.step(row, text)
     for (const sentence of sentences) state.count(row, sentence)
     return

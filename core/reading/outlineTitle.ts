@@ -63,6 +63,10 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
   if (!out.title) out.title = spokenName(opening, (name) => endsInDish(name) && !isStep(name, foods)) ?? ''
+  // "Here's how we do cheese pide, for two: 250 g flour …".
+  const eaters = FOR_EATERS.exec(opening)?.[0]
+  if (eaters && told !== out.title && !out.counts.some(({ servings }) => servings))
+    countedTitle(out, out.title + eaters)
   // "For 20 manti you need", "Quick pockets for one": what is named in passing may be counted as well.
   if (COUNTS.test(out.title) && (out.counts.length > 0 || countedTitle(out, out.title)))
     out.title = capital(withoutYields(out.title).replace(LEADING_NUMBER, ''))
@@ -86,8 +90,13 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     )
     out.title = named.find((name) => PIECE_NAME.test(name) && !/\d|makes|serves|yield/i.test(name)) ?? ''
   }
+  // "Bun dough" over everything: it leads its lines, and is all that the text is called.
+  const opens = out.sections[0]?.heading?.name
+  if (!out.title && opens && /^(?!(?:for|to|the) ).* /i.test(opens) && rows[0]?.text.startsWith(opens))
+    out.title = capital(opens)
 }
 
+const FOR_EATERS = /(?<=^[^.:]{3,90}),? for (?:one|two|three|four|five|six|eight|\d{1,2})(?= ?:)/i
 /** So many characters of talk say more than a greeting. Our own choice. */
 const TALK_KEPT = 40
 const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'i')
@@ -137,6 +146,8 @@ export function namesDish({ out, mode, foods }: OutlineState, rows: readonly Row
   const [row, next] = [rows[index]!, rows[index + 1]]
   if (out.title || mode !== 'lines' || !row.blankBefore || (next && !next.blankBefore)) return false
   const name = withoutYields(row.text)
+    .replace(/[\s,;:–-]+$/, '')
+    .replace(/\s*\([^()\d]*\)$/, '')
   return (
     wordsOf(row.text) <= 8 &&
     !/^\W*\d/.test(name) &&

@@ -13,6 +13,13 @@ const HOLDS = String.raw`(?:about |around |roughly |approx\.? |~)?(?:${NUMBER_PA
 /** Wordings of packs, in the order in which they are brought to one form. */
 export const PACK_WORDINGS: readonly AmountWording[] = [
   {
+    like: 'chives, big bunch',
+    becomes: 'a big bunch chives',
+    pattern:
+      /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}?)(?:,|\s[–—-])\s*(?:an? )?((?:(?:big|large|small|good|generous|decent|nice|fat) )*)(bunch|handful|bag|head|punnet|packet)$/gi,
+    to: (_, name, size, what) => `a ${size}${what} ${name}`,
+  },
+  {
     like: '2 x 400 g chickpeas',
     becomes: '2 x 400 g tins chickpeas',
     pattern: new RegExp(String.raw`^(\d) ?[x×] ?(${TIN_GRAMS}) ?g (?=${TINNED})`, 'gi'),

@@ -16,7 +16,7 @@ export interface PastedLine {
 /** A longer line is no line of a recipe, and its spelling is left as it is. */
 const MAX_LINE_CHARACTERS = 4000
 
-const RULE = recalled(/^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2})$/)
+const RULE = recalled(/^(?:[\s\-=_*~·•.–—]{3,}|[–—-]{1,2}|[/\\]{1,3})$/)
 
 /** From so many lines on it can be told that a page puts an empty line below each of its lines. */
 const MIN_SPREAD_LINES = 8

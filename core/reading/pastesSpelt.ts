@@ -3,6 +3,12 @@
 const STARCH_IN_WATER =
   /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?[a-zß-öø-ɏ]+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/i
 
+const POUNDED = String.raw`((?:green |red |fresh )?chill?i(?:e?s)?|ginger|garlic)`
+const POUNDED_WITH = '(?:,? (?:and|&) |[ ,/-]+)'
+const CHILLI_PASTE = new RegExp(
+  String.raw`(?<![a-zß-öø-ɏ])${POUNDED}${POUNDED_WITH}${POUNDED}(?:${POUNDED_WITH}${POUNDED})?[ -]paste\b`,
+  'gi',
+)
 /**
  * A line with its paste, slurry or brine told by what it is made of: "1 tbsp flour + water paste" becomes "1 tbsp flour,
  * to seal (a paste with water)", "1 tbsp cornflour in 2 tbsp water" becomes "1 tbsp cornflour mixed with 2 tbsp water".
@@ -11,6 +17,13 @@ const STARCH_IN_WATER =
  */
 export const withPlainPastes = (line: string): string =>
   line
+    // "Green chilli ginger paste": of both, and no garlic in it.
+    .replace(CHILLI_PASTE, (whole: string, one: string, two: string, three: string | undefined) => {
+      const names = [one, two, ...(three ? [three] : [])].map((name) =>
+        /^chill/i.test(name) ? `green ${name}` : name,
+      )
+      return /chill/i.test(whole) ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)!} paste` : whole
+    })
     // "Curry powder mixed to a paste with water": as much water as it takes, which boils off.
     .replace(
       /(?<!flour|starch|maida|atta),?\s+(?:mixed|made|blended|stirred|turned) (?:in)?to an? (?:(?:thick|thin|smooth|loose|runny) )?paste(?: with (?:(?:a little|a bit of|some|enough|a splash of) )?(?:(?:cold|warm|hot) )?water)?(?=$|,)/i,

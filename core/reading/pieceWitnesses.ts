@@ -11,6 +11,7 @@ import type { Outline } from './outlineState'
 import type { ReadIngredient } from './readIngredient'
 import { clausesOf, sentencesOfStep } from './sentences'
 import { bySheets, countOf, onEachSheet, REPEATED } from './sheetCuts'
+import { isInTray } from './shape'
 import { sizesSaid } from './sizes'
 
 // Whatever says how many pieces there are, each a witness of its own: what is promised, how the dough is divided, the
@@ -78,8 +79,8 @@ function promised({ outline, said, shape }: Counting): Found[] {
       : IN_STEPS_WEIGHT
     const weight = (isPromise ? PROMISED_WEIGHT : inSteps) - at
     // "Cut circles (about 20). Fill half, top with the remaining circles": two rounds make one.
-    const step = isPromise ? undefined : outline.steps.find(({ text }) => text.includes(count.text))
-    const isPaired = step !== undefined && OF_ROUNDS.test(count.text) && PAIRS.test(step.text)
+    const isPaired =
+      !isPromise && OF_ROUNDS.test(count.text) && outline.steps.some(({ text }) => PAIRS.test(text))
     return [{ pieces: wholePieces(count.pieces / (isPaired ? 2 : 1)), weight, says: count.text }]
   })
 }
@@ -286,6 +287,7 @@ function isOneOfAll({ outline, clauses, shape }: Counting): boolean {
   if (WRAPPED_WHOLE.test(outline.title)) return true
   // "Filo pie", and a tin is lined.
   if (shape === 'lidded-pie' && /\bpie\b/i.test(outline.title) && says(ONE_DISH)) return true
+  if (shape === 'lidded-pie' && isInTray(clauses.map(({ text }) => text).join('. '))) return true
   // Coils that lie in a tray side by side are as many as they are.
   const inOneDish = clauses.some(({ text }) => ONE_DISH.test(text) && !/\btray\b/i.test(text))
   if (shape === 'coil' && inOneDish && !says(MANY_COILS)) return true

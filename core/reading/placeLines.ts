@@ -20,6 +20,7 @@ import { mashIntoDough } from './mashedDough'
 import type { HeadingKind } from './headingKinds'
 import type { Outline, Section } from './outlineState'
 import { readerFor } from './kitchens'
+import { toldFilling } from './prose'
 import { limit, type ReadIngredient } from './readIngredient'
 import { moveSaidFor } from './saidForPart'
 import { startsLikeStep } from './stepWords'
@@ -171,7 +172,7 @@ function leaveBoughtAlone(drafts: Draft[]): void {
  * A list under "Dough" that goes on with what no dough holds, where no other part holds it: the filling, whose heading
  * or empty line was lost.
  */
-function fillBehindDough(drafts: Draft[], notes: RecipeNote[]): void {
+function fillBehindDough(drafts: Draft[], notes: RecipeNote[], isToldElsewhere: () => boolean): void {
   if (drafts.some(({ kind, into, lines }) => kind === 'filling' && !into && lines.length)) return
   const shell = drafts.find(({ kind, lines }) => kind === 'shell' && lines.some(leadsDough))
   if (!shell) return
@@ -186,7 +187,8 @@ function fillBehindDough(drafts: Draft[], notes: RecipeNote[]): void {
   if (flour < 0 || from < 0) return
   const inside = shell.lines.slice(from)
   const grams = inside.reduce((sum, { line }) => sum + (line.grams ?? 0), 0)
-  if (grams < LEAST_FILLING_GRAMS) return
+  // "For the filling boil 2 lbs of potatoes …": the method tells it, and the sour cream is the dough's.
+  if (grams < LEAST_FILLING_GRAMS || isToldElsewhere()) return
   shell.lines = shell.lines.slice(0, from)
   drafts.push(newDraft('filling', { lines: inside }))
   notes.push({
@@ -376,7 +378,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
   moveSaidFor(drafts)
   headMadeHere(drafts)
   leaveBoughtAlone(drafts)
-  fillBehindDough(drafts, notes)
+  fillBehindDough(drafts, notes, () => toldFilling(outline, foods) !== null)
   takeReadyShell(drafts, notes)
   mashIntoDough(drafts, notes, outline.steps)
   fillWithMarinated(drafts)

@@ -72,6 +72,8 @@ export function plainLine(raw: string): string {
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
     // The cut cabbage that coleslaw is made of is not dressed yet.
     .replace(/\bcoleslaw (?=mix\b|vegetables\b)/gi, 'slaw ')
+    // "For two: 250 g flour".
+    .replace(/^for (?:one|two|three|four|five|six|eight|\d{1,2}):\s+(?=\d)/i, '')
     // "An old roll": bread, and nothing that is made.
     .replace(/\b(?:old|stale|day[- ]old|dry) (?:white )?(?=(?:rolls?|buns?)\b)/gi, 'stale bread ')
     .replace(/\bbread buns?\b/gi, 'bread roll')
@@ -211,7 +213,7 @@ export function plainLine(raw: string): string {
     )
     // "1 roll puff pastry 375 g": what is in it stands behind.
     .replace(
-      /^((?:\d|an?|one|two) (?:rolls?|packs?|packets?|sheets?|blocks?|tins?|cans?|jars?|tubs?|bags?|box|boxes|tubes?) (?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ' -]{2,40}?),? (?:about |approx\.? |~)?(\d{2,4} ?(?:g|ml|oz|kg)|\d(?:\.\d)? ?(?:kg|lb))$/i,
+      /^((?:\d|an?|one|two) (?:rolls?|packs?|packets?|punnets?|sheets?|blocks?|tins?|cans?|jars?|tubs?|bags?|box|boxes|tubes?) (?:of )?[a-zß-öø-ɏ][a-zß-öø-ɏ' -]{2,40}?),? (?:about |approx\.? |~)?(\d{2,4} ?(?:g|grams?|ml|oz|kg)|\d(?:\.\d)? ?(?:kg|lb))$/i,
       '$1 ($2)',
     )
     // "8 burrito tortillas" are large ones.
@@ -349,6 +351,10 @@ export function plainLine(raw: string): string {
     .replace(/[;,]\s*$/, '')
     .replace(/^little (?=[a-zß-öø-ɏ])/i, 'a little ')
     // "LOTS white pepper".
+    .replace(
+      /\b(?:loads|tons|masses|lashings|oodles|lots and lots|a (?:load|ton|heap)|(?<!\d )heaps) of\b/gi,
+      'plenty of',
+    )
     .replace(/^(?:lots|loads|plenty|tons) (?!of\b)(?=[a-zß-öø-ɏ])/i, 'plenty of ')
     // "Shortcrust (bought) 2 x 320 g sheets": so many of a weight behind the name.
     .replace(

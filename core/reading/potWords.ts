@@ -155,12 +155,12 @@ export const STANDS_IN = recalled(
 export const MADE_SO =
   /\b(?:(?<boiled>boiled)|(?<steamed>steamed)|(?<fried>fried)|(?:roasted|baked))\s+(?:and (?:mashed|peeled|cooled) )?(?!(?:in|with|until|till|for|over|on)\b)(?<food>[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)/gi
 export const REST = recalled(
-  /\bthe rest\b|\bremaining\b|\beverything else\b|\bother (?:ingredients|things|stuff|filling)\b/i,
+  /\bthe rest\b|\bremaining\b|\beverything else\b|\bother (?:(?:filling|stuffing) )?(?:ingredients|things|stuff|filling)\b|\b(?:add|tip in|throw in|put in) (?:in )?everything\b/i,
 )
 export const DRAINED = recalled(/\bdrain(?:ed|ing)?\b(?! (?:off )?(?:the |any |excess )*(?:fat|oil|grease))/i)
 export const VERB = recalled(
   new RegExp(`\\b(?:${GOES_ON}|crush|crumble|combine|set|tip|when|once)(?:s|d|ed|ing)?\\b`, 'i'),
 )
 export const ADDS_REST = recalled(
-  /^\W*(?:(?:then )?(?:add|tip in|stir in|in goes?|throw in) )?(?:all )?(?:the rest|everything else|(?:the )?(?:remaining|other) (?:ingredients|filling))(?: of the (?:filling|ingredients))?(?=\W*$)/i,
+  /^\W*(?:(?:then )?(?:add|tip in|stir in|in goes?|throw in) )?(?:all )?(?:the rest|everything(?: else)?|(?:the )?(?:remaining|other) (?:(?:filling|stuffing) )?(?:ingredients|filling))(?: of the (?:filling|ingredients))?(?=\W*$)/i,
 )

@@ -1,8 +1,8 @@
 import { foodIs } from '../food/groups'
-import type { Foods } from '../food/food'
+import type { Food, Foods } from '../food/food'
 import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { matchFood } from './match'
-import type { OutlineStep, Section } from './outlineState'
+import type { Outline, OutlineStep, Section } from './outlineState'
 import { NUMBER_PATTERN } from './readNumber'
 import { isPassed } from './drafts'
 import { TURNS_EACH } from './pan'
@@ -15,7 +15,7 @@ import { COUNTED_AND_SALT } from './unmarkedRow'
 
 /** "500 g of plain flour", "two onions", "a pinch of salt" inside a sentence. */
 const MENTION = new RegExp(
-  String.raw`(?<![a-zß-öø-ɏ\d.,/])((?:about |around |say |roughly )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+(?:[./]\d+)?)?\s*(?:(?:heaped|level|good|big|small|large|medium)\s+)?(?:(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]))?\s*(?:of\s+)?(?:the\s+)?)((?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]*\s?){1,5})`,
+  String.raw`(?<![a-zß-öø-ɏ\d.,/])((?:about |around |say |roughly )?(?:${NUMBER_PATTERN})(?:\s*(?:-|–|to)\s*\d+(?:[./]\d+)?)?\s*(?:(?:heaped|level|good|big|small|large|medium)\s+)?(?:(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d]))?\s*(?:of\s+)?(?:the\s+)?)((?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]*\s?){0,5})`,
   'gi',
 )
 const STOP =
@@ -112,9 +112,27 @@ const WEIGHS_ABOUT =
   /^ (?:(?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
 /** "Spinach wilted and squeezed out". */
 const SQUEEZED = /^ (?:and |then |wilted and )(squeezed)(?: (?:out|dry|well))?\b/i
+const SPOON_OR_WEIGHT =
+  /\b(?:tsps?|tbsps?|teaspoons?|tablespoons?|cups?|grams?|kilos?|ml)\s*$|\d ?(?:g|kg)\s*$/i
+const MOST_WORDS_IN_FRONT = 4
+/** "Ginger garlic paste one teaspoon half a teaspoon turmeric": what stands right in front of an amount with no name behind. */
+function foodInFront(text: string, foods: Foods): { text: string; food: Food } | null {
+  const words = /[,.;:]\s*$/.test(text) ? [] : text.trim().split(/\s+/).slice(-MOST_WORDS_IN_FRONT)
+  for (let from = 0; from < words.length; from++) {
+    const own = words.slice(from).join(' ')
+    const match = own.length > 2 ? matchFood(own, foods) : null
+    if (match?.how !== 'exact' || match.leftOver.length) continue
+    // "Fill the wrappers a teaspoon in each": that is so much of the filling.
+    const isSaid = /^(?:the|these|those|your|my|each|every)$/i.test(words[from - 1] ?? '')
+    return isSaid || foodIs(match.food, 'bought-dough') ? null : { text: own, food: match.food }
+  }
+  return null
+}
 /** The foods with amounts in a stretch of speech, wherever they stand. */
 function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
   const found: ToldFood[] = []
+  /** Where the food that was named last ends. */
+  let named = 0
   MENTION.lastIndex = 0
   for (let match = MENTION.exec(stretch); match; match = MENTION.exec(stretch)) {
     if (OF_THE_PIECES.test(match[0]) || COUNTS_PUFFS.test(match[0])) continue
@@ -137,18 +155,34 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
       used += weight?.length ?? 0
       break
     }
+    if (!name && SPOON_OR_WEIGHT.test(match[1]!)) {
+      const before = foodInFront(stretch.slice(named, match.index), foods)
+      if (before && !found.some((one) => one.food.id === before.food.id))
+        found.push({ text: `${match[1]!.trim()} ${before.text}`, food: before.food, verb: '' })
+    }
+    if (used) named = match.index + match[1]!.length + used
     // The next amount may stand among the words that were taken for the name.
     MENTION.lastIndex = match.index + match[1]!.length + used
   }
   return found
 }
 
+const isToTaste = ({ text }: ToldFood) => / to taste$/.test(text)
 /** The foods that a stretch names: with an amount, with "some", or with a measure and no article. */
 function foodsOf(stretch: string, foods: Foods): ToldFood[] {
   // A sentence is cut where a list is; speech without marks is searched wherever its amounts stand.
   const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
   // "Mince (half pork half beef)" names no half of a beef.
-  const found = searched.length > cut.length && !/\(half /i.test(stretch) ? searched : cut
+  const [seasons, measured] = [cut.filter(isToTaste), cut.filter((one) => !isToTaste(one))]
+  const isMore =
+    searched.length > cut.length ||
+    // "… 8 oz cheese a fried onion salt and pepper": the onion is found where it stands, and what seasons is joined.
+    (searched.length > measured.length &&
+      measured.every(({ food }) => searched.some((one) => one.food.id === food.id)))
+  const found =
+    isMore && !/\(half /i.test(stretch)
+      ? [...searched, ...seasons.filter(({ food }) => !searched.some((one) => one.food.id === food.id))]
+      : cut
   for (const match of stretch.matchAll(SOME)) {
     const own = match[1]!.replace(LEADING, '').replace(STOP, '').trim()
     const food = own.length > 2 ? matchFood(own, foods) : null
@@ -328,4 +362,12 @@ export function linesFromProse(
     }
   }
   return [...sections.values()]
+}
+
+/** One food in a sentence may be said in passing. */
+const LEAST_TOLD_FILLING = 2
+/** "For the filling boil 500 g potatoes, mash with …": what goes in as the method alone tells it, or null. */
+export function toldFilling({ steps }: Pick<Outline, 'steps'>, foods: Foods): Section[] | null {
+  const told = linesFromProse(steps, foods, 'filling')
+  return told.some(({ items }) => items.length >= LEAST_TOLD_FILLING) ? told : null
 }

@@ -15,6 +15,7 @@ import {
   vegetableOf,
   withoutTail,
 } from './foodOfLine'
+import { gramsByNumber } from './bareGrams'
 import { otherLanguage } from './language'
 import { withPlainChoices } from './choicesSpelt'
 import { matchFood } from './match'
@@ -129,7 +130,7 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     optional: read.optional,
   })
   if (!match) {
-    line.grams = statedMassGrams(read)
+    line.grams = statedMassGrams(read) ?? gramsByNumber(read)
     line.gramsLow = line.gramsHigh = line.grams
     line.notes.push({
       code: 'unknown-food',

@@ -89,6 +89,9 @@ const SEASONED_WITH_REMARK =
   /^((?:[a-zß-öø-ɏ]+ )?(?:salt|pepper|sugar|chilli|garlic|coriander))\s+[-–—]\s+(?:add|use|put|mix|stir|go easy|only)\b/i
 const WHAT_FOR = new RegExp(String.raw`,?\s+(?:to|for) (?:${ROLLED_IN})\w*\b[^,;.]{0,24}$`, 'i')
 
+/** So many words hold two foods with their amounts. */
+const LEAST_UNMARKED_WORDS = 6
+
 function tellsToDo(text: string, foods: Foods): boolean {
   if (FAT_FOR_PAN.test(text)) return false
   if (WRAPS_EACH.test(text)) return true
@@ -144,6 +147,8 @@ function tellsToDo(text: string, foods: Foods): boolean {
     if (behind >= 2 || (behind === 1 && inFront > 0 && !startsLikeStep(text))) return false
   }
   const words = wordsOf(text)
+  // "Cumin half a teaspoon chilli powder one teaspoon": spoken without a mark, and a list.
+  if (words >= LEAST_UNMARKED_WORDS && !startsLikeStep(text) && unmarkedRow(text, foods)) return false
   if (
     STARTS_WITH_AMOUNT.test(text) &&
     !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)|^(?:quarter|half) (?:of )?(?:the|each|it|them)\b/i.test(
@@ -296,6 +301,7 @@ const LISTS_SOMETHING = /[\d¼½¾⅓⅔]|\b(?:half|pinch|some|an?|one|two|three
 export function usualHeading(
   row: Row,
   next: 'amount' | 'step' | 'other' | null,
+  isOver: boolean,
   foods: Foods,
 ): Heading | null {
   const heading = readHeading(row.text, { ...row, next, foods })
@@ -306,8 +312,12 @@ export function usualHeading(
     heading.name,
   ) && heading.name.split(' ').length <= 3
     ? heading
-    : null
+    : isOver && /^(?:shell|filling)$/.test(heading.kind) && NAMES_PART.test(heading.name)
+      ? heading
+      : null
 }
+/** "Bun dough" right over its flour, where nothing stands above it. */
+const NAMES_PART = /^(?:[a-zß-öø-ɏ-]+ ){1,2}(?:dough|filling|stuffing|wrappers|skins)$/i
 
 /**
  * Where a title ends: at the end of the line, or before the first ingredient of a recipe written on one line.
@@ -391,7 +401,10 @@ export function spokenPart(sentence: string, foods: Foods): string | null {
   )
     return null
   // "For the dough flour 300 g, water 160 ml": with "for" in front the amounts may stand behind.
+  // "For the inside boil 2 lbs potatoes, mash them with …" is work.
   const leads =
-    part && (STARTS_WITH_AMOUNT.test(part[2]!) || /^(?:and |now |then |so )*for\b/i.test(sentence))
+    part &&
+    (STARTS_WITH_AMOUNT.test(part[2]!) ||
+      (/^(?:and |now |then |so )*for\b/i.test(sentence) && !startsLikeStep(part[2]!)))
   return leads && inlineList(part[2]!, foods) ? `${part[1]!}: ${part[2]!}` : null
 }

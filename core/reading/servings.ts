@@ -50,7 +50,7 @@ const amongBowls = new RegExp(
 )
 const forPeople = new RegExp(String.raw`\b(?:for\s+)?${N}\s+${PEOPLE}\b`, 'i')
 const SERVED_PIECES = new RegExp(
-  String.raw`^\W*(?:serves|servings?|portions?)\s*:?\s*${N}\s+${QUALITY}${PIECES}\W*$`,
+  String.raw`^\W*(?:(?:recipe|no\.? of|number of|total) )?(?:serves|servings?|portions?)\s*[:=–-]?\s*${N}\s+${QUALITY}${PIECES}\W*$`,
   'i',
 )
 const perPerson = new RegExp(
@@ -71,7 +71,7 @@ const anyPieces = new RegExp(
   'i',
 )
 const forSome = new RegExp(String.raw`\bfor\s+${N}\s+${QUALITY}${PIECES}(?![a-zß-öø-ɏ])`, 'i')
-const times = new RegExp(String.raw`[(]\s*[x×]\s*(\d{1,3})\s*[)]|\s[x×]\s?(\d{1,3})$`, 'i')
+const times = new RegExp(String.raw`[(]\s*[x×]\s*(\d{1,3})\s*[)]|(?:^|\s)[x×]\s?(\d{1,3})$`, 'i')
 const ofPieces = new RegExp(
   String.raw`^\W*${N}\s+${QUALITY}(?:(?!(?:${UNIT_PATTERN})(?![a-zß-öø-ɏ\d])|(?:fillings?|ways?|kinds?|types?|doughs?|versions?)\b)[a-zß-öø-ɏ]+\s+)?${PIECES}(?![a-zß-öø-ɏ])`,
   'i',
@@ -161,6 +161,11 @@ function yieldsOf(stated: string): Yields | null {
 
 function promisedIn(stated: string): Yields | null {
   const line = withoutPortions(withPlainPromise(stated))
+    // "(50ish)", "16-20ish".
+    .replace(/(?<![\d.,/])(?<range>[-–]\s?)?(?<many>\d{1,3})\s?-?ish\b/gi, (...found) => {
+      const { range, many } = found.at(-1) as { range?: string; many: string }
+      return range ? `${range}${many}` : `about ${many}`
+    })
     // "6 pockets - approx 290 kcal each".
     .replace(/\b(?:approx\.?|about|around|roughly|~)\s*(?=\d{2,4} ?k?cal)/gi, '')
     .replace(CHOSEN_SIZE, (whole, many: string, size: string, more: string, other: string, mine: string) =>

@@ -29,9 +29,17 @@ const COVERED = /\b(?:cover|top)(?: it)? with (?:the )?(?:2nd|second|other|rest|
 /** Squares or rectangles of pastry with others laid on them: flat parcels. */
 const SQUARES_WITH_LIDS =
   /\b(?:rectangles?|squares?|oblongs?)\b[^]{0,120}\b(?:lids?(?: on)?|(?:cover|top)(?: (?:it|each|them))* with (?:the |a |another )?(?:other|second|remaining|rest|rectangle|square))/i
+/** "Layer the filo in a tin": with the filling between, or cut up in the tin, all of it is one. */
+const LAYERED =
+  /\b(?:lay|layer|arrange|stack|place|put)(?:ing)? (?:half (?:of )?)?(?:up )?(?:the |your |\d{1,2} |two |three |four |five |six )?(?:(?:buttered|oiled|brushed|sheets of|of) )*(?:filo|phyllo|fillo|yufka|sheets)\b(?: sheets)?[^.;]{0,16}? in (?:a|an|the|your) [^.;]{0,28}\b(?:tray|tin|dish|pan)\b/i
+const LAYERS_FILLING =
+  /\b(?:filling|mix(?:ture)?|cheese) (?:goes )?(?:in (?:the )?(?:middle|centre|center)|between)\b|\b(?:half|rest|a third) (?:of )?(?:the )?(?:filling|mix(?:ture)?|cheese)\b|\b(?:score|cut)\b[^.;]{0,20}\b(?:squares|diamonds|portions)\b/i
 /** A sheet below and one above, in a tray. */
-const isInTray = (method: string): boolean =>
-  IN_TRAY.test(method) || SHEETS_AGAIN.test(method) || (LAYS_IN_TRAY.test(method) && COVERED.test(method))
+export const isInTray = (method: string): boolean =>
+  IN_TRAY.test(method) ||
+  (LAYERED.test(method) && LAYERS_FILLING.test(method)) ||
+  SHEETS_AGAIN.test(method) ||
+  (LAYS_IN_TRAY.test(method) && COVERED.test(method))
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull) up (?:the )?(?:edges|sides|dough|corners)\b|\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:[a-zß-öø-ɏ]+ )?balls\b/i
 

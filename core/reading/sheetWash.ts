@@ -1,10 +1,12 @@
 import { foodIs } from '../food/groups'
 import { MIXES } from './brushing'
-import { finishOf, isFat, THINS_GRAMS, type Draft } from './drafts'
+import { finishOf, isFat, shareOnTop, THINS_GRAMS, type Draft } from './drafts'
 import { recalled } from './matches'
 import { normaliseName } from './match'
 import type { Clause } from './method'
 import type { ReadIngredient } from './readIngredient'
+import { withDigits } from './readNumber'
+import { EGGS, GREASES, isNamed, isRunny, ofThem } from './tossed'
 
 // What is brushed on bought sheets, wherever the list has it.
 
@@ -21,7 +23,7 @@ const isMixedIn = (name: string, clauses: readonly Clause[]) => {
 
 /** "Brush with the oil mixture". */
 const BRUSHES_MIXTURE = recalled(
-  /\b(?:brush|spread|moisten|wet|drizzle)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid|(?:oil|butter|milk|egg|yogh?urt)[-/+ ]+(?:and )?(?:oil|butter|milk|egg|water|yogh?urt)(?: mix(?:ture)?)?)\b(?! (?:of )?(?:filling|cheese))/i,
+  /\b(?:brush|spread|moisten|wet|drizzl|sprinkl)\w*\b[^.;]{0,40}\b(?:mixture|mix|liquid|(?:oil|butter|milk|egg|yogh?urt)[-/+ ]+(?:and )?(?:oil|butter|milk|egg|water|yogh?urt)(?: mix(?:ture)?)?)\b(?! (?:of )?(?:filling|cheese))/i,
 )
 
 /** More flour than this seals no edges. Common practice, no source. */
@@ -72,25 +74,45 @@ export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): vo
   }
 }
 
-/** "Whisk the milk, oil and second egg, brush each sheet with the mixture": what stands together in a filling's list. */
+/** "The other egg", "the remaining 2 eggs". */
+const EGGS_LEFT = /\b(?:the )?(?:other|remaining|rest of the|last|second) (?:(\d) )?(?:beaten )?eggs?\b/i
+
+/**
+ * "Whisk the other egg with the milk and oil … brush each sheet with the mixture": what is listed with the filling,
+ * stirred apart from it and brushed on sheets. Of several eggs as many as are said, of two lines of a food the second.
+ */
 function mixedForSheets(drafts: Draft[], clauses: readonly Clause[]): void {
   const brushes = clauses.findIndex(({ text }) => BRUSHES_MIXTURE.test(text))
-  const mixes = clauses.slice(0, brushes + 1).findLast(({ text }) => MIXES.test(text))
-  if (brushes < 0 || !mixes) return
-  for (const draft of drafts) {
+  for (const draft of brushes < 0 ? [] : [...drafts]) {
     if (draft.kind !== 'filling' || draft.into) continue
-    const said = normaliseName(mixes.text).split(' ')
-    const isWet = (at: number) =>
-      said.includes(normaliseName(draft.lines[at]!.read.name).split(' ').at(-1)!) &&
-      (isFat(draft.lines[at]!.food) ||
-        /^(?:egg|egg-yolk|egg-white|milk|plant-milk|yogurt|plant-yogurt|liquid)$/.test(
-          draft.lines[at]!.food?.group ?? '',
-        ))
-    const last = draft.lines.findLastIndex((_, at) => isWet(at))
-    let first = last
-    while (first > 0 && isWet(first - 1)) first--
-    if (last - first < 1 || last - first + 1 === draft.lines.length) continue
-    finishOf(drafts).lines.unshift(...draft.lines.splice(first, last - first + 1))
+    const namedIn = (text: string) => draft.lines.filter((item) => isNamed(text, item))
+    const stirs = ({ text, closed }: Clause): boolean => {
+      const named = namedIn(text)
+      return !closed && MIXES.test(text) && named.length > 1 && named.every(isRunny)
+    }
+    // "Brush with the egg-milk mix" is stirred before, if it was.
+    const before = clauses.slice(0, brushes).findLastIndex(stirs)
+    const at = before < 0 && stirs(clauses[brushes]!) ? brushes : before
+    if (at < 0) continue
+    const said = withDigits(clauses[at]!.text)
+    const others = clauses.filter(
+      ({ text }, other) => other !== at && !BRUSHES_MIXTURE.test(text) && !GREASES.test(text),
+    )
+    for (const item of namedIn(said)) {
+      const same = draft.lines.filter(({ food }) => food === item.food)
+      const isElsewhere = item === same[0] && others.some(({ text }) => isNamed(text, item))
+      const all = item.read.measures[0]?.find(({ unitId }) => unitId === null)?.low ?? 0
+      const left = EGGS_LEFT.exec(said)
+      const many = Number(
+        left?.[1] ?? EGGS.exec(said)?.[1] ?? (left && /eggs\b/i.test(left[0]) ? all - 1 : 1),
+      )
+      if (isElsewhere && item.food?.group === 'egg' && same.length === 1 && many < all)
+        shareOnTop(drafts, item, many / all, { onTop: ofThem(many, all), left: ofThem(all - many, all) })
+      else if (!isElsewhere && draft.lines.length > 1) {
+        draft.lines = draft.lines.filter((one) => one !== item)
+        finishOf(drafts).lines.push(item)
+      }
+    }
     return
   }
 }

@@ -67,6 +67,8 @@ const MAX_JOINS = 12
 const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
 const ZEST_AND_JUICE =
   /^(?:(?:(?:the )?(?:(?:finely )?grated )?|the )zest of (?<many>an?|one|\d) (?<fruit>lemon|lime|orange)s?(?:,? and| \+| &|,)? (?:the )?juice of (?:half|½|1\/2)(?: (?:of (?:it|one)|an? \w+|it|lemon|lime|orange))?|(?<of>an?|one|1) (?<whole>lemon|lime|orange)[,:]? (?:finely grated )?zest(?: of (?:it|all))?(?:,? and| \+| &|,) (?:the )?(?:half (?:of )?(?:the |its )?juice|juice of half))\W*$/i
+const SEASONED_AND =
+  /^((?:s\s*(?:&|\+|n|and)\s*p|salt\s*(?:&|\+|and)\s*(?:(?:freshly )?(?:ground )?(?:black |white )?)pepper)(?: to taste)?)(?:\s*[,;]\s*|\s+(?:&|\+|and|plus)\s+)(.+)$/i
 /** "S&P generous". */
 const MUCH = /\s+(?:generous(?:ly)?|plenty|lots)$/i
 /** "2 parts soy drink to 1 part syrup". */
@@ -228,6 +230,10 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
     )
   if (citrus) return both([`${citrus[1]}zest of ${citrus[2]}`, `juice of ${citrus[2]}`])
   const bare = raw.trim().replace(MUCH, '')
+  // "S+p, bit of thyme": what stands behind them is another food.
+  const [, seasonedWith, alsoWith] = SEASONED_AND.exec(bare) ?? []
+  if (alsoWith && matchFood(readLine(alsoWith).name, foods)?.how === 'exact')
+    return [...split(seasonedWith!, foods), ...split(alsoWith, foods)]
   const short = SHORT_SEASONING.exec(bare) ?? ALL_SEASONING.exec(raw.trim())
   if (short) return both([`salt${short[1]}`, `pepper${short[1]}`])
   // "Half a stick of butter, S & P": the seasoning behind the last comma.
@@ -281,7 +287,8 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
       /^\s*[,;]/.test(seasoning[3]!) &&
       behindSeasoning !== '' &&
       matchFood(readLine(behindSeasoning).name, foods)?.how === 'exact'
-    const tail = another ? '' : behindSeasoning
+    const tail =
+      another || /^(?:lots|plenty|generous(?:ly)?|well)$/i.test(behindSeasoning) ? '' : behindSeasoning
     // "½ tsp each salt and pepper" gives both; "1 tsp salt and pepper" leaves the pepper open.
     const each = /^(.*?)\s+each(?:\s+of)?\s+salt$/i.exec(seasoning[1]!.trim())
     const before = each ? each[1]! : ''

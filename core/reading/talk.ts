@@ -95,7 +95,10 @@ export function spokenName(opening: string, isPiece: (name: string) => boolean):
   const spoken = rest.replace(SPOKEN_LEAD, '')
   const said = spoken.replace(WHOSE, '')
   const cut = said.replace(TAIL, '').replace(NEEDS, '').replace(GOES_ON, '')
-  const name = cut.replace(/(?<=[a-zß-öø-ɏ]{3}) recipe$/i, '').replace(/[\s,.:;!–-]+$/, '')
+  const name = cut
+    .replace(/(?:,?\s+(?:ok|okay|right|alright|so|yeah|guys|everyone|folks|today))+\W*$/i, '')
+    .replace(/(?<=[a-zß-öø-ɏ]{3}) recipe$/i, '')
+    .replace(/[\s,.:;!–-]+$/, '')
   const words = name.split(/\s+/).length
   const ends = cut !== said || /:$/.test(said)
   if (!ends || words > 7 || !/\p{L}{3}/u.test(name) || NO_DISH.test(name)) return null

@@ -2,7 +2,7 @@ import type { Foods } from '../food/food'
 import { isDoughBase, type Placed } from './drafts'
 import type { Outline } from './outlineState'
 import { placeLines } from './placeLines'
-import { linesFromProse } from './prose'
+import { linesFromProse, toldFilling } from './prose'
 
 /** A recipe told in sentences has its ingredients in them. */
 export function tellProse(outline: Outline, placed: Placed, foods: Foods): void {
@@ -30,8 +30,8 @@ export function tellProse(outline: Outline, placed: Placed, foods: Foods): void 
 /** "For the filling boil 500 g potatoes …" beside a dough that is listed: what goes in stands in the sentences alone. */
 function tellFilling(outline: Outline, placed: Placed, foods: Foods): void {
   if (placed.drafts.some(({ kind, lines }) => kind !== 'shell' && kind !== 'pan' && lines.length)) return
-  const told = linesFromProse(outline.steps, foods, 'filling')
-  if (!told.some((section) => section.items.length >= MIN_TOLD_FILLING)) return
+  const told = toldFilling(outline, foods)
+  if (!told) return
   placed.drafts.push(...placeLines({ ...outline, sections: told }, foods).drafts)
   placed.notes.push({
     code: 'from-prose',
@@ -39,5 +39,3 @@ function tellFilling(outline: Outline, placed: Placed, foods: Foods): void {
     text: 'The filling was read out of the sentences of the method: look its amounts over',
   })
 }
-/** One food in a sentence may be said in passing. */
-const MIN_TOLD_FILLING = 2

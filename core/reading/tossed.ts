@@ -98,20 +98,27 @@ export function restOver(drafts: Draft[], clauses: readonly Clause[]): void {
   }
 }
 
+/** Whether a text names a line, be it "the oil" where olive oil is listed. */
+export const isNamed = (text: string, item: ReadIngredient): boolean =>
+  names(text, item) ||
+  (isFat(item.food) && plainWords(text).has(normaliseName(item.read.name).split(' ').at(-1)!))
+
 const POURS_OVER = recalled(
   /\b(?:pour|spoon|ladle|tip)(?:ed)?\b[^.;]{0,60}\b(?:over|on top|all over)(?=\W*(?:$|[,.;])| (?:it|them|all|everything|the (?:whole |hot |unbaked )?(?:rolls?|pie|coils?|tray|top|lot|sheets?|filo|pieces|parcels|buns|pastry|strudels?|b[oö]reks?|banitsa|whole|dish))\b)/i,
 )
-const GREASES = recalled(
+export const GREASES = recalled(
   /^\W*(?:then )?(?:oil|grease|butter|line) (?:the |an? |your )?(?:[a-zß-öø-ɏ]+ )?(?:tray|tin|dish|pan)\b/i,
 )
 const STIRS = recalled(/\b(?:mix|whisk|beat|stir|combine)\b/i)
-const EGGS = /\b(\d) (?:more |other |remaining |last )?eggs?\b/i
-const ofThem = (some: number, all: number): RecipeNote => ({
+/** How many eggs a clause takes. */
+export const EGGS = /\b(\d) (?:more |other |remaining |last )?eggs?\b/i
+export const ofThem = (some: number, all: number): RecipeNote => ({
   code: 'divided',
   level: 'note',
   text: `The method takes ${some} of the ${all} here`,
 })
-const isRunny = ({ food }: ReadIngredient): boolean =>
+/** What can be brushed on or poured over. */
+export const isRunny = ({ food }: ReadIngredient): boolean =>
   isFat(food) ||
   (food !== null && (foodIs(food, 'pours') || /^(?:egg|egg-yolk|egg-white|yogurt)$/.test(food.group)))
 
@@ -132,9 +139,6 @@ export function pourOver(drafts: Draft[], clauses: readonly Clause[]): void {
   if (at < 0) return
   for (const draft of [...drafts]) {
     if (draft.kind !== 'filling' || draft.into) continue
-    const isNamed = (text: string, item: ReadIngredient) =>
-      names(text, item) ||
-      (isFat(item.food) && plainWords(text).has(normaliseName(item.read.name).split(' ').at(-1)!))
     const named = (text: string) => draft.lines.filter((item) => isRunny(item) && isNamed(text, item))
     const own = clauses[at]!.text
     // "Whisk milk and egg. Pour it over": what was stirred just before.

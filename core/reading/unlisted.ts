@@ -260,7 +260,13 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
           one.group === 'sweetener'
             ? drafts.filter((draft) => !/^(?:shell|dip)$/.test(draft.kind) && !isSweetened(draft, clauses))
             : drafts
-        if (has(listed, (food) => food.id === one.id || food.group === one.group)) continue
+        // … and icing sugar is none of the sugar that is listed.
+        const isOwn = one.id === 'icing-sugar'
+        if (has(listed, (food) => food.id === one.id || (!isOwn && food.group === one.group))) continue
+        // "Egg wash, seeds" where caraway seeds are listed.
+        const isMixed = one.id === 'mixed-seeds'
+        if (isMixed && drafts.some(({ lines }) => lines.some(({ read }) => /\bseeds?$/i.test(read.name))))
+          continue
         const told = said ? gramsTold(said, one, text, pieces) : null
         const usual = STREWN_GRAMS_PER_PIECE[one.group]!
         const says = told

@@ -10,14 +10,24 @@ import { UNIT_PATTERN } from './units'
 // "3 onions 25 g butter 300 g cheddar grated pepper bit of mustard": a list that somebody spoke or jotted down, without
 // a mark. It is cut where every piece names one food of the larder, in as few pieces as will do.
 
+const WORDS = 'one|two|three|four|five|six|seven|eight|nine|ten|twelve'
 /** A piece that begins with what is measured, be it by "a bit of". */
 const AMOUNT_AHEAD = new RegExp(
   String.raw`^(?:(?:about |around |roughly |~)?(?:${NUMBER_PATTERN})(?![a-zß-öø-ɏ\d]*ish)|(?:an? )?(?:(?:good|big|small|little|tiny|nice|large|generous) )*(?:bit|pinch|splash|knob|handful|dash|squeeze|drizzle|glug|sprinkle|sprig|bunch|drop|touch|grating|dollop|lump|scrap)(?:e?s)?(?: of)? [a-zß-öø-ɏ]|(?:some|a little|a few|few|plenty of|lots of) [a-zß-öø-ɏ])`,
   'i',
 )
-/** "Pork 300", "flour 2 cups". */
-const AMOUNT_BEHIND = new RegExp(
-  String.raw`^[a-zß-öø-ɏ].*\s(?:\d[\d./]*|[¼½¾⅓⅔])\s?(?:(?:${UNIT_PATTERN})\.?|big|small|large|medium)?$`,
+/** "Half a teaspoon", "one cup": an amount as it is spoken. */
+const SPOKEN = String.raw`(?:half an?|quarter|one|two|three|four|five|six|an?) (?:tsps?|tbsps?|teaspoons?|tablespoons?|spoons?|cups?|pinch|handful|cloves?|grams?)`
+/** "Pork 300", "flour 2 cups", "turmeric half a teaspoon". */
+const SO_MUCH = String.raw`(?:(?:\d[\d./]*|[¼½¾⅓⅔])\s?(?:(?:${UNIT_PATTERN})\.?|big|small|large|medium)?|${SPOKEN})`
+const AMOUNT_BEHIND = new RegExp(String.raw`^[a-zß-öø-ɏ].*\s${SO_MUCH}$`, 'i')
+const AMOUNT_ALONE = new RegExp(String.raw`^${SO_MUCH}$`, 'i')
+/** "1 egg + milk to make 160 g": what both weigh. */
+const TOPPED_UP = /\bto make\b/i
+const SPOKEN_AHEAD = new RegExp(String.raw`^${SPOKEN}\s`, 'i')
+/** An amount with another one behind it, or nothing: it is of what stands in front. */
+const ANY_BEHIND = new RegExp(
+  String.raw`\s(?:${SPOKEN}|[\d½¼¾⅓⅔][\d./]* ?(?:${UNIT_PATTERN}))(?=\s+(?:half|an?|one|two|three|four|five|six|[\d½¼¾⅓⅔])(?![a-zß-öø-ɏ])|\s*$)`,
   'i',
 )
 /** What is named bare: nobody measures it. */
@@ -28,6 +38,12 @@ export const COUNTED_AND_SALT =
   /^(?!.*\b(?:g|gm|oz|tsp|tbsp|teaspoons?|tablespoons?|pinch)\b).*\b(?:garlic|onions?|celery|chill?i(?:e?s)?) salt$/i
 const SPOON_AT_END =
   /\s(?:half an?|an?|one|two|three|[\d½¼¾⅓⅔][\d./]*)\s(?:tsps?|tbsps?|teaspoons?|tablespoons?|pinch|cups?)$/i
+/** "Two chicken breasts about 350 grams a leek", "a punnet of mushrooms 250 grams a leek", "the 320 gram one". */
+const WEIGHS_SO_MUCH = new RegExp(
+  String.raw`(?<=[a-zß-öø-ɏ]) (?:(?:about|around|roughly) (?:${NUMBER_PATTERN}) ?(?:g|grams?|kilos?|kg|ml|mls|mils?|oz|ounces|pounds|lbs?)|the (?:${NUMBER_PATTERN}) ?(?:g|grams?|ml|mils?) (?:ones?|packs?|packets?|kind|size))(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)|(?<=\b(?:an?|one|1) (?:punnet|pack|packet|tub|bag|tin|can|jar|head|bunch|roll|block) (?:of )?[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?) (?:${NUMBER_PATTERN}) ?(?:g|grams?)(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)`,
+  'gi',
+)
+const HELD = '\u0001'
 const MAX_WORDS = 70
 const MAX_PIECE_WORDS = 9
 const MAX_BARE_WORDS = 3
@@ -69,14 +85,23 @@ const isNamedBare: (text: string, foods: Foods) => boolean = rememberWith((text,
  */
 export const unmarkedRow: (raw: string, foods: Foods) => LinePart[] | null = rememberWith((raw, foods) => {
   if (/[,;:()[\]|]|(?<!\d)\/|\/(?!\d)/.test(raw)) return null
-  const words = raw.trim().split(/\s+/)
+  // What the food in front of it weighs goes with its last word.
+  const words = raw
+    .trim()
+    .replace(WEIGHS_SO_MUCH, (weight) => weight.replaceAll(' ', HELD))
+    .split(/\s+/)
   if (words.length < 2 || words.length > MAX_WORDS) return null
   const begins = words.map((_, at) => AMOUNT_AHEAD.test(words.slice(at, at + 5).join(' ')))
   // Most rows are one food: nothing behind their first word can begin another.
   const bare = bareWords(foods)
   if (!words.some((word, at) => at > 0 && (begins[at] || bare.has(normaliseName(word))))) return null
   const row = { words, begins, foods }
-  return cutRow(row, 'in front') ?? (/\d/.test(raw) ? cutRow(row, 'behind') : null)
+  const isBehind = ANY_BEHIND.test(raw)
+  return (
+    cutRow(row, 'in front') ??
+    (isBehind || /\d/.test(raw) ? cutRow(row, 'behind') : null) ??
+    (isBehind && !TOPPED_UP.test(raw) ? cutRow(row, 'either') : null)
+  )
 })
 
 const bareWordsOf = new WeakMap<Foods, ReadonlySet<string>>()
@@ -97,16 +122,28 @@ interface UnmarkedRow {
   foods: Foods
 }
 
-/** The row cut where its amounts stand in front of what they measure, or behind it: "pork 300 beef 300 onion 2 salt". */
-function cutRow({ words, begins, foods }: UnmarkedRow, amounts: 'in front' | 'behind'): LinePart[] | null {
-  const text = (from: number, to: number) => words.slice(from, to).join(' ')
+/**
+ * The row cut where its amounts stand in front of what they measure, or behind it: "pork 300 beef 300 onion 2 salt"; or
+ * now here, now there, as is spoken: "one onion garlic paste one teaspoon half a teaspoon turmeric".
+ */
+function cutRow(
+  { words, begins, foods }: UnmarkedRow,
+  amounts: 'in front' | 'behind' | 'either',
+): LinePart[] | null {
+  const text = (from: number, to: number) => words.slice(from, to).join(' ').replaceAll(HELD, ' ')
   const isPiece = (from: number, to: number): boolean => {
     const own = text(from, to)
-    if (amounts === 'behind' && !begins[from] && AMOUNT_BEHIND.test(own)) return isMeasured(own, foods)
-    if (amounts === 'behind' && /^[\d½¼¾]/.test(own)) return false
+    if (amounts !== 'in front' && !begins[from] && AMOUNT_BEHIND.test(own)) {
+      // "Chilli powder one teaspoon garam masala half a teaspoon" are two.
+      const first = begins.indexOf(true, from)
+      return (amounts === 'behind' && /\d$/.test(own)) || AMOUNT_ALONE.test(text(first, to))
+        ? isMeasured(own, foods)
+        : false
+    }
+    if (amounts === 'behind' && (/^[\d½¼¾]/.test(own) || SPOKEN_AHEAD.test(own))) return false
     if (NO_END.test(words[to - 1]!)) return false
     // "Two cloves garlic salt half a tsp cumin": the spoon is of what follows it.
-    if (amounts === 'in front' && begins[from] && SPOON_AT_END.test(own)) return false
+    if (amounts !== 'behind' && begins[from] && SPOON_AT_END.test(own)) return false
     return (begins[from] ? isMeasured : isNamedBare)(own, foods)
   }
   // The fewest pieces from each word to the end, and where the first of them ends.
@@ -120,7 +157,9 @@ function cutRow({ words, begins, foods }: UnmarkedRow, amounts: 'in front' | 'be
       if (!rest) return
       const pieces = rest.pieces + (skip ? 0 : 1)
       const known = best[from]
-      if (!known || pieces < known.pieces)
+      // "One capsicum chopped ginger garlic paste one teaspoon": what is done is done to what was named.
+      const isWorked = amounts === 'either' && pieces === known?.pieces && PREPARATION.test(words[to - 1]!)
+      if (!known || pieces < known.pieces || isWorked)
         best[from] = { pieces, to, measured: rest.measured + measured, skip }
     }
     if (JOINT.test(words[from]!) && from > 0) better(from + 1, 0, true)
@@ -130,7 +169,7 @@ function cutRow({ words, begins, foods }: UnmarkedRow, amounts: 'in front' | 'be
       const isAmount = begins[from]! || AMOUNT_BEHIND.test(text(from, to))
       better(to, isAmount ? 1 : 0)
       // Behind a food the next amount is the next food's; "2 400 g tins" goes on.
-      if (amounts === 'in front' && begins[from] && begins[to]) break
+      if (amounts !== 'behind' && begins[from] && begins[to]) break
     }
   }
   const whole = best[0]

@@ -1,0 +1,254 @@
+import { describe, expect, it } from 'vitest'
+import { foods } from '../../test/helpers'
+import { DOUGH, eachOf, lineOf, parts, read, recipe } from '../../test/readText'
+import { unmarkedRow } from './unmarkedRow'
+
+// Lists that are spoken with their amounts now in front and now behind, what is stirred for the sheets of a tray, and
+// what stands round a list.
+
+/** A row cut into its lines. */
+const cut = (row: string) => unmarkedRow(row, foods)?.map(({ text }) => text)
+
+/** The foods of a part of some kind, each with its grams in whole numbers. */
+const inPart = (text: string, kind: string) =>
+  recipe(text)
+    .parts.filter((part) => part.kind === kind)
+    .flatMap(({ lines }) => lines.map(({ foodId, grams }) => [foodId, grams && Math.round(grams)]))
+
+describe('a spoken row', () => {
+  it.each<[string, string[]]>([
+    [
+      'one capsicum chopped ginger garlic paste one teaspoon half a teaspoon turmeric',
+      ['one capsicum chopped', 'ginger garlic paste one teaspoon', 'half a teaspoon turmeric'],
+    ],
+    [
+      'cumin powder half a teaspoon chilli powder one teaspoon garam masala half a teaspoon',
+      ['cumin powder half a teaspoon', 'chilli powder one teaspoon', 'garam masala half a teaspoon'],
+    ],
+    [
+      'two chicken breasts about three hundred and fifty grams a punnet of mushrooms two fifty grams a leek',
+      [
+        'two chicken breasts about three hundred and fifty grams',
+        'a punnet of mushrooms two fifty grams',
+        'a leek',
+      ],
+    ],
+    [
+      'a roll of puff pastry the three hundred and twenty gram one a hundred mil of double cream',
+      ['a roll of puff pastry the three hundred and twenty gram one', 'a hundred mil of double cream'],
+    ],
+  ])('%s', (row, lines) => {
+    expect(cut(row)).toEqual(lines)
+  })
+  it('is not cut where a liquid fills up to a weight', () => {
+    expect(eachOf('1 egg + milk to make 160g')).toEqual([
+      ['egg', 50],
+      ['milk', 110],
+    ])
+  })
+  it('is a list behind what it is for, and a glaze at its end is the glaze alone', () => {
+    const told =
+      'so for these chicken parcels what you need is a roll of puff pastry two chicken breasts a leek some thyme and an egg for the glaze. fry the leek in butter for ten minutes. cut the pastry into six squares, fill, fold and bake at 200C for 25 minutes'
+    expect(parts(told)).toEqual([
+      'shell: puff-pastry',
+      'filling: chicken-breast leek thyme butter',
+      'finish: egg',
+    ])
+  })
+  it.each<[string, [string, number][]]>([
+    ['two onions around three hundred grams', [['onion', 300]]],
+    ['a punnet of mushrooms two fifty grams', [['mushroom', 250]]],
+    ['a roll of puff pastry the 320 gram one', [['puff-pastry', 320]]],
+    ['50 mil water', [['water', 50]]],
+  ])('%s', (line, grams) => {
+    expect(eachOf(line)).toEqual(grams)
+  })
+  it('keeps the sour cream in the dough where the method tells what goes in', () => {
+    const told =
+      'Pierogi. The dough is 3 cups flour, 1 egg, 1/2 cup sour cream and a tsp of salt. Mix it, let it sit half an hour. For the inside boil 2 lbs potatoes mash them with 8 oz farmers cheese a fried onion salt and pepper. Fill, pinch. Boil till they float.'
+    expect(parts(told)).toEqual([
+      'shell: plain-flour egg sour-cream salt',
+      'filling: potato twarog fried-onion black-pepper salt',
+    ])
+  })
+})
+
+describe('a line', () => {
+  it.each(['salt & loads of white pepper', 'salt and a ton of white pepper', 'salt, masses of white pepper'])(
+    'has its salt and its pepper: %s',
+    (line) => {
+      expect(eachOf(line).map(([food]) => food)).toEqual(['salt', 'white-pepper'])
+    },
+  )
+  it.each<[string, [string, number | null][]]>([
+    ['chives, big bunch', [['chives', 30]]],
+    ['coriander - a large bunch', [['coriander-leaf', 81]]],
+    [
+      'Green chilli ginger paste - 1 tsp',
+      [
+        ['green-chilli', 2],
+        ['ginger', 2],
+      ],
+    ],
+    [
+      '2 tsp chilli, ginger and garlic paste',
+      [
+        ['green-chilli', 2],
+        ['ginger', 2],
+        ['garlic', 3],
+      ],
+    ],
+    ['1 tsp ginger garlic paste', [['ginger-garlic-paste', 5]]],
+    ['1/2 tsp green chilli', [['green-chilli', 2]]],
+    ['1 tsp chilli', [['chilli-powder', 2]]],
+    ['100 zorblax', [[undefined as never, 100]]],
+    ['12 zorblaxes', [[undefined as never, null]]],
+  ])('%s', (line, grams) => {
+    expect(eachOf(line)).toEqual(grams)
+  })
+  it.each(['s+p, bit of thyme', 'salt & pepper, thyme'])(
+    'has what stands behind its seasoning: %s',
+    (line) => {
+      expect(eachOf(line).map(([food]) => food)).toEqual(['salt', 'black-pepper', 'thyme'])
+    },
+  )
+  it.each(['2 leeks, 100 ml double cream and an egg for the glaze', '1 leek, thyme and egg to glaze'])(
+    'glazes with the egg alone: %s',
+    (line) => {
+      const own = read(`300 g mince\n${line}`, 'Fill, fold. Bake at 200C for 20 minutes.')
+      const finish = own.parts.filter(({ kind }) => kind === 'finish').flatMap(({ lines }) => lines)
+      expect(finish.map(({ foodId }) => foodId)).toEqual(['egg'])
+    },
+  )
+  it.each(['24g protein | 310 kcal', 'Makes 12 | 24g protein | 310 cal', '310 kcal / 24P / 30C / 8F'])(
+    'of figures lists nothing: %s',
+    (figures) => {
+      const own = recipe(`Turkey pockets\n${figures}\n\nDough\n${DOUGH}\n\nFilling\n300 g turkey mince`)
+      expect(own.parts.flatMap(({ lines }) => lines).map(({ foodId }) => foodId)).not.toContain(null)
+    },
+  )
+  it.each([
+    'to serve - fried onions & sour cream',
+    'To serve – fried onions and sour cream',
+    'to serve: fried onions, sour cream',
+  ])('%s', (line) => {
+    const text = `Varenyky\n\ndough - 500 g flour, 250 ml water\nfilling - 800 g potatoes\n${line}\n\nFill, fold. Boil 4 min.`
+    expect(inPart(text, 'dip').map(([food]) => food)).toEqual(['fried-onion', 'sour-cream'])
+  })
+})
+
+describe('how many', () => {
+  it.each<[string, number]>([
+    ['(50ish)', 50],
+    ['50-ish dumplings', 50],
+    ['makes 16-20ish', 16],
+    ['x 24', 24],
+    ['Recipe Servings: 20 pieces', 20],
+  ])('below the title: %s', (count, pieces) => {
+    const own = recipe(
+      `Pork dumplings\n${count}\n\nFilling\n500 g pork mince\n\nWrappers\n400 g flour\n210 g water\n\nFill. Steam 10 min.`,
+    )
+    expect([own.pieces, own.piecesStated]).toEqual([pieces, true])
+  })
+  it.each<[string, number]>([
+    ['Divide dough in 6. Roll each to a round. Spread filling on half, top with cheese, fold and crimp.', 6],
+    ['Divide dough in 6, roll each, fill half and fold the other half over, crimp.', 6],
+    ['Cut 24 rounds. Put filling on half, top with the rest.', 12],
+    ['Cut 24 rounds. Spoon filling onto half of them, cover with the others, seal.', 12],
+  ])('%s', (steps, pieces) => {
+    expect(read('400 g ricotta', `${steps} Bake at 230C for 12 min.`, 'Calzones').pieces).toBe(pieces)
+  })
+})
+
+describe('sheets in a tray', () => {
+  const burek = (steps: string) =>
+    recipe(
+      `Cheese burek\nServes 6\n\n270 g pack of filo\n250 g cottage cheese\n2 eggs\n150 ml milk\n4 tbsp olive oil\n\n${steps}`,
+    )
+  it.each([
+    'Mix the cheese with one egg. Whisk the other egg with milk and oil. Lay 2 sheets in an oiled 20x30cm tin, brush with the egg-milk mix. Add half the filling. 2 more sheets, brush, rest of filling. Score into squares. Bake at 180C for 40 min.',
+    'Mix the cheese with one egg. Beat the remaining egg with the milk and oil. Layer the filo in a tin, drizzling each sheet with the mixture, filling in the middle. Bake at 180C for 40 min.',
+  ])('are one, with what is stirred for them: %s', (steps) => {
+    const own = burek(steps)
+    expect([own.pieces, own.shape, own.servings]).toEqual([1, 'lidded-pie', 6])
+    const grams = (kind: string) =>
+      own.parts
+        .filter((part) => part.kind === kind)
+        .flatMap(({ lines }) => lines.map((line) => [line.foodId, Math.round(line.grams!)]))
+    expect(grams('filling')).toEqual([
+      ['cottage-cheese', 250],
+      ['egg', 50],
+    ])
+    expect(grams('finish')).toEqual([
+      ['egg', 50],
+      ['milk', 153],
+      ['olive-oil', 54],
+    ])
+  })
+})
+
+describe('what the method does', () => {
+  it.each([
+    'Fry the onion 3 minutes. Add everything and cook for five minutes.',
+    'Fry the onion 3 minutes, add all the other filling ingredients, cook 5 minutes.',
+  ])('cooks everything: %s', (steps) => {
+    const own = read('200 g paneer\n1 onion\n1 capsicum', `${steps} Fill, fold, cook on a tawa.`)
+    const filling = own.parts.find(({ kind }) => kind === 'filling')!
+    expect([filling.cookedBy, filling.cookedMinutes]).toEqual(['fry', 8])
+    expect(lineOf(own, 'paneer')!.cookedBy).toBeNull()
+  })
+  it.each<[string, number]>([
+    ['Potstickers: hot oiled pan, 2 min, add 80ml water, lid on 6 min, lid off til crisp.', 8],
+    ['Oiled pan, flat side down, 3 min. Water to come 1 cm up, lid, 8 min.', 11],
+    ['Oil in a hot pan, 2 min, water 1 cm deep, lid on 6 min.', 8],
+  ])('browns and steams: %s', (steps, minutes) => {
+    const { cooking } = read('500 g pork mince', `Fill, pleat. ${steps}`)
+    expect([cooking.way, cooking.minutes]).toEqual(['brown-and-steam', minutes])
+  })
+  it('strews the seeds that are listed, and no others', () => {
+    const own = read(
+      '300 g ham\n1 egg + 1 tbsp water\ncaraway seeds',
+      'Fill, fold. Egg wash, seeds. Bake at 200C for 20 min.',
+    )
+    expect(lineOf(own, 'mixed-seeds')).toBeUndefined()
+    expect(lineOf(own, 'caraway')).toBeDefined()
+  })
+  it('dusts with icing sugar, though another sugar is in the fruit', () => {
+    const own = read(
+      '300 g apples\n50 g sugar',
+      'Fill, fold. Bake at 190C for 20 min. Dust w/ powdered sugar.',
+    )
+    expect(lineOf(own, 'icing-sugar')!.grams).toBe(12)
+  })
+})
+
+describe('a row with a stroke and nothing else', () => {
+  it('stands between two parts', () => {
+    const text =
+      'Calzone (1)\n100 g flour\n60 g yogurt\n/\n60 g cooked chicken\n50 g mozzarella\n/\nMix, roll, fill, fold. Bake at 200C 12 min'
+    expect(parts(text)).toEqual(['shell: plain-flour yogurt', 'filling: cooked-chicken mozzarella'])
+  })
+})
+
+describe('the name of the dish', () => {
+  it('stands below a table whose first row names a part', () => {
+    const own = recipe(
+      '| BUN DOUGH | |\n| --- | --- |\n| bread flour | 350 g |\n| milk | 180 g |\n| **FILLING** | |\n| minced beef | 250 g |\n\nCurry buns (pan style), 10 pcs\n\nKnead. Wrap. Deep fry at 170C for 4 min.',
+    )
+    expect([own.title, own.pieces]).toEqual(['Curry buns (pan style)', 10])
+    expect(own.parts[0]!.name).toBe('BUN DOUGH')
+  })
+  it('says for whom it is', () => {
+    const own = recipe(
+      "here's how we do cheese pide, for two: 250 g bread flour, 160 ml lukewarm water, half tsp salt. mix, knead 8 min. filling is 150 g mozzarella. split dough in 2, roll, fold over. oven 250, 10 min",
+    )
+    expect([own.title, own.servings, own.servingsStated]).toEqual(['Cheese pide', 2, true])
+  })
+  it('ends where somebody goes on talking', () => {
+    expect(
+      recipe(
+        "so today we're making paneer parcels okay so for the dough I'm taking two cups of atta and some water, knead it, for the filling 200 g paneer, fill and cook on a tawa",
+      ).title,
+    ).toBe('Paneer parcels')
+  })
+})
