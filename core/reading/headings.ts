@@ -7,7 +7,7 @@ import { readLine } from './readLine'
 import { rememberWith } from './remember'
 import { UNIT_PATTERN } from './units'
 import { PIECES, readYields } from './servings'
-import { startsLikeStep } from './stepWords'
+import { handlesDough, startsLikeStep } from './stepWords'
 
 export interface Heading {
   kind: HeadingKind
@@ -77,7 +77,7 @@ const withPlainNumber = (text: string): string =>
 
 function findHeading(line: string, round: Surroundings): Heading | null {
   const text = withPlainNumber(line.trim())
-  if (!text || text.length > 400) return null
+  if (!text || text.length > 400 || handlesDough(text)) return null
   // "For twenty pockets" promises a number.
   if (/^\W*(?:makes?|yields?|serves|for)\s/i.test(text) && !KINDS_NAMED.test(text) && readYields(text)?.whole)
     return null

@@ -54,11 +54,21 @@ const COUNTED_INLINE =
 const MADE_BEFORE =
   /^(?:cook|make|prepare|mix|start with|begin with)\s+(?:the |your )?(filling|stuffing|dough|pastry|sauce|dip)\b[^:\d]{0,30}:\s*((?:\d|[¼½¾⅓⅔]|an? |one |two )\S*.*)$/i
 
+/** "Dip is soy and rice vinegar half and half": as much of one as of the other. */
+const HALF_AND_HALF =
+  /^(?:(?:and|then|so) )?(?:the |a |my |our )?(dip|dipping sauce|sauce)(?:\s+is\s+(?:just )?|:\s*|\s+[-–]\s+)([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,24}?) (?:and|&|\+) ([a-zß-öø-ɏ][a-zß-öø-ɏ ]{1,24}?),? (?:half and half|half[ -]half|50\/50|fifty[ -]fifty|in equal (?:parts|amounts|measure))\W*$/i
+
 /** "Bought, 1 packet (30)". */
 const BOUGHT_AHEAD =
   /^(?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?:[,;]\s*|\s+(?=\d)|$)(.*)$/i
 /** "40 store bought (1 pack)". */
 const SO_MANY_BOUGHT = /^(\d{1,3}) (?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?=\W|$)(.*)$/i
+
+/** A dip that is told by its two halves: what it is called, and its list. */
+export function halfAndHalf(text: string): { name: string; rest: string } | null {
+  const found = HALF_AND_HALF.exec(text)
+  return found && { name: capital(found[1]!), rest: `equal parts ${found[2]!} and ${found[3]!}` }
+}
 
 export function inlineHeading(text: string, round: Surroundings): Heading | null {
   const made = MADE_BEFORE.exec(text)
@@ -69,6 +79,8 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
       rest: made[2]!,
       pieces: null,
     }
+  const halves = halfAndHalf(text)
+  if (halves) return { kind: 'dip', ...halves, pieces: null }
   const run = WORD_AND_LIST.exec(text)
   // "Shortcrust pastry 500 g" is bought: a list names what it is of.
   const isPlain = run !== null && /^(?:meat|veg)/i.test(run[1]!)

@@ -107,13 +107,15 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
     } else if (told.length) {
       for (const one of told) state.item(row, one)
       state.step(row, `${heading.name}: ${heading.rest}`)
-    } else if (heading.rest) readText(state, row, heading.rest)
+    } else if (EQUAL_PARTS.test(heading.rest)) state.item(row, heading.rest)
+    else if (heading.rest) readText(state, row, heading.rest)
     // "Pastry: 1 lb store-bought puff" over the apples: the dough is bought, and nothing below goes into it.
     if (heading.kind === 'shell' && heading.rest && isBoughtDough(heading.rest, state.foods))
       state.section = null
   }
 }
 
+const EQUAL_PARTS = /^equal parts \S+ (?:\S+ )*and /i
 /** "Each one gets", "per empanada": what goes into every piece besides the filling. */
 const FOR_EACH = new RegExp(
   String.raw`^(?:and )?(?:(?:(?:in|into|on|for|to) )?(?:each|every)(?: (?:one|piece|${PIECES}))?(?: (?:gets|has|takes|needs|holds))?|per (?:piece|${PIECES}))(?: (?:also|as well|you need))?$`,

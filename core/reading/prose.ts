@@ -1,6 +1,7 @@
 import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
+import { halfAndHalf } from './inlineHeading'
 import { matchFood } from './match'
 import type { Outline, OutlineStep, Section } from './outlineState'
 import { NUMBER_PATTERN } from './readNumber'
@@ -249,6 +250,11 @@ export function linesFromProse(
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.
       if (said === 'filling' || said === 'dip' || said === 'finish') kind = said
       else if (said === 'shell' || (flour && kind === null)) kind = 'shell'
+      const halves = halfAndHalf(stretch)
+      if (halves) {
+        put('dip', halves.rest, step.at)
+        continue
+      }
       const found = foodsOf(stretch, foods)
       // Where nobody says "filling", foods that no dough is made of begin it, and whatever follows a dough that rests.
       const filling = found.some(({ food }) => !foodIs(food, 'of-dough') && !isPassed(food))

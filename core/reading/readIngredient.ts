@@ -26,6 +26,7 @@ import { rememberWith } from './remember'
 import { FILLED_UP } from './sharedOut'
 import { splitLine } from './splitLine'
 import { turnedRound } from './turnedRound'
+import { withUnitBefore } from './unitBefore'
 import type { Note, Weighed } from './unstated'
 import { SOAKED_WEIGHT, weighLine } from './weigh'
 
@@ -79,10 +80,19 @@ function readAll(raw: string, foods: Foods): ReadIngredient[] {
     const one = readIngredient(parts[0]!.text, foods)
     return [{ ...one, line: { ...one.line, raw: limit(raw.trim(), 500) } }]
   }
-  return parts.flatMap(({ text, told, code }) => {
+  return parts.flatMap(({ text, told, code }, at) => {
     const filled = filledUp(text, foods)
     if (filled) return filled
-    const made = readIngredient(text, foods)
+    const spooned = withUnitBefore(text, parts[at - 1]?.text, foods)
+    const made = readIngredient(spooned ?? text, foods)
+    if (spooned) {
+      made.line.raw = limit(text.trim(), 500)
+      made.line.notes.unshift({
+        code: 'shared-amount',
+        level: 'check',
+        text: 'No unit is written: taken as that of the one before it',
+      })
+    }
     if (told)
       made.line.notes.unshift({ code: code ?? 'shared-amount', level: 'check', text: limit(told, 600) })
     return made

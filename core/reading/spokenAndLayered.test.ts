@@ -99,6 +99,20 @@ describe('a line', () => {
       ],
     ],
     ['1 tsp ginger garlic paste', [['ginger-garlic-paste', 5]]],
+    [
+      'two tablespoons soy and one sesame oil',
+      [
+        ['soy-sauce', 32],
+        ['sesame-oil', 14],
+      ],
+    ],
+    [
+      '2 tbsp soy sauce and 2 eggs',
+      [
+        ['soy-sauce', 32],
+        ['egg', 100],
+      ],
+    ],
     ['1/2 tsp green chilli', [['green-chilli', 2]]],
     ['1 tsp chilli', [['chilli-powder', 2]]],
     ['100 zorblax', [[undefined as never, 100]]],
@@ -188,6 +202,28 @@ describe('sheets in a tray', () => {
 })
 
 describe('what the method does', () => {
+  it.each<[string, number | null]>([
+    ['firm dough, rest 40min', 40],
+    ['dough med soft rest 20', 20],
+    ['dough: soft, rest 20 min', 20],
+    ['stiff dough - knead 10', null],
+  ])('says how a dough is to be, and heads nothing: %s', (row, minutes) => {
+    const own = recipe(
+      `Khinkali\nDough\n500g flour\n220ml water\n\nMeat\n300g beef mince\n\n${row}\nroll, cut, fill\nboil 8-10min\n30 pcs`,
+    )
+    expect(own.method[0]).toBe(row)
+    expect(own.facts.find(({ kind }) => kind === 'rest-minutes')?.low ?? null).toBe(minutes)
+    expect(own.parts.map(({ kind }) => kind)).toEqual(['shell', 'filling'])
+  })
+  it('lists a dip that is told by its halves', () => {
+    const own = recipe(
+      'Veggie dumplings. I use 400 g firm tofu, two carrots and two tablespoons soy for the filling, and forty round wrappers. A teaspoon in each, pleat. Then steam ten minutes. Dip is soy and rice vinegar half and half.',
+    )
+    expect(own.parts.find(({ kind }) => kind === 'dip')?.lines.map(({ foodId }) => foodId)).toEqual([
+      'soy-sauce',
+      'vinegar',
+    ])
+  })
   it.each([
     'Fry the onion 3 minutes. Add everything and cook for five minutes.',
     'Fry the onion 3 minutes, add all the other filling ingredients, cook 5 minutes.',

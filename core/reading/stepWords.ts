@@ -52,7 +52,19 @@ export const startsLikeStep = (text: string): boolean => {
 const OF_PART =
   /^\W*(?:(?:and|so|now|then|next|meanwhile),? )?for (?:the |your |our |my )(?:[a-zß-öø-ɏ]+ ){0,2}?(?:dough|pastry|filling|stuffing|crust|sauce|dip|topping|glaze|wash|syrup|base)(?:,\s+(?!(?:flour|oil|salt|water)\b)|\s+(?=(?:just |simply )?(?:[a-zß-öø-ɏ]+) (?:the|an?|your|some|one|two|three|four|five|six|eight|ten|half|\d+|together|everything)\b)(?!(?:flour|oil|salt|water|you|we|i|use|take|get)\b))/i
 
+const HOW_IT_IS =
+  '(?:(?:very|fairly|quite|rather|nice|really) )*(?:semi[- ]?)?(?:firm|soft|stiff|medium|med|smooth|tight|elastic|hard|pliable|loose|sticky|silky|shaggy)'
+const WAITS = String.raw`(?:knead|rest|chill|cover|leave|prove|proof|rise|stand|fridge)\w*\b|\d ?min`
+/** "Firm dough, rest 40 min", "dough med soft rest 20": how it is to be, and what is done with it. */
+const HANDLES_DOUGH = new RegExp(
+  String.raw`^(?:an? )?${HOW_IT_IS}(?:,? (?:and )?${HOW_IT_IS})* (?:dough|pastry)\b[\s,.;:–-]+(?:[^,;]{0,24}\b)?(?:${WAITS})|^(?:dough|pastry)\b[\s,:;–-]+(?:is )?${HOW_IT_IS}(?:,? (?:and )?${HOW_IT_IS})*(?:\W*$|[\s,.;]+(?:[^,;]{0,24}\b)?(?:${WAITS}))`,
+  'i',
+)
+/** Whether a row says of a dough how it is and what is done with it, and heads nothing. */
+export const handlesDough = (text: string): boolean => HANDLES_DOUGH.test(text)
+
 const works = (text: string): boolean =>
   ((VERB.test(text) || WORKS.test(text) || WORKS_ON_WHAT.test(text)) && !NOUN_AMOUNT.test(text)) ||
   WAS_DONE.test(text) ||
-  DONE_AND_DONE.test(text)
+  DONE_AND_DONE.test(text) ||
+  handlesDough(text)

@@ -7,6 +7,7 @@ import { NUMBER_PATTERN, withDigits } from './readNumber'
 import { remember } from './remember'
 import { amountBehind, STARTS_WITH_AMOUNT } from './rows'
 import { isHeatOrTime } from './time'
+import { withUnitBefore } from './unitBefore'
 import { UNIT_PATTERN } from './units'
 
 // What a told sentence names with an amount: "so basically I take 500 g flour, 7 g yeast and a pinch of salt and knead
@@ -177,7 +178,7 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       if (!line && GLOSSED.test(bare)) found.push(...glossed(bare, foods).map((one) => ({ ...one, verb })))
       // "Make a pastry" buys none.
       if (line && !(/^an?\s/i.test(bare) && /^(?:pastry|wrapper|bread)$/.test(line.food.group))) {
-        found.push({ ...line, verb })
+        found.push({ ...line, text: withUnitBefore(line.text, found.at(-1)?.text, foods) ?? line.text, verb })
         counted = WEIGHED.test(line.text) ? null : found.at(-1)!
       }
       continue
