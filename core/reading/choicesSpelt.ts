@@ -64,6 +64,10 @@ const IF_AT_HAND = /\bif (?:you|one|we)(?:['’]ve| have)? (?:have|got|like|want
 const MAX_CHOICES = 4
 const MAX_CHARACTERS = 200
 
+/** "6 corn & wheat tortillas": one thing, of two grains; the last of them is what is known. */
+const OF_TWO_GRAINS =
+  /\b(?:corn|maize|wheat|rye|spelt|oat|rice|barley)\s*(?:&|and|\+|\/|-)\s*(?=(?:corn|maize|wheat|flour|rye|spelt|oat|rice|barley) (?:tortillas?|wraps?|flatbreads?|wrappers?)\b)/i
+
 /**
  * A line whose other food stands behind a plain "or": "100 g butter (margarine works too)" becomes "100 g butter or
  * margarine". Only where the other food is one that the larder knows.
@@ -71,6 +75,8 @@ const MAX_CHARACTERS = 200
  * @param raw an ingredient line
  */
 export function withPlainChoices(raw: string, foods: Foods): string {
+  const mixed = raw.replace(OF_TWO_GRAINS, '')
+  if (mixed !== raw) return withPlainChoices(mixed, foods)
   if (raw.length > MAX_CHARACTERS || !MAY_HOLD.test(raw)) return raw
   const kind = OF_A_KIND.exec(raw)?.groups
   if (kind) {

@@ -14,7 +14,7 @@ export const WARMS_STONE = recalled(
 
 /** "2 minutes more": goes on with what went before. */
 export const TIME_ALONE = recalled(
-  /^\W*(?:(?:on |at )?(?:an? )?(?:low|medium|high)(?: heat| flame)?,? )?(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?:,? (?:more|longer|or so|each|each side|a side|per side|on each side|in all|(?:per|a|each) (?:batch|lot)|approx\.?|about|total|max))*(?:,? (?:or )?(?:until|till|depending) .*)?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i,
+  /^\W*(?:(?:on |at )?(?:an? )?(?:low|medium|high)(?: heat| flame)?,? )?(?:(?:it )?(?:will )?takes? |for |about |(?:cooking |baking |oven )?time\W+)*(?:another |a further )?\d[^.]{0,12}min\w*(?:,? (?:more|longer|or so|each|each side|a side|per side|on each side|in all|(?:(?:per|each) (?!hour\b|day\b)[a-zß-öø-ɏ]+|a (?:batch|lot)|for (?:each|every)(?: [a-zß-öø-ɏ]+)?)|approx\.?|about|total|max))*(?:,? (?:or )?(?:until|till|depending) .*)?\W*$|^\W*(?:for )?\d{1,2} more\W*$|\d ?min\w* (?:in all|altogether|in total|later)\b|\b(?:they|it|these|mine|ours|this|which|that)(?:['’]ll| will| should| usually| only)* (?:take|need|want|took)s? (?:about |around |roughly |a good |me )*\d[^.]{0,12}min/i,
 )
 /**
  * How the pieces are cooked where nothing that speaks of them says it; nothing where no clause does.

@@ -29,7 +29,7 @@ const NOISE = new RegExp(
     String.raw`(?:thanks?|thank you)(?: so much| very much)? for (?:watching|reading|stopping by|visiting|following)\b.{0,40}|let me know\b.{0,60}|see you (?:next|in the|soon|all)\b.{0,40}|until next time\b.{0,30}`,
     String.raw`(?:enjoy|bon app[eé]tit|happy (?:cooking|baking|eating))(?:,? (?:everyone|everybody|all|friends|guys|folks|your meal|them|it))?`,
     // "Cuisine: …": how the page files it.
-    '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|published|updated|posted|servings? size(?!\\s*:\\s*\\d{1,2} (?!g\\b|ml\\b|oz\\b|grams|cups?\\b))|yield type)\\s*:.*',
+    '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|(?:first )?published(?: by| on)?|updated(?: by| on)?|(?:posted|shared|submitted|uploaded|written)(?: by| on)?|servings? size(?!\\s*:\\s*\\d{1,2} (?!g\\b|ml\\b|oz\\b|grams|cups?\\b))|yield type)\\s*:.*',
     '(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick|easy|medium|hard)',
     String.raw`(?:(?:us|uk|metric|imperial|cups?|grams?|ounces?|weight|volume)\b[\s|/·•&-]*(?:or )?)+`,
     // "#momos #veg": what it is filed under.

@@ -20,7 +20,7 @@ const ABOUT = String.raw`(?:about |maybe |like |abt\.? |ca\.? |approx(?:imately|
 const N = String.raw`${ABOUT}(${DIGIT_NUMBER}(?:\s*(?:-|–|to)\s*\d{1,4})?(?:\s+doz(?:en|\.)?)?)`
 const PEOPLE = String.raw`(?:servings?|portions?|people|persons?|guests|hungry people|adults|eaters)`
 /** Words for pieces of filled dough. */
-export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasty|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|semi-?circles?|half[- ]circles?|coils?|balls?|loi|pedas?|lechi|samosas?|empanad(?:it|ill)?as?|pierogi(?:es)?|piroz?s?h?ki|vareniki|varenyk[iy]|gyoza|potstickers?|momos?|parathas?|paranthas?|kachoris?|kulchas?|puris?|ravioli|tortellini|pelmeni|mandu|crepes?|blintzes|pancakes?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|boats?|ovals?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|snails|spirals|envelopes|purses|pinwheels|minis|in all\b|altogether|in total|ones\b|uns\b)`
+export const PIECES = String.raw`(?:pieces?|pcs?\b|units?\b|buns?|dumplings?|pies?|hand pies|turnovers?|pockets?|parcels?|rolls?|breads?|flatbreads?|pasty|pasties|pastries|patties|wrappers?|dis[ck]s?|rounds?|circles?|cones?|triangles?|half[- ]?moons?|semi-?circles?|half[- ]circles?|coils?|balls?|loi|pedas?|lechi|samosas?|empanad(?:it|ill)?as?|pierogi(?:es)?|piroz?s?h?ki|vareniki|varenyk[iy]|gyoza|potstickers?|momos?|parathas?|paranthas?|kachoris?|kulchas?|puris?|theplas?|gujiyas?|khinkali|ravioli|tortellini|pelmeni|mandu|crepes?|blintzes|pancakes?|modaks?|wontons?|bao|baozi|manti|crescents?|squares?|boats?|ovals?|slices?|cakes?|nos\b\.?|pupusas?|arepas?|calzones?|knishes|rotis?|twists|bites|puffs?|saucers?|snails|spirals|envelopes|purses|pinwheels|minis|in all\b|altogether|in total|ones\b|uns\b)`
 const QUALITY = String.raw`(?:(?:small|medium|large|mini|little|big|good[- ]sized|generous|bite[- ]sized|individual|hand|filled|stuffed|steamed|fried|baked)\s+)*`
 
 const makes = new RegExp(
@@ -161,6 +161,9 @@ function yieldsOf(stated: string): Yields | null {
 
 function promisedIn(stated: string): Yields | null {
   const line = withoutPortions(withPlainPromise(stated))
+    // "Serves: 3 Pieces: 6", "Yield: 6 Servings: 3": labels one behind the other.
+    .replace(/(?<=^|[\d,;|.]\s*)(?:pieces|pcs)\s*[:=]\s*(?=(?:about |~)?\d)/gi, ', makes ')
+    .replace(/(?<=\d)\s+(?=(?:servings?|portions?|serves)\s*[:=]\s*(?:about |~)?\d)/gi, ', ')
     // "(50ish)", "16-20ish".
     .replace(/(?<![\d.,/])(?<range>[-–]\s?)?(?<many>\d{1,3})\s?-?ish\b/gi, (...found) => {
       const { range, many } = found.at(-1) as { range?: string; many: string }

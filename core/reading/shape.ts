@@ -54,6 +54,8 @@ interface Told {
 }
 const FOLDS = /\bfold\b/i
 const FOLDS_OVER = /\bfold (?:[a-zß-öø-ɏ]+ )?(?:in half|over)\b/i
+/** "16 balls, fill, seal". */
+const FILLS_BALLS = /\bballs\b[^.;]{0,40}\b(?:fill|stuff)\b/i
 const ENDS_AS_BALL =
   /\b(?:close|seal|pinch|enclose|wrap|gather)\b(?:[^.;]{0,40}\b(?:roll|shape|form)\b)?[^.;]{0,16}\b(?:(?:in)?to|(?:form|shape|make)(?: into)?) (?:an? )?(?:(?:smooth|neat|round|tight) )*balls?\b(?![^]*\b(?:flatten|press|pat|roll out)\b)/i
 const INTO_PARCELS =
@@ -186,7 +188,7 @@ const INSTEAD: readonly {
   // Rolls that are drawn up round what they hold are buns.
   {
     of: ['roll'],
-    when: ({ method }) => BUN.closedBy.test(method) && !ROLLS_UP.test(method),
+    when: ({ method }) => (BUN.closedBy.test(method) || FILLS_BALLS.test(method)) && !ROLLS_UP.test(method),
     becomes: 'bun',
   },
   // "Tuck & roll like a burrito".

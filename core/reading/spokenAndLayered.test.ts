@@ -158,6 +158,8 @@ describe('how many', () => {
     ['makes 16-20ish', 16],
     ['x 24', 24],
     ['Recipe Servings: 20 pieces', 20],
+    ['Serves: 3 Pieces: 6', 6],
+    ['Yield: 6 Servings: 3', 6],
   ])('below the title: %s', (count, pieces) => {
     const own = recipe(
       `Pork dumplings\n${count}\n\nFilling\n500 g pork mince\n\nWrappers\n400 g flour\n210 g water\n\nFill. Steam 10 min.`,
@@ -215,6 +217,26 @@ describe('what the method does', () => {
     expect(own.facts.find(({ kind }) => kind === 'rest-minutes')?.low ?? null).toBe(minutes)
     expect(own.parts.map(({ kind }) => kind)).toEqual(['shell', 'filling'])
   })
+  it.each(['2-3 min per thepla.', '3 min per paratha.', 'About 3 minutes for each one.'])(
+    'takes its time behind a way that has none: %s',
+    (time) => {
+      const { cooking } = read('200 g paneer', `Fill, seal, roll out. Cook on a hot tawa. ${time}`)
+      expect([cooking.way, cooking.minutes]).toEqual(['griddle', 3])
+    },
+  )
+  it('wets a dough that is folded with its butter as one without it', () => {
+    const dough = (work: string) =>
+      recipe(
+        `Keema patties\n\nDough\n250 g maida\n150 g butter\nwater as required\n\nFilling\n300 g mutton keema\n\n${work} Cut 12 squares, fill, fold. Bake at 200C 20 min.`,
+      )
+    const layered = lineOf(
+      dough('Make dough with maida and water. Roll, spread butter, fold in three, chill. Repeat 3 times.'),
+      'water',
+    )!
+    const rubbed = lineOf(dough('Rub the butter into the maida, bring together with water.'), 'water')!
+    expect(layered.grams! / 250).toBeGreaterThan(0.44)
+    expect(rubbed.grams! / 250).toBeLessThan(0.31)
+  })
   it('lists a dip that is told by its halves', () => {
     const own = recipe(
       'Veggie dumplings. I use 400 g firm tofu, two carrots and two tablespoons soy for the filling, and forty round wrappers. A teaspoon in each, pleat. Then steam ten minutes. Dip is soy and rice vinegar half and half.',
@@ -266,6 +288,26 @@ describe('a row with a stroke and nothing else', () => {
   })
 })
 
+describe('parts and shapes', () => {
+  it('fills one end with what is savoury, and the other with what is sweet', () => {
+    const text =
+      'Clangers\n\nPastry\n12 oz self raising flour\n6 oz suet\n300 ml water\n\nSavoury: 8 oz gammon, 1 onion\nSweet: 2 apples, 1 oz sugar\n\nRoll out, cut in 4. Savoury on one end, sweet on the other. Roll up. Bake 1 hr at 180C'
+    expect(parts(text)).toEqual([
+      'shell: self-raising-flour suet water',
+      'filling: ham onion',
+      'filling: apple sugar',
+    ])
+  })
+  it('calls bread that is filled as balls a bun, whatever its name', () => {
+    const rolls = 'Chorizo rolls\n\nDough\n450 g flour\n7 g yeast\n280 g water\n\nFilling\n200 g chorizo\n\n'
+    expect(recipe(`${rolls}16 balls, fill, seal. Bake at 210C 15 min`).shape).toBe('bun')
+    expect(recipe(`${rolls}Roll out, spread the filling, roll up. Bake at 210C 15 min`).shape).toBe('roll')
+  })
+  it('takes wraps of two grains for one thing', () => {
+    expect(eachOf('6 small corn & wheat tortillas')).toEqual([['tortilla', 294]])
+  })
+})
+
 describe('the name of the dish', () => {
   it('stands below a table whose first row names a part', () => {
     const own = recipe(
@@ -273,6 +315,12 @@ describe('the name of the dish', () => {
     )
     expect([own.title, own.pieces]).toEqual(['Curry buns (pan style)', 10])
     expect(own.parts[0]!.name).toBe('BUN DOUGH')
+  })
+  it('is not who posted it', () => {
+    const own = recipe(
+      `[Posted by: lena_k]\nPoppy seed rolls\n\nDough\n${DOUGH}\n\nFilling\n300 g ground poppy seeds\n\nRoll up. Bake at 180C 35 min.`,
+    )
+    expect(own.title).toBe('Poppy seed rolls')
   })
   it('says for whom it is', () => {
     const own = recipe(

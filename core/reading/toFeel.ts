@@ -30,6 +30,18 @@ const SHARES: Readonly<Record<string, WaterShare>> = {
   roll: { kind: 'filled roll', low: 60, high: 66, feel: 'soft' },
   wholemeal: { kind: 'fine whole wheat', low: 62, high: 72, feel: 'medium' },
   plain: { kind: 'semi-soft', low: 50, high: 55, feel: 'medium' },
+  layered: { kind: 'folded with its fat in layers', low: 45, high: 55, feel: 'medium' },
+}
+/** "Spread butter, fold in three": fat between the layers shortens no flour. */
+const FAT_ON =
+  /\b(?:spread|smear|dot|lay|place|put|encase|wrap|grate|enclose)\b[^.;]*\b(?:butter|fat|margarine|ghee|lard|shortening)\b/i
+const FOLDS_IN_LAYERS =
+  /\bfold(?:ed)?\b[^.;]{0,30}\b(?:three|thirds|3|four|4|book|letter)\b|\bthree[- ]fold\b|\b(?:book|letter|single|double) (?:fold|turn)s?\b|\blaminat/i
+const RUBS_IN = /\b(?:rub|cut|work|pulse|blitz)(?:bed|bing|s)?\b[^.;]*\b(?:in|into|butter|fat)\b/i
+const isLayered = (clauses: readonly Clause[]): boolean => {
+  const made = clauses.filter(({ closed }) => !closed)
+  const says = (pattern: RegExp) => made.some(({ text }) => pattern.test(text))
+  return says(FAT_ON) && says(FOLDS_IN_LAYERS) && !says(RUBS_IN)
 }
 /** What refined wheat flour drinks in the food table: the shares here are of it. A test holds the two together. */
 export const REFINED_DEMAND = 0.66
@@ -114,6 +126,7 @@ const nice = (grams: number) => (grams >= 20 ? Math.round(grams / 5) * 5 : Math.
  * @param amounts the dough's other lines, weighed
  * @param liquid the food that is added to feel
  * @param asked the words of the line and of the method that speak of the feel
+ * @param layered the fat lies between the layers, and is not among the amounts
  * @returns null when nothing in the dough drinks water
  */
 function waterToFeel(
@@ -122,13 +135,14 @@ function waterToFeel(
   asked: string,
   way: CookingWay,
   shape: Shape,
+  layered: boolean,
 ): FeltWater | null {
   const terms = sumSoftness(amounts)
   if (terms.waterDemandGrams <= 0) return null
   const flourGrams = amounts
     .filter(({ food }) => food.waterDemand !== null)
     .reduce((sum, { grams }) => sum + grams, 0)
-  const usual = kindOf(amounts, way, shape)
+  const usual = layered ? SHARES.layered! : kindOf(amounts, way, shape)
   const scalded = usual === SCALDED_RICE || usual === SCALDED_GLUTINOUS
   const otherWater = amounts.reduce((sum, amount) => sum + softnessTerms(amount).freeWaterGrams, 0)
   const scale = scalded
@@ -244,7 +258,11 @@ export function fillToFeel(
     shells[0].lines.push(felt)
   }
   if (!felt?.food || ONLY_IF.test(felt.line.raw)) return
-  const others = lines.filter((item) => item !== felt && item.food && item.line.grams)
+  const layered = isLayered(clauses)
+  const others = lines.filter(
+    (item) =>
+      item !== felt && item.food && item.line.grams && !(layered && item.food.softeningFat === 'solid'),
+  )
   const amounts = others.map(({ food, line }) => ({
     food: food!,
     grams: line.grams!,
@@ -256,7 +274,7 @@ export function fillToFeel(
     ...shells.map((draft) => draft.name),
     ...spoken.filter((text) => /\b(?:dough|knead|together|bind)\b/i.test(text)),
   ].join(' ; ')
-  const found = waterToFeel(amounts, felt.food, asked, way, shape)
+  const found = waterToFeel(amounts, felt.food, asked, way, shape, layered)
   if (!found) return
   const { line } = felt
   const cap =
