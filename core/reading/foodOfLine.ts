@@ -70,6 +70,18 @@ const MOST_VEGETABLES = 12
 const MORE_THAN_SPICE_GRAMS = 40
 const MORE_THAN_SPICE_ML = 59
 
+/**
+ * "1 1/2 cups leftover chili" is the dish: nobody keeps so much of the fruit, nor what is left of it.
+ */
+export function dishOf(read: ReadLine, food: Food, foods: Foods): { food: Food } | null {
+  if (!/^green-chilli/.test(food.id) || /\b(?:green|red|jalape|fresh|chill?ies|peppers?)/i.test(read.raw))
+    return null
+  const term = read.measures[0]?.[0]
+  const isLeft = /\b(?:left[- ]?over|thick|beef|turkey|chunky)\b/i.test(read.raw)
+  const dish = isLeft || (term?.unitId === 'cup' && term.low >= 1) ? foods.get('chilli-con-carne') : undefined
+  return dish ? { food: dish } : null
+}
+
 /** "Boiled soya granules 50 g (dry weight)": it is the dry food that was weighed, and soaked or cooked afterwards. */
 const DRY_WEIGHT =
   /^(?:weighed )?(?:dry|uncooked|raw)(?: (?:wt|weight|measure))?$|^(?:wt|weight|weighed) (?:dry|raw|uncooked)$/i

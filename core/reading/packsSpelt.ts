@@ -13,6 +13,13 @@ const HOLDS = String.raw`(?:about |around |roughly |approx\.? |~)?(?:${NUMBER_PA
 /** Wordings of packs, in the order in which they are brought to one form. */
 export const PACK_WORDINGS: readonly AmountWording[] = [
   {
+    like: 'a pack of 8 frankfurters',
+    becomes: '8 frankfurters',
+    pattern:
+      /^(?:(?:an?|one|1) )?(?:pack|packet|package|box|bag) of (\d{1,2}) (?=[a-zß-öø-ɏ]{3})(?!(?:oz|ml|kg|lbs?|grams?|ounces?)\b)(?!.*\b(?:wrappers?|sheets?|skins?|dis[ck]s?|rounds?|leaves|pattis?)\b)/gi,
+    to: (_, many) => `${many} `,
+  },
+  {
     like: 'chives, big bunch',
     becomes: 'a big bunch chives',
     pattern:

@@ -10,7 +10,7 @@ import { TURNS_EACH } from './pan'
 import { withStops } from './sentences'
 import { sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
-import { foodsTold, OF_THE_PIECES, type ToldFood } from './toldFoods'
+import { foodsTold, MADE, OF_THE_PIECES, type ToldFood } from './toldFoods'
 import { UNIT_PATTERN } from './units'
 import { COUNTED_AND_SALT } from './unmarkedRow'
 
@@ -145,6 +145,8 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
       if (COUNTED_AND_SALT.test(`${match[1]!}${own}`)) continue
       const food = matchFood(own, foods)
       if (food?.how !== 'exact') continue
+      // "A vegan mushroom pie like this" buys no mushroom.
+      if (/^an?\s*$/i.test(match[1]!) && MADE.test(words[length] ?? '')) break
       // "Make a shortcrust" speaks of the dough, and buys none.
       if (/^an?\s*$/i.test(match[1]!) && /^(?:pastry|wrapper|bread)$/.test(food.food.group)) break
       used = match[2]!.indexOf(own) + own.length

@@ -11,6 +11,7 @@ import {
   COOKED_HERE,
   matchWithPrep,
   namedBehind,
+  dishOf,
   spiceOf,
   vegetableOf,
   withoutTail,
@@ -151,7 +152,11 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     })
     return { line, read, food: null }
   }
-  const named = spiceOf(read, match.food, foods) ?? vegetableOf(read, match.food, foods) ?? match
+  const named =
+    dishOf(read, match.food, foods) ??
+    spiceOf(read, match.food, foods) ??
+    vegetableOf(read, match.food, foods) ??
+    match
   const { food, weighed } = weighedAs(read, named.food, foods)
   // Weighed dry from here on, and soaked: read once more it must weigh the same.
   if (food.unitGrams.soaked)

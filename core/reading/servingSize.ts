@@ -15,8 +15,13 @@ const SIZES: readonly RegExp[] = [
   String.raw`^\W*(?:about )?${MANY}(?: of (?:them|these)| pieces)? (?:each|apiece|a head|per (?:head|person))(?: for (?:an? )?[a-zß-öø-ɏ]+)?\W*$`,
 ].map((size) => new RegExp(size, 'i'))
 
+/** "Serving: 4 bowls": who eats, and not how much of it. */
+export const SERVING_LABEL =
+  /^\W*serving\s*[:=–-]\s*(\d{1,2})(?=\s*(?:$|(?:bowls?|plates?|people|persons?|adults)\b))/i
+
 /** Pieces that one serving has, with the words that say so; null where a text does not say it. */
 export function servingSizeIn(text: string): { pieces: number; says: string } | null {
+  if (SERVING_LABEL.test(text)) return null
   for (const size of SIZES) {
     const found = size.exec(text)
     const pieces = found && (readNumber(found[1]!)?.low ?? null)

@@ -2,7 +2,7 @@ import { DIGIT_NUMBER, readNumber, withDigits } from './readNumber'
 import { ONE_DISH, ONE_LARGE, ONE_TRAY, SINGLE_SERVE } from './oneDish'
 import { withoutPortions, withPlainPromise } from './promises'
 import { remember } from './remember'
-import { servingSizeIn } from './servingSize'
+import { SERVING_LABEL, servingSizeIn } from './servingSize'
 import { UNIT_PATTERN } from './units'
 
 export interface Yields {
@@ -148,7 +148,8 @@ function promisedInSpeech(line: string): Yields | null {
   return found && { ...found, whole: false, rest: line }
 }
 
-function yieldsOf(stated: string): Yields | null {
+function yieldsOf(said: string): Yields | null {
+  const stated = said.replace(SERVING_LABEL, 'serves $1')
   const size = stated.length <= MOST_CHARACTERS ? servingSizeIn(stated) : null
   if (!size) return promisedIn(stated)
   const left = stated.replace(size.says, ' ')

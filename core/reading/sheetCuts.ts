@@ -30,7 +30,7 @@ const sheetsOf = (read: ReadLine): number | null =>
   null
 
 const A_SHEET =
-  '(?:(?!(?:baking|cookie|oven|lined|greased|prepared)\\b)[a-zß-öø-ɏ]+ ){0,3}?(?:sheets?|yufkas?|fil[lo]o|phyllo|leaf|leaves|tortillas?|wraps?|packs?|blocks?|pitt?as?(?: breads?)?|naans?|flatbreads?|baguettes?|bagels?|rolls?(?= of | in| into))(?! of (?:paper|parchment|foil|film|cling))'
+  '(?:(?!(?:baking|cookie|oven|lined|greased|prepared)\\b)[a-zß-öø-ɏ]+ ){0,3}?(?:sheets?|yufkas?|fil[lo]o|phyllo|leaf|leaves|tortillas?|wraps?|packs?|blocks?|(?:pie )?crusts?|pitt?as?(?: breads?)?|naans?|flatbreads?|baguettes?|bagels?|rolls?(?= of | in| into))(?! of (?:paper|parchment|foil|film|cling))'
 /** What is done is done to every sheet: "each sheet", "both sheets", "a sheet at a time", "the sheets". */
 const OF_SHEETS = recalled(
   new RegExp(

@@ -113,6 +113,10 @@ describe('a line', () => {
         ['egg', 100],
       ],
     ],
+    ['pack of 8 frankfurters', [['smoked-sausage', 400]]],
+    ['1 1/2 cups leftover chili, thick', [['chilli-con-carne', 375]]],
+    ['2 chillies, chopped', [['green-chilli', 16]]],
+    ['Patti - 12 nos', [['samosa-strip', 108]]],
     ['1/2 tsp green chilli', [['green-chilli', 2]]],
     ['1 tsp chilli', [['chilli-powder', 2]]],
     ['100 zorblax', [[undefined as never, 100]]],
@@ -173,6 +177,30 @@ describe('how many', () => {
     ['Cut 24 rounds. Spoon filling onto half of them, cover with the others, seal.', 12],
   ])('%s', (steps, pieces) => {
     expect(read('400 g ricotta', `${steps} Bake at 230C for 12 min.`, 'Calzones').pieces).toBe(pieces)
+  })
+})
+
+describe('how many of what is bought', () => {
+  it.each(['Cut each crust into 4 circles.', 'Cut 4 circles from each crust.', 'Cut each crust in 4.'])(
+    '%s',
+    (cuts) => {
+      const own = recipe(
+        `Hand pies\n\n2 refrigerated pie crusts (14 oz box)\n300 g feta\n\n${cuts} Fill, fold. Bake at 200C 20 min`,
+      )
+      expect(own.pieces).toBe(8)
+    },
+  )
+  it.each(['Serving: 4 bowls', 'Serving: 4', 'Serving: 4 people'])('says who eats: %s', (label) => {
+    const own = recipe(
+      `Dumplings\n${label}\n\nDough\n${DOUGH}\n\nFilling\n300 g feta\n\nDivide into 12. Boil 5 min`,
+    )
+    expect([own.servings, own.servingsStated]).toEqual([4, true])
+  })
+  it('says what one eats', () => {
+    const own = recipe(
+      `Dumplings\nServing: 4 pieces\n\nDough\n${DOUGH}\n\nFilling\n300 g feta\n\nDivide into 12. Boil 5 min`,
+    )
+    expect(own.servings).toBe(3)
   })
 })
 
@@ -289,6 +317,17 @@ describe('a row with a stroke and nothing else', () => {
 })
 
 describe('parts and shapes', () => {
+  it('puts nothing into a bath that is strewn or brushed on', () => {
+    const text =
+      'Pretzel bites\n500g strong flour\n300ml water\n\n150g ham\n75g gruyere\n\nbath: 2l water + 100g bicarb\npretzel salt\n1 yolk\n\n40 x 20g pieces, fill. Boil in the bath 1 min. Yolk, salt. 220c 12-15 mins.'
+    expect(parts(text).slice(2).sort()).toEqual(['finish: salt egg-yolk', 'pan: water baking-soda'])
+  })
+  it('buys nothing of what is made', () => {
+    const text =
+      'I do a vegan mushroom pie like this, serves 4: shortcrust from 300 g flour, 150 g vegan block, 4 tbsp water. Filling is 600 g chestnut mushrooms, 2 leeks, fried in olive oil for 15 minutes. Two thirds of the pastry lines a 23 cm tin, rest is the lid. 190 fan 40 min.'
+    expect(parts(text)[0]).toBe('shell: plain-flour plant-block water')
+    expect(recipe(text).title).toBe('Vegan mushroom pie')
+  })
   it('fills one end with what is savoury, and the other with what is sweet', () => {
     const text =
       'Clangers\n\nPastry\n12 oz self raising flour\n6 oz suet\n300 ml water\n\nSavoury: 8 oz gammon, 1 onion\nSweet: 2 apples, 1 oz sugar\n\nRoll out, cut in 4. Savoury on one end, sweet on the other. Roll up. Bake 1 hr at 180C'

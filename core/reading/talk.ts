@@ -96,7 +96,10 @@ export function spokenName(opening: string, isPiece: (name: string) => boolean):
   const said = spoken.replace(WHOSE, '')
   const cut = said.replace(TAIL, '').replace(NEEDS, '').replace(GOES_ON, '')
   const name = cut
-    .replace(/(?:,?\s+(?:ok|okay|right|alright|so|yeah|guys|everyone|folks|today))+\W*$/i, '')
+    .replace(
+      /(?:,?\s+(?:ok|okay|right|alright|so|yeah|guys|everyone|folks|today|like this|this way))+\W*$/i,
+      '',
+    )
     .replace(/(?<=[a-zß-öø-ɏ]{3}) recipe$/i, '')
     .replace(/[\s,.:;!–-]+$/, '')
   const words = name.split(/\s+/).length

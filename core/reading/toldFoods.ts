@@ -6,6 +6,7 @@ import { readLine } from './readLine'
 import { NUMBER_PATTERN, withDigits } from './readNumber'
 import { remember } from './remember'
 import { amountBehind, STARTS_WITH_AMOUNT } from './rows'
+import { PIECES } from './servings'
 import { isHeatOrTime } from './time'
 import { withUnitBefore } from './unitBefore'
 import { UNIT_PATTERN } from './units'
@@ -114,6 +115,8 @@ function withoutLeads(piece: string): { text: string; verb: string } {
   return { text: text.trim(), verb }
 }
 
+/** What a piece is called, by itself. */
+export const MADE = new RegExp(`^${PIECES}$`, 'i')
 /** A food with its amount, from a piece; what is behind its name is left off word by word. */
 function lineIn(text: string, foods: Foods): { text: string; food: Food } | null {
   const words = text.split(/\s+/)
@@ -125,6 +128,8 @@ function lineIn(text: string, foods: Foods): { text: string; food: Food } | null
       // A bracket that was cut in two says nothing.
       .replace(/\s*\([^)]*$/, '')
     const read = readLine(own)
+    // "A vegan mushroom pie like this": what is made, and no mushroom.
+    if (/^an?$/i.test(words[0]!) && MADE.test(words[length] ?? '')) return null
     const food = read.measures.length || read.unmeasured ? matchFood(read.name, foods) : null
     if (food?.how === 'exact') return { text: own, food: food.food }
   }
