@@ -73,8 +73,11 @@ export function withGrams(read: ReadLine, food: Food): ReadLine {
   return counted ? read : { ...read, measures: [[{ ...term, unitId: 'g' }]] }
 }
 
+const COUNTED_OUT =
+  /\b(?:wrappers?|skins?|sheets?|rounds?|dis[ck]s?|pieces?|pcs|nos|leaves|balls?|slices?)\b/i
 /** "100 solid fat" of some make: what nobody knows is weighed too, where nobody counts out so many. Null where it may be counted. */
-export function gramsByNumber({ measures }: ReadLine): number | null {
+export function gramsByNumber({ measures, raw }: ReadLine): number | null {
+  if (COUNTED_OUT.test(raw)) return null
   const term = measures.length === 1 && measures[0]!.length === 1 ? measures[0]![0]! : null
   return term && term.unitId === null && term.size === null && term.low > MAX_COUNTED ? term.low : null
 }

@@ -3,10 +3,11 @@
 const STARCH_IN_WATER =
   /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?[a-zß-öø-ɏ]+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/i
 
+/** Of a chilli that is counted the paste behind it holds none: "2 green chillies, ginger garlic paste". */
 const POUNDED = String.raw`((?:green |red |fresh )?chill?i(?:e?s)?|ginger|garlic)`
 const POUNDED_WITH = '(?:,? (?:and|&) |[ ,/-]+)'
 const CHILLI_PASTE = new RegExp(
-  String.raw`(?<![a-zß-öø-ɏ])${POUNDED}${POUNDED_WITH}${POUNDED}(?:${POUNDED_WITH}${POUNDED})?[ -]paste\b`,
+  String.raw`(?<![a-zß-öø-ɏ])(?<!\b(?:\d{1,2}|an?|one|two|three|four) (?:(?:small|large|medium|green|red|fresh|chopped) )*)${POUNDED}${POUNDED_WITH}${POUNDED}(?:${POUNDED_WITH}${POUNDED})?[ -]paste\b`,
   'gi',
 )
 /**

@@ -115,6 +115,15 @@ describe('a line', () => {
     ],
     ['pack of 8 frankfurters', [['smoked-sausage', 400]]],
     ['1 1/2 cups leftover chili, thick', [['chilli-con-carne', 375]]],
+    ['1 cup leftover veggie chili', [['bean-chilli', 250]]],
+    ['60 zorblax pieces', [[undefined as never, null]]],
+    [
+      '2 green chillies, ginger garlic paste 1 tsp',
+      [
+        ['green-chilli', 16],
+        ['ginger-garlic-paste', 5],
+      ],
+    ],
     ['2 chillies, chopped', [['green-chilli', 16]]],
     ['Patti - 12 nos', [['samosa-strip', 108]]],
     ['1/2 tsp green chilli', [['green-chilli', 2]]],
