@@ -270,6 +270,11 @@ describe('what the method does', () => {
       dough('Make dough with maida and water. Roll, spread butter, fold in three, chill. Repeat 3 times.'),
       'water',
     )!
+    const inSquares = lineOf(
+      dough('Make dough with maida and water. Roll, dot with butter, fold in three. Cut into 12 squares.'),
+      'water',
+    )!
+    expect(inSquares.grams).toBe(layered.grams)
     const rubbed = lineOf(dough('Rub the butter into the maida, bring together with water.'), 'water')!
     expect(layered.grams! / 250).toBeGreaterThan(0.44)
     expect(rubbed.grams! / 250).toBeLessThan(0.31)

@@ -37,7 +37,8 @@ const FAT_ON =
   /\b(?:spread|smear|dot|lay|place|put|encase|wrap|grate|enclose)\b[^.;]*\b(?:butter|fat|margarine|ghee|lard|shortening)\b/i
 const FOLDS_IN_LAYERS =
   /\bfold(?:ed)?\b[^.;]{0,30}\b(?:three|thirds|3|four|4|book|letter)\b|\bthree[- ]fold\b|\b(?:book|letter|single|double) (?:fold|turn)s?\b|\blaminat/i
-const RUBS_IN = /\b(?:rub|cut|work|pulse|blitz)(?:bed|bing|s)?\b[^.;]*\b(?:in|into|butter|fat)\b/i
+const RUBS_IN =
+  /\brub(?:bed|bing|s)?\b|\b(?:cut|work|pulse|blitz)\w* (?:in (?:the |cold |half (?:of )?(?:the )?)*(?:butter|fat|margarine|lard|shortening)|(?:the |cold )*(?:butter|fat|margarine|lard|shortening) in(?:to)? (?:the )?(?:flour|maida|mix))/i
 const isLayered = (clauses: readonly Clause[]): boolean => {
   const made = clauses.filter(({ closed }) => !closed)
   const says = (pattern: RegExp) => made.some(({ text }) => pattern.test(text))

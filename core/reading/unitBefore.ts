@@ -3,7 +3,7 @@ import { matchFood } from './match'
 import { readLine } from './readLine'
 import { weighLine } from './weigh'
 
-const BY_THE_SPOON = /^(?:tsp|tbsp|cup)$/
+const BY_THE_SPOON = /^(?:tsp|tbsp)$/
 
 /**
  * "Two tablespoons soy and one sesame oil": a line of what nobody counts, with the spoon that the line before it was
