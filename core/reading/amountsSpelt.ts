@@ -278,7 +278,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: '2 onions about three hundred and fifty grams',
     becomes: '2 onions about 350 grams',
     pattern: rule(
-      String.raw`(about|around|roughly|say|(?:punnet|pack|packet|tub|bag|roll|block|tin|jar) (?:of )?[a-z]+(?: [a-z]+)??) ((?:[a-z]+[ -]){1,5}?)(${UNIT})`,
+      String.raw`(about|around|roughly|say|like|maybe|perhaps|probably|(?:punnet|pack|packet|tub|bag|roll|block|tin|jar) (?:of )?[a-z]+(?: [a-z]+)??) ((?:[a-z]+[ -]){1,5}?)(${UNIT})`,
     ),
     to: (whole, about, number, unit) => {
       const spelt = readNumber(number!.trim())
@@ -287,7 +287,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
   },
   {
     like: 'a roll of puff pastry the three hundred and twenty gram one',
-    becomes: 'a roll of puff pastry 320 g',
+    becomes: 'a pack of puff pastry 320 g',
     pattern: rule(
       String.raw`the ((?:\d{2,4}|(?:[a-z]+[ -]){1,4}?[a-z]+)) ?(g|grams?|ml|mls?|mils?)[ -](?:ones?|packs?|packets?|kind|size)`,
     ),
@@ -300,7 +300,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: 'milk c. 200 ml',
     becomes: 'milk about 200 ml',
     pattern: rule(
-      String.raw`(?:c\.|ca\.?|circa|approx(?:imately|\.)?|roughly|around|something like|in the region of|~|≈) ?(?=(?:${NUMBER}) ?(?:(?:-|–|to) ?(?:${NUMBER}) ?)?(?:${UNIT}))`,
+      String.raw`(?:c\.|ca\.?|circa|approx(?:imately|\.)?|roughly|around|(?:something )?like|maybe|perhaps|probably|in the region of|~|≈) ?(?=(?:${NUMBER}) ?(?:(?:-|–|to) ?(?:${NUMBER}) ?)?(?:${UNIT}))`,
     ),
     to: () => 'about ',
   },

@@ -1,5 +1,7 @@
 import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
+import { MAX_LINE_GRAMS } from '../recipe/vocabulary'
+import { PREP_WORDS } from './lineName'
 import type { LinePart } from './lineParts'
 import { matchFood } from './match'
 import { readLine, type ReadLine } from './readLine'
@@ -75,9 +77,12 @@ export function withGrams(read: ReadLine, food: Food): ReadLine {
 
 const COUNTED_OUT =
   /\b(?:wrappers?|skins?|sheets?|rounds?|dis[ck]s?|pieces?|pcs|nos|leaves|balls?|slices?)\b/i
+const IS_WORK = new RegExp(`^${PREP_WORDS}$`, 'i')
 /** "100 solid fat" of some make: what nobody knows is weighed too, where nobody counts out so many. Null where it may be counted. */
-export function gramsByNumber({ measures, raw }: ReadLine): number | null {
-  if (COUNTED_OUT.test(raw)) return null
+export function gramsByNumber({ measures, name, raw }: ReadLine): number | null {
+  // "225 drained" weighs again what has been weighed.
+  if (COUNTED_OUT.test(raw) || IS_WORK.test(name)) return null
   const term = measures.length === 1 && measures[0]!.length === 1 ? measures[0]![0]! : null
-  return term && term.unitId === null && term.size === null && term.low > MAX_COUNTED ? term.low : null
+  const isWeight = term !== null && term.unitId === null && term.size === null
+  return isWeight && term.low > MAX_COUNTED && term.low <= MAX_LINE_GRAMS ? term.low : null
 }

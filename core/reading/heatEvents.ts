@@ -123,6 +123,11 @@ const heatSaid = (said: string): string =>
   withoutUnitDots(withoutVents(said))
     .replace(UNDER_STEAMER, ' ')
     .replace(NOT_DONE, ' ')
+    // "Roll in crumbs fried in butter": the crumbs are.
+    .replace(
+      /\b(?:(?:bread)?crumbs|onions?|bacon|nuts|walnuts|poppy ?seeds?|sage) (?:fried|browned|toasted|sizzled|crisped) in (?:the |some |a little )?(?:[a-zß-öø-ɏ]+ )?(?:butter|oil|fat|lard)\b/gi,
+      ' ',
+    )
     // Fried onions beside the dish are no second cooking of it.
     .replace(/\b(?:serve|served|serving)\b[^.]{0,30}\bwith\b.*$/i, ' ')
     .replace(/^\W*from frozen\W+/i, '')

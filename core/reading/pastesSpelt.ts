@@ -3,6 +3,11 @@
 const STARCH_IN_WATER =
   /^(.*\b(?:cornflour|cornstarch|starch|arrowroot|potato flour)),? (?:in|into) ((?:a little|some|a bit of|a splash of|\d[\d./]*\s?[a-zß-öø-ɏ]+(?: of)?) (?:cold |warm )?(?:water|milk|stock))$/i
 
+const FLOURED = String.raw`(\d[^()+&]*?(?:flour|maida|atta|starch))\s*(?:\+|and|&|mixed with|in|,)\s*((?:\d[^()]*|a little |some )?(?:warm |cold )?water)`
+const PASTE_OF = new RegExp(
+  String.raw`^(?:an? )?(?:[a-z]+ )?(?:flour|maida|atta|cornflour|starch) (?:paste|slurry|glue)\s*\(${FLOURED}\)\W*$|^(?:an? )?paste (?:of|from|made (?:of|from)) ${FLOURED}\W*$`,
+  'i',
+)
 /** Of a chilli that is counted the paste behind it holds none: "2 green chillies, ginger garlic paste". */
 const POUNDED = String.raw`((?:green |red |fresh )?chill?i(?:e?s)?|ginger|garlic)`
 const POUNDED_WITH = '(?:,? (?:and|&) |[ ,/-]+)'
@@ -18,6 +23,14 @@ const CHILLI_PASTE = new RegExp(
  */
 export const withPlainPastes = (line: string): string =>
   line
+    // "Flour paste (2 tbsp flour + water)", "paste of 2 tbsp flour and water": what seals.
+    .replace(
+      PASTE_OF,
+      (_whole, bracketed?: string, itsWater?: string, plain?: string, plainWater?: string) => {
+        const [flour, water] = [bracketed ?? plain!, itsWater ?? plainWater!]
+        return /\d/.test(water) ? `${flour} + ${water} (paste to seal)` : `${flour} + water paste to seal`
+      },
+    )
     // "Green chilli ginger paste": of both, and no garlic in it.
     .replace(CHILLI_PASTE, (whole: string, one: string, two: string, three: string | undefined) => {
       const names = [one, two, ...(three ? [three] : [])].map((name) =>

@@ -40,7 +40,7 @@ export const HEATS_WATER = recalled(
   /\b(?:bring|boil) (?:a (?:large |big )?(?:pot|pan) of |the |some )?(?:salted )?water\b/i,
 )
 export const INGREDIENT_STATES =
-  /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched)\s+(?=[a-zß-öø-ɏ])(?!(?:in|with|until|till|for|over|on|down|whole|slow|[a-zß-öø-ɏ]+ly)\b)/gi
+  /\b(?:boiled|cooked|roasted|fried|browned|steamed|toasted|scrambled|blanched|(?<=\b(?:the|some|left[- ]?over|cold|yesterday['’]?s|bought|shredded|chopped) )roast(?= (?:lamb|beef|chicken|pork|turkey|duck|meat|ham|potato(?:es)?|vegetables|veg|peppers?)\b))\s+(?=[a-zß-öø-ɏ])(?!(?:in|with|until|till|for|over|on|down|whole|slow|[a-zß-öø-ɏ]+ly)\b)/gi
 
 export const GOES_IN_RAW = recalled(
   /\b(?:goes?|stays?|kept|left|add(?:ed)?|stir(?:red)?|mix(?:ed)?)(?: it| them)?(?: in)? raw\b/i,

@@ -110,7 +110,7 @@ function stretchesOf(text: string): string[] {
 
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
 const WEIGHS_ABOUT =
-  /^ (?:(?:about|around|roughly) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
+  /^ (?:(?:about|around|roughly|like|maybe|say|perhaps|probably) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
 /** "Spinach wilted and squeezed out". */
 const SQUEEZED = /^ (?:and |then |wilted and )(squeezed)(?: (?:out|dry|well))?\b/i
 const SPOON_OR_WEIGHT =
@@ -118,7 +118,8 @@ const SPOON_OR_WEIGHT =
 const MOST_WORDS_IN_FRONT = 4
 /** "Ginger garlic paste one teaspoon half a teaspoon turmeric": what stands right in front of an amount with no name behind. */
 function foodInFront(text: string, foods: Foods): { text: string; food: Food } | null {
-  const words = /[,.;:]\s*$/.test(text) ? [] : text.trim().split(/\s+/).slice(-MOST_WORDS_IN_FRONT)
+  const bare = text.trim().replace(/\s+(?:about|around|roughly|like|maybe|say|perhaps|probably)$/i, '')
+  const words = /[,.;:]$/.test(bare) ? [] : bare.split(/\s+/).slice(-MOST_WORDS_IN_FRONT)
   for (let from = 0; from < words.length; from++) {
     const own = words.slice(from).join(' ')
     const match = own.length > 2 ? matchFood(own, foods) : null

@@ -38,6 +38,7 @@ import { tidy } from './tidy'
 import { markScalded } from './scalding'
 import { pourOver, restOver, tossOver } from './tossed'
 import { fillToFeel } from './toFeel'
+import { fillWithWhole } from './wrappedWhole'
 
 export interface IntakeLine {
   lineId: string
@@ -107,6 +108,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
     method.filter((step) => step.length < 2000).join('\n'),
     said.join(', '),
   )
+  fillWithWhole(drafts, clauses)
   panFatByMethod(drafts, clauses)
   const cooking = cookingOf(outline, drafts, clauses, notes)
   const shell = drafts.find(({ kind, into }) => kind === 'shell' && !into) ?? null

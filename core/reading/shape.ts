@@ -54,6 +54,8 @@ interface Told {
 }
 const FOLDS = /\bfold\b/i
 const FOLDS_OVER = /\bfold (?:[a-zß-öø-ɏ]+ )?(?:in half|over)\b/i
+const WRAPS_ROUND =
+  /\bwrap (?:each|every|one|the|a)(?: of the)? (?:balls?|plums?|apricots?|strawberr(?:y|ies)|eggs?|meatballs?|cubes?)\b/i
 /** "16 balls, fill, seal". */
 const FILLS_BALLS = /\bballs\b[^.;]{0,40}\b(?:fill|stuff)\b/i
 const ENDS_AS_BALL =
@@ -189,6 +191,12 @@ const INSTEAD: readonly {
   {
     of: ['roll'],
     when: ({ method }) => (BUN.closedBy.test(method) || FILLS_BALLS.test(method)) && !ROLLS_UP.test(method),
+    becomes: 'bun',
+  },
+  // "Wrap each plum in dough": round, as what is in it.
+  {
+    of: [null, 'half-moon', 'pleated'],
+    when: ({ method, made }) => made === null && WRAPS_ROUND.test(method) && !FOLDS.test(method),
     becomes: 'bun',
   },
   // "Tuck & roll like a burrito".

@@ -124,6 +124,15 @@ describe('a line', () => {
         ['ginger-garlic-paste', 5],
       ],
     ],
+    ['some leftover roast lamb maybe 250 grams', [['cooked-lamb', 250]]],
+    ['a bit of feta like 80 grams', [['feta', 80]]],
+    [
+      'paste of 2 tbsp flour and 3 tbsp water',
+      [
+        ['plain-flour', 16],
+        ['water', 45],
+      ],
+    ],
     ['2 chillies, chopped', [['green-chilli', 16]]],
     ['Patti - 12 nos', [['samosa-strip', 108]]],
     ['1/2 tsp green chilli', [['green-chilli', 2]]],
@@ -331,6 +340,29 @@ describe('a row with a stroke and nothing else', () => {
 })
 
 describe('parts and shapes', () => {
+  it('fills a dough of potatoes with the plums that are listed with it', () => {
+    const text =
+      'Plum dumplings\n\n1 kg potatoes\n225 g flour\n1 egg\n30 g semolina\n16 plums\n16 sugar cubes\n\nbreadcrumbs 100 g\nbutter 60 g\nsugar & cinnamon\n\nBoil the potatoes, peel and mash. Knead with flour, egg and semolina. Stone the plums and put a sugar cube inside. Wrap each plum in dough. Simmer in salted water 15 minutes. Roll in crumbs fried in butter. Serve with sugar and cinnamon.'
+    expect(parts(text)).toEqual([
+      'shell: potato plain-flour egg semolina',
+      'filling: plum sugar',
+      'finish: breadcrumbs butter sugar cinnamon',
+    ])
+    const own = recipe(text)
+    expect([own.shape, own.cooking.way, own.cooking.andThen]).toEqual(['bun', 'boil', null])
+  })
+  it('seals with the paste that a row tells', () => {
+    const text =
+      'Sambusa\n\nFilling\n1 cup cooked lentils\n\nWrapper\n10 spring roll sheets\nflour paste (2 tbsp flour + water)\noil for brushing\n\nFill, fold. Bake at 200C 20 min'
+    expect(parts(text)).toContain('finish: plain-flour water sunflower-oil')
+  })
+  it('roasts nothing that had been roasted', () => {
+    const own = read(
+      '250 g roast lamb\nhalf a red onion',
+      'Chop the roast lamb fine with the onion. Fill, fold, bake at 190C for 25 minutes.',
+    )
+    expect(own.parts.find(({ kind }) => kind === 'filling')!.cookedBy).toBeNull()
+  })
   it('puts nothing into a bath that is strewn or brushed on', () => {
     const text =
       'Pretzel bites\n500g strong flour\n300ml water\n\n150g ham\n75g gruyere\n\nbath: 2l water + 100g bicarb\npretzel salt\n1 yolk\n\n40 x 20g pieces, fill. Boil in the bath 1 min. Yolk, salt. 220c 12-15 mins.'

@@ -40,7 +40,7 @@ const SPOON_AT_END =
   /\s(?:half an?|an?|one|two|three|[\d½¼¾⅓⅔][\d./]*)\s(?:tsps?|tbsps?|teaspoons?|tablespoons?|pinch|cups?)$/i
 /** "Two chicken breasts about 350 grams a leek", "a punnet of mushrooms 250 grams a leek", "the 320 gram one". */
 const WEIGHS_SO_MUCH = new RegExp(
-  String.raw`(?<=[a-zß-öø-ɏ]) (?:(?:about|around|roughly) (?:${NUMBER_PATTERN}) ?(?:g|grams?|kilos?|kg|ml|mls|mils?|oz|ounces|pounds|lbs?)|the (?:${NUMBER_PATTERN}) ?(?:g|grams?|ml|mils?) (?:ones?|packs?|packets?|kind|size))(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)|(?<=\b(?:an?|one|1) (?:punnet|pack|packet|tub|bag|tin|can|jar|head|bunch|roll|block) (?:of )?[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?) (?:${NUMBER_PATTERN}) ?(?:g|grams?)(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)`,
+  String.raw`(?<=[a-zß-öø-ɏ]) (?:(?:about|around|roughly|like|maybe|perhaps|probably|say) (?:${NUMBER_PATTERN}) ?(?:g|grams?|kilos?|kg|ml|mls|mils?|oz|ounces|pounds|lbs?)|the (?:${NUMBER_PATTERN}) ?(?:g|grams?|ml|mils?) (?:ones?|packs?|packets?|kind|size))(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)|(?<=\b(?:an?|one|1) (?:punnet|pack|packet|tub|bag|tin|can|jar|head|bunch|roll|block) (?:of )?[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?) (?:${NUMBER_PATTERN}) ?(?:g|grams?)(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)`,
   'gi',
 )
 const HELD = '\u0001'
