@@ -181,11 +181,15 @@ function believe(
     const isDoubtful =
       Math.max(...others.map((one) => one.weight)) >= 50 &&
       !others.some((one) => one.pieces % pieces === 0 || pieces % one.pieces === 0)
-    const told = others.map((one) => `${wholePieces(one.pieces)} ("${one.says.trim().slice(0, 120)}")`)
+    // Each number once, by the first that gives it.
+    const numbers = others.map((one) => wholePieces(one.pieces))
+    const told = others
+      .filter((_, at) => numbers.indexOf(numbers[at]!) === at)
+      .map((one) => `${wholePieces(one.pieces)} ("${one.says.trim().slice(0, 120)}")`)
     notes.push({
       code: 'pieces-differ',
       level: isDoubtful ? 'check' : 'note',
-      text: `${pieces === 1 ? '1 piece is' : `${pieces} pieces are`} taken; the text also gives ${[...new Set(told)].join(', ')}`,
+      text: `${pieces === 1 ? '1 piece is' : `${pieces} pieces are`} taken; the text also gives ${told.join(', ')}`,
     })
   }
   if (BY_WHAT_IS_BOUGHT.has(best.by))

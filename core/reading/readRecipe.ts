@@ -177,7 +177,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
         ? [{ kind: 'air-fryer' as const, low: 1, high: 1, partId: null, text: 'air fryer' }]
         : []),
     ].slice(0, 80),
-    notes: notes.slice(0, 60),
+    notes: notes.slice(0, 60).map((note) => ({ ...note, text: limit(note.text, 600) })),
   })
   if (outline.steps.length > 80) {
     const rest = outline.steps

@@ -222,6 +222,17 @@ describe('how many of what is bought', () => {
   })
 })
 
+it('says each other number of pieces once, however often the text gives it', () => {
+  const balls =
+    'Make golf ball sized balls (approx 16), flatten in plastic 4-5 inches, 1 T filling each, fold over and seal the edges well.'
+  const own = recipe(
+    `Turnovers\n(for 25 momos)\n\nDough\n${DOUGH}\n\nFilling\n300 g feta\n\n${balls}\nMakes 8\nMake 8 balls of dough and 8 of stuffing, roll and fill.\n${balls.replace('Make', 'Shape')}\n${balls.replace('Make', 'Roll')}`,
+  )
+  const differs = own.notes.find(({ code }) => code === 'pieces-differ')!.text
+  expect(differs.match(/16 \("/g)).toHaveLength(1)
+  expect(differs.length).toBeLessThan(600)
+})
+
 describe('sheets in a tray', () => {
   const burek = (steps: string) =>
     recipe(
