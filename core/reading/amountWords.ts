@@ -12,6 +12,8 @@ export const UNIT_NAMES = UNITS.filter(({ kind }) => kind !== 'count')
 /** A unit of weight or volume, as a whole word. */
 export const UNIT = String.raw`(?:${UNIT_NAMES})(?![a-zß-öø-ɏ])`
 export const NUMBER = DIGIT_NUMBER
+/** In front of a weight that stands behind its food: "feta, like 80 grams". */
+export const ABOUT_SO_MUCH = '(?:about|around|roughly|like|maybe|perhaps|probably|say)'
 const START = String.raw`(?<![a-zß-öø-ɏ\d./-])`
 
 /** A wording of amounts: what it looks like, and how it is said in the one form. */

@@ -1,4 +1,4 @@
-import { NUMBER, rule, UNIT, type AmountWording } from './amountWords'
+import { ABOUT_SO_MUCH, NUMBER, rule, UNIT, type AmountWording } from './amountWords'
 import { PREP_WORDS } from './lineName'
 import { PACK_WORDINGS } from './packsSpelt'
 import { readNumber, TENS, ONES } from './readNumber'
@@ -278,7 +278,7 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     like: '2 onions about three hundred and fifty grams',
     becomes: '2 onions about 350 grams',
     pattern: rule(
-      String.raw`(about|around|roughly|say|like|maybe|perhaps|probably|(?:punnet|pack|packet|tub|bag|roll|block|tin|jar) (?:of )?[a-z]+(?: [a-z]+)??) ((?:[a-z]+[ -]){1,5}?)(${UNIT})`,
+      String.raw`(${ABOUT_SO_MUCH}|(?:punnet|pack|packet|tub|bag|roll|block|tin|jar) (?:of )?[a-z]+(?: [a-z]+)??) ((?:[a-z]+[ -]){1,5}?)(${UNIT})`,
     ),
     to: (whole, about, number, unit) => {
       const spelt = readNumber(number!.trim())

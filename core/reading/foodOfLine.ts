@@ -70,19 +70,6 @@ const MOST_VEGETABLES = 12
 const MORE_THAN_SPICE_GRAMS = 40
 const MORE_THAN_SPICE_ML = 59
 
-/** A green chilli by its name alone, of which so much is left over, or taken by the cup, is the dish. */
-const IS_FRUIT = /\b(?:green|red|jalape|fresh|chill?ies|peppers?)/i
-const IS_MEATLESS = /\b(?:vegan|vegetarian|veggie|veg|meat[- ]?free|meatless|bean|lentil|white|plant)\b/i
-const IS_LEFT = /\b(?:left[- ]?over|thick|beef|turkey|chunky)\b/i
-/** "1 1/2 cups leftover chili" is the dish, with its meat; null for any other line, and where it is one without meat. */
-export function dishOf(read: ReadLine, food: Food, foods: Foods): { food: Food } | null {
-  if (!/^green-chilli/.test(food.id) || IS_FRUIT.test(read.raw) || IS_MEATLESS.test(read.raw)) return null
-  const term = read.measures[0]?.[0]
-  const isMuch = term?.unitId === 'cup' && term.low >= 1
-  const dish = isMuch || IS_LEFT.test(read.raw) ? foods.get('chilli-con-carne') : undefined
-  return dish ? { food: dish } : null
-}
-
 /** "Boiled soya granules 50 g (dry weight)": it is the dry food that was weighed, and soaked or cooked afterwards. */
 const DRY_WEIGHT =
   /^(?:weighed )?(?:dry|uncooked|raw)(?: (?:wt|weight|measure))?$|^(?:wt|weight|weighed) (?:dry|raw|uncooked)$/i

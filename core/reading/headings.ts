@@ -8,6 +8,7 @@ import { rememberWith } from './remember'
 import { UNIT_PATTERN } from './units'
 import { PIECES, readYields } from './servings'
 import { handlesDough, startsLikeStep } from './stepWords'
+import type { Row } from './tidy'
 
 export interface Heading {
   kind: HeadingKind
@@ -271,3 +272,26 @@ const MAY_BE_BOUGHT = /^(?:starter|levain)$/i
 /** A phrase of a few words whose last word names a part. */
 const USUAL =
   /^(?:[a-zß-öø-ɏ][a-zß-öø-ɏ'-]* ){0,4}(?:doughs?|pastry|fillings?|stuffings?|wrappers?|skins?|crusts?|shells?|casings?|covering|cover|outer(?: (?:layer|shell|covering|skin|dough))?|layer|outside|inside|base|lid|bottom|glaze|wash|toppings?|top|brush|marinade|brine|dips?|sauce|gravy|masala|chutney|relish|soup|broth|finish|frying|seitan|starter|sponge|tangzhong|poolish|levain|mix|mixture|paste|bath|jelly|wrapping)(?: (?:part|bit|section))?(?: \d+| [a-c]| (?:one|two|three))?(?:\s*[-–—(].*)?$|^(?:filling|dough|stuffing|pastry)\b/i
+
+const LISTS_SOMETHING = /[\d¼½¾⅓⅔]|\b(?:half|pinch|some|an?|one|two|three|bought|equal|packet|handful)\b/i
+/** A first line such as "Dough" or "Ingredients" is a heading although no title has been seen. */
+export function usualHeading(
+  row: Row,
+  next: 'amount' | 'step' | 'other' | null,
+  isOver: boolean,
+  foods: Foods,
+): Heading | null {
+  const heading = readHeading(row.text, { ...row, next, foods })
+  if (!heading) return null
+  // "Chickpea buns – steamed, fluffy" says what they are like, and lists nothing.
+  if (heading.rest && heading.kind !== 'unknown' && LISTS_SOMETHING.test(heading.rest)) return heading
+  return /^(?:for |the )*(?:dough|pastry|filling|ingredients|stuffing|wrappers?|outer|crust|base|method|you(?:'ll| will)? need)\b/i.test(
+    heading.name,
+  ) && heading.name.split(' ').length <= 3
+    ? heading
+    : isOver && /^(?:shell|filling)$/.test(heading.kind) && NAMES_PART.test(heading.name)
+      ? heading
+      : null
+}
+/** "Bun dough" right over its flour, where nothing stands above it. */
+const NAMES_PART = /^(?:[a-zß-öø-ɏ-]+ ){1,2}(?:dough|filling|stuffing|wrappers|skins)$/i

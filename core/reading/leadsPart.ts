@@ -1,20 +1,12 @@
 import type { Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { isCooked } from './behindWork'
-import { readHeading, type Heading } from './headings'
+import { readHeading, usualHeading, type Heading } from './headings'
 import { matchFood, normaliseName, plainWords } from './match'
 import { enter } from './outlineSentence'
 import type { OutlineState } from './outlineState'
 import { readLine } from './readLine'
-import {
-  inlineList,
-  isStep,
-  looksLike,
-  matchedIngredient,
-  STARTS_WITH_AMOUNT,
-  usualHeading,
-  wordsOf,
-} from './rows'
+import { inlineList, isStep, looksLike, matchedIngredient, STARTS_WITH_AMOUNT, wordsOf } from './rows'
 import { readYields } from './servings'
 import { splitLine } from './splitLine'
 import type { Row } from './tidy'

@@ -145,15 +145,6 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
       names.push(`ground ${piece}`)
       return ground
     }
-    // "Green chilli and ginger paste": by the spoon it is the paste of both.
-    const paste =
-      shared?.[1] === 'paste' && /\bchill/i.test(name) && at < own.length - 1
-        ? matchFood(`${name} paste`, foods)
-        : null
-    if (paste?.how === 'exact') {
-      names.push(`${piece} paste`)
-      return paste
-    }
     const exact = matchFood(name, foods)
     if (exact?.how === 'exact') {
       names.push(piece)

@@ -2,12 +2,15 @@
 
 const NUTRITION_LINE =
   /^\W*(?:(?:calories|energy|kcal|protein|fat|saturated fat|saturates|carb(?:ohydrate)?s?|net carbs|sugars?|fib(?:re|er)|salt|sodium|cholesterol)\s*:?\s*(?:(?:about|around|approx\.?|roughly|~)\s*)?<?[\d.,]+\s*(?:g|mg|kcal|kj|cal|%)?[\s|,;/·•.-]*)+(?:(?:each|apiece|per (?:piece|serving|pocket|bun|[a-zß-öø-ɏ]+))\W*)?$/i
-/** "18 g protein each": figures of a piece, said with the number in front. */
-const FIGURES_EACH =
-  /^\W*(?:(?:about|around|approx\.?|roughly|only) )?(?:\d[\d.]*\s*(?:(?:g )?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?)[\s,|/·•&-]*(?:and )?)+(?:ea\b\.?|each|apiece|per [a-zß-öø-ɏ]+)(?:\W*$|\s+[a-zß-öø-ɏ -]{3,40}\W*$)/i
+/** Figures with the number in front: "18 g protein", "310 kcal", "24P". */
+const FIGURES = String.raw`(?:(?:(?:about|around|approx\.?|roughly|only|~) ?)?\d[\d.]*\s*(?:g? ?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?|calories|[pcf])\b[\s,|/·•&-]*(?:and )?)+`
+/** "18 g protein each": of a piece. */
+const FIGURES_EACH = new RegExp(
+  String.raw`^\W*${FIGURES}(?:ea\b\.?|each|apiece|per [a-zß-öø-ɏ]+)(?:\W*$|\s+[a-zß-öø-ɏ -]{3,40}\W*$)`,
+  'i',
+)
 /** "24g protein | 310 kcal", "310 kcal / 24P / 30C / 8F": one of them is nothing that anybody buys. */
-const FIGURES_IN_FRONT =
-  /^(?=.*(?:protein|k?cals?\b|calories|\dp\b))\W*(?:(?:(?:about|around|approx\.?|roughly|only|~) ?)?\d[\d.]*\s*(?:g? ?(?:of )?(?:protein|net carbs?|carbs?|fat|fib(?:re|er)|sugar)|k?cals?|calories|[pcf])\b[\s,|/·•&-]*)+$/i
+const FIGURES_ALONE = new RegExp(String.raw`^(?=.*(?:protein|k?cals?\b|calories|\dp\b))\W*${FIGURES}$`, 'i')
 /** "9 g net carbs": nobody buys them. */
 const NET_CARBS = /^\W*(?:about |approx\.? |~)?\d[\d.]*\s*g? net carbs?\b[^.]{0,30}\W*$/i
 const NUTRITION_START =
@@ -24,7 +27,7 @@ export function nutritionIn(text: string): 'line' | 'start' | null {
   if (
     NUTRITION_LINE.test(text) ||
     FIGURES_EACH.test(text) ||
-    FIGURES_IN_FRONT.test(text) ||
+    FIGURES_ALONE.test(text) ||
     NET_CARBS.test(text)
   )
     return 'line'

@@ -294,12 +294,10 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
         home.kind !== 'shell' &&
         isThinWash(items) &&
         (blankBefore || home.into || home.kind === 'dip')
-      // "Bath: 2 l water + bicarb / pretzel salt / 1 yolk": what is strewn and brushed on goes into no bath.
-      const isBehindBath =
-        home?.kind === 'pan' &&
-        home.lines.length > 0 &&
-        (isBehindPan || items.every(({ read }) => /\b(?:pretzel|coarse|flaky) salt\b/i.test(read.raw)))
-      if (isWashHere || (isBehindPan && blankBefore) || isBehindBath)
+      // "Bath: 2 l water + bicarb / pretzel salt / 1 yolk": what is strewn and brushed on goes into none.
+      const isStrewn =
+        home?.kind === 'pan' && items.every(({ read }) => /\b(?:pretzel|coarse|flaky) salt\b/i.test(read.raw))
+      if (isWashHere || ((isBehindPan || isStrewn) && (blankBefore || home!.lines.length > 0)))
         home = draftOf('finish', PART_NAMES.finish)
       // "500 g flour, 7 g yeast, 2 yolks, zest, 250 ml milk" on one row is a dough, and all of it.
       const wholeDough =

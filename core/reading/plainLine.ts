@@ -72,8 +72,6 @@ export function plainLine(raw: string): string {
     .replace(/\bjust[- ]boiled\b/gi, 'boiling')
     // The cut cabbage that coleslaw is made of is not dressed yet.
     .replace(/\bcoleslaw (?=mix\b|vegetables\b)/gi, 'slaw ')
-    // "For two: 250 g flour".
-    .replace(/^for (?:one|two|three|four|five|six|eight|\d{1,2}):\s+(?=\d)/i, '')
     // "An old roll": bread, and nothing that is made.
     .replace(/\b(?:old|stale|day[- ]old|dry) (?:white )?(?=(?:rolls?|buns?)\b)/gi, 'stale bread ')
     .replace(/\bbread buns?\b/gi, 'bread roll')

@@ -1,6 +1,7 @@
 import { foodIs } from '../food/groups'
 import type { Food, Foods } from '../food/food'
 import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
+import { ABOUT_SO_MUCH } from './amountWords'
 import { halfAndHalf } from './inlineHeading'
 import { matchFood } from './match'
 import type { Outline, OutlineStep, Section } from './outlineState'
@@ -109,16 +110,19 @@ function stretchesOf(text: string): string[] {
 }
 
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
-const WEIGHS_ABOUT =
-  /^ (?:(?:about|around|roughly|like|maybe|say|perhaps|probably) \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))/i
+const WEIGHS_ABOUT = new RegExp(
+  String.raw`^ (?:${ABOUT_SO_MUCH} \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))`,
+  'i',
+)
 /** "Spinach wilted and squeezed out". */
 const SQUEEZED = /^ (?:and |then |wilted and )(squeezed)(?: (?:out|dry|well))?\b/i
 const SPOON_OR_WEIGHT =
   /\b(?:tsps?|tbsps?|teaspoons?|tablespoons?|cups?|grams?|kilos?|ml)\s*$|\d ?(?:g|kg)\s*$/i
 const MOST_WORDS_IN_FRONT = 4
+const ENDS_ABOUT = new RegExp(String.raw`\s+${ABOUT_SO_MUCH}$`, 'i')
 /** "Ginger garlic paste one teaspoon half a teaspoon turmeric": what stands right in front of an amount with no name behind. */
 function foodInFront(text: string, foods: Foods): { text: string; food: Food } | null {
-  const bare = text.trim().replace(/\s+(?:about|around|roughly|like|maybe|say|perhaps|probably)$/i, '')
+  const bare = text.trim().replace(ENDS_ABOUT, '')
   const words = /[,.;:]$/.test(bare) ? [] : bare.split(/\s+/).slice(-MOST_WORDS_IN_FRONT)
   for (let from = 0; from < words.length; from++) {
     const own = words.slice(from).join(' ')

@@ -11,7 +11,6 @@ import {
   COOKED_HERE,
   matchWithPrep,
   namedBehind,
-  dishOf,
   spiceOf,
   vegetableOf,
   withoutTail,
@@ -152,8 +151,7 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     })
     return { line, read, food: null }
   }
-  const dish = dishOf(read, match.food, foods)
-  const named = dish ?? spiceOf(read, match.food, foods) ?? vegetableOf(read, match.food, foods) ?? match
+  const named = spiceOf(read, match.food, foods) ?? vegetableOf(read, match.food, foods) ?? match
   const { food, weighed } = weighedAs(read, named.food, foods)
   // Weighed dry from here on, and soaked: read once more it must weigh the same.
   if (food.unitGrams.soaked)
@@ -166,12 +164,6 @@ export function readIngredient(raw: string, foods: Foods): ReadIngredient {
     notes.push({ code: 'stand-in', level: 'note', text: `${food.name}: ${food.source}` })
   if (match.lacking)
     notes.push({ code: 'state', level: 'check', text: `Read as ${food.name}: ${match.lacking}` })
-  if (dish)
-    notes.push({
-      code: 'part-match',
-      level: 'check',
-      text: `Read as ${food.name}, the dish: of the fruit nobody takes so much. Change it if yours holds no meat`,
-    })
   if (match.how === 'spelling') notes.push({ code: 'spelling', level: 'check', text: `Read as ${food.name}` })
   if (match.how === 'part') {
     notes.push({

@@ -1,6 +1,5 @@
 import { recalled } from './matches'
 import type { Foods } from '../food/food'
-import { readHeading, type Heading } from './headings'
 import { startsLikeStep, VERB } from './stepWords'
 import { matchFood } from './match'
 import { readLine } from './readLine'
@@ -295,29 +294,6 @@ export function isProse(text: string, foods: Foods): boolean {
   if (words >= 5 && TELLS_OF_DISH.test(text) && !/\d ?(?:°|min\b|minutes)/i.test(text)) return true
   return words >= 5 && !VERB.test(text) && (words >= 9 || /[.!,]/.test(text) || !matchFood(read.name, foods))
 }
-
-const LISTS_SOMETHING = /[\d¼½¾⅓⅔]|\b(?:half|pinch|some|an?|one|two|three|bought|equal|packet|handful)\b/i
-/** A first line such as "Dough" or "Ingredients" is a heading although no title has been seen. */
-export function usualHeading(
-  row: Row,
-  next: 'amount' | 'step' | 'other' | null,
-  isOver: boolean,
-  foods: Foods,
-): Heading | null {
-  const heading = readHeading(row.text, { ...row, next, foods })
-  if (!heading) return null
-  // "Chickpea buns – steamed, fluffy" says what they are like, and lists nothing.
-  if (heading.rest && heading.kind !== 'unknown' && LISTS_SOMETHING.test(heading.rest)) return heading
-  return /^(?:for |the )*(?:dough|pastry|filling|ingredients|stuffing|wrappers?|outer|crust|base|method|you(?:'ll| will)? need)\b/i.test(
-    heading.name,
-  ) && heading.name.split(' ').length <= 3
-    ? heading
-    : isOver && /^(?:shell|filling)$/.test(heading.kind) && NAMES_PART.test(heading.name)
-      ? heading
-      : null
-}
-/** "Bun dough" right over its flour, where nothing stands above it. */
-const NAMES_PART = /^(?:[a-zß-öø-ɏ-]+ ){1,2}(?:dough|filling|stuffing|wrappers|skins)$/i
 
 /**
  * Where a title ends: at the end of the line, or before the first ingredient of a recipe written on one line.

@@ -67,8 +67,7 @@ const MAX_JOINS = 12
 const SHORT_SEASONING = /^s\s*(?:&|\+|n|and)\s*p\b(.*)$/i
 const ZEST_AND_JUICE =
   /^(?:(?:(?:the )?(?:(?:finely )?grated )?|the )zest of (?<many>an?|one|\d) (?<fruit>lemon|lime|orange)s?(?:,? and| \+| &|,)? (?:the )?juice of (?:half|½|1\/2)(?: (?:of (?:it|one)|an? \w+|it|lemon|lime|orange))?|(?<of>an?|one|1) (?<whole>lemon|lime|orange)[,:]? (?:finely grated )?zest(?: of (?:it|all))?(?:,? and| \+| &|,) (?:the )?(?:half (?:of )?(?:the |its )?juice|juice of half))\W*$/i
-const SEASONED_AND =
-  /^((?:s\s*(?:&|\+|n|and)\s*p|salt\s*(?:&|\+|and)\s*(?:(?:freshly )?(?:ground )?(?:black |white )?)pepper)(?: to taste)?)(?:\s*[,;]\s*|\s+(?:&|\+|and|plus)\s+)(.+)$/i
+const SEASONED_AND = /^(s\s*(?:&|\+|n|and)\s*p)(?:\s*[,;]\s*|\s+(?:&|\+|and|plus)\s+)(.+)$/i
 /** "S&P generous". */
 const MUCH = /\s+(?:generous(?:ly)?|plenty|lots)$/i
 /** "2 parts soy drink to 1 part syrup". */

@@ -1,4 +1,6 @@
 import type { Food, Foods } from '../food/food'
+import { ABOUT_SO_MUCH } from './amountWords'
+import { holdBack } from './held'
 import { both, type LinePart } from './lineParts'
 import { PREPARATION } from './listedFoods'
 import { matchFood, normaliseName } from './match'
@@ -40,10 +42,9 @@ const SPOON_AT_END =
   /\s(?:half an?|an?|one|two|three|[\d½¼¾⅓⅔][\d./]*)\s(?:tsps?|tbsps?|teaspoons?|tablespoons?|pinch|cups?)$/i
 /** "Two chicken breasts about 350 grams a leek", "a punnet of mushrooms 250 grams a leek", "the 320 gram one". */
 const WEIGHS_SO_MUCH = new RegExp(
-  String.raw`(?<=[a-zß-öø-ɏ]) (?:(?:about|around|roughly|like|maybe|perhaps|probably|say) (?:${NUMBER_PATTERN}) ?(?:g|grams?|kilos?|kg|ml|mls|mils?|oz|ounces|pounds|lbs?)|the (?:${NUMBER_PATTERN}) ?(?:g|grams?|ml|mils?) (?:ones?|packs?|packets?|kind|size))(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)|(?<=\b(?:an?|one|1) (?:punnet|pack|packet|tub|bag|tin|can|jar|head|bunch|roll|block) (?:of )?[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?) (?:${NUMBER_PATTERN}) ?(?:g|grams?)(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)`,
+  String.raw`(?<=[a-zß-öø-ɏ]) (?:${ABOUT_SO_MUCH} (?:${NUMBER_PATTERN}) ?(?:g|grams?|kilos?|kg|ml|mls|mils?|oz|ounces|pounds|lbs?)|the (?:${NUMBER_PATTERN}) ?(?:g|grams?|ml|mils?) (?:ones?|packs?|packets?|kind|size))(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)|(?<=\b(?:an?|one|1) (?:punnet|pack|packet|tub|bag|tin|can|jar|head|bunch|roll|block) (?:of )?[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?) (?:${NUMBER_PATTERN}) ?(?:g|grams?)(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)`,
   'gi',
 )
-const HELD = '\u0001'
 const MAX_WORDS = 70
 const MAX_PIECE_WORDS = 9
 const MAX_BARE_WORDS = 3
@@ -86,16 +87,14 @@ const isNamedBare: (text: string, foods: Foods) => boolean = rememberWith((text,
 export const unmarkedRow: (raw: string, foods: Foods) => LinePart[] | null = rememberWith((raw, foods) => {
   if (/[,;:()[\]|]|(?<!\d)\/|\/(?!\d)/.test(raw)) return null
   // What the food in front of it weighs goes with its last word.
-  const words = raw
-    .trim()
-    .replace(WEIGHS_SO_MUCH, (weight) => weight.replaceAll(' ', HELD))
-    .split(/\s+/)
+  const { open, restore } = holdBack(raw.trim(), [WEIGHS_SO_MUCH])
+  const words = open.split(/\s+/)
   if (words.length < 2 || words.length > MAX_WORDS) return null
   const begins = words.map((_, at) => AMOUNT_AHEAD.test(words.slice(at, at + 5).join(' ')))
   // Most rows are one food: nothing behind their first word can begin another.
   const bare = bareWords(foods)
   if (!words.some((word, at) => at > 0 && (begins[at] || bare.has(normaliseName(word))))) return null
-  const row = { words, begins, foods }
+  const row = { words, begins, restore, foods }
   const isBehind = ANY_BEHIND.test(raw)
   return (
     cutRow(row, 'in front') ??
@@ -119,6 +118,8 @@ interface UnmarkedRow {
   words: readonly string[]
   /** Which words an amount begins with. */
   begins: readonly boolean[]
+  /** The words as they were written, with what was held back. */
+  restore: (text: string) => string
   foods: Foods
 }
 
@@ -127,10 +128,10 @@ interface UnmarkedRow {
  * now here, now there, as is spoken: "one onion garlic paste one teaspoon half a teaspoon turmeric".
  */
 function cutRow(
-  { words, begins, foods }: UnmarkedRow,
+  { words, begins, restore, foods }: UnmarkedRow,
   amounts: 'in front' | 'behind' | 'either',
 ): LinePart[] | null {
-  const text = (from: number, to: number) => words.slice(from, to).join(' ').replaceAll(HELD, ' ')
+  const text = (from: number, to: number) => restore(words.slice(from, to).join(' '))
   const isPiece = (from: number, to: number): boolean => {
     const own = text(from, to)
     if (amounts !== 'in front' && !begins[from] && AMOUNT_BEHIND.test(own)) {
