@@ -72,6 +72,18 @@ describe('a row with a stroke and nothing else', () => {
 })
 
 describe('the name of the dish', () => {
+  it.each([
+    'Empanadas (party food : makes 8',
+    'Empanadas (party food, 2 doz.)',
+    'Empanadas (party food – makes 8)',
+  ])('loses no word of a bracket that counts: %s', (title) => {
+    const own = recipe(
+      `${title}\n\nDough\n${DOUGH}\n\nFilling\n300 g feta\n\nFill, fold. Bake at 200C 20 min`,
+    )
+    expect(own.title).toContain('Empanadas')
+    expect([own.title, ...own.notes.map(({ text }) => text)].join(' ')).toContain('party food')
+    expect(own.piecesStated).toBe(true)
+  })
   it('stands below a table whose first row names a part', () => {
     const own = recipe(
       '| BUN DOUGH | |\n| --- | --- |\n| bread flour | 350 g |\n| milk | 180 g |\n| **FILLING** | |\n| minced beef | 250 g |\n\nCurry buns (pan style), 10 pcs\n\nKnead. Wrap. Deep fry at 170C for 4 min.',

@@ -346,10 +346,11 @@ function countBehind(title: string): number {
   for (const { index } of title.matchAll(/\s+[-–—|•]\s+|[,;:(]\s*|(?<=\p{L})[-–—]\s+/gu)) {
     if (index < 3) continue
     const tail = countTail(title, index)
-    if (readYields(tail) && !/\p{L}/u.test(tail.replace(COUNT_WORDS, ' ')))
-      return title.slice(0, index).lastIndexOf('(') > title.slice(0, index).lastIndexOf(')')
-        ? title.lastIndexOf('(', index)
-        : index
+    if (readYields(tail) && !/\p{L}/u.test(tail.replace(COUNT_WORDS, ' '))) {
+      // What an open bracket says in front of the count is no part of it.
+      const opens = title.lastIndexOf('(', index)
+      return opens > title.lastIndexOf(')', index) && !saysMore(title.slice(opens + 1, index)) ? opens : index
+    }
   }
   return title.length
 }
