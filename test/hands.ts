@@ -52,6 +52,43 @@ const told = (change: (work: string) => string) =>
       )
       .join(' '),
   )
+/** Work that is told of afterwards: "fried the onion, added the mince". */
+const PAST: Readonly<Record<string, string>> = {
+  Make: 'made',
+  Put: 'put',
+  Let: 'let',
+  Cut: 'cut',
+  Fry: 'fried',
+  Chop: 'chopped',
+  Stir: 'stirred',
+  Rub: 'rubbed',
+  Top: 'topped',
+  ...Object.fromEntries(
+    'Add Bake Boil Brush Chill Cook Cool Divide Drain Fill Flatten Fold Knead Mash Mix Press Roast Roll Seal Simmer Squeeze Steam Wrap Heat Rest Crimp Soften Pinch Sprinkle Combine Place Spoon Brown Whisk Cover Shape Turn Season'
+      .split(' ')
+      .map((verb) => [verb, `${verb.toLowerCase()}${verb.endsWith('e') ? 'd' : 'ed'}`] as const),
+  ),
+}
+const done = (tell: (past: string) => string) =>
+  steps((row) =>
+    row.replace(
+      /(^|(?<=[.!;])\s+|(?<=,)\s|(?<=\band)\s|(?<=\bthen)\s)([A-Z]?[a-z]+)\b(?=\s)/g,
+      (whole, before: string, verb: string) => {
+        const past = PAST[verb.charAt(0).toUpperCase() + verb.slice(1)]
+        return past ? before + tell(past) : whole
+      },
+    ),
+  )
+
+const ONES =
+  ' one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
+    ' ',
+  )
+const TENS = '  twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
+/** A number below a hundred. */
+const inWords = (number: number): string =>
+  number < 20 ? ONES[number]! : [TENS[Math.floor(number / 10)], ONES[number % 10]].filter(Boolean).join(' ')
+
 /** A mark behind every line that is short and lists one thing. */
 const marked = (mark: string) =>
   lines((row) => (row.trim() && row.length < 60 && !/[:;/,]/.test(row) ? `${row.trimEnd()}${mark}` : row))
@@ -205,6 +242,42 @@ export const HANDS: readonly { name: string; write: (text: Written) => string[];
       row.replace(/[.;]\s+([A-Z])(?=[a-z])/g, (_, letter: string) => ` - ${letter.toLowerCase()}`),
     ),
     percent: 16,
+  },
+  { name: 'told afterwards', write: done((past) => past), percent: 12 },
+  { name: 'told afterwards by who did it', write: done((past) => `I ${past}`), percent: 5 },
+  { name: 'round marks out of a document', write: lines((row) => `o ${row}`), percent: 4 },
+  { name: 'steps in brackets', write: numbered((number) => `(${number}) `), percent: 3 },
+  { name: 'steps with numbers on keys', write: numbered((number) => `${number}\ufe0f\u20e3 `), percent: 3 },
+  { name: 'steps behind tabs', write: numbered((number) => `${number}\t`), percent: 6 },
+  {
+    name: 'strokes that stand close',
+    write: all((text) => text.replace(/(?<=[a-z]) - (?=[a-z\d])/g, '—')),
+    percent: 4,
+  },
+  {
+    name: 'no blank behind a mark',
+    write: all((text) => text.replace(/([a-z]), (?=[a-z])/g, '$1,').replace(/([a-z])\. (?=[A-Z])/g, '$1.')),
+    percent: 5,
+  },
+  {
+    name: 'minutes in words',
+    write: steps((row) =>
+      row.replace(
+        /(?<![-–\d./:]|to |or )\b(\d{1,2}) ?min(?:ute)?s?\b/g,
+        (_, many: string) => `${inWords(Number(many))} minutes`,
+      ),
+    ),
+    percent: 4,
+  },
+  {
+    name: 'messages, each with who sent it',
+    write: ({ rows }) => rows.map((row) => (row.trim() ? `[21/11/26, 18:04] Mum: ${row}` : row)),
+    percent: 3,
+  },
+  {
+    name: 'remarks behind the amounts',
+    write: lines((row) => (/^\d[^,()+&]*[a-z]$/.test(row) ? `${row} (I sometimes use a bit more)` : row)),
+    percent: 4,
   },
   { name: 'footnotes', write: marked('*'), percent: 2 },
   { name: 'lines that trail off', write: marked('...'), percent: 3 },

@@ -10,20 +10,24 @@ import { unitById } from './units'
 
 // Which food a line names: by its name, by what stands behind it, and by how much of it there is.
 
+/** "(I use a bit more)", "(or to taste)": said of how much, and not of what it is. */
+const REMARK =
+  /\b(?:i|we|you|my|more|less|extra|taste|optional|about|or so|if|needed|depending|see|note|use|adjust)\b/i
 /** "Fennel, coarse": as it comes out of the mortar. */
 const COARSE = /\bcoarse(?:ly)?\b/i
 /** A teaspoon of fennel is its seed, one of red chilli its powder: what is a vegetable or a herb by name. */
 export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   const term = read.measures[0]?.[0]
+  const prep = read.prep.filter((word) => !REMARK.test(word))
   // "A pinch of chilli" is the powder.
   const isPinch = term?.unitId === 'pinch' && food.id === 'green-chilli'
   // "1 tbsp fennel, crushed".
   const isGround =
     term?.unitId === 'tbsp' &&
     // Of the bulb nobody takes a spoon.
-    ((food.id === 'fennel' && !read.prep.length) ||
+    ((food.id === 'fennel' && !prep.length) ||
       COARSE.test(read.raw) ||
-      read.prep.some((word) => /\b(?:crushed|ground|powdered)\b/i.test(word))) &&
+      prep.some((word) => /\b(?:crushed|ground|powdered)\b/i.test(word))) &&
     food.id !== 'green-chilli'
   if (!/^(?:vegetable|herb)$/.test(food.group) || !(term?.unitId === 'tsp' || isPinch || isGround))
     return null
@@ -32,7 +36,7 @@ export function spiceOf(read: ReadLine, food: Food, foods: Foods) {
   if (food.id === 'green-chilli' && /\bgreen\b|\bjalape/i.test(read.name)) return null
   // "1 tsp coriander" beside cumin is ground; "1 tsp coriander, chopped" is the leaf.
   if (
-    read.prep.some((word) => !/crushed|ground|roasted|toasted|powdered|\bseeds?$|\bpowder$/i.test(word)) ||
+    prep.some((word) => !/crushed|ground|roasted|toasted|powdered|\bseeds?$|\bpowder$/i.test(word)) ||
     /\b(?:fresh|leaf|leaves|chopped|minced)\b/i.test(read.raw)
   )
     return null

@@ -20,7 +20,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'method',
-    /^(?:the )?(?:(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure)|preparation(?: method)?|how to(?: make| do| cook| prepare)?(?: (?:it|them|this))?|how i (?:make|do) (?:it|them)|making (?:it|them)|how|what (?:to|you|i|we) do|to do|assembly|assembling|to assemble(?: .*)?|shaping|to shape(?: .*)?|rolling out|putting (?:it|them) together|how to make .*)$/,
+    /^(?:the )?(?:(?:cooking |baking )?(?:method|instructions?|directions?|steps?|procedure)|step[- ]by[- ]step(?: (?:method|instructions|guide))?|preparation(?: method)?|how to(?: make| do| cook| prepare)?(?: (?:it|them|this))?|how i (?:make|do) (?:it|them)|making (?:it|them)|how|what (?:to|you|i|we) do|to do|assembly|assembling|to assemble(?: .*)?|shaping|to shape(?: .*)?|rolling out|putting (?:it|them) together|how to make .*)$/,
   ],
   [
     'method',

@@ -43,9 +43,14 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
     !inlineList(lead, foods) &&
     !readHeading(lead, { foods }) &&
     !readYields(lead)?.whole
-  return plain && titleEnd(lead) === lead.length && !/^(?:note|tip|serves|makes)\b/i.test(lead) ? lead : null
+  if (plain)
+    return titleEnd(lead) === lead.length && !/^(?:note|tip|serves|makes)\b/i.test(lead) ? lead : null
+  // "Yesterday I made dumplings.": told, and named by it.
+  return TELLS_WHO.test(lead) && !/\d/.test(lead) && spokenName(lead, endsInDish) ? lead : null
 }
 
+const TELLS_WHO =
+  /^\W*(?:(?:so|ok|okay|right|well|and),? )*(?:(?:yesterday|today|tonight|last|this|the other|at the)\b.*\b(?:i|we)\b|(?:i|we)\b|ma[dk]e\b)/i
 /** Names a recipe that no row of its own has named: by its first words, or by what is counted. */
 export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
   const told = out.title

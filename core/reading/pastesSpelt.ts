@@ -15,6 +15,18 @@ const CHILLI_PASTE = new RegExp(
   String.raw`(?<![a-zß-öø-ɏ])(?<!\b(?:\d{1,2}|an?|one|two|three|four) (?:(?:small|large|medium|green|red|fresh|chopped) )*)${POUNDED}${POUNDED_WITH}${POUNDED}(?:${POUNDED_WITH}${POUNDED})?[ -]paste\b`,
   'gi',
 )
+/** "Green chilli ginger paste": of both, and no garlic in it. In a list of several it is told where it stands alone. */
+export const withChilliPaste = (line: string): string =>
+  line.replace(CHILLI_PASTE, (whole: string, ...found: unknown[]) => {
+    const at = found.at(-2) as number
+    const names = (found.slice(0, 3) as (string | undefined)[]).flatMap((name) =>
+      name ? [/^chill/i.test(name) ? `green ${name}` : name] : [],
+    )
+    const isListed = /[,;]/.test(line.slice(0, at)) || /[,;]/.test(line.slice(at + whole.length))
+    return /chill/i.test(whole) && !isListed
+      ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)!} paste`
+      : whole
+  })
 /**
  * A line with its paste, slurry or brine told by what it is made of: "1 tbsp flour + water paste" becomes "1 tbsp flour,
  * to seal (a paste with water)", "1 tbsp cornflour in 2 tbsp water" becomes "1 tbsp cornflour mixed with 2 tbsp water".
@@ -31,13 +43,6 @@ export const withPlainPastes = (line: string): string =>
         return /\d/.test(water) ? `${flour} + ${water} (paste to seal)` : `${flour} + water paste to seal`
       },
     )
-    // "Green chilli ginger paste": of both, and no garlic in it.
-    .replace(CHILLI_PASTE, (whole: string, one: string, two: string, three: string | undefined) => {
-      const names = [one, two, ...(three ? [three] : [])].map((name) =>
-        /^chill/i.test(name) ? `green ${name}` : name,
-      )
-      return /chill/i.test(whole) ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)!} paste` : whole
-    })
     // "Curry powder mixed to a paste with water": as much water as it takes, which boils off.
     .replace(
       /(?<!flour|starch|maida|atta),?\s+(?:mixed|made|blended|stirred|turned) (?:in)?to an? (?:(?:thick|thin|smooth|loose|runny) )?paste(?: with (?:(?:a little|a bit of|some|enough|a splash of) )?(?:(?:cold|warm|hot) )?water)?(?=$|,)/i,

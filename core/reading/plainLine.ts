@@ -59,6 +59,9 @@ const PACKET_OF = new RegExp(
   String.raw`^(?:(${SKINS}),?(?:\s+[-–:]\s*|\s+)${PACK} of (${PACK_HOLDS})|${PACK} of (${PACK_HOLDS}) (${SKINS}))$`,
   'i',
 )
+/** What is told by its size and not by its number, and is no more than one. */
+const ONE_OF_A_SIZE =
+  /^(?:(?:very )?(?:small|medium|med|large|big)(?:[- ]sized?)?|smallish|largish|biggish) (?:(?:red|white|brown|yellow|green|ripe|firm|sweet|cooking|eating|baking|floury|waxy|boiled|peeled) )*(?:onion|shallot|potato|carrot|leek|apple|pear|courgette|zucchini|aubergine|eggplant|brinjal|pepper|capsicum|tomato|lemon|lime|orange|banana|mango|avocado|cucumber|beetroot|beet|parsnip|turnip|swede|cauliflower|cabbage|squash|pumpkin|egg|chilli|chili|chicken breast|fennel bulb)(?=$|[,;(]| ?[-–] | (?:finely |roughly |very |thinly |coarsely )?(?:chopped|diced|sliced|grated|boiled|cooked|mashed|peeled|beaten|cut|minced)\b)/i
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
@@ -116,6 +119,10 @@ export function plainLine(raw: string): string {
     .replace(/\((?:shop[- ]?|store[- ]?)?bought,\s*(?=\d)/gi, '(')
     // "1 sheet (makes 8 squares of 9 cm)": what it makes is no amount of it.
     .replace(/\s*\((?:makes|gives) (?:about )?\d{1,2} [^()]*\d[^()]*\)\s*$/i, '')
+    // "Small potato, diced": one of them.
+    .replace(ONE_OF_A_SIZE, '1 $&')
+    // "1/2 cup water approx (I use more)", "water approx = 1/2 cup".
+    .replace(/(?<=[a-zß-öø-ɏ]) approx\.?(?=\s*[(=])/gi, '')
     // "2 hb eggs", "3 cl garlic".
     .replace(/\bh\.?b\.? (?=eggs?\b)/gi, 'hard-boiled ')
     .replace(/^(\d{1,2}) cl\.? (?:of )?(?=garlic\b)/i, '$1 cloves ')

@@ -117,7 +117,7 @@ const WEIGHS_ABOUT = new RegExp(
 /** "Spinach wilted and squeezed out". */
 const SQUEEZED = /^ (?:and |then |wilted and )(squeezed)(?: (?:out|dry|well))?\b/i
 const SPOON_OR_WEIGHT =
-  /\b(?:tsps?|tbsps?|teaspoons?|tablespoons?|cups?|grams?|kilos?|ml)\s*$|\d ?(?:g|kg)\s*$/i
+  /\b(?:tsps?|tbsps?|teaspoons?|tablespoons?|cups?|grams?|kilos?|ml)\.?\s*$|\d ?(?:g|kg)\.?\s*$/i
 const MOST_WORDS_IN_FRONT = 4
 const ENDS_ABOUT = new RegExp(String.raw`\s+${ABOUT_SO_MUCH}$`, 'i')
 /** "Ginger garlic paste one teaspoon half a teaspoon turmeric": what stands right in front of an amount with no name behind. */
@@ -163,7 +163,7 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
       used += weight?.length ?? 0
       break
     }
-    if (!name && SPOON_OR_WEIGHT.test(match[1]!)) {
+    if (!used && SPOON_OR_WEIGHT.test(match[1]!)) {
       const before = foodInFront(stretch.slice(named, match.index), foods)
       if (before && !found.some((one) => one.food.id === before.food.id))
         found.push({ text: `${match[1]!.trim()} ${before.text}`, food: before.food, verb: '' })

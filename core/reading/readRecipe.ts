@@ -34,7 +34,7 @@ import { handleChoices, squeezeByMethod } from './saidOfLines'
 import { readShape } from './shape'
 import { takeUpWater } from './takesUp'
 import { tellProse } from './tellProse'
-import { tidy } from './tidy'
+import { tidy, type Row } from './tidy'
 import { markScalded } from './scalding'
 import { pourOver, restOver, tossOver } from './tossed'
 import { fillToFeel } from './toFeel'
@@ -88,7 +88,8 @@ export interface Intake {
  * @example readRecipe('Leek pies\nMakes 8\n\nDough\n250 g flour\n120 g butter', foods).recipe.pieces // 8
  */
 export function readRecipe(text: string, foods: Foods): Intake {
-  const outline = outlineOf(tidy(text), foods)
+  const rows = tidy(text)
+  const outline = outlineOf(rows, foods)
   const placed = placeLines(outline, foods)
   const { drafts, notes } = placed
   tellProse(outline, placed, foods)
@@ -167,7 +168,9 @@ export function readRecipe(text: string, foods: Foods): Intake {
     avoid: [],
     parts: made.length ? made.map(({ part }) => part) : [newPart({ kind: 'shell', name: 'Dough' })],
     boughtPricePerPiece: null,
-    method: method.map((step) => limit(step, 2000)).slice(0, 80),
+    method: asSaid(method, rows)
+      .map((step) => limit(step, 2000))
+      .slice(0, 80),
     facts: [
       ...facts.map(({ part, ...fact }) => ({
         ...fact,
@@ -195,6 +198,12 @@ export function readRecipe(text: string, foods: Foods): Intake {
     rows: rowsOf(text, outline, recipe),
     questions: questionsAbout(recipe, foods),
   }
+}
+
+/** Steps that were read as work to be done, in the words in which they were told afterwards. */
+function asSaid(method: readonly string[], rows: readonly Row[]): string[] {
+  const said = new Map(rows.flatMap((row) => (row.said ? [[row.text, row.said] as const] : [])))
+  return method.map((step) => said.get(step) ?? step)
 }
 
 interface CookingFound {

@@ -314,6 +314,8 @@ export function titleEnd(text: string): number | null {
     !ONE_LARGE.test(text) &&
     cut.index > 3 &&
     !leading &&
+    // "I had about 300 g roast chicken, shredded it and mixed it with 100 g cheese" is told.
+    !/\b\d+ ?(?:g|kg|ml|oz|lbs?|cups?|tbsp|tsp)\b(?!\))/i.test(text.slice(0, cut.index)) &&
     cut.index < 90 &&
     readYields(text.slice(cut.index + 1, cut.index + 40))?.whole !== true &&
     !titleYields(text)
@@ -333,6 +335,11 @@ export function titleEnd(text: string): number | null {
 const DONE_WITH_IT = recalled(
   /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
 )
+/** "300 g flour and 150 ml hot water". */
+const listsTwo = (list: string, foods: Foods): boolean => {
+  const two = list.split(/\s(?:and|&|\+|plus|with)\s(?=\d|[½¼¾⅓⅔])/i)
+  return two.length === 2 && two.every((one) => /^\W*[\d½¼¾⅓⅔]/.test(one) && matchedIngredient(one, foods))
+}
 /** In speech without a mark what is listed is worked on next: "a cup of water bring it together". */
 const WORKS_ON_IT = new RegExp(
   String.raw`\s(?:and |then |and then |so )?(?=(?:${GOES_ON}|bring|combine|work|bind) (?:it|them|that|this|everything|the lot|into|to) )`,
@@ -346,7 +353,7 @@ const WORKS_ON_IT = new RegExp(
 export function doneBehind(sentence: string, foods: Foods): { list: string; done: string } | null {
   const at = DONE_WITH_IT.exec(sentence)?.index ?? -1
   const list = sentence.slice(0, at)
-  if (at > 0 && inlineList(list, foods))
+  if (at > 0 && (inlineList(list, foods) || listsTwo(list, foods)))
     return { list, done: sentence.slice(at).replace(/^[\s,–—>→=-]+/, '') }
   if (sentence.includes(',')) return null
   for (const { index } of sentence.matchAll(WORKS_ON_IT)) {

@@ -26,7 +26,7 @@ const MINUTE_MARK = /(?<=\b\d{1,3}) ?['’′](?![\p{L}\d])/gu
 
 /** "Cook about 10 minutes": the verb and its time stand together in every pattern. */
 const ABOUT_TIME =
-  /\b(?:for )?(?:about|around|roughly|approximately|approx\.?|circa|perhaps|maybe|a good|~) ?(?=[\d½¼¾][\d./½¼¾]*(?:\s?(?:-|–|to|or)\s?\d+)?\s?(?:min|hour|hr|h\b|sec))/gi
+  /\b(?:for )?(?:about|around|roughly|approximately|approx\.?|circa|perhaps|maybe|like|a good|~) ?(?=[\d½¼¾][\d./½¼¾]*(?:\s?(?:-|–|to|or)\s?\d+)?\s?(?:min|hour|hr|h\b|sec))/gi
 
 /** A whole recipe in one breath, without a mark: cut at its verbs, no stretch longer than can be read. */
 function breathsOf(sentence: string): string[] {
@@ -47,7 +47,7 @@ const LONG_SENTENCE_CUT =
 
 /** Words behind which such a word is no new work: "until cool", "stir fry", "the rest", "let it rise". */
 const NO_PAUSE =
-  "and|or|to|then|the|a|an|of|in|on|at|by|for|per|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|sandwich|panini|garlic|tortilla|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|[a-zß-öø-ɏ]+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good|pressure|part|half"
+  "leftover|left-over|left over|cold|cooked|sunday|and|or|to|then|the|a|an|of|in|on|at|by|for|per|with|each|every|your|my|this|that|until|till|when|while|once|if|is|are|be|it|them|you|i|we|let|not|dont|very|too|only|just|well|deep|stir|pan|air|shallow|dry|slow|quick|par|pre|re|batch|gently|slowly|lightly|finely|carefully|loosely|tightly|firmly|thinly|still|sandwich|panini|garlic|tortilla|spice|cheese|meat|veg|bread|egg|steam|sausage|spring|swiss|never|[a-zß-öø-ɏ]+n't|keep|medium|low|high|med|big|small|large|final|first|second|rolling|full|gentle|hard|good|pressure|part|half"
 /** Heat that begins a stretch of its own: "brush 200C 15 min", "glaze 180 fan 25". */
 const HEAT_AHEAD = String.raw`\d{3} ?(?:°|deg|fan\b|[CF]\b|\/ ?\d{1,2} ?min|for (?:about |around |a good |roughly )?(?:\d|ten\b|twelve\b|fifteen\b|eighteen\b|twenty\b|thirty\b|forty\b|half an?\b)|\d{1,2}(?:-\d{1,2})? ?min)`
 const PAUSE = new RegExp(

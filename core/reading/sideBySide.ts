@@ -19,7 +19,8 @@ const cellsOf = (text: string): string[] =>
     : []
 
 const isPart = (cell: string | undefined): boolean => {
-  const kind = cell ? kindOf(cell.replace(/[*_:]/g, '').trim()) : null
+  // "Filo pastry | 8 sheets" is a line of a list.
+  const kind = cell && !/^\W*\d/.test(cell) ? kindOf(cell.replace(/[*_:]/g, '').trim()) : null
   return kind !== null && !/^(?:method|ingredients|remarks|noise)$/.test(kind)
 }
 

@@ -1,4 +1,5 @@
 import { withPlainHalves } from './amountsSpelt'
+import { ONES } from './readNumber'
 import { remember } from './remember'
 import { capital } from './talk'
 
@@ -36,6 +37,8 @@ const SPOKEN_HEAT = new RegExp(
   String.raw`\b(${HUNDREDS.slice(1).join('|')}) (${TENS.slice(2).join('|')})(?:[ -](five))?(?= (?:for|degrees?|fan|celsius|centigrade|fahrenheit|until|till)\b)`,
   'gi',
 )
+const SPELT_AND_FIGURE =
+  /(^|[\s(])(one|two|three|four|five|six) (?:(?:and )?(?=(?:[1-3][/⁄][2-8]|[¼½¾⅓⅔])\s?(?:cups?|c\b|tbsp|tsp|tablespoons?|teaspoons?|pounds?|lbs?|T\b|t\b))|(?=[Tt]\.? [a-z]))/gi
 const PICTURES = /\p{Extended_Pictographic}|\p{Regional_Indicator}|\ufe0f|\u200d|\u20e3/gu
 const KEPT_PICTURES = /[©®™↔↕#*\d]/u
 
@@ -125,6 +128,20 @@ function spelled(line: string): string {
         (_, count: string, unit: string, part: string) =>
           `${/^an?$/i.test(count) ? 'one' : count} and a ${part} ${unit}`,
       )
+      // "Two 1/2 cups", "one T. oil": a number that is heard and then typed.
+      .replace(
+        SPELT_AND_FIGURE,
+        (_, before: string, count: string) => `${before}${ONES[count.toLowerCase()]} `,
+      )
+      // "Atta—1.5 cup": a stroke that stands close.
+      .replace(/(?<=[\p{L})])—(?=[\p{L}\d¼½¾⅓⅔])/gu, ' – ')
+      // "Salt,pepper", "ricotta:150g", "chana dal(3/4 cup)": marks without their blanks.
+      .replace(
+        /(?<=[\p{L})])[,;](?=\p{L}{2})|(?<=\p{L}{3}):(?=[\d½¼¾⅓⅔])|(?<=\p{Ll}{2})(?=\([\d½¼¾⅓⅔])/gu,
+        (mark) => `${mark} `,
+      )
+      // "Maybe about 18".
+      .replace(/\b(?:maybe|perhaps|probably|like|say) (?=(?:about|around|roughly) \d)/gi, '')
       .replace(/\bspringwater\b/gi, 'spring water')
       .replace(/\bw\/o\b/gi, 'without')
       .replace(
@@ -218,6 +235,8 @@ function spelled(line: string): string {
         all.match(/[x×]/gi)!.length > 1 ? '' : all,
       )
       .replace(/<\/?[a-z][^<>]{0,80}>/gi, ' ')
+      // "1️⃣ Mix the dough": a number on a key counts.
+      .replace(/(?<=^\s*(?:[-•*] )?\d{1,2})\ufe0f?\u20e3(?=\s*\p{L})/u, '. ')
       .replace(PICTURES, (one) => (KEPT_PICTURES.test(one) ? one : ' '))
   )
 }

@@ -9,7 +9,7 @@ import { inBareGrams } from './bareGrams'
 import { matchFood } from './match'
 import { mixedInBrackets, namesAndAmounts, saltedWith } from './mixedRows'
 import { oneAmountForSeveral } from './oneAmount'
-import { withPlainPastes } from './pastesSpelt'
+import { withChilliPaste, withPlainPastes } from './pastesSpelt'
 import { mayHoldNumber, NUMBER_PATTERN, readNumber } from './readNumber'
 import { PER_BATCH, readLine } from './readLine'
 import { andSomeFor, FILLED_UP, listWeighedBehind, sharedOut } from './sharedOut'
@@ -97,6 +97,8 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     // "Melted butter... or just use 1 cup oil".
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')
     .replace(/\s*(?:\.{2,}|…)\s*(?=or\b)/i, ' ')
+    // "Cinnamon and paprika = 1/2 tsp each".
+    .replace(/^(\p{L}[^=\d]*?) = (?=[\d½¼¾])/u, '$1: ')
   const parts = besideEachOther(raw, foods) ?? split(raw, foods)
   // A line that is of one food keeps the words it was written in.
   if (parts.length === 1 && parts[0]!.text === plain) return [{ ...parts[0]!, text: line }]
@@ -167,7 +169,8 @@ const PINCHED =
 const TASTED =
   /^(.+?),\s*(?!or\b|and\b|more\b|extra\b|adjust)([a-zß-öø-ɏ][a-zß-öø-ɏ-]+(?: [a-zß-öø-ɏ-]+){0,2} to taste)\.?$/i
 
-function takeApart(raw: string, foods: Foods): readonly LinePart[] {
+function takeApart(given: string, foods: Foods): readonly LinePart[] {
+  const raw = withChilliPaste(given)
   const inside = raw.length < 200 ? WITH_INSIDE.exec(raw) : null
   if (inside && readLine(`${inside[2]!} x`).measures.length)
     return both([
@@ -248,7 +251,7 @@ function takeApart(raw: string, foods: Foods): readonly LinePart[] {
   // "1 egg yolk, sweetener to taste", "1 cup + 2 tbsp water, pinch salt": no preparation.
   const tasted = TASTED.exec(raw.trim()) ?? PINCHED.exec(raw.trim())
   if (tasted && readLine(tasted[1]!).measures.length)
-    return [...split(tasted[1]!, foods), ...both([tasted[2]!])]
+    return [...split(tasted[1]!, foods), ...split(tasted[2]!, foods)]
   // "Oil 4-5 tbsp. Salt": the full stop belongs to the spoon and to the sentence.
   const stopped = UNIT_STOP.exec(raw.trim())
   if (stopped && readLine(stopped[1]!).measures.length)

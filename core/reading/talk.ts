@@ -11,13 +11,15 @@ const LEADS: readonly RegExp[] = [
   String.raw`(?:hi|hello|hey|dear|namaste|welcome|what['’]?s up|good (?:morning|evening))(?: (?:there|all|everyone|everybody|friends|girls|guys|folks|both|[a-zß-öø-ɏ]+(?=${MARK})))?(?:${GAP}|$)`,
   // "So", "as promised", "here goes"; "right" and "today" only where talk goes on.
   String.raw`(?:so|ok|okay|and|um|anyway|basically|here (?:goes|you (?:go|are)|(?:it|they) (?:is|are))|as (?:promised|requested|you asked)|by (?:popular )?request|on request|finally|for (?:those|everyone|anyone) who asked)(?: (?:all|everyone|friends|girls|guys|folks))?${GAP}`,
-  String.raw`(?:right|well|now|today|tonight|also)(?:${MARK}|\s+(?=(?:so|im|i|we|let['’]?s|here|this|it['’]?s|my|the|making|for)\b))`,
+  String.raw`(?:right|well|now|today|tonight|also|yesterday|last (?:night|week|weekend|[a-z]+day)|this (?:morning|weekend|week)|the other day|at the weekend)(?:${MARK}|\s+(?=(?:so|im|i|we|let['’]?s|here|this|it['’]?s|my|the|making|for)\b))`,
   // "Tonight's dinner:", "Recipe card —"
   String.raw`(?:(?:tonight|today|[a-zß-öø-ɏ]+day)['’]?s?(?: (?:dinner|tea|supper|lunch|bake|recipe))?|recipe(?: card| of the (?:day|week))?|subject|re|title|dish|name|comment|post|caption)\s*[:—–]\s*`,
   // "Today we are making", "my mum makes", "I promised you", "you asked how I make"
   String.raw`(?:${WHO}(?:['’](?:m|re|ll|d|ve))?|im|were)(?: am| are| will| have| would)?(?: (?:always|usually|just|also|finally|like to|love to))?(?: be)? (?:making|going to (?:make|share)|gonna make|(?:going to|gonna|will) (?:show|tell|teach) (?:you|everyone)(?= how)|cooking|preparing|sharing|doing|posting|sending|${MAKES}|promised|wanted|share|post|send|asked (?:me )?(?:for|how ${WHO} ${MAKES})) (?:you |everyone |everybody |all )?`,
   String.raw`let['’]?s make |how to (?:make|cook|do) |how ${WHO} (?:always |usually )?${MAKES} |what ${WHO} (?:always |usually )?${MAKES} (?:for|with) `,
   String.raw`(?:here|this|these|that|those|it)(?:['’]?s| is| are|['’]re| was) (?:for )?`,
+  // "Made pasties last night!"
+  String.raw`ma[dk]e (?=[^.,:;\d]{3,40}\s(?:yesterday|last|today|tonight|this|again|for (?:dinner|lunch|tea|supper|the first time))\b)`,
   // "For pasties I always do this".
   String.raw`(?:for|to make) (?=[^.,:;\d]{3,60}\s(?:i|we|you) (?:always |usually |just )?(?:do|make|use|need|take)\b)`,
   String.raw`(?:making|sending|posting|sharing|thought (?:i|we)(?:['’]d| would) share) (?:you |everyone |all )?`,
@@ -31,7 +33,7 @@ const WHOSE =
 
 /** What comes behind a name by itself says that it was talk: "as promised", "that I brought on Friday". */
 const TAIL = new RegExp(
-  String.raw`${GAP}(?:(?:(?:that|which|like|as) )?(?:i|we|you|they|she|he|people|everyone|some of you) (?:[a-zß-öø-ɏ]+ )?(?:brought|made|make|liked?|had|asked|wanted|promised|told|took|served|loved?)\b|as (?:promised|requested|you asked|asked)\b|so here\b|again (?:tonight|today|this)\b|enjoy\b|hope you\b).*$`,
+  String.raw`${GAP}(?:(?:(?:that|which|like|as) )?(?:i|we|you|they|she|he|people|everyone|some of you) (?:[a-zß-öø-ɏ]+ )?(?:brought|made|make|liked?|had|asked|wanted|promised|told|took|served|loved?)\b|as (?:promised|requested|you asked|asked)\b|so here\b|again (?:tonight|today|this)\b|(?:last (?:night|week|weekend)|yesterday|today|tonight|this (?:morning|weekend))\b|for (?:dinner|lunch|tea|supper|the first time)\b|enjoy\b|hope you\b).*$`,
   'i',
 )
 /** Where the name ends once it is known that somebody talks. */

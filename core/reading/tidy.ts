@@ -1,5 +1,6 @@
 import { countBeforeDough, dipInRow } from './dipInRow'
 import { isMacros } from './nutritionRow'
+import { withPastTold } from './pastTold'
 import { pastedLines } from './pasted'
 import { remember } from './remember'
 import { oneBelowTheOther } from './sideBySide'
@@ -20,13 +21,15 @@ export interface Row {
   marked: boolean
   /** "02:10 folding": where in a film something is shown, and no word of the dish. */
   chapter?: true
+  /** How it was said, where it is told afterwards and `text` tells it as work. */
+  said?: string
 }
 
 /** A longer row is never searched for amounts as a whole: it is taken apart into sentences first. */
 export const MAX_ROW_CHARACTERS = 500
 
 const BULLET = /^(?:[-→»›❯▸▹▶*•·–—▢☐□◦‣✓✔➤►▪●○>+]|\[[ xX]?\])\s*(?=\S)/u
-const NUMBERED = /^(?:step\s*)?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=[a-zß-öø-ɏ])/i
+const NUMBERED = /^(?:step\s*)?\(?(\d{1,2})\s*(?:\.-|[.):]|\s-)\s+(?=[a-zß-öø-ɏ])/i
 /** What numbers the parts of a recipe, in figures or letters. */
 const PART_NUMBER = /^(?:part\s*(?:\d|[a-d]|one|two|three|four)\s*[-–—.):]+|[A-D][.)])\s+(?=[a-zß-öø-ɏ]{2})/i
 const STEP_WORD = /^step\s*(\d{1,2})\s*[-.):]?\s*(?=\S)/i
@@ -210,6 +213,8 @@ const withoutTailMarks = (text: string): string => {
   return plain.replace(STARTS_WITH_AMOUNT.test(plain) ? TAIL_ENERGY : BRACKETED_ENERGY, '')
 }
 
+const NEXT_PART =
+  /,\s+(?=(?:(?:for )?the |for )?(?:dough|pastry|crust|filling|stuffing|egg ?wash|glaze|topping|dip|dipping sauce|to serve|to finish|for frying|icing):\s+\S)/gi
 /** A label that is said in other words, in the usual ones. */
 const labelled = remember((text: string) =>
   text
@@ -228,6 +233,8 @@ const labelled = remember((text: string) =>
       /^((?:egg ?)?wash|glaze|dip|dipping sauce|sauce|topping)\s*\(((?:\d|[¼½¾]|an? )[^()]*(?:\+|,|&|\band\b|\bwith\b)\s*(?:\d|[¼½¾]|an? |pinch|some)[^()]*)\)$/i,
       '$1: $2',
     )
+    // "…, 1 tsp salt, Filling: 300 g potato": what comes next in a row.
+    .replace(NEXT_PART, '. ')
     .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')
     .trim(),
 )
@@ -235,7 +242,12 @@ const labelled = remember((text: string) =>
 const TIME_STAMP =
   /^\s*(?:\[\d{1,2}:\d{2}(?::\d{2})?\]|\(\d{1,2}:\d{2}(?::\d{2})?\)|\d{1,2}:\d{2}(?::\d{2})?(?=\s))\s*[-–—]?\s*/
 const LEAST_STAMPED = 2
+/** "[21/11/26, 18:04] Mum: 250 g flour": who sent it, and when. */
+const SENT =
+  /^\s*\[?\d{1,4}[/.-]\d{1,2}[/.-]\d{2,4},? (?:at )?\d{1,2}[:.]\d{2}(?::\d{2})?(?: ?[ap]\.?m\.?)?\]?\s*(?:[-–] )?(?:[^:\n]{1,30}:\s+)/i
 const CHAPTER = /^(?:\p{L}[\p{L}'’&+-]*\s*){1,5}\W*$/u
+/** "o 250 g flour": the round mark of a list, as it comes out of a document. */
+const CIRCLE = /^\s*o\s+(?=\S)/
 /** So many rows that begin with a dash and a figure are a list. */
 const LEAST_DASHED = 2
 
@@ -250,7 +262,11 @@ export function tidy(text: string): Row[] {
   let lastNumber: number | null = null
   const indents: number[] = []
   const isCounted = /^\W*1[.)]\s+\S/m.test(text) && /^\W*2[.)]\s+\S/m.test(text)
-  const lines = oneBelowTheOther(pastedLines(text))
+  const lines = oneBelowTheOther(
+    pastedLines(text).map((line) =>
+      SENT.test(line.text) ? { ...line, text: line.text.replace(SENT, '') } : line,
+    ),
+  )
   const barred = lines.flatMap((line) =>
     /\S\s*\|\s*\S/.test(line.text.slice(0, MAX_ROW_CHARACTERS)) ? [line.text] : [],
   )
@@ -267,8 +283,13 @@ export function tidy(text: string): Row[] {
   if (isStamped) for (const line of lines) line.text = line.text.replace(TIME_STAMP, '')
   // "-150 g flour" above "-salt": a row of dashes lists, and takes nothing away.
   const isDashed = lines.filter((line) => /^\s*[-–]\d/.test(line.text)).length >= LEAST_DASHED
+  const isCircled = lines.filter((line) => CIRCLE.test(line.text)).length >= LEAST_DASHED
   for (const { at, text: typed, apart } of lines) {
-    const raw = isDashed ? typed.replace(/^(\s*)[-–](?=\d)/, '$1- ') : typed
+    const listed = isDashed ? typed.replace(/^(\s*)[-–](?=\d)/, '$1- ') : typed
+    const pointed = isCircled ? listed.replace(CIRCLE, '• ') : listed
+    // "1⇥Heat the oven" is numbered, and no row of a table.
+    const raw =
+      state.gramsColumn < 0 ? pointed.replace(/^(\s*\d{1,2})\s*\t\s*(?=\p{L}[^\t|]*$)/u, '$1 ') : pointed
     let blankBefore = apart
     // "LAMB PIES | 24 pieces" above a text without a table is a title.
     const isTitle =
@@ -329,7 +350,7 @@ export function tidy(text: string): Row[] {
   // Where most rows are set off, none of them stands out.
   if (rows.filter(({ marked }) => marked).length > MOST_MARKED * rows.length)
     for (const row of rows) row.marked &&= row.text.trimEnd().endsWith(':')
-  return numberedBare(rows)
+  return withPastTold(numberedBare(rows))
 }
 
 const MOST_MARKED = 0.5

@@ -165,8 +165,9 @@ const HEAT_LINE = new RegExp(
 const TIME_LINE =
   /^\W*(?:(?:about|around|roughly|another|for) )?(?:\d{1,3}\s*(?:[-–]\s*\d{1,3}\s*)?(?:min(?:ute)?s?|hours?|hrs?|h)|(?:half )?an hour)\b(?!\s+(?:steak|rice|noodles))/i
 
-/** "Four hundred degrees, twenty minutes". */
-const SPOKEN_HEAT = /\bhundred\b[^.]{0,20}\bdegrees\b/i
+/** "Four hundred degrees, twenty minutes", "200 C, twenty five minutes". */
+const SPOKEN_HEAT =
+  /\bhundred\b[^.]{0,20}\bdegrees\b|\d{3}[^.]{0,12}\b(?:five|ten|twelve|fifteen|eighteen|twenty|thirty|forty|fifty)\b[^.]{0,8}\bmin/i
 
 /** "180 / 25 mins", "200C 15 min", "air fryer 180, 12 mins": heat and time without a verb. */
 export const isHeatLine = (text: string): boolean =>

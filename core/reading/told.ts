@@ -2,12 +2,14 @@ import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { isDoughBase } from './drafts'
 import { headCells } from './headRow'
+import { kindOf } from './headingKinds'
 import { listBehindLead } from './leadsList'
 import { countedStep } from './outlineSentence'
 import { OutlineState, type OutlineStep } from './outlineState'
 import { behindName, behindTitle } from './outlineTitle'
 import { linesFromProse } from './prose'
 import { readIngredient, readIngredients } from './readIngredient'
+import { inlineList } from './rows'
 import { readYields } from './servings'
 import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
@@ -70,7 +72,16 @@ export function isTold(rows: readonly Row[], foods: Foods): boolean {
     return (
       !sentences.some((sentence) => TELLS_WORK.test(sentence)) ||
       // "You need 200 g flour, 300 g mince, 1 leek. Knead …": a list, though the work follows it.
-      sentences.some((sentence) => listBehindLead(sentence, foods) !== null)
+      sentences.some(
+        (sentence) =>
+          listBehindLead(sentence, foods) !== null ||
+          // "Filling: 250 g mince, 2 tbsp soy, ginger."
+          (/^[^.,;\d]{3,20}:.*,\s+[a-zß-öø-ɏ]+\W*$/i.test(sentence) &&
+            /^(?:shell|filling|dip|finish)$/.test(
+              kindOf(sentence.slice(0, sentence.indexOf(':')).toLowerCase()) ?? '',
+            ) &&
+            inlineList(sentence.slice(sentence.indexOf(':') + 1), foods)),
+      )
     )
   })
   // Speech without any mark is searched where it stands.

@@ -64,7 +64,7 @@ const SPOON_OF =
 const JUICE_OF = /^(?:the )?(?:juice|zest)(?: and (?:juice|zest))? of (?:an?|half|one|two|1|2|½|1\/2)\b/i
 /** "About 30 g". */
 const AMOUNT_ALONE = new RegExp(
-  String.raw`^((?:about |around |roughly |say )?(?:${NUMBER_PATTERN}) ?(?:an? )?(?:g|grams?|kg|kilos?|ml|lit(?:re|er)s?|oz|lbs?|pounds?|tbsp|tsp|cups?|tablespoons?|teaspoons?))(?: of (?:it|that|them)| in all| or so)?$`,
+  String.raw`^((?:about |around |roughly |say )?(?:${NUMBER_PATTERN}) ?(?:an? )?(?:g|grams?|kg|kilos?|ml|lit(?:re|er)s?|oz|lbs?|pounds?|tbsp|tsp|cups?|tablespoons?|teaspoons?))(?: of (?:it|that|them)| in all| or so)?(?:\. .*)?$`,
   'i',
 )
 const WHICH_IS = /^(?:so |and )?(?:that(?:['’]s| is)|which is|it(?:['’]s| is)) /i
@@ -86,6 +86,9 @@ export const isSpoken = (stretch: string): boolean =>
 
 /** "2 and a half" is one number; in words it is one already. */
 const AND_A_PART = /\b\d{1,2} and (?:a|an|\d) (?:half|third|quarters?)\b/gi
+/** "Some cooked chicken maybe 250 g": how much stands behind. */
+const ABOUT_BEHIND =
+  /(?<=\b(?:some|leftover|left over) (?:[a-zß-öø-ɏ]+ ){0,2}[a-zß-öø-ɏ]+) (?:maybe|about|around|roughly|like|say|perhaps)(?: about| around)? (\d+(?:\.\d+)? ?(?:g|kg|ml|oz|lbs?|cups?|tbsp|tsp)\b)/gi
 /** The pieces of a sentence; a bracket is cut nowhere. */
 const piecesOf: (sentence: string) => readonly string[] = remember((sentence) => {
   // "(Half pork half beef)" stays as it is said.
@@ -93,6 +96,7 @@ const piecesOf: (sentence: string) => readonly string[] = remember((sentence) =>
     .split(/(\([^()]*\))/)
     .map((stretch) => (stretch.startsWith('(') ? stretch : withDigits(stretch)))
     .join('')
+    .replace(ABOUT_BEHIND, ', $1')
   const { open, restore } = holdBack(counted, [IN_BRACKETS, AND_A_PART])
   return open
     .split(BETWEEN)
@@ -188,11 +192,12 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       }
       continue
     }
-    const food = bare.split(/\s+/).length <= 3 ? matchFood(bare, foods) : null
-    if (food?.how === 'exact') named = { text: bare, food: food.food }
+    const own = bare.replace(/^some (?=[a-zß-öø-ɏ])/i, '')
+    const food = own.split(/\s+/).length <= 4 ? matchFood(own, foods) : null
+    if (food?.how === 'exact') named = { text: own, food: food.food }
     const isSeasoning = food?.how === 'exact' && foodIs(food.food, 'seasons')
     if (isSeasoning && !found.some((one) => one.food.id === food.food.id))
-      found.push({ text: `${bare} to taste`, food: food.food, verb })
+      found.push({ text: `${own} to taste`, food: food.food, verb })
   }
   return found
 }
