@@ -279,6 +279,18 @@ export const HANDS: readonly { name: string; write: (text: Written) => string[];
     write: lines((row) => (/^\d[^,()+&]*[a-z]$/.test(row) ? `${row} (I sometimes use a bit more)` : row)),
     percent: 4,
   },
+  {
+    name: 'a method without articles',
+    write: steps((row) => row.replace(/\b(?:the|an?) (?=[a-z])/g, '')),
+    percent: 8,
+  },
+  {
+    name: 'commas for full stops',
+    write: steps((row) =>
+      row.replace(/\.\s+([A-Z])(?=[a-z])/g, (_, letter: string) => `, ${letter.toLowerCase()}`),
+    ),
+    percent: 11,
+  },
   { name: 'footnotes', write: marked('*'), percent: 2 },
   { name: 'lines that trail off', write: marked('...'), percent: 3 },
   { name: 'numbers of notes', write: marked(' [1]'), percent: 2 },

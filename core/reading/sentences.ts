@@ -42,6 +42,13 @@ function breathsOf(sentence: string): string[] {
 }
 
 const LONG_SENTENCE_WORDS = 45
+/** "Boil potatoes, mash, mix with cheese, cut the sheets, brush, roll, bake": one thing after another. */
+const MIN_RUN_WORDS = 18
+const MIN_RUN = 4
+const RUN_CUT = new RegExp(
+  String.raw`,\s+(?:and )?(?:then )?(?=(?!(?:add|pour|cover|uncover|steam|simmer|cook|let|leave|rest|cool|serve|reduce|turn|lower|raise|place|put|top|knead|press|flatten|fill)\b)(?:${GOES_ON})\b(?! ?(?:dough|pastry|wrappers?|sheets?|rolls?|sauce|powder|paste|puff|greens?|oil|water|cabbage|onions?|rice)\b|[-'])|for the (?:dough|pastry|filling|stuffing|dip|sauce)\b)`,
+  'gi',
+)
 const LONG_SENTENCE_CUT =
   /,\s+(?:and )?(?=(?:(?:knead|rest|divide|roll|fill|fold|fry|bake|boil|steam|cut|put|mix|let|cook|brush|cool)\s|for the (?:dough|pastry|filling|stuffing|dip|sauce)\b))/gi
 
@@ -185,11 +192,17 @@ function cutClauses(sentence: string): string[] {
   const spoken = sentence.split(' ').length > 22 && !sentence.includes(',')
   // All of a recipe in one sentence, with commas: it is cut before its verbs and its parts.
   const long = sentence.split(' ').length > LONG_SENTENCE_WORDS
+  const runs =
+    !spoken &&
+    sentence.split(' ').length >= MIN_RUN_WORDS &&
+    (sentence.match(RUN_CUT)?.length ?? 0) >= MIN_RUN
   const text = spoken
     ? sentence.replace(SPOKEN_VERB, ' ; ')
-    : long
-      ? sentence.replace(LONG_SENTENCE_CUT, ' ; ')
-      : sentence
+    : runs
+      ? sentence.replace(RUN_CUT, ' ; ')
+      : long
+        ? sentence.replace(LONG_SENTENCE_CUT, ' ; ')
+        : sentence
   return (
     text
       // "… flat side down 2 minutes, then add 80 ml water, lid on" is one way to cook.

@@ -20,6 +20,34 @@ export const TIME_WORDINGS: readonly AmountWording[] = [
     to: (_, wait) => `${wait} min`,
   },
   {
+    // Articles that a hurried hand leaves out.
+    like: 'Rest dough hour',
+    becomes: 'Rest dough 1 hour',
+    pattern:
+      /\b((?:rest|chill|rise|prove|proof|refrigerate|soak|leave|stand|simmer|freeze|marinate)(?: (?:it|them|dough|pastry|for|about|another|covered|in fridge)){0,3}) (?=hour\b)/gi,
+    to: (_, wait) => `${wait} 1 `,
+  },
+  {
+    like: 'Add potato and splash of water',
+    becomes: 'Add potato and a splash of water',
+    pattern:
+      /(?<=\b(?:and|with|add|in|or|for|,) )(?=(?:splash|pinch|knob|drizzle|handful|bit|dash|dollop|drop) of [a-z])/gi,
+    to: () => 'a ',
+  },
+  {
+    like: 'Fry 4 at time',
+    becomes: 'Fry 4 at a time',
+    pattern: /\b(?<=\d )at time\b/gi,
+    to: () => 'at a time',
+  },
+  {
+    like: 'put heaped teaspoon of filling in the middle',
+    becomes: 'put 1 heaped teaspoon of filling in the middle',
+    pattern:
+      /\b(put|place|add|spoon|drop|use|dollop|pop|fill(?: each| them)? with)(?: in)? (?=(?:(?:heaped|heaping|level|scant|generous|rounded|good|small|big) )?(?:(?:table|tea)spoon(?:ful)?|tbsp|tsp|spoonful|dollop)(?: of)?(?: (?:the )?(?:filling|stuffing|mixture|mix)\b| (?:on|in|into|onto|per|for) (?:each|every|one|(?:the )?(?:middle|cent))|,? (?:fold|seal|pinch)))/gi,
+    to: (_, put) => `${put} 1 `,
+  },
+  {
     like: 'fry another 5 take it off',
     becomes: 'fry another 5 min take it off',
     pattern:
