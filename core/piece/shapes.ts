@@ -86,7 +86,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     rolledMm: 1,
     round: true,
     called: /\b(?:coils?|coiled|snail|spirals?)\b/i,
-    closedBy: /\b(?:coil (?:it|them|up|each|like|from|around|round)|into (?:a )?coils?|snail|spiral)\b/i,
+    closedBy:
+      /\b(?:coil (?:it|them|up|each|like|from|around|round|in(?:to)? (?:an? |the )?(?:[a-z]+ )?(?:tin|tray|pan|dish|skillet))|into (?:a )?coils?|snail|spiral)\b/i,
   },
   pleated: {
     name: 'Pleated or twisted',

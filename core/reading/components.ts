@@ -28,9 +28,10 @@ function refersTo(item: ReadIngredient, name: string): boolean {
 
 /** "Toss in sage butter", "serve with the salsa": what the pieces meet once they are cooked. */
 const MEETS =
-  /\b(?:brush|toss|serve|drizzle|(?<!\b(?:a|an|one|heaped|big|small|good|each) )spoon|pour|top|coat|dress|eat)\b[^.;]*/gi
+  /\b(?:brush|sprinkle|scatter|strew|toss|serve|drizzle|(?<!\b(?:a|an|one|heaped|big|small|good|each) )spoon|pour|top|coat|dress|eat)\b[^.;]*/gi
 
-const FILLED_WITH = /\b(?:fill|stuff|pipe)\b(?! the pan\b)[^.;]*\bwith\b[^.;]*/gi
+const FILLED_WITH =
+  /\b(?:fill|stuff|pipe)\b(?! the pan\b)[^.;,]*\bwith\b[^.;]*?(?=,? (?:and |then )*(?:sprinkle|scatter|strew|brush|top|drizzle|dust|serve)\b|[.;]|$)/gi
 
 /** A part of which nobody knows what it is goes over the pieces where the steps say so by its name. */
 export function tossedIn(drafts: readonly Draft[], steps: readonly { text: string }[], title: string): void {
@@ -60,7 +61,11 @@ export function tossedIn(drafts: readonly Draft[], steps: readonly { text: strin
       .flatMap(({ text }) => text.match(MEETS) ?? [])
       .find((said) => name && ` ${normaliseName(said)} `.includes(` ${name} `))
     if (!meets) continue
-    Object.assign(draft, { kind: /^brush/i.test(meets) ? 'finish' : 'dip', into: null, unsure: false })
+    Object.assign(draft, {
+      kind: /^(?:brush|sprinkle|scatter|strew)/i.test(meets) ? 'finish' : 'dip',
+      into: null,
+      unsure: false,
+    })
   }
 }
 

@@ -182,7 +182,9 @@ const mayCount = ({ text, about }: Clause): boolean =>
   /\b(?:dough|pastry|flour|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals|(?:form|roll|shape)\b[^.;]{0,16}\b(?:a|one) (?:roll|log|rope|sausage))\b/i.test(
     text,
   ) ||
-  /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d/i.test(text)
+  /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d|^\W*\d{1,3} (?:equal )?(?:pieces|pcs),? (?:roll|flatten|press|pat|shape|stretch)\b/i.test(
+    text,
+  )
 
 const CUTS_ROUNDS = recalled(/\b(?:rounds|circles|dis[ck]s|squares|balls|strips|pieces|wrappers)\b/i)
 /** "Cut in 8" behind the oven. */

@@ -55,7 +55,9 @@ const TELLS_WHO =
 export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
   const told = out.title
   // "@ourkitchen BREAKFAST POCKETS": who posted it is no name of a dish.
-  out.title = withoutTalk(told.replace(/^@[\w.]+[\s:–-]+(?=\S)/, ''))
+  const corrected = told.replace(CORRECTED, '')
+  const meant = corrected === told ? told : capital(corrected)
+  out.title = withoutTalk(meant.replace(/^@[\w.]+[\s:–-]+(?=\S)/, ''))
   // "Empanadas (for the party, 2 doz.)": what the count has left of a bracket is no name.
   const open = /\s*\(([^)]*)$/.exec(out.title)
   if (open) {
@@ -63,7 +65,7 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     if (open[1]!.trim()) out.remarks.push({ text: open[1]!.trim(), at: -1 })
   }
   // What was said round the name is kept as it was said.
-  if (told.length > out.title.length + TALK_KEPT) out.remarks.push({ text: told, at: -1 })
+  if (meant !== told || told.length > out.title.length + TALK_KEPT) out.remarks.push({ text: told, at: -1 })
   // "Fish turnovers. Makes 6. Poach the fish …" below a table: the first words of the work are its name.
   const first = out.steps[0] && sentencesOf(out.steps[0].text)[0]?.replace(/[.:]$/, '')
   const opening = rows[0]?.text.slice(0, 120) ?? ''
@@ -101,6 +103,9 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     out.title = capital(opens)
 }
 
+/** "Chilla rolls? No - stuffed chilla", "pudding... I mean pasties": what is meant stands behind. */
+const CORRECTED =
+  /^.{3,80}?(?:\?+[\s,]*(?:no|nope|wait|sorry|actually)\b|\s*(?:\.{2,}|…)\s*(?:no|nope|sorry)\s*[:,;!–—-]|\s*(?:\.{2,}|…|,| [-–—])\s*(?:i mean|i meant|or rather|make that)\b)[\s,:;.!–—-]*(?=[a-zß-öø-ɏ]{3})/i
 const FOR_EATERS = /(?<=^[^.:]{3,90}),? for (?:one|two|three|four|five|six|eight|\d{1,2})(?= ?:)/i
 /** So many characters of talk say more than a greeting. Our own choice. */
 const TALK_KEPT = 40

@@ -119,6 +119,12 @@ export function plainLine(raw: string): string {
     .replace(/\((?:shop[- ]?|store[- ]?)?bought,\s*(?=\d)/gi, '(')
     // "1 sheet (makes 8 squares of 9 cm)": what it makes is no amount of it.
     .replace(/\s*\((?:makes|gives) (?:about )?\d{1,2} [^()]*\d[^()]*\)\s*$/i, '')
+    // "Keema (mutton mince)", "ggp": what is meant.
+    .replace(
+      /\b(?:q|kh?)eema\s*\((?:minced |ground )?(mutton|lamb|goat|chicken|beef|pork|turkey)(?: mince)?\)/gi,
+      '$1 keema',
+    )
+    .replace(/\b(?:g\.? ?[./&]? ?g\.? paste|ggp|g\.g\.p\.?)(?![a-zß-öø-ɏ])/gi, 'ginger garlic paste')
     // "Small potato, diced": one of them.
     .replace(ONE_OF_A_SIZE, '1 $&')
     // "1/2 cup water approx (I use more)", "water approx = 1/2 cup".

@@ -111,7 +111,7 @@ function stretchesOf(text: string): string[] {
 
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
 const WEIGHS_ABOUT = new RegExp(
-  String.raw`^ (?:${ABOUT_SO_MUCH} \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)\))`,
+  String.raw`^ (?:${ABOUT_SO_MUCH} \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)(?: each)?\))`,
   'i',
 )
 /** "Spinach wilted and squeezed out". */

@@ -38,7 +38,7 @@ const forBracket = new RegExp(
 /** "Makes 30, enough for 4": who eats them. */
 const enoughFor = new RegExp(String.raw`\b(?:enough|plenty) for\s+${N}(?!\s*(?:${PIECES}))`, 'i')
 /** "For 8": a few are eaters, many are pieces. */
-const MAX_EATERS = 12
+const MAX_EATERS = 10
 /** So many may eat of one batch; more are pieces. */
 const fewIn = (found: RegExpExecArray | null) =>
   found && (count(found[1]!) ?? 0) <= MAX_EATERS ? found : null
@@ -217,6 +217,10 @@ function promisedIn(stated: string): Yields | null {
     forBracket.exec(plain) ??
     forBare.exec(plain) ??
     (made && !made[0].includes('nough') ? fewIn(enoughFor.exec(plain)) : null)
+  // "Serves 3 (6 chillas)": so many of what nobody else calls a piece.
+  const called = SERVES_AND_CALLED.exec(plain)
+  if (called && !speaksOfPieces.test(called[2]!))
+    return { pieces: Number(called[3]), servings: count(called[1]!), perServing: null, whole: true, rest: '' }
   // "Servings: 8 puffs": each eats one of them.
   const servedPieces = SERVED_PIECES.exec(plain)
   if (servedPieces) {
@@ -245,7 +249,9 @@ function promisedIn(stated: string): Yields | null {
           : single
             ? 1
             : null
-  const eaters = forBare.exec(plain)
+  const eaters =
+    forBare.exec(plain) ??
+    (served === null || forPeople.test(plain) || serves.test(plain) ? null : forBracket.exec(plain))
   if (eaters && (count(eaters[1]!) ?? 0) > MAX_EATERS)
     return { pieces: count(eaters[1]!), servings: null, perServing: null, whole: true, rest: '' }
   const servings = made?.[2] ? count(made[1]!) : served ? count(served[1]!) : null
@@ -281,6 +287,10 @@ function promisedIn(stated: string): Yields | null {
   return { pieces, servings, perServing, whole: whole && !isWork && text.split(/\s+/).length <= 18, rest }
 }
 
+const SERVES_AND_CALLED = new RegExp(
+  String.raw`^\W*(?:serves|servings?|feeds)\s*:?\s*${N}\s*\(((\d{1,2}) (?!(?:adults?|people|persons?|kids|children|hungry|generous|big|large|small|portions?|servings?|cups?|weeks?|days?|hours?|mins?|minutes?|points?|pts|kcals?|calories|g|ml|oz|lbs?)\b)[a-zß-öø-ɏ]+s)\)\W*$`,
+  'i',
+)
 const IS_WORK =
   /^\W*make\b[^.]*(?:[,;]|\band\b|\bthen\b)\s*(?:roll|flatten|press|stuff|fill|pleat|fold|seal|shape|rest|cover)\b/i
 const inBrackets = new RegExp(

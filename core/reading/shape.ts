@@ -177,7 +177,7 @@ const INSTEAD: readonly {
   },
   // Whose sides are folded in and that is rolled up is a roll, be it called a pocket, a bun or a dumpling.
   {
-    of: ['half-moon', 'bun'],
+    of: [null, 'half-moon', 'bun'],
     when: ({ method }) => SIDES_AND_ROLL.test(method) && !FOLDS_OVER.test(method),
     becomes: 'roll',
   },

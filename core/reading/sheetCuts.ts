@@ -53,6 +53,10 @@ const ONE_EACH = recalled(
 const TAKES = recalled(
   /\b(?:brush|layer|take|stack|use|lay(?: out)?|place|put|with|of)(?: together)? ([234]) (?:[a-zß-öø-ɏ]+ )?(?:sheets|layers)\b(?! (?:end to end|side by side|next to|overlapping))/i,
 )
+/** "Stack 2 at angles", "layer them in threes", "pile in pairs". */
+const PILED = recalled(
+  /\b(?:stack|layer|pile) (?:them |the squares |the strips |up )?(?:in )?(?:([234])(?: (?:squares|strips|pieces))?(?=\s*(?:$|[,.;]|together|at\b|per\b|crosswise|on top|x ?\d))|(?:pairs|twos|threes)\b)/i,
+)
 /** "Lay another on top", "top with a second sheet": two are one. */
 const ANOTHER = recalled(
   /\b(?:lay|put|place|add|stick) (?:another|a second|the second|a 2nd)(?: (?:sheet|one|1|layer))?(?: of [a-zß-öø-ɏ]+)? (?:(?:on|over) (?:top|it|that)|over\b)|\b(?:lay|put|place|stack|stick) (?:one|1|two|2)(?: (?:half|piece|sheet|square|strip))? (?:on top of|over|across) (?:the other|another|each other)\b|\b(?:top|cover)(?: it)? with (?:another|a second|the second)\b(?! (?:[a-zß-öø-ɏ]+ )?(?:round|circle|dis[ck]|half|piece|square))/i,
@@ -87,6 +91,8 @@ const ofSheet = (text: string) => OF_SHEETS.test(text) || TAKES.test(text)
 function layersIn(clauses: readonly Clause[]): number {
   const taken = clauses.map(({ text }) => TAKES.exec(text)).find(Boolean)
   if (taken) return Number(taken[1])
+  const piled = clauses.map(({ text }) => PILED.exec(inNumbers(text))).find(Boolean)
+  if (piled) return piled[1] ? Number(piled[1]) : /pairs|twos/i.test(piled[0]) ? 2 : 3
   const second = clauses.findIndex(({ text }) => ANOTHER.test(text))
   if (second < 0) return 1
   return clauses.slice(second + 1, second + 3).some(({ text }) => A_THIRD.test(text)) ? 3 : 2

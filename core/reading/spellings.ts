@@ -179,6 +179,8 @@ function spelled(line: string): string {
       // "Servings - 8 buns".
       .replace(/^(\W*(?:servings?|serves|makes|yields?))\s+[-–—=]\s+(?=\d)/i, '$1: ')
       .replace(/\bea\b\.?(?=\s|$|[),;])/g, 'each')
+      // "G.g. paste": no sentence ends there.
+      .replace(/\bg ?\. ?g ?\. ?(?=p(?:aste)?\b)/gi, 'gg ')
       .replace(/\bsqs\b/gi, 'squares')
       // "Boil n mash".
       .replace(

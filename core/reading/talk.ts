@@ -74,6 +74,9 @@ function withoutLead(text: string): { rest: string; talks: boolean; names: boole
 /** A title without the talk round it: "Hi girls, here is the recipe for the leek pies I brought" is "Leek pies". */
 export function withoutTalk(title: string): string {
   const asked = /^.*\b(?:shar(?:e|ing)|post(?:ing)?|asked for|wanted|sent)\b[^.]*?\b(?=recipe for (?!\d))/i
+  // "My keto empanada thing".
+  const thing = title.replace(/^(?:my|our|the|this|that) (.{3,40}?) things?$/i, '$1')
+  if (thing !== title) return capital(thing)
   const { rest, talks } = withoutLead(title.replace(asked, ''))
   const named = rest.replace(TAIL, '')
   if (!talks && named === title) return title
@@ -102,7 +105,7 @@ export function spokenName(opening: string, isPiece: (name: string) => boolean):
       /(?:,?\s+(?:ok|okay|right|alright|so|yeah|guys|everyone|folks|today|like this|this way))+\W*$/i,
       '',
     )
-    .replace(/(?<=[a-zß-öø-ɏ]{3}) recipe$/i, '')
+    .replace(/(?<=[a-zß-öø-ɏ]{3}) (?:recipe|things?)$/i, '')
     .replace(/[\s,.:;!–-]+$/, '')
   const words = name.split(/\s+/).length
   const ends = cut !== said || /:$/.test(said)

@@ -248,6 +248,8 @@ const SENT =
 const CHAPTER = /^(?:\p{L}[\p{L}'’&+-]*\s*){1,5}\W*$/u
 /** "o 250 g flour": the round mark of a list, as it comes out of a document. */
 const CIRCLE = /^\s*o\s+(?=\S)/
+/** A number, a tab, and words to the end of the line. */
+const TABBED = /^(\s*\d{1,2})\s*\t\s*(?=\p{L}[^\t|]*$)/u
 /** So many rows that begin with a dash and a figure are a list. */
 const LEAST_DASHED = 2
 
@@ -283,13 +285,14 @@ export function tidy(text: string): Row[] {
   if (isStamped) for (const line of lines) line.text = line.text.replace(TIME_STAMP, '')
   // "-150 g flour" above "-salt": a row of dashes lists, and takes nothing away.
   const isDashed = lines.filter((line) => /^\s*[-–]\d/.test(line.text)).length >= LEAST_DASHED
+  // "1⇥Heat the oven" is numbered, and no row of a table.
+  const tabbed = lines.flatMap(({ text: line }) => (TABBED.test(line) ? [line.replace(TABBED, '')] : []))
+  const isTabbed = 2 * tabbed.filter((rest) => startsLikeStep(rest)).length > tabbed.length
   const isCircled = lines.filter((line) => CIRCLE.test(line.text)).length >= LEAST_DASHED
   for (const { at, text: typed, apart } of lines) {
     const listed = isDashed ? typed.replace(/^(\s*)[-–](?=\d)/, '$1- ') : typed
     const pointed = isCircled ? listed.replace(CIRCLE, '• ') : listed
-    // "1⇥Heat the oven" is numbered, and no row of a table.
-    const raw =
-      state.gramsColumn < 0 ? pointed.replace(/^(\s*\d{1,2})\s*\t\s*(?=\p{L}[^\t|]*$)/u, '$1 ') : pointed
+    const raw = state.gramsColumn < 0 ? pointed.replace(TABBED, isTabbed ? '$1. ' : '$1 ') : pointed
     let blankBefore = apart
     // "LAMB PIES | 24 pieces" above a text without a table is a title.
     const isTitle =
@@ -331,7 +334,7 @@ export function tidy(text: string): Row[] {
       if (!own) continue
       rows.push({ at, text: own, blankBefore, bullet, number, marked })
       if (chapters.has(at)) rows.at(-1)!.chapter = true
-      indents.push(table.length === 1 ? raw.length - raw.trimStart().length : 0)
+      indents.push(table.length === 1 ? indentOf(raw) : 0)
       blankBefore = false
     }
   }
@@ -354,6 +357,8 @@ export function tidy(text: string): Row[] {
 }
 
 const MOST_MARKED = 0.5
+/** How far a line is drawn in; a tab is as good as some blanks. */
+const indentOf = (raw: string): number => /^\s*/.exec(raw)![0].replace(/\t/g, '    ').length
 
 /** Fewer than this in a row are amounts: "1 onion", "2 carrots". */
 const MIN_NUMBERED = 3

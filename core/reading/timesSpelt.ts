@@ -35,6 +35,14 @@ export const TIME_WORDINGS: readonly AmountWording[] = [
     to: () => 'a ',
   },
   {
+    // In oil nothing is poached: it softens.
+    like: 'Chop the onion and poach it in a little olive oil for 10 minutes',
+    becomes: 'Chop the onion and soften it in a little olive oil for 10 minutes',
+    pattern:
+      /\bpoach(?= (?:it|them|the [a-z]+(?: and [a-z]+)?|[a-z]+)? ?(?:gently |slowly )?in (?:a little |some |the |plenty of |\d+ (?:tbsp|ml) )?(?:of )?(?:hot |warm )?(?:olive |sunflower |vegetable |rapeseed )?(?:oil|butter|lard)\b)/gi,
+    to: () => 'soften',
+  },
+  {
     like: 'Fry 4 at time',
     becomes: 'Fry 4 at a time',
     pattern: /\b(?<=\d )at time\b/gi,

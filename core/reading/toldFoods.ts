@@ -31,6 +31,7 @@ const VERBS =
 const LEADS: readonly RegExp[] = [
   /^(?:so|and|plus|basically|ok|okay|right|well|then|first|firstly|next|now|meanwhile|also|just|simply|um|finally|lastly|again|usually|always|normally|only|please|afterwards|after that|while (?:that|it|this|the dough) (?:is )?[a-zß-öø-ɏ]+(?: up)?)\b[,:]?\s*/i,
   /^for (?:the|these|this|my|your|some) (?:[a-zß-öø-ɏ-]+ ){1,4}?(?=(?:i|you|we)(?:['’]ll)? )/i,
+  /^for the (?:meat|mince|veg(?:etables)?|middle|rest|outside)(?:[,:]\s*|\s+)(?:(?:it['’]?s|there['’]?s|use|take) )?(?=\S)/i,
   /^(?:what (?:i|you|we) do is)\b\s*/i,
   /^(?:i|you|we|one|they)(?:['’](?:ll|ve|d|m|re))?(?=\s)\s*/i,
   /^(?:will|would|can|should|do|did|like to|want to|have to|need to|going to|gonna)(?=\s)\s*/i,
@@ -192,7 +193,10 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       }
       continue
     }
-    const own = bare.replace(/^some (?=[a-zß-öø-ɏ])/i, '')
+    const own = bare.replace(
+      /^(?:some|(?:loads|lots|plenty|lashings|a (?:good )?(?:grind|twist|pinch|bit)) of) (?=[a-zß-öø-ɏ])/i,
+      '',
+    )
     const food = own.split(/\s+/).length <= 4 ? matchFood(own, foods) : null
     if (food?.how === 'exact') named = { text: own, food: food.food }
     const isSeasoning = food?.how === 'exact' && foodIs(food.food, 'seasons')
