@@ -55,8 +55,7 @@ const TELLS_WHO =
 export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods): void {
   const told = out.title
   // "@ourkitchen BREAKFAST POCKETS": who posted it is no name of a dish.
-  const corrected = told.replace(CORRECTED, '')
-  const meant = corrected === told ? told : capital(corrected)
+  const meant = correctedTitle(told)
   out.title = withoutTalk(meant.replace(/^@[\w.]+[\s:–-]+(?=\S)/, ''))
   // "Empanadas (for the party, 2 doz.)": what the count has left of a bracket is no name.
   const open = /\s*\(([^)]*)$/.exec(out.title)
@@ -105,7 +104,26 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
 
 /** "Chilla rolls? No - stuffed chilla", "pudding... I mean pasties": what is meant stands behind. */
 const CORRECTED =
-  /^.{3,80}?(?:\?+[\s,]*(?:no|nope|wait|sorry|actually)\b|\s*(?:\.{2,}|…)\s*(?:no|nope|sorry)\s*[:,;!–—-]|\s*(?:\.{2,}|…|,| [-–—])\s*(?:i mean|i meant|or rather|make that)\b)[\s,:;.!–—-]*(?=[a-zß-öø-ɏ]{3})/i
+  /^(.{3,80}?)(?:\?+[\s,]*(?:no|nope|wait|sorry|actually)\b|\s*(?:\.{2,}|…)\s*(?:no|nope|sorry)\s*[:,;!–—-]|\s*(?:\.{2,}|…|,| [-–—])\s*(?:i mean|i meant|or rather|make that)\b)[\s,:;.!–—-]*(?:just )?(?=[a-zß-öø-ɏ"]{3})/i
+/** "… No: with wonton skins" says how, and is no other name. */
+const NO_OTHER_NAME =
+  /^(?:(?:[a-zß-öø-ɏ]+ )?lid\b|with|without|these|this|those|it|in|from|and|on|for|only)\b/i
+/** A title without what it takes back, where what stands behind names a dish. */
+function correctedTitle(told: string): string {
+  const found = CORRECTED.exec(told)
+  if (!found) return told
+  const [front, meant] = [found[1]!, told.slice(found[0].length)]
+  const isOpen = front.lastIndexOf('(') > front.lastIndexOf(')')
+  // "Pie with a filo lid... no: puff lid" goes on about the pie.
+  if (isOpen || NO_OTHER_NAME.test(meant) || (namesDishIn(front) && !namesDishIn(meant))) return told
+  return capital(meant)
+}
+const SAYS_DISH = new RegExp(
+  String.raw`\b${PIECES}(?![a-zß-öø-ɏ])|\b(?:pies?|b[oöu]u?reks?|strudels?|tamales|slices|whirls|plaits?|chillas?|cheelas?|dosas?|pancakes?|cr[eê]pes?|wraps?|breads?|naans?|burgers?)\b`,
+  'i',
+)
+const namesDishIn = (text: string): boolean =>
+  SAYS_DISH.test(text) || SHAPE_ROWS.some(({ called }) => lastMatch(called, text) !== null)
 const FOR_EATERS = /(?<=^[^.:]{3,90}),? for (?:one|two|three|four|five|six|eight|\d{1,2})(?= ?:)/i
 /** So many characters of talk say more than a greeting. Our own choice. */
 const TALK_KEPT = 40

@@ -54,6 +54,10 @@ interface Told {
 }
 const FOLDS = /\bfold\b/i
 const FOLDS_OVER = /\bfold (?:[a-zß-öø-ɏ]+ )?(?:in half|over)\b/i
+const FOLDS_ROUNDS =
+  /\b(?:circles?|rounds?|dis[ck]s?)\b[^]{0,160}\bfold\b[^.;]{0,30}\b(?:fork|crimp|seal|press|edges|pinch)\b/i
+const HAS_LID =
+  /\blids?\b|\b(?:top|cover)(?: (?:it|them|the filling))? with (?:the |a )?(?:other|second|remaining|rest)\b/i
 const WRAPS_ROUND =
   /\bwrap (?:each|every|one|the|a)(?: of the)? (?:balls?|plums?|apricots?|strawberr(?:y|ies)|eggs?|meatballs?|cubes?)\b/i
 /** "16 balls, fill, seal". */
@@ -347,7 +351,9 @@ function findShape(title: string, steps: string, said: string): Shape | null {
     ? front
     : title.replace(/\s*\([^)]*\)(?=\s*\p{L})/gu, '').split(OWN_ENDS)[0]!
   // "Samosa pie" is a pie, whatever it tastes of.
-  if (/(?<!\bhand )\bpie$/i.test(own.trim()) && !IN_THE_PAN.test(method) && !WOUND.test(own))
+  // "Meat pie": of rounds that are folded over their filling it is one for the hand.
+  const isFolded = (FOLDS_OVER.test(method) || FOLDS_ROUNDS.test(method)) && !HAS_LID.test(method)
+  if (/(?<!\bhand )\bpie$/i.test(own.trim()) && !isFolded && !IN_THE_PAN.test(method) && !WOUND.test(own))
     return 'lidded-pie'
   const named =
     SHAPE_ROWS.map(({ shape, called }) => ({ shape, at: lastIndex(own, called) }))

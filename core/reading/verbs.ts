@@ -3,4 +3,4 @@ export const WORKS_ON =
   'add|mash|chop|mix|stir|simmer|cook|fry|bake|boil|steam|roast|knead|rest|prove|proof|chill|cool|fold|seal|crimp|pleat|pinch|press|brush|sprinkle|cut|divide|roll|fill|stuff|close|flatten|shape|drain|squeeze|season|pour|cover|uncover|put|place|turn|reduce|lower|raise|grind|blend|serve|dip|wrap|glaze|slash|scatter|stretch|wilt|toss|peel|slice|grate|dust|thicken|coil|twist|gather|beat|whisk|strain|rinse|line|spoon|spread|top'
 
 /** What a cook goes on to do: to let it be as well. */
-export const GOES_ON = `${WORKS_ON}|let|leave`
+export const GOES_ON = `${WORKS_ON}|let|leave|form`
