@@ -24,6 +24,10 @@ describe('work that is told afterwards', () => {
     ['I fried the onion until softened and browned. Mixed it in.', /until softened and browned/],
     ['I mixed the butter that I had softened. Rested it an hour.', /that I had softened/],
     ['I rolled it out and cut circles. Pressed the edges. Got 14.', /Got 14/],
+    [
+      'I fried onions, added left over lamb and ground beef for 5 min. Rolled it out.',
+      /add left over lamb and ground beef/,
+    ],
     ['I rolled it out. Pressed the edges. Served 4 with yogurt.', /Served 4/],
   ])('%s', (text, wanted) => {
     expect(told(text)).toMatch(wanted)

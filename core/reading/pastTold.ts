@@ -9,14 +9,13 @@ import { WORKS_ON } from './verbs'
 const MORE_WORK =
   'assemble|bash|blanch|blitz|bring|brown|butter|char|chuck|combine|cream|crumble|crush|dice|divvy|dollop|drape|drizzle|drop|dunk|egg[- ]?wash|enclose|finish|flake|flip|flour|follow|form|freeze|get|give|grease|griddle|grill|halve|heat|keep|leave|melt|microwave|mince|mould|oil|pan[- ]?fry|deep[- ]?fry|shallow[- ]?fry|air[- ]?fry|stir[- ]?fry|par[- ]?boil|pack|paint|pat|pick|pile|plonk|poach|pop|portion|pound|preheat|process|pull|pulse|push|quarter|re-?roll|refrigerate|remove|rub|salt|sandwich|saut[eé]|scoop|score|scrape|scrunch|sear|shred|sift|skim|slip|slit|smear|smoosh|soak|soften|split|spray|squash|squish|stack|stand|stick|stone|sweat|swirl|take|tear|throw|tip|toast|trim|tuck|use|warm|wash|weigh|whack|whizz|wring|zest|make|bung|microwave|leave|moisten|wet|dampen|join|simmer|scramble|marinate|cube|deseed|defrost|thaw|let|lay|shove|start'
 
-/** Verbs whose past is a word of its own. */
+/** Verbs whose past is a word of its own. "Ground" is how beef is. */
 const IRREGULAR: Readonly<Record<string, string>> = {
   made: 'make',
   took: 'take',
   got: 'get',
   threw: 'throw',
   left: 'leave',
-  ground: 'grind',
   froze: 'freeze',
   brought: 'bring',
   gave: 'give',
@@ -100,6 +99,8 @@ function now(text: string, pattern: RegExp, guarded: boolean): string {
       const joint = AND_BEFORE.exec(before)
       if (joint && PRESENT.has(joint[1]!.toLowerCase()) && !told.has(at - joint[2]!.length)) return said
     }
+    // "Left over chicken".
+    if (/^left$/i.test(said) && /^[ -]overs?\b/.test(behind)) return said
     if (/^served$/i.test(said) && /^ \d/.test(behind)) return said
     // "Got 14", "made about 20": what came of it.
     if (/^(?:got|made)$/i.test(said) && COUNTS.test(behind)) return said
@@ -112,10 +113,11 @@ function now(text: string, pattern: RegExp, guarded: boolean): string {
 const AND_BEFORE = /([a-zß-öø-ɏ]+)(,? (?:and|&|\+|n) (?:then )?)$/i
 
 const START_OF = /(?:^|[.!?]\s+)(?=\S)/
-/** How often it is said outright that something was done. */
-const saidDone = (text: string): number =>
-  Math.max(timesOf(withWho, text) + timesOf(first, text), timesOf(onThem, text))
 const timesOf = (pattern: RegExp, text: string): number => text.match(pattern)?.length ?? 0
+/** How often it is said outright that something was done. */
+const saidDone = remember((text: string): number =>
+  Math.max(timesOf(withWho, text) + timesOf(first, text), timesOf(onThem, text)),
+)
 
 /** Fewer are a story. Our own choice. */
 const LEAST_DONE = 2
