@@ -31,6 +31,8 @@ describe('lines as they are typed', () => {
     ['ricotta:150g', 'ricotta 150'],
     ['1 onion, 1 tsp cumin, salt and chilli to taste', 'onion 110, cumin 2.1, salt 1, green-chilli 5'],
     ['keema (mutton mince) 250 gm', 'minced-lamb 250'],
+    ['block of shortcrust 500', 'shortcrust-pastry 500'],
+    ['2 tsp bread machine yeast', 'instant-yeast 6.2'],
     ['g.g. paste 1 tbsp', 'ginger-garlic-paste 15'],
     ['Saunf 1 tsp, Ginger green chilli paste 1 tbsp', 'fennel-seed 2, ginger 4, green-chilli 4.5'],
   ])('%s', (line, wanted) => {
@@ -147,6 +149,14 @@ describe('what is counted, named and strewn', () => {
     [
       'my keto empanada thing\n170 g mozzarella\n85 g almond flour\n250 g mince\nFill, fold, bake.',
       { title: 'Keto empanada' },
+    ],
+    [
+      'Veg pasties\n500 g shortcrust\n300 g swede\nMix. pastry in 5, saucer size, fill, crimp. 190 45 min.',
+      { pieces: 5 },
+    ],
+    [
+      'I made pork buns at the weekend. Dough was 400 g flour and 220 g milk, kneaded 8 minutes. I fried 400 g pork mince. Divided the dough into 10, filled them and steamed them 12 min.',
+      { title: 'Pork buns', pieces: 10 },
     ],
   ])('%s', (text, wanted) => {
     expect(made(text)).toMatchObject(wanted)

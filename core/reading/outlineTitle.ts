@@ -122,8 +122,10 @@ const SAYS_DISH = new RegExp(
   String.raw`\b${PIECES}(?![a-zß-öø-ɏ])|\b(?:pies?|b[oöu]u?reks?|strudels?|tamales|slices|whirls|plaits?|chillas?|cheelas?|dosas?|pancakes?|cr[eê]pes?|wraps?|breads?|naans?|burgers?)\b`,
   'i',
 )
-const namesDishIn = (text: string): boolean =>
-  SAYS_DISH.test(text) || SHAPE_ROWS.some(({ called }) => lastMatch(called, text) !== null)
+const namesDishIn = (said: string): boolean => {
+  const text = said.replace(/\bones\b/gi, '')
+  return SAYS_DISH.test(text) || SHAPE_ROWS.some(({ called }) => lastMatch(called, text) !== null)
+}
 const FOR_EATERS = /(?<=^[^.:]{3,90}),? for (?:one|two|three|four|five|six|eight|\d{1,2})(?= ?:)/i
 /** So many characters of talk say more than a greeting. Our own choice. */
 const TALK_KEPT = 40

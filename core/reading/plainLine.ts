@@ -125,6 +125,11 @@ export function plainLine(raw: string): string {
       '$1 keema',
     )
     .replace(/\b(?:g\.? ?[./&]? ?g\.? paste|ggp|g\.g\.p\.?)(?![a-zß-öø-ɏ])/gi, 'ginger garlic paste')
+    // "Block of shortcrust 500": what the wrapper says.
+    .replace(
+      /^(?:an? )?((?:block|pack|packet|pkt|roll) (?:of )?(?:[a-zß-öø-ɏ-]+ ){0,2}?(?:pastry|shortcrust|puff|filo|phyllo)) (\d{3})$/i,
+      '$1 ($2 g)',
+    )
     // "Small potato, diced": one of them.
     .replace(ONE_OF_A_SIZE, '1 $&')
     // "1/2 cup water approx (I use more)", "water approx = 1/2 cup".

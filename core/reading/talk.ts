@@ -33,7 +33,7 @@ const WHOSE =
 
 /** What comes behind a name by itself says that it was talk: "as promised", "that I brought on Friday". */
 const TAIL = new RegExp(
-  String.raw`${GAP}(?:(?:(?:that|which|like|as) )?(?:i|we|you|they|she|he|people|everyone|some of you) (?:[a-zß-öø-ɏ]+ )?(?:brought|made|make|liked?|had|asked|wanted|promised|told|took|served|loved?)\b|as (?:promised|requested|you asked|asked)\b|so here\b|again (?:tonight|today|this)\b|(?:last (?:night|week|weekend)|yesterday|today|tonight|this (?:morning|weekend))\b|for (?:dinner|lunch|tea|supper|the first time)\b|enjoy\b|hope you\b).*$`,
+  String.raw`${GAP}(?:(?:(?:that|which|like|as) )?(?:i|we|you|they|she|he|people|everyone|some of you) (?:[a-zß-öø-ɏ]+ )?(?:brought|made|make|liked?|had|asked|wanted|promised|told|took|served|loved?)\b|as (?:promised|requested|you asked|asked)\b|so here\b|again (?:tonight|today|this)\b|(?:last (?:night|week|weekend)|yesterday|today|tonight|this (?:morning|weekend)|at the weekend|on (?:mon|tues|wednes|thurs|fri|satur|sun)day)\b|for (?:dinner|lunch|tea|supper|the first time)\b|enjoy\b|hope you\b).*$`,
   'i',
 )
 /** Where the name ends once it is known that somebody talks. */

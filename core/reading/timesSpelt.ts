@@ -43,6 +43,12 @@ export const TIME_WORDINGS: readonly AmountWording[] = [
     to: () => 'soften',
   },
   {
+    like: 'pastry in 5, saucer size',
+    becomes: 'divide pastry in 5, saucer size',
+    pattern: /(?<=^\W*|[.,;]\s)((?:the )?(?:dough|pastry) in(?:to)? \d{1,2})(?=\s*(?:[,.;(]|$))/gi,
+    to: (_, parts) => `divide ${parts}`,
+  },
+  {
     like: 'Fry 4 at time',
     becomes: 'Fry 4 at a time',
     pattern: /\b(?<=\d )at time\b/gi,
