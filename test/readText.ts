@@ -23,3 +23,9 @@ export const lineOf = (of: Recipe, id: string) =>
 /** The foods of a line, each with its grams in whole numbers. */
 export const eachOf = (text: string) =>
   readIngredients(text, foods).map(({ food, line }) => [food?.id, line.grams && Math.round(line.grams)])
+
+/** The foods of a part of some kind, each with its grams in whole numbers: "feta 200". */
+export const inPart = (text: string, kind: string): string[] =>
+  recipe(text)
+    .parts.filter((part) => part.kind === kind)
+    .flatMap(({ lines }) => lines.map(({ foodId, grams }) => `${foodId} ${Math.round(grams ?? 0)}`))

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { DOUGH, parts, read, recipe } from '../../test/readText'
+import { DOUGH, inPart, parts, read, recipe } from '../../test/readText'
 
 // What stands round a list: counts, labels, names and strokes.
 
@@ -109,5 +109,79 @@ describe('the name of the dish', () => {
         "so today we're making paneer parcels okay so for the dough I'm taking two cups of atta and some water, knead it, for the filling 200 g paneer, fill and cook on a tawa",
       ).title,
     ).toBe('Paneer parcels')
+  })
+})
+
+describe('what is counted, named and strewn', () => {
+  const made = (text: string) => {
+    const { pieces, servings, servingsStated, title, shape } = recipe(text)
+    return { pieces, servings: servingsStated ? servings : null, title, shape }
+  }
+  it.each<[string, object]>([
+    [
+      'Empanadillas\nIngredients (for 20):\n500 g flour\n250 ml water\n200 g tuna\nFill, fold, bake 20 min.',
+      { pieces: 20, servings: null },
+    ],
+    [
+      'Moong chilla\nServes 3 (6 chillas)\n1 cup moong dal\n150 g paneer\nSpread, fill, fold. Cook 2 min a side.',
+      { pieces: 6, servings: 3 },
+    ],
+    [
+      'Bao\nDough\n500 g flour\n260 ml milk\nFilling\n500 g mushrooms\n\nKnead.\n16 pieces, roll out, 1 tbsp filling, pleat. Steam 12 min.',
+      { pieces: 16 },
+    ],
+    [
+      'Parcels\n6 sheets filo\n150 g feta\nCut each sheet into 4. Butter and layer them in threes. Fill, scrunch. Bake 20 min.',
+      { pieces: 8 },
+    ],
+    [
+      'Chicken wraps that you toast\n2 tortilla wraps\n180 g chicken breast\nFry the chicken. Fold sides in and roll. Toast seam down in a dry pan.',
+      { shape: 'roll' },
+    ],
+    [
+      'Burek\n400 g filo\n400 g spinach\nFill, roll to a long sausage, coil in tin. Bake 25 min at 190C.',
+      { shape: 'coil' },
+    ],
+    [
+      'Steamed pudding... I mean pasties\n500 g shortcrust\n400 g beef\nFill, crimp. Bake 40 min.',
+      { title: 'Pasties', shape: 'half-moon' },
+    ],
+    [
+      'Chilla rolls? No - Stuffed chilla\n1 cup moong dal\n150 g paneer\nSpread, fill, fold.',
+      { title: 'Stuffed chilla' },
+    ],
+    [
+      'my keto empanada thing\n170 g mozzarella\n85 g almond flour\n250 g mince\nFill, fold, bake.',
+      { title: 'Keto empanada' },
+    ],
+    [
+      'Veg pasties\n500 g shortcrust\n300 g swede\nMix. pastry in 5, saucer size, fill, crimp. 190 45 min.',
+      { pieces: 5 },
+    ],
+    [
+      'I made pork buns at the weekend. Dough was 400 g flour and 220 g milk, kneaded 8 minutes. I fried 400 g pork mince. Divided the dough into 10, filled them and steamed them 12 min.',
+      { title: 'Pork buns', pieces: 10 },
+    ],
+  ])('%s', (text, wanted) => {
+    expect(made(text)).toMatchObject(wanted)
+  })
+
+  it('keeps what a corrected title said first', () => {
+    const { notes } = recipe(
+      'Steamed pudding... I mean pasties\n500 g shortcrust\n400 g beef\nFill. Bake 40 min.',
+    )
+    expect(notes.map(({ text }) => text).join(' ')).toContain('Steamed pudding')
+  })
+
+  it('strews what nobody knows where the method says so', () => {
+    const text =
+      'Kolaches\nDough\n500 g flour\n250 ml milk\nFilling\n340 g dried apricots\nPopsika:\n62 g flour\n50 g sugar\nKnead. Make 36 balls, fill with apricot, sprinkle with popsika. Bake 15 min.'
+    expect(inPart(text, 'finish')).toEqual(['plain-flour 62', 'sugar 50'])
+  })
+
+  it('cuts work that runs on from comma to comma', () => {
+    const text =
+      'Burek\n400 g yufka\n500 g potatoes\n200 g cheese\nBoil potatoes, mash, mix with cheese and parsley, cut yufka in triangles, brush with oil, roll like cigars, arrange, sprinkle. 180 fan for 30 min.'
+    expect(recipe(text).cooking).toMatchObject({ way: 'bake', minutes: 30, andThen: null })
   })
 })

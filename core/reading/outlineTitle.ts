@@ -118,8 +118,10 @@ function correctedTitle(told: string): string {
   if (isOpen || NO_OTHER_NAME.test(meant) || (namesDishIn(front) && !namesDishIn(meant))) return told
   return capital(meant)
 }
+/** Dishes that are made in more than one shape. */
+const DISHES = 'b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?'
 const SAYS_DISH = new RegExp(
-  String.raw`\b${PIECES}(?![a-zß-öø-ɏ])|\b(?:pies?|b[oöu]u?reks?|strudels?|tamales|slices|whirls|plaits?|chillas?|cheelas?|dosas?|pancakes?|cr[eê]pes?|wraps?|breads?|naans?|burgers?)\b`,
+  String.raw`\b${PIECES}(?![a-zß-öø-ɏ])|\b(?:${DISHES}|pies?|slices|whirls|plaits?|chillas?|cheelas?|dosas?|pancakes?|cr[eê]pes?|wraps?|breads?|naans?|burgers?)\b`,
   'i',
 )
 const namesDishIn = (said: string): boolean => {
@@ -141,8 +143,8 @@ const COUNTS = new RegExp(
 const LEADING_NUMBER = /^(?:about |around |some )?\d{1,3} /i
 const FOR_SO_MANY =
   /^\W*(?:you need )?(?:for|to make|makes) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}(?!pieces|people|servings|ingredient)[a-zß-öø-ɏ]{4,})\W*$/i
-/** Dishes that are made in more than one shape. */
-const DISH_NAME = /\b(?:b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?)$/i
+/** A name that ends in one. */
+const DISH_NAME = new RegExp(String.raw`\b(?:${DISHES})$`, 'i')
 /** Whether a name ends in what a filled dough is called. */
 const endsInDish = (name: string) =>
   PIECE_NAME.test(name) ||

@@ -20,6 +20,13 @@ export const PACK_WORDINGS: readonly AmountWording[] = [
     to: (_, many) => `${many} `,
   },
   {
+    like: 'block of shortcrust 500',
+    becomes: 'block of shortcrust (500 g)',
+    pattern:
+      /^((?:an? )?(?:block|pack|packet|pkt|roll) (?:of )?(?:[a-zß-öø-ɏ-]+ ){0,2}?(?:pastry|shortcrust|puff|filo|phyllo)) (\d{3})$/gi,
+    to: (_, pack, grams) => `${pack} (${grams} g)`,
+  },
+  {
     like: 'chives, big bunch',
     becomes: 'a big bunch chives',
     pattern:

@@ -7,7 +7,7 @@ import { WORKS_ON } from './verbs'
 
 /** What is done in a kitchen besides the usual work. */
 const MORE_WORK =
-  'assemble|bash|blanch|blitz|bring|brown|butter|char|chuck|combine|cream|crumble|crush|dice|divvy|dollop|drape|drizzle|drop|dunk|egg[- ]?wash|enclose|finish|flake|flip|flour|follow|form|freeze|get|give|grease|griddle|grill|halve|heat|keep|leave|melt|microwave|mince|mould|oil|pan[- ]?fry|deep[- ]?fry|shallow[- ]?fry|air[- ]?fry|stir[- ]?fry|par[- ]?boil|pack|paint|pat|pick|pile|plonk|poach|pop|portion|pound|preheat|process|pull|pulse|push|quarter|re-?roll|refrigerate|remove|rub|salt|sandwich|saut[eé]|scoop|score|scrape|scrunch|sear|shred|sift|skim|slip|slit|smear|smoosh|soak|soften|split|spray|squash|squish|stack|stand|stick|stone|sweat|swirl|take|tear|throw|tip|toast|trim|tuck|use|warm|wash|weigh|whack|whizz|wring|zest|make|bung|microwave|leave|moisten|wet|dampen|join|simmer|scramble|marinate|cube|deseed|defrost|thaw|let|lay|shove|start'
+  'assemble|bash|blanch|blitz|bring|brown|butter|char|chuck|combine|cream|crumble|crush|dice|divvy|dollop|drape|drizzle|drop|dunk|egg[- ]?wash|enclose|finish|flake|flip|flour|follow|form|freeze|get|give|grease|griddle|grill|halve|heat|keep|leave|melt|microwave|mince|mould|oil|pan[- ]?fry|deep[- ]?fry|shallow[- ]?fry|air[- ]?fry|stir[- ]?fry|par[- ]?boil|pack|paint|pat|pick|pile|plonk|poach|pop|portion|pound|preheat|process|pull|pulse|push|quarter|re-?roll|refrigerate|remove|rub|salt|sandwich|saut[eé]|scoop|score|scrape|scrunch|sear|shred|sift|skim|slip|slit|smear|smoosh|soak|soften|split|spray|squash|squish|stack|stand|stick|stone|sweat|swirl|take|tear|throw|tip|toast|trim|tuck|use|warm|wash|weigh|whack|whizz|wring|zest|make|bung|moisten|dampen|join|scramble|marinate|cube|deseed|defrost|thaw|lay|shove'
 
 /** Verbs whose past is a word of its own. "Ground" is how beef is. */
 const IRREGULAR: Readonly<Record<string, string>> = {
@@ -26,8 +26,8 @@ const IRREGULAR: Readonly<Record<string, string>> = {
   wrung: 'wring',
   laid: 'lay',
 }
-/** Whose past is the same word, or is no past in a recipe. */
-const SAME = new Set(['put', 'cut', 'let', 'set', 'spread', 'beat', 'split', 'slit', 'wet', 'start'])
+/** Whose past is the same word. */
+const SAME = new Set(['put', 'cut', 'spread', 'beat', 'split', 'slit'])
 
 function pastOf(verb: string): string[] {
   if (SAME.has(verb) || Object.values(IRREGULAR).includes(verb)) return []

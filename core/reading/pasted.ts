@@ -13,6 +13,10 @@ export interface PastedLine {
   apart: boolean
 }
 
+/** "[21/11/26, 18:04] Mum: 250 g flour": who sent it, and when. */
+const SENT =
+  /^\s*\[?\d{1,4}[/.-]\d{1,2}[/.-]\d{2,4},? (?:at )?\d{1,2}[:.]\d{2}(?::\d{2})?(?: ?[ap]\.?m\.?)?\]?\s*(?:[-–] )?(?:[^:\n]{1,30}:\s+)/i
+
 /** A longer line is no line of a recipe, and its spelling is left as it is. */
 const MAX_LINE_CHARACTERS = 4000
 
@@ -48,7 +52,7 @@ export function pastedLines(text: string): PastedLine[] {
   let blanks = 0
   let ruled = false
   text.split(/\r\n?|\n|\u2028|\u2029/).forEach((line, at) => {
-    const own = line.length > MAX_LINE_CHARACTERS ? line : plainSpelling(line)
+    const own = line.length > MAX_LINE_CHARACTERS ? line : plainSpelling(line.replace(SENT, ''))
     if (!own.trim() || RULE.test(own.trim().slice(0, 400))) {
       if (own.trim()) ruled = true
       else blanks++

@@ -59,9 +59,6 @@ const PACKET_OF = new RegExp(
   String.raw`^(?:(${SKINS}),?(?:\s+[-–:]\s*|\s+)${PACK} of (${PACK_HOLDS})|${PACK} of (${PACK_HOLDS}) (${SKINS}))$`,
   'i',
 )
-/** What is told by its size and not by its number, and is no more than one. */
-const ONE_OF_A_SIZE =
-  /^(?:(?:very )?(?:small|medium|med|large|big)(?:[- ]sized?)?|smallish|largish|biggish) (?:(?:red|white|brown|yellow|green|ripe|firm|sweet|cooking|eating|baking|floury|waxy|boiled|peeled) )*(?:onion|shallot|potato|carrot|leek|apple|pear|courgette|zucchini|aubergine|eggplant|brinjal|pepper|capsicum|tomato|lemon|lime|orange|banana|mango|avocado|cucumber|beetroot|beet|parsnip|turnip|swede|cauliflower|cabbage|squash|pumpkin|egg|chilli|chili|chicken breast|fennel bulb)(?=$|[,;(]| ?[-–] | (?:finely |roughly |very |thinly |coarsely )?(?:chopped|diced|sliced|grated|boiled|cooked|mashed|peeled|beaten|cut|minced)\b)/i
 const BULLET = /^[\s>]*(?:(?:[-*•·–—▢☐□◦‣✓]|\[[ x]?\]|\d+[.)](?=\s))\s*)*/u
 
 /** The text of a line as it is taken apart: plain characters, and what stands behind a food put before it. */
@@ -119,19 +116,11 @@ export function plainLine(raw: string): string {
     .replace(/\((?:shop[- ]?|store[- ]?)?bought,\s*(?=\d)/gi, '(')
     // "1 sheet (makes 8 squares of 9 cm)": what it makes is no amount of it.
     .replace(/\s*\((?:makes|gives) (?:about )?\d{1,2} [^()]*\d[^()]*\)\s*$/i, '')
-    // "Keema (mutton mince)", "ggp": what is meant.
+    // "Keema (mutton mince)": of which meat.
     .replace(
       /\b(?:q|kh?)eema\s*\((?:minced |ground )?(mutton|lamb|goat|chicken|beef|pork|turkey)(?: mince)?\)/gi,
       '$1 keema',
     )
-    .replace(/\b(?:g\.? ?[./&]? ?g\.? paste|ggp|g\.g\.p\.?)(?![a-zß-öø-ɏ])/gi, 'ginger garlic paste')
-    // "Block of shortcrust 500": what the wrapper says.
-    .replace(
-      /^(?:an? )?((?:block|pack|packet|pkt|roll) (?:of )?(?:[a-zß-öø-ɏ-]+ ){0,2}?(?:pastry|shortcrust|puff|filo|phyllo)) (\d{3})$/i,
-      '$1 ($2 g)',
-    )
-    // "Small potato, diced": one of them.
-    .replace(ONE_OF_A_SIZE, '1 $&')
     // "1/2 cup water approx (I use more)", "water approx = 1/2 cup".
     .replace(/(?<=[a-zß-öø-ɏ]) approx\.?(?=\s*[(=])/gi, '')
     // "2 hb eggs", "3 cl garlic".

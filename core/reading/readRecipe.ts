@@ -31,6 +31,7 @@ import { readPrecooking } from './precooking'
 import { limit, type ReadIngredient } from './readIngredient'
 import { seasonToTaste } from './seasoning'
 import { handleChoices, squeezeByMethod } from './saidOfLines'
+import { sentencesOf } from './sentenceEnds'
 import { readShape } from './shape'
 import { takeUpWater } from './takesUp'
 import { tellProse } from './tellProse'
@@ -202,7 +203,14 @@ export function readRecipe(text: string, foods: Foods): Intake {
 
 /** Steps that were read as work to be done, in the words in which they were told afterwards. */
 function asSaid(method: readonly string[], rows: readonly Row[]): string[] {
-  const said = new Map(rows.flatMap((row) => (row.said ? [[row.text, row.said] as const] : [])))
+  const said = new Map<string, string>()
+  for (const row of rows) {
+    if (!row.said) continue
+    // A row may be a step, or each of its sentences one.
+    const [told, typed] = [sentencesOf(row.text), sentencesOf(row.said)]
+    if (told.length === typed.length) told.forEach((sentence, at) => said.set(sentence, typed[at]!))
+    said.set(row.text, row.said)
+  }
   return method.map((step) => said.get(step) ?? step)
 }
 

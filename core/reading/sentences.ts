@@ -8,6 +8,7 @@ import { goesOnBehind, sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { withPlainTimes } from './timesSpelt'
 import { GOES_ON, WORKS_ON } from './verbs'
+import { withPlainWork } from './workSpelt'
 
 // A step cut into sentences, and a sentence into the things that are done one after another.
 
@@ -173,8 +174,12 @@ export const sentencesOfStep: (step: string) => readonly string[] = remember((st
   sentencesOf(
     withStops(
       withPlainSizes(
-        withPlainTimes(
-          withDigits(withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min'))),
+        withPlainWork(
+          withPlainTimes(
+            withDigits(
+              withLongSpoons(withPlainStops(step).replace(/@/g, ' at ').replace(MINUTE_MARK, ' min')),
+            ),
+          ),
         ).replace(ABOUT_TIME, (about) => (/^for/i.test(about) ? 'for ' : '')),
       ),
     ),

@@ -1,4 +1,5 @@
 import { countBeforeDough, dipInRow } from './dipInRow'
+import { kindOf } from './headingKinds'
 import { isMacros } from './nutritionRow'
 import { withPastTold } from './pastTold'
 import { pastedLines } from './pasted'
@@ -213,8 +214,8 @@ const withoutTailMarks = (text: string): string => {
   return plain.replace(STARTS_WITH_AMOUNT.test(plain) ? TAIL_ENERGY : BRACKETED_ENERGY, '')
 }
 
-const NEXT_PART =
-  /,\s+(?=(?:(?:for )?the |for )?(?:dough|pastry|crust|filling|stuffing|egg ?wash|glaze|topping|dip|dipping sauce|to serve|to finish|for frying|icing):\s+\S)/gi
+/** What a list goes over to within a row. */
+const PARTS: ReadonlySet<string> = new Set(['shell', 'filling', 'finish', 'dip', 'pan'])
 /** A label that is said in other words, in the usual ones. */
 const labelled = remember((text: string) =>
   text
@@ -234,7 +235,9 @@ const labelled = remember((text: string) =>
       '$1: $2',
     )
     // "…, 1 tsp salt, Filling: 300 g potato": what comes next in a row.
-    .replace(NEXT_PART, '. ')
+    .replace(/,\s+(?=([a-zß-öø-ɏ ]{3,24}):\s+\S)/gi, (comma, label: string, at: number, row: string) =>
+      /\d/.test(row.slice(0, at)) && PARTS.has(kindOf(label.toLowerCase()) ?? '') ? '. ' : comma,
+    )
     .replace(/^(?:the )?ingredients (?:are|required|needed)\s*[:–-]\s*/i, 'Ingredients: ')
     .trim(),
 )
@@ -242,9 +245,6 @@ const labelled = remember((text: string) =>
 const TIME_STAMP =
   /^\s*(?:\[\d{1,2}:\d{2}(?::\d{2})?\]|\(\d{1,2}:\d{2}(?::\d{2})?\)|\d{1,2}:\d{2}(?::\d{2})?(?=\s))\s*[-–—]?\s*/
 const LEAST_STAMPED = 2
-/** "[21/11/26, 18:04] Mum: 250 g flour": who sent it, and when. */
-const SENT =
-  /^\s*\[?\d{1,4}[/.-]\d{1,2}[/.-]\d{2,4},? (?:at )?\d{1,2}[:.]\d{2}(?::\d{2})?(?: ?[ap]\.?m\.?)?\]?\s*(?:[-–] )?(?:[^:\n]{1,30}:\s+)/i
 const CHAPTER = /^(?:\p{L}[\p{L}'’&+-]*\s*){1,5}\W*$/u
 /** "o 250 g flour": the round mark of a list, as it comes out of a document. */
 const CIRCLE = /^\s*o\s+(?=\S)/
@@ -264,11 +264,7 @@ export function tidy(text: string): Row[] {
   let lastNumber: number | null = null
   const indents: number[] = []
   const isCounted = /^\W*1[.)]\s+\S/m.test(text) && /^\W*2[.)]\s+\S/m.test(text)
-  const lines = oneBelowTheOther(
-    pastedLines(text).map((line) =>
-      SENT.test(line.text) ? { ...line, text: line.text.replace(SENT, '') } : line,
-    ),
-  )
+  const lines = oneBelowTheOther(pastedLines(text))
   const barred = lines.flatMap((line) =>
     /\S\s*\|\s*\S/.test(line.text.slice(0, MAX_ROW_CHARACTERS)) ? [line.text] : [],
   )

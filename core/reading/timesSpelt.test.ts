@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { TIME_WORDINGS, withPlainTimes } from './timesSpelt'
+import { WORK_WORDINGS, withPlainWork } from './workSpelt'
 
 describe('times as they are written', () => {
   it.each(TIME_WORDINGS.map(({ like, becomes }) => [like, becomes]))('%s: %s', (like, becomes) => {
@@ -15,4 +16,17 @@ describe('times as they are written', () => {
     'Knead, 10 min',
     'Knead 10 min, roll out',
   ])('%s stays as it is', (step) => expect(withPlainTimes(step)).toBe(step))
+})
+
+describe('work as it is written', () => {
+  it.each(WORK_WORDINGS.map(({ like, becomes }) => [like, becomes]))('%s: %s', (like, becomes) => {
+    expect(withPlainWork(like)).toBe(becomes)
+    expect(withPlainWork(becomes)).toBe(becomes)
+  })
+  it.each([
+    'Poach the chicken in stock',
+    'Put the teaspoon down',
+    'Roll the pastry in 5 mm',
+    'Stir with a splash of water',
+  ])('%s stays as it is', (step) => expect(withPlainWork(step)).toBe(step))
 })

@@ -28,40 +28,6 @@ export const TIME_WORDINGS: readonly AmountWording[] = [
     to: (_, wait) => `${wait} 1 `,
   },
   {
-    like: 'Add potato and splash of water',
-    becomes: 'Add potato and a splash of water',
-    pattern:
-      /(?<=\b(?:and|with|add|in|or|for|,) )(?=(?:splash|pinch|knob|drizzle|handful|bit|dash|dollop|drop) of [a-z])/gi,
-    to: () => 'a ',
-  },
-  {
-    // In oil nothing is poached: it softens.
-    like: 'Chop the onion and poach it in a little olive oil for 10 minutes',
-    becomes: 'Chop the onion and soften it in a little olive oil for 10 minutes',
-    pattern:
-      /\bpoach(?= (?:it|them|the [a-z]+(?: and [a-z]+)?|[a-z]+)? ?(?:gently |slowly )?in (?:a little |some |the |plenty of |\d+ (?:tbsp|ml) )?(?:of )?(?:hot |warm )?(?:olive |sunflower |vegetable |rapeseed )?(?:oil|butter|lard)\b)/gi,
-    to: () => 'soften',
-  },
-  {
-    like: 'pastry in 5, saucer size',
-    becomes: 'divide pastry in 5, saucer size',
-    pattern: /(?<=^\W*|[.,;]\s)((?:the )?(?:dough|pastry) in(?:to)? \d{1,2})(?=\s*(?:[,.;(]|$))/gi,
-    to: (_, parts) => `divide ${parts}`,
-  },
-  {
-    like: 'Fry 4 at time',
-    becomes: 'Fry 4 at a time',
-    pattern: /\b(?<=\d )at time\b/gi,
-    to: () => 'at a time',
-  },
-  {
-    like: 'put heaped teaspoon of filling in the middle',
-    becomes: 'put 1 heaped teaspoon of filling in the middle',
-    pattern:
-      /\b(put|place|add|spoon|drop|use|dollop|pop|fill(?: each| them)? with)(?: in)? (?=(?:(?:heaped|heaping|level|scant|generous|rounded|good|small|big) )?(?:(?:table|tea)spoon(?:ful)?|tbsp|tsp|spoonful|dollop)(?: of)?(?: (?:the )?(?:filling|stuffing|mixture|mix)\b| (?:on|in|into|onto|per|for) (?:each|every|one|(?:the )?(?:middle|cent))|,? (?:fold|seal|pinch)))/gi,
-    to: (_, put) => `${put} 1 `,
-  },
-  {
     like: 'fry another 5 take it off',
     becomes: 'fry another 5 min take it off',
     pattern:

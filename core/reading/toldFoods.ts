@@ -1,5 +1,6 @@
 import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
+import { ABOUT_SO_MUCH } from './amountWords'
 import { holdBack, IN_BRACKETS } from './held'
 import { matchFood } from './match'
 import { readLine } from './readLine'
@@ -88,8 +89,10 @@ export const isSpoken = (stretch: string): boolean =>
 /** "2 and a half" is one number; in words it is one already. */
 const AND_A_PART = /\b\d{1,2} and (?:a|an|\d) (?:half|third|quarters?)\b/gi
 /** "Some cooked chicken maybe 250 g": how much stands behind. */
-const ABOUT_BEHIND =
-  /(?<=\b(?:some|leftover|left over) (?:[a-zß-öø-ɏ]+ ){0,2}[a-zß-öø-ɏ]+) (?:maybe|about|around|roughly|like|say|perhaps)(?: about| around)? (\d+(?:\.\d+)? ?(?:g|kg|ml|oz|lbs?|cups?|tbsp|tsp)\b)/gi
+const ABOUT_BEHIND = new RegExp(
+  String.raw`(?<=\b(?:some|leftover|left over) (?:[a-zß-öø-ɏ]+ ){0,2}[a-zß-öø-ɏ]+) ${ABOUT_SO_MUCH} (\d+(?:\.\d+)? ?(?:g|kg|ml|oz|lbs?|cups?|tbsp|tsp)\b)`,
+  'gi',
+)
 /** The pieces of a sentence; a bracket is cut nowhere. */
 const piecesOf: (sentence: string) => readonly string[] = remember((sentence) => {
   // "(Half pork half beef)" stays as it is said.

@@ -101,6 +101,9 @@ const A_FEW_SPICE_GRAMS = 0.3
 /** "A few", before or behind the name. */
 export const A_FEW = /^\W*(?:a )?few\b|\bfew\W*(?:,|\(|$)/i
 
+/** What is told by its size and not by its number. */
+const ONE_OF_A_SIZE = /^\W*(?:very )?(small|medium|med|large|big)(?:[- ]sized?)? /i
+const SIZE_NAMED: Readonly<Record<string, string>> = { med: 'medium', big: 'large' }
 /** Nobody can say how heavy it is. */
 const unknown = (note: Note): Weighed => ({
   grams: null,
@@ -136,6 +139,11 @@ export function unstated(read: ReadLine, food: Food): Weighed {
       check('no-unit-weight', `How heavy "${words}" of ${food.name} is, is not known here. Type the grams`),
     )
   }
+  // "Small potato, diced": one of them.
+  const size = ONE_OF_A_SIZE.exec(read.raw)?.[1]?.toLowerCase()
+  const one = size && (food.unitGrams[SIZE_NAMED[size] ?? size] ?? food.unitGrams.piece)
+  if (one && !/s$/i.test(read.name))
+    return assumed(one, 'about', check('no-amount', `One ${size} ${food.name} is assumed: ${one} g`))
   const frying = read.purpose === 'pan' && food.softeningFat !== null && /deep/i.test(read.raw)
   const grams = frying ? FRYING_POT_GRAMS : (UNSTATED_GRAMS[food.id] ?? UNSTATED_BY_GROUP[food.group] ?? null)
   if (grams === null)
