@@ -191,7 +191,8 @@ export const SHAPE_TABLE: Readonly<Record<Shape, ShapeRow>> = {
     round: false,
     called:
       /\b(?:rolls?|roly[- ]?poly|strudel|roulade|egg rolls?|spring rolls?|lumpias?|cigars?|flautas|taquitos|tamales?|burritos?|plaits?|braids?|stromboli)\b/i,
-    closedBy: /\b(?:roll (?:up|it up|them up|into a (?:log|cigar))|tuck in the (?:sides|ends))\b/i,
+    closedBy:
+      /\b(?:roll (?:up|it up|them up|into a (?:log|cigar))|roll(?: (?:it|them))? in(?:to)? (?:[\w-]+ ){0,4}wrappers|tuck in the (?:sides|ends))\b/i,
   },
   disc: {
     name: 'Flat disc',

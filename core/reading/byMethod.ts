@@ -115,6 +115,7 @@ function calledOnTop(group: string, name: string, spare: boolean): RegExp {
  */
 export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   brushParts(drafts, clauses)
+  brushMixture(drafts, clauses)
   brushFromParts(drafts, clauses)
   brushFromPan(drafts, clauses)
   dustByMethod(drafts, clauses)
@@ -136,6 +137,38 @@ function brushParts(drafts: readonly Draft[], clauses: readonly Clause[]): void 
       return own === name || (the !== undefined && own.split(' ').at(-1) === last)
     })
     if (isMeant) draft.kind = 'finish'
+  }
+}
+
+/** "Brush with the yogurt mix", "pour over what is left of the egg mixture". */
+const MIXTURE_OVER =
+  /\b(?:brush|pour|drizzle|moisten|wet)\w*\b[^.;]{0,40}?\b(?<called>(?!(?:the|this|that|your|of|whole|rest|same)\b)[a-zß-öø-ɏ]+) (?:mix|mixture)\b/i
+const MIXES_FIRST = recalled(/^\W*(?:then )?(?:mix|beat|stir|combine|whisk|blend)\b/i)
+/** What the method whisks together in a sentence of its own and then brushes on, by one of its names, is no filling. */
+function brushMixture(drafts: Draft[], clauses: readonly Clause[]): void {
+  const [first] = clauses.flatMap(({ text }, at) => {
+    const called = MIXTURE_OVER.exec(text)?.groups?.called
+    const from = called
+      ? clauses
+          .slice(0, at)
+          .findIndex((one) => MIXES_FIRST.test(one.text) && plainWords(one.text).has(normaliseName(called)))
+      : -1
+    return from >= 0 ? [from] : []
+  })
+  if (first === undefined) return
+  const own = plainWords(clauses[first]!.text)
+  const others = clauses
+    .filter(({ text }, at) => at !== first && MIXES_FIRST.test(text))
+    .map(({ text }) => plainWords(text))
+  for (const draft of [...drafts]) {
+    if (draft.kind !== 'filling' || draft.into) continue
+    const mixed = draft.lines.filter(({ read }) => {
+      const word = normaliseName(read.name).split(' ').at(-1)!
+      return own.has(word) && !others.some((words) => words.has(word))
+    })
+    if (mixed.length < 2 || mixed.length === draft.lines.length) continue
+    draft.lines = draft.lines.filter((item) => !mixed.includes(item))
+    finishOf(drafts).lines.push(...mixed)
   }
 }
 
@@ -301,7 +334,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
         fat &&
         (item.line.grams ?? 0) > SPOON_GRAMS &&
         clauses.some(({ about, text, closed }) => !closed && about === draft && MIXES_REST.test(text))
-      const there = fries || isMixedIn || finished.has(food.group)
+      const there = fries || isMixedIn || isAmongOthers(item, draft, clauses) || finished.has(food.group)
       if ((used && !spare) || there || /\bplus (?:some )?(?:extra|more)\b/i.test(item.line.raw)) continue
       // "1 egg yolk + 1 tsp water": what thins the wash goes with it.
       const behind = draft.lines[draft.lines.indexOf(item) + 1]
@@ -325,6 +358,20 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
       finishOf(drafts).lines.push(...moved)
     }
   }
+}
+
+/** "Mix all the filling stuff together … egg wash": an egg that is listed among what goes in is no wash. */
+const MIXES_ALL =
+  /\b(?:mix|combine|stir|beat|whisk|blend|mash)\b[^.;]{0,20}\b(?:all|everything)\b|\ball (?:the )?filling\b[^.;]*\btogether\b/i
+const ANY_WASH = /\begg[- ]?wash\b|\bbrush(?:ed)? with (?:an?|some|more|extra|another) /i
+function isAmongOthers(item: Placed, draft: Draft, clauses: readonly Clause[]): boolean {
+  if (item.food?.group !== 'egg' || draft.kind !== 'filling') return false
+  const behind = draft.lines.slice(draft.lines.indexOf(item) + 1)
+  return (
+    behind.some(({ food }) => food !== null && !foodIs(food, 'seasons')) &&
+    clauses.some(({ about, text }) => about === draft && MIXES_ALL.test(text)) &&
+    clauses.some(({ text }) => ANY_WASH.test(text))
+  )
 }
 
 /** Butter that ends the list of what is baked and never fried is brushed on where the method says so. */

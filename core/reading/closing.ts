@@ -54,6 +54,8 @@ const WAYS: readonly string[] = [
   String.raw`(?:bring|draw|pull) (?:the )?dough (?:up|together) `,
   // Folded: "fold it in half", "corner to corner", "flip the other half over", "like a letter".
   String.raw`fold in (?:the |both )?(?:sides|ends|corners)`,
+  // "Roll it up in 12 spring roll wrappers", "wrap in filo".
+  String.raw`(?:roll|wrap)(?: (?:it|this|that|them|everything|the (?:filling|mix(?:ture)?)))?(?: up)? in(?:to)? (?:(?:the|your|about|\d{1,3}|a|single|pairs? of) )*(?:[a-zß-öø-ɏ]+ ){0,3}?(?:wrappers?|skins?|filo|phyllo|rice papers?|spring roll (?:pastry|sheets?))\b`,
   String.raw`fold (?:in )?(?:the |all |both |\d |four )+(?:of )?(?:the )?(?:\d |four )?(?:sides|corners|edges)\b(?=\W*(?:$|[,.;]|to\b|into\b|over|in\b|up\b|like))`,
   String.raw`fold using|fold (?:the |all the )?(?:edges?|sides?|borders?|rims?|excess) (?:up|over|in)`,
   String.raw`fold (?:over|it over|in half|into|to (?:an? )?[a-zß-öø-ɏ]+|them|the (?:dough|pastry|sides?|other|edges?|wrapper)|like|up|and|(?:it|each) (?:in half|up|over|into|like)|(?:corner|edge|side|end) to |(?:one|1) (?:side|half|end|corner|edge) |each (?:one|1|round|circle|square|piece|dis[ck]|wrapper) (?:over|in half|up|into)|in(?:to)? (?:thirds|three) )`,

@@ -21,7 +21,7 @@ import {
   type Counting,
   type Witnessed,
 } from './pieceWitnesses'
-import { PLAITED_OVER } from './shape'
+import { isInTray, PLAITED_OVER } from './shape'
 import { readYields, type Yields } from './servings'
 import { withStops } from './sentences'
 import { sentencesOf } from './sentenceEnds'
@@ -37,7 +37,7 @@ export interface Counted {
 
 /** "Roll between two sheets into a circle, fold over": one piece, and nothing is divided. */
 const ONE_SHEET = recalled(
-  /\b(?:roll|press|pat|stretch)\b[^.;]*\b(?:into an? (?:(?:large|big|thin|rough) )*(?:circle|round|dis[ck]|rectangle|oval)\b|(?:in)?to an? (?:about )?\d+(?:-\d+)?[ -]?(?:cm|inch|in|["”])[ -]*(?:circle|round|dis[ck]|oval)\b|(?:in)?to (?:an? )?\d+ ?(?:cm|inch|in|["”])? ?(?:x|×|by) ?\d+ ?(?:cm|inch|in|["”])?[ -]*(?:rectangle|square)\b)/i,
+  /\b(?:roll|press|pat|stretch)\b[^.;]*\b(?:into an? (?:(?:large|big|thin|rough) )*(?:circle|round|dis[ck]|rectangle|oval)\b|(?:in)?to an? (?:about )?\d+(?:-\d+)?[ -]?(?:cm|inch|in|["”])[ -]*(?:circle|round|dis[ck]|oval)\b|(?:in)?to (?:an? )?\d+ ?(?:cm|inch|in|["”])? ?(?:x|×|by) ?\d+ ?(?:cm|inch|in|["”])?[ -]*(?:rectangle|square)\b|to (?:an? )?rectangle\b|(?:in)?to (?:about )?(?:(?:2[4-9]|[3-9]\d) ?cm|(?:9|1\d) ?(?:inch(?:es)?|in|["”]))(?! ?(?:x|×|by)\b))/i,
 )
 const isOneSheet = (clauses: readonly Clause[]): boolean =>
   clauses.some(({ text }) => ONE_SHEET.test(text) && !/\b(?:each|every|them|balls?|pieces?)\b/i.test(text)) &&
@@ -225,7 +225,10 @@ function assumePieces(
     // "Roll up and coil into a 28 cm tin": there is one.
     (shape === 'coil' && isInOneDish(clauses))
   if (isOne) {
-    const stated = ONE_PIE.test(outline.title) || isInOneDish(clauses)
+    const stated =
+      ONE_PIE.test(outline.title) ||
+      isInOneDish(clauses) ||
+      isInTray(clauses.map(({ text }) => text).join('. '))
     if (!stated)
       notes.push({ code: 'pieces-assumed', level: 'note', text: 'One pie: its number is not stated' })
     return { pieces: 1, stated }

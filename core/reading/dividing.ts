@@ -56,7 +56,7 @@ export const BASES =
   /\b(\d{1,2}) (?:(?:of them )?(?:for|as|are) (?:the )?)?(?:bases?|bottoms?|undersides)\b[^.;]*\b(?:lids?|tops?)\b/i
 /** "Squares 10 x 10 cm (40-45)": what comes of it, in brackets. */
 const IN_BRACKETS =
-  /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+(?:of them|in all|altogether|or so|with re-?roll\w*))?\s*\)/i
+  /\b(?:circles|rounds|dis[ck]s|squares|balls|wrappers|pieces)\b[^.;()]{0,24}\(\s*(?:about |approx\.? |~|makes |you(?:'ll| will)? (?:need|get|have) (?:about )?)?(\d{1,3})(?:\s*(?:[-–]|to)\s*\d{1,3})?(?:\s+(?:of them|in all|altogether|or so|with re-?roll\w*))?\s*\)/i
 /** "Pipe 24 teaspoons of filling", "dot 30 blobs over the sheet": each is a piece's. */
 const MOUNDS = recalled(
   /\b(?:pipe|place|put|dot|drop|dollop|spoon)\b[^.;\d]{0,20}(\d{2,3}) (?:(?:heaped|small|little|level|even) )*(?:tea)?(?:spoons?|tsps?|spoonfuls?|dollops|mounds|blobs|heaps|dots)\b(?! (?:of )?(?:water|oil|salt))/i,
@@ -179,7 +179,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
   about === null ||
   about === 'pieces' ||
   about.kind === 'shell' ||
-  /\b(?:dough|pastry|flour|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals|(?:form|roll|shape)\b[^.;]{0,16}\b(?:a|one) (?:roll|log|rope|sausage))\b/i.test(
+  /\b(?:dough|pastry|flour|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals|pieces(?= \(\d{1,3}(?: of them)?\))|(?:form|roll|shape)\b[^.;]{0,16}\b(?:a|one) (?:roll|log|rope|sausage))\b/i.test(
     text,
   ) ||
   /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d|^\W*\d{1,3} (?:equal )?(?:pieces|pcs),? (?:roll|flatten|press|pat|shape|stretch)\b/i.test(
@@ -187,6 +187,10 @@ const mayCount = ({ text, about }: Clause): boolean =>
   )
 
 const CUTS_ROUNDS = recalled(/\b(?:rounds|circles|dis[ck]s|squares|balls|strips|pieces|wrappers)\b/i)
+/** So long, in the oven. */
+export const BAKED = recalled(
+  /\bbake\b[^.;]*\d ?min|\b\d{2} ?min\w*[^.;]*\b(?:oven|\d{3} ?°?C)|\b\d{3} ?(?:°?[CF]\b|fan\b)[^.;]*\d ?min/i,
+)
 /** "Cut in 8" behind the oven. */
 const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
 /** "Cut each into 4 and serve". */
@@ -221,7 +225,9 @@ export function byDividing(
   // "Bake, pour over, bake again. Cut in 8": what one coil or pie is eaten in.
   const baked =
     shape === 'coil' || shape === 'lidded-pie'
-      ? clauses.findIndex(({ text, closed }) => closed && /\bbake\b|\boven\b/i.test(text))
+      ? clauses.findIndex(
+          ({ text, closed }) => (closed && /\bbake\b|\boven\b/i.test(text)) || BAKED.test(text),
+        )
       : -1
   for (const [at, clause] of clauses.entries()) {
     if (baked >= 0 && at > baked && EATEN_IN.test(clause.text)) continue

@@ -162,7 +162,7 @@ const COOKS_SO_LONG = /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i
 /** "Fry the mince, cool 1 hour". */
 const COOLS = /[,;] *(?:then |and )?(?:let (?:it )?)?cool(?: (?:it|for|about))* *$/i
 const KNEADS_DOUGH = /\bknead (?:the |your )?dough\b/i
-const ONCE_MORE = /\b(?:another|again|once more|second|2nd|further)\b/i
+const ONCE_MORE = /\b(?:another|again|once more|second|2nd|further|more)\b/i
 const DIVIDES = /\b(?:divide|split|portion)\b|\bbench\b/i
 
 /** That they can be frozen, and how. */
@@ -171,7 +171,7 @@ const KEPT_FROZEN =
 
 /** "Keeps 3 days in the fridge": so long it stays good, and nothing waits for it. */
 const STAYS_GOOD =
-  /(?:^|[.;,]\s*)\W*(?:(?:they|these|those|it|leftovers|the [a-zß-öø-ɏ]+s|[a-zß-öø-ɏ]+s)(?: will| should| can)? (?:keeps?|lasts?|stays? (?:fresh|good))|will keep|keeps|lasts)\b[^.;]*\d|\b(?:up to|within|for) (?:about )?\d{1,2} (?:weeks|months)\b/i
+  /(?:^|[.;,]\s*)\W*(?:(?:they|these|those|it|leftovers|the [a-zß-öø-ɏ]+s|[a-zß-öø-ɏ]+s)(?: will| should| can)? (?:keeps?|lasts?|stays? (?:fresh|good))|will keep|keeps|lasts)\b[^.;]*\d|(?:^|[.;,]\s*)\W*(?:keep|store|refrigerate)\b[^.;]*\d ?(?:days|weeks)\b|\b(?:up to|within|for) (?:about )?\d{1,2} (?:weeks|months)\b/i
 
 function findFacts(text: string, sentence: string): Said[] {
   const said: Said[] = []
@@ -241,8 +241,7 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
     if (!(low >= 0) || !(high <= 100_000) || facts.length >= 60) return
     const same = facts.filter((fact) => fact.kind === kind && fact.part === part && fact.low === round(low))
     // "Rest 30 min, knead again and rest another 30": that is twice; what is said again is the same.
-    if (same.length > 0 && (same.length > 1 || !ONCE_MORE.test(text) || same[0]!.text === limit(text, 300)))
-      return
+    if (same.length > 0 && (same.length > 1 || !ONCE_MORE.test(text))) return
     facts.push({ kind, low: round(low), high: round(high), text: limit(text, 300), part })
   }
   let cooked = false
@@ -288,8 +287,12 @@ export function readFacts(outline: Outline, clauses: readonly Clause[], shell: D
     cooked ||= closed && about === 'pieces' && (COOKS_PIECES.test(clause) || isHeatLine(clause))
   }
   // What is said of freezing behind the work is kept as well.
-  for (const { text } of outline.remarks)
+  for (const { text } of outline.remarks) {
     if (FREEZES.test(text) && KEPT_FROZEN.test(text)) add('freezes', 1, 1, text)
+    // "24 pcs about 20 g", a row by itself.
+    for (const { kind, low, high } of sizesSaid(text, text))
+      if (kind === 'ball-grams') add(kind, low, high, text)
+  }
   for (const { kind, minutes, text } of outline.times) {
     if (kind === 'prep') add('prep-minutes', minutes, minutes, text)
     if (kind === 'total') add('total-minutes', minutes, minutes, text)

@@ -46,6 +46,23 @@ const HEAPS: Readonly<Record<string, Heap>> = {
   'firmly packed': 'heaped',
 }
 
+/**
+ * What heaping does to a spoon or cup. Common practice, no source.
+ */
+export const HEAP_FACTOR: Readonly<Record<Heap, number>> = {
+  heaped: 1.5,
+  rounded: 1.25,
+  generous: 1.15,
+  level: 1,
+  scant: 0.9,
+}
+
+/** What a word in front of a spoon does to it ("heaping": 1.5); 1 where it says nothing of its height. */
+export const heapFactor = (word: string | undefined): number => {
+  const heap = word ? HEAPS[word.toLowerCase()] : undefined
+  return heap ? HEAP_FACTOR[heap] : 1
+}
+
 const sizeOf = (word: string): Size =>
   /^sm|thin$/i.test(word) ? 'small' : /^med/i.test(word) ? 'medium' : 'large'
 

@@ -4,7 +4,7 @@ import { FOR_ALL } from './forAll'
 import { readHeading } from './headings'
 import { listBehindLead } from './leadsList'
 import { leadsPart } from './leadsPart'
-import { countedStep, readSentence } from './outlineSentence'
+import { countedStep, isForTable, readSentence } from './outlineSentence'
 import { OutlineState, type Outline } from './outlineState'
 import { behindName, behindTitle, nameByTheRest, namesDish } from './outlineTitle'
 import { matchFood } from './match'
@@ -195,6 +195,7 @@ function readPlain(state: OutlineState, rows: readonly Row[], index: number, tex
   // "(or 50 bought skins)" allows another dough, and lists none.
   if (mode === 'lines' && OR_BOUGHT.test(text)) return state.remark(row, text)
   if (mode === 'remarks') return state.remark(row, text)
+  if (isForTable(state, row, text)) return
   if (worksOn(state, rows, index, text)) return countedStep(state, row, text)
   const counted = /^\d{1,2}\s+(\p{Lu}.*)$/u.exec(text)?.[1]
   if (counted && startsLikeStep(counted) && counted.split(' ').length > 2) return state.step(row, counted)

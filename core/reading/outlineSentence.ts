@@ -21,11 +21,13 @@ import {
   STARTS_WITH_AMOUNT,
 } from './rows'
 import { PIECES, readYields, saysMore } from './servings'
+import { NUMBER_PATTERN } from './readNumber'
 import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { foodsTold } from './toldFoods'
 import { capital } from './talk'
+import { UNIT_PATTERN } from './units'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
 const METHOD_WORDS = recalled(
@@ -38,6 +40,13 @@ const CUT_SO_MANY = recalled(
 /** A part named in a sentence, with its list behind it in brackets. */
 const NAMED_LIST = recalled(
   /\b((?:pizza |bread |bun )?(?:dough|pastry|filling|stuffing)|(?:flour |sealing )?paste|egg wash|glaze)\s*\(([^()]{12,200})\)/i,
+)
+/** "Sweet chilli sauce for dipping, 1/2 cup". */
+const AT_TABLE = recalled(
+  new RegExp(
+    String.raw`^(?<name>[a-zß-öø-ɏ][^,.;:()\d]{2,40}?),? (?:to serve|for serving|to dip|for dipping|on the side|alongside)(?:(?:\s*[,:–-]\s*|\s*\()(?:about )?(?<amount>(?:${NUMBER_PATTERN})\s*(?:${UNIT_PATTERN}))\)?)?\W*$`,
+    'i',
+  ),
 )
 /** "Serve with soured cream" in a list is what stands beside the dish. */
 const SERVED_WITH = recalled(/^(?:serve|serving|eat)(?: (?:it|them|hot|warm|cold))* with (.+)$/i)
@@ -245,6 +254,15 @@ function readText(state: OutlineState, row: Row, text: string): void {
   if (state.isAtStart && out.title && !/\d/.test(text) && matchFood(readLine(text).name, foods) === null)
     return state.remark(row, text)
   state.item(row, bare)
+}
+
+/** Takes a row below the work that lists what is eaten with the dish; false where it is no such row. */
+export function isForTable(state: OutlineState, row: Row, text: string): boolean {
+  const beside = state.out.steps.length > 0 && row.number === null ? AT_TABLE.exec(text)?.groups : undefined
+  if (!beside || startsLikeStep(text)) return false
+  if (matchFood(readLine(beside.name!).name, state.foods)?.how !== 'exact') return false
+  state.itemOf('dip', row, [beside.amount, beside.name].filter(Boolean).join(' '))
+  return true
 }
 
 /** One sentence outside the method: a part's name with its list, a time, or what a line says. */

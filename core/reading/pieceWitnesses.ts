@@ -1,7 +1,7 @@
 import { foodIs } from '../food/groups'
 import { kindOf } from './headingKinds'
 import { MAX_PIECES, type Shape } from '../recipe/vocabulary'
-import { byDividing, LAYS_IN_TRAY, PAIRS, type Found } from './dividing'
+import { BAKED, byDividing, LAYS_IN_TRAY, PAIRS, type Found } from './dividing'
 import { isDoughBase, READY_WORDS, type Draft } from './drafts'
 import { MOST_SHEET_GRAMS } from './eachPiece'
 import { normaliseName } from './match'
@@ -114,7 +114,8 @@ function byFillings({ drafts }: Counting): Found[] {
 export const isSlicedWhole = ({ divided, outline, clauses, shape }: Counting): boolean =>
   divided !== null &&
   ((WRAPPED_WHOLE.test(outline.title) && /\bslices\b/i.test(divided.says)) ||
-    (shape === 'roll' && isCutWhenBaked(divided.says, clauses)))
+    ((shape === 'roll' || (shape === 'coil' && isInOneDish(clauses))) &&
+      isCutWhenBaked(divided.says, clauses)))
 /** "Roll up. Bake 30 minutes. Slice into 10": it was one, and no more was baked. */
 function isCutWhenBaked(says: string, clauses: readonly Clause[]): boolean {
   const at = clauses.findIndex(({ text }) => text === says)
@@ -126,7 +127,6 @@ function isCutWhenBaked(says: string, clauses: readonly Clause[]): boolean {
     !clauses.slice(0, baked).some(({ text }) => CUTS.test(text))
   )
 }
-const BAKED = recalled(/\bbake\b[^.;]*\d ?min|\b\d{2} ?min\w*[^.;]*\b(?:oven|\d{3} ?°?C)/i)
 const SLICED = /\b(?:slice|cut)\b[^.;]{0,16}\b(?:in(?:to)? )?\d/i
 const CUTS = recalled(/\b(?:divide|cut|slice|split|halve|portion)\b/i)
 

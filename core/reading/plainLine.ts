@@ -399,7 +399,6 @@ export function plainLine(raw: string): string {
       /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}) (\d{2,4}) (?=(?:luke)?warm$|hot$|cold$|cool$|tepid$|soft$|boiling$|(?:at )?room temp(?:erature)?$)/i,
       '$1 $2, ',
     )
-    .replace(/\bw\/?(?= (?:\p{L}))/u, 'with')
     // "Ground pork, not too lean" is the usual one.
     .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')
     .replace(/\s+/g, ' ')

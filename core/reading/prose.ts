@@ -3,6 +3,7 @@ import type { Food, Foods } from '../food/food'
 import { PART_NAMES, type PartKind } from '../recipe/vocabulary'
 import { ABOUT_SO_MUCH } from './amountWords'
 import { halfAndHalf } from './inlineHeading'
+import { isAromatic } from './lineParts'
 import { matchFood } from './match'
 import type { Outline, OutlineStep, Section } from './outlineState'
 import { NUMBER_PATTERN } from './readNumber'
@@ -11,7 +12,7 @@ import { TURNS_EACH } from './pan'
 import { withStops } from './sentences'
 import { sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
-import { foodsTold, MADE, OF_THE_PIECES, type ToldFood } from './toldFoods'
+import { foodsTold, withoutPot, MADE, OF_THE_PIECES, type ToldFood } from './toldFoods'
 import { UNIT_PATTERN } from './units'
 import { COUNTED_AND_SALT } from './unmarkedRow'
 
@@ -106,8 +107,12 @@ function stretchesOf(text: string): string[] {
             /\s+(?=(?:for the|now (?:for )?the|to make the|make the|and then|then|so (?:now|then)|next|after that|okay|right|(?:divide|split|portion|roll(?: out)?|take|knead) (?:out )?(?:the |your )dough)\b)/i,
           ),
     )
+    .flatMap((piece) => piece.split(BRUSHED_BEHIND))
     .filter((piece) => piece.trim() && piece.length <= MAX_ROW_CHARACTERS)
 }
+/** "Fry 200 g cabbage, roll in 12 wrappers and brush with oil": only what stands behind is brushed on. */
+const BRUSHED_BEHIND =
+  /(?<=\b(?:roll|wrap|fold|seal|crimp|close|pinch)\b[^.;]*),?\s+(?:and )?(?:then )?(?=(?:brush|glaze)\b)/i
 
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
 const WEIGHS_ABOUT = new RegExp(
@@ -177,7 +182,8 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
 
 const isToTaste = ({ text }: ToldFood) => / to taste$/.test(text)
 /** The foods that a stretch names: with an amount, with "some", or with a measure and no article. */
-function foodsOf(stretch: string, foods: Foods): ToldFood[] {
+function foodsOf(said: string, foods: Foods): ToldFood[] {
+  const stretch = withoutPot(said)
   // A sentence is cut where a list is; speech without marks is searched wherever its amounts stand.
   const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
   // "Mince (half pork half beef)" names no half of a beef.
@@ -287,7 +293,9 @@ export function linesFromProse(
       for (const { text, food, verb } of found) {
         // "Fry the onion and curry leaves": those that were measured before.
         const isAgain =
-          / to taste$/.test(text) && /^(?:herb|spice)$/.test(food.group) && measured.has(food.id)
+          / to taste$/.test(text) &&
+          (/^(?:herb|spice)$/.test(food.group) || isAromatic(food)) &&
+          measured.has(food.id)
         if (isAgain && food.id !== 'black-pepper') continue
         // "Take two sheets of filo": of those that were bought.
         if (foodIs(food, 'bought-dough') && measured.has(food.id) && /\bsheets?\b/i.test(text)) continue

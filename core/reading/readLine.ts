@@ -304,8 +304,8 @@ function takeApart(raw: string): ReadLine {
     raw,
     measures: dedupe(measures),
     name,
-    // "Water – as needed": the mark that is left says nothing.
-    prep: prep.filter((one) => /[\p{L}\d]/u.test(one)),
+    // "Water – as needed": the mark that is left says nothing, nor does the "or" of "(or as needed)".
+    prep: prep.filter((one) => /[\p{L}\d]/u.test(one) && !/^or$/i.test(one)),
     purpose,
     optional,
     approximate,

@@ -196,6 +196,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
     .trim()
   const mixture = own && own !== text ? matchFood(own, foods) : null
   if (mixture?.how === 'exact' && !mixture.leftOver.length) return false
+  if (ENDS_IN_WEIGHT.test(text) && wordsOf(text.replace(/\([^()]*\)/g, '')) <= MOST_NAME_WORDS) return false
   if (words >= 14) return DOING.test(text) || !/,/.test(text)
   if (words >= 6 && DOING.test(text) && !/^(?:oil|water|milk|butter|ghee|flour|salt|egg)\b/i.test(text)) {
     const read = readLine(text)
@@ -206,6 +207,11 @@ function tellsToDo(text: string, foods: Foods): boolean {
   const listed = readLine(text.replace(/[.!]+$/, ''))
   return !listed.unmeasured && !(listed.purpose && matchFood(listed.name, foods)?.how === 'exact')
 }
+
+/** "Leftover curry mix, about 500 g (mince, peas)": what ends in its weight is listed, be its name known or not. */
+const ENDS_IN_WEIGHT = /^\p{L}[^.;:]*?\b\d[\d.]* ?(?:g|gr|grams?|kg|ml|oz|lbs?)\b\W*(?:\([^()]*\))?\W*$/iu
+/** More words before an amount are a sentence. Our own choice. */
+const MOST_NAME_WORDS = 7
 
 /** What a following row looks like, as far as a heading asks. */
 export function looksLike(row: Row | undefined, foods: Foods): 'amount' | 'step' | 'other' | null {

@@ -128,6 +128,8 @@ const GOES_ON_TO = new RegExp(
     String.raw`(?<=^bake\b[^,;]{0,60}\d[^,;]{0,30}),\s+(?=(?:beat|whisk|mix|melt|heat|make)\b)`,
     // ", bake 15 minutes more at 180"
     String.raw`,\s+(?:and )?(?=(?:bake|(?:cook|fry|steam)(?=[^.;,]*(?:more|longer)[^.;,]*\b(?:at|@) \d{3})) (?:for )?${SOME_MINUTES}(?:more|longer)\b)`,
+    // "Fry the mince 10 minutes, cool, put in 20 wrappers": what was cooked goes in.
+    String.raw`(?<=\d ?min\w*[^.;]*),\s+(?:and )?(?=(?:put|spoon|place|roll|wrap|pop|divide|use|fold|stuff|fill)\b[^.;,]{0,32}\b(?:wrappers?|skins?|circles|rounds|dis[ck]s|squares|filo|pastry)\b)`,
     String.raw`\s+before\s+(?=(?!serving|eating|slicing|cutting|biting)[a-zß-öø-ɏ]+ing\b)`,
   ].join('|'),
   'i',

@@ -19,6 +19,9 @@ const IN_DISHES =
 /** "Line the tins with the larger rounds, fill and cover with the smaller ones". */
 const IN_TIN_AND_COVERED =
   /\b(?:line|fit|press|lay|fill)\b[^.;]{0,60}\b(?:tins?|moulds?|molds?|dish(?:es)?|ramekins|holes|plates?)\b[^]{0,120}\b(?:cover|top)(?: (?:it|each|them))* with (?:the |a )?(?:smaller|rest\b(?! of the (?:filling|cheese|sauce))|remaining|other|second|pastry|dough)/i
+/** "Lay 3 sheets in a tin, some filling, repeat, finish with filo": layer on layer. */
+const LAYER_ON_LAYER =
+  /\b(?:tray|tin|dish|pan)\b[^]{0,240}\b(?:repeat|layer(?:ing)?|alternat\w*|continue)\b[^]{0,80}\b(?:finish(?:ing)?|end(?:ing)?|top(?:ping)?) with (?:(?:the|a|last|final|layer|of|\d|two|three|four|flat|whole|plain|more) )*(?:filo|phyllo|fillo|sheets?|pastry|yufka|layer of (?:filo|pastry))\b/i
 /** Sheets below and above in a tray: one large pie, whatever it is called. */
 const IN_TRAY =
   /\b(?:larger|bigger)(?: (?:one|piece|half|part|portion|ball|sheet))?\b[^.]{0,40}\b(?:fit|line|into|in|onto|over)\b[^.]{0,30}\b(?:tray|tin|dish|pan)\b[^]{0,200}\b(?:cover|top)(?: it)? with (?:the )?(?:second|other|smaller|rest|remaining)\b|\b(?:oil|grease|line|butter|brush|fit|cover|fits) (?:a|an|the|your) [^.]{0,24}\b(?:tray|tin|dish|pan)\b[^]{0,300}\b(?:cover|top|finish) (?:it |them |all )?with (?:(?:the )?rest\b(?! of the (?:filling|cheese|mixture|sauce))|(?:the )?(?:remaining|other)\b[^.]{0,20}(?:sheets?|half|pastry|dough|layers?|leaves))|(?:tray|tin|dish)\b[^]{0,200}\b(?:then|lay|add|put) (?:(?:on|over) )?(?:the )?(?:rest of the |remaining |other )(?:\d )?(?:sheets|filo|phyllo|yufka|layers|leaves)/i
@@ -37,6 +40,7 @@ const LAYERS_FILLING =
 /** A sheet below and one above, in a tray. */
 export const isInTray = (method: string): boolean =>
   IN_TRAY.test(method) ||
+  LAYER_ON_LAYER.test(method) ||
   (LAYERED.test(method) && LAYERS_FILLING.test(method)) ||
   SHEETS_AGAIN.test(method) ||
   (LAYS_IN_TRAY.test(method) && COVERED.test(method))

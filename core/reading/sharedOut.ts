@@ -131,13 +131,18 @@ function inUnit(own: string | undefined, of: string): number {
   return share && sum && share.kind === sum.kind && share.kind !== 'count' ? share.factor / sum.factor : 1
 }
 
+/** "1 for the top, well half of it": said of a share, and none. */
+const REMARK = /^\s*(?:well|or|maybe|about|roughly)\b/i
 /** The shares that a bracket names, as texts of lines; null where they are no shares of the sum. */
 function sharesOf(sum: number, unit: string, food: string, said: string): string[] | null {
-  const pieces = said.split(/\s*(?:,\s*(?:and\s+)?|;\s*|\s\+\s*|\sand\s+|\s&\s*)/i)
+  const pieces = said
+    .replace(/\s*(?:\.{2,}|…)\s*/g, ' ')
+    .split(/\s*(?:,\s*(?:and\s+)?|;\s*|\s\+\s*|\sand\s+|\s&\s*)/i)
   if (pieces.length < 2) return null
   let left = sum
   const lines: string[] = []
-  for (const [at, piece] of pieces.entries()) {
+  for (const piece of pieces) {
+    if (REMARK.test(piece)) continue
     const share = SHARE.exec(piece.trim())
     if (!share) return null
     const own = /^half/i.test(share[1]!)
@@ -153,9 +158,8 @@ function sharesOf(sum: number, unit: string, food: string, said: string): string
       ? share[3]!.replace(FOR_SHEETS, 'to brush the ')
       : share[3]!
     lines.push(`${Math.round(own * 1000) / 1000} ${unit}${unit ? ' ' : ''}${food}, ${purpose}`)
-    if (at === pieces.length - 1 && left > 1e-9) return null
   }
-  return lines
+  return left > 1e-9 || lines.length < 2 ? null : lines
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { FactKind } from '../recipe/vocabulary'
+import { heapFactor } from './measures'
 import { DIGIT_NUMBER, readNumber } from './readNumber'
 import { remember } from './remember'
 import { SIZES } from './sizeTable'
@@ -34,7 +35,7 @@ const ROWS = Object.entries(SIZES) as [SizeName, Size][]
 
 const NUMBER = String.raw`${DIGIT_NUMBER}(?:\s*(?:-|–|to|or)\s*${DIGIT_NUMBER})?`
 const LENGTH_UNIT = String.raw`(?:cm|mm|inch(?:es)?|in(?!\s+(?:the|a|an|half|two|your|each|\d)\b)\.?|["”″])`
-const HEAPED = String.raw`(?:(?:heaped|heaping|level|rounded|scant|big|generous|good|small|large) )?`
+const HEAPED = String.raw`(?:(?<heaped>heaped|heaping|level|rounded|scant|big|generous|good|small|large) )?`
 const MEASURES: readonly [MeasureKind, RegExp][] = [
   [
     'square',
@@ -51,7 +52,7 @@ const MEASURES: readonly [MeasureKind, RegExp][] = [
   [
     'spoon',
     new RegExp(
-      String.raw`(?<![\d./a-zß-öø-ɏ])(an?(?=\s)|${NUMBER})\s*${HEAPED}(tbsp|tablespoon(?:ful)?s?|tbs|tsp|teaspoon(?:ful)?s?|dessertspoon(?:ful)?s?|spoons?|spoonfuls?|cups?)(?![a-zß-öø-ɏ])\.?`,
+      String.raw`(?<![\d./a-zß-öø-ɏ])(an?(?=\s)|${NUMBER})\s*${HEAPED}(?<spoon>tbsp|tablespoon(?:ful)?s?|tbs|tsp|teaspoon(?:ful)?s?|dessertspoon(?:ful)?s?|spoons?|spoonfuls?|cups?)(?![a-zß-öø-ɏ])\.?`,
       'gi',
     ),
   ],
@@ -88,8 +89,8 @@ function measuresIn(text: string): Measure[] {
       if (isSquare && !match[2] && SO_MANY_OF.test(text.slice(to)) && number.low !== second.low) continue
       if (isSquare && !match[2] && ROUNDS_BEHIND.test(text.slice(to))) continue
       if (of === 'spoon' && number.high > MOST_SPOONS) continue
-      const unit = (isSquare ? match[4] : match[2])!
-      const factor = factorOf(of, unit)
+      const unit = (isSquare ? match[4] : (match.groups?.spoon ?? match[2]))!
+      const factor = factorOf(of, unit) * heapFactor(match.groups?.heaped)
       // A rectangle has two sides and is no round; its place is taken all the same.
       const oblong = isSquare && number.low !== second.low
       let lead = text.slice(0, from)

@@ -112,12 +112,22 @@ const SELF_RAISING = /\bself[- ](?:rasing|raisng|raiseing|risen)\b/gi
 const inItsCase = (meant: string, word: string): string =>
   word === word.toUpperCase() ? meant.toUpperCase() : /^\p{Lu}/u.test(word) ? capital(meant) : meant
 
+/** "So, um, two cups": a breath that was written down. The words of a sentence say that it is no other language's. */
+const HEM = /(\s*,)?\s*(?<![\p{L}\d])(?:um+|uh+|uhm|erm+|er|hmm+)(?![\p{L}\d'’-])(?:\s*(,|\.{2,}|…))?\s*/giu
+const IS_ENGLISH = /\b(?:the|and|you|we|of|it)\b/i
+const withoutHems = (line: string): string =>
+  IS_ENGLISH.test(line)
+    ? line
+        .replace(HEM, (_, before?: string, behind?: string) => (before || behind === ',' ? ', ' : ' '))
+        .trim()
+    : line
+
 /** A line with characters that look alike made one, without what cannot be seen, in the usual spellings. */
 export const plainSpelling: (line: string) => string = remember(spelled)
 
 function spelled(line: string): string {
   return (
-    withPlainHalves(line)
+    withPlainHalves(withoutHems(line))
       .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
       .replace(/[\u200b-\u200f\u2060\ufeff]/g, '')
       .replace(/[’‘ʼ`´]/g, "'")
@@ -145,7 +155,7 @@ function spelled(line: string): string {
       .replace(/\bspringwater\b/gi, 'spring water')
       .replace(/\bw\/o\b/gi, 'without')
       .replace(
-        /\bw(?:\/|\.)\s?(?=[a-zß-öø-ɏ½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=[a-zß-öø-ɏ] )w (?=[a-zß-öø-ɏ])/gi,
+        /\bw(?:\/|\.)\s?(?=[a-zß-öø-ɏ½¼¾⅓⅔]|\d{1,3}[ g/])|(?<=[a-zß-öø-ɏ] )w (?=[a-zß-öø-ɏ½¼¾⅓⅔]|\d{1,3}[ g/])/gi,
         'with ',
       )
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')

@@ -134,7 +134,7 @@ const BARE_MINUTES = new RegExp(
     String.raw`^\W*(?:for )?\d{1,2} more(?=\W*$)`,
     String.raw`,\s+(?:and |then )?\d{1,2} more${STOP_BEHIND})`,
     String.raw`\b(?:then|flip\w*|turn\w*|side|over),?(?: and| then| for| give them)* \d{1,2} more${STOP_BEHIND}| at\b| until| till| on\b)`,
-    String.raw`\b(?:bake|cook|fry|steam|griddle) (?:for )?\d{1,2} more${STOP_BEHIND}| until| till?\b)`,
+    String.raw`\b(?:bake|cook|fry|steam|griddle|knead|rest|rise|prove|chill) (?:for )?\d{1,2} more${STOP_BEHIND}| until| till?\b)`,
     String.raw`\b(?:un)?covered for (?:about |another |a further )?${FEW}${STOP_BEHIND}| until| till?\b)`,
     // "rest 20"
     String.raw`\b(?:rest|prove|proof|rise|chill|soak|marinate)(?: (?:it|them|dough|for|another))* ${FEW}(?=\s*[.,;]|\s*$|\s+(?:(?:un)?covered|in (?:a|the) (?:bag|bowl|fridge|freezer|box)|on the counter|under|lid (?:on|off))\b)(?![.,]\d)`,

@@ -2,6 +2,7 @@ import type { Food, Foods } from '../food/food'
 import { foodIs } from '../food/groups'
 import { ABOUT_SO_MUCH } from './amountWords'
 import { holdBack, IN_BRACKETS } from './held'
+import { isAromatic } from './lineParts'
 import { matchFood } from './match'
 import { readLine } from './readLine'
 import { NUMBER_PATTERN, withDigits } from './readNumber'
@@ -88,6 +89,11 @@ export const isSpoken = (stretch: string): boolean =>
 
 /** "2 and a half" is one number; in words it is one already. */
 const AND_A_PART = /\b\d{1,2} and (?:a|an|\d) (?:half|third|quarters?)\b/gi
+/** "Boil in salted water with a bay leaf": what flavours the pot is poured away with it. */
+const IN_THE_POT =
+  /\b(?:boil|cook|simmer|poach|drop)\b(?:(?!\b(?:dough|flour)\b)[^.,;])*?\bwater with [^.,;]+/gi
+export const withoutPot = (sentence: string): string =>
+  sentence.replace(IN_THE_POT, (pot) => pot.replace(/ with .*/i, ''))
 /** "Some cooked chicken maybe 250 g": how much stands behind. */
 const ABOUT_BEHIND = new RegExp(
   String.raw`(?<=\b(?:some|leftover|left over) (?:[a-zß-öø-ɏ]+ ){0,2}[a-zß-öø-ɏ]+) ${ABOUT_SO_MUCH} (\d+(?:\.\d+)? ?(?:g|kg|ml|oz|lbs?|cups?|tbsp|tsp)\b)`,
@@ -156,7 +162,7 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
   let named: NamedFood | null = null
   /** A food that the piece before counted and did not weigh. */
   let counted: ToldFood | null = null
-  for (const piece of piecesOf(sentence)) {
+  for (const piece of piecesOf(withoutPot(sentence))) {
     const led = withoutLeads(piece)
     if (led.verb) verb = led.verb
     const bare = led.text.replace(TAIL, '').replace(TAKEN_SO, '$1 ').replace(SPOON_OF, 'a ').trim()
@@ -202,7 +208,8 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
     )
     const food = own.split(/\s+/).length <= 4 ? matchFood(own, foods) : null
     if (food?.how === 'exact') named = { text: own, food: food.food }
-    const isSeasoning = food?.how === 'exact' && foodIs(food.food, 'seasons')
+    const isSeasoning =
+      food?.how === 'exact' && (foodIs(food.food, 'seasons') || isAromatic(food.food))
     if (isSeasoning && !found.some((one) => one.food.id === food.food.id))
       found.push({ text: `${own} to taste`, food: food.food, verb })
   }

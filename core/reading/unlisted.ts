@@ -116,7 +116,7 @@ const SLURRY = recalled(
 )
 /** Right behind an amount: " oil each", " of butter per paratha". */
 const OF_EACH =
-  /^\s*(?:of )?(?:[a-zß-öø-ɏ]+ ){0,2}[a-zß-öø-ɏ]+ (?:(?:on |for |over )?each\b(?! side)|per (?!batch)[a-zß-öø-ɏ]+)/i
+  /^\s*(?:(?:of )?(?:[a-zß-öø-ɏ]+ ){0,2}[a-zß-öø-ɏ]+ )?(?:(?:on |for |over )?each\b(?! side)|per (?!batch)[a-zß-öø-ɏ]+)/i
 /** The edges are wetted so that they stick: that is nearly nothing. */
 const ONLY_EDGES = recalled(/\b(?:edges?|rims?|borders?|seams?)\b/i)
 /** "Crimp the edges, brush with oil": the edges are closed, and it is the pieces that are brushed. */

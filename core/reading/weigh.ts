@@ -2,22 +2,11 @@ import { lessSure, type MeasuredBy } from '../recipe/vocabulary'
 import { foodIs, isFlour } from '../food/groups'
 import { withGrams } from './bareGrams'
 import { inPortions, inPairs } from './countedAs'
-import { isMass, type Heap, type Measure, type Term } from './measures'
+import { HEAP_FACTOR, isMass, type Measure, type Term } from './measures'
 import type { ReadLine } from './readLine'
 import { FALLBACK_UNIT_GRAMS, unitById } from './units'
 import type { Food } from '../food/food'
 import { A_FEW, check, describe, round, unstated, type Note, type Weighed } from './unstated'
-
-/**
- * What heaping does to a spoon or cup. Common practice, no source.
- */
-const HEAP_FACTOR: Readonly<Record<Heap, number>> = {
-  heaped: 1.5,
-  rounded: 1.25,
-  generous: 1.15,
-  level: 1,
-  scant: 0.9,
-}
 
 /**
  * Spread of a cup of flour: 120 g when spooned in, 145 g when scooped. Common practice, no source.

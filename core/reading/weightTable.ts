@@ -99,6 +99,15 @@ export const WEIGHTS_AND_SPOONS = {
     ),
     most: MOST_PIECE_GRAMS,
   },
+  lumpsAhead: {
+    of: 'weight',
+    says: '12 pieces (55 g), wrap.',
+    fact: 'ball-grams',
+    before: before(
+      String.raw`^\W*(?:makes? )?\d{1,3} (?:equal |even |round )?(?:dough )?(?:balls?|pieces|pcs|portions|lumps)\b(?:,| of| \(|\(|about| at|~| )*`,
+    ),
+    most: MOST_PIECE_GRAMS,
+  },
   soMany: {
     of: 'weight',
     says: 'Divide into 12 (about 40 g each).',
