@@ -197,7 +197,7 @@ const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
 const SERVED_CUT = recalled(/^\W*(?:cut|slice|halve|quarter)\b[^.;]*\b(?:serve|serving|eat)\b/i)
 /** What is bought in sheets or rounds, and cut. */
 const OF_BOUGHT = recalled(
-  /\beach (?:[a-zß-öø-ɏ]+ )?(?:tortilla|wrapper|yufka|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b/i,
+  /\beach (?:[a-zß-öø-ɏ]+ )?(?:tortilla|wrapper|yufka|sheet|slice|roll|wrap|roti|pitt?a|block|pack|disc|round)\b|\b(?:sheets|rolls|blocks|packs|tortillas|wraps)\b[^.;]*\binto \d{1,2} (?:[a-zß-öø-ɏ]+ ){0,2}each(?=\W|$)/i,
 )
 
 /**

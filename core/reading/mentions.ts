@@ -114,7 +114,8 @@ const PER_SHARE = new RegExp(
   String.raw`^\s*(?:(?:${PIECES}|slices|lengths|bits) )?(?:(?:per|to (?:an?|each|every)|(?:from|out of|off|in) (?:an?|each|every|one)) (?:rolls?|ropes?|logs?|sausages?|cylinders?|half|third|quarter|sheet|strip|dis[ck]|block|portion|length|strudel)\b|(?:from|out of|off) (?:each|every)(?: one)?(?=\W*(?:$|[.,;)])))`,
   'i',
 )
-const EACH_BEHIND = /^\s*(?:pieces |rolls |slices |portions )?each(?=\W*(?:$|[.,;]))/i
+const EACH_BEHIND =
+  /^\s*(?:(?:equal |even )?(?:pieces|rolls|slices|portions|squares|rectangles|rounds|circles|dis[ck]s|strips) )?each(?=\W*(?:$|[.,;]))/i
 const LOGS = /\b(?:logs?|sausages?|cylinders?|ropes?|rolls?)$/i
 const OF_FILLING = /\b(?:filling|stuffing|mixture|meat|mince|sausage ?meat)\b/i
 

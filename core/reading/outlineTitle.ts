@@ -8,6 +8,7 @@ import { boastOf } from './page'
 import { withDigits } from './readNumber'
 import { inlineList, isStep, matchedIngredient, titleEnd, wordsOf } from './rows'
 import { PIECES, readYields, titleYields, withoutYields } from './servings'
+import { startsLikeStep } from './stepWords'
 import { capital, spokenName, withoutTalk } from './talk'
 import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
@@ -96,11 +97,17 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     )
     out.title = named.find((name) => PIECE_NAME.test(name) && !/\d|makes|serves|yield/i.test(name)) ?? ''
   }
+  // "Stuffed paratha dough = 300 g atta, …": what the dough is of.
+  const ofDough = !out.title && OF_DOUGH.exec(opening)?.[1]
+  if (ofDough && endsInDish(ofDough)) out.title = capital(ofDough)
   // "Bun dough" over everything: it leads its lines, and is all that the text is called.
   const opens = out.sections[0]?.heading?.name
   if (!out.title && opens && /^(?!(?:for|to|the) ).* /i.test(opens) && rows[0]?.text.startsWith(opens))
     out.title = capital(opens)
 }
+
+const OF_DOUGH =
+  /^(?:for |the |my )*([a-zß-öø-ɏ][a-zß-öø-ɏ -]{3,40}?) (?:dough|pastry|crust|filling)\s*[=:–-]/i
 
 /** "Chilla rolls? No - stuffed chilla", "pudding... I mean pasties": what is meant stands behind. */
 const CORRECTED =
@@ -154,6 +161,31 @@ const endsInDish = (name: string) =>
     return last !== null && last.index + last[0].length === name.length
   })
 
+/** "Curry puffs: fry an onion …", "samosas - boil 400 g potatoes, …": the name, and right behind it the recipe. */
+const NAME_IN_FRONT = /^([^:.,\d]{3,60}?)\s*(?::|\s[-–—])\s+(?=\S)/
+const NAME_AND_LIST =
+  /^((?!(?:makes?|for|take|mix|use|you|i|we)\b)[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ&]+){1,5}) (?=(?:\d|[¼½¾])[\d./]* ?(?:g|kg|ml|cups?|oz|lbs?|tbsp|tsp)\b)/i
+/** Fewer words behind a name are a part of it. Our own choice. */
+const LEAST_TOLD_WORDS = 8
+function nameInFront(state: OutlineState, text: string): { name: string; rest: string } | null {
+  if (state.out.title || state.mode !== 'start' || state.out.sections.length) return null
+  // "Steamed veg momos 2 cups maida, water, …": no mark at all.
+  const bare = wordsOf(text) > 2 * LEAST_TOLD_WORDS ? NAME_AND_LIST.exec(text) : null
+  if (bare && endsInDish(bare[1]!) && !PART_WORD.test(bare[1]!)) {
+    const rest = text.slice(bare[0].length)
+    if (matchedIngredient(rest.split(/[,.;]\s|\s\+\s/)[0]!.trim(), state.foods))
+      return { name: bare[1]!, rest }
+  }
+  const found = NAME_IN_FRONT.exec(text)
+  if (!found) return null
+  const [name, rest] = [found[1]!, text.slice(found[0].length)]
+  const isDish = endsInDish(name.replace(/[- ]?ish$/i, '')) && !PART_WORD.test(name)
+  const goesOn = startsLikeStep(rest) || (wordsOf(name) > 2 && inlineList(rest, state.foods))
+  return isDish && goesOn && wordsOf(rest) >= LEAST_TOLD_WORDS ? { name, rest } : null
+}
+const PART_WORD =
+  /\b(?:dough|pastry|crust|filling|stuffing|wrappers?|skins?|sauce|dip|topping|glaze|method|steps?)\b/i
+
 /** What a row says behind the title that it begins with; null where it is the title and nothing else. */
 export function behindTitle(state: OutlineState, row: Row): string | null {
   const { out } = state
@@ -163,6 +195,12 @@ export function behindTitle(state: OutlineState, row: Row): string | null {
     out.title = boast
     state.is(row, 'title')
     return null
+  }
+  const named = nameInFront(state, text)
+  if (named) {
+    out.title = countedTitle(out, named.name) ? withoutYields(named.name) : named.name
+    state.is(row, 'title')
+    return named.rest
   }
   const lead = titleSentence(state, text)
   if (lead === null) return text

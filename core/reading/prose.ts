@@ -70,6 +70,9 @@ const COOKS = /\b(?:fry|fried|cook|tawa|tava|griddle|comal|pan|skillet)\b/i
 /** "With half a teaspoon of ghee on each side", "on a hot tawa": nothing but a piece has sides, or lies there. */
 const ON_SIDES =
   /\b(?:on|for|to) (?:each|either|both|every) sides?\b|\bon (?:an? |the )?(?:hot |heated )?(?:tawa|tava|griddle|comal)\b/i
+/** "Tawa, 1 tsp oil each, 4 minutes". */
+const ON_GRIDDLE =
+  /^\W*(?:(?:on|in) )?(?:(?:a|the|hot|dry|heated) )*(?:tawa|tava|griddle|comal|skillet)\b[^.;]*\b(?:each|min)/i
 /** "Heat a tablespoon of oil" once they are closed. */
 const HEATS_FAT = /^\W*(?:(?:and|then|now|so) )*(?:heat|warm)\b/i
 const OVER = /^(?:brush|glaze|sprinkle|scatter|dust|top|finish)/
@@ -80,6 +83,12 @@ const A_SPOON = /^(?:an?|1|one) (?:heaped |small |big |good )?(?:spoon|spoonful|
 const EACH_GETS =
   /\beach\b[^.;]*\bin the (?:middle|cent(?:re|er)) (?:goes?|you put|put|place)\b|^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b/i
 const FLOUR = /\b(?:flour|maida|atta)\b/i
+/** Flour by the spoon thickens, and makes no dough. */
+const THICKENS =
+  /(?:\d[\d./ –-]*|[¼½¾]|an?|one|two|three|couple of) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:[a-zß-öø-ɏ-]+ )?flour\b/gi
+/** "Line the tin with half of 500 g pastry": what there is, of which the rest goes elsewhere. */
+const SHARE_OF =
+  /\b(?:(?:about )?half|two[- ]thirds|one third|a third|three[- ]quarters|most|2\/3|1\/3|3\/4|[½⅓⅔¾]) (?:of )?(?:a |an |the )?(?=\d[\d.]* ?(?:g|kg|oz|lbs?)\b(?! (?:block|pack|packet|sheet|roll))[^.;,]*\b(?:pastry|dough|shortcrust|filo)\b)/gi
 const VAGUE = /^(?:a little|some|a bit|a drop|a splash|plenty|a drizzle)\b|required$/i
 /** "Half a teaspoon of ghee, flip, half on the other side": each piece gets its own, which is seen to with the pan. */
 const SPOON = /\b(?:tsp|teaspoons?)\b/i
@@ -95,6 +104,18 @@ const CONTEXT: readonly [PartKind, RegExp][] = [
   ['filling', /\b(?:filling|stuffing|inside)\b/i],
   ['shell', /\b(?:dough|pastry|knead|crust)\b/i],
 ]
+
+/** "Stuff each with grated cheddar (180 g total) and jalapeno (2 of them)": so much for all of them. */
+function isInAll(stretch: string, line: string): boolean {
+  const amount = /\d[\d.]*/.exec(line)?.[0]
+  return (
+    amount !== undefined &&
+    new RegExp(
+      String.raw`(?<![\d.])${amount.replace('.', String.raw`\.`)}(?![\d.])[^,.;()]{0,20}\b(?:total|in all|altogether|of them)\b`,
+      'i',
+    ).test(stretch)
+  )
+}
 
 /** Sentences, or for speech without marks the stretches between words that join them. */
 function stretchesOf(text: string): string[] {
@@ -183,7 +204,7 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
 const isToTaste = ({ text }: ToldFood) => / to taste$/.test(text)
 /** The foods that a stretch names: with an amount, with "some", or with a measure and no article. */
 function foodsOf(said: string, foods: Foods): ToldFood[] {
-  const stretch = withoutPot(said)
+  const stretch = withoutPot(said).replace(SHARE_OF, '')
   // A sentence is cut where a list is; speech without marks is searched wherever its amounts stand.
   const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
   // "Mince (half pork half beef)" names no half of a beef.
@@ -259,7 +280,7 @@ export function linesFromProse(
       // "Goes down the middle (cut the dough in 2)": a bracket does not say what is listed.
       const open = stretch.replace(/\([^()]*\)/g, ' ')
       const said = CONTEXT.find(([, pattern]) => pattern.test(open))?.[0]
-      const flour = FLOUR.test(stretch)
+      const flour = FLOUR.test(stretch.replace(THICKENS, ''))
       // "Mix 500 g flour …" opens the dough though nobody has called it so yet.
       if (said === 'filling' || said === 'dip' || said === 'finish') kind = said
       else if (said === 'shell' || (flour && kind === null)) kind = 'shell'
@@ -313,7 +334,7 @@ export function linesFromProse(
         measured.add(food.id)
         // "Cook on a tawa with a little ghee": the pan's fat is seen to where the pieces are cooked.
         const isOfPan =
-          (isClosed || ON_SIDES.test(stretch)) &&
+          (isClosed || ON_SIDES.test(stretch) || ON_GRIDDLE.test(stretch)) &&
           said !== 'filling' &&
           here !== 'dip' &&
           food.softeningFat !== null &&
@@ -333,7 +354,7 @@ export function linesFromProse(
         const inside = here === 'shell' && isBought && !foodIs(food, 'bought-dough')
         // "You want a pound of shortcrust, six rashers …": what is bought is the dough, whatever goes in is named beside it.
         const isTheDough = here === 'filling' && foodIs(food, 'bought-dough') && !sections.has('shell')
-        const isEach = EACH_GETS.test(stretch) && here !== 'shell' && !isOfPan
+        const isEach = EACH_GETS.test(stretch) && here !== 'shell' && !isOfPan && !isInAll(stretch, text)
         put(
           (inPan && food.softeningFat !== null) || isOfPan
             ? 'pan'

@@ -274,7 +274,7 @@ function listsAmounts(text: string, foods: Foods): boolean {
   if (text.length > MAX_ROW_CHARACTERS) return false
   const bare = text.replace(/^[^:]{2,40}:\s*/, '')
   if (startsLikeStep(bare) || SPOON_EACH.test(bare)) return false
-  const parts = bare.split(/,|;|\s\/\s/)
+  const parts = bare.split(/,|;|\s\/\s|\s\+\s/)
   const amounts = parts.filter((part) => STARTS_WITH_AMOUNT.test(part.trim()) && !isHeatOrTime(part.trim()))
   return (
     amounts.length >= 2 ||
@@ -339,7 +339,7 @@ export function titleEnd(text: string): number | null {
 }
 
 const DONE_WITH_IT = recalled(
-  /,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
+  /,?\s(?=(?:knead|mix|rub)(?:,? (?:and |then )?(?:well|together|smooth|soft))?,? (?:and |then )?(?:rest|chill|prove|rise|knead)\b[^,]*\b\d{1,3}\s*min)|,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
 )
 /** "300 g flour and 150 ml hot water". */
 const listsTwo = (list: string, foods: Foods): boolean => {

@@ -50,7 +50,11 @@ export const goesOnBehind = (rest: string): boolean =>
     rest,
   ) &&
   !/^\s+or\b(?! (?:until|so|more|till)\b)/i.test(rest) &&
+  // "… rest 30 mins. cabbage 1 cup": the next is listed.
+  !(LISTED_SMALL.test(rest) && !JOINS.test(rest)) &&
   (JOINS.test(rest) || !startsLikeStep(rest.trimStart()))
+const LISTED_SMALL =
+  /^\s+(?!(?:[a-zß-öø-ɏ]+ )*(?:heat|flame|fan|oven|gas|mark|side|sides|min|lid|rack|shelf|about|around|least|then|another)\b)[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+){0,2} [\d¼½¾⅓⅔⅛][\d./]* ?(?:g|kg|ml|cups?|tbsp|tsp|oz|lbs?)\b/i
 const JOINS =
   /^\s+(?:in|on|with|at|into|over|until|till|each|per|for|a side|or|and|more|longer|total|after|from|before|covered|uncovered|without|while|turning|flipping)\b/i
 

@@ -106,6 +106,8 @@ export function spokenName(opening: string, isPiece: (name: string) => boolean):
       '',
     )
     .replace(/(?<=[a-zß-öø-ɏ]{3}) (?:recipe|things?)$/i, '')
+    // "I made dumplings with 300 g pork".
+    .replace(/\s+(?:with|of|from|using|out of)$/i, '')
     .replace(/[\s,.:;!–-]+$/, '')
   const words = name.split(/\s+/).length
   const ends = cut !== said || /:$/.test(said)

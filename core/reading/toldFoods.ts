@@ -10,6 +10,7 @@ import { remember } from './remember'
 import { amountBehind, STARTS_WITH_AMOUNT } from './rows'
 import { PIECES } from './servings'
 import { isHeatOrTime } from './time'
+import { unmarkedRow } from './unmarkedRow'
 import { withUnitBefore } from './unitBefore'
 import { UNIT_PATTERN } from './units'
 
@@ -63,11 +64,16 @@ interface NamedFood {
 }
 /** "Teaspoon of yeast": one. */
 const SPOON_OF =
-  /^(?=(?:(?:heaped|level|good|big|small) )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful|splash|knob|dash|glug|squeeze) of [a-zß-öø-ɏ])/i
+  /^(?=(?:(?:heaped|level|good|big|small) )?(?:(?:tsp|tbsp|teaspoon|tablespoon|cup|splash|dash|glug|squeeze) of|(?:pinch|handful|knob)(?: of)?) [a-zß-öø-ɏ])/i
 const JUICE_OF = /^(?:the )?(?:juice|zest)(?: and (?:juice|zest))? of (?:an?|half|one|two|1|2|½|1\/2)\b/i
 /** "About 30 g". */
 const AMOUNT_ALONE = new RegExp(
   String.raw`^((?:about |around |roughly |say )?(?:${NUMBER_PATTERN}) ?(?:an? )?(?:g|grams?|kg|kilos?|ml|lit(?:re|er)s?|oz|lbs?|pounds?|tbsp|tsp|cups?|tablespoons?|teaspoons?))(?: of (?:it|that|them)| in all| or so)?(?:\. .*)?$`,
+  'i',
+)
+/** "Ginger garlic 1 tbsp": so much of what is named in front. */
+const NAME_AND_AMOUNT = new RegExp(
+  String.raw`^[a-zß-öø-ɏ][a-zß-öø-ɏ -]{2,30} (?:${NUMBER_PATTERN})\s?(?:${UNIT_PATTERN})\.?$`,
   'i',
 )
 const WHICH_IS = /^(?:so |and )?(?:that(?:['’]s| is)|which is|it(?:['’]s| is)) /i
@@ -163,7 +169,9 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
   /** A food that the piece before counted and did not weigh. */
   let counted: ToldFood | null = null
   for (const piece of piecesOf(withoutPot(sentence))) {
-    const led = withoutLeads(piece)
+    // "Soy sauce 1 tsp" names no part, whatever it ends in.
+    const isWhole = NAME_AND_AMOUNT.test(piece) && wholeLine(piece, foods) !== null
+    const led = isWhole ? { text: piece, verb: '' } : withoutLeads(piece)
     if (led.verb) verb = led.verb
     const bare = led.text.replace(TAIL, '').replace(TAKEN_SO, '$1 ').replace(SPOON_OF, 'a ').trim()
     // "Melted butter, about 30 g": how much stands behind a mark.
@@ -184,6 +192,15 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       continue
     }
     if (!bare || NAMED_BEFORE.test(bare) || isHeatOrTime(bare) || OF_THE_PIECES.test(bare)) continue
+    // "Cabbage 1 cup carrot half a cup onion 1": a row of several, their amounts behind.
+    const row = /\d[^]*\d/.test(bare) ? unmarkedRow(bare, foods) : null
+    if (row) {
+      for (const { text } of row) {
+        const line = wholeLine(text, foods)
+        if (line) found.push({ ...line, verb })
+      }
+      continue
+    }
     // "Juice of half a lime".
     if (JUICE_OF.test(bare)) {
       const line = wholeLine(bare, foods)
@@ -191,7 +208,9 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
       continue
     }
     const behind =
-      /^[a-zß-öø-ɏ][^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/i.test(bare) || amountBehind(bare, foods)
+      /^[a-zß-öø-ɏ][^()]*\([^()]*(?:\d|[¼½¾]|pinch|taste)[^()]*\)$/i.test(bare) ||
+      amountBehind(bare, foods) ||
+      NAME_AND_AMOUNT.test(bare)
     if (STARTS_WITH_AMOUNT.test(bare) || behind) {
       const line = (behind ? wholeLine(bare, foods) : null) ?? lineIn(bare, foods)
       if (!line && GLOSSED.test(bare)) found.push(...glossed(bare, foods).map((one) => ({ ...one, verb })))
@@ -208,8 +227,7 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
     )
     const food = own.split(/\s+/).length <= 4 ? matchFood(own, foods) : null
     if (food?.how === 'exact') named = { text: own, food: food.food }
-    const isSeasoning =
-      food?.how === 'exact' && (foodIs(food.food, 'seasons') || isAromatic(food.food))
+    const isSeasoning = food?.how === 'exact' && (foodIs(food.food, 'seasons') || isAromatic(food.food))
     if (isSeasoning && !found.some((one) => one.food.id === food.food.id))
       found.push({ text: `${own} to taste`, food: food.food, verb })
   }

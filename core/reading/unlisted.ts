@@ -32,7 +32,7 @@ function brushedGrams(over: Food, drafts: readonly Draft[], pieces: number): num
 }
 
 // "With the egg", "the remaining oil" speaks of what is listed.
-const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
+const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|garlic|herb|chilli|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
 const AMOUNT = String.raw`(?:\d[\d./ ]*|[¼½¾⅓⅔])\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)`
 /** "Brush with 2 tbsp milk", "with 1 beaten egg": the amount stands in front of what is brushed on. */
 const SO_MUCH = String.raw`(?:(?:about |~)?(?<amount>${AMOUNT}|\d(?=\s+(?:(?:large|small|medium|beaten|whisked) )*egg))\s+(?:of )?(?:(?:large|small|medium) )?)?`

@@ -23,6 +23,7 @@ const SPOKEN = String.raw`(?:half an?|quarter|one|two|three|four|five|six|an?) (
 /** "Pork 300", "flour 2 cups", "turmeric half a teaspoon". */
 const SO_MUCH = String.raw`(?:(?:\d[\d./]*|[¼½¾⅓⅔])\s?(?:(?:${UNIT_PATTERN})\.?|big|small|large|medium)?|${SPOKEN})`
 const AMOUNT_BEHIND = new RegExp(String.raw`^[a-zß-öø-ɏ].*\s${SO_MUCH}$`, 'i')
+const IS_UNIT = new RegExp(String.raw`^(?:${UNIT_PATTERN})\.?$`, 'i')
 const AMOUNT_ALONE = new RegExp(String.raw`^${SO_MUCH}$`, 'i')
 /** "1 egg + milk to make 160 g": what both weigh. */
 const TOPPED_UP = /\bto make\b/i
@@ -45,6 +46,8 @@ const WEIGHS_SO_MUCH = new RegExp(
   String.raw`(?<=[a-zß-öø-ɏ]) (?:${ABOUT_SO_MUCH} (?:${NUMBER_PATTERN}) ?(?:g|grams?|kilos?|kg|ml|mls|mils?|oz|ounces|pounds|lbs?)|the (?:${NUMBER_PATTERN}) ?(?:g|grams?|ml|mils?) (?:ones?|packs?|packets?|kind|size))(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)|(?<=\b(?:an?|one|1) (?:punnet|pack|packet|tub|bag|tin|can|jar|head|bunch|roll|block) (?:of )?[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?) (?:${NUMBER_PATTERN}) ?(?:g|grams?)(?= (?:an?|some|half|\d|${WORDS})(?![a-zß-öø-ɏ])|$)`,
   'gi',
 )
+const ALL_DONE =
+  /,?\s+all ((?:(?:very|finely|roughly|thinly|coarsely) )*(?:chopped|sliced|diced|grated|shredded|minced|crushed|cubed|peeled))\W*$/i
 const MAX_WORDS = 70
 const MAX_PIECE_WORDS = 9
 const MAX_BARE_WORDS = 3
@@ -85,6 +88,12 @@ const isNamedBare: (text: string, foods: Foods) => boolean = rememberWith((text,
  * names none. The row is what stands between marks: it has no comma and no bracket.
  */
 export const unmarkedRow: (raw: string, foods: Foods) => LinePart[] | null = rememberWith((raw, foods) => {
+  // "Cabbage 1 cup onion 1 all finely chopped": that is said of each.
+  const all = ALL_DONE.exec(raw)
+  if (all) {
+    const parts = unmarkedRow(raw.slice(0, all.index), foods)
+    return parts && parts.map((part) => ({ ...part, text: `${part.text}, ${all[1]!}` }))
+  }
   if (/[,;:()[\]|]|(?<!\d)\/|\/(?!\d)/.test(raw)) return null
   // What the food in front of it weighs goes with its last word.
   const { open, restore } = holdBack(raw.trim(), [WEIGHS_SO_MUCH])
@@ -135,11 +144,11 @@ function cutRow(
   const isPiece = (from: number, to: number): boolean => {
     const own = text(from, to)
     if (amounts !== 'in front' && !begins[from] && AMOUNT_BEHIND.test(own)) {
+      // "Cabbage 1 cup onion 1": the cup is of what stands before it.
+      if (IS_UNIT.test(words[from]!)) return false
       // "Chilli powder one teaspoon garam masala half a teaspoon" are two.
       const first = begins.indexOf(true, from)
-      return (amounts === 'behind' && /\d$/.test(own)) || AMOUNT_ALONE.test(text(first, to))
-        ? isMeasured(own, foods)
-        : false
+      return AMOUNT_ALONE.test(text(first, to)) && isMeasured(own, foods)
     }
     if (amounts === 'behind' && (/^[\d½¼¾]/.test(own) || SPOKEN_AHEAD.test(own))) return false
     if (NO_END.test(words[to - 1]!)) return false
