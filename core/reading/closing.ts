@@ -54,6 +54,8 @@ const WAYS: readonly string[] = [
   String.raw`(?:bring|draw|pull) (?:the )?dough (?:up|together) `,
   // Folded: "fold it in half", "corner to corner", "flip the other half over", "like a letter".
   String.raw`fold in (?:the |both )?(?:sides|ends|corners)`,
+  // "Filling down the middle, roll".
+  String.raw`(?<=\b(?:filling|mixture|mix|meat|sausagemeat)\b[^.;]{0,30}\b(?:middle|cent(?:re|er)|edge|side|length)\b[^.;]{0,12})roll(?: (?:it|them|each))?(?: up)?(?=\s*(?:[,.;]|and\b|$))`,
   // "Roll it up in 12 spring roll wrappers", "wrap in filo".
   String.raw`(?:roll|wrap)(?: (?:it|this|that|them|everything|the (?:filling|mix(?:ture)?)))?(?: up)? in(?:to)? (?:(?:the|your|about|\d{1,3}|a|single|pairs? of) )*(?:[a-zß-öø-ɏ]+ ){0,3}?(?:wrappers?|skins?|filo|phyllo|rice papers?|spring roll (?:pastry|sheets?))\b`,
   String.raw`fold (?:in )?(?:the |all |both |\d |four )+(?:of )?(?:the )?(?:\d |four )?(?:sides|corners|edges)\b(?=\W*(?:$|[,.;]|to\b|into\b|over|in\b|up\b|like))`,

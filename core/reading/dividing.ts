@@ -191,6 +191,8 @@ const CUTS_ROUNDS = recalled(/\b(?:rounds|circles|dis[ck]s|squares|balls|strips|
 export const BAKED = recalled(
   /\bbake\b[^.;]*\d ?min|\b\d{2} ?min\w*[^.;]*\b(?:oven|\d{3} ?°?C)|\b\d{3} ?(?:°?[CF]\b|fan\b)[^.;]*\d ?min/i,
 )
+/** "Score into 12": what is still one pie is marked for the table. */
+const SCORED = recalled(/\bscore\b[^.;]{0,30}\b(?:in(?:to)?|to) \d/i)
 /** "Cut in 8" behind the oven. */
 const EATEN_IN = recalled(/^\W*(?:cut|slice|divide|portion)\b/i)
 /** "Cut each into 4 and serve". */
@@ -231,6 +233,7 @@ export function byDividing(
       : -1
   for (const [at, clause] of clauses.entries()) {
     if (baked >= 0 && at > baked && EATEN_IN.test(clause.text)) continue
+    if (shape === 'lidded-pie' && SCORED.test(clause.text)) continue
     if (clause.closed && SERVED_CUT.test(clause.text)) continue
     const text = inNumbers(clause.text)
     const ahead = clause.sentence === sentence ? tail : ''

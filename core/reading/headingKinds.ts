@@ -49,7 +49,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ['marinade', /\b(?:marinade|marinating|to marinate|brine|brining|soaking liquid)\b/],
   [
     'filling',
-    /^(?:the )?(?:savou?ry|sweet)(?: (?:end|side|half|one|part|bit))?$|^(?:the )?(?:meat|keema|kheema|kefta|kofta|pino|picadillo|mince)(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|inner|innards|to fill|to stuff|farce|relleno|recheio|fill|middle|(?<!\byeast )mixture|centres?|centers?|custard(?: cream)?|cr[eè]me p[aâ]tissi[eè]re)\b/,
+    /^(?:the )?(?:savou?ry|sweet)(?: (?:end|side|half|one|part|bit))?$|^(?:the )?(?:meat|keema|kheema|kefta|kofta|pino|picadillo|mince)(?:s| mix(?:ture)?)?$|\b(?:filling|fillings|stuffing|stuffings|insides?|inner|innards|to fill|to stuff|farce|relleno|recheio|fill|^stuff$|middle|(?<!\byeast )mixture|centres?|centers?|custard(?: cream)?|cr[eè]me p[aâ]tissi[eè]re)\b/,
   ],
   [
     'pan',

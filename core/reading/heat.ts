@@ -1,7 +1,7 @@
 import type { Stage } from '../recipe/document'
 import type { CookingWay, Heat } from '../recipe/vocabulary'
 import { bareEvent, eventsElsewhere, TIME_ALONE, toldByItself, WARMS_STONE } from './heatElsewhere'
-import type { Clause } from './method'
+import { SCALDS, type Clause } from './method'
 import {
   AFTER_SO_LONG,
   ANOTHER_WAY,
@@ -217,7 +217,7 @@ export function readCooking(context: HeatContext): CookingRead {
     if (kind === 'pieces' || goesOn || (!anyClosed && (kind === null || kind === 'pan' || kind === 'finish')))
       events.push(...eventsIn(clause))
     // A method in one breath: "knead, rest 1h ... boil till they float".
-    else if (!anyClosed && kind === 'shell') events.push(...eventsIn(clause))
+    else if (!anyClosed && kind === 'shell' && !SCALDS.test(clause.text)) events.push(...eventsIn(clause))
     // "Bring the broth to a boil. Cook the pelmeni 5 minutes."
     const [inBroth] =
       events.length === had &&

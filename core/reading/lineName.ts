@@ -2,7 +2,7 @@
 
 /** What is done to a food before it goes in: of these words a name is freed. */
 export const PREP_WORDS =
-  '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|broken|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|fine chop|at room temperature)'
+  '(?:very |roughly |finely |hand[- ]|knife[- ]|thinly |coarsely |freshly |lightly |well |thickly )*(?:chopped|sliced|diced|minced|crushed|grated|shredded|shaved|mashed|peeled|deseeded|seeded|trimmed|drained|rinsed|squeezed|pressed|wrung|soaked|rehydrated|thawed|defrosted|melted|softened|cooled|chilled|cold|warmed?|sifted|beaten|whisked|toasted|roasted|crumbled|cubed|quartered|halved|torn|broken|picked|blanched|wilted|packed|unpeeled|pitted|stoned|cored|ground|julienned|strained|fried|sautéed|julienned?|riced|divided|fine chop|at room temperature)'
 export const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** Behind a name these are work as well; in front of one they make another food of it. */
 const DONE_BEHIND =

@@ -22,7 +22,7 @@ export interface FoodMatch {
 const PLAIN = new Set(
   `a an the of and in with for good quality best organic ripe cold warm hot luke lukewarm tepid iced
    chilled soft softened hard melted room temperature at small medium large big extra thick thin fine finely
-   coarse coarsely roughly thinly very well lightly chopped sliced diced minced crushed grated shredded mashed
+   coarse coarsely roughly thinly very well lightly chopped sliced diced minced crushed grated shredded shaved mashed
    peeled trimmed drained rinsed squeezed pressed soaked thawed defrosted sifted beaten whisked toasted
    crumbled cubed quartered halved torn picked packed unpeeled pitted stoned cored
    julienned strained ready made ready-made shop bought bought homemade home-made your favourite favorite any

@@ -59,6 +59,10 @@ const KIND_WORDS: readonly [PartKind, Recalled][] = [
   ['finish', recalled(/\b(?:glaze|egg ?wash|topping)\b/i)],
 ]
 
+/** Water or milk that is brought to the boil, and flour in it. */
+export const SCALDS =
+  /\b(?:boil|heat|bring)\b[^.;]*\b(?:water|milk)\b[^.;]*\b(?:stir|mix|tip|add|beat|dump|pour)\w*\b[^.;]*\bflours?\b/i
+
 function draftByLabel(label: string, drafts: readonly Draft[]): Draft | null {
   const plain = normaliseName(label)
   if (!plain) return null
@@ -175,6 +179,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
   function aboutOf(said: string, label: Draft | null): Draft | 'pieces' | null {
     // "Mix with everything except the pastry" speaks of no pastry.
     const text = withoutExcepted(said)
+    // "Boil the water with salt, stir in the flour, cover 5 minutes": the dough is scalded.
+    if (!closed && SCALDS.test(text))
+      return drafts.find(({ kind, into }) => kind === 'shell' && !into) ?? null
     // "Fry the breadcrumbs in butter": what is cooked is named, and it is no piece.
     const cooked = COOKS_SOMETHING.exec(text)?.[1]
     // "Fry beef in batches" before anything is closed is the filling's.

@@ -256,6 +256,9 @@ function readText(state: OutlineState, row: Row, text: string): void {
   state.item(row, bare)
 }
 
+const HELD =
+  /^(?:[^\d:]{0,40}[,:] )?(?<bread>(?:about )?(?:\d{1,2}|an?|one|two|three|four|six|eight|ten|twelve) (?:[a-zß-öø-ɏ-]+ ){0,3}?(?:pittas?|pitas?|tortillas?|wraps?|rolls|buns|flatbreads?|naans?|bagels?|rotis?|chapatis?|lavash(?:es)?|baguettes?))(?: pockets?)?,? (?:are |each )?(?:filled|stuffed) with (?<list>.+)$/i
+
 /** Takes a row below the work that lists what is eaten with the dish; false where it is no such row. */
 export function isForTable(state: OutlineState, row: Row, text: string): boolean {
   const beside = state.out.steps.length > 0 && row.number === null ? AT_TABLE.exec(text)?.groups : undefined
@@ -270,6 +273,12 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
   const { foods, out } = state
   const list = state.mode === 'method' ? null : listBehindLead(sentence, foods)
   if (list) return state.item(row, list)
+  // "8 mini pittas filled with 2 tins of tuna, 100 g sweetcorn": what holds it, and what goes in.
+  const held = state.mode === 'method' ? null : HELD.exec(sentence)?.groups
+  if (held && inlineList(held.list!, foods)) {
+    state.itemOf('shell', row, held.bread!)
+    return readSentence(state, row, `Filling: ${held.list!}`)
+  }
   const behind = state.mode === 'method' ? null : doneBehind(sentence, foods)
   if (behind) {
     readSentence(state, row, behind.list)

@@ -186,9 +186,9 @@ export class OutlineState {
   }
 
   /** One line of a part that has no heading of its own; what was open goes on behind it. */
-  itemOf(kind: 'finish' | 'dip', row: Row, text: string): void {
+  itemOf(kind: 'finish' | 'dip' | 'shell', row: Row, text: string): void {
     const before = this.section
-    const name = kind === 'finish' ? 'To finish' : 'To serve'
+    const name = { finish: 'To finish', dip: 'To serve', shell: 'Bread' }[kind]
     this.section = this.open({ kind, name, rest: '', pieces: null })
     this.item(row, text.replace(/\.$/, ''))
     this.section = before

@@ -162,7 +162,7 @@ const endsInDish = (name: string) =>
   })
 
 /** "Curry puffs: fry an onion …", "samosas - boil 400 g potatoes, …": the name, and right behind it the recipe. */
-const NAME_IN_FRONT = /^([^:.,\d]{3,60}?)\s*(?::|\s[-–—])\s+(?=\S)/
+const NAME_IN_FRONT = /^([^:.,\d]{3,60}?)\s*(?::|\s[-–—]|\.{2,}|…)\s+(?=\S)/
 const NAME_AND_LIST =
   /^((?!(?:makes?|for|take|mix|use|you|i|we)\b)[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ&]+){1,5}) (?=(?:\d|[¼½¾])[\d./]* ?(?:g|kg|ml|cups?|oz|lbs?|tbsp|tsp)\b)/i
 /** Fewer words behind a name are a part of it. Our own choice. */
@@ -180,7 +180,7 @@ function nameInFront(state: OutlineState, text: string): { name: string; rest: s
   if (!found) return null
   const [name, rest] = [found[1]!, text.slice(found[0].length)]
   const isDish = endsInDish(name.replace(/[- ]?ish$/i, '')) && !PART_WORD.test(name)
-  const goesOn = startsLikeStep(rest) || (wordsOf(name) > 2 && inlineList(rest, state.foods))
+  const goesOn = startsLikeStep(rest) || inlineList(rest, state.foods)
   return isDish && goesOn && wordsOf(rest) >= LEAST_TOLD_WORDS ? { name, rest } : null
 }
 const PART_WORD =

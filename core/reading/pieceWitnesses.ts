@@ -54,9 +54,11 @@ const SLICES = recalled(
   /\b(?:slices|wedges)\b|(?:^|[.;]\s+)\W*(?:it |this )?cuts? (?:in)?to (?:\d|two|three|four|five|six|seven|eight|nine|ten|twelve)/i,
 )
 
+const SQUARES_ALONE = /^\W*(?:makes |cuts? into |gives )?\d{1,2} (?:squares|diamonds|portions)\W*$/i
 /** "For 8 slices": what one pie or strudel is cut into. */
 export const isCutUp = (text: string, shape: Shape | null, title: string): boolean =>
-  SLICES.test(text) && (shape === 'lidded-pie' || WRAPPED_WHOLE.test(title))
+  (SLICES.test(text) || (shape === 'lidded-pie' && SQUARES_ALONE.test(text))) &&
+  (shape === 'lidded-pie' || WRAPPED_WHOLE.test(title))
 
 /** A promise among the rows weighs more than a number among the steps, and the first more than the next. */
 const PROMISED_WEIGHT = 100

@@ -81,7 +81,7 @@ const COOKED_THEN_BRUSHED =
 const A_SPOON = /^(?:an?|1|one) (?:heaped |small |big |good )?(?:spoon|spoonful|teaspoon|tablespoon)\b/i
 /** "Fill each with 1 tbsp sauce, 28 g mozzarella": so much in every one. */
 const EACH_GETS =
-  /\beach\b[^.;]*\bin the (?:middle|cent(?:re|er)) (?:goes?|you put|put|place)\b|^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b/i
+  /\beach\b[^.;]*\bin the (?:middle|cent(?:re|er)) (?:goes?|you put|put|place)\b|^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b|^\W*(?:about )?(?:\d|[¼½¾]|an? |half )[^.;]*\b(?:in|on|into|onto) (?:each|every)(?: (?:one|round|piece|half|circle|square|pocket))?\W*$/i
 const FLOUR = /\b(?:flour|maida|atta)\b/i
 /** Flour by the spoon thickens, and makes no dough. */
 const THICKENS =

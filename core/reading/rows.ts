@@ -209,7 +209,8 @@ function tellsToDo(text: string, foods: Foods): boolean {
 }
 
 /** "Leftover curry mix, about 500 g (mince, peas)": what ends in its weight is listed, be its name known or not. */
-const ENDS_IN_WEIGHT = /^\p{L}[^.;:]*?\b\d[\d.]* ?(?:g|gr|grams?|kg|ml|oz|lbs?)\b\W*(?:\([^()]*\))?\W*$/iu
+const ENDS_IN_WEIGHT =
+  /^[a-zß-öø-ɏ][^.;:]*?\b\d[\d.]* ?(?:g|gr|grams?|kg|ml|oz|lbs?)\b\W*(?:\([^()]*\))?\W*$/i
 /** More words before an amount are a sentence. Our own choice. */
 const MOST_NAME_WORDS = 7
 
@@ -339,7 +340,7 @@ export function titleEnd(text: string): number | null {
 }
 
 const DONE_WITH_IT = recalled(
-  /,?\s(?=(?:knead|mix|rub)(?:,? (?:and |then )?(?:well|together|smooth|soft))?,? (?:and |then )?(?:rest|chill|prove|rise|knead)\b[^,]*\b\d{1,3}\s*min)|,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
+  /,?\s(?=(?:knead|mix|rub)(?:,? (?:and |then )?(?:well|together|smooth|soft))?,? (?:and |then )?(?:rest|chill|prove|rise|knead)\b[^,]*\b\d{1,3}\s*(?:min|h(?:ou)?rs?\b|h\b))|,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
 )
 /** "300 g flour and 150 ml hot water". */
 const listsTwo = (list: string, foods: Foods): boolean => {

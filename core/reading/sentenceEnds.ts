@@ -10,7 +10,8 @@ const ABBREVIATED =
 const SHORT_UNIT =
   /[\d¼½¾⅓⅔⅛]\s?(?:(?:heaped|heaping|level|scant|rounded|big|good) )?(?:[Tt]bsp|[Tt]bs|[Tt]b|[Tt]sp|TBSP|TSP|[Oo]z|[Ll]bs?|c|T|t|g|kg|ml|pkt|pkg|pt|qt|sm|med|lg|lge|doz|env|sl|can|qts?|gal)$/
 const METRIC = /[\d¼½¾]\s?(?:g|kg|ml)$/
-const WORK_BEHIND = /^\s+(?:rest|knead|chill|prove|proof|leave|divide|let it|make (?:a|\d)|roll out)\b/i
+const WORK_BEHIND =
+  /^\s+(?:\d{1,2} (?:balls|pieces|pcs|rounds|circles|portions)\b|rest|knead|chill|prove|proof|leave|divide|let it|make (?:a|\d)|roll out)\b/i
 /** "Roll 1/8 in. thick": an inch cut short goes on in small letters. */
 const SHORT_INCH = /[\d¼½¾⅓⅔⅛][\s-]?(?:in|IN)$/
 
@@ -50,6 +51,8 @@ export const goesOnBehind = (rest: string): boolean =>
     rest,
   ) &&
   !/^\s+or\b(?! (?:until|so|more|till)\b)/i.test(rest) &&
+  // "… rest 1 hr. filling: 3 onions": the next part.
+  !/^\s+(?:for )?(?:the )?(?:dough|pastry|filling|stuffing|sauce|dip|topping|glaze)\s*[:–-]/i.test(rest) &&
   // "… rest 30 mins. cabbage 1 cup": the next is listed.
   !(LISTED_SMALL.test(rest) && !JOINS.test(rest)) &&
   (JOINS.test(rest) || !startsLikeStep(rest.trimStart()))

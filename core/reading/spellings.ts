@@ -113,7 +113,8 @@ const inItsCase = (meant: string, word: string): string =>
   word === word.toUpperCase() ? meant.toUpperCase() : /^\p{Lu}/u.test(word) ? capital(meant) : meant
 
 /** "So, um, two cups": a breath that was written down. The words of a sentence say that it is no other language's. */
-const HEM = /(\s*,)?\s*(?<![\p{L}\d])(?:um+|uh+|uhm|erm+|er|hmm+)(?![\p{L}\d'’-])(?:\s*(,|\.{2,}|…))?\s*/giu
+const HEM =
+  /(\s*,)?\s*(?<![a-zß-öø-ɏ\d])(?:um+|uh+|uhm|erm+|er|hmm+)(?![a-zß-öø-ɏ\d'’-])(?:\s*(,|\.{2,}|…))?\s*/gi
 const IS_ENGLISH = /\b(?:the|and|you|we|of|it)\b/i
 const withoutHems = (line: string): string =>
   IS_ENGLISH.test(line)

@@ -26,7 +26,7 @@ const FRIED =
   'fried|cooked|browned|softened|saut[eé]ed|sweated|wilted|caramelised|caramelized|scrambled|toasted|roasted|stewed|tossed'
 const STIRRED =
   'beaten|mixed|whisked|blended|blitzed|pulsed|pounded|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
-const HOW = String.raw`(?:(?:[a-zß-öø-ɏ]+ly|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
+const HOW = String.raw`(?:(?:[a-zß-öø-ɏ]+ly|slow|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
 const HOW_LONG = String.raw`(?: together| [a-zß-öø-ɏ]+ly| soft| golden| brown| (?:until|till) (?:just |very |they are |it is )?[a-zß-öø-ɏ]+(?: (?:and )?(?!in\b|with\b)[a-zß-öø-ɏ]+){0,2}?| to an? (?:[a-zß-öø-ɏ]+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
 /** "Crushed to a paste" names nothing that it is joined to. */
 const NOT_TO = String.raw`(?! (?:about|around|roughly|approx|~)| an? (?:[a-zß-öø-ɏ]+ )?(?:paste|pulp|pur[ée]e|powder|cream|crumbs?|mash|rubble)\b| (?:an? |one |two |half |\d[ -])?(?:soft |hard )?(?:threads?|strings?|ball)\b)`
@@ -53,6 +53,8 @@ const DONE_IN_BRACKETS: readonly RegExp[] = [
     'i',
   ),
 ]
+const IN_EACH =
+  /^((?:about )?(?:\d|[¼½¾⅓⅔]|an? |half |one |two )[^.;()]*?)(?: goes?)? (?:in|on|into|onto) (?:each|every)(?: (?:one|round|piece|half|circle|square|pocket|wrapper))?\W*$/i
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
 const EACH =
   /^((?:[^,]*\d|[¼½¾⅓⅔⅛]|an? |one |two |half ).*?)\s+each(?!\s+(?:sheet|one|piece|round|dis[ck]|half|block|pack)\b)(?:\s+of)?\s*:?\s+(.+)$/i
@@ -86,6 +88,9 @@ const RUN_ON =
  * @returns one part for each ingredient; together they hold every word of the original
  */
 export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rememberWith((line, foods) => {
+  // "2 tbsp sauce, 1/4 cup cheese and 5 slices of ham in each": so much of all of them.
+  const each = IN_EACH.exec(line)?.[1]
+  if (each) return splitLine(each, foods).map((part) => ({ ...part, text: `${part.text} per piece` }))
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
   const plain = withPlainAmounts(line.replace(/\s*[,;]\s*$/, ''))
   const raw = withPlainPastes(

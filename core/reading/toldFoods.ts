@@ -97,7 +97,7 @@ export const isSpoken = (stretch: string): boolean =>
 const AND_A_PART = /\b\d{1,2} and (?:a|an|\d) (?:half|third|quarters?)\b/gi
 /** "Boil in salted water with a bay leaf": what flavours the pot is poured away with it. */
 const IN_THE_POT =
-  /\b(?:boil|cook|simmer|poach|drop)\b(?:(?!\b(?:dough|flour)\b)[^.,;])*?\bwater with [^.,;]+/gi
+  /\b(?:boil|cook|simmer|poach|drop)\b(?:(?!\b(?:dough|flour)\b)[^.,;])*?\b(?:in|into) (?:[a-zß-öø-ɏ]+ ){0,3}water with [^.,;]+/gi
 export const withoutPot = (sentence: string): string =>
   sentence.replace(IN_THE_POT, (pot) => pot.replace(/ with .*/i, ''))
 /** "Some cooked chicken maybe 250 g": how much stands behind. */

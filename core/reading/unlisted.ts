@@ -56,7 +56,7 @@ const THE_OTHER_EGG =
   /\bthe (?=(?:beaten )?egg\b[^.;\d]{0,6}\b(?:another|a second|an extra|a separate)(?: (?:one|egg|1))?\b)/i
 /** "Butter the tops while hot." */
 const BUTTERS_TOPS = recalled(
-  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$| (?:and|then) (?:serve|eat|enjoy)))/i,
+  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$| (?:and|then) (?:serve|eat|enjoy))|(?<=\bmin\w*, ?)(?:then )?(?<last>butter|ghee)(?=\W*$))/i,
 )
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
@@ -219,7 +219,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
     const tops = isClosed ? BUTTERS_TOPS.exec(text) : null
-    const buttered = tops?.[1] ?? tops?.groups?.applied
+    const buttered = tops?.[1] ?? tops?.groups?.applied ?? tops?.groups?.last
     const brushed = buttered
       ? named(buttered, foods)
       : washed

@@ -199,7 +199,7 @@ export const WEIGHTS_AND_SPOONS = {
     says: 'Fill each with 1 tbsp.',
     fact: 'filling-tbsp-per-piece',
     before: before(
-      String.raw`(?<!\b(?:the|for|your|my) )\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}`,
+      String.raw`(?<!\b(?:the|for|your|my) |^\W*(?=filling\b))\b(?:fill(?:ed|ing)?|put|place|spoon|stuff(?:ed|ing)?)\b[^.]{0,40}`,
     ),
     most: MOST_SPOONS,
     needsAbout: true,
