@@ -1,3 +1,5 @@
+import { PIECES } from './servings'
+
 const BESIDE =
   'dip|dipping sauce|sauce|chutney|raita|salsa|dressing|drizzle|glaze|icing|to serve|for serving|for (?:the )?(?:dip|dipping|dipping sauce|sauce)'
 const AMOUNT = String.raw`(?:[\d¼½¾⅓⅔⅛~]|(?:an?|half|one|two|three) (?:[a-zß-öø-ɏ]+ )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|splash|dash|squeeze))`
@@ -18,6 +20,16 @@ export function countBeforeDough(row: string): string[] {
   const [, many, what, list] = COUNTED.exec(row) ?? []
   const isDough = list && HAS_FLOUR.test(list) && list.split(',').length >= LEAST_LISTED
   return isDough ? [`Makes ${many!} ${what!}`, `Dough: ${list}`] : [row]
+}
+
+const COMES_OUT = new RegExp(
+  String.raw`^(?<list>.*\d.*[,+].*\S)\s+(?:=>?|→|->)\s*(?:about |~)?(?<made>\d{1,3} (?!pieces|pcs|balls|rounds)(?:[a-zß-öø-ɏ]+ ){0,2}?${PIECES})\s*(?:[.;]\s*(?<rest>\S.*)?)?$`,
+  'i',
+)
+/** "400 g dough + 200 g pork = 4 pockets. 220 °C 15 min": what comes out of it is a row of its own. */
+export function countBehindList(row: string): string[] {
+  const found = row.length > LONGEST || !/[=→>]/.test(row) ? null : COMES_OUT.exec(row)?.groups
+  return found ? [found.list!, `Makes ${found.made!}`, ...(found.rest ? [found.rest] : [])] : [row]
 }
 
 /** A row that is longer is a text, and read sentence by sentence. */

@@ -178,6 +178,15 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
     matches[0]?.how === 'exact' &&
     matches.at(-1)?.how === 'exact' &&
     (strange?.split(' ').length ?? 0) <= 2
+  // "1 tbsp pom molasses, raisins": the second is another food, however strange the first is.
+  const strangeFirst =
+    own.length === 2 &&
+    amounts[0] &&
+    !anyAmountLater &&
+    matches[0]?.how === 'part' &&
+    matches[1]?.how === 'exact' &&
+    !matches[1].leftOver.length &&
+    matches[0].food.group !== matches[1].food.group
   // "Maida 3 cup, xyz half spoon, oil 1 tbsp": where most have their amount each is a line, known or not.
   const isTable =
     amounts.filter(Boolean).length >= LEAST_IN_TABLE &&
@@ -186,6 +195,7 @@ export function splitFoods(raw: string, foods: Foods, split: Split): LinePart[] 
   if (
     known < own.length &&
     !isTable &&
+    !strangeFirst &&
     !((plainList || oneStrange) && known === own.length - 1) &&
     (!anyAmountLater || known < own.length - 1 || /^\S*\s*\S*\s*(?:more|extra)\b/i.test(strange ?? ''))
   )

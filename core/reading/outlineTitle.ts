@@ -39,10 +39,11 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
     )
   )
     return null
+  const isNamed = !/[:,\d]/.test(lead) && namesDishIn(lead) && !startsLikeStep(lead)
   const plain =
-    !isStep(lead, foods) &&
+    (isNamed || !isStep(lead, foods)) &&
     !inlineList(lead, foods) &&
-    !readHeading(lead, { foods }) &&
+    (!readHeading(lead, { foods }) || (wordsOf(lead) >= LEAST_NAME_WORDS && isNamed)) &&
     !readYields(lead)?.whole
   if (plain)
     return titleEnd(lead) === lead.length && !/^(?:note|tip|serves|makes)\b/i.test(lead) ? lead : null
@@ -50,6 +51,8 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
   return TELLS_WHO.test(lead) && !/\d/.test(lead) && spokenName(lead, endsInDish) ? lead : null
 }
 
+/** So many words that name a dish lead no part. Our own choice. */
+const LEAST_NAME_WORDS = 5
 const TELLS_WHO =
   /^\W*(?:(?:so|ok|okay|right|well|and),? )*(?:(?:yesterday|today|tonight|last|this|the other|at the)\b.*\b(?:i|we)\b|(?:i|we)\b|ma[dk]e\b)/i
 /** Names a recipe that no row of its own has named: by its first words, or by what is counted. */
@@ -97,6 +100,9 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     )
     out.title = named.find((name) => PIECE_NAME.test(name) && !/\d|makes|serves|yield/i.test(name)) ?? ''
   }
+  // "Pasta dough 300 g flour … about 60 tortellini": what is counted is the dish.
+  const made = out.counts.map(({ text }) => MADE.exec(text)?.[1]).find(Boolean)
+  if (made && (!out.title || NAMES_PART.test(out.title))) out.title = capital(made)
   // "Stuffed paratha dough = 300 g atta, …": what the dough is of.
   const ofDough = !out.title && OF_DOUGH.exec(opening)?.[1]
   if (ofDough && endsInDish(ofDough)) out.title = capital(ofDough)
@@ -106,12 +112,18 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     out.title = capital(opens)
 }
 
+const NAMES_PART = /^(?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|crust)$/i
+const MADE = new RegExp(
+  String.raw`^\W*(?:makes |gives )?(?:about |around |~ ?)?\d{1,3} ((?!pieces|pcs|balls|rounds|circles|squares|rolls|units|portions)(?:[a-zß-öø-ɏ]+ )?${PIECES})\W*$`,
+  'i',
+)
 const OF_DOUGH =
   /^(?:for |the |my )*([a-zß-öø-ɏ][a-zß-öø-ɏ -]{3,40}?) (?:dough|pastry|crust|filling)\s*[=:–-]/i
 
 /** "Chilla rolls? No - stuffed chilla", "pudding... I mean pasties": what is meant stands behind. */
 const CORRECTED =
   /^(.{3,80}?)(?:\?+[\s,]*(?:no|nope|wait|sorry|actually)\b|\s*(?:\.{2,}|…)\s*(?:no|nope|sorry)\s*[:,;!–—-]|\s*(?:\.{2,}|…|,| [-–—])\s*(?:i mean|i meant|or rather|make that)\b)[\s,:;.!–—-]*(?:just )?(?=[a-zß-öø-ɏ"]{3})/i
+const TAKEN_BACK = /^(?:no|nope|wait|sorry|actually)\b[\s,:;!–—-]*([^.!?\d]{3,60})[.!](?!\.)\s*/i
 /** "… No: with wonton skins" says how, and is no other name. */
 const NO_OTHER_NAME =
   /^(?:(?:[a-zß-öø-ɏ]+ )?lid\b|with|without|these|this|those|it|in|from|and|on|for|only)\b/i
@@ -162,7 +174,9 @@ const endsInDish = (name: string) =>
   })
 
 /** "Curry puffs: fry an onion …", "samosas - boil 400 g potatoes, …": the name, and right behind it the recipe. */
-const NAME_IN_FRONT = /^([^:.,\d]{3,60}?)\s*(?::|\s[-–—]|\.{2,}|…)\s+(?=\S)/
+const NAME_IN_FRONT = /^([^:.,\d]{3,60}?)\s*(?::|\s(?:[-–—]|[-=]>|→)|\.{2,}|…)\s+(?=\S)/
+const NAME_AND_PART =
+  /^([^:.,\d]{3,60}?)\s+(?=(?:(?:for )?the )?(?:dough|pastry|batter|crust|filling|inside)\s*[:=])/i
 const NAME_AND_LIST =
   /^((?!(?:makes?|for|take|mix|use|you|i|we)\b)[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ&]+){1,5}) (?=(?:\d|[¼½¾])[\d./]* ?(?:g|kg|ml|cups?|oz|lbs?|tbsp|tsp)\b)/i
 /** Fewer words behind a name are a part of it. Our own choice. */
@@ -176,6 +190,10 @@ function nameInFront(state: OutlineState, text: string): { name: string; rest: s
     if (matchedIngredient(rest.split(/[,.;]\s|\s\+\s/)[0]!.trim(), state.foods))
       return { name: bare[1]!, rest }
   }
+  // "Buckwheat parcels (GF) Batter: 200 g …": the first part on the same row.
+  const part = NAME_AND_PART.exec(text)
+  if (part && endsInDish(part[1]!.replace(/\s*\([^)]*\)$/, '')) && !PART_WORD.test(part[1]!))
+    return { name: part[1]!, rest: text.slice(part[0].length) }
   const found = NAME_IN_FRONT.exec(text)
   if (!found) return null
   const [name, rest] = [found[1]!, text.slice(found[0].length)]
@@ -204,11 +222,20 @@ export function behindTitle(state: OutlineState, row: Row): string | null {
   }
   const lead = titleSentence(state, text)
   if (lead === null) return text
+  const behind = text.slice(text.indexOf(lead) + lead.length).trim()
+  // "Stuffed idli?? no, onion kachori.": what is meant stands in the next sentence.
+  const meant = /\?\s*$/.test(lead) ? TAKEN_BACK.exec(behind) : null
+  if (meant && namesDishIn(meant[1]!)) {
+    out.title = capital(meant[1]!)
+    out.remarks.push({ text: lead, at: -1 })
+    state.is(row, 'title')
+    return behind.slice(meant[0].length)
+  }
   const name = lead.replace(/[\s.:!-]+$/, '')
   // "Lentil fatayer makes about twenty.": so many of what is named.
   out.title = countedTitle(out, name) ? withoutYields(withDigits(name)) : name
   state.is(row, 'title')
-  return text.slice(text.indexOf(lead) + lead.length).trim()
+  return behind
 }
 
 /** "Ham & cheese buns (12)" by itself below a table that the text began with: what the dish is called. */

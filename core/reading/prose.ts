@@ -83,6 +83,7 @@ const A_SPOON = /^(?:an?|1|one) (?:heaped |small |big |good )?(?:spoon|spoonful|
 const EACH_GETS =
   /\beach\b[^.;]*\bin the (?:middle|cent(?:re|er)) (?:goes?|you put|put|place)\b|^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b|^\W*(?:about )?(?:\d|[¼½¾]|an? |half )[^.;]*\b(?:in|on|into|onto) (?:each|every)(?: (?:one|round|piece|half|circle|square|pocket))?\W*$/i
 const FLOUR = /\b(?:flour|maida|atta)\b/i
+const HAS_AMOUNT = /\d|[¼½¾⅓⅔]|\b(?:an?|half|one|two|three|some|pinch|handful|little|bit|taste|required)\b/i
 /** Flour by the spoon thickens, and makes no dough. */
 const THICKENS =
   /(?:\d[\d./ –-]*|[¼½¾]|an?|one|two|three|couple of) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?|spoonfuls?) (?:of )?(?:[a-zß-öø-ɏ-]+ )?flour\b/gi
@@ -128,12 +129,23 @@ function stretchesOf(text: string): string[] {
             /\s+(?=(?:for the|now (?:for )?the|to make the|make the|and then|then|so (?:now|then)|next|after that|okay|right|(?:divide|split|portion|roll(?: out)?|take|knead) (?:out )?(?:the |your )dough)\b)/i,
           ),
     )
-    .flatMap((piece) => piece.split(BRUSHED_BEHIND))
+    .flatMap((piece) => (MIXES_WASH.test(piece) ? [piece] : piece.split(BRUSHED_BEHIND)))
     .filter((piece) => piece.trim() && piece.length <= MAX_ROW_CHARACTERS)
 }
 /** "Fry 200 g cabbage, roll in 12 wrappers and brush with oil": only what stands behind is brushed on. */
-const BRUSHED_BEHIND =
-  /(?<=\b(?:roll|wrap|fold|seal|crimp|close|pinch)\b[^.;]*),?\s+(?:and )?(?:then )?(?=(?:brush|glaze)\b)/i
+const BRUSHED_BEHIND = new RegExp(
+  [
+    String.raw`(?<=\b(?:roll|wrap|fold|seal|crimp|close|pinch)\b[^.;]*),?\s+(?:and )?(?:then )?(?=(?:brush|glaze)\b)`,
+    // "250 g skyr, 250 g flour, mix, … egg wash": so does what is told in one row.
+    String.raw`(?<=\d[^.;]*[a-z][^.;]*\d[^.;]*),\s+(?=(?:egg ?wash|brush|glaze)\b)`,
+    // "… flatten, 1 slice of cheese in each, close": what each of them gets.
+    String.raw`,\s+(?=(?:\d|an? |half )[^,.;]*\b(?:in|on) each\b)`,
+    String.raw`(?<=\b(?:in|on) each\b),\s+`,
+  ].join('|'),
+  'i',
+)
+/** "Mix 1 egg with 1 tbsp milk, brush": that is what is brushed on. */
+const MIXES_WASH = /^\W*(?:beat|whisk|mix|combine)\b[^.;,]{0,40}\b(?:egg|yolk|milk)\b/i
 
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
 const WEIGHS_ABOUT = new RegExp(
@@ -318,6 +330,9 @@ export function linesFromProse(
           (/^(?:herb|spice)$/.test(food.group) || isAromatic(food)) &&
           measured.has(food.id)
         if (isAgain && food.id !== 'black-pepper') continue
+        // What is named without an amount has been listed before, wherever it has.
+        const isSpared = foodIs(food, 'seasons') || food.group === 'salt' || food.softeningFat !== null
+        if (measured.has(food.id) && !isSpared && !HAS_AMOUNT.test(text)) continue
         // "Take two sheets of filo": of those that were bought.
         if (foodIs(food, 'bought-dough') && measured.has(food.id) && /\bsheets?\b/i.test(text)) continue
         // "Put a spoon of potato on each": of what has been made.

@@ -129,7 +129,7 @@ function tellsToDo(text: string, foods: Foods): boolean {
   if (/^(?:\d(?:st|nd|rd|th)|second|first|final) (?:proof|prove|proving|rise|rising|rest)\b/i.test(text))
     return true
   if (STARTS_WITH_AMOUNT.test(text) && worksWithAmount(text, foods)) return true
-  if (WAS_COOKED.test(text) || WORK_LABEL.test(text)) return true
+  if (FIRST_OF_TWO.test(text) || WAS_COOKED.test(text) || WORK_LABEL.test(text)) return true
   if (EACH_ONE.test(text) || BALLS_OF.test(text)) return true
   if (
     isHeatOrTime(text) ||
@@ -147,7 +147,12 @@ function tellsToDo(text: string, foods: Foods): boolean {
   }
   const words = wordsOf(text)
   // "Cumin half a teaspoon chilli powder one teaspoon": spoken without a mark, and a list.
-  if (words >= LEAST_UNMARKED_WORDS && !startsLikeStep(text) && unmarkedRow(text, foods)) return false
+  if (
+    words >= LEAST_UNMARKED_WORDS &&
+    !startsLikeStep(text) &&
+    (unmarkedRow(text, foods) ?? doneBehind(text, foods))
+  )
+    return false
   if (
     STARTS_WITH_AMOUNT.test(text) &&
     !/^(?:one|two|a|half) (?:hour|minute|day|at a time|by one)|^(?:quarter|half) (?:of )?(?:the|each|it|them)\b/i.test(
@@ -208,6 +213,9 @@ function tellsToDo(text: string, foods: Foods): boolean {
   return !listed.unmeasured && !(listed.purpose && matchFood(listed.name, foods)?.how === 'exact')
 }
 
+/** "One packet on the tray, spread the filling": what was bought is laid. */
+const FIRST_OF_TWO =
+  /^\W*(?:one|1|the first|half) (?:packet|pack|sheet|piece|block|roll|round|half)\b[^,.;\d]{0,20}\b(?:on|in|into|onto) (?:(?:the|a|an|your|lined|greased|baking) )*(?:tray|tin|dish|pan|paper|board|sheet)\b/i
 /** "Leftover curry mix, about 500 g (mince, peas)": what ends in its weight is listed, be its name known or not. */
 const ENDS_IN_WEIGHT =
   /^[a-zß-öø-ɏ][^.;:]*?\b\d[\d.]* ?(?:g|gr|grams?|kg|ml|oz|lbs?)\b\W*(?:\([^()]*\))?\W*$/i
@@ -340,7 +348,7 @@ export function titleEnd(text: string): number | null {
 }
 
 const DONE_WITH_IT = recalled(
-  /,?\s(?=(?:knead|mix|rub)(?:,? (?:and |then )?(?:well|together|smooth|soft))?,? (?:and |then )?(?:rest|chill|prove|rise|knead)\b[^,]*\b\d{1,3}\s*(?:min|h(?:ou)?rs?\b|h\b))|,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
+  /,?\s(?=(?:(?:knead|mix),?\s(?:rest|rise|prove|chill)?|(?:approx\.? )?(?:rest|chill))\s?(?:for )?\d{1,3}\s?(?:m|min\w*|h(?:ou)?rs?|h)\W*$)|,?\s(?=(?:knead|mix|rub)(?:,? (?:and |then )?(?:well|together|smooth|soft))?,? (?:and |then )?(?:rest|chill|prove|rise|knead)\b[^,]*\b\d{1,3}\s*(?:min|h(?:ou)?rs?\b|h\b))|,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
 )
 /** "300 g flour and 150 ml hot water". */
 const listsTwo = (list: string, foods: Foods): boolean => {
@@ -363,6 +371,10 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
   if (at > 0 && (inlineList(list, foods) || listsTwo(list, foods)))
     return { list, done: sentence.slice(at).replace(/^[\s,–—>→=-]+/, '') }
   if (sentence.includes(',')) return null
+  // "Dough 1 cup maida 3 tbsp oil 1/2 cup water approx rest 20 min": rows without a mark wait as well.
+  const waits = WAITS_BEHIND.exec(sentence)
+  const row = waits ? sentence.slice(0, waits.index) : ''
+  if (waits && unmarkedRow(row.replace(PART_AHEAD, ''), foods)) return { list: row, done: waits[1]! }
   for (const { index } of sentence.matchAll(WORKS_ON_IT)) {
     const listed = sentence.slice(0, index)
     if (unmarkedRow(listed, foods)) return { list: listed, done: sentence.slice(index).trim() }
@@ -370,6 +382,9 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
   return null
 }
 
+const WAITS_BEHIND =
+  /(?: approx\.?)?\s+((?:knead|rest|chill)\b[^,;.]*\d{1,3} ?(?:m|min\w*|h|hrs?|hours?)\.?)$/i
+const PART_AHEAD = /^(?:for )?(?:the |my )?(?:dough|pastry|filling|stuffing|crust|inside)\s*[:=–-]?\s+/i
 const SPOKEN_PART = recalled(
   /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:it[’']?s|that[’']?s|is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/i,
 )

@@ -21,7 +21,7 @@ const IN_TIN_AND_COVERED =
   /\b(?:line|fit|press|lay|fill)\b[^.;]{0,60}\b(?:tins?|moulds?|molds?|dish(?:es)?|ramekins|holes|plates?)\b[^]{0,120}\b(?:cover|top)(?: (?:it|each|them))* with (?:the |a )?(?:smaller|rest\b(?! of the (?:filling|cheese|sauce))|remaining|other|second|pastry|dough)/i
 /** "6 sheets below, 6 on top", "roll half to cover the tray, filling, other half on top". */
 const BELOW_AND_ABOVE =
-  /\b(\d{1,2}) (?:sheets |layers )?(?:below|underneath|under|on the bottom|for the (?:base|bottom)),? (?:and )?(?:the other )?\1 (?:sheets |layers )?(?:on top|above|over|for the top)\b|\bhalf (?:of (?:it|the dough|the pastry) )?(?:to (?:cover|line|fit)|in(?:to)?|over) (?:a |an |the |your )?(?:[a-zß-öø-ɏ]+ )?(?:tray|tin|dish|pan)\b[^]{0,80}\b(?:other|second|remaining) half (?:on top|over|above)\b/i
+  /\b(\d{1,2}) (?:sheets |layers )?(?:below|underneath|under|on the bottom|for the (?:base|bottom)),? (?:and )?(?:the other )?\1 (?:sheets |layers )?(?:on top|above|over|for the top)\b|\b(?:one|first) (?:packet|pack|sheet|block|roll)\b[^]{0,120}\b(?:second|other) (?:packet|pack|sheet|block|roll) (?:on top|over)\b|\bhalf (?:of (?:it|the dough|the pastry) )?(?:to (?:cover|line|fit)|in(?:to)?|over) (?:a |an |the |your )?(?:[a-zß-öø-ɏ]+ )?(?:tray|tin|dish|pan)\b[^]{0,80}\b(?:other|second|remaining) half (?:on top|over|above)\b/i
 /** "Lay 3 sheets in a tin, some filling, repeat, finish with filo": layer on layer. */
 const LAYER_ON_LAYER =
   /\b(?:tray|tin|dish|pan)\b[^]{0,240}\b(?:repeat|layer(?:ing)?|alternat\w*|continue)\b[^]{0,80}\b(?:finish(?:ing)?|end(?:ing)?|top(?:ping)?) with (?:(?:the|a|last|final|layer|of|\d|two|three|four|flat|whole|plain|more) )*(?:filo|phyllo|fillo|sheets?|pastry|yufka|layer of (?:filo|pastry))\b/i
@@ -144,6 +144,11 @@ const INSTEAD: readonly {
   {
     of: [null],
     when: ({ method }) => (isBaseAndLid(method) || IN_TIN_AND_COVERED.test(method)) && !FOLDS.test(method),
+    becomes: 'lidded-pie',
+  },
+  {
+    of: ['roll'],
+    when: ({ method }) => BELOW_AND_ABOVE.test(method) && !ROLLS_UP.test(method),
     becomes: 'lidded-pie',
   },
   { of: [null, 'half-moon', 'disc'], when: ({ method }) => isInTray(method), becomes: 'lidded-pie' },

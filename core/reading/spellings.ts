@@ -162,6 +162,11 @@ function spelled(line: string): string {
       .replace(/\bv\.?\s+(?=(?:finely|thinly|roughly|coarsely|small|large|ripe|fine|cold|hot)\b)/gi, 'very ')
       .replace(WRONG, (word) => inItsCase(MEANT.get(word.toLowerCase())!, word))
       .replace(FLOWER, 'flour')
+      // "300 g 00 + 3 eggs": what bakers call by its number.
+      .replace(
+        /(\d ?(?:k?g|grams?) (?:of )?)(?:tipo |type )?00(?=\s*(?:[,+&;.)]|$|and\b|with\b))/gi,
+        (_, amount: string) => `${amount}00 flour`,
+      )
       .replace(MIXED_RANGE, '$1-$2')
       // "Tom puree", "toms".
       .replace(/\btom(?=\.? ?(?:pur[ée]e|paste|sauce|ketchup)\b)\.?/gi, (word) => inItsCase('tomato', word))

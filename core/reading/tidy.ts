@@ -1,4 +1,4 @@
-import { countBeforeDough, dipInRow } from './dipInRow'
+import { countBeforeDough, countBehindList, dipInRow } from './dipInRow'
 import { kindOf } from './headingKinds'
 import { isMacros } from './nutritionRow'
 import { withPastTold } from './pastTold'
@@ -307,7 +307,7 @@ export function tidy(text: string): Row[] {
           ? rowsOfTable(raw, state)
           : isTitle
             ? titleOfStrokes(raw)
-            : stepsOfLine(raw).flatMap(dipInRow).flatMap(countBeforeDough)
+            : stepsOfLine(raw).flatMap(dipInRow).flatMap(countBeforeDough).flatMap(countBehindList)
     for (const cell of table) {
       const { marked, bullet, own: plain } = unmarked(cell)
       let own = plain

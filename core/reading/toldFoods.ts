@@ -168,6 +168,7 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
   let named: NamedFood | null = null
   /** A food that the piece before counted and did not weigh. */
   let counted: ToldFood | null = null
+  const bareNamed: ToldFood[] = []
   for (const piece of piecesOf(withoutPot(sentence))) {
     // "Soy sauce 1 tsp" names no part, whatever it ends in.
     const isWhole = NAME_AND_AMOUNT.test(piece) && wholeLine(piece, foods) !== null
@@ -230,9 +231,16 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
     const isSeasoning = food?.how === 'exact' && (foodIs(food.food, 'seasons') || isAromatic(food.food))
     if (isSeasoning && !found.some((one) => one.food.id === food.food.id))
       found.push({ text: `${own} to taste`, food: food.food, verb })
+    else if (food?.how === 'exact' && !food.leftOver.length && !led.verb && own === bare)
+      bareNamed.push({ text: own, food: food.food, verb })
   }
-  return found
+  // "150 g feta, 100 g cooked chicken, spring onion": in a list what has no amount is listed as well.
+  const isList = found.filter(({ text }) => /\d/.test(text)).length >= LEAST_LISTED
+  const others = isList ? bareNamed.filter(({ food }) => !found.some((one) => one.food.id === food.id)) : []
+  return [...found, ...others]
 }
+/** So many amounts in a sentence make it a list. Our own choice. */
+const LEAST_LISTED = 2
 
 /** "1 lb browned taco meat (ground beef with 1 packet seasoning)": what it is stands in the brackets. */
 const GLOSSED = new RegExp(

@@ -34,6 +34,12 @@ export const WORK_WORDINGS: readonly AmountWording[] = [
     to: (_, verb) => `, ${verb.toLowerCase() === 'fri' ? 'fry' : verb} `,
   },
   {
+    like: 'Brown the mince, add rest 3 min',
+    becomes: 'Brown the mince, add the rest and cook 3 min',
+    pattern: /\badd (?:the )?rest,? (?:for )?(?=\d{1,2}(?:-\d{1,2})? ?min)/gi,
+    to: () => 'add the rest and cook ',
+  },
+  {
     like: 'Fry 4 at time',
     becomes: 'Fry 4 at a time',
     pattern: /\b(?<=\d )at time\b/gi,
