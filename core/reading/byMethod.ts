@@ -246,6 +246,10 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
           // "Sprinkle with parmesan".
           (foodIs(food, 'cheese') && (item.line.grams ?? 0) <= MOST_CRUMBS_GRAMS)
         ) ||
+        // "Cook the filling … cinnamon sugar on top": what sweetens fruit is not what is strewn.
+        (isSugar(item) &&
+          (item.line.grams ?? 0) > MOST_STREWN_SUGAR_GRAMS &&
+          draft.lines.some((one) => one.food?.group === 'fruit')) ||
         draft.lines.length < 2
       )
         continue
@@ -410,6 +414,8 @@ function dustByMethod(drafts: Draft[], clauses: readonly Clause[]): void {
   }
 }
 
+/** More sugar than three spoons is not strewn on a batch. Common practice, no source. */
+const MOST_STREWN_SUGAR_GRAMS = 36
 /** More oil than a spoon is no wash where the rest of the list is mixed. Our own choice. */
 const SPOON_GRAMS = 20
 const MIXES_REST = recalled(

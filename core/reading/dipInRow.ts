@@ -1,7 +1,7 @@
 import { PIECES } from './servings'
 
 const BESIDE =
-  'dip|dipping sauce|sauce|chutney|raita|salsa|dressing|drizzle|glaze|icing|to serve|for serving|for (?:the )?(?:dip|dipping|dipping sauce|sauce)'
+  'dip|dipping sauce|sauce|(?:garlic |mint |herb |chilli )?(?:yog(?:h?urt)?|mayo)|chutney|raita|salsa|dressing|drizzle|glaze|icing|to serve|for serving|for (?:the )?(?:dip|dipping|dipping sauce|sauce)'
 const AMOUNT = String.raw`(?:[\d¼½¾⅓⅔⅛~]|(?:an?|half|one|two|three) (?:[a-zß-öø-ɏ]+ )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|splash|dash|squeeze))`
 /** Behind a sentence of work a name, a colon and amounts. */
 const LIST_BEHIND = new RegExp(

@@ -256,6 +256,8 @@ function readText(state: OutlineState, row: Row, text: string): void {
   state.item(row, bare)
 }
 
+const SEASONED_BEHIND = /^(.*\d ?min\w*),\s+([a-zß-öø-ɏ]+(?:(?:,\s*|\s+(?:and |& )?)[a-zß-öø-ɏ]+){0,4})\W*$/i
+const COOKS_FIRST = /^\W*(?:cook|fry|saut[eé]|sweat|soften|brown|simmer|boil|roast|stew)\b/i
 const HELD =
   /^(?:[^\d:]{0,40}[,:] )?(?<bread>(?:about )?(?:\d{1,2}|an?|one|two|three|four|six|eight|ten|twelve) (?:[a-zß-öø-ɏ-]+ ){0,3}?(?:pittas?|pitas?|tortillas?|wraps?|rolls|buns|flatbreads?|naans?|bagels?|rotis?|chapatis?|lavash(?:es)?|baguettes?))(?: pockets?)?,? (?:are |each )?(?:filled|stuffed) with (?<list>.+)$/i
 
@@ -281,8 +283,19 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
   }
   const behind = state.mode === 'method' ? null : doneBehind(sentence, foods)
   if (behind) {
-    readSentence(state, row, behind.list)
-    return state.step(row, behind.done)
+    // "… 1 carrot - fry in oil 15 min, salt, dill": what seasons behind the work is listed as well.
+    const seasoned = SEASONED_BEHIND.exec(behind.done)
+    const names = seasoned?.[2]!.split(/,\s*(?:and )?|\s+(?:and|&)\s+|\s+/) ?? []
+    const isSeasoned =
+      names.length > 0 && names.every((name) => foodIs(matchFood(name, foods)?.food, 'seasons'))
+    readSentence(state, row, isSeasoned ? `${behind.list}, ${names.join(', ')}` : behind.list)
+    const done = isSeasoned ? seasoned![1]! : behind.done
+    const part = state.section?.heading
+    // "Filling: 600 g cabbage, 1 onion - fry 15 min": it is the filling that is fried.
+    return state.step(
+      row,
+      part?.kind === 'filling' && COOKS_FIRST.test(done) ? `${part.name}: ${done}` : done,
+    )
   }
   const whole = state.mode === 'method' ? null : timeOfWhole(sentence)
   if (whole && !whole.isTold) {

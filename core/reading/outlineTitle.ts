@@ -174,7 +174,8 @@ const endsInDish = (name: string) =>
   })
 
 /** "Curry puffs: fry an onion …", "samosas - boil 400 g potatoes, …": the name, and right behind it the recipe. */
-const NAME_IN_FRONT = /^([^:.,\d]{3,60}?)\s*(?::|\s(?:[-–—]|[-=]>|→)|\.{2,}|…)\s+(?=\S)/
+const NAME_IN_FRONT =
+  /^([^:.,\d]{3,60}?(?: for (?:\d|one|two))?)\s*(?::|\s(?:[-–—]|[-=]>|→)|\.{2,}|…)\s+(?=\S)/
 const NAME_AND_PART =
   /^([^:.,\d]{3,60}?)\s+(?=(?:(?:for )?the )?(?:dough|pastry|batter|crust|filling|inside)\s*[:=])/i
 const NAME_AND_LIST =
@@ -192,15 +193,25 @@ function nameInFront(state: OutlineState, text: string): { name: string; rest: s
   }
   // "Buckwheat parcels (GF) Batter: 200 g …": the first part on the same row.
   const part = NAME_AND_PART.exec(text)
-  if (part && endsInDish(part[1]!.replace(/\s*\([^)]*\)$/, '')) && !PART_WORD.test(part[1]!))
+  if (
+    part &&
+    !/\b(?:in|with|of)(?: [a-zß-öø-ɏ]+)?$/i.test(part[1]!) &&
+    endsInDish(part[1]!.replace(/\s*\([^)]*\)$/, '')) &&
+    !PART_WORD.test(part[1]!)
+  )
     return { name: part[1]!, rest: text.slice(part[0].length) }
   const found = NAME_IN_FRONT.exec(text)
   if (!found) return null
   const [name, rest] = [found[1]!, text.slice(found[0].length)]
-  const isDish = endsInDish(name.replace(/[- ]?ish$/i, '')) && !PART_WORD.test(name)
+  const own = name.replace(/(?:[- ]?ish| in a hurry| my way| for (?:\d|one|two)| again)$/i, '')
+  const isDish =
+    // "Tuna melts in puff pastry: 1 can …": what they are made in is no part.
+    (IN_PASTRY.test(name) && wordsOf(name) >= LEAST_NAME_WORDS) ||
+    ((endsInDish(own) || (startsLikeStep(rest) && namesDishIn(own))) && !PART_WORD.test(own))
   const goesOn = startsLikeStep(rest) || inlineList(rest, state.foods)
   return isDish && goesOn && wordsOf(rest) >= LEAST_TOLD_WORDS ? { name, rest } : null
 }
+const IN_PASTRY = /\b(?:in|with) (?:[a-zß-öø-ɏ]+ ){0,2}(?:pastry|filo|phyllo|dough|wrappers)$/i
 const PART_WORD =
   /\b(?:dough|pastry|crust|filling|stuffing|wrappers?|skins?|sauce|dip|topping|glaze|method|steps?)\b/i
 

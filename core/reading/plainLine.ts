@@ -399,6 +399,11 @@ export function plainLine(raw: string): string {
       /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}) (\d{2,4}) (?=(?:luke)?warm$|hot$|cold$|cool$|tepid$|soft$|boiling$|(?:at )?room temp(?:erature)?$)/i,
       '$1 $2, ',
     )
+    // "1/2 swede all diced small".
+    .replace(
+      /\ball (?=(?:(?:very|finely|roughly|thinly) )?(?:diced|chopped|sliced|grated|shredded|minced|cubed)\b)/gi,
+      '',
+    )
     // "Ground pork, not too lean" is the usual one.
     .replace(/[\s,]*\(?\bnot (?:too |very |extra |the )?lean(?:est)?\b\)?/gi, '')
     .replace(/\s+/g, ' ')

@@ -111,6 +111,8 @@ export const PLAITED_OVER =
 
 const WINDS =
   /\b(?:coil|wind|curl)(?:ed)? (?:it |them |the rolls? |up )?(?:from|in(?:to)? (?:a |the )?(?:spiral|snail|tray|tin|middle|centre|center)|outwards?|around|round)\b/i
+const ROLLS_AND_COILS =
+  /\bfilling\b[^.;]*\broll(?: (?:it|them|each))?(?: up)?(?:,| and|,? then)+ (?:coil|wind|curl)\b/i
 const IN_HOLES =
   /\b(?:muffin|bun|cupcake|tart|patty)[- ]tins?\b|\b\d{1,2}[- ]?holes?\b|\b(?:in|into) (?:each|every|the) (?:[a-zß-öø-ɏ]+ )?holes?\b/i
 const LIKE_A_BURRITO =
@@ -202,6 +204,12 @@ const INSTEAD: readonly {
   {
     of: ['roll'],
     when: ({ method }) => WINDS.test(method),
+    becomes: 'coil',
+  },
+  // "Roll and coil", whatever they are called.
+  {
+    of: [null, 'bun', 'roll', 'half-moon', 'disc'],
+    when: ({ method }) => ROLLS_AND_COILS.test(method),
     becomes: 'coil',
   },
   // Rolls that are drawn up round what they hold are buns.

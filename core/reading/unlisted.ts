@@ -56,7 +56,7 @@ const THE_OTHER_EGG =
   /\bthe (?=(?:beaten )?egg\b[^.;\d]{0,6}\b(?:another|a second|an extra|a separate)(?: (?:one|egg|1))?\b)/i
 /** "Butter the tops while hot." */
 const BUTTERS_TOPS = recalled(
-  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$| (?:and|then) (?:serve|eat|enjoy))|(?<=\bmin\w*, ?)(?:then )?(?<last>butter|ghee)(?=\W*$))/i,
+  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$| (?:and|then) (?:serve|eat|enjoy))|(?<=\bmin\w*, ?)(?:then )?(?<last>butter|ghee)(?=\W*$)|^\W*(?<alone>butter|ghee)\W*$)/i,
 )
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
@@ -66,7 +66,9 @@ const ON_TOP = recalled(
   ),
 )
 /** "Egg wash.": what it is of stands before it. */
-const WASHED = recalled(/\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing|brush(?=\W*(?:$|[,;.])))\b/i)
+const WASHED = recalled(
+  /(?<=,\s)(egg(?: yolk)?|milk|yolk)(?=\s*[.;]|\s*$)|\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing|brush(?=\W*(?:$|[,;.])))\b/i,
+)
 /** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
 const STREWN = [
   /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/i,
@@ -219,7 +221,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
     const tops = isClosed ? BUTTERS_TOPS.exec(text) : null
-    const buttered = tops?.[1] ?? tops?.groups?.applied ?? tops?.groups?.last
+    const buttered = tops?.[1] ?? tops?.groups?.applied ?? tops?.groups?.last ?? tops?.groups?.alone
     const brushed = buttered
       ? named(buttered, foods)
       : washed

@@ -40,6 +40,20 @@ export const WORK_WORDINGS: readonly AmountWording[] = [
     to: () => 'add the rest and cook ',
   },
   {
+    like: 'Bake 25 min, brush with butter and back in the oven for 5 min',
+    becomes: 'Bake 25 min, brush with butter, bake 5 min more',
+    pattern:
+      /(?<=\bbake\b[^.;]*\d ?min[^.;]*),?\s+(?:(?:and|&|then) )*(?:(?:put|pop|return) (?:(?:it|them) )?)?back in(?:to)?(?: the (?:hot )?oven)?,? (?:for )?(?:about |another )?(\d{1,2}(?:-\d{1,2})?) ?min\w*/gi,
+    to: (_, minutes) => `, bake ${minutes} min more`,
+  },
+  {
+    like: 'For the cheese pie I boil 600 g potatoes',
+    becomes: 'I boil 600 g potatoes',
+    pattern:
+      /(?<=^\W*)for (?:the|my|our) (?:[a-zß-öø-ɏ&-]+ ){0,4}(?:pies?|pasties|pasty|buns?|dumplings?|turnovers?|samosas?|parathas?|rolls?|empanadas?|momos?) (?=(?:i|we|you) )/gi,
+    to: () => '',
+  },
+  {
     like: 'Fry 4 at time',
     becomes: 'Fry 4 at a time',
     pattern: /\b(?<=\d )at time\b/gi,
