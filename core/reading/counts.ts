@@ -50,7 +50,7 @@ const isOneSheet = (clauses: readonly Clause[]): boolean =>
 /** "Meat pie", "line a 9 inch pie dish": there is one. */
 const ONE_PIE = recalled(/\bpie\b|\ben cro[uû]te\b|\bpithivier\b|\bcoulibiac\b/i)
 const CUT_INTO = recalled(
-  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in(?:to)?|to) (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b|\b(?:cut|slice|slicing|cutting) (?:it )?in(?:to)? (\d{1,2})(?=\W*$)/i,
+  /\b(?:score|mark|cut|slice)\b[^.;]{0,30}?\b(?:in(?:to)?|to) (\d{1,2}) (?:pieces|squares|portions|slices|diamonds|wedges|servings)\b|\b(?:cut|slice|slicing|cutting|score) (?:it )?in(?:to)? (\d{1,2})(?=\W*$|,\s)/i,
 )
 /** Into so many sheets at most a dough is divided to be rolled out and cut. Our own choice. */
 const MOST_SHEETS = 4

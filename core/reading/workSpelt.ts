@@ -30,7 +30,7 @@ export const WORK_WORDINGS: readonly AmountWording[] = [
     like: 'Filling 1 cup coconut and 0.5 cup jaggery cooked 6-8 min',
     becomes: 'Filling 1 cup coconut and 0.5 cup jaggery, cook 6-8 min',
     pattern:
-      /(?<=(?:^|[.;]\s)\W*(?:for )?(?:the )?(?:filling|stuffing|inside)\b[^.;]*\d[^.;]*?),?\s+(cook|fri|brown|simmer|soften|saut[eé]|roast|boil|stew)ed (?=(?:[a-z]+ly |for |about )*\d{1,3}(?:-\d{1,3})? ?min)/gi,
+      /(?<=(?:^|[.;]\s)\W*(?:for )?(?:the )?(?:filling|stuffing|inside)\b(?:[^.;]|\.\d)*\d(?:[^.;]|\.\d)*?),?\s+(cook|fri|brown|simmer|soften|saut[eé]|roast|boil|stew)ed (?=(?:[a-z]+ly |for |about )*\d{1,3}(?:-\d{1,3})? ?min)/gi,
     to: (_, verb) => `, ${verb.toLowerCase() === 'fri' ? 'fry' : verb} `,
   },
   {
