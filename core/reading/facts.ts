@@ -158,7 +158,7 @@ const HEAT_OFF =
 const COOKS_PIECES = /\b(?:bake|steam|boil|deep[- ]?fry|fry)\b[^.;]*\d/i
 const BAKES = /\bbake\b[^.;]*\d/i
 const IN_TIN = /\bin (?:the |their )?(?:tins?|moulds?|molds?)\b|\bon the (?:tray|rack)\b/i
-const COOKS_SO_LONG = /\b(?:bake|fry|steam|boil|simmer|cook|roast)\b/i
+const COOKS_SO_LONG = /\b(?:bake|fry|steam|boil|simmer|cook|roast|grill|griddle|toast)\b/i
 /** "Fry the mince, cool 1 hour". */
 const COOLS = /[,;] *(?:then |and )?(?:let (?:it )?)?cool(?: (?:it|for|about))* *$/i
 const KNEADS_DOUGH = /\bknead (?:the |your )?dough\b/i

@@ -34,7 +34,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'griddle',
-    /(?<=^\W*|[,:]\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq|(?:sandwich|panini) press|(?:sandwich|toastie|panini|waffle) (?:maker|iron)|contact grill)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:[a-zß-öø-ɏ]+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/i,
+    /(?<=^\W*|[,:]\s*)(?:(?:dry|hot|medium|oiled|greased|lightly) )*pan,? (?:for |about )*\d[\d–-]* ?min|\bdry[- ]?fr(?:y|ied|ying)\b|\b(?:griddled?|griddling|tawa|tava|comal|skillet|grill(?:ing)? ?pan|dry(?: hot)?(?: frying)?[- ]pan|frying pan|heavy(?:[- ]based)? pan|hot pan|non-?stick pan|cast[- ]iron pan|hotplate|bakestone|barbecue|bbq|(?:sandwich|panini) press|(?:sandwich|toastie|panini|waffle) (?:maker|iron)|contact grill)\b|\broast(?:ed|ing)?\b(?! (?:at|in the oven))[^.;]{0,40}\b(?:both sides|each side|(?:low|medium|high|slow) flame|with (?:[a-zß-öø-ɏ]+ )?(?:ghee|oil|butter))\b|\b(?:on|over) (?:the |hot )?(?:coals|charcoal|embers)\b/i,
   ],
   [
     'steam',
@@ -46,7 +46,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'bake',
-    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))(?! (?:on|in) (?:an? |the )?(?:(?:dry|hot|heavy|ungreased) )*(?:(?:dry|hot|heavy|ungreased) pan|griddle|tawa|hotplate|skillet))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! (?:them |it |these )?(?:in|on|over) (?:an? |the |hot )?(?:[a-zß-öø-ɏ]+ )?(?:pan|tawa|griddle|skillet|barbecue|bbq|coals|charcoal|embers))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
+    /\bstart(?:ing)?(?: them| it)?(?: off)? (?:at|in|on) (?:an? )?(?:hot )?\d{3}|\b(?:bake(?! in (?:an? |the )?(?:dry |hot |heavy )*(?:skillet|frying pan|tawa))(?! (?:on|in) (?:an? |the )?(?:(?:dry|hot|heavy|ungreased) )*(?:(?:dry|hot|heavy|ungreased) pan|griddle|tawa|hotplate|skillet))|baked|baking(?! (?:powder|soda|paper|parchment|sheet|tray|dish|tin|stone|spread|block))|oven|grill(?:ed)?(?! ?pan\b| (?:them |it |these )?(?:in|on|over) (?:an? |the |hot )?(?:[a-zß-öø-ɏ]+ )?(?:pan|tawa|griddle|skillet|barbecue|bbq|coals|charcoal|embers))|broil(?:ed)?|roast(?:ed)? (?:them|the (?:pies|pockets)))\b/i,
   ],
   [
     'fry',

@@ -175,9 +175,9 @@ const endsInDish = (name: string) =>
 
 /** "Curry puffs: fry an onion …", "samosas - boil 400 g potatoes, …": the name, and right behind it the recipe. */
 const NAME_IN_FRONT =
-  /^([^:.,\d]{3,60}?(?: for (?:\d|one|two))?)\s*(?::|\s(?:[-–—]|[-=]>|→)|\.{2,}|…)\s+(?=\S)/
+  /^([^:.,\d]{3,60}?(?: for (?:\d|one|two)| x ?\d{1,2}| ?\((?:makes |serves |for )?(?:about )?\d{1,2}[^():]{0,20}\))?)\s*(?::|\s(?:[-–—]|[-=]>|→)|\.{2,}|…)\s+(?=\S)/
 const NAME_AND_PART =
-  /^([^:.,\d]{3,60}?)\s+(?=(?:(?:for )?the )?(?:dough|pastry|batter|crust|filling|inside)\s*[:=])/i
+  /^([^:.,\d]{3,60}?)\s+(?=(?:(?:for )?the )?(?:dough|pastry|batter|crust|filling|inside)\s*(?:[:=]|[-–—]\s))/i
 const NAME_AND_LIST =
   /^((?!(?:makes?|for|take|mix|use|you|i|we)\b)[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ&]+){1,5}) (?=(?:\d|[¼½¾])[\d./]* ?(?:g|kg|ml|cups?|oz|lbs?|tbsp|tsp)\b)/i
 /** Fewer words behind a name are a part of it. Our own choice. */
@@ -196,22 +196,27 @@ function nameInFront(state: OutlineState, text: string): { name: string; rest: s
   if (
     part &&
     !/\b(?:in|with|of)(?: [a-zß-öø-ɏ]+)?$/i.test(part[1]!) &&
-    endsInDish(part[1]!.replace(/\s*\([^)]*\)$/, '')) &&
+    [part[1]!.replace(/\s*\([^)]*\)$/, ''), part[1]!.replace(/\)$/, '')].some(endsInDish) &&
     !PART_WORD.test(part[1]!)
   )
     return { name: part[1]!, rest: text.slice(part[0].length) }
   const found = NAME_IN_FRONT.exec(text)
   if (!found) return null
   const [name, rest] = [found[1]!, text.slice(found[0].length)]
-  const own = name.replace(/(?:[- ]?ish| in a hurry| my way| for (?:\d|one|two)| again)$/i, '')
+  const own = name
+    .replace(/["“”]/g, '')
+    .replace(/(?:[- ]?ish| in a hurry| my way| again|,? ?\([^()]*\)| for (?:\d|one|two)| x ?\d{1,2})+$/i, '')
   const isDish =
     // "Tuna melts in puff pastry: 1 can …": what they are made in is no part.
     (IN_PASTRY.test(name) && wordsOf(name) >= LEAST_NAME_WORDS) ||
-    ((endsInDish(own) || (startsLikeStep(rest) && namesDishIn(own))) && !PART_WORD.test(own))
-  const goesOn = startsLikeStep(rest) || inlineList(rest, state.foods)
+    // "Bierocks my way... Dough = 2 cups milk": whatever it is called, its first part follows.
+    ((endsInDish(own) || LEADS_A_PART.test(rest) || (startsLikeStep(rest) && namesDishIn(own))) &&
+      !PART_WORD.test(own))
+  const goesOn = startsLikeStep(rest) || LEADS_A_PART.test(rest) || inlineList(rest, state.foods)
   return isDish && goesOn && wordsOf(rest) >= LEAST_TOLD_WORDS ? { name, rest } : null
 }
 const IN_PASTRY = /\b(?:in|with) (?:[a-zß-öø-ɏ]+ ){0,2}(?:pastry|filo|phyllo|dough|wrappers)$/i
+const LEADS_A_PART = /^(?:(?:for )?the )?(?:dough|pastry|batter|crust|filling|inside)\s*[:=]/i
 const PART_WORD =
   /\b(?:dough|pastry|crust|filling|stuffing|wrappers?|skins?|sauce|dip|topping|glaze|method|steps?)\b/i
 

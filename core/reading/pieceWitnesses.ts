@@ -332,11 +332,11 @@ const byOneSheet = (counting: Counting): Found[] =>
 function byCutDough({ shell }: Counting): Found[] {
   return shell.flatMap(({ food, line }) => {
     const cut =
-      /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b|(?:[-–(,]\s*|\s)(?:rolled(?: out)?,? (?:and|&|then) )?cut (?:up )?in(?:to)? (\d{1,2})(?! ?(?:cm|mm|inch))\b/i.exec(
+      /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b|(?:[-–(,]\s*|\s)(?:rolled(?: out)?,? (?:and|&|then) )?cut (?:up )?in(?:to)? (\d{1,2})(?! ?(?:cm|mm|inch))\b|\b(?:pastry|dough|puff|shortcrust|filo) in(?:to)? (\d{1,2})(?=\W*$|,)/i.exec(
         line.raw,
       )
     return cut && foodIs(food, 'bought-dough')
-      ? [{ pieces: wholePieces(Number(cut[1] ?? cut[2])), weight: 30, says: line.raw }]
+      ? [{ pieces: wholePieces(Number(cut[1] ?? cut[2] ?? cut[3])), weight: 30, says: line.raw }]
       : []
   })
 }

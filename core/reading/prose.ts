@@ -65,8 +65,8 @@ const COUNTS_PUFFS = /^\W*\d{1,3} puffs?\W*$/i
 const BARE = /\b(water|milk|salt|pepper)\b/gi
 
 const CLOSES =
-  /\b(?:fill (?:the|each|them|and|with)|stuff(?=[,.]| (?:the|each|them|and|with)\b)|fold (?:over|in half|into|each|them|and)|seal|crimp|pleat|close (?:it|them|like|up)|pinch (?:it|them|shut|closed|together|the|to))\b/i
-const COOKS = /\b(?:fry|fried|cook|tawa|tava|griddle|comal|pan|skillet)\b/i
+  /\b(?:fill (?:the|each|them|and|with)|stuff(?=[,.]| (?:the|each|them|and|with)\b)|fold (?:over|in half|into|each|them|and|like|up)|seal|crimp|pleat|close (?:it|them|like|up)|pinch (?:it|them|shut|closed|together|the|to))\b/i
+const COOKS = /\b(?:fry|fried|brown|cook|tawa|tava|griddle|comal|pan|skillet)\b/i
 /** "With half a teaspoon of ghee on each side", "on a hot tawa": nothing but a piece has sides, or lies there. */
 const ON_SIDES =
   /\b(?:on|for|to) (?:each|either|both|every) sides?\b|\bon (?:an? |the )?(?:hot |heated )?(?:tawa|tava|griddle|comal)\b/i
@@ -82,7 +82,7 @@ const A_SPOON = /^(?:an?|1|one) (?:heaped |small |big |good )?(?:spoon|spoonful|
 /** "Fill each with 1 tbsp sauce, 28 g mozzarella": so much in every one. */
 const EACH_GETS =
   /\beach\b[^.;]*\bin the (?:middle|cent(?:re|er)) (?:goes?|you put|put|place)\b|^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b|^\W*(?:about )?(?:\d|[¼½¾]|an? |half )[^.;]*\b(?:in|on|into|onto) (?:each|every)(?: (?:one|round|piece|half|circle|square|pocket))?\W*$/i
-const FLOUR = /\b(?:flour|maida|atta)\b/i
+const FLOUR = /\b(?:flour|maida|atta|masarepa|masa harina|masa)\b/i
 const HAS_AMOUNT = /\d|[¼½¾⅓⅔]|\b(?:an?|half|one|two|three|some|pinch|handful|little|bit|taste|required)\b/i
 /** Flour by the spoon thickens, and makes no dough. */
 const THICKENS =

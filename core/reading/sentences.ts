@@ -213,7 +213,10 @@ function cutClauses(sentence: string): string[] {
   return (
     text
       // "… flat side down 2 minutes, then add 80 ml water, lid on" is one way to cook.
-      .replace(/,?\s+then (?=(?:add|pour|splash)\b[^.;]{0,40}\bwater\b[^.;]{0,40}\b(?:lid|cover))/gi, ' and ')
+      .replace(
+        /,?\s+then (?=(?:add|pour|splash|\d+ ?ml)\b[^.;]{0,40}\bwater\b[^.;]{0,40}\b(?:lid|cover))/gi,
+        ' and ',
+      )
       // "Cook till thick, off the heat add the cheese": cold from there on.
       .replace(/,\s+(?:then )?(?=(?:off|away from) (?:the )?heat,? (?:add|stir|mix|fold|tip)\b)/gi, ' ; ')
       .split(GOES_ON_TO)

@@ -139,7 +139,7 @@ const BARE_MINUTES = new RegExp(
     // "rest 20"
     String.raw`\b(?:rest|prove|proof|rise|chill|soak|marinate)(?: (?:it|them|dough|for|another))* ${FEW}(?=\s*[.,;]|\s*$|\s+(?:(?:un)?covered|in (?:a|the) (?:bag|bowl|fridge|freezer|box)|on the counter|under|lid (?:on|off))\b)(?![.,]\d)`,
     // "Knead 8, rise 1 h"
-    String.raw`\bknead(?: by hand| it| well| for)* ${FEW}(?=\s*,\s*(?:then |and )?(?:rest|rise|prove|proof|cover|chill|leave|let)\b)`,
+    String.raw`\bknead(?: by hand| it| well| for)* ${FEW}(?=\s*,?\s*(?:then |and )?(?:rest|rise|prove|proof|cover|chill|leave|let)\b)`,
     // "Add the salt and knead for 5"
     String.raw`\bknead for (?:about |another |a further )?${FEW}${STOP_BEHIND})`,
     // "180 for 12"

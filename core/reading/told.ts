@@ -27,7 +27,11 @@ export function betterTold(state: OutlineState, rows: readonly Row[], foods: Foo
   const known = inRows.filter(({ food }) => food !== null)
   const hasFilling = sections.some(({ heading, items }) => heading?.kind === 'filling' && items.length > 0)
   const inWork = toldIn(told.out.steps, foods)
-  const besides = hasFilling ? [] : toldIn(steps, foods, 'filling')
+  // Beside what is listed to go in, nothing is looked for in the work.
+  const goesIn = known.some(
+    ({ food }) => !isDoughBase(food) && !foodIs(food, 'bought-dough') && !foodIs(food, 'of-dough'),
+  )
+  const besides = hasFilling || goesIn ? [] : toldIn(steps, foods, 'filling')
   const gained = inWork.length - known.length - besides.length
   // Without its flour no list is whole, whatever else it has; with a line that nobody knows it may be none.
   const hasDough = (lines: readonly { food: Food | null }[]) =>
@@ -61,7 +65,7 @@ export function isTold(rows: readonly Row[], foods: Foods): boolean {
   if (rows.length > MOST_ROWS || rows.some(({ bullet, marked }) => bullet || marked)) return false
   const told = rows
     .filter(({ text }, at) => at > 0 || text.length > MAX_TITLE_CHARACTERS)
-    .filter(({ text }) => !readYields(text)?.whole && !headCells(text))
+    .filter(({ text }) => !isCount(text) && !headCells(text))
   if (
     !told.length ||
     told.some(({ text }) => text.length < LEAST_TOLD_CHARACTERS || text.length > MOST_TOLD_CHARACTERS)
@@ -91,6 +95,9 @@ export function isTold(rows: readonly Row[], foods: Foods): boolean {
   )
   return found.length >= LEAST_TOLD_FOODS
 }
+/** A row that counts, and is no recipe in which something is counted as well. */
+const isCount = (text: string): boolean =>
+  text.length <= 2 * MAX_TITLE_CHARACTERS && Boolean(readYields(text)?.whole)
 /** A sentence that runs on without a mark, among others that have theirs. */
 const hasSpeech = (text: string) => sentencesOf(text).some(isSpoken)
 const MARKED = /\p{L}[,.;:]\s/u
@@ -121,7 +128,7 @@ function tellRows(state: OutlineState, rows: readonly Row[]): void {
       behindName(state, row, text)
       continue
     }
-    if (readYields(text)?.whole) state.count(row, text)
+    if (isCount(text)) state.count(row, text)
     // What is told in one breath is done one sentence after the other.
     else for (const sentence of sentencesOf(text)) countedStep(state, row, sentence)
   }

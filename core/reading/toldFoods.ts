@@ -28,6 +28,7 @@ export interface ToldFood {
 
 const PART =
   'dough|pastry|crust|wrappers?|skins?|filling|stuffing|inside|inner|middle|glaze|topping|top|sauce|dip|chutney|egg ?wash'
+const NAMES_PART = new RegExp(`^(?:the )?(?:${PART})$`, 'i')
 const VERBS =
   "takes?|uses?|needs?|wants?|mix(?:es)?|combine|puts?|adds?|knead|rub|stir|whisk|beat|blend|get|gets|start(?: off)?|have|has|throw|tip|pour|crumble|crack|grate|chop|slice|dice|fry|brown|cook|soften|saut[eé]|sweat|boil|steam|roast|melt|heat|season|makes?|brush|glaze|sprinkle|scatter|dust|top|drain|mash|fold|work|weigh|dissolve|warm|toast|simmer|bind|moisten|finish|toss|measure|sift|cream|squeeze|wilt|blanch|thaw|defrost|peel|wash|poach|bake|grill|rinse|soak|crush|trim|core|halve|quarter|purée|puree|blitz|process|pulse|spread|layer|arrange|dollop|marinate|coat|dot|is|are|it'?s|its|its|goes|go|serve"
 /** Words that lead up to a food, each by itself. */
@@ -231,7 +232,13 @@ export function foodsTold(sentence: string, foods: Foods): ToldFood[] {
     const isSeasoning = food?.how === 'exact' && (foodIs(food.food, 'seasons') || isAromatic(food.food))
     if (isSeasoning && !found.some((one) => one.food.id === food.food.id))
       found.push({ text: `${own} to taste`, food: food.food, verb })
-    else if (food?.how === 'exact' && !food.leftOver.length && !led.verb && own === bare)
+    else if (
+      food?.how === 'exact' &&
+      !food.leftOver.length &&
+      !led.verb &&
+      own === bare &&
+      !NAMES_PART.test(own)
+    )
       bareNamed.push({ text: own, food: food.food, verb })
   }
   // "150 g feta, 100 g cooked chicken, spring onion": in a list what has no amount is listed as well.

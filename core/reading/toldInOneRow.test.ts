@@ -146,6 +146,33 @@ describe('what goes where', () => {
   })
 })
 
+describe('nothing is lost', () => {
+  it('of what a row works with, where another row lists', () => {
+    const text =
+      'Beef & bean burritos x 6: brown 500g mince with 1 onion, add 240g kidney beans & 200g passata, simmer 15 mins. 6 large tortillas, 100g cheddar, 150g cooked rice. Wrap, grill pan 2 mins a side.'
+    expect(foodsIn(text, 'filling')).toEqual([
+      'mince',
+      'onion',
+      'kidney-beans-cooked',
+      'tomato-can',
+      'cheddar',
+      'cooked-rice',
+    ])
+    expect(cooked(text)).toBe('6 griddle 4')
+  })
+  it('of a batter in front of its filling, and the butter that browns them is the pan’s', () => {
+    const text =
+      'Cheese "blintzes" (makes 8) – batter 3 eggs, 250ml milk, 120g flour, rest 20m, 8 thin pancakes. Filling 400g cottage cheese, 1 yolk, salt. 2 tbsp each, fold like an envelope, brown in 20g butter 2 min a side.'
+    expect(foodsIn(text, 'shell')).toEqual(['egg', 'milk', 'plain-flour'])
+    expect(inPart(text, 'pan')).toEqual(['butter 20'])
+  })
+  it('of dough that is of maize, beside what it is stuffed with', () => {
+    const text =
+      'Arepas: 2 cups masarepa + 2 1/2 cups warm water + 1 tsp salt, sit 5 min. 8 patties. Pan 5 min per side. Split & stuff with 2 cups shredded cooked beef, 1 cup grated white cheese.'
+    expect(foodsIn(text, 'shell')).toEqual(['masarepa', 'water', 'salt'])
+  })
+})
+
 describe('how much', () => {
   const each = (said: string) =>
     `Pockets\n1 1/2 cups flour + 1/2 cup water. Divide into 4, roll. ${said} Fold. Bake 190 10 minutes.`
@@ -189,6 +216,7 @@ describe('how many', () => {
     [puffs('Cut the 4 sheets into 4 squares each.'), 16],
     [puffs('Cut the pastry sheets into 4 each.'), 16],
     ['Pasties\n300g lamb\n500g shortcrust, rolled & cut into 4 x 20cm circles\n200C 30 mins.', 4],
+    ['Parcels\n240 g chickpeas\n375g puff pastry in 4, fill, wrap up, egg glaze, 200 for 25 mins.', 4],
     ['Melts\n240 g chickpeas. Puff pastry 320g cut in 6. Fold over. 200C 20 mins', 6],
     [
       'Pupusas\nMasa harina 2 cups\nWarm water 1 1/2 cups\nRefried beans 1 cup\nGolf-ball sized pieces (10 of them), flatten, spoon of beans, close. Griddle 4 mins a side.',
@@ -227,6 +255,7 @@ describe('heat', () => {
   it.each<[string, string]>([
     [pieces('Bake 25 minutes, brush with butter and back in the oven for 5 minutes.'), '12 bake 30'],
     [pieces('Bake at 200 20 min then pour over 2 cups broth & back in 10 min.'), '12 bake 200 30'],
+    [pieces('Fry 2 min in 1 tbsp oil then 50 ml water, lid, 4 min.'), '12 brown-and-steam 6'],
     [pieces('180 for 30 then 160 for 60.'), '12 bake 180 30'],
     [pieces('Pinch shut, let rise 20 min, fry in 350F oil 4-5 min.'), '12 deep-fry 175 5'],
     [
@@ -254,6 +283,7 @@ describe('facts', () => {
     ['24 pcs about 20 g\nFill, seal. Bake 16 min.', ['ball-grams 20']],
     ['Knead 8 min, add butter, knead 8 more. Make 12.', ['knead-minutes 8', 'knead-minutes 8']],
     ['Put a heaped teaspoon of filling in each. Makes 12.', ['filling-tbsp-per-piece 0.5']],
+    ['Knead 10 rise 1h. Make 12.', ['knead-minutes 10', 'rise-minutes 60']],
     ['Put a scant tablespoon of filling in each. Makes 12.', ['filling-tbsp-per-piece 0.9']],
     ['Makes 12. Fill, seal. Bake 12 minutes. Keep 3 days in the fridge.', []],
     ['Makes 12. Brown the onion, add rest 3 mins. Fill, seal. Bake 12 minutes.', []],

@@ -67,7 +67,7 @@ const ON_TOP = recalled(
 )
 /** "Egg wash.": what it is of stands before it. */
 const WASHED = recalled(
-  /(?<=,\s)(egg(?: yolk)?|milk|yolk)(?=\s*[.;]|\s*$)|\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|brushing|brush(?=\W*(?:$|[,;.])))\b/i,
+  /(?<=,\s)(egg(?: yolk)?|milk|yolk)(?=\s*[.;]|\s*$)|\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|glaze|brushing|brush(?=\W*(?:$|[,;.])))\b/i,
 )
 /** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
 const STREWN = [
