@@ -22,6 +22,7 @@ export function countBeforeDough(row: string): string[] {
   return isDough ? [`Makes ${many!} ${what!}`, `Dough: ${list}`] : [row]
 }
 
+/** A list, an arrow or an equals sign, and so many of a dish. */
 const COMES_OUT = new RegExp(
   String.raw`^(?<list>.*\d.*[,+].*\S)\s+(?:=>?|→|->)\s*(?:about |~)?(?<made>\d{1,3} (?!pieces|pcs|balls|rounds)(?:[a-zß-öø-ɏ]+ ){0,2}?${PIECES})\s*(?:[.;]\s*(?<rest>\S.*)?)?$`,
   'i',

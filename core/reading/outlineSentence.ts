@@ -256,10 +256,18 @@ function readText(state: OutlineState, row: Row, text: string): void {
   state.item(row, bare)
 }
 
+/** "Fry in oil 15 min, salt pepper dill": words and nothing else behind the time. */
 const SEASONED_BEHIND = /^(.*\d ?min\w*),\s+([a-zß-öø-ɏ]+(?:(?:,\s*|\s+(?:and |& )?)[a-zß-öø-ɏ]+){0,4})\W*$/i
+/** What is done in the pot before anything is filled. */
 const COOKS_FIRST = /^\W*(?:cook|fry|saut[eé]|sweat|soften|brown|simmer|boil|roast|stew)\b/i
+/** So many of something that hold a list. */
 const HELD =
-  /^(?:[^\d:]{0,40}[,:] )?(?<bread>(?:about )?(?:\d{1,2}|an?|one|two|three|four|six|eight|ten|twelve) (?:[a-zß-öø-ɏ-]+ ){0,3}?(?:pittas?|pitas?|tortillas?|wraps?|rolls|buns|flatbreads?|naans?|bagels?|rotis?|chapatis?|lavash(?:es)?|baguettes?))(?: pockets?)?,? (?:are |each )?(?:filled|stuffed) with (?<list>.+)$/i
+  /^(?:[^\d:]{0,40}[,:] )?(?<bread>(?:about )?(?:\d{1,2}|an?|one|two|three|four|six|eight|ten|twelve) [a-zß-öø-ɏ -]{3,40}?)(?: pockets?)?,? (?:are |each )?(?:filled|stuffed) with (?<list>.+)$/i
+/** Bread, or rounds that are bought: what holds a filling as it is. */
+const holdsIt = (text: string, foods: Foods): boolean => {
+  const match = matchFood(readLine(text).name, foods)
+  return match?.how === 'exact' && /^(?:bread|wrapper)$/.test(match.food.group)
+}
 
 /** Takes a row below the work that lists what is eaten with the dish; false where it is no such row. */
 export function isForTable(state: OutlineState, row: Row, text: string): boolean {
@@ -277,7 +285,7 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
   if (list) return state.item(row, list)
   // "8 mini pittas filled with 2 tins of tuna, 100 g sweetcorn": what holds it, and what goes in.
   const held = state.mode === 'method' ? null : HELD.exec(sentence)?.groups
-  if (held && inlineList(held.list!, foods)) {
+  if (held && holdsIt(held.bread!, foods) && inlineList(held.list!, foods)) {
     state.itemOf('shell', row, held.bread!)
     return readSentence(state, row, `Filling: ${held.list!}`)
   }

@@ -1,6 +1,6 @@
-import { SHAPE_ROWS } from '../piece/shapes'
+import { endsInDish, namesDishIn, PIECE_NAME } from './dishNames'
 import { readHeading } from './headings'
-import { lastMatch } from './matches'
+import { LEAST_NAME_WORDS, nameInFront } from './nameInFront'
 import type { Foods } from '../food/food'
 import type { Outline, OutlineState } from './outlineState'
 import { readSentence } from './outlineSentence'
@@ -51,8 +51,6 @@ export function titleSentence({ out, mode, foods }: OutlineState, text: string):
   return TELLS_WHO.test(lead) && !/\d/.test(lead) && spokenName(lead, endsInDish) ? lead : null
 }
 
-/** So many words that name a dish lead no part. Our own choice. */
-const LEAST_NAME_WORDS = 5
 const TELLS_WHO =
   /^\W*(?:(?:so|ok|okay|right|well|and),? )*(?:(?:yesterday|today|tonight|last|this|the other|at the)\b.*\b(?:i|we)\b|(?:i|we)\b|ma[dk]e\b)/i
 /** Names a recipe that no row of its own has named: by its first words, or by what is counted. */
@@ -112,17 +110,21 @@ export function nameByTheRest(out: Outline, rows: readonly Row[], foods: Foods):
     out.title = capital(opens)
 }
 
+/** A part by itself is no name of a dish. */
 const NAMES_PART = /^(?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|crust)$/i
+/** "About 60 tortellini": what is counted by its own name. */
 const MADE = new RegExp(
   String.raw`^\W*(?:makes |gives )?(?:about |around |~ ?)?\d{1,3} ((?!pieces|pcs|balls|rounds|circles|squares|rolls|units|portions)(?:[a-zß-öø-ɏ]+ )?${PIECES})\W*$`,
   'i',
 )
+/** "Stuffed paratha dough =": the dish in front of its part. */
 const OF_DOUGH =
   /^(?:for |the |my )*([a-zß-öø-ɏ][a-zß-öø-ɏ -]{3,40}?) (?:dough|pastry|crust|filling)\s*[=:–-]/i
 
 /** "Chilla rolls? No - stuffed chilla", "pudding... I mean pasties": what is meant stands behind. */
 const CORRECTED =
   /^(.{3,80}?)(?:\?+[\s,]*(?:no|nope|wait|sorry|actually)\b|\s*(?:\.{2,}|…)\s*(?:no|nope|sorry)\s*[:,;!–—-]|\s*(?:\.{2,}|…|,| [-–—])\s*(?:i mean|i meant|or rather|make that)\b)[\s,:;.!–—-]*(?:just )?(?=[a-zß-öø-ɏ"]{3})/i
+/** "No, onion kachori.", behind what was asked. */
 const TAKEN_BACK = /^(?:no|nope|wait|sorry|actually)\b[\s,:;!–—-]*([^.!?\d]{3,60})[.!](?!\.)\s*/i
 /** "… No: with wonton skins" says how, and is no other name. */
 const NO_OTHER_NAME =
@@ -137,20 +139,9 @@ function correctedTitle(told: string): string {
   if (isOpen || NO_OTHER_NAME.test(meant) || (namesDishIn(front) && !namesDishIn(meant))) return told
   return capital(meant)
 }
-/** Dishes that are made in more than one shape. */
-const DISHES = 'b[oöu]u?reks?|boregi|byreks?|banitsas?|strudels?|pides?|tamales|sausage rolls?'
-const SAYS_DISH = new RegExp(
-  String.raw`\b${PIECES}(?![a-zß-öø-ɏ])|\b(?:${DISHES}|pies?|slices|whirls|plaits?|chillas?|cheelas?|dosas?|pancakes?|cr[eê]pes?|wraps?|breads?|naans?|burgers?)\b`,
-  'i',
-)
-const namesDishIn = (said: string): boolean => {
-  const text = said.replace(/\bones\b/gi, '')
-  return SAYS_DISH.test(text) || SHAPE_ROWS.some(({ called }) => lastMatch(called, text) !== null)
-}
 const FOR_EATERS = /(?<=^[^.:]{3,90}),? for (?:one|two|three|four|five|six|eight|\d{1,2})(?= ?:)/i
 /** So many characters of talk say more than a greeting. Our own choice. */
 const TALK_KEPT = 40
-const PIECE_NAME = new RegExp(String.raw`\b${PIECES}$`, 'i')
 const COUNTED_DISH = new RegExp(
   String.raw`\b(?:for|makes?|get) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}?${PIECES} (?:with|of) (?!the\b|dough\b|filling\b|\d)[a-zß-öø-ɏ]+(?: (?:and|&) [a-zß-öø-ɏ]+)?)`,
   'i',
@@ -162,64 +153,6 @@ const COUNTS = new RegExp(
 const LEADING_NUMBER = /^(?:about |around |some )?\d{1,3} /i
 const FOR_SO_MANY =
   /^\W*(?:you need )?(?:for|to make|makes) (?:about |around |some )?\d{1,3} ((?:[a-zß-öø-ɏ]+ ){0,2}(?!pieces|people|servings|ingredient)[a-zß-öø-ɏ]{4,})\W*$/i
-/** A name that ends in one. */
-const DISH_NAME = new RegExp(String.raw`\b(?:${DISHES})$`, 'i')
-/** Whether a name ends in what a filled dough is called. */
-const endsInDish = (name: string) =>
-  PIECE_NAME.test(name) ||
-  DISH_NAME.test(name) ||
-  SHAPE_ROWS.some(({ called }) => {
-    const last = lastMatch(called, name)
-    return last !== null && last.index + last[0].length === name.length
-  })
-
-/** "Curry puffs: fry an onion …", "samosas - boil 400 g potatoes, …": the name, and right behind it the recipe. */
-const NAME_IN_FRONT =
-  /^([^:.,\d]{3,60}?(?: for (?:\d|one|two)| x ?\d{1,2}| ?\((?:makes |serves |for )?(?:about )?\d{1,2}[^():]{0,20}\))?)\s*(?::|\s(?:[-–—]|[-=]>|→)|\.{2,}|…)\s+(?=\S)/
-const NAME_AND_PART =
-  /^([^:.,\d]{3,60}?)\s+(?=(?:(?:for )?the )?(?:dough|pastry|batter|crust|filling|inside)\s*(?:[:=]|[-–—]\s))/i
-const NAME_AND_LIST =
-  /^((?!(?:makes?|for|take|mix|use|you|i|we)\b)[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ&]+){1,5}) (?=(?:\d|[¼½¾])[\d./]* ?(?:g|kg|ml|cups?|oz|lbs?|tbsp|tsp)\b)/i
-/** Fewer words behind a name are a part of it. Our own choice. */
-const LEAST_TOLD_WORDS = 8
-function nameInFront(state: OutlineState, text: string): { name: string; rest: string } | null {
-  if (state.out.title || state.mode !== 'start' || state.out.sections.length) return null
-  // "Steamed veg momos 2 cups maida, water, …": no mark at all.
-  const bare = wordsOf(text) > 2 * LEAST_TOLD_WORDS ? NAME_AND_LIST.exec(text) : null
-  if (bare && endsInDish(bare[1]!) && !PART_WORD.test(bare[1]!)) {
-    const rest = text.slice(bare[0].length)
-    if (matchedIngredient(rest.split(/[,.;]\s|\s\+\s/)[0]!.trim(), state.foods))
-      return { name: bare[1]!, rest }
-  }
-  // "Buckwheat parcels (GF) Batter: 200 g …": the first part on the same row.
-  const part = NAME_AND_PART.exec(text)
-  if (
-    part &&
-    !/\b(?:in|with|of)(?: [a-zß-öø-ɏ]+)?$/i.test(part[1]!) &&
-    [part[1]!.replace(/\s*\([^)]*\)$/, ''), part[1]!.replace(/\)$/, '')].some(endsInDish) &&
-    !PART_WORD.test(part[1]!)
-  )
-    return { name: part[1]!, rest: text.slice(part[0].length) }
-  const found = NAME_IN_FRONT.exec(text)
-  if (!found) return null
-  const [name, rest] = [found[1]!, text.slice(found[0].length)]
-  const own = name
-    .replace(/["“”]/g, '')
-    .replace(/(?:[- ]?ish| in a hurry| my way| again|,? ?\([^()]*\)| for (?:\d|one|two)| x ?\d{1,2})+$/i, '')
-  const isDish =
-    // "Tuna melts in puff pastry: 1 can …": what they are made in is no part.
-    (IN_PASTRY.test(name) && wordsOf(name) >= LEAST_NAME_WORDS) ||
-    // "Bierocks my way... Dough = 2 cups milk": whatever it is called, its first part follows.
-    ((endsInDish(own) || LEADS_A_PART.test(rest) || (startsLikeStep(rest) && namesDishIn(own))) &&
-      !PART_WORD.test(own))
-  const goesOn = startsLikeStep(rest) || LEADS_A_PART.test(rest) || inlineList(rest, state.foods)
-  return isDish && goesOn && wordsOf(rest) >= LEAST_TOLD_WORDS ? { name, rest } : null
-}
-const IN_PASTRY = /\b(?:in|with) (?:[a-zß-öø-ɏ]+ ){0,2}(?:pastry|filo|phyllo|dough|wrappers)$/i
-const LEADS_A_PART = /^(?:(?:for )?the )?(?:dough|pastry|batter|crust|filling|inside)\s*[:=]/i
-const PART_WORD =
-  /\b(?:dough|pastry|crust|filling|stuffing|wrappers?|skins?|sauce|dip|topping|glaze|method|steps?)\b/i
-
 /** What a row says behind the title that it begins with; null where it is the title and nothing else. */
 export function behindTitle(state: OutlineState, row: Row): string | null {
   const { out } = state
@@ -230,7 +163,8 @@ export function behindTitle(state: OutlineState, row: Row): string | null {
     state.is(row, 'title')
     return null
   }
-  const named = nameInFront(state, text)
+  const isFirst = !out.title && state.mode === 'start' && !out.sections.length
+  const named = isFirst ? nameInFront(text, state.foods) : null
   if (named) {
     out.title = countedTitle(out, named.name) ? withoutYields(named.name) : named.name
     state.is(row, 'title')

@@ -82,7 +82,8 @@ const A_SPOON = /^(?:an?|1|one) (?:heaped |small |big |good )?(?:spoon|spoonful|
 /** "Fill each with 1 tbsp sauce, 28 g mozzarella": so much in every one. */
 const EACH_GETS =
   /\beach\b[^.;]*\bin the (?:middle|cent(?:re|er)) (?:goes?|you put|put|place)\b|^\W*(?:then )?(?:fill|top|stuff|spread) (?:each|every)(?: one| round| piece| half)? with\b|^\W*(?:about )?(?:\d|[¼½¾]|an? |half )[^.;]*\b(?:in|on|into|onto) (?:each|every)(?: (?:one|round|piece|half|circle|square|pocket))?\W*$/i
-const FLOUR = /\b(?:flour|maida|atta|masarepa|masa harina|masa)\b/i
+const FLOUR = /\b(?:flour|maida|atta|masarepa|masa)\b/i
+/** However it is said how much. */
 const HAS_AMOUNT = /\d|[¼½¾⅓⅔]|\b(?:an?|half|one|two|three|some|pinch|handful|little|bit|taste|required)\b/i
 /** Flour by the spoon thickens, and makes no dough. */
 const THICKENS =

@@ -382,8 +382,10 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
   return null
 }
 
+/** "… approx rest 20 min", at the end of a row without a mark. */
 const WAITS_BEHIND =
   /(?: approx\.?)?\s+((?:knead|rest|chill)\b[^,;.]*\d{1,3} ?(?:m|min\w*|h|hrs?|hours?)\.?)$/i
+/** What a row without a mark calls itself. */
 const PART_AHEAD = /^(?:for )?(?:the |my )?(?:dough|pastry|filling|stuffing|crust|inside)\s*[:=–-]?\s+/i
 const SPOKEN_PART = recalled(
   /^(?:and |now |then |so )*(?:for (?:the )?|the |my |our )?((?:[a-zß-öø-ɏ]+ )?(?:dough|pastry|filling|stuffing|crust|inside|dip|sauce)),?\s+(?:(?:it[’']?s|that[’']?s|is|are|has|takes?|needs?|(?:i|we|you)(?:'ll| will| would|'d)? (?:need|use|take|make|put|want|have)|use|take)\s+)?(.+)$/i,

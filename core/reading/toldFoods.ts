@@ -28,6 +28,7 @@ export interface ToldFood {
 
 const PART =
   'dough|pastry|crust|wrappers?|skins?|filling|stuffing|inside|inner|middle|glaze|topping|top|sauce|dip|chutney|egg ?wash'
+/** "Stuffing" between two commas is no food. */
 const NAMES_PART = new RegExp(`^(?:the )?(?:${PART})$`, 'i')
 const VERBS =
   "takes?|uses?|needs?|wants?|mix(?:es)?|combine|puts?|adds?|knead|rub|stir|whisk|beat|blend|get|gets|start(?: off)?|have|has|throw|tip|pour|crumble|crack|grate|chop|slice|dice|fry|brown|cook|soften|saut[eé]|sweat|boil|steam|roast|melt|heat|season|makes?|brush|glaze|sprinkle|scatter|dust|top|drain|mash|fold|work|weigh|dissolve|warm|toast|simmer|bind|moisten|finish|toss|measure|sift|cream|squeeze|wilt|blanch|thaw|defrost|peel|wash|poach|bake|grill|rinse|soak|crush|trim|core|halve|quarter|purée|puree|blitz|process|pulse|spread|layer|arrange|dollop|marinate|coat|dot|is|are|it'?s|its|its|goes|go|serve"
@@ -99,6 +100,7 @@ const AND_A_PART = /\b\d{1,2} and (?:a|an|\d) (?:half|third|quarters?)\b/gi
 /** "Boil in salted water with a bay leaf": what flavours the pot is poured away with it. */
 const IN_THE_POT =
   /\b(?:boil|cook|simmer|poach|drop)\b(?:(?!\b(?:dough|flour)\b)[^.,;])*?\b(?:in|into) (?:[a-zß-öø-ɏ]+ ){0,3}water with [^.,;]+/gi
+/** A sentence without what goes into the water that is poured away. */
 export const withoutPot = (sentence: string): string =>
   sentence.replace(IN_THE_POT, (pot) => pot.replace(/ with .*/i, ''))
 /** "Some cooked chicken maybe 250 g": how much stands behind. */
