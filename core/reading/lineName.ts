@@ -6,7 +6,7 @@ export const PREP_WORDS =
 export const LEADING_PREP = new RegExp(`^(${PREP_WORDS})\\s+`, 'i')
 /** Behind a name these are work as well; in front of one they make another food of it. */
 const DONE_BEHIND =
-  'seasoned|burst|blistered|charred|scalded|sauteed|grilled|blitzed|blended|pulsed|mixed|combined|together|boiled|cooked|browned|steamed|scrambled|stirred|patted|dried off|scrubbed|washed|cleaned|zested|juiced|marinated|flaked|smashed|bashed|pounded|(?<!(?:butter|nuts|peanuts|almonds|cashews|pistachios) )salted'
+  'seasoned|burst|blistered|charred|scalded|sauteed|grilled|blitzed|blended|pulsed|mixed|combined|together|boiled|cooked|browned|steamed|scrambled(?: soft(?:ly)?)?|stirred|patted|dried off|scrubbed|washed|cleaned|zested|juiced|marinated|flaked|smashed|bashed|pounded|(?<!(?:butter|nuts|peanuts|almonds|cashews|pistachios) )salted'
 const DONE = `(?:(?:fried|cooked) (?:until |till )?(?:crispy?|golden|soft|brown|tender)|fried(?=\\s*(?:and|&|then|\\+)\\s)|${PREP_WORDS.replace('|ground', '').replace('|fried', `|${DONE_BEHIND}`)}|cut(?= (?:in|up|small|fine|thin|length|cross|across)))`
 /** "Squeezed out", "sliced thin", "patted dry". */
 const HOW =

@@ -63,6 +63,7 @@ describe('amounts as cooks write them', () => {
 
   it.each([
     ['1/2 tsp each salt and pepper', 'salt 3 | black-pepper 1.2'],
+    ['1 tsp each cumin and coriander, 3 g salt', 'cumin 2.1 | coriander-seed 1.8 | salt 3'],
     ['a pinch each of salt and sugar', 'salt 0.4 | sugar 0.3'],
     ['cumin, coriander powder and turmeric, 1 tsp each', 'cumin 2.1 | coriander-seed 1.8 | turmeric 3'],
     ['salt, pepper and chilli powder', 'salt 4 | black-pepper 1 | chilli-powder 1'],

@@ -13,14 +13,15 @@ const LEAST_TOLD_WORDS = 8
 
 /** "Curry puffs: fry an onion …", "samosas (makes 20) - boil 400 g potatoes", "burritos x 6: …", "pie... 1 kg spinach". */
 const MARKED =
-  /^([^:.,\d]{3,60}?(?: for (?:\d|one|two)| x ?\d{1,2}| ?\((?:makes |serves |for )?(?:about )?\d{1,2}[^():]{0,20}\))?)\s*(?::|\s(?:[-–—]|[-=]>|→)|\.{2,}|…)\s+(?=\S)/
+  /^([^:.,\d]{3,60}?(?: for (?:\d{1,2}|one|two)(?: people)?| x ?\d{1,2}| ?\((?:makes |serves |for )?(?:about )?\d{1,2}[^():]{0,20}\))?)\s*(?::|\s(?:[-–—]|[-=]>|→)|\.{2,}|…)\s+(?=\S)/
 /** "Buckwheat parcels (GF) Batter: 200 g …". */
 const BEFORE_PART = /^([^:.,\d]{3,60}?)\s+(?=(?:(?:for )?the )?([a-zß-öø-ɏ]+)\s*(?:[:=]|[-–—]\s))/i
 /** "Steamed veg momos 2 cups maida, water, …". */
 const BEFORE_AMOUNT =
   /^((?!(?:makes?|for|take|mix|use|you|i|we)\b)[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ&]+){1,5}) (?=(?:\d|[¼½¾])[\d./]* ?(?:g|kg|ml|cups?|oz|lbs?|tbsp|tsp)\b)/i
 /** What is said of a dish behind its name. */
-const SAID_OF_IT = /(?:[- ]?ish| in a hurry| my way| again|,? ?\([^()]*\)| for (?:\d|one|two)| x ?\d{1,2})+$/i
+const SAID_OF_IT =
+  /(?:[- ]?ish| in a hurry| my way| the (?:lazy|easy|quick|simple) way| (?:with|using) [a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?| again|,? ?\([^()]*\)| for (?:\d{1,2}|one|two)(?: people)?| x ?\d{1,2})+$/i
 /** "Melts in puff pastry": what they are made in is no part. */
 const IN_PASTRY = /\b(?:in|with) (?:[a-zß-öø-ɏ]+ ){0,2}(?:pastry|filo|phyllo|dough|wrappers)$/i
 const ENDS_OPEN = /\b(?:in|with|of)(?: [a-zß-öø-ɏ]+)?$/i
@@ -75,7 +76,8 @@ export function nameInFront(text: string, foods: Foods): NameInFront | null {
   const leads = leadsPart(rest)
   const isName =
     (IN_PASTRY.test(name) && wordsOf(name) >= LEAST_NAME_WORDS) ||
-    ((endsInDish(own) || leads || (works && namesDishIn(own))) && !PART_WORD.test(own))
+    // A name that is counted, or that work follows, may go on behind its dish.
+    ((endsInDish(own) || leads || ((works || own !== name) && namesDishIn(own))) && !PART_WORD.test(own))
   const goesOn = works || leads || inlineList(rest, foods)
   return isName && goesOn && wordsOf(rest) >= LEAST_TOLD_WORDS ? { name, rest } : null
 }

@@ -127,6 +127,7 @@ const DONE_BEHIND = new RegExp(
   'i',
 )
 
+const GOES_ON = /\s(?:and|&|\+)\s[^,]+,\s/i
 /** Whether a cook weighs them as one: three herbs, two nuts, vegetables. Not salt or spices. Common practice, no source. */
 const isWeighedTogether = (found: readonly FoodMatch[]): boolean =>
   (['vegetable', 'cheese', 'flesh'] as const).some((trait) =>
@@ -158,6 +159,8 @@ export function oneAmountForSeveral(raw: string, foods: Foods): LinePart[] | nul
   for (const { each, pattern } of ONE_AMOUNT) {
     if (!each && isChoice) continue
     const { amount, list } = pattern.exec(text)?.groups ?? {}
+    // "1 tsp each cumin and coriander, salt": the list of each ends behind its "and".
+    if (each && list && GOES_ON.test(list) && !DONE_BEHIND.test(list)) continue
     const listed = amount && list ? foodsOf(list, foods, each) : null
     if (!listed) continue
     return each

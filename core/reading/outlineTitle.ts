@@ -125,7 +125,7 @@ const OF_DOUGH =
 const CORRECTED =
   /^(.{3,80}?)(?:\?+[\s,]*(?:no|nope|wait|sorry|actually)\b|\s*(?:\.{2,}|…)\s*(?:no|nope|sorry)\s*[:,;!–—-]|\s*(?:\.{2,}|…|,| [-–—])\s*(?:i mean|i meant|or rather|make that)\b)[\s,:;.!–—-]*(?:just )?(?=[a-zß-öø-ɏ"]{3})/i
 /** "No, onion kachori.", behind what was asked. */
-const TAKEN_BACK = /^(?:no|nope|wait|sorry|actually)\b[\s,:;!–—-]*([^.!?\d]{3,60})[.!](?!\.)\s*/i
+const TAKEN_BACK = /^(?:no|nope|wait|sorry|actually)\b[\s.,:;!–—-]*([^.:!?\d]{3,60})[.:!](?!\.)\s*/i
 /** "… No: with wonton skins" says how, and is no other name. */
 const NO_OTHER_NAME =
   /^(?:(?:[a-zß-öø-ɏ]+ )?lid\b|with|without|these|this|those|it|in|from|and|on|for|only)\b/i

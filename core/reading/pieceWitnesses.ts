@@ -332,7 +332,7 @@ const byOneSheet = (counting: Counting): Found[] =>
 function byCutDough({ shell }: Counting): Found[] {
   return shell.flatMap(({ food, line }) => {
     const cut =
-      /[-–(,]\s*(\d{1,2}) (?:triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b|(?:[-–(,]\s*|\s)(?:rolled(?: out)?,? (?:and|&|then) )?cut (?:up )?in(?:to)? (\d{1,2})(?! ?(?:cm|mm|inch))\b|\b(?:pastry|dough|puff|shortcrust|filo) in(?:to)? (\d{1,2})(?=\W*$|,)/i.exec(
+      /[-–(,]\s*(\d{1,2}) (?:[x×] ?\d{1,2}(?:\.\d)? ?(?:cm|inch|in|") )?(?:circles|triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b|(?:[-–(,]\s*|\s)(?:rolled(?: out)?,? (?:and|&|then) )?cut (?:up )?in(?:to)? (\d{1,2})(?! ?(?:cm|mm|inch))\b|\b(?:pastry|dough|puff|shortcrust|filo) in(?:to)? (\d{1,2})(?=\W*$|,)/i.exec(
         line.raw,
       )
     return cut && foodIs(food, 'bought-dough')

@@ -146,6 +146,7 @@ const BRUSHED_BEHIND = new RegExp(
   'i',
 )
 /** "Mix 1 egg with 1 tbsp milk, brush": that is what is brushed on. */
+const THIN_SHEETS = /\b(?:filo|phyllo|fillo|yufka)\b/i
 const MIXES_WASH = /^\W*(?:beat|whisk|mix|combine)\b[^.;,]{0,40}\b(?:egg|yolk|milk)\b/i
 
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
@@ -371,10 +372,12 @@ export function linesFromProse(
         // "You want a pound of shortcrust, six rashers …": what is bought is the dough, whatever goes in is named beside it.
         const isTheDough = here === 'filling' && foodIs(food, 'bought-dough') && !sections.has('shell')
         const isEach = EACH_GETS.test(stretch) && here !== 'shell' && !isOfPan && !isInAll(stretch, text)
+        // "400 g filo, 100 g butter": what goes between the sheets.
+        const isBetween = food.softeningFat !== null && isBought && THIN_SHEETS.test(stretch)
         put(
           (inPan && food.softeningFat !== null) || isOfPan
             ? 'pan'
-            : over
+            : over || isBetween
               ? 'finish'
               : inside
                 ? 'filling'

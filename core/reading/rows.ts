@@ -28,7 +28,7 @@ import { UNIT_PATTERN } from './units'
 import { ONE_LARGE } from './oneDish'
 import { readYields, titleYields } from './servings'
 import { unmarkedRow } from './unmarkedRow'
-import { GOES_ON } from './verbs'
+import { GOES_ON, verbOfDone } from './verbs'
 import { turnedRound } from './turnedRound'
 
 // What a row of a text looks like, by its words and by whether the larder knows its food.
@@ -75,6 +75,11 @@ const VESSEL =
 /** "2 tbsp oil in a skillet, flat side down 2 min": begins with an amount, and tells what is done with it. */
 const worksWithAmount = (text: string, foods: Foods): boolean => {
   const bare = text.replace(/\([^)]*\)/g, ' ')
+  // "2 leeks sweated in 30 g butter 15 min, 100 g gruyere, 2 tbsp cream": a list, and how one of it was cooked.
+  const [first, ...rest] = bare.split(',')
+  const isListed =
+    WAS_DONE.test(first!) && rest.filter((one) => matchedIngredient(one.trim(), foods)).length >= LEAST_BESIDE
+  if (isListed) return false
   return (
     HANDLES.test(bare) ||
     (TAKES_MINUTES.test(bare) &&
@@ -83,6 +88,11 @@ const worksWithAmount = (text: string, foods: Foods): boolean => {
       !matchedIngredient(bare.split(',')[0]!.trim(), foods))
   )
 }
+
+const WAS_DONE =
+  /\b(?:sweated|fried|cooked|softened|saut[eé]ed|roasted|boiled|simmered|browned|carameli[sz]ed|wilted)\b/i
+/** So many amounts beside it make a row a list. Our own choice. */
+const LEAST_BESIDE = 2
 
 const SEASONED_WITH_REMARK =
   /^((?:[a-zß-öø-ɏ]+ )?(?:salt|pepper|sugar|chilli|garlic|coriander))\s+[-–—]\s+(?:add|use|put|mix|stir|go easy|only)\b/i
@@ -348,7 +358,7 @@ export function titleEnd(text: string): number | null {
 }
 
 const DONE_WITH_IT = recalled(
-  /,?\s(?=(?:(?:knead|mix),?\s(?:rest|rise|prove|chill)?|(?:approx\.? )?(?:rest|chill))\s?(?:for )?\d{1,3}\s?(?:m|min\w*|h(?:ou)?rs?|h)\W*$)|,?\s(?=(?:knead|mix|rub)(?:,? (?:and |then )?(?:well|together|smooth|soft))?,? (?:and |then )?(?:rest|chill|prove|rise|knead)\b[^,]*\b\d{1,3}\s*(?:min|h(?:ou)?rs?\b|h\b))|,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
+  /\s?:\s(?=(?:fry|cook|simmer|boil|saut[eé]|soften|roast)\b[^,]*\d{1,3}\s?min)|,?\s(?=(?:(?:knead|mix),?\s(?:rest|rise|prove|chill)?|(?:approx\.? )?(?:rest|chill))\s?(?:for )?(?:\d{1,3}\s?(?:m|min\w*|h(?:ou)?rs?|h)|\d0)\W*$)|,\s(?=(?:all )?(?:fried|cooked|saut[eé]ed|softened|simmered|boiled|roasted|browned)(?: (?:together|off|gently|slowly))? (?:for )?(?:about )?\d{1,2}(?:-\d{1,2})? ?min)|,?\s(?=(?:knead|mix|rub)(?:,? (?:and |then )?(?:well|together|smooth|soft))?,? (?:and |then )?(?:rest|chill|prove|rise|knead)\b[^,]*\b\d{1,3}\s*(?:min|h(?:ou)?rs?\b|h\b))|,\s(?=(?:knead|mix|rest|rub|stir|fry|blend|chill|blitz)\b[^,]*\b(?:\d{1,3}\s*min\w*|till|until|well|together|under|over)\b)|\s(?:[-–—]{1,2}|[-=]>|→)\s(?=(?:make|knead|mix|rest|rub|stir|cook|fry|blend|combine|chill|blitz|bring|roll|simmer|boil|heat|melt|whisk|warm|reduce|toast|soak)\b)|\s(?:and |then )?(?:rub|mix|knead|blend|whisk|mash|stir|fry)(?:bed|ed)? (?:together|it|them|well|all|everything|like|till|until)\b/i,
 )
 /** "300 g flour and 150 ml hot water". */
 const listsTwo = (list: string, foods: Foods): boolean => {
@@ -368,8 +378,10 @@ const WORKS_ON_IT = new RegExp(
 export function doneBehind(sentence: string, foods: Foods): { list: string; done: string } | null {
   const at = DONE_WITH_IT.exec(sentence)?.index ?? -1
   const list = sentence.slice(0, at)
+  // "Pumpkin (cubed, roasted 25 min)": what a bracket says of a food is no work.
+  if (list.lastIndexOf('(') > list.lastIndexOf(')')) return null
   if (at > 0 && (inlineList(list, foods) || listsTwo(list, foods)))
-    return { list, done: sentence.slice(at).replace(/^[\s,–—>→=-]+/, '') }
+    return { list, done: asWork(sentence.slice(at).replace(/^[\s,:–—>→=-]+/, '')) }
   if (sentence.includes(',')) return null
   // "Dough 1 cup maida 3 tbsp oil 1/2 cup water approx rest 20 min": rows without a mark wait as well.
   const waits = WAITS_BEHIND.exec(sentence)
@@ -382,6 +394,9 @@ export function doneBehind(sentence: string, foods: Foods): { list: string; done
   return null
 }
 
+/** "Fried together 6 min" behind a list is "fry together 6 min". */
+const asWork = (done: string): string =>
+  done.replace(/^(?:all )?([a-zß-öø-ɏ]+ed)\b/i, (_, word: string) => verbOfDone(word))
 /** "… approx rest 20 min", at the end of a row without a mark. */
 const WAITS_BEHIND =
   /(?: approx\.?)?\s+((?:knead|rest|chill)\b[^,;.]*\d{1,3} ?(?:m|min\w*|h|hrs?|hours?)\.?)$/i

@@ -7,7 +7,7 @@ import { withPlainSizes } from './sizesSpelt'
 import { goesOnBehind, sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { withPlainTimes } from './timesSpelt'
-import { GOES_ON, WORKS_ON } from './verbs'
+import { GOES_ON, verbOfDone, WORKS_ON } from './verbs'
 import { withPlainWork } from './workSpelt'
 
 // A step cut into sentences, and a sentence into the things that are done one after another.
@@ -138,12 +138,11 @@ const GOES_ON_TO = new RegExp(
 /** "Mix 250 g mince that you've fried with an onion for 10 minutes, and coriander": what was done before it is mixed. */
 const DONE_BEFORE =
   /\b(?:mix|combine|use|take|add|put in|have|(with|and))\s+(?:together )?((?:(?!\band\b)[^.;:,]){3,60}?),? (?:that|which) (?:(?:you|i|we)(?:['’]ve| have)|has been|have been|was|were) (?:already |just |been )?(fried|browned|cooked|roasted|boiled|saut[eé]ed|steamed|softened)(?: off| up)?(?= (?:with|in|for|until|till)\b)([^.;]*?\bmin\w*| in [^.;,]{3,40}(?=,))?(?:,? and (?=[a-zß-öø-ɏ]))?/gi
-const VERB_OF: Readonly<Record<string, string>> = { fried: 'fry', sautéed: 'fry', sauteed: 'fry' }
 const withDoneBefore = (step: string): string =>
   step.replace(
     DONE_BEFORE,
     (all, lead: string | undefined, food: string, done: string, how: string | undefined) => {
-      const verb = VERB_OF[done.toLowerCase()] ?? done.replace(/ed$/, '')
+      const verb = verbOfDone(done)
       return `${lead ? '; ' : ''}${verb} ${food}${how ?? ''}${/ and $/.test(all) && how ? ', mix with ' : ''}`
     },
   )

@@ -53,6 +53,8 @@ const DONE_IN_BRACKETS: readonly RegExp[] = [
     'i',
   ),
 ]
+const CUT_SO_MANY =
+  /,\s*(\d{1,2}) ?[x×] ?(\d{1,2}(?:\.\d)?[ -]?(?:cm|inch|in|")\.? (?:circles|rounds|squares|dis[ck]s))(?=\W*$)/i
 const IN_EACH =
   /^((?:about )?(?:\d|[¼½¾⅓⅔]|an? |half |one |two )[^.;()]*?)(?: goes?)? (?:in|on|into|onto) (?:each|every)(?: (?:one|round|piece|half|circle|square|pocket|wrapper))?\W*$/i
 /** "1 tsp each of cumin and coriander": the amount holds for all. */
@@ -92,7 +94,12 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
   const each = IN_EACH.exec(line)?.[1]
   if (each) return splitLine(each, foods).map((part) => ({ ...part, text: `${part.text} per piece` }))
   // "1 egg + 1 tbsp water (egg wash)": the bracket says what both are for.
-  const plain = withPlainAmounts(line.replace(/\s*[,;]\s*$/, ''))
+  const plain = withPlainAmounts(
+    line
+      .replace(/\s*[,;]\s*$/, '')
+      // "2 sheets shortcrust, 8 x 14 cm circles": what they are cut into.
+      .replace(CUT_SO_MANY, ', cut into $1 x $2'),
+  )
   const raw = withPlainPastes(
     withEachInBrackets(plain).replace(
       /\s*\((?:(?:for|to) (?:the )?)?((?:egg )?wash|eggwash|glaze|brushing|seal(?:ing)?)\)\s*$/i,
@@ -135,7 +142,7 @@ const doneBy = (verb: string, long = ''): string => {
 
 /** How long something is fried, behind what it is fried in. */
 const UNTIL_DONE =
-  /\s+(?:(?:until|till)\s[^,;()\d]*|for (?:about )?\d[\d-]* ?min\w*)(?:,?\s*(?:and |then )*(?:cooled|chilled|drained|chopped|mashed|squeezed))*$/i
+  /\s+(?:(?:until|till)\s[^,;()\d]*|(?:for )?(?:about )?\d[\d-]* ?min\w*)(?:,?\s*(?:and |then )*(?:cooled|chilled|drained|chopped|mashed|squeezed))*$/i
 const AND_BETWEEN = /[a-zß-öø-ɏ]\s+(?:and|&|\+|plus)\s+[\d¼½¾⅓⅔a]/i
 /** What joins ingredients, or says what is done with one. */
 const MARKED = /[,;+&]|(?<!\d)\/|\/(?!\d)|\b(?:and|plus|or|with|in)\b/i

@@ -57,6 +57,14 @@ describe('the name in front', () => {
       'Pasta dough 300 g 00 + 3 eggs, rest 30 min. Filling 250 g ricotta, 50 g parmesan. 5 cm squares, half tsp filling, fold. ~60 tortellini. Boil 3 min.',
       'Tortellini',
     ],
+    [
+      'Onigiri-ish? no. Bao with jackfruit: 300 g flour, 170 ml milk. Filling 300 g jackfruit. 10 balls, fill, steam 12.',
+      'Bao with jackfruit',
+    ],
+    [
+      'Potato samosas the easy way with tortillas: 6 wraps cut in half. 500 g potatoes boiled, 100 g peas. Brush oil, bake 200 15 mins',
+      'Potato samosas the easy way with tortillas',
+    ],
     ['I made dumplings with 300 g ground pork, 2 scallions. 40 wrappers. Fill, steam 8 min.', 'Dumplings'],
     [
       "so um today it's chicken samosas um for the dough take two cups of flour and half a cup of water divide into ten balls fry for eight minutes",
@@ -138,6 +146,20 @@ describe('what goes where', () => {
     expect(foodsIn(text, 'filling')).toEqual(foods)
   })
   it.each([
+    '2 leeks sweated in 30g butter for 15 min, 100g gruyere, 2 tbsp creme fraiche, nutmeg',
+    '2 leeks, 30g butter, 100g gruyere, 2 tbsp creme fraiche, nutmeg, fried together 6 min and cooled',
+    '2 leeks 30g butter 100g gruyere 2 tbsp creme fraiche 1/4 tsp nutmeg: fry 12 mins, cool',
+  ])('lists it though the row says how it was cooked: %s', (list) => {
+    const text = `Leek pockets. Dough: 250 g flour, 150 ml water, chill 30. Filling: ${list}. 8 rounds of 12cm, fill, crimp. 200 25 min.`
+    expect(foodsIn(text, 'shell')).toEqual(['plain-flour', 'water'])
+    expect(foodsIn(text, 'filling')).toEqual(['leek', 'butter', 'gruyere', 'creme-fraiche', 'nutmeg'])
+  })
+  it('puts butter that is bought with thin sheets between them', () => {
+    const text =
+      'For 16 mini spinach pies I use 400g filo, 100g butter. Filling - 600g frozen spinach, 250g feta, 2 eggs. Strips of filo folded into triangles. Bake 180 for 25 min.'
+    expect(inPart(text, 'finish')).toEqual(['butter 100'])
+  })
+  it.each([
     'Hand pies\n\nleftover cottage pie mix about 500g\n320g shortcrust\n\nCut 6 circles. Fill, fold. 200 for 25 min.',
     'Hand pies\n\n320g shortcrust\nleftover stew base, 500g (peas, carrots)\n\nCut 6 circles. Fill, fold. 200 for 25 min.',
   ])('asks about a list row that ends in its weight, and takes it for no work: %s', (text) => {
@@ -165,6 +187,11 @@ describe('nothing is lost', () => {
       'Cheese "blintzes" (makes 8) – batter 3 eggs, 250ml milk, 120g flour, rest 20m, 8 thin pancakes. Filling 400g cottage cheese, 1 yolk, salt. 2 tbsp each, fold like an envelope, brown in 20g butter 2 min a side.'
     expect(foodsIn(text, 'shell')).toEqual(['egg', 'milk', 'plain-flour'])
     expect(inPart(text, 'pan')).toEqual(['butter 20'])
+  })
+  it('of an egg between the last fold and the seeds', () => {
+    const text =
+      'Sausage plait: 375 g puff pastry, 450 g sausagemeat, 1 apple grated, 50 g breadcrumbs. Down the centre, cut strips each side, plait over, egg, sesame seeds. 200 C 40 min.'
+    expect(foodsIn(text, 'finish')).toContain('egg')
   })
   it('of dough that is of maize, beside what it is stuffed with', () => {
     const text =

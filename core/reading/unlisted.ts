@@ -51,6 +51,13 @@ const TOSSED = recalled(
     'i',
   ),
 )
+/** "60 g butter melted with sage over the top": poured over what is cooked. */
+const POURED = recalled(
+  new RegExp(
+    String.raw`(?:^\W*|[,;]\s+)(?:then )?(?<amount>${AMOUNT})\s+(?:of )?${SOME}[^.;,\d]{0,28}\b(?:over|on top|poured over|to finish)\b`,
+    'i',
+  ),
+)
 /** "Brush with the beaten egg, another one": none of those that are listed. */
 const THE_OTHER_EGG =
   /\bthe (?=(?:beaten )?egg\b[^.;\d]{0,6}\b(?:another|a second|an extra|a separate)(?: (?:one|egg|1))?\b)/i
@@ -65,9 +72,13 @@ const ON_TOP = recalled(
     'i',
   ),
 )
-/** "Egg wash.": what it is of stands before it. */
+const WASH_OF = 'egg(?: yolk)?|milk|yolk'
+/** "Egg wash.", "fill, lid, milk.", "plait over, egg, sesame seeds": what it is of stands before it, or alone. */
 const WASHED = recalled(
-  /(?<=,\s)(egg(?: yolk)?|milk|yolk)(?=\s*[.;]|\s*$)|\b(egg(?: yolk)?|milk|yolk)[ -]?(?:wash|glaze|brushing|brush(?=\W*(?:$|[,;.])))\b/i,
+  new RegExp(
+    String.raw`(?:\b(?=(?:${WASH_OF})[ -]?(?:wash|glaze|brushing|brush(?=\W*(?:$|[,;.])))\b)|(?<=,\s)(?=(?:${WASH_OF})(?:\s*[.;]|\s*$))|(?<=\b(?:plait|crimp|seal|fold|fork|pinch|press|twist)\b[^.;]*,\s)(?=(?:${WASH_OF}),\s+(?:sesame|poppy|nigella|caraway|seeds|salt)\b))(${WASH_OF})`,
+    'i',
+  ),
 )
 /** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
 const STREWN = [
@@ -216,7 +227,7 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
   for (const { text: clause, closed: isClosed, about } of clauses) {
     const text = clause.replace(THE_OTHER_EGG, 'an ')
     const closed = isClosed || (!anyClosed && WASHED.test(text))
-    const wash = closed ? (BRUSHED.exec(text) ?? TOSSED.exec(text)) : null
+    const wash = closed ? (BRUSHED.exec(text) ?? TOSSED.exec(text) ?? POURED.exec(text)) : null
     const onTop =
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
     const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop

@@ -4,3 +4,7 @@ export const WORKS_ON =
 
 /** What a cook goes on to do: to let it be as well. */
 export const GOES_ON = `${WORKS_ON}|let|leave|form`
+
+const DONE_WORDS: Readonly<Record<string, string>> = { fried: 'fry', sautéed: 'fry', sauteed: 'fry' }
+/** The verb of what has been done: "fried" is "fry", "roasted" is "roast". */
+export const verbOfDone = (done: string): string => DONE_WORDS[done.toLowerCase()] ?? done.replace(/ed$/i, '')
