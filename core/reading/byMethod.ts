@@ -368,7 +368,7 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
 const MIXES_ALL =
   /\b(?:mix|combine|stir|beat|whisk|blend|mash)\b[^.;]{0,20}\b(?:all|everything)\b|\ball (?:the )?filling\b[^.;]*\btogether\b/i
 const ANY_WASH = /\begg[- ]?wash\b|\bbrush(?:ed)? with (?:an?|some|more|extra|another) /i
-function isAmongOthers(item: Placed, draft: Draft, clauses: readonly Clause[]): boolean {
+function isAmongOthers(item: ReadIngredient, draft: Draft, clauses: readonly Clause[]): boolean {
   if (item.food?.group !== 'egg' || draft.kind !== 'filling') return false
   const behind = draft.lines.slice(draft.lines.indexOf(item) + 1)
   return (
