@@ -3,6 +3,7 @@ import { foodIs } from '../food/groups'
 import type { Stage } from '../recipe/document'
 import type { CookingWay } from '../recipe/vocabulary'
 import { withoutExcepted } from './asides'
+import { brushMixture, brushParts } from './brushedParts'
 import { BRUSHES, BRUSHES_WITH, brushingsOf, MIXES } from './brushing'
 import { finishOf, isFat, MOST_SEEDS_ON_TOP_GRAMS, THINS_GRAMS, type Draft, type Placed } from './drafts'
 import { normaliseName, plainWords } from './match'
@@ -122,56 +123,6 @@ export function brushByMethod(drafts: Draft[], clauses: readonly Clause[]): void
 }
 
 const SPRAYS = /\bspray/i
-const BRUSHES_PART =
-  /\b(?:brush|glaze|paint)\w*\b[^.;]*?\bwith (?:(the|this|your|hot|warm) )?((?:[a-zß-öø-ɏ]+ ){0,2}(?:syrup|butter|oil|sauce|glaze|mix|mixture))\b/i
-/** "Sugar syrup", and the method brushes with the syrup: what looks like a sauce goes on the pieces. */
-function brushParts(drafts: readonly Draft[], clauses: readonly Clause[]): void {
-  const said = clauses.map(({ text }) => BRUSHES_PART.exec(text)).filter((match) => match !== null)
-  for (const draft of drafts) {
-    const name = normaliseName(draft.name)
-    if (draft.kind !== 'dip' || draft.into) continue
-    const last = name.split(' ').at(-1)
-    // "Brush with butter" is any butter; "with the butter", "with egg butter" is the one that is listed so.
-    const isMeant = said.some(([, the, called]) => {
-      const own = normaliseName(called!)
-      return own === name || (the !== undefined && own.split(' ').at(-1) === last)
-    })
-    if (isMeant) draft.kind = 'finish'
-  }
-}
-
-/** "Brush with the yogurt mix", "pour over what is left of the egg mixture". */
-const MIXTURE_OVER =
-  /\b(?:brush|pour|drizzle|moisten|wet)\w*\b[^.;]{0,40}?\b(?<called>(?!(?:the|this|that|your|of|whole|rest|same)\b)[a-zß-öø-ɏ]+) (?:mix|mixture)\b/i
-const MIXES_FIRST = recalled(/^\W*(?:then )?(?:mix|beat|stir|combine|whisk|blend)\b/i)
-/** What the method whisks together in a sentence of its own and then brushes on, by one of its names, is no filling. */
-function brushMixture(drafts: Draft[], clauses: readonly Clause[]): void {
-  const [first] = clauses.flatMap(({ text }, at) => {
-    const called = MIXTURE_OVER.exec(text)?.groups?.called
-    const from = called
-      ? clauses
-          .slice(0, at)
-          .findIndex((one) => MIXES_FIRST.test(one.text) && plainWords(one.text).has(normaliseName(called)))
-      : -1
-    return from >= 0 ? [from] : []
-  })
-  if (first === undefined) return
-  const own = plainWords(clauses[first]!.text)
-  const others = clauses
-    .filter(({ text }, at) => at !== first && MIXES_FIRST.test(text))
-    .map(({ text }) => plainWords(text))
-  for (const draft of [...drafts]) {
-    if (draft.kind !== 'filling' || draft.into) continue
-    const mixed = draft.lines.filter(({ read }) => {
-      const word = normaliseName(read.name).split(' ').at(-1)!
-      return own.has(word) && !others.some((words) => words.has(word))
-    })
-    if (mixed.length < 2 || mixed.length === draft.lines.length) continue
-    draft.lines = draft.lines.filter((item) => !mixed.includes(item))
-    finishOf(drafts).lines.push(...mixed)
-  }
-}
-
 function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
   const sheets = drafts.some(
     (draft) => draft.kind === 'shell' && draft.lines.some(({ food }) => food?.group === 'pastry'),

@@ -9,10 +9,9 @@ import type { Outline, OutlineStep, Section } from './outlineState'
 import { NUMBER_PATTERN } from './readNumber'
 import { isPassed } from './drafts'
 import { TURNS_EACH } from './pan'
-import { withStops } from './sentences'
-import { sentencesOf } from './sentenceEnds'
 import { MAX_ROW_CHARACTERS } from './tidy'
 import { foodsTold, withoutPot, MADE, OF_THE_PIECES, type ToldFood } from './toldFoods'
+import { stretchesOf } from './stretches'
 import { UNIT_PATTERN } from './units'
 import { COUNTED_AND_SALT } from './unmarkedRow'
 
@@ -119,36 +118,8 @@ function isInAll(stretch: string, line: string): boolean {
   )
 }
 
-/** Sentences, or for speech without marks the stretches between words that join them. */
-function stretchesOf(text: string): string[] {
-  const sentences = sentencesOf(withStops(text))
-  return sentences
-    .flatMap((sentence) =>
-      sentence.length < 160 && sentences.length > 1
-        ? [sentence]
-        : sentence.split(
-            /\s+(?=(?:for the|now (?:for )?the|to make the|make the|and then|then|so (?:now|then)|next|after that|okay|right|(?:divide|split|portion|roll(?: out)?|take|knead) (?:out )?(?:the |your )dough)\b)/i,
-          ),
-    )
-    .flatMap((piece) => (MIXES_WASH.test(piece) ? [piece] : piece.split(BRUSHED_BEHIND)))
-    .filter((piece) => piece.trim() && piece.length <= MAX_ROW_CHARACTERS)
-}
-/** "Fry 200 g cabbage, roll in 12 wrappers and brush with oil": only what stands behind is brushed on. */
-const BRUSHED_BEHIND = new RegExp(
-  [
-    String.raw`(?<=\b(?:roll|wrap|fold|seal|crimp|close|pinch)\b[^.;]*),?\s+(?:and )?(?:then )?(?=(?:brush|glaze)\b)`,
-    // "250 g skyr, 250 g flour, mix, … egg wash": so does what is told in one row.
-    String.raw`(?<=\d[^.;]*[a-z][^.;]*\d[^.;]*),\s+(?=(?:egg ?wash|brush|glaze)\b)`,
-    // "… flatten, 1 slice of cheese in each, close": what each of them gets.
-    String.raw`,\s+(?=(?:\d|an? |half )[^,.;]*\b(?:in|on) each\b)`,
-    String.raw`(?<=\b(?:in|on) each\b),\s+`,
-  ].join('|'),
-  'i',
-)
-/** "Mix 1 egg with 1 tbsp milk, brush": that is what is brushed on. */
+/** Butter beside them goes between them. */
 const THIN_SHEETS = /\b(?:filo|phyllo|fillo|yufka)\b/i
-const MIXES_WASH = /^\W*(?:beat|whisk|mix|combine)\b[^.;,]{0,40}\b(?:egg|yolk|milk)\b/i
-
 /** "A pack of filo about 400 grams", "6 sausages (400 g)": what it weighs stands behind it. */
 const WEIGHS_ABOUT = new RegExp(
   String.raw`^ (?:${ABOUT_SO_MUCH} \d[\d.]* ?(?:kg|g|grams?|kilos?|oz|ounces?|lbs?|pounds?)\b(?! of\b)|\((?:about |around |~)?\d[\d.]* ?(?:kg|g|oz|lbs?)(?: each)?\))`,

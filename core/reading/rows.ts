@@ -28,7 +28,7 @@ import { UNIT_PATTERN } from './units'
 import { ONE_LARGE } from './oneDish'
 import { readYields, titleYields } from './servings'
 import { unmarkedRow } from './unmarkedRow'
-import { GOES_ON, verbOfDone } from './verbs'
+import { FRIED, GOES_ON, verbOfDone } from './verbs'
 import { turnedRound } from './turnedRound'
 
 // What a row of a text looks like, by its words and by whether the larder knows its food.
@@ -89,8 +89,7 @@ const worksWithAmount = (text: string, foods: Foods): boolean => {
   )
 }
 
-const WAS_DONE =
-  /\b(?:sweated|fried|cooked|softened|saut[eé]ed|roasted|boiled|simmered|browned|carameli[sz]ed|wilted)\b/i
+const WAS_DONE = new RegExp(String.raw`\b(?:${FRIED}|boiled|simmered)\b`, 'i')
 /** So many amounts beside it make a row a list. Our own choice. */
 const LEAST_BESIDE = 2
 

@@ -20,10 +20,9 @@ import { MAX_ROW_CHARACTERS } from './tidy'
 import { UNIT_PATTERN } from './units'
 import { NAME_THEN_MEASURED } from './unitBehind'
 import { unmarkedRow } from './unmarkedRow'
+import { FRIED } from './verbs'
 
 /** What is done to a food in its fat, and what is stirred together. */
-const FRIED =
-  'fried|cooked|browned|softened|saut[eé]ed|sweated|wilted|caramelised|caramelized|scrambled|toasted|roasted|stewed|tossed'
 const STIRRED =
   'beaten|mixed|whisked|blended|blitzed|pulsed|pounded|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
 const HOW = String.raw`(?:(?:[a-zß-öø-ɏ]+ly|slow|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
@@ -53,7 +52,7 @@ const DONE_IN_BRACKETS: readonly RegExp[] = [
     'i',
   ),
 ]
-const CUT_SO_MANY =
+const CUT_INTO_ROUNDS =
   /,\s*(\d{1,2}) ?[x×] ?(\d{1,2}(?:\.\d)?[ -]?(?:cm|inch|in|")\.? (?:circles|rounds|squares|dis[ck]s))(?=\W*$)/i
 const IN_EACH =
   /^((?:about )?(?:\d|[¼½¾⅓⅔]|an? |half |one |two )[^.;()]*?)(?: goes?)? (?:in|on|into|onto) (?:each|every)(?: (?:one|round|piece|half|circle|square|pocket|wrapper))?\W*$/i
@@ -98,7 +97,7 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
     line
       .replace(/\s*[,;]\s*$/, '')
       // "2 sheets shortcrust, 8 x 14 cm circles": what they are cut into.
-      .replace(CUT_SO_MANY, ', cut into $1 x $2'),
+      .replace(CUT_INTO_ROUNDS, ', cut into $1 x $2'),
   )
   const raw = withPlainPastes(
     withEachInBrackets(plain).replace(

@@ -8,3 +8,7 @@ export const GOES_ON = `${WORKS_ON}|let|leave|form`
 const DONE_WORDS: Readonly<Record<string, string>> = { fried: 'fry', sautéed: 'fry', sauteed: 'fry' }
 /** The verb of what has been done: "fried" is "fry", "roasted" is "roast". */
 export const verbOfDone = (done: string): string => DONE_WORDS[done.toLowerCase()] ?? done.replace(/ed$/i, '')
+
+/** What has been done to a food in a pan or an oven before it goes in. */
+export const FRIED =
+  'fried|cooked|browned|softened|saut[eé]ed|sweated|wilted|caramelised|caramelized|scrambled|toasted|roasted|stewed|tossed'
