@@ -135,6 +135,41 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
     to: (_, again) => ` (${again})`,
   },
   {
+    like: 'half boiling water (100 ml) half cold (90 ml)',
+    becomes: '100 ml boiling water + 90 ml cold water',
+    pattern: rule(
+      String.raw`half (boiling|hot|warm) water \((\d{1,4} ?(?:ml|g))\),?(?: and)? (?:half )?(cold|cool|room temperature)(?: water)? \((\d{1,4} ?(?:ml|g))\)`,
+    ),
+    to: (_, hot, much, cold, more) => `${much} ${hot} water + ${more} ${cold} water`,
+  },
+  {
+    like: '6 oz lard & marg mixed',
+    becomes: '3 oz lard + 3 oz marg',
+    pattern: rule(
+      String.raw`(\d{1,4}) ?(g|oz) (?:of )?(lard|butter|marg(?:arine)?|shortening|ghee|suet|dripping) ?(?:\+|&|and|\/) ?(lard|butter|marg(?:arine)?|shortening|ghee|suet|dripping),? (?:mixed|mix|half and half|half[- ]half|in equal parts|combined)`,
+    ),
+    to: (_, many, unit, one, other) =>
+      `${inThousandths(Number(many) / 2)} ${unit} ${one} + ${inThousandths(Number(many) / 2)} ${unit} ${other}`,
+  },
+  {
+    like: '6 tbsp pickle (150)',
+    becomes: '6 tbsp pickle (150 g)',
+    pattern:
+      /^((?:\d[\d./ ]*|[¼½¾⅓⅔]|an?|half an?) ?(?:tbsp|tablespoons?|cups?) [a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,30}) \((\d{2,4})\)$/gi,
+    to: (_, line, grams) => `${line} (${grams} g)`,
+  },
+  {
+    like: '300 ml milk and water',
+    becomes: '150 ml milk + 150 ml water',
+    pattern: rule(
+      String.raw`(\d{2,4}) ?(ml|g) (?:of )?(?:(?:warm|lukewarm|tepid|half|mixed) )*(milk|water) ?(?:\+|&|and|\/) ?(milk|water)(?:,? (?:mixed|half and half|half[- ]half|in equal parts|combined))?(?=\s*(?:$|[,;.)]|\/\s))`,
+    ),
+    to: (whole, many, unit, one, other) =>
+      one!.toLowerCase() === other!.toLowerCase()
+        ? whole!
+        : `${Number(many) / 2} ${unit} ${one} + ${Number(many) / 2} ${unit} ${other}`,
+  },
+  {
     like: 'salt tsp',
     becomes: 'salt 1 tsp',
     pattern: /^([a-zß-öø-ɏ][a-zß-öø-ɏ ]{2,24}) (tsp|tbsp|teaspoon|tablespoon)$/gi,

@@ -26,10 +26,15 @@ export function brushParts(drafts: readonly Draft[], clauses: readonly Clause[])
 /** "Brush with the yogurt mix", "pour over what is left of the egg mixture". */
 const MIXTURE_OVER =
   /\b(?:brush|pour|drizzle|moisten|wet)\w*\b[^.;]{0,40}?\b(?<called>(?!(?:the|this|that|your|of|whole|rest|same)\b)[a-zß-öø-ɏ]+) (?:mix|mixture)\b/i
+/** "Whisk the milk, oil and 1 egg - that's to brush between". */
+const MIXED_TO_BRUSH = recalled(
+  /^\W*(?:then )?(?:mix|beat|stir|combine|whisk|blend)\b[^.;]*\b(?:(?:that['’]?s|this is|it['’]?s|these are) (?:to|for)|for|to) brush(?:ing)?\b/i,
+)
 const MIXES_FIRST = recalled(/^\W*(?:then )?(?:mix|beat|stir|combine|whisk|blend)\b/i)
 /** What the method whisks together in a sentence of its own and then brushes on, by one of its names, is no filling. */
 export function brushMixture(drafts: Draft[], clauses: readonly Clause[]): void {
   const [first] = clauses.flatMap(({ text }, at) => {
+    if (MIXED_TO_BRUSH.test(text)) return [at]
     const called = MIXTURE_OVER.exec(text)?.groups?.called
     const from = called
       ? clauses

@@ -150,10 +150,14 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
   )
   for (const draft of [...drafts]) {
     const dough = draft.kind === 'shell'
-    if ((draft.kind !== 'filling' && !dough) || draft.into || draft.lines.length < 2) continue
+    if ((draft.kind !== 'filling' && !dough) || draft.lines.length < 2) continue
+    // "Jelly: 300 ml stock, 4 leaves gelatine / + 1 egg": the egg that ends the last list is of no jelly.
+    const last = draft.lines.at(-1)!
+    if (draft.into && !(last.food?.group === 'egg' && (last.line.grams ?? 0) <= ONE_EGG_GRAMS)) continue
     const whole = !dough || isToldWhole(draft, clauses)
     for (const item of [...draft.lines]) {
       const { food, read } = item
+      if (draft.into && item !== last) continue
       // "Beaten egg", last in a dough's list and without a number or behind its water, waits for the wash.
       const wetted = draft.lines.some((one) => one !== item && one.food && foodIs(one.food, 'pours'))
       const waits =
@@ -319,8 +323,15 @@ function brushFromParts(drafts: Draft[], clauses: readonly Clause[]): void {
 const MIXES_ALL =
   /\b(?:mix|combine|stir|beat|whisk|blend|mash)\b[^.;]{0,20}\b(?:all|everything)\b|\ball (?:the )?filling\b[^.;]*\btogether\b/i
 const ANY_WASH = /\begg[- ]?wash\b|\bbrush(?:ed)? with (?:an?|some|more|extra|another) /i
+const SECOND_EGG = recalled(/\begg\b[^.;\d]{0,10}\b(?:another|a second|an extra|a separate) (?:one|egg|1)\b/i)
 function isAmongOthers(item: ReadIngredient, draft: Draft, clauses: readonly Clause[]): boolean {
   if (item.food?.group !== 'egg' || draft.kind !== 'filling') return false
+  // "Brush with egg (use a second one)".
+  if (
+    !/\d/.test(item.line.raw.replace(/^\W*(?:1|one|an)\b/i, '')) &&
+    clauses.some(({ text }) => SECOND_EGG.test(text))
+  )
+    return true
   const behind = draft.lines.slice(draft.lines.indexOf(item) + 1)
   return (
     behind.some(({ food }) => food !== null && !foodIs(food, 'seasons')) &&

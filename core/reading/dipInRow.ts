@@ -1,13 +1,17 @@
 import { PIECES } from './servings'
+import { startsLikeStep } from './stepWords'
 
 const BESIDE =
   'dip|dipping sauce|sauce|(?:garlic |mint |herb |chilli )?(?:yog(?:h?urt)?|mayo)|chutney|raita|salsa|dressing|drizzle|glaze|icing|to serve|for serving|for (?:the )?(?:dip|dipping|dipping sauce|sauce)'
 const AMOUNT = String.raw`(?:[\d¼½¾⅓⅔⅛~]|(?:an?|half|one|two|three) (?:[a-zß-öø-ɏ]+ )?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|splash|dash|squeeze))`
 /** Behind a sentence of work a name, a colon and amounts. */
 const LIST_BEHIND = new RegExp(
-  String.raw`(?=(?:${BESIDE})\s*:\s*${AMOUNT}[^.;]*(?:,|\+| and ))(?<=[a-zß-öø-ɏ][^.;!]{0,80}[.;!)] {1,3})`,
+  String.raw`(?=(?:${BESIDE})(?:\s*\((?:optional|if [^()]{3,20})\)|,? (?:optional|if (?:you (?:like|want|wish|fancy)(?: (?:it|one|some))?|liked|wanted|using)))?\s*:\s*${AMOUNT}[^.;]*(?:,|\+| and ))(?<=[a-zß-öø-ɏ][^.;!]{0,80}[.;!)] {1,3})`,
   'i',
 )
+/** … or a name, a colon and no more than foods: "Dip: black vinegar." */
+const FOODS_BEHIND =
+  /(?=(?:dip|dipping sauce|top(?:ping)?|to serve|serve with)\s*:\s*[a-zß-öø-ɏ'’-]+(?: [a-zß-öø-ɏ'’-]+){0,2}(?:\s*(?:,|\+|&|and)\s*[a-zß-öø-ɏ'’-]+(?: [a-zß-öø-ɏ'’-]+){0,2}){0,3}\.?\s*$)(?<=[a-zß-öø-ɏ\d][^.;!]{0,80}[.;!)] {1,3})/i
 /** No sentence goes on behind a number with a point in it. */
 const SENTENCE_ENDS = /[.!](?= +[a-zß-öø-ɏ])(?<!\b(?:tsp|tbsp|tbs|oz|lb|approx|c)\.)/i
 const COUNTED =
@@ -44,7 +48,11 @@ const LONGEST = 1200
  */
 export function dipInRow(row: string): string[] {
   if (row.length > LONGEST || !row.includes(':')) return [row]
-  const at = row.search(LIST_BEHIND)
+  const listed = row.search(LIST_BEHIND)
+  const named = listed < 0 ? row.search(FOODS_BEHIND) : -1
+  // "To serve: warm them through" is done.
+  const at =
+    named > 0 && startsLikeStep(row.slice(named).replace(/^[^:]*:\s*/, '')) ? -1 : Math.max(listed, named)
   if (at <= 0) return [row]
   const list = row.slice(at)
   const end = list.search(SENTENCE_ENDS)

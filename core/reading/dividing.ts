@@ -77,7 +77,7 @@ const ARROW = new RegExp(
 )
 /** "Line 6 individual tins": each tin is a piece. */
 const TINS =
-  /\b(?:line|fill|into|in|between|for)\s+(?:the )?(\d{1,2})\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:[a-zß-öø-ɏ]+[- ]?){0,5}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/i
+  /\b(?:line|fill|into|in|between|for)\s+(?:the )?(\d{1,2})(?! ?(?:cm|mm|inch)\b)\s+(?:\d{1,4}\s*(?:ml|cm|mm|g|oz)\s+)?(?:[a-zß-öø-ɏ]+[- ]?){0,5}?(?:basins?|tins?|moulds?|molds?|ramekins?|pie dishes|dishes|tartlet cases|(?:muffin |tart )?(?:holes|wells|cases)|muffin cups)\b/i
 const LINES_TRAY = recalled(
   /\bline (?:a|an|the|your) (?:[a-zß-öø-ɏ\d-]+ ){0,4}(?:tray|tin|dish|pan)\b(?! with (?:baking |greaseproof |non-?stick )?(?:paper|parchment|foil|silicone))/i,
 )
@@ -182,7 +182,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
   /\b(?:dough|pastry|flour|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals|pieces(?= \(\d{1,3}(?: of them)?\))|(?:form|roll|shape)\b[^.;]{0,16}\b(?:a|one) (?:roll|log|rope|sausage))\b/i.test(
     text,
   ) ||
-  /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d|^\W*\d{1,3} (?:equal )?(?:pieces|pcs),? (?:roll|flatten|press|pat|shape|stretch)\b/i.test(
+  /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d|^\W*\d{1,3} (?:equal )?(?:pieces|pcs|portions),? (?:roll|flatten|press|pat|shape|stretch|stuff|fill)\b/i.test(
     text,
   )
 

@@ -27,7 +27,7 @@ export interface Draft {
 export const isPassed = (food: Food | null | undefined) => foodIs(food, 'seasons') && food!.group !== 'salt'
 /** Words for a bought dough. */
 export const READY_WORDS =
-  /\b(?:wrappers?|skins?|dis[ck]s|tapas|tortillas?|(?:pastry|filo|phyllo|pasta|lasagne) sheets?|puff pastry|shortcrust)\b/i
+  /\b(?:wrappers?|wraps|skins?|dis[ck]s|tapas|tortillas?|(?:pastry|filo|phyllo|pasta|lasagne) sheets?|puff pastry|shortcrust)\b/i
 /** Foods of which a wash or a sprinkling is made. */
 export const isWash = (food: Food | null) =>
   foodIs(food, 'wash') || /^(?:seed|salt|liquid)$/.test(food?.group ?? '')

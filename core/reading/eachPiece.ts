@@ -4,6 +4,7 @@ import { timesWeights } from '../recipe/scale'
 import { PART_NAMES } from '../recipe/vocabulary'
 import type { Counted } from './counts'
 import type { Draft } from './drafts'
+import { EACH_BATCH } from './readLine'
 import { PIECES } from './servings'
 
 // What is said of one piece, once it is known how many there are.
@@ -63,6 +64,20 @@ export function timesPieces(
           text: `The amount was taken for one piece, and ${pieces} times that for all`,
         })
       }
+    if (draft.kind === 'pan')
+      for (const { line } of draft.lines) {
+        // "1 tbsp oil per batch of 20": as many batches as the pieces need.
+        const together = line.prep.includes(EACH_BATCH) ? Number(BATCH_OF.exec(line.raw)?.[1] ?? 0) : 0
+        const batches = together ? Math.ceil(pieces / together) : 1
+        if (batches < 2 || line.grams === null) continue
+        Object.assign(line, timesWeights(line, batches))
+        line.prep = line.prep.filter((word) => word !== EACH_BATCH)
+        line.notes.push({
+          code: 'per-batch',
+          level: 'note',
+          text: `The amount was taken for one batch of ${together}, and ${batches} times that for all`,
+        })
+      }
     if (draft.kind === 'shell' || draft.kind === 'pan' || !PER_PIECE.test(draft.name) || pieces < 2) continue
     for (const { line } of draft.lines)
       if (!IN_ALL.test(line.raw)) Object.assign(line, timesWeights(line, pieces))
@@ -75,6 +90,7 @@ export function timesPieces(
     draft.name = draft.name.replace(PER_PIECE, '').trim() || PART_NAMES[draft.kind]
   }
 }
+const BATCH_OF = /\bbatch of (?:about )?(\d{1,3})\b/i
 /** "1 tsp ghee per paratha", "a small knob of butter each"; not "2 onions, 100 g each", nor "½ tsp each salt and pepper". */
 const IN_ALL = recalled(/\b(?:in all|in total|altogether|for all)\b/i)
 const LINE_PER_PIECE = recalled(

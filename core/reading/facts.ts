@@ -47,7 +47,7 @@ const BY_WORD: readonly [FactKind, RegExp][] = [
   ['cool-minutes', /\bcool\b(?! enough)/i],
   [
     'rest-minutes',
-    /\b(?:(?<!\b(?:in|with|of|add|adding)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|autolyse|autolyze|stand(?! mixer)|(?:let (?:it |them |the [a-zß-öø-ɏ]+ )?)sit|wrap(?! (?:around|round|each|up))|keep|leave|wait|(?<!\b(?:leave|keep) (?:the )?)lid on(?=(?: for| about)* $)|(?:^|(?<=[,.;] ?))(?:then |and )?(?:take |bring |get )?(?:it |them |the [a-zß-öø-ɏ]+ )?out(?: of the fridge)?(?=(?: for| about)* $)|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?<=^\W*|[,.;] ?|\band )salt (?!and\b|for\b|water\b)[a-zß-öø-ɏ]+(?= $)|(?:set|put|keep) (?:(?:it|this|the [a-zß-öø-ɏ]+) )?aside|cover)\b/i,
+    /\b(?:(?<!\b(?:in|with|of|add|adding)(?: the)? |\bto the )rest(?:s|ed|ing)?|relax|autolyse|autolyze|stand(?! mixer)|(?:let (?:it |them |the [a-zß-öø-ɏ]+ )?)(?:sit|lie)|wrap(?! (?:around|round|each|up))|keep|leave|wait|(?<!\b(?:leave|keep) (?:the )?)lid on(?=(?: for| about)* $)|(?:^|(?<=[,.;] ?))(?:then |and )?(?:take |bring |get )?(?:it |them |the [a-zß-öø-ɏ]+ )?out(?: of the fridge)?(?=(?: for| about)* $)|warm up|come (?:up |back )?to (?:room )?temp\w*|marinat(?:e|es|ed|ing)|salt (?:the|them|it)\b|(?<=^\W*|[,.;] ?|\band )salt (?!and\b|for\b|water\b)[a-zß-öø-ɏ]+(?= $)|(?:set|put|keep) (?:(?:it|this|the [a-zß-öø-ɏ]+) )?aside|cover)\b/i,
   ],
 ]
 

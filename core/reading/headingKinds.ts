@@ -40,7 +40,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'dip',
-    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|guacamole|pico de gallo|zhoug|(?:avocado|lime|garlic|chipotle|sriracha|cilantro|coriander|herb|jalapeño) crema|chimichurri|tzatziki|pebre|soup(?! jelly)|curtido|slaw|accompaniments?|on the side|each bowl|alongside|to go with (?:it|them)|to accompany|accompanying|drizzling|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}(?:sauce|dressing)(?: (?:to|for) (?:toss(?:ing)?|coat(?:ing)?|serv(?:e|ing)|drizzl(?:e|ing)|pour(?:ing)?)(?: .*)?)?$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$|^(?:\p{L}+ )?(?:broth|stock|soup) (?:to|for) \p{L}+$/u,
+    /\b(?:dip|dips|dipping|chutney|relish|sambal|salsa|to serve|serving|serve with|for serving|served with|raita|achar|aioli|guacamole|pico de gallo|zhoug|(?:avocado|lime|garlic|chipotle|sriracha|cilantro|coriander|herb|jalapeño) crema|(?:garlic|garlicky|mint|minty|herby?|herbed|chilli|lemon|cucumber|tahini|spiced|harissa|sriracha) (?:yogh?urt|labneh|mayo|mayonnaise|sour cream|cr[eè]me fra[iî]che)|chimichurri|tzatziki|pebre|soup(?! jelly)|curtido|slaw|accompaniments?|on the side|each bowl|alongside|to go with (?:it|them)|to accompany|accompanying|drizzling|^with|^serve$|^egg butter$)\b|^(?:the )?(?:\p{L}+ ){0,2}(?:sauce|dressing)(?: (?:to|for) (?:toss(?:ing)?|coat(?:ing)?|serv(?:e|ing)|drizzl(?:e|ing)|pour(?:ing)?)(?: .*)?)?$|^(?:the )?(?:\p{L}+ ){0,2}(?:broth|syrup)$|^(?:\p{L}+ )?(?:broth|stock|soup) (?:to|for) \p{L}+$/u,
   ],
   [
     'finish',
@@ -63,7 +63,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'shell',
-    /\b(?:dough|doughs|pastry|wraps?|wrappers?|wrapping|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|flat ?breads?|naans?|rotis?|parathas?|kulchas?|chapatis?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$/,
+    /\b(?:dough|doughs|pastry|wraps?|wrappers?|wrapping|skins?|crusts?|shells?|casings?|cases?|covering|cover|outer|outside|base|bottom|breads?|flat ?breads?|naans?|rotis?|parathas?|kulchas?|chapatis?|buns?|lid|shortcrust|jacket|discs|sheets?|masa|short ?crust|cr[eê]pes?|pancakes?|rough puff|hot water crust|suet crust)\b|^(?:the )?(?:fresh |egg )?pasta$|^main(?: (?:dough|mix(?:ture)?))?$/,
   ],
 ]
 
@@ -79,6 +79,8 @@ function findKind(name: string): HeadingKind | null {
     .replace(/\([^)]*\)|\[[^\]]*\]/g, '')
     .replace(/&/g, 'and')
     .replace(/[:.\-–—]+\s*$/, '')
+    // "Sauce 2".
+    .replace(/\b(sauce|dip|dressing|chutney|topping|broth) ?(?:#|no\.?)? ?[1-4]$/, '$1')
     .replace(LEAD, (lead) => (/^for/.test(lead) ? 'for the ' : ''))
     .replace(/\bingredients?(?: for)?(?: the)?\b/, (word, at: number) =>
       at === 0 &&

@@ -236,6 +236,7 @@ export function readCooking(context: HeatContext): CookingRead {
   }
   startedHotter(events)
   if (!events.length) events.push(...eventsElsewhere(clauses, preheatC, preheatFan))
+  if (!events.length) events.push(...inBarePan(clauses))
   // "Medium low heat, 4 min a side lid on": the title says how, and only the time stands in the method.
   // "Dry fry, then a bit of oil, 3 minutes each side": the time stands with the oil.
   const inPanUntimed = events.every(
@@ -368,6 +369,17 @@ export function readCooking(context: HeatContext): CookingRead {
       '',
     fryUnclear: first?.unclear ?? false,
   }
+}
+
+const BARE_PAN =
+  /^\W*(?:(?:hot|dry|frying|non-?stick|cast[- ]iron|heavy) )*(?:pan|skillet)\b(?! (?:with|of)\b)[^.;]*\d ?min/i
+/** "Pan med-high, lid on, 2-3 min, flip 2 min": no word of what is done, and the pan says it. */
+function inBarePan(clauses: readonly Clause[]): HeatEvent[] {
+  const told = clauses.findLast(({ text, closed }) => closed && BARE_PAN.test(text))
+  if (!told) return []
+  const minutes = timesIn(told.text).reduce((sum, time) => sum + (middleMinutes(time) ?? 0), 0)
+  const way = /\b(?:oil|butter|ghee|lard)\b/i.test(told.text) ? 'shallow-fry' : 'griddle'
+  return [{ ...bareEvent(way, null, told.text), minutes: minutes || null }]
 }
 
 /** Sums of ranges are rounded once. */

@@ -38,7 +38,7 @@ const SEEN: readonly [Seen, RegExp][] = [
   ],
   [
     'steam',
-    /\bsteam(?:er|ed|ing)?\b|\b(?:add|pour(?: in)?|splash)\b[^.]{0,30}\b(?:water|stock|broth)\b[^.]{0,40}\b(?:lid|cover)|^\W*(?:a (?:good )?(?:splash|glass|cup) of|\d[\d./]* ?(?:ml|cups?|c|tbsp|tablespoons?)) (?:of )?(?:hot |boiling )?water\b[^.]{0,20}\b(?:lid|cover)|^\W*(?:hot |boiling )?water,? (?:to (?:come|reach)|up to|in)\b[^.]{0,32}\b(?:lid|cover)|\bput in (?:the )?(?:dumplings|buns|pieces|noodles)\b[^.]{0,20}\blid on\b/i,
+    /\bsteam(?:er|ed|ing)?\b|\b(?:add|pour(?: in)?|splash)\b[^.]{0,30}\b(?:water|stock|broth)\b(?:(?!\b(?:flour|dough|knead)\b)[^.]){0,40}\b(?:lid|cover)|^\W*(?:a (?:good )?(?:splash|glass|cup) of|\d[\d./]* ?(?:ml|cups?|c|tbsp|tablespoons?)) (?:of )?(?:hot |boiling )?water\b[^.]{0,20}\b(?:lid|cover)|^\W*(?:hot |boiling )?water,? (?:to (?:come|reach)|up to|in)\b[^.]{0,32}\b(?:lid|cover)|\bput in (?:the )?(?:dumplings|buns|pieces|noodles)\b[^.]{0,20}\blid on\b/i,
   ],
   [
     'boil',

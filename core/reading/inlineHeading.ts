@@ -33,7 +33,7 @@ const ALSO_NAMED = new RegExp(
 )
 export const STARTS_WITH_NUMBER = new RegExp(`^(?:about |approx\\.? |~)?(?:${NUMBER_PATTERN})`, 'i')
 const INLINE =
-  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough |[Ss]tuffing |[Oo]ption |[Vv]ersion )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s|\s(?:is )?made (?:with|from|of)\s(?=\d)|\s(?:is|has|takes|needs)\s(?=\d|(?:just |simply )?equal ))(\S.*)$/
+  /^((?:(?!\.\s)[^:：()\d]|(?<=[Ff]illing |[Dd]ough |[Ss]tuffing |[Ss]auce |[Dd]ip |[Tt]opping |[Oo]ption |[Vv]ersion )\d){2,48}(?:\([^)]*\)\s*)?)(?:[:：]\s*[-–—]?\s*|\s[-–—]\s|\s(?:is )?made (?:with|from|of)\s(?=\d)|\s(?:is|has|takes|needs)\s(?=\d|(?:just |simply )?equal ))(\S.*)$/
 
 export const ALONE =
   /^(?:the )?(?:dough|pastry|short ?crust|hot water crust|rough puff|(?:fresh |egg )?pasta|wrappers?|skins?|crust|shells?|filling|stuffing|inside|egg ?wash|glaze|brush|wash|topping|sauce|dip|chutney|gravy|masala|broth|soup|base|lid)$/i
@@ -63,6 +63,10 @@ const BOUGHT_AHEAD =
   /^(?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?:[,;]\s*|\s+(?=\d)|$)(.*)$/i
 /** "40 store bought (1 pack)". */
 const SO_MANY_BOUGHT = /^(\d{1,3}) (?:(?:shop|store)[- ]?)?(?:bought|ready[- ]?made)(?: ones)?(?=\W|$)(.*)$/i
+
+/** "1 pack (about 50)", "2 x 270 g packets": how many packs, and not of what. */
+const PACK_ALONE =
+  /^((?:\d{1,2}|an?|one|two|half a)(?: ?[x×] ?\d{2,4} ?g)? (?:pack|packet|package|pkt|box|bag|roll|tube)s?)(?=\s*(?:$|[(,]))(.*)$/i
 
 /** A dip that is told by its two halves: what it is called, and its list. */
 export function halfAndHalf(text: string): { name: string; rest: string } | null {
@@ -223,6 +227,9 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   const soManyOf = kind === 'shell' ? /^(\d{1,3})(?=\s*(?:$|[(,]))(.*)$/.exec(rest) : null
   if (soManyOf && /\b(?:dis[ck]s|wrappers?|skins?|rounds|sheets|tapas)\b/i.test(name))
     return { kind, name, rest: `${soManyOf[1]} ${name}${soManyOf[2]!}`, pieces: null }
+  // "Wrappers: 1 pack (about 50)".
+  const pack = kind === 'shell' ? PACK_ALONE.exec(rest) : null
+  if (pack) return { kind, name, rest: `${pack[1]!} ${name.toLowerCase()}${pack[2]!}`, pieces: null }
   const boughtSo = kind === 'shell' ? BOUGHT_AHEAD.exec(rest)?.[1] : undefined
   if (boughtSo !== undefined)
     return {

@@ -96,7 +96,7 @@ export function leadsPart(
     heading.kind === 'finish' &&
     !heading.rest &&
     // Under "Topping" it is what tops, whatever is listed below.
-    (next !== 'amount' || state.section?.heading?.kind === 'finish') &&
+    (next !== 'amount' || state.section?.heading?.kind === 'finish' || listsNoWash(rows, index)) &&
     (matchFood(text, foods)?.how === 'exact' ||
       /^(?:[a-zß-öø-ɏ]+ ){1,2}wash$/i.test(text) ||
       isForTopping(text, foods))
@@ -116,6 +116,15 @@ export function leadsPart(
   return true
 }
 
+const WASHES = /\b(?:eggs?|yolks?|whites?|milk|cream|water|butter|oil|syrup|aquafaba|drink)\b/i
+/** "Egg wash" over "turbinado sugar": of what stands below nothing is brushed, so it is listed itself. */
+function listsNoWash(rows: readonly Row[], index: number): boolean {
+  if (!/^egg[- ]?wash$/i.test(rows[index]!.text.trim())) return false
+  const below = rows.slice(index + 1)
+  const ends = below.findIndex(({ blankBefore }) => blankBefore)
+  return !below.slice(0, ends < 0 ? undefined : ends).some(({ text }) => WASHES.test(text))
+}
+
 const TELLS =
   /^\(no [a-zß-öø-ɏ]+ in\b|\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
 
@@ -131,7 +140,7 @@ function repeatsBelow(text: string, below: string, foods: Foods): boolean {
     word.length > 2 &&
     named !== null &&
     // What seasons or wets may well be listed twice.
-    FILLS.some((trait) => foodIs(named.food, trait)) &&
+    (named.food.group === 'fruit' || FILLS.some((trait) => foodIs(named.food, trait))) &&
     normaliseName(readLine(below).name).split(' ').includes(word)
   )
 }

@@ -14,9 +14,17 @@ const HOW =
 /** One thing after another: "grated and then squeezed". */
 const AND_THEN = `(?:${HOW}\\s*(?:,\\s*then|and then|and|&|then|\\+)\\s+(?:${DONE}|fried|salted|cut))`
 const TAILS =
-  'with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|(?:(?:really|very|quite|super|nice and|extra|rather) )?(?:dry|well|small|tiny|fine|finely|thin|thinly)|up|roughly|out|off|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*'
+  'with (?:their |its |the |all the )?juices?|with(?:out| no) (?:any )?lumps|lump[- ]free|(?:until |till )?smooth|in(?: (?:slowly|gradually|bit by bit|a little at a time))?|(?:(?:really|very|quite|super|nice and|extra|rather) )?(?:dry|well|hard|firmly|tight(?:ly)?|small|tiny|fine|finely|thin|thinly)|up|roughly|out|off|by hand|with (?:a little |some )?(?:\\S+ )?water.*|crisp|crispy|until crisp|till crisp|into .*|for .*|in .*|overnight|\\d+ .*'
 /** "1 onion finely sliced", "200 g paneer crumbled": preparation that follows without a comma. */
 const TRAILING_PREP = new RegExp(`^(.*?[a-zß-öø-ɏ].*?)\\s+(${DONE}${AND_THEN}*(?:\\s+(?:${TAILS}))*)$`, 'i')
+
+const TOOL =
+  '(?:meat )?(?:grinder|mincer|mill)|(?:potato |garlic )?(?:ricer|press|crusher)|sieve|blender|food processor|processor|mixie'
+/** How it was made small, by the tool it went through. */
+const BY_A_TOOL = new RegExp(
+  String.raw`\s+(?:(?:put|run|passed|pushed|minced|ground|grated|whizzed|blitzed) )?(?:(?:once|twice|two times) )?(?:(?:through|in) (?:the|a|my) (?:(?:fine|coarse|medium) )?(?:${TOOL})|on the (?:(?:fine|coarse|large|small|big) )?(?:(?:side|holes) of (?:the|a) )?(?:box )?grater)$`,
+  'i',
+)
 
 /** The food's name, what is allowed instead, and its preparation, which is put with the other. */
 export function nameApart(text: string, prep: string[]): { name: string; alternative: string | null } {
@@ -67,6 +75,11 @@ export function nameApart(text: string, prep: string[]): { name: string; alterna
         return ''
       },
     )
+    // "Onions through the grinder", "pork twice through the mincer", "carrot on the coarse grater".
+    .replace(BY_A_TOOL, (cut) => {
+      prep.push(cut.trim())
+      return ''
+    })
     // "Boiled eggs in quarters", "onion in rings".
     .replace(
       /\s+in (?:halves|half|quarters|eighths|rings|slices|strips|cubes|chunks|pieces|dice|wedges|rounds|matchsticks|florets|ribbons|segments)$/i,

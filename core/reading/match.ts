@@ -25,7 +25,7 @@ const PLAIN = new Set(
    coarse coarsely roughly thinly very well lightly chopped sliced diced minced crushed grated shredded shaved mashed
    peeled trimmed drained rinsed squeezed pressed soaked thawed defrosted sifted beaten whisked toasted
    crumbled cubed quartered halved torn picked packed unpeeled pitted stoned cored
-   julienned strained ready made ready-made shop bought bought homemade home-made your favourite favorite any
+   julienned strained ready made ready-made shallow shop bought bought homemade home-made your favourite favorite any
    plain natural pure boneless skinless free range unwaxed unsweetened sweetened smooth crunchy
    washed cleaned ground powdered young baby tender more extra about
    ready-rolled rolled fast action round square firmly loosely heaped level day-old stale clear runny thick-cut

@@ -29,11 +29,19 @@ const PIECE_WORDS = recalled(
 const LAID_ON_GRIDDLE = recalled(
   /\b(?:put|place|slap|lay|throw|slide|pop|transfer) (?:it|this|them|each(?: one)?|one) (?:gently |carefully |straight )?(?:on|onto|over) (?:an? |the |your )?(?:[a-zß-öø-ɏ]+ ){0,2}(?:tava|tawa|griddle|comal|saj)\b/i,
 )
+const BAKED_BY_SIDE = recalled(
+  /\b(?:(?:dry|hot|frying|non-?stick) (?:pan|skillet)|griddle|tawa|tava|comal)\b[^.;]*\b(?:per|a|each|both|every) sides?\b/i,
+)
 const FILLS = recalled(
   /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b|\b(?:put|place|keep|lay|spoon)\b[^.;]{0,40}\b(?:inside(?! the (?:oven|pan|tin|fridge))|in(?:to|side)? the (?:middle|cent(?:re|er)))\b/i,
 )
 const SHAPING = recalled(
   /\b(?:cut|stamp)\b[^.]{0,30}\b(?:\d+ )?(?:rounds|circles|dis[ck]s|squares|strips)\b|\b(?:divide|portion|form|make|shape|pinch off)\b[^.]{0,40}\b(?:\d+|balls|pieces|portions)\b/i,
+)
+
+/** "Filling: cook until dry. 18 portions, flatten": it is dough again. */
+const DOUGH_PORTIONED = recalled(
+  /^\W*\d{1,3} (?:equal )?(?:portions|pieces|pcs)\b[^.;]{0,16}\b(?:flatten|roll|press|pat)\b/i,
 )
 
 /** "Roll thin, 3.5 inch, 1 tbsp filling": pieces are on their way, whatever part's lines it stands among. */
@@ -125,6 +133,7 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
       if (own) label = own
       else if (/\b(?:assembl|shap|cook|bake|fry|steam|boil)/i.test(name)) label = null
       for (const text of clausesOf(sentence)) {
+        if (!closed && label?.kind === 'filling' && DOUGH_PORTIONED.test(text)) label = null
         const closing = closingIn(text, index, sentences.slice(at + 1).join(' '))
         const shaping = SHAPING.test(text)
         const aboutFilling =
@@ -205,6 +214,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
     if (!closed && willClose && !label && fillings.length === 1 && CUT_UP_AFTER.test(text))
       return fillings[0]!
     if (!label && LAID_ON_GRIDDLE.test(text)) return 'pieces'
+    // "5 discs. Dry pan 4 min per side. Split, fill": bread that is baked before it is filled.
+    if (!closed && last && last !== 'pieces' && last.kind === 'shell' && BAKED_BY_SIDE.test(text))
+      return 'pieces'
     if (
       PIECE_WORDS.test(text) &&
       (closed || /\b(?:bake|fry|steam|boil|cook|griddle|toast)\b/i.test(text)) &&

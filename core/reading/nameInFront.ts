@@ -63,7 +63,8 @@ export function nameInFront(text: string, foods: Foods): NameInFront | null {
     if (matchedIngredient(told.rest.split(/[,.;]\s|\s\+\s/)[0]!.trim(), foods)) return told
   }
   const part = BEFORE_PART.exec(text)
-  if (part && isPart(part[2]!) && !ENDS_OPEN.test(part[1]!)) {
+  // "Bao buns - the whole family helps" is called so to its last word.
+  if (part && isPart(part[2]!) && !isDish(part[2]!) && !ENDS_OPEN.test(part[1]!)) {
     // "Bolani (stuffed flatbreads) dough - …": the bracket may say it as well.
     const names = [part[1]!.replace(/\s*\([^)]*\)$/, ''), part[1]!.replace(/\)$/, '')]
     if (names.some(isDish)) return behind(part)

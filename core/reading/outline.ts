@@ -1,11 +1,13 @@
 import type { Foods } from '../food/food'
 import { isBehindWork, namesNoFood, saysBehindWork } from './behindWork'
+import { mayClose } from './closing'
 import { FOR_ALL } from './forAll'
+import type { HeadingKind } from './headingKinds'
 import { readHeading } from './headings'
 import { listBehindLead } from './leadsList'
 import { leadsPart } from './leadsPart'
-import { countedStep, isForTable, readSentence } from './outlineSentence'
-import { OutlineState, type Outline } from './outlineState'
+import { COOKS_FIRST, countedStep, isForTable, readSentence } from './outlineSentence'
+import { OutlineState, type Outline, type Section } from './outlineState'
 import { behindName, behindTitle, nameByTheRest, namesDish } from './outlineTitle'
 import { matchFood } from './match'
 import { isQuestion } from './page'
@@ -54,7 +56,7 @@ function readRow(state: OutlineState, rows: readonly Row[], index: number): void
   if (saysOfWhole(state, rows, index, text)) return
   if (asksBehind(state, row, text)) return
   if (saysBehindWork(state, rows, index, text)) return
-  if (leadsSentences(state, row, text)) return
+  if (leadsSentences(state, rows, row, text)) return
   const first = !state.out.title && state.isAtStart
   if (leadsPart(state, rows, index, text, first)) return
   const left = first ? behindName(state, row, text) : text
@@ -116,7 +118,7 @@ const isListed = (sentence: string, foods: Foods): boolean =>
   readHeading(sentence, { foods, next: null }) !== null
 
 /** "Filling: … . Brush with …": sentences of which one leads a list are read one by one. */
-function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
+function leadsSentences(state: OutlineState, rows: readonly Row[], row: Row, text: string): boolean {
   const { foods } = state
   const several = /method|remarks|noise/.test(state.mode) ? [text] : sentencesOf(text)
   // "Ciasto: 3 c. flour; 1 c. sour cream; 1 egg": what stands between the semicolons is one list.
@@ -148,14 +150,33 @@ function leadsSentences(state: OutlineState, row: Row, text: string): boolean {
       isWorkThroughout(several, steps))
   if (isWork) return false
   const above = state.section
-  for (const sentence of several) {
-    const part = state.section === above ? null : state.section?.heading
+  /** The section whose list the sentences before have been about. */
+  let listed: Section | null = null
+  for (const [at, sentence] of several.entries()) {
+    const section = state.section === above ? null : state.section
+    const part = section?.heading
     // "Dough: 2 cups flour, 150 ml water. Rest 30 min": it is the dough that rests.
-    if (part?.kind === 'shell' && DOUGH_WAITS.test(sentence)) state.step(row, `${part.name}: ${sentence}`)
-    else readSentence(state, row, sentence)
+    const waits = part?.kind === 'shell' && DOUGH_WAITS.test(sentence)
+    // "Filling: 500 g mince, 1 onion. Fry 10 min. Cool.": it is the filling that is fried.
+    const isOwn = Boolean(part) && section === listed && isWorkOf(part!.kind, sentence)
+    const closesBehind = () =>
+      several.slice(at + 1).some(mayClose) || rows.some((one) => one.at > row.at && mayClose(one.text))
+    if (waits || (isOwn && (part!.kind === 'dip' || closesBehind())))
+      state.step(row, `${part!.name}: ${sentence}`)
+    else {
+      readSentence(state, row, sentence)
+      listed = state.section !== section || state.out.steps.at(-1)?.at !== row.at ? state.section : null
+    }
   }
   return true
 }
+
+const BLENDS = /^\W*(?:blend|blitz|grind|whizz|whisk|mix|stir|pound|mash|liquidise)\b/i
+/** Whether a sentence behind the list of a part says what is done with it. */
+const isWorkOf = (kind: HeadingKind, sentence: string): boolean =>
+  !mayClose(sentence) &&
+  ((kind === 'filling' && COOKS_FIRST.test(sentence)) ||
+    (kind === 'dip' && (COOKS_FIRST.test(sentence) || BLENDS.test(sentence))))
 
 /** Sentences that each say what a food is for, and of nothing that is done: one of the foods at least is known. */
 function areForSomething(sentences: readonly string[], foods: Foods): boolean {

@@ -237,6 +237,8 @@ function readText(state: OutlineState, row: Row, text: string): void {
   if (
     !found &&
     out.steps.at(-1)?.at === row.at &&
+    // "… until crisp. Dip: soy + vinegar": what a label has just opened is its list.
+    !(state.section?.heading && !state.section.items.length) &&
     !STARTS_WITH_AMOUNT.test(text) &&
     !inlineList(text, foods) &&
     matchFood(readLine(text).name, foods) === null
@@ -259,7 +261,8 @@ function readText(state: OutlineState, row: Row, text: string): void {
 /** "Fry in oil 15 min, salt pepper dill": words and nothing else behind the time. */
 const SEASONED_BEHIND = /^(.*\d ?min\w*),\s+([a-zß-öø-ɏ]+(?:(?:,\s*|\s+(?:and |& )?)[a-zß-öø-ɏ]+){0,4})\W*$/i
 /** What is done in the pot before anything is filled. */
-const COOKS_FIRST = /^\W*(?:cook|fry|saut[eé]|sweat|soften|brown|simmer|boil|roast|stew)\b/i
+export const COOKS_FIRST =
+  /^\W*(?:cook|(?:stir[- ]?)?fry|blanch|saut[eé]|sweat|soften|brown|simmer|boil|roast|stew)\b/i
 /** So many of something that hold a list. */
 const HELD =
   /^(?:[^\d:]{0,40}[,:] )?(?<bread>(?:about )?(?:\d{1,2}|an?|one|two|three|four|six|eight|ten|twelve) [a-zß-öø-ɏ -]{3,40}?)(?: pockets?)?,? (?:are |each )?(?:filled|stuffed) with (?<list>.+)$/i

@@ -47,7 +47,7 @@ function fatNamed(clauses: readonly Clause[], foods: Foods): Food | null {
     )
       continue
     const match =
-      /(?:\b(?:in|with|applying|a little|some|of)(?:\s+(?:about )?(?:[\d¼½¾][\d./]*|half an?|an?)[ -]?(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)?)?|(?:^\W*|,\s*)(?:\d[\d./ ]*|[¼½¾]|half an?|half|an?|one) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+(?:of )?((?:a little |little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/i.exec(
+      /(?:\b(?:in|with|apply(?:ing)?|drizzl(?:e|ing)|smear(?:ing)?|a little|some|of)(?:\s+(?:about )?(?:[\d¼½¾][\d./]*|half an?|an?)[ -]?(?:cm|mm|inch(?:es)?|in\b|")(?: deep)?(?: of)?)?|(?:^\W*|,\s*|\b(?:apply|add|drizzle|pour|spread|smear|spoon|dab|give it)(?: on)? )(?:about )?(?:\d[\d./ ]*|[¼½¾]|half an?|half|an?|one) ?(?:tbsp|tsp|tablespoons?|teaspoons?|ml|T|t))\s+(?:of )?((?:a little |little |some |hot |melted |vegan |plant |olive |sunflower |vegetable |coconut |sesame |\d[\d/.]* (?:tsp|tbsp|g) (?:of )?)*(?:[a-zß-öø-ɏ]+ )?(?:oil|butter|ghee|lard|margarine|fat|spread))\b/i.exec(
         text,
       )
     const food = match && matchFood(readLine(match[1]!).name, foods)?.food

@@ -9,6 +9,7 @@ import { recalled } from './matches'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import type { ReadIngredient } from './readIngredient'
+import { readNumber } from './readNumber'
 import { clausesOf, sentencesOfStep } from './sentences'
 import { bySheets, countOf, onEachSheet, REPEATED } from './sheetCuts'
 import { isInTray } from './shape'
@@ -48,7 +49,7 @@ export const WRAPPED_WHOLE = recalled(
 )
 /** Something goes into one tin or dish. */
 export const ONE_DISH = recalled(
-  /\b(?:line|in|into|over|to fit)\s+(?:a|an|the) [^.;]{0,24}?(?:dish|tin|plate|pan|tray)\b/i,
+  /\b(?:line|in|into|over|to fit)\s+(?:a|an|the) (?:[^.;]|\.\d){0,24}?(?:dish|tin|plate|pan|tray|basin)\b/i,
 )
 const SLICES = recalled(
   /\b(?:slices|wedges)\b|(?:^|[.;]\s+)\W*(?:it |this )?cuts? (?:in)?to (?:\d|two|three|four|five|six|seven|eight|nine|ten|twelve)/i,
@@ -315,6 +316,26 @@ const IN_SEVERAL = recalled(
   /\b(?:wrap|roll|enclose)\w* each (?:[a-zß-öø-ɏ]+ ){0,2}?in (\d) (?:[a-zß-öø-ɏ]+ )*?(?:sheets|layers|filo|phyllo)\b/i,
 )
 
+const BALLS_BOUGHT =
+  /^\W*(?:(\d{1,2}|two|three|four|six) ?[x×]? ?(?:\d{2,4} ?(?:g|oz) )?(?:[a-zß-öø-ɏ]+ ){0,2}?balls?\b|(?:[a-zß-öø-ɏ]+ ){0,3}?(\d{1,2}) ?[x×] ?\d{2,4} ?g\b|(\d{1,2}) ?[x×] ?\d{2,4} ?g\b)/i
+/** "Roll each to 25 cm", "stretch them out". */
+const WORKS_EACH = recalled(
+  /\b(?:roll|stretch|press|pat|flatten|shape|open)\b[^.;]{0,16}\b(?:each|every|both|them|the (?:balls|two|doughs?))\b/i,
+)
+/** "2 balls of pizza dough … roll each to 25 cm": what was bought is cut no further. */
+function byBallsBought({ shell, clauses }: Counting): Found[] {
+  const line = shell.find(({ food }) => foodIs(food, 'bought-dough') && food!.group === 'pastry')?.line
+  const said = line && BALLS_BOUGHT.exec(line.raw)?.slice(1).find(Boolean)
+  const many = said ? (readNumber(said)?.low ?? 0) : 0
+  const isWorked =
+    clauses.some(({ text }) => WORKS_EACH.test(text)) && !clauses.some(({ text }) => CUTS.test(text))
+  return many > 1 && isWorked
+    ? [{ pieces: wholePieces(many), weight: BALLS_BOUGHT_WEIGHT, says: line!.raw }]
+    : []
+}
+/** As sure as how the dough is divided. */
+const BALLS_BOUGHT_WEIGHT = 60
+
 /** Whether sheets become pieces one after another, and not one pie, strudel or coil of all. */
 const isInPieces = (counting: Counting): boolean =>
   counting.shape !== 'lidded-pie' &&
@@ -330,12 +351,13 @@ const byOneSheet = (counting: Counting): Found[] =>
 
 /** "1 pack croissant dough - 6 triangles". */
 function byCutDough({ shell }: Counting): Found[] {
-  return shell.flatMap(({ food, line }) => {
+  const isBought = shell.some(({ food }) => foodIs(food, 'bought-dough'))
+  return shell.flatMap(({ line }) => {
     const cut =
       /[-–(,]\s*(\d{1,2}) (?:[x×] ?\d{1,2}(?:\.\d)? ?(?:cm|inch|in|") )?(?:circles|triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b|(?:[-–(,]\s*|\s)(?:rolled(?: out)?,? (?:and|&|then) )?cut (?:up )?in(?:to)? (\d{1,2})(?! ?(?:cm|mm|inch))\b|\b(?:pastry|dough|puff|shortcrust|filo) in(?:to)? (\d{1,2})(?=\W*$|,)/i.exec(
         line.raw,
       )
-    return cut && foodIs(food, 'bought-dough')
+    return cut && isBought
       ? [{ pieces: wholePieces(Number(cut[1] ?? cut[2] ?? cut[3])), weight: 30, says: line.raw }]
       : []
   })
@@ -353,6 +375,7 @@ const WITNESSES = {
   byBread,
   byWholeInside,
   byWrapper,
+  byBallsBought,
   bySheet,
   byOneSheet,
   byCutDough,

@@ -252,6 +252,9 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
     const wash = said ? 'finish' : null
     if (wash && (!home || home.kind !== 'finish') && !item.read.measures.length)
       item.read = { ...item.read, purpose: item.read.purpose ?? wash }
+    // "2 sheets puff pastry for the tops": of a pie, and nothing that finishes it.
+    if (item.read.purpose === 'finish' && foodIs(item.food, 'bought-dough'))
+      item.read = { ...item.read, purpose: 'shell' }
     const wedges = !home && WEDGES.test(item.line.raw) ? 'dip' : null
     // "1 tsp oil per paratha".
     if (!home && !item.read.purpose && isFat(item.food) && PER_BREAD.test(item.line.raw))
@@ -261,7 +264,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
       : wedges
         ? wedges
         : item.read.purpose === 'shell'
-          ? item.food && !foodIs(item.food, 'flour')
+          ? item.food && !foodIs(item.food, 'flour') && !foodIs(item.food, 'bought-dough')
             ? 'finish'
             : null
           : item.read.purpose
@@ -328,14 +331,16 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
           !blankBefore &&
           // "4 tbsp passata for the top / olive oil": it is drizzled on that.
           ((item.food?.group === 'seed' && (item.line.grams ?? 0) <= MOST_SEEDS_ON_TOP_GRAMS) ||
+            // "Egg wash / demerara sugar".
+            (item.food?.group === 'sweetener' && !item.read.measures.length) ||
             (isFat(item.food) &&
               !item.read.measures.length &&
               item.food?.id !== 'oil-spray' &&
               home?.kind !== 'pan'))
         )
           item.read = { ...item.read, purpose: item.read.purpose ?? 'finish' }
-        onTop = item.read.purpose === 'finish'
         if (!place(item, home)) blocks.at(-1)!.push(item)
+        onTop = item.read.purpose === 'finish'
       }
     }
   }

@@ -7,7 +7,7 @@ import { remember } from './remember'
 const MARKS = '(?=\\W*$|[,;.!)]|\\s+[-–—]\\s)'
 const NUMBER = String.raw`(?:${DIGIT_NUMBER}|${Object.keys(ONES).slice(1).join('|')})(?:\s*(?:-|–|to|or)\s*\d{1,3})?`
 /** A number that counts: behind it the promise ends, or the pieces are named. */
-const COUNTED = String.raw`((?:exactly |about |around |roughly |maybe |some |approx\.? |~ ?)?${NUMBER}(?![\d.,/]*\d|\s*(?:g|kg|ml|cm|mm|min\w*|hours?|hrs?|°|deg\w*|at a time|at once|more|times|in a|per|each)\b)(?:-?ish)?)`
+const COUNTED = String.raw`((?:exactly |approximately |about |around |roughly |maybe |some |approx\.? |~ ?)?${NUMBER}(?![\d.,/]*\d|\s*(?:g|kg|ml|cm|mm|min\w*|hours?|hrs?|°|deg\w*|at a time|at once|more|times|in a|per|each)\b)(?:-?ish)?)`
 /** "5 big ones", "14 pasties", "12 of them for me": what may stand behind the number. */
 const PIECES_BEHIND = String.raw`(?:\s+(?:(?:nice|good|big|large|small|medium|mini|little|decent|generous|hand|sized|size|good[- ]sized)\s+)*(?:ones?|pieces?|pcs?|of (?:them|these)|[a-zß-öø-ɏ]+(?:s|ies))|\s+(?:big|large|small|medium|mini|total|in all|in total|altogether))?`
 const LEAD = String.raw`(?:(?:this|that|it|these|those|which|they|the (?:recipe|dough|mix(?:ture)?|quantit(?:y|ies)|amounts?|lot|above)|one batch|a batch|a single batch|mine|ours|i|we|you)\s+)?(?:(?:will|should|can|could|would|usually|always|normally|generally|just|easily)\s+)*`
@@ -53,6 +53,10 @@ export const PROMISES: readonly PromiseWording[] = [
     String.raw`(?:^\W*|[.,;]\s+|\s[-–—]\s)${COUNTED}(${PIECES_BEHIND}) (?:from|out of|with) (?:this|these (?:amounts|quantities)|the (?:above|recipe))${MARKS}`,
   ),
   wording(
+    'From this amount come about 14 pasties',
+    String.raw`(?:from|out of) (?:(?:this|that|these|the above)(?: (?:amounts?|quantit(?:y|ies)|dough|recipe|mix(?:ture)?|batch|lot|much))?|it|all this)(?: (?:of )?(?:dough|flour))?,? (?:(?:you|we|i|one) (?:will |should |can |usually )?(?:get|have|make)|comes? out|comes?|(?:there )?(?:are|is|will be))\s+${COUNTED}(${PIECES_BEHIND})`,
+  ),
+  wording(
     'Should be 14 or so',
     String.raw`(?:^\W*|[.,;]\s+|\s[-–—]\s|\()(?:there |that |it |this |you |they )?(?:should|will|ought to|might|'ll) (?:be|come to|number)\s+${COUNTED}(${PIECES_BEHIND})(?: or (?:so|thereabouts))?(?: in all)?${MARKS}`,
   ),
@@ -95,6 +99,8 @@ export const withPlainPromise: (line: string) => string = remember((stated) => {
     .replace(CIRCA, 'about ')
     .replace(SO_MANY_OF_SIZE, '$1 ones')
     .replace(FOR_ONE, 'serves 1')
+    // "Slice to serve 4-6".
+    .replace(/\b((?:slice|cut|divide)(?: (?:it|up|them))*),? to serve (?=\d)/gi, '$1, serves ')
     .replace(
       /\bfor (?:about |around )?(\d{2,3}) or so\b(?! (?:people|guests|minutes|mins|hours|g\b|ml\b))/i,
       'makes about $1',
@@ -111,6 +117,9 @@ export const withPlainPromise: (line: string) => string = remember((stated) => {
     : line
 })
 
+/** "18 portions, flatten, fill": of dough. */
+const PORTIONS_WORKED =
+  /(?<=^\W*|[.;]\s+)(\d{1,3})(?: equal)? portions(?=\s*[,.;]\s*(?:flatten|roll|stuff|fill|shape|round|press|pat|stretch|ball|rest)\b)/gi
 const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|[a-zß-öø-ɏ]+)(?: equal)? portions\b/gi
 /** "Make 12 portions of dough and filling": nobody eats them. */
@@ -133,6 +142,7 @@ const WORKED_PORTION =
  */
 export const withoutPortions = (line: string): string =>
   line
+    .replace(PORTIONS_WORKED, '$1 pieces')
     .replace(INTO_PORTIONS, '$1$2 pieces')
     .replace(PORTIONS_OF, '$1 pieces')
     .replace(DOUGH_AND_FILLING, '$1')

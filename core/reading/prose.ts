@@ -172,6 +172,15 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
       const text = [`${match[1]!.trim()} ${own}${weight ?? ''}`, done].filter(Boolean).join(', ')
       found.push({ text: text.replace(/\s+/g, ' '), food: food.food, verb: '' })
       used += weight?.length ?? 0
+      // "1 green chilli coriander 1/2 tsp garam masala": a herb between two amounts.
+      const next = weight || done ? undefined : words[length]
+      const herb = next && next.length > 3 ? matchFood(next, foods) : null
+      if (
+        herb?.how === 'exact' &&
+        herb.food.group === 'herb' &&
+        !found.some(({ food: { id } }) => id === herb.food.id)
+      )
+        found.push({ text: next!, food: herb.food, verb: '' })
       break
     }
     if (!used && SPOON_OR_WEIGHT.test(match[1]!)) {
@@ -186,10 +195,13 @@ function mentionedIn(stretch: string, foods: Foods): ToldFood[] {
   return found
 }
 
+/** "Add salt and little oil": how it is said without its article. */
+const BARE_LITTLE = /(?<=\b(?:add|and|with|plus|in|of|put|take) |,\s*)little (?=[a-zß-öø-ɏ]{3})/gi
+
 const isToTaste = ({ text }: ToldFood) => / to taste$/.test(text)
 /** The foods that a stretch names: with an amount, with "some", or with a measure and no article. */
 function foodsOf(said: string, foods: Foods): ToldFood[] {
-  const stretch = withoutPot(said).replace(SHARE_OF, '')
+  const stretch = withoutPot(said).replace(SHARE_OF, '').replace(BARE_LITTLE, 'a little ')
   // A sentence is cut where a list is; speech without marks is searched wherever its amounts stand.
   const [cut, searched] = [foodsTold(stretch, foods), mentionedIn(stretch, foods)]
   // "Mince (half pork half beef)" names no half of a beef.

@@ -97,8 +97,10 @@ const HOLDS =
   /^(?:you(?:['’]ll| will)? need |there are |contains |holds |use )?(?:about |around |approx\.? |roughly |~ ?)?(\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?)(?:[ -](?:ct|count|pieces|pcs?|wrappers|skins|sheets|leaves|discs|of them|in (?:it|all|total)|or so))?$/i
 const IN_EACH =
   /^(?:about )?(\d{1,3})\s+(?:[a-zß-öø-ɏ]+\s+)?(?:in (?:each|a|every)|per|to (?:a|each)|each)(?:\s+(?:pack(?:et|age)?|box|bag|one))?$/i
+/** How a line is prepared that is poured anew for every batch. */
+export const EACH_BATCH = 'for each batch'
 export const PER_BATCH =
-  /\s*[,(]?\s*(?:per|for each|each) batch\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
+  /\s*[,(]?\s*(?:per|for each|each) batch(?: of \d{1,2})?\)?(?:\s*[(,;]?\s*(?:for )?(?:(?:about )?(\d{1,2}) batches|[x×]\s*(\d{1,2}))\)?)?/i
 /** "Turnip, tiny dice", "beef in small cubes": cut to a size, said with a noun. */
 const CUT_TO_SIZE =
   /[\s,]+(?:cut )?(?:in(?:to)? )?((?:tiny|small|fine|big|large|thin|bite[- ]sized?|\d ?(?:cm|mm)|half[- ]inch) (?:dice|cubes|pieces|strips|chunks|slices|bits|florets|rings|rounds|wedges|batons|matchsticks))(?=\s*(?:,|$))/i
@@ -298,7 +300,7 @@ function takeApart(raw: string): ReadLine {
   const isLoose = /\b(?:bags?|punnets?|nets?)\b/i.test(raw)
   if (container && !isLoose && !prep.some((word) => /can|tin/i.test(word))) prep.push('from a container')
 
-  if (batch && !batch[1] && !batch[2]) prep.push('for each batch')
+  if (batch && !batch[1] && !batch[2]) prep.push(EACH_BATCH)
   if (batches > 1) measures = measures.map((measure) => times(measure, { low: batches, high: batches }))
   return {
     raw,

@@ -6,7 +6,7 @@ import { PART_KINDS, RECIPE_VERSION, type LinePrecooking, type PartKind } from '
 import { questionsAbout, type Question } from './questions'
 import { amountsByMethod } from './amountsByMethod'
 import { brushByMethod, leaveInFilling } from './byMethod'
-import { washBesideSheet } from './sheetWash'
+import { pasteBesideBread, washBesideSheet } from './sheetWash'
 import { isCookedMince } from './foodOfLine'
 import { areScrambled, fillWithScrambled } from './scrambled'
 import { goesInside, pourBlocksOver, standsBeside } from './servedWith'
@@ -128,6 +128,7 @@ export function readRecipe(text: string, foods: Foods): Intake {
   assumePanFat(drafts, cooking, clauses, counted.pieces, foods)
   leaveInFilling(placed, cooking)
   washBesideSheet(drafts, clauses)
+  pasteBesideBread(drafts, clauses)
   oneEggOnTop(drafts, clauses)
   coatFromDip(drafts)
   brushByMethod(drafts, clauses)

@@ -11,11 +11,13 @@ const lastIndex = (text: string, pattern: RegExp) => {
 
 const FOR_LIDS = /\bfor (?:the )?(?:\d{1,2} )?lids?\b|\blids? on\b/i
 const BUN = SHAPE_ROWS.find(({ shape }) => shape === 'bun')!
+/** "4 pie tins: line, fill, lid". */
+const LINES_AND_LIDS = /\bline,? (?:and )?fill(?:,| and)+ (?:put )?(?:the )?lids?\b/i
 /** Tins are lined with dough and a lid is put on. */
 const IN_TINS =
   /\b(?:muffin|bun|cupcake|tart|patty|pie)[- ]tins?\b[^]{0,40}\b(?:line|press)\b[^]{0,240}\blids?\b|\bline (?:the |a |an |each )?(?:(?:\d+|two|four|six|eight|ten|twelve) )?(?:\d+ ?(?:cm|mm|inch|in|ml)[- ]?(?:[a-zß-öø-ɏ]+ )?)?(?:[a-zß-öø-ɏ-]+ ){0,3}(?:tins?|moulds?|molds?|cups?|dishes|ramekins|holes)\b[^]{0,400}\blids?\b|\bpress\b[^.;]{0,50}\binto (?:(?:the|\d+|two|each|all) )*(?:holes|tins?|moulds?|cups)\b[^]{0,400}\blids?\b/i
 const IN_DISHES =
-  /\b(?:between|into|among|in|fill)\b(?: the)?(?: \d+)? (?:[a-zß-öø-ɏ-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|top with (?:the )?pastry|cover with (?:the )?pastry)\b/i
+  /\b(?:between|into|among|in|fill)\b(?: the)?(?: (?:\d+|two|four|six|eight))?(?: \d+ ?ml)? (?:[a-zß-öø-ɏ-]+ ){0,2}(?:pie )?(?:dishes|ramekins|tins|moulds|molds|bowls)\b[^]{0,400}\b(?:lids?|(?:top|cover)(?: (?:each|every|them|one))? with (?:(?:the|an?) )?(?:(?:circle|round|dis[ck]|piece|square|sheet) of (?:the )?)?(?:pastry|puff|dough))\b/i
 /** "Line the tins with the larger rounds, fill and cover with the smaller ones". */
 const IN_TIN_AND_COVERED =
   /\b(?:line|fit|press|lay|fill)\b[^.;]{0,60}\b(?:tins?|moulds?|molds?|dish(?:es)?|ramekins|holes|plates?)\b[^]{0,120}\b(?:cover|top)(?: (?:it|each|them))* with (?:the |a )?(?:smaller|rest\b(?! of the (?:filling|cheese|sauce))|remaining|other|second|pastry|dough)/i
@@ -39,7 +41,7 @@ const SQUARES_WITH_LIDS =
 const LAYERED =
   /\b(?:lay|layer|arrange|stack|place|put)(?:ing)? (?:half (?:of )?)?(?:up )?(?:the |your |\d{1,2} |two |three |four |five |six )?(?:(?:buttered|oiled|brushed|sheets of|of) )*(?:filo|phyllo|fillo|yufka|sheets)\b(?: sheets)?[^.;]{0,16}? in (?:a|an|the|your) [^.;]{0,28}\b(?:tray|tin|dish|pan)\b/i
 const LAYERS_FILLING =
-  /\b(?:filling|mix(?:ture)?|cheese) (?:goes )?(?:in (?:the )?(?:middle|centre|center)|between)\b|\b(?:half|rest|a third) (?:of )?(?:the )?(?:filling|mix(?:ture)?|cheese)\b|\b(?:score|cut)\b[^.;]{0,20}\b(?:squares|diamonds|portions)\b/i
+  /\b(?:filling|mix(?:ture)?|cheese) (?:goes )?(?:in (?:the )?(?:middle|centre|center)|between)\b|\b(?:half|rest|a third) (?:of )?(?:the )?(?:filling|mix(?:ture)?|cheese)\b|\b(?:score|cut)\b[^.;]{0,20}\b(?:squares|diamonds|portions)\b|\bscore\b[^.;]{0,20}\bpieces\b/i
 /** A sheet below and one above, in a tray. */
 export const isInTray = (method: string): boolean =>
   IN_TRAY.test(method) ||
@@ -50,6 +52,9 @@ export const isInTray = (method: string): boolean =>
   (LAYS_IN_TRAY.test(method) && COVERED.test(method))
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull) up (?:the )?(?:edges|sides|dough|corners)\b|\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:[a-zß-öø-ɏ]+ )?balls\b/i
+
+const LINES_BASIN =
+  /\blin(?:e|ing) (?:a|an|the|your|each|\d{1,2}|two|four|six)? ?(?:[^.;]|\.\d){0,40}\b(?:basins?|pudding (?:bowls?|moulds?|molds?))\b/i
 
 /** What a text says of the shape, besides the shape that its name stands for. */
 interface Told {
@@ -90,7 +95,7 @@ const BETWEEN_ROUNDS =
 const SQUARE_TO_TRIANGLE =
   /\bsquares?\b(?![^]*\bstrips?\b)[^]{0,240}\bfold\w*\b[^.;]{0,40}\btriang(?:le|ular)/i
 const SEAM_DOWN =
-  /\bseam[- ](?:side )?down\b(?![^]*\b(?:flatten|press (?:them |it |each )?(?:flat|down)|pat (?:them|it|out)|roll (?:it|them|out|gently))\b)/i
+  /\b(?:(?:seam|seal|pinched|join|closure)[- ](?:side )?down|(?:bottom|smooth)[- ]side up)\b(?![^]*\b(?:flatten|press (?:them |it |each )?(?:flat|down)|pat (?:them|it|out)|roll (?:it|them|out|gently))\b)/i
 /** Flattened, filled and drawn together; nothing makes it flat again. */
 const FLAT_THEN_GATHERED =
   /\bflatten\w*\b[^]*\b(?:gather|draw|bring|pull)\b[^.;]{0,30}\b(?:edges|sides|dough|together|up|round|around)\b(?![^]*\b(?:flatten|press|pat|roll)\b)/i
@@ -107,7 +112,7 @@ const ROLLS_FROM_END =
 const WIDE_END = /\b(?:wide|wider|widest|broad|fat|short|shortest) (?:end|side|edge)\b/i
 /** "Cut strips on both sides and braid over the filling": one loaf, whatever it is called. */
 export const PLAITED_OVER =
-  /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
+  /\b(?:braid|plait|criss[- ]?cross|lattice)\b[^.;]{0,30}\bover the (?:filling|meat|top|middle|cent(?:re|er))\b|\bstrips\b[^;]{0,60}\b(?:criss[- ]?cross|lattice)\b|\bstrips\b[^.;]{0,60}\b(?:braid|plait)\b/i
 
 const WINDS =
   /\b(?:coil|wind|curl)(?:ed)? (?:it |them |the rolls? |up )?(?:from|in(?:to)? (?:a |the )?(?:spiral|snail|tray|tin|middle|centre|center)|outwards?|around|round)\b/i
@@ -140,7 +145,10 @@ const INSTEAD: readonly {
     of: [null, 'half-moon'],
     when: ({ own, method }) =>
       /\bpies\b/i.test(own) &&
-      ((FOR_LIDS.test(method) && !FOLDS.test(method)) || IN_TINS.test(method) || IN_DISHES.test(method)),
+      ((FOR_LIDS.test(method) && !FOLDS.test(method)) ||
+        IN_TINS.test(method) ||
+        IN_DISHES.test(method) ||
+        LINES_AND_LIDS.test(method)),
     becomes: 'lidded-pie',
   },
   {
@@ -154,6 +162,8 @@ const INSTEAD: readonly {
     becomes: 'lidded-pie',
   },
   { of: [null, 'half-moon', 'disc'], when: ({ method }) => isInTray(method), becomes: 'lidded-pie' },
+  // A suet pudding lines its basin, and the rest of the crust is its lid.
+  { of: [null], when: ({ method }) => LINES_BASIN.test(method), becomes: 'lidded-pie' },
   // Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
   {
     of: ['half-moon'],
@@ -363,6 +373,8 @@ function findShape(title: string, steps: string, said: string): Shape | null {
   // "8 rectangles (2 triangles each)": what they are put together from.
   const method = steps
     .replace(/\(\d triangles? each\)/gi, '')
+    // Foil that is pleated lies over the basin.
+    .replace(/\bpleated (?=(?:[a-zß-öø-ɏ]+ ){0,2}(?:foil|paper|parchment|cloth)\b)/gi, '')
     // "Fold to half moons or triangles": the one that is named first.
     .replace(EITHER_SHAPE, '$1')
   // "Apple strudel parcels" are parcels: the last word of what it is called, before what it comes with.

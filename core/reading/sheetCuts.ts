@@ -107,6 +107,14 @@ const sheetLine = (shell: readonly ReadIngredient[]): ReadIngredient | undefined
       (sheetsOf(read) ?? 0) > 1,
   )
 
+const CUT_ON_LINE =
+  /\b(?:(halved|cut (?:[a-zß-öø-ɏ]+ )?in(?:to)? (?:half|halves|2|two)\b)|(quartered|cut (?:[a-zß-öø-ɏ]+ )?in(?:to)? (?:quarters|4|four)\b)|cut (?:[a-zß-öø-ɏ]+ )?in(?:to)? (?:thirds|3|three)\b)(?! ?(?:cm|mm|inch))/i
+/** How many become of each sheet by what its line says of it; null where it says nothing. */
+function cutOnLine(read: ReadLine): number | null {
+  const cut = CUT_ON_LINE.exec(read.raw)
+  return cut && (cut[1] ? 2 : cut[2] ? 4 : 3)
+}
+
 /**
  * Pieces by the sheets: their number in the list, how many lie on one another, and how often each is cut.
  *
@@ -153,7 +161,9 @@ export function bySheets(shell: readonly ReadIngredient[], clauses: readonly Cla
     }
   }
   const layers = layersIn(clauses)
-  if (each !== null) return [found((sheets * each) / layers, WEIGHT, says)]
+  // "12 sheets of filo, halved": the list cuts them, where the method does not.
+  each ??= cutOnLine(line.read)
+  if (each !== null) return [found((sheets * each) / layers, WEIGHT, says || line.line.raw)]
   return layers > 1 && clauses.some(({ text }) => REPEATED.test(text))
     ? [found(sheets / layers, LAYERED_WEIGHT, line.line.raw)]
     : []

@@ -41,6 +41,23 @@ function pasteOf({ lines }: Draft): ReadIngredient[] {
   return at < 0 ? [] : lines.slice(at, at + 2)
 }
 
+const SAYS_PASTE = recalled(/\b(?:slurry|paste|glue)\b/i)
+const COATS_OR_SEALS = recalled(/\b(?:coat|dip|seal|stick|glue|edges?)\b/i)
+/** "2 tbsp flour + 4 tbsp water slurry" at the end of what goes into bread or sheets: it seals or coats them. */
+export function pasteBesideBread(drafts: Draft[], clauses: readonly Clause[]): void {
+  const holds = drafts.some(
+    ({ kind, lines }) =>
+      kind === 'shell' && lines.some(({ food }) => foodIs(food, 'bought-dough') || food?.group === 'bread'),
+  )
+  const seals = clauses.some(({ text }) => SAYS_PASTE.test(text) && COATS_OR_SEALS.test(text))
+  for (const draft of holds && seals ? [...drafts] : []) {
+    const paste = draft.kind === 'filling' && !draft.into ? pasteOf(draft) : []
+    if (!paste.some(({ line }) => SAYS_PASTE.test(line.raw)) || paste.length === draft.lines.length) continue
+    draft.lines = draft.lines.filter((item) => !paste.includes(item))
+    finishOf(drafts).lines.push(...paste)
+  }
+}
+
 /** Egg, milk and seeds in the list of a bought sheet are brushed on it: there is no dough for them to go into. */
 export function washBesideSheet(drafts: Draft[], clauses: readonly Clause[]): void {
   if (

@@ -36,7 +36,7 @@ export const TIN = String.raw`(?:tins?|pans?|trays?|dish(?:es)?|moulds?|molds?|p
 export const FAT = String.raw`(?:oil|fat|lard|ghee|dripping|shortening)`
 export const WHAT_FILLS = String.raw`(?:filling|stuffing|mixture|mix)`
 export const LUMPS = String.raw`(?:balls?|pieces?|portions?|lumps?|buns?|parts?|bits?|rounds?)`
-export const IN_EACH = String.raw`(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`
+export const IN_EACH = String.raw`(?:goes )?(?:in(?:to)?|on(?:to)?) (?:(?:the (?:centre|center|middle)|one (?:half|side|end)|half) of )?(?:each|every one)\b(?! side)`
 
 /** No round is narrower and no dough is rolled thicker. Common practice, no source. */
 export const LEAST_DISC_CM = 3

@@ -128,7 +128,7 @@ const fits = (size: Size, measure: Measure, text: string): boolean =>
 
 /** "Teaspoon of filling": one. */
 const BARE_SPOON =
-  /(^\W*|[,;]\s*|\b(?:put|add|with|place|pipe|dot|drop|spoon|use) )(?=(?:(?:heaped|heaping|level|good|generous) )?(?:tbsp|tsp|tablespoon|teaspoon)(?:ful)?s? (?:of )?(?:the )?(?:filling|stuffing|jam|mix|mixture)\b)/gi
+  /(^\W*|[,;]\s*|\b(?:put|add|with|place|pipe|dot|drop|spoon|use) )(?=(?:(?:heaped|heaping|level|good|generous) )?(?:tbsp|tsp|tablespoon|teaspoon)(?:ful)?s? (?:(?:of )?(?:the )?(?:filling|stuffing|jam|mix|mixture)\b|each\b(?! side)|[^.;,]{0,30}\b(?:in|on|at|into|onto) [^.;,]{0,12}\b(?:each|every|middle|cent(?:re|er))\b))/gi
 const WEIGHED = /^\s*\((?:(?:about|around|roughly|approx\.?|~)\s*)?\d/i
 const isSpoonOf = (spoon: Measure, next: Measure): boolean =>
   spoon.of === 'spoon' &&
@@ -169,7 +169,7 @@ const SPOONED =
 const EACH_OF =
   /^\s*each(?: of)? ((?:[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?, )*[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?,? (?:and|&) [a-zß-öø-ɏ]+)/i
 /** "In butter (2 tbsp per dozen)". */
-const FAT_AHEAD = /\b(?:oil|butter|ghee|lard)\W*\(\W*$/i
+const FAT_AHEAD = /\b(?:oil|butter|ghee|lard)(?:\W*\(\W*|\s+)$/i
 const OF_THE_PAN =
   /^\W*(?:of )?(?:(?:sea|fine|kosher|black|white|ground) )?(?:[a-zß-öø-ɏ]+ )?(?:oil|water|butter|ghee|salt|pepper|baking (?:powder|soda))\b/i
 
@@ -193,7 +193,9 @@ export function sizesSaid(text: string, sentence: string): SizeSaid[] {
     if (amongOthers && measure.of === 'spoon') continue
     if (
       measure.of === 'spoon' &&
-      (!SPOONED.test(sentence) || OF_THE_PAN.test(measure.after) || FAT_AHEAD.test(measure.before))
+      ((name !== 'spoonClosed' && !SPOONED.test(sentence)) ||
+        OF_THE_PAN.test(measure.after) ||
+        FAT_AHEAD.test(measure.before))
     )
       continue
     // "A tsp each of pork, beans and cheese": three of them.

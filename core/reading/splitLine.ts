@@ -24,7 +24,7 @@ import { FRIED } from './verbs'
 
 /** What is done to a food in its fat, and what is stirred together. */
 const STIRRED =
-  'beaten|mixed|whisked|blended|blitzed|pulsed|pounded|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
+  'beaten|mixed|whisked|blended|blitzed|pulsed|pounded|thinned|mashed|melted|coloured|colored|infused|stirred|loosened|slaked|dissolved|dispersed|diluted|soaked|made up|crumbled|combined|creamed|seasoned|flavoured|flavored|sweetened|marinated|dressed|moistened|sprinkled|warmed'
 const HOW = String.raw`(?:(?:[a-zß-öø-ɏ]+ly|slow|stir|pan|deep|shallow|well|slowly|and|then)[ -])*`
 const HOW_LONG = String.raw`(?: together| [a-zß-öø-ɏ]+ly| soft| golden| brown| (?:until|till) (?:just |very |they are |it is )?[a-zß-öø-ɏ]+(?: (?:and )?(?!in\b|with\b)[a-zß-öø-ɏ]+){0,2}?| to an? (?:[a-zß-öø-ɏ]+ )?(?:paste|slurry|cream)| (?:for )?(?:about )?\d{1,3}(?:-\d{1,3})? ?min\w*)*`
 /** "Crushed to a paste" names nothing that it is joined to. */
@@ -62,7 +62,10 @@ const EACH =
 /** "cumin, coriander and turmeric, 1/2 tsp each". */
 const EACH_BEHIND = /^([a-zß-öø-ɏ].*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/i
 const SEASONING =
-  /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
+  /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty (?:of )?|lots of |loads of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
+/** What a tail says of the seasoning itself: "to taste", "as needed", "freshly ground", "very generous". */
+const SAID_OF_SEASONING =
+  /\b(?:taste|season(?:ing)?|needed|required|liked?|you|each|optional|fresh(?:ly)?|ground|cracked|well|generous(?:ly)?|lots|plenty|pinch|bit|little|good|very|quite|not|no|more|less|enough|for|to|in|of)\b/i
 const EVERY_COMMA = new RegExp(COMMA, 'gi')
 const EVERY_JOIN = new RegExp(JOIN, 'gi')
 /** So many places of one line are tried at which it may go on to another food. */
@@ -105,6 +108,15 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
       ', for $1',
     ),
   )
+    // "3 potatoes, boiled, rough mash": a noun that says what was done with them.
+    .replace(/(potato(?:es)?\b[^;]*), ?(rough|coarse|smooth) mash\b(?!ed)/i, '$1, $2ly mashed')
+    // "2 tbsp maida + 4 tbsp water slurry": what the two become is no name of the water.
+    .replace(
+      /(\b(?:flour|maida|[a-zß-öø-ɏ]*starch|cornflour|besan)\b[^()]*\bwater) (slurry|paste)\W*$/i,
+      '$1 ($2)',
+    )
+    // "1 roll puff pastry spread with 30 g soft butter".
+    .replace(/\s+(?:spread|smeared|brushed) (?:all over )?with (?=\d|½|an? |half )/i, ' + ')
     // "Melted butter... or just use 1 cup oil".
     .replace(/\s*(?:\.{2,}|…|,)?\s+or (?:just |simply |else )?(?:use|take|try) /i, ' or ')
     .replace(/\s*(?:\.{2,}|…)\s*(?=or\b)/i, ' ')
@@ -299,7 +311,9 @@ function takeApart(given: string, foods: Foods): readonly LinePart[] {
     const another =
       /^\s*[,;]/.test(seasoning[3]!) &&
       behindSeasoning !== '' &&
-      matchFood(readLine(behindSeasoning).name, foods)?.how === 'exact'
+      (matchFood(readLine(behindSeasoning).name, foods)?.how === 'exact' ||
+        // … known or not: "salt & white pepper, gravy browning".
+        (/^\S+ \S+$/.test(behindSeasoning) && !SAID_OF_SEASONING.test(behindSeasoning)))
     const tail =
       another || /^(?:lots|plenty|generous(?:ly)?|well)$/i.test(behindSeasoning) ? '' : behindSeasoning
     // "½ tsp each salt and pepper" gives both; "1 tsp salt and pepper" leaves the pepper open.

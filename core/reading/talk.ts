@@ -15,8 +15,8 @@ const LEADS: readonly RegExp[] = [
   // "Tonight's dinner:", "Recipe card —"
   String.raw`(?:(?:tonight|today|[a-zß-öø-ɏ]+day)['’]?s?(?: (?:dinner|tea|supper|lunch|bake|recipe))?|recipe(?: card| of the (?:day|week))?|subject|re|title|dish|name|comment|post|caption)\s*[:—–]\s*`,
   // "Today we are making", "my mum makes", "I promised you", "you asked how I make"
-  String.raw`(?:${WHO}(?:['’](?:m|re|ll|d|ve))?|im|were)(?: am| are| will| have| would)?(?: (?:always|usually|just|also|finally|like to|love to))?(?: be)? (?:making|going to (?:make|share)|gonna make|(?:going to|gonna|will) (?:show|tell|teach) (?:you|everyone)(?= how)|cooking|preparing|sharing|doing|posting|sending|${MAKES}|promised|wanted|share|post|send|asked (?:me )?(?:for|how ${WHO} ${MAKES})) (?:you |everyone |everybody |all )?`,
-  String.raw`let['’]?s make |how to (?:make|cook|do) |how ${WHO} (?:always |usually )?${MAKES} |what ${WHO} (?:always |usually )?${MAKES} (?:for|with) `,
+  String.raw`(?:${WHO}(?:['’](?:m|re|ll|d|ve))?|im|were)(?: am| are| will| have| would)?(?: (?:always|usually|just|also|finally|like to|love to))?(?: be)? (?:making|going to (?:make|share)|gonna make|(?:going to|gonna|will) (?:show|tell|teach) (?:you|everyone)(?= how)|cooking|preparing|sharing|showing|doing|posting|sending|${MAKES}|promised|wanted|share|post|send|asked (?:me )?(?:for|how ${WHO} ${MAKES})) (?:you |everyone |everybody |all )?`,
+  String.raw`let['’]?s make |how (?:to|do (?:you|i|we)) (?:make|cook|do) |how ${WHO} (?:always |usually )?${MAKES} |what ${WHO} (?:always |usually )?${MAKES} (?:for|with) `,
   String.raw`(?:here|this|these|that|those|it)(?:['’]?s| is| are|['’]re| was) (?:for )?`,
   // "Made pasties last night!"
   String.raw`ma[dk]e (?=[^.,:;\d]{3,40}\s(?:yesterday|last|today|tonight|this|again|for (?:dinner|lunch|tea|supper|the first time))\b)`,
@@ -83,11 +83,14 @@ export function withoutTalk(title: string): string {
   const bare = named.replace(WHOSE, '')
   const name = (talks ? bare.replace(GOES_ON, '') : bare)
     .replace(/(?<=[a-zß-öø-ɏ]{3}) recipe$/i, '')
-    .replace(/[\s,.:;!–-]+$/, '')
+    .replace(talks ? /[\s,.:;!?–-]+$/ : /[\s,.:;!–-]+$/, '')
   // A greeting and nothing else names no dish.
   if (!name && talks) return ''
   return /\p{L}{3}/u.test(name) ? capital(name) : title
 }
+
+const TAKES_BACK =
+  /^[^.:\d]{3,60}?[\s,–-]+(?:no,? (?:sorry|wait)|sorry,? (?:no|i mean|i meant)|i mean|i meant|or rather)[\s,]+(?=[a-zß-öø-ɏ])/i
 
 /**
  * What is made, where a recipe begins by saying so in passing: "so for the empanadas I do three cups of flour".
@@ -98,7 +101,8 @@ export function withoutTalk(title: string): string {
 export function spokenName(opening: string, isPiece: (name: string) => boolean): string | null {
   const { rest, names } = withoutLead(opening)
   const spoken = rest.replace(SPOKEN_LEAD, '')
-  const said = spoken.replace(WHOSE, '')
+  // "Stuffed chilli paratha no sorry stuffed radish paratha".
+  const said = spoken.replace(WHOSE, '').replace(TAKES_BACK, '')
   const cut = said.replace(TAIL, '').replace(NEEDS, '').replace(GOES_ON, '')
   const name = cut
     .replace(

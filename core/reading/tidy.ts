@@ -222,6 +222,20 @@ const labelled = remember((text: string) =>
     // "Dip of soy, vinegar and oil", "Ingredients are: …".
     .replace(/^((?:for|to make)(?: the)? (?:pastry|dough|filling|crust|stuffing|sauce|dip))\s*;\s/i, '$1: ')
     .replace(/^(?:a |the |with a )?(dip|dipping sauce|dressing|egg ?wash) of (?=[a-zß-öø-ɏ]|\d)/i, '$1: ')
+    // "Filling. 1 sweet potato, 1 can beans".
+    .replace(
+      /^((?:for )?(?:the )?(?:(?:pie |suet |yeast )?(?:dough|pastry|crust)|filling|stuffing|method|assembly|(?:topping|glaze|sauce|dip)(?=\. (?:\d|[¼½¾]))))\.\s+(?=\S)/i,
+      '$1: ',
+    )
+    // "• Finish • plant milk", the first mark taken off before.
+    .replace(/^(\p{L}[\p{L} ]{2,20}?)\s+[•·∙]\s+(?=\S)/u, '$1: ')
+    // "Veg ... 1 courgette, 1 pepper".
+    .replace(/^(\p{L}[\p{L} ]{2,20}?)\s*(?:\.{2,}|…)\s+(?=[\d¼½¾⅓⅔])/u, '$1: ')
+    // "10 portions. Roll thin": of dough, and nobody eats them yet.
+    .replace(
+      /(?<=[.;]\s+)(\d{1,3})(?: equal)? portions(?=\.\s+(?:roll|flatten|stuff|press|pat|fill|shape|stretch)\b)/gi,
+      '$1 pieces',
+    )
     // "Filling wise, two cups of …".
     .replace(
       /(?<=^|[.!?]\s)(?:the )?(dough|pastry|filling|sauce|topping)[- ]wise,?\s+(?=[a-zß-öø-ɏ]|\d)/gi,
@@ -231,7 +245,7 @@ const labelled = remember((text: string) =>
     .replace(/^(\p{L}[\p{L} ]{2,30}?)\s*\(((?:[\d¼½¾⅓⅔][^(),]*,\s*){2,}[\d¼½¾⅓⅔][^()]*)\)$/u, '$1: $2')
     // "Egg wash (1 yolk + 1 tsp water)".
     .replace(
-      /^((?:egg ?)?wash|glaze|dip|dipping sauce|sauce|topping)\s*\(((?:\d|[¼½¾]|an? )[^()]*(?:\+|,|&|\band\b|\bwith\b)\s*(?:\d|[¼½¾]|an? |pinch|some)[^()]*)\)$/i,
+      /^((?:egg ?)?wash|glaze|dip|dipping sauce|sauce|topping|(?:garlic|herb|chill?i|spiced|honey) (?:butter|oil))\s*\(((?:\d|[¼½¾]|an? )[^()]*(?:\+|,|&|\band\b|\bwith\b)\s*(?:\d|[¼½¾]|an? |pinch|some)[^()]*)\)(?: (?:to|for) (?:brush(?:ing)?|finish|the tops?))?$/i,
       '$1: $2',
     )
     // "…, 1 tsp salt, Filling: 300 g potato": what comes next in a row.

@@ -60,10 +60,10 @@ const POURED = recalled(
 )
 /** "Brush with the beaten egg, another one": none of those that are listed. */
 const THE_OTHER_EGG =
-  /\bthe (?=(?:beaten )?egg\b[^.;\d]{0,6}\b(?:another|a second|an extra|a separate)(?: (?:one|egg|1))?\b)/i
+  /(?<=\b(?:with|the) )(?:the )?(?=(?:beaten )?egg\b[^.;\d]{0,10}\b(?:another|a second|an extra|a separate)(?: (?:one|egg|1))?\b)/i
 /** "Butter the tops while hot." */
 const BUTTERS_TOPS = recalled(
-  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$| (?:and|then) (?:serve|eat|enjoy))|(?<=\bmin\w*, ?)(?:then )?(?<last>butter|ghee)(?=\W*$)|^\W*(?<alone>butter|ghee)\W*$)/i,
+  /(?:^\W*|[,;.]\s*|\band )(?:then )?(?:(butter|oil) (?:all )?(?:the |their )?(?:hot |warm )?tops?\b|(?<well>butter|ghee) (?:generously|liberally|well|lightly)\b(?:\s*\((?<amount>[\d¼½¾][^()]{1,12}?)(?: (?:each|per)[^()]*)?\))?|apply (?:some |a little |plenty of |melted )*(?<applied>butter|ghee)(?: (?:on|over) (?:top|it|them))?(?=\W*$| (?:and|then) (?:serve|eat|enjoy))|(?<=\bmin\w*, ?)(?:then )?(?<last>butter|ghee)(?=\W*$)|^\W*(?<alone>butter|ghee)\W*$)/i,
 )
 /** "Second rise 20 mins, egg yolk on top." */
 const ON_TOP = recalled(
@@ -80,12 +80,20 @@ const WASHED = recalled(
     'i',
   ),
 )
+/** "… fold to triangles. Egg. 200 fan 25 min": a wash, and nothing more is said. */
+const WASH_BY_ITSELF = recalled(
+  new RegExp(
+    String.raw`^\W*(?:beaten )?(${WASH_OF})(?:\s*(?:,|\+|&|and)\s*(?:(?:sesame|poppy|nigella|caraway)(?: seeds?)?|seeds))?\W*(?:$|,\s*\d{3}\b)`,
+    'i',
+  ),
+)
 /** "Sesame seeds on top", "sprinkle with poppy seeds", "egg wash + coarse sugar": what is strewn over a closed piece. */
 const STREWN = [
   /\b(?:sprinkl|scatter|strew|dust|top)\w*\b(?:(?!\bwith\b)[^.;]){0,24}?\bwith\b ([^.;]{3,60})/i,
   /\b(?:sprinkl|scatter|strew)\w* (?:over |on )?([^.;]{3,40}?)(?= (?:on|over)\b|[.;,]|$)/i,
   /(?:^|[.;,]\s*)([^.;,]{3,40}?) on top\b/i,
   /\b(?:wash(?:ed)?|(?:egg|milk|yolk) (?:on top|brush))\s*(?:\+|&|and|,)\s*([^.;,]{3,40})/i,
+  /^\W*(?:beaten )?(?:egg|milk|yolk)\s*(?:\+|&|and|,)\s*((?:sesame|poppy|nigella|caraway)\b[^.;,]{0,16})/i,
 ]
 /** What a piece is strewn with: seeds may be an allergen, and sugar is counted. Common practice, no source. */
 const STREWN_GRAMS_PER_PIECE: Readonly<Record<string, number>> = { seed: 0.5, sweetener: 1, cheese: 3 }
@@ -131,7 +139,7 @@ const SLURRY = recalled(
 const OF_EACH =
   /^\s*(?:(?:of )?(?:[a-zß-öø-ɏ]+ ){0,2}[a-zß-öø-ɏ]+ )?(?:(?:on |for |over )?each\b(?! side)|per (?!batch)[a-zß-öø-ɏ]+)/i
 /** The edges are wetted so that they stick: that is nearly nothing. */
-const ONLY_EDGES = recalled(/\b(?:edges?|rims?|borders?|seams?)\b/i)
+const ONLY_EDGES = recalled(/\b(?:edges?|rims?|borders?|seams?(?! (?:side )?down))\b/i)
 /** "Crimp the edges, brush with oil": the edges are closed, and it is the pieces that are brushed. */
 const EDGES_CLOSED =
   /\b(?:crimp|press|pinch|seal|fold|pleat|trim|tuck|roll)\w*\b[^,.;]*\b(?:edges?|rims?|borders?|seams?)\b[^,.;]*(?:[,;]| and(?= (?:brush|glaze|paint)))/gi
@@ -196,6 +204,12 @@ function strewnIn(text: string, foods: Foods): Map<Food, string | null> {
 /** "1 tbsp oil + extra to brush" is used, and what is brushed on comes on top. */
 const KEPT_FOR_IT = recalled(/\bdivided\b|(?<!\b(?:extra|more|some) (?:for|to) )\b(?:brush|glaze)/i)
 
+/** "Topping: 1/2 cup flour, 1/4 cup sugar, 2 tbsp butter": crumbs, whose butter brushes nothing. */
+const isCrumb = (lines: Draft['lines']) =>
+  lines.some(({ food, line }) => foodIs(food, 'flour') && (line.grams ?? 0) >= LEAST_CRUMB_GRAMS)
+/** Less flour than this is a paste that seals. Our own choice. */
+const LEAST_CRUMB_GRAMS = 25
+
 /** Whether some of it is listed to be brushed on, or more of it than its own part needs. */
 const isKeptFor = (drafts: readonly Draft[], over: Food) =>
   drafts.some(({ kind, name, lines }) =>
@@ -205,7 +219,8 @@ const isKeptFor = (drafts: readonly Draft[], over: Food) =>
         (food?.group === over.group ||
           (over.group === 'milk' && food?.group === 'plant-milk') ||
           (over.group === 'egg' && food?.group.startsWith('egg'))) &&
-        (kind === 'finish' ||
+        ((kind === 'finish' &&
+          !(isCrumb(lines) && lines.filter((one) => one.food?.group === over.group).length < 2)) ||
           kind === 'pan' ||
           KEPT_FOR_IT.test(line.raw) ||
           // "Butter for serving", or butter and nothing else beside the dish: the one that is applied.
@@ -230,9 +245,11 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
     const wash = closed ? (BRUSHED.exec(text) ?? TOSSED.exec(text) ?? POURED.exec(text)) : null
     const onTop =
       wash || (about !== null && about !== 'pieces' && about.kind === 'filling') ? null : ON_TOP.exec(text)
-    const washed = closed && !wash ? (WASHED.exec(text) ?? onTop) : onTop
+    const washed =
+      closed && !wash ? (WASHED.exec(text) ?? (isClosed ? WASH_BY_ITSELF.exec(text) : null) ?? onTop) : onTop
     const tops = isClosed ? BUTTERS_TOPS.exec(text) : null
-    const buttered = tops?.[1] ?? tops?.groups?.applied ?? tops?.groups?.last ?? tops?.groups?.alone
+    const buttered =
+      tops?.[1] ?? tops?.groups?.applied ?? tops?.groups?.last ?? tops?.groups?.alone ?? tops?.groups?.well
     const brushed = buttered
       ? named(buttered, foods)
       : washed
@@ -252,7 +269,8 @@ export function addUnlisted(drafts: Draft[], clauses: readonly Clause[], pieces:
           lines.some(({ food }) => isFat(food)),
       )
     if (over && !isThere && !isKeptFor(drafts, over)) {
-      const said = wash?.groups?.amount ?? wash?.groups?.behind ?? onTop?.groups?.amount
+      const said =
+        tops?.groups?.amount ?? wash?.groups?.amount ?? wash?.groups?.behind ?? onTop?.groups?.amount
       const toldGrams = said ? gramsTold(said, over, text, pieces) : null
       const usual = brushedGrams(over, drafts, pieces)
       add(

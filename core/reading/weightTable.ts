@@ -71,6 +71,13 @@ export const WEIGHTS_AND_SPOONS = {
     ),
     most: MOST_PIECE_GRAMS,
   },
+  doughPer: {
+    of: 'weight',
+    says: '8 g dough and its filling per dumpling.',
+    fact: 'ball-grams',
+    after: after(String.raw`(?:of )?(?:the )?(?:dough|pastry) (?:\+|and|&|to|,)`),
+    most: MOST_PIECE_GRAMS,
+  },
   doughTaken: {
     of: 'weight',
     says: 'Take 25 g of the dough, flatten.',
@@ -189,7 +196,7 @@ export const WEIGHTS_AND_SPOONS = {
     says: 'Use 1 tbsp per round of the filling.',
     fact: 'filling-tbsp-per-piece',
     after: after(
-      String.raw`in(?:to)? (?:every|the (?:centre|center|middle))|on(?:to)? (?:every|one)(?! side)|(?:per|for each|for every|to each) [a-zß-öø-ɏ]+`,
+      String.raw`in(?:to)? (?:every|the (?:centre|center|middle))|(?:at|near|along) (?:the|one) (?:\S+ )?(?:end|edge|corner|bottom|side) of (?:each|every|the)\b|on(?:to)? (?:every|one)(?! side)|(?:per|for each|for every|to each) [a-zß-öø-ɏ]+`,
     ),
     most: MOST_SPOONS,
     needsAbout: true,
@@ -204,5 +211,16 @@ export const WEIGHTS_AND_SPOONS = {
     most: MOST_SPOONS,
     needsAbout: true,
     exact: true,
+  },
+  // The clause ends where the hands begin to close.
+  spoonClosed: {
+    of: 'spoon',
+    says: '2 tbsp apples,',
+    fact: 'filling-tbsp-per-piece',
+    before: /^\W*$/,
+    after: after(
+      String.raw`(?:of )?(?:the )?(?!(?:oil|butter|ghee|water|milk|flour|sugar|egg|salt|paste|dough)\b)[a-zß-öø-ɏ]+,\s*$`,
+    ),
+    most: MOST_SPOONS,
   },
 } as const satisfies Readonly<Record<string, Size>>
