@@ -25,8 +25,10 @@ const WAYS: readonly string[] = [
   // Filled: "fill", "stuff the balls", "1 tsp filling in each", "spoon it into the centre".
   String.raw`(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)(?: (?:and|each|them|with|the (?:rounds|dis[ck]s|circles|dough|wrappers|balls|cones)))?(?=[\s,.]|$)(?! (?:is|should|must|mixture|ingredients)\b)`,
   String.raw`(?:(?:\d[\d./ -]*|an? )(?:(?:heaped|level|scant|big|small|generous) )?(?:${SPOON}|g|oz) (?:of )?(?:the )?)?filling in (?:the )?(?:centre|center|middle)`,
-  String.raw`(?<![\d./¼½¾-])(?:[\d¼½¾][\d./ ¼½¾–-]*|an? |half an? |one |two |three )(?:(?:heaped|heaping|level|scant|big|small|generous) )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|dessertspoons?|spoons?|spoonfuls?|g) (?:of )?(?:the )?filling (?:in |on |onto |for |to )?each(?=\W*(?:$|[,.;]))`,
+  String.raw`(?<![\d./¼½¾-])(?:[\d¼½¾][\d./ ¼½¾–-]*|an? |half an? |one |two |three )(?:(?:heaped|heaping|level|scant|big|small|generous) )?(?:tsps?|tbsps?|t|teaspoons?|tablespoons?|dessertspoons?|spoons?|spoonfuls?|g) (?:of )?(?:the )?filling (?:in |on |onto |for |to )?each(?=\W*(?:$|[,.;]))`,
   String.raw`(?:\d[\d./ -]*|an? |half an? |one |two )(?:(?:heaped|level|scant|big|small) )?${SPOON} (?:of )?(?:filling )?(?:per|(?:in|into|on|onto|for) (?:each|every|a)) (?:wrapper|skin|round|circle|dis[ck]|square|piece|one|sheet|triangle)`,
+  // "Heaped teaspoon mincemeat in each."
+  String.raw`(?<=^\W*|[,.;] )(?:(?:heaped|heaping|level|good|generous|scant) )?(?:tsp|tbsp|teaspoon|tablespoon|spoonful)s? (?:of )?(?!(?:[a-zß-öø-ɏ]+ )?(?:oil|ghee|butter|water|milk)\b)(?:[a-zß-öø-ɏ]+ ){1,3}(?:in|into|on|onto) (?:each|every)(?=\W*(?:$|[.;]))`,
   // "Cut discs, put a big spoonful of filling", and nothing about where.
   String.raw`(?:put|place|add|drop|use)(?: on| in)? (?:about )?(?:[\d¼½¾][\d./ ¼½¾–-]*|an? |half an? )(?:(?:heaped|heaping|level|scant|big|small|generous|good) )?${SPOON} (?:of )?(?:the |your )?(?:filling|stuffing)(?=\s*(?:[.;]|$|,? ?(?:and |then )*(?:bake|fry|steam|boil|cook|grill)\b))`,
   String.raw`(?:spread|spoon|stuff|put|press|tuck) [^.;]{0,40}(?:(?<!\bfold [^.;]{0,20})inside(?! the (?:pan|tin|oven))|into the pockets?)`,

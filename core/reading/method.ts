@@ -32,6 +32,9 @@ const LAID_ON_GRIDDLE = recalled(
 const BAKED_BY_SIDE = recalled(
   /\b(?:(?:dry|hot|frying|non-?stick) (?:pan|skillet)|griddle|tawa|tava|comal)\b[^.;]*\b(?:per|a|each|both|every) sides?\b/i,
 )
+const WRAPPED_IN_FOIL = recalled(
+  /\bwrap(?:ped)?\b(?: [a-zß-öø-ɏ]+){0,3} in (?:(?:tin|kitchen|aluminium) )?(?:foil|cling ?film|plastic|muslin|cheesecloth)\b[^.;]*\b(?:steam|simmer|boil|poach|cook)/i,
+)
 const FILLS = recalled(
   /\b(?:fill|(?<!\b(?:filling|the|dry|wet|other|this|that|same|dough|green|of) )stuff)\b|\b(?:put|place|spoon|divide|lay|spread)\b[^.]{0,40}\b(?:filling|stuffing|mixture)\b|\b(?:put|place|keep|lay|spoon)\b[^.;]{0,40}\b(?:inside(?! the (?:oven|pan|tin|fridge))|in(?:to|side)? the (?:middle|cent(?:re|er)))\b/i,
 )
@@ -140,7 +143,9 @@ export function clausesOfMethod(steps: readonly OutlineStep[], drafts: readonly 
           /\b(?:fold|stir|mix) (?:in|into|through)\b(?! (?:the |both |all )*(?:four |4 |two |2 )?(?:sides|ends|corners)\b| (?:an? )?(?:neat |small )?(?:squares?|triangles?|half|thirds|quarters|parcels?|packets?|envelopes?|cones?|rectangles?)\b)/i.test(
             text,
           ) && !PIECE_WORDS.test(text)
-        if (closing && !aboutFilling) {
+        // "Shape the seitan into two, wrap in foil and steam": what foil holds is no piece.
+        const inFoil = !closed && WRAPPED_IN_FOIL.test(text)
+        if (closing && !aboutFilling && !inFoil) {
           const before = text.slice(0, closing.index).trim()
           if (before)
             clauses.push({ text: before, sentence, step: index, about: aboutOf(before, label), closed })

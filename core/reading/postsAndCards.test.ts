@@ -54,6 +54,37 @@ describe('lines of a list', () => {
       ),
     ).toEqual(['strong-flour 600', 'milk 194', 'water 190', 'instant-yeast 8', 'salt 10']))
 
+  it('two amounts in brackets are of the two that are named', () =>
+    expect(
+      amountsIn(
+        'Pies\nDough: 500 g plain flour, 250 ml water\nFilling: 400 g mushrooms & walnuts (300 + 100), minced; 1 onion\n30 balls. Roll, fill, pinch. 220 C 14 min.',
+        'filling',
+      ),
+    ).toEqual(['mushroom 300', 'walnuts 100', 'onion 110']))
+
+  it('half boiling and half cold water, and two fats that are mixed', () => {
+    expect(
+      amountsIn(
+        'Boxes\nDough: 300g AP flour, half boiling water (100ml) half cold (90ml), pinch salt.\nFilling: 200g garlic chives, 150g shrimp\nRest 30 min. 10 portions. Roll thin, fill, fold. Oil in a pan, 4 min each side.',
+        'shell',
+      ).slice(1, 3),
+    ).toEqual(['water 100', 'water 90'])
+    expect(
+      amountsIn(
+        'Pie\nCrust: 12oz SR flour, 6oz lard & marg mixed, cold water\nFilling: 500 g beef, 2 onions, salt & plenty white pepper, gravy browning\nFill, lid on. Gas 6, 40 mins.',
+        'shell',
+      ).slice(1, 3),
+    ).toEqual(['lard 85', 'margarine 85'])
+  })
+
+  it('what is listed behind salt and pepper is not said of them', () =>
+    expect(
+      foodsIn(
+        'Pie\nCrust: 12oz SR flour, 6oz lard, cold water\nFilling: 500 g beef, 2 onions, salt & plenty white pepper, gravy browning\nFill, lid on. Gas 6, 40 mins.',
+        'filling',
+      ),
+    ).toEqual(['beef', 'onion', 'salt', 'white-pepper', 'null']))
+
   it('what a sheet is spread with is a line of its own, and what it is cut in counts', () => {
     const text =
       'Cones\n\n1 roll of puff pastry (275 g) spread with 30 g soft butter, rolled up tight, chilled 1 h, cut in 10 slices.\nFilling - 250 g ricotta, 50 g sugar, 1 egg yolk.\nFlatten each slice into a cone, fill w 1 tbsp, pinch. 200 C 22 min.'
@@ -126,6 +157,16 @@ describe('labels', () => {
       ['icing-sugar', 'milk'],
     ],
     [
+      'Manti\n60 wonton wrappers\n400g lamb mince, 1 onion grated\nSauce 1: 300g yoghurt, 2 cloves garlic\nSauce 2: 60g butter, 1 tsp paprika\n\nFill, pinch. Bake 200C 10 min.',
+      'dip',
+      ['yogurt', 'garlic', 'butter', 'paprika'],
+    ],
+    [
+      'Gyoza\nMakes 20\n20 gyoza wrappers\n150g chicken mince\n50g sweetcorn\n\nMix all. Fill, pleat. Air fry 190 for 8 minutes until crisp. Dip: soy + rice vinegar + chilli.',
+      'dip',
+      ['soy-sauce', 'vinegar', 'green-chilli'],
+    ],
+    [
       'Bao\n\nStarter dough: 1 tsp yeast, 180 ml warm water, 200 g flour\nMain: 60 g cake flour, 60 g sugar, 2 tbsp lard\nFilling: 350 g pork, 1 tbsp hoisin\n\nKnead, divide 16, fill, pleat. Steam 12 min.',
       'shell',
       ['soft-flour', 'sugar', 'lard'],
@@ -138,6 +179,21 @@ describe('labels', () => {
     const { parts, cooking } = recipe(text)
     expect(parts.find(({ kind }) => kind === 'filling')?.cookedMinutes).toBe(10)
     expect([cooking.way, cooking.andThen]).toEqual(['steam', null])
+  })
+
+  it('minutes and hours in one letter are of the part whose list they end', () =>
+    expect(
+      recipe(
+        'Pot stickers\nwrappers: 2c flour, 3/4c just-boiled water, knead 5m, rest 1h\nfilling: 1/2 lb ground chicken, 2 scallions\ndivide dough into 24, fill, pleat. Steam 8 min.',
+      ).facts.map(({ kind, low }) => `${kind} ${low}`),
+    ).toEqual(['knead-minutes 5', 'rest-minutes 60']))
+
+  it('what foil holds is steamed before it is filled', () => {
+    const { parts, cooking } = recipe(
+      'Seitan rolls\n\nFor the seitan\n200g vital wheat gluten\n250ml vegetable stock\n\nTo assemble\n320g vegan puff pastry\n2 tbsp Dijon\n\nMix the seitan ingredients, shape into two sausages, wrap in foil and steam 45 minutes. Cool. Cut pastry in two. Spread with mustard, put the seitan on, roll up. 200C for 30 minutes.',
+    )
+    expect([cooking.way, cooking.minutes]).toEqual(['bake', 30])
+    expect(parts.find(({ into }) => into !== null)?.cookedMinutes).toBe(45)
   })
 
   it('in one row the pieces may be fried behind their closing', () =>
@@ -153,6 +209,10 @@ describe('names', () => {
     [
       'Chicken bao buns - the whole family helps\n\nFilling\n300 g chicken',
       'Chicken bao buns - the whole family helps',
+    ],
+    [
+      'Spiced lamb filo cigars - makes 24 - party food\n\n6 sheets filo\n350g lamb mince',
+      'Spiced lamb filo cigars - party food',
     ],
     ['How to make pelmeni?\n\n500 g flour, 200 ml water\nThe meat: 300 g pork', 'Pelmeni'],
     [
@@ -241,6 +301,21 @@ describe('what goes on them', () => {
     ).toEqual(foods),
   )
 
+  it('an egg that ends the list of a jelly is brushed on', () =>
+    expect(
+      foodsIn(
+        'Pork pies (makes four)\n\nPASTRY\n450g plain flour, 100g lard, 200ml water\nFILLING\n800g pork shoulder, 1/2 tsp mace\nJELLY\n300ml pork stock, 4 leaves gelatine\n+ 1 egg\n\nFill, lid, crimp, hole in top, egg. 180C 30 min. When cold pour jelly in.',
+        'finish',
+      ),
+    ).toEqual(['egg']))
+
+  it('what they are rolled in is on them', () =>
+    expect(
+      worked('Bake 180 C 10 min. Roll in 20g melted light butter.')
+        .parts.find(({ kind }) => kind === 'finish')
+        ?.lines.map(({ grams }) => grams),
+    ).toEqual([20]))
+
   it('butter by the piece', () =>
     expect(
       worked('Makes 10. Bake 180 C 20 min. Butter generously (1 tsp each).').parts.find(
@@ -286,6 +361,8 @@ describe('sizes and rests', () => {
     ['Tablespoon at the end of each strip. Bake 180 C 20 min.', 'filling-tbsp-per-piece', 1],
     ['Heaped teaspoon each. Boil 3 min.', 'filling-tbsp-per-piece', 0.5],
     ['2 tablespoons apples, fold, crimp. Fry 3 min.', 'filling-tbsp-per-piece', 2],
+    ['10 balls each (dough 52 g / filling 60 g). Boil 6 min.', 'ball-grams', 52],
+    ['Roll 2 mm, cut 7 cm. Boil 3 min.', 'disc-cm', 7],
     ['8 g dough + 12 g filling per dumpling. Boil 6 min.', 'ball-grams', 8],
     ['Let it lie for 40 minutes under a bowl. Boil 3 min.', 'rest-minutes', 40],
   ])('%s', (work, kind, amount) => expect(factOf(work, kind)).toBeCloseTo(amount, 2))

@@ -386,6 +386,8 @@ export function withoutYields(title: string): string {
         ? ''
         : bracket,
     )
+    // "Lamb cigars - makes 24 - party food".
+    .replace(/\s*[-–—|]\s*(?:serves|makes|feeds|yields?) (?:about |around )?\d{1,3}(?=\s*[-–—|])/i, '')
     .replace(/\s*[-–—,;:|]\s*(?:serves|makes|feeds|for \d|yields?)\b.*$/i, (tail) =>
       // What the tail says besides stays in the title.
       /\p{L}{2}/u.test(readYields(tail)?.rest ?? tail) ? tail : '',

@@ -11,6 +11,9 @@ const lastIndex = (text: string, pattern: RegExp) => {
 
 const FOR_LIDS = /\bfor (?:the )?(?:\d{1,2} )?lids?\b|\blids? on\b/i
 const BUN = SHAPE_ROWS.find(({ shape }) => shape === 'bun')!
+/** "18 big circles and 18 small". */
+const BIG_AND_SMALL =
+  /\b\d{1,2} (?:big|bigger|large|larger) (?:(?:circles|rounds|dis[ck]s) )?(?:and|&|,)[^.;]{0,8}\b\d{1,2} (?:small|smaller)\b/i
 /** "4 pie tins: line, fill, lid". */
 const LINES_AND_LIDS = /\bline,? (?:and )?fill(?:,| and)+ (?:put )?(?:the )?lids?\b/i
 /** Tins are lined with dough and a lid is put on. */
@@ -148,7 +151,8 @@ const INSTEAD: readonly {
       ((FOR_LIDS.test(method) && !FOLDS.test(method)) ||
         IN_TINS.test(method) ||
         IN_DISHES.test(method) ||
-        LINES_AND_LIDS.test(method)),
+        LINES_AND_LIDS.test(method) ||
+        BIG_AND_SMALL.test(method)),
     becomes: 'lidded-pie',
   },
   {

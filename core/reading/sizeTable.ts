@@ -137,6 +137,15 @@ export const SIZES = {
     ),
     after: after('square\\b'),
   },
+  cutBare: {
+    of: 'length',
+    says: 'Roll thin, cut 7 cm.',
+    fact: 'disc-cm',
+    before: before(String.raw`(?:^|[,.;]) ?(?:then |and )?cut`),
+    after: after(String.raw`(?=\W*(?:$|[.;]))`),
+    least: 5,
+    most: 20,
+  },
   cutter: {
     of: 'length',
     says: 'Stamp out rounds with a 10 cm pastry cutter.',

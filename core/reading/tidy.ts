@@ -216,6 +216,10 @@ const withoutTailMarks = (text: string): string => {
 
 /** What a list goes over to within a row. */
 const PARTS: ReadonlySet<string> = new Set(['shell', 'filling', 'finish', 'dip', 'pan'])
+const SHORT_TIMES =
+  /\b((?:knead|rest|chill|rise|prove|proof|fry|bake|boil|steam|simmer|cook)(?:s|ed|ing)? (?:for )?\d{1,2}) ?(m|h)(?=\s*(?:$|[,.;]))/gi
+const withUnit = (_: string, work: string, unit: string): string =>
+  `${work} ${/m/i.test(unit) ? 'min' : 'hour'}`
 /** A label that is said in other words, in the usual ones. */
 const labelled = remember((text: string) =>
   text
@@ -231,6 +235,8 @@ const labelled = remember((text: string) =>
     .replace(/^(\p{L}[\p{L} ]{2,20}?)\s+[•·∙]\s+(?=\S)/u, '$1: ')
     // "Veg ... 1 courgette, 1 pepper".
     .replace(/^(\p{L}[\p{L} ]{2,20}?)\s*(?:\.{2,}|…)\s+(?=[\d¼½¾⅓⅔])/u, '$1: ')
+    // "Wrappers: 2 c flour, 3/4 c water, knead 5m, rest 1h".
+    .replace(/^[\p{L} ]{3,20}:\s.*$/u, (row) => row.replace(SHORT_TIMES, withUnit))
     // "10 portions. Roll thin": of dough, and nobody eats them yet.
     .replace(
       /(?<=[.;]\s+)(\d{1,3})(?: equal)? portions(?=\.\s+(?:roll|flatten|stuff|press|pat|fill|shape|stretch)\b)/gi,

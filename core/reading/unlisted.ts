@@ -32,7 +32,7 @@ function brushedGrams(over: Food, drafts: readonly Draft[], pieces: number): num
 }
 
 // "With the egg", "the remaining oil" speaks of what is listed.
-const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|plain|whisked|warm|cold|garlic|herb|chilli|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
+const SOME = String.raw`((?:(?:an?|a little|a bit of|some|more|beaten|melted|light|salted|unsalted|plain|whisked|warm|cold|garlic|herb|chilli|olive|sunflower|vegetable|sesame|coconut|plant|vegan|soya?|oat|almond|egg) )*(?:oil|butter|ghee|lard|margarine|milk|cream|egg(?: yolk| white|wash)?|drink))\b`
 const AMOUNT = String.raw`(?:\d[\d./ ]*|[¼½¾⅓⅔])\s*(?:tbsp|tablespoons?|tsp|teaspoons?|g|ml)`
 /** "Brush with 2 tbsp milk", "with 1 beaten egg": the amount stands in front of what is brushed on. */
 const SO_MUCH = String.raw`(?:(?:about |~)?(?<amount>${AMOUNT}|\d(?=\s+(?:(?:large|small|medium|beaten|whisked) )*egg))\s+(?:of )?(?:(?:large|small|medium) )?)?`
@@ -47,7 +47,7 @@ const BRUSHED = recalled(
 /** "Toss in 40 g melted butter with sage": what they are turned in once they are cooked. */
 const TOSSED = recalled(
   new RegExp(
-    String.raw`\b(?:toss|turn|coat|dress)(?:ed)?\b(?: (?:them|the [a-zß-öø-ɏ]+|gently|well|hot))* (?:in|with) (?:the )?(?<amount>(?:an? |one )?(?:${AMOUNT}|(?:tbsp|tablespoon|tsp|teaspoon)))\s+(?:of )?${SOME}`,
+    String.raw`\b(?:toss|turn|coat|dress|roll)(?:ed)?\b(?: (?:them|the [a-zß-öø-ɏ]+|gently|well|hot))* (?:in|with) (?:the )?(?<amount>(?:an? |one )?(?:${AMOUNT}|(?:tbsp|tablespoon|tsp|teaspoon)))\s+(?:of )?${SOME}`,
     'i',
   ),
 )

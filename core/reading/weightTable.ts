@@ -78,6 +78,13 @@ export const WEIGHTS_AND_SPOONS = {
     after: after(String.raw`(?:of )?(?:the )?(?:dough|pastry) (?:\+|and|&|to|,)`),
     most: MOST_PIECE_GRAMS,
   },
+  doughNamed: {
+    of: 'weight',
+    says: '10 balls each (dough 52 g / filling).',
+    fact: 'ball-grams',
+    before: before(String.raw`\b(?:each|balls?|per [a-zß-öø-ɏ]+)\b[^.;\d]{0,12}\bdough(?: of| at)?`),
+    most: MOST_PIECE_GRAMS,
+  },
   doughTaken: {
     of: 'weight',
     says: 'Take 25 g of the dough, flatten.',
