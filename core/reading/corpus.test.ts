@@ -23,7 +23,7 @@ const FLOORS: Readonly<Record<string, number>> = {
   facts: 100,
 }
 /** Recipes of which everything that is asked is right. */
-const WHOLE_FLOOR = 2124
+const WHOLE_FLOOR = 2131
 
 describe('the corpus of recipes as cooks write them', () => {
   const read = readCorpus().map(({ name, expect: wanted, intake: { recipe } }) => ({

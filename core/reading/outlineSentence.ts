@@ -90,6 +90,9 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
     state.under = METHOD_WORDS.test(heading.name) ? '' : heading.name
     state.section = null
     if (heading.rest) state.step(row, heading.rest)
+  } else if (heading.kind === 'remarks' && heading.rest && !state.out.steps.length) {
+    // "Note: use strong flour" before any work says something, and what is listed below it is listed.
+    state.remark(row, row.text)
   } else if (heading.kind === 'remarks' || heading.kind === 'noise') {
     state.mode = heading.kind
     state.section = null

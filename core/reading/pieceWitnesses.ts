@@ -49,7 +49,7 @@ export const WRAPPED_WHOLE = recalled(
 )
 /** Something goes into one tin or dish. */
 export const ONE_DISH = recalled(
-  /\b(?:line|in|into|over|to fit)\s+(?:a|an|the) (?:[^.;]|\.\d){0,24}?(?:dish|tin|plate|pan|tray|basin)\b/i,
+  /\b(?:line|in|into|over|to fit)\s+(?:a|an|the) (?:[^.;]|\.\d){0,24}?(?:dish|tin|plate|pan|tray|basin|springform)\b/i,
 )
 const SLICES = recalled(
   /\b(?:slices|wedges)\b|(?:^|[.;]\s+)\W*(?:it |this )?cuts? (?:in)?to (?:\d|two|three|four|five|six|seven|eight|nine|ten|twelve)/i,

@@ -32,6 +32,8 @@ describe('lines of a list', () => {
     ['4 dried kashmiri chillies', 'dried-chilli'],
     ['1 serrano', 'green-chilli'],
     ['400 g short crust', 'shortcrust-pastry'],
+    ['1/2 cup roasted makhana crushed', 'makhana'],
+    ['2 tbsp zhoug', 'zhoug'],
     ['12 oz cha siu, diced', 'char-siu'],
   ])('%s is %s', (line, food) => {
     const found = matchFood(readLine(line).name, reference.foods)
@@ -222,6 +224,24 @@ describe('names', () => {
   ])('%s', (text, title) => expect(recipe(text).title).toBe(title))
 })
 
+describe('what is said before the work', () => {
+  it('another name of the dish behind a stroke, and what is listed below it', () => {
+    const text =
+      'Paneer buns | Soft paneer buns\n300 g flour, 150 ml water\n200 g paneer\nFill, close. Bake 200 C 20 min. Makes 8.'
+    expect(recipe(text).title).toBe('Paneer buns')
+    expect(foodsIn(text, 'shell')).toEqual(['plain-flour', 'water'])
+    expect(cooked(text)).toBe('8 bake 200 20')
+  })
+
+  it('a note among the lines says something, and the list goes on', () =>
+    expect(
+      foodsIn(
+        'Buns\n300 g flour\nNote: use strong flour\n150 ml water\n\nFilling\n200 g feta\n\nFill, close. Bake 200 C 20 min. Makes 8.',
+        'shell',
+      ),
+    ).toEqual(['plain-flour', 'water']))
+})
+
 describe('how many', () => {
   it.each<[string, number]>([
     ['Divide 9. Proof 45 min in 20 cm square tin. Bake 170 C 22 min.', 9],
@@ -248,6 +268,10 @@ describe('how many', () => {
     ],
     [
       'Sausage lattice\n375g ready-rolled puff\n400g sausage meat\nFilling down the middle. Cut strips either side, criss-cross over. 200C 40 min. Slice to serve 4',
+      1,
+    ],
+    [
+      'Pizza rustica, serves 12\n\nCrust\n3 cups flour\n200 g butter\n\nFilling\n1 kg ricotta\n\nChill 1 hr. Two thirds for the bottom, line a 10 inch springform. Fill. Roll the rest for top. Bake 350 for 75 minutes.',
       1,
     ],
   ])('%s', (text, pieces) => expect(recipe(text).pieces).toBe(pieces))

@@ -56,6 +56,8 @@ export const isInTray = (method: string): boolean =>
 const DRAWN_UP =
   /\b(?:gather|draw|bring|pull) up (?:the )?(?:edges|sides|dough|corners)\b|\b(?:gather|draw|bring|pull)(?: the)? (?:dough|pastry|edges|sides|corners) (?:up|together|over)\b|\b(?:close|form|shape|roll)(?: (?:them|it|each))?,? (?:up )?into (?:[a-zß-öø-ɏ]+ )?balls\b/i
 
+const LINED_AND_TOPPED =
+  /\blin(?:e|ing) (?:a|an|the|your) [^.;]{0,24}\b(?:springform|tin|dish|pan|plate)\b[^]{0,80}\b(?:rest|remaining|other)\b[^.;]{0,20}\b(?:for (?:the |a )?(?:top|lid)|on top)\b/i
 const LINES_BASIN =
   /\blin(?:e|ing) (?:a|an|the|your|each|\d{1,2}|two|four|six)? ?(?:[^.;]|\.\d){0,40}\b(?:basins?|pudding (?:bowls?|moulds?|molds?))\b/i
 
@@ -166,6 +168,12 @@ const INSTEAD: readonly {
     becomes: 'lidded-pie',
   },
   { of: [null, 'half-moon', 'disc'], when: ({ method }) => isInTray(method), becomes: 'lidded-pie' },
+  // "Line a springform. Fill. Roll the rest for the top".
+  {
+    of: [null, 'half-moon', 'disc'],
+    when: ({ method }) => LINED_AND_TOPPED.test(method),
+    becomes: 'lidded-pie',
+  },
   // A suet pudding lines its basin, and the rest of the crust is its lid.
   { of: [null], when: ({ method }) => LINES_BASIN.test(method), becomes: 'lidded-pie' },
   // Anything filled is called a dumpling: dough that is drawn up round what it holds is closed as a bun.
