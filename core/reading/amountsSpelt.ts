@@ -152,6 +152,20 @@ export const AMOUNT_WORDINGS: readonly AmountWording[] = [
       `${inThousandths(Number(many) / 2)} ${unit} ${one} + ${inThousandths(Number(many) / 2)} ${unit} ${other}`,
   },
   {
+    like: '400 g mushrooms & walnuts (300 + 100)',
+    becomes: '300 g mushrooms + 100 g walnuts',
+    pattern:
+      /^(\d{2,4}) ?(g|ml) (?:(?:an? )?mix(?:ture)? of )?([a-zß-öø-ɏ][a-zß-öø-ɏ ,&+]{4,60}?) ?\((\d{1,4}(?: ?[+/] ?\d{1,4}){1,3}) ?(?:g|ml)?\)/gi,
+    to: (whole, total, unit, names, amounts) => {
+      const foods = names!.split(/\s*,\s*(?:and )?|\s+(?:and|&|\+)\s+/)
+      const own = amounts!.split(/ ?[+/] ?/).map(Number)
+      const isWhole = own.reduce((sum, one) => sum + one, 0) === Number(total)
+      return foods.length === own.length && isWhole
+        ? foods.map((food, at) => `${own[at]!} ${unit} ${food}`).join(' + ')
+        : whole!
+    },
+  },
+  {
     like: '6 tbsp pickle (150)',
     becomes: '6 tbsp pickle (150 g)',
     pattern:

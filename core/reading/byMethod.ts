@@ -327,10 +327,7 @@ const SECOND_EGG = recalled(/\begg\b[^.;\d]{0,10}\b(?:another|a second|an extra|
 function isAmongOthers(item: ReadIngredient, draft: Draft, clauses: readonly Clause[]): boolean {
   if (item.food?.group !== 'egg' || draft.kind !== 'filling') return false
   // "Brush with egg (use a second one)".
-  if (
-    !/\d/.test(item.line.raw.replace(/^\W*(?:1|one|an)\b/i, '')) &&
-    clauses.some(({ text }) => SECOND_EGG.test(text))
-  )
+  if ((item.line.grams ?? 0) <= ONE_EGG_GRAMS && clauses.some(({ text }) => SECOND_EGG.test(text)))
     return true
   const behind = draft.lines.slice(draft.lines.indexOf(item) + 1)
   return (

@@ -182,7 +182,7 @@ const mayCount = ({ text, about }: Clause): boolean =>
   /\b(?:dough|pastry|flour|both|balls|rounds|circles|dis[ck]s|wrappers|sheets?|rotis?|buns|saucers|squares|rectangles|ovals|pieces(?= \(\d{1,3}(?: of them)?\))|(?:form|roll|shape)\b[^.;]{0,16}\b(?:a|one) (?:roll|log|rope|sausage))\b/i.test(
     text,
   ) ||
-  /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d|^\W*\d{1,3} (?:equal )?(?:pieces|pcs|portions),? (?:roll|flatten|press|pat|shape|stretch|stuff|fill)\b/i.test(
+  /^\W*(?:divide|portion|split) (?:it |them |all )?(?:in|into) \d|^\W*\d{1,3} (?:equal )?(?:pieces|pcs),? (?:roll|flatten|press|pat|shape|stretch|stuff|fill)\b/i.test(
     text,
   )
 

@@ -61,8 +61,6 @@ export const CROSSWISE = recalled(
 
 /** ", 6 balls": what becomes of the dough stands in the row of work without a verb. */
 const LISTED = /[,–-]\s+(?:about |~)*$/u
-/** "18 portions, flatten, fill": nobody eats them yet. */
-const PORTIONS_WORKED = /^\s*portions,? (?:flatten|roll|press|pat|shape|stretch|stuff|fill)\b/i
 const ROUND_THINGS = /\b(?:buns|saucers|balls|pieces|rounds|circles|dis[ck]s|squares|portions)$/i
 
 /** "Each half should give you 7": of each, though it is what comes of it. */
@@ -179,7 +177,7 @@ function findMentions(text: string, ahead: string): Mention[] {
     if (!things && FOLDED.test(before)) continue
     if (OF_PAPER.test(after)) continue
     // "6 portions" by itself counts who eats.
-    if (led === null && /^\s*portions$/i.test(things?.[0] ?? '') && !PORTIONS_WORKED.test(after)) continue
+    if (led === null && /^\s*portions$/i.test(things?.[0] ?? '')) continue
     // "Mix the filling and roll into 2 logs" shapes what goes in.
     if (things && LOGS.test(things[0]) && OF_FILLING.test(before) && !/\b(?:dough|pastry)\b/i.test(before))
       continue

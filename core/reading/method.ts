@@ -44,7 +44,7 @@ const SHAPING = recalled(
 
 /** "Filling: cook until dry. 18 portions, flatten": it is dough again. */
 const DOUGH_PORTIONED = recalled(
-  /^\W*\d{1,3} (?:equal )?(?:portions|pieces|pcs)\b[^.;]{0,16}\b(?:flatten|roll|press|pat)\b/i,
+  /^\W*\d{1,3} (?:equal )?(?:pieces|pcs)\b[^.;]{0,16}\b(?:flatten|roll|press|pat)\b/i,
 )
 
 /** "Roll thin, 3.5 inch, 1 tbsp filling": pieces are on their way, whatever part's lines it stands among. */

@@ -158,11 +158,11 @@ function leadsSentences(state: OutlineState, rows: readonly Row[], row: Row, tex
     // "Dough: 2 cups flour, 150 ml water. Rest 30 min": it is the dough that rests.
     const waits = part?.kind === 'shell' && DOUGH_WAITS.test(sentence)
     // "Filling: 500 g mince, 1 onion. Fry 10 min. Cool.": it is the filling that is fried.
-    const isOwn = Boolean(part) && section === listed && isWorkOf(part!.kind, sentence)
+    const isOwn = part != null && section === listed && isWorkOf(part.kind, sentence)
     const closesBehind = () =>
       several.slice(at + 1).some(mayClose) || rows.some((one) => one.at > row.at && mayClose(one.text))
-    if (waits || (isOwn && (part!.kind === 'dip' || closesBehind())))
-      state.step(row, `${part!.name}: ${sentence}`)
+    if (part && (waits || (isOwn && (part.kind === 'dip' || closesBehind()))))
+      state.step(row, `${part.name}: ${sentence}`)
     else {
       readSentence(state, row, sentence)
       listed = state.section !== section || state.out.steps.at(-1)?.at !== row.at ? state.section : null

@@ -27,6 +27,7 @@ import type { Row } from './tidy'
 import { isHeatOrTime } from './time'
 import { foodsTold } from './toldFoods'
 import { capital } from './talk'
+import { PORTIONS_OF_DOUGH } from './promises'
 import { UNIT_PATTERN } from './units'
 
 const COUNT_IN_FRONT = /^\W*(?:\d{1,3}\s*(?:x\s+)?|(?:a|one|two|half a) dozen\s+)/i
@@ -373,6 +374,8 @@ export function readSentence(state: OutlineState, row: Row, sentence: string): v
 
 /** A step, with what its sentences count: "… crimp. Makes 16." */
 export function countedStep(state: OutlineState, row: Row, text: string): void {
-  for (const sentence of sentencesOf(text)) if (!BALLS_ALONE.test(sentence)) state.count(row, sentence)
+  // "10 portions. Roll thin": what is done next says that nobody eats them yet.
+  for (const sentence of sentencesOf(text.replace(PORTIONS_OF_DOUGH, '$1 pieces')))
+    if (!BALLS_ALONE.test(sentence)) state.count(row, sentence)
   state.step(row, text)
 }

@@ -117,8 +117,8 @@ export const withPlainPromise: (line: string) => string = remember((stated) => {
     : line
 })
 
-/** "18 portions, flatten, fill": of dough. */
-const PORTIONS_WORKED =
+/** "18 portions, flatten, fill", "10 portions. Roll thin": of dough, and nobody eats them yet. */
+export const PORTIONS_OF_DOUGH =
   /(?<=^\W*|[.;]\s+)(\d{1,3})(?: equal)? portions(?=\s*[,.;]\s*(?:flatten|roll|stuff|fill|shape|round|press|pat|stretch|ball|rest)\b)/gi
 const INTO_PORTIONS =
   /\b((?:divide|split|portion|roll|shape)\b[^.;]{0,40}\binto )(\d{1,3}|[a-zß-öø-ɏ]+)(?: equal)? portions\b/gi
@@ -142,7 +142,7 @@ const WORKED_PORTION =
  */
 export const withoutPortions = (line: string): string =>
   line
-    .replace(PORTIONS_WORKED, '$1 pieces')
+    .replace(PORTIONS_OF_DOUGH, '$1 pieces')
     .replace(INTO_PORTIONS, '$1$2 pieces')
     .replace(PORTIONS_OF, '$1 pieces')
     .replace(DOUGH_AND_FILLING, '$1')

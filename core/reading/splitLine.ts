@@ -63,16 +63,6 @@ const EACH =
 const EACH_BEHIND = /^([a-zß-öø-ɏ].*?)\s*[,:–-]?\s+((?:\d|[¼½¾⅓⅔⅛]|an? |half ).{0,24}?)\s+(?:of\s+)?each\.?$/i
 const SEASONING =
   /^(.*?\bsalt)\s*(?:and|&|\+|\/)\s*((?:(?:plenty (?:of )?|lots of |loads of |some |a little )?(?:freshly )?(?:ground )?(?:black |white )?)pepper)\b(.*)$/i
-/** "400 g mushrooms & walnuts (300 + 100), minced": how much of each of them. */
-const EACH_IN_BRACKETS =
-  /^(\d{2,4}) ?(g|ml) (?:(?:an? )?mix(?:ture)? of )?([a-zß-öø-ɏ][a-zß-öø-ɏ ,&+]{4,60}?) ?\((\d{1,4}(?: ?[+/] ?\d{1,4}){1,3}) ?(?:g|ml)?\)/i
-function eachNamed(whole: string, total: string, unit: string, names: string, amounts: string): string {
-  const foods = names.split(/\s*,\s*(?:and )?|\s+(?:and|&|\+)\s+/)
-  const own = amounts.split(/ ?[+/] ?/).map(Number)
-  const isWhole = own.reduce((sum, one) => sum + one, 0) === Number(total)
-  if (foods.length !== own.length || !isWhole) return whole
-  return foods.map((food, at) => `${own[at]!} ${unit} ${food}`).join(' + ')
-}
 /** What a tail says of the seasoning itself: "to taste", "as needed", "freshly ground", "very generous". */
 const SAID_OF_SEASONING =
   /\b(?:taste|season(?:ing)?|needed|required|liked?|you|each|optional|fresh(?:ly)?|ground|cracked|well|generous(?:ly)?|lots|plenty|pinch|bit|little|good|very|quite|not|no|more|less|enough|for|to|in|of)\b/i
@@ -125,7 +115,6 @@ export const splitLine: (raw: string, foods: Foods) => readonly LinePart[] = rem
       /(\b(?:flour|maida|[a-zß-öø-ɏ]*starch|cornflour|besan)\b[^()]*\bwater) (slurry|paste)\W*$/i,
       '$1 ($2)',
     )
-    .replace(EACH_IN_BRACKETS, eachNamed)
     // "1 roll puff pastry spread with 30 g soft butter".
     .replace(/\s+(?:spread|smeared|brushed) (?:all over )?with (?=\d|½|an? |half )/i, ' + ')
     // "Melted butter... or just use 1 cup oil".

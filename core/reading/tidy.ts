@@ -237,11 +237,6 @@ const labelled = remember((text: string) =>
     .replace(/^(\p{L}[\p{L} ]{2,20}?)\s*(?:\.{2,}|…)\s+(?=[\d¼½¾⅓⅔])/u, '$1: ')
     // "Wrappers: 2 c flour, 3/4 c water, knead 5m, rest 1h".
     .replace(/^[\p{L} ]{3,20}:\s.*$/u, (row) => row.replace(SHORT_TIMES, withUnit))
-    // "10 portions. Roll thin": of dough, and nobody eats them yet.
-    .replace(
-      /(?<=[.;]\s+)(\d{1,3})(?: equal)? portions(?=\.\s+(?:roll|flatten|stuff|press|pat|fill|shape|stretch)\b)/gi,
-      '$1 pieces',
-    )
     // "Filling wise, two cups of …".
     .replace(
       /(?<=^|[.!?]\s)(?:the )?(dough|pastry|filling|sauce|topping)[- ]wise,?\s+(?=[a-zß-öø-ɏ]|\d)/gi,

@@ -1,4 +1,5 @@
 import type { AmountWording } from './amountWords'
+import { PORTIONS_OF_DOUGH } from './promises'
 
 // Work as hurried hands write it, brought to one form before a step is cut into sentences.
 
@@ -18,6 +19,12 @@ export const WORK_WORDINGS: readonly AmountWording[] = [
     pattern:
       /\bpoach(?= (?:it|them|the [a-z]+(?: and [a-z]+)?|[a-z]+)? ?(?:gently |slowly )?in (?:a little |some |the |plenty of |\d+ (?:tbsp|ml) )?(?:of )?(?:hot |warm )?(?:olive |sunflower |vegetable |rapeseed )?(?:oil|butter|lard)\b)/gi,
     to: () => 'soften',
+  },
+  {
+    like: '18 portions, flatten, fill',
+    becomes: '18 pieces, flatten, fill',
+    pattern: PORTIONS_OF_DOUGH,
+    to: (_, many) => `${many} pieces`,
   },
   {
     like: 'pastry in 5, saucer size',
