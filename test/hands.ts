@@ -19,6 +19,13 @@ const inFront = (more: readonly string[]) => (text: Written) => [
   ...more,
   ...text.rows.slice(1),
 ]
+/** A row between the first two that are of a kind and stand below one another. */
+const between = (what: Became, more: string) => (text: Written) => {
+  const at = text.rows.findIndex(
+    (_, row) => row > 0 && text.became(row - 1) === what && text.became(row) === what,
+  )
+  return at < 0 ? [...text.rows] : [...text.rows.slice(0, at), more, ...text.rows.slice(at)]
+}
 const behind = (more: readonly string[]) => (text: Written) => [...text.rows, '', ...more]
 
 /** In capitals T and t are the same letter: whoever writes so has to say which spoon is meant. */
@@ -294,4 +301,57 @@ export const HANDS: readonly { name: string; write: (text: Written) => string[];
   { name: 'footnotes', write: marked('*'), percent: 2 },
   { name: 'lines that trail off', write: marked('...'), percent: 3 },
   { name: 'numbers of notes', write: marked(' [1]'), percent: 2 },
+  { name: 'a date below the title', write: inFront(['12 March 2024']), percent: 2 },
+  {
+    name: 'a row of times and how hard it is',
+    write: inFront(['Prep: 20 min | Cook: 30 min | Level: easy']),
+    percent: 3,
+  },
+  { name: 'an advert in the list', write: between('ingredient', 'ADVERTISEMENT'), percent: 2 },
+  { name: 'an advert among the steps', write: between('step', 'Advertisement'), percent: 2 },
+  {
+    name: 'what else there is to read among the steps',
+    write: between('step', 'Related: ten ways with leftovers'),
+    percent: 4,
+  },
+  {
+    name: 'a tip in the list',
+    write: between('ingredient', 'Tip: use good quality ingredients'),
+    percent: 3,
+  },
+  {
+    name: 'a tip among the steps',
+    write: between('step', 'Tip: keep the rest covered with a damp cloth.'),
+    percent: 4,
+  },
+  {
+    name: 'a note in brackets in the list',
+    write: between('ingredient', '(Note: everything at room temperature)'),
+    percent: 3,
+  },
+  {
+    name: 'what each thing cost',
+    write: lines((row) => (/^\d[^,()+&]*[a-z]$/.test(row) ? `${row} (£1.20)` : row)),
+    percent: 3,
+  },
+  {
+    name: 'fractions with a stroke of their own',
+    write: all((text) =>
+      text
+        .replace(/½/g, '1⁄2')
+        .replace(/¼/g, '1⁄4')
+        .replace(/(\d)\/(\d)/g, '$1⁄$2'),
+    ),
+    percent: 4,
+  },
+  {
+    name: 'two blanks, and spoons with a capital',
+    write: all((text) =>
+      text
+        .replace(/\btbsp\b/g, 'Tbsp')
+        .replace(/\btsp\b/g, 'Tsp')
+        .replace(/(?<=\S) (?=\S)/g, '  '),
+    ),
+    percent: 4,
+  },
 ]

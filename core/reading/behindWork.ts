@@ -119,6 +119,14 @@ export function isCooked(steps: readonly { text: string }[]): boolean {
   return closed >= 0 && steps.slice(closed).some(({ text }) => /\b(?:bake|fry|steam|boil|cook)/i.test(text))
 }
 
+const ADVERT = /^\W*(?:advert(?:isement|ising)?s?|ad|sponsored|promoted)\b/i
+/**
+ * Whether a row of the page stands between the work ("Advertisement", "Related: ten ways with leftovers") and the work
+ * goes on below it; below cooked pieces it leads what others say.
+ */
+export const standsBetweenWork = (steps: readonly { text: string }[], row: string): boolean =>
+  ADVERT.test(row) || (steps.length > 0 && !isCooked(steps))
+
 /** What no step of the work begins with, a blank line above it or not. */
 const STAYS_GOOD = /^\W*(?:(?:they|these) (?:will )?keep|keeps|lasts|freezes)\b/i
 

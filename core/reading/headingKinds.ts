@@ -36,7 +36,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'same',
-    /^(?:the )?(?:dry|wet)(?: (?:ingredients?|mix|mixture|stuff|things))?$|^(?:dry|wet) ingredients? .*$|^(?:spices?|seasonings?|aromatics|flavourings?|flavorings?|vegetables?|veg|herbs|the rest|also|plus)$|^(?:(?:the )?(?:next|following|second|2nd) (?:day|morning)|later|in the morning|after (?:the )?(?:\d+ hours?|resting|rising)|then)?,? ?(?:add|to add|add in|then add)$/,
+    /^(?:the )?(?:dry|wet)(?: (?:ingredients?|mix|mixture|stuff|things))?$|^(?:dry|wet) ingredients? .*$|^optional(?: (?:extras?|additions?|add[- ]?ins?|ingredients?))?$|^(?:spices?|seasonings?|aromatics|flavourings?|flavorings?|vegetables?|veg|herbs|the rest|also|plus)$|^(?:(?:the )?(?:next|following|second|2nd) (?:day|morning)|later|in the morning|after (?:the )?(?:\d+ hours?|resting|rising)|then)?,? ?(?:add|to add|add in|then add)$/,
   ],
   [
     'dip',

@@ -143,6 +143,9 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   if (!inline) return null
   const name = inline[1]!.trim()
   const rest = inline[2]!.trim()
+  // "Tip: use good flour" says something, though it begins like work.
+  const says = /[:：]/.test(text.slice(0, inline[1]!.length + 1)) ? kindOf(name) : null
+  if (says === 'remarks' || says === 'noise') return { kind: says, name, rest, pieces: null }
   // "Dry pan, medium - 5 min one side" is done.
   if (HEAT_OR_MINUTES.test(rest)) return null
   // "Cook the inside till dry: onions first, then the meat" is done.
@@ -170,7 +173,7 @@ export function inlineHeading(text: string, round: Surroundings): Heading | null
   // "Impasto (dough): 500 g flour, …": the bracket says what the word does not.
   const bracket = /\(([^)]{3,30})\)/.exec(name)?.[1]
   const kind = kindOf(name) ?? (bracket && !dash ? kindOf(bracket) : null)
-  if (kind === 'remarks' || kind === 'noise') return dash ? null : { kind, name, rest, pieces: null }
+  if (kind === 'remarks' || kind === 'noise') return null
   if (!/\p{L}{2}/u.test(rest.replace(AMOUNT, ' '))) return null
   // "Bread flour: 300 g, sifted" is a line; "Dough: 300 g flour, 3 g salt" is a heading with its lines.
   const open = rest.replace(/\([^()]*\)/g, '')

@@ -27,14 +27,20 @@ export function leadsPart(
   const { foods, mode } = state
   const row = rows[index]!
   // "(That's it for the dough)" tells something, and leads nothing.
-  if (/^\([^()]*\)$/.test(text) && TELLS.test(text) && !readYields(text)) {
+  if (/^\([^()]*\)$/.test(text) && (TELLS.test(text) || NOTES.test(text)) && !readYields(text)) {
     state.remark(row, text)
     return true
   }
   const next = looksLike(rows[index + 1], foods)
   // "Wrappers" in front of a list with bullets, and itself without one.
+  // "Nutmeg" between two rows with bullets is one of them.
+  const isBetween = !row.blankBefore && rows[index - 1]?.bullet === true && matchedIngredient(text, foods)
   const overBullets =
-    !row.bullet && next === 'amount' && rows[index + 1]!.bullet && !STARTS_WITH_AMOUNT.test(text)
+    !row.bullet &&
+    !isBetween &&
+    next === 'amount' &&
+    rows[index + 1]!.bullet &&
+    !STARTS_WITH_AMOUNT.test(text)
   const heading =
     first && !/:\s*-?$/.test(text)
       ? usualHeading(row, next, next === 'amount' && !rows[index + 1]!.blankBefore, foods)
@@ -125,6 +131,8 @@ function listsNoWash(rows: readonly Row[], index: number): boolean {
   return !below.slice(0, ends < 0 ? undefined : ends).some(({ text }) => WASHES.test(text))
 }
 
+/** "(Note: everything at room temperature)". */
+const NOTES = /^\((?:notes?|tips?|n\.?b\.?|hint|important|reminder)\b/i
 const TELLS =
   /^\(no [a-zß-öø-ɏ]+ in\b|\b(?:that['’]?s|it['’]?s|is|are|was|i|we|you|can|do not|don['’]?t|use)\b/i
 

@@ -50,6 +50,13 @@ function readRow(state: OutlineState, rows: readonly Row[], index: number): void
   const row = rows[index]!
   if (row.chapter) return state.is(row, 'left-out')
   if (goesOnWithList(state, row)) return
+  // "Note: …" between two steps: the next number says that the work goes on.
+  if (
+    /^(?:remarks|noise)$/.test(state.mode) &&
+    row.number !== null &&
+    row.number === state.numbering.last + 1
+  )
+    state.mode = 'method'
   const text = behindTitle(state, row)
   if (text === null) return
   if (text.length > MAX_ROW_CHARACTERS) return readLong(state, row, text)

@@ -24,6 +24,7 @@ import { PIECES, readYields, saysMore } from './servings'
 import { NUMBER_PATTERN } from './readNumber'
 import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
+import { isCooked, standsBetweenWork } from './behindWork'
 import { isHeatOrTime } from './time'
 import { foodsTold } from './toldFoods'
 import { capital } from './talk'
@@ -91,9 +92,12 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
     state.under = METHOD_WORDS.test(heading.name) ? '' : heading.name
     state.section = null
     if (heading.rest) state.step(row, heading.rest)
-  } else if (heading.kind === 'remarks' && heading.rest && !state.out.steps.length) {
-    // "Note: use strong flour" before any work says something, and what is listed below it is listed.
+  } else if (heading.kind === 'remarks' && heading.rest && !isCooked(state.out.steps)) {
+    // "Note: use strong flour" before the pieces are cooked says something, and the list or the work goes on.
     state.remark(row, row.text)
+  } else if (heading.kind === 'noise' && standsBetweenWork(state.out.steps, heading.name)) {
+    // "Advertisement", "Related: ten ways with leftovers" between two steps: a row of the page, and the work goes on.
+    state.is(row, 'left-out')
   } else if (heading.kind === 'remarks' || heading.kind === 'noise') {
     state.mode = heading.kind
     state.section = null

@@ -22,6 +22,7 @@ const NOISE = new RegExp(
     String.raw`(?:click|tap|watch|shop|buy|order|follow|read)(?: (?:it|us|more|the video))? (?:here|now|below)\b.{0,40}`,
     String.raw`share (?:on|via|with)\b.{0,40}|follow (?:along|for)\b.{0,40}|sign up\b.{0,60}|jump to\b.{0,30}|skip to\b.{0,30}`,
     String.raw`(?:advertisements?|sponsored|ad|photo|image|video)\b.{0,60}`,
+    String.raw`(?:read (?:more|also|next)|see also|more like this|up next)\b.{0,80}`,
     // What somebody in front of a camera says at the end.
     String.raw`(?:(?:please|and|also|so),? )*(?:do(?:n['’]t| not) forget to |remember to |make sure (?:to |you )|hit |smash |give (?:it|this|us) )(?:.{0,20}\b)?(?:subscribe|like|share|comment|bell|thumbs? up|follow)\b.{0,60}`,
     String.raw`(?:please )?(?:like|comment|subscribe)(?:(?:, | and | & |, and )(?:like|comment|share|subscribe|follow))*(?: (?:for more|to)\b.{0,50})?`,
@@ -29,7 +30,7 @@ const NOISE = new RegExp(
     String.raw`(?:thanks?|thank you)(?: so much| very much)? for (?:watching|reading|stopping by|visiting|following)\b.{0,40}|let me know\b.{0,60}|see you (?:next|in the|soon|all)\b.{0,40}|until next time\b.{0,30}`,
     String.raw`(?:enjoy|bon app[eé]tit|happy (?:cooking|baking|eating))(?:,? (?:everyone|everybody|all|friends|guys|folks|your meal|them|it))?`,
     // "Cuisine: …": how the page files it.
-    '(?:difficulty|skill level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|(?:first )?published(?: by| on)?|updated(?: by| on)?|(?:posted|shared|submitted|uploaded|written)(?: by| on)?|servings? size(?!\\s*:\\s*\\d{1,2} (?!g\\b|ml\\b|oz\\b|grams|cups?\\b))|yield type)\\s*:.*',
+    '(?:difficulty|(?:skill )?level|cuisine|course|author|by|source|rating|calories?|category|categories|keywords?|tags?|diet|(?:first )?published(?: by| on)?|updated(?: by| on)?|(?:posted|shared|submitted|uploaded|written)(?: by| on)?|servings? size(?!\\s*:\\s*\\d{1,2} (?!g\\b|ml\\b|oz\\b|grams|cups?\\b))|yield type)\\s*:.*',
     '(?:vegan|vegetarian|gluten[- ]free|dairy[- ]free|nut[- ]free|keto|halal|kosher|healthy|family|freezer[- ]friendly|budget|quick|easy|medium|hard)',
     String.raw`(?:(?:us|uk|metric|imperial|cups?|grams?|ounces?|weight|volume)\b[\s|/·•&-]*(?:or )?)+`,
     // "#momos #veg": what it is filed under.
@@ -45,6 +46,13 @@ export const saysWhose = (text: string): boolean =>
   /^[\W_]*(?:from|by|via|courtesy of|adapted from|based on|inspired by|recipe (?:from|by|courtesy)|credit(?: to)?:?|source:?|as (?:taught|made|told) by)\s+(?:[a-zß-öø-ɏ][a-zß-öø-ɏ'.&-]*,?\s*){1,8}\W*$/i.test(
     text,
   )
+const MONTH =
+  '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)'
+/** "12 March 2024", "Posted on Mar 3, 2024", "03/12/2024": when it was written. */
+const DATE = new RegExp(
+  String.raw`^\W*(?:(?:first )?(?:posted|published|updated|written|dated?|on)(?: on)?:?\s+)?(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day,?\s+)?(?:\d{1,2}(?:st|nd|rd|th)?\.?\s+(?:of )?${MONTH}\.?(?:,?\s+\d{4})|${MONTH}\.?\s+\d{1,2}(?:st|nd|rd|th)?,?\s+\d{4}|\d{1,2}[./-]\d{1,2}[./-](?:19|20)\d{2}|(?:19|20)\d{2}-\d{2}-\d{2})\W*$`,
+  'i',
+)
 const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
 
 const isNoise = (sentences: readonly string[]): boolean =>
@@ -56,7 +64,9 @@ const isNoise = (sentences: readonly string[]): boolean =>
  */
 export const saysNothing = remember((text: string) => ({
   noise:
-    BYLINE.test(text) || (isNoise(sentencesOf(text)) && (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text))),
+    BYLINE.test(text) ||
+    DATE.test(text) ||
+    (isNoise(sentencesOf(text)) && (!STARTS_WITH_AMOUNT.test(text) || VOTES.test(text))),
   nutrition: nutritionIn(text),
 }))
 

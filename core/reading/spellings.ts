@@ -131,6 +131,12 @@ function spelled(line: string): string {
     withPlainHalves(withoutHems(line))
       .replace(/[\u00a0\u2000-\u200a\u202f\u3000]/g, ' ')
       .replace(/[\u200b-\u200f\u2060\ufeff]/g, '')
+      // "1⁄2 cup", "2  eggs".
+      .replace(/\u2044/g, '/')
+      .replace(/(?<=\S) {2}(?=\S)/g, ' ')
+      // "1 Tbsp", "2 tbs.": the spoons have one spelling.
+      .replace(/\bT(?=b?sp\b)/g, 't')
+      .replace(/(?<=[\d½¼¾⅓⅔a] ?)[Tt]bs\b\.?/g, 'tbsp')
       .replace(/[’‘ʼ`´]/g, "'")
       .replace(/[“”″„]/g, '"')
       .replace(/[‐‑‒−]/g, '-')

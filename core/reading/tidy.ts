@@ -204,12 +204,15 @@ const unmarked = remember((cell: string) => {
 /** "250 g flour*", "1 egg [2]", "a pinch of salt...": marks that point elsewhere or trail off. */
 const TAIL_MARKS =
   /(?:\s*(?:\*+|[¹²³⁴⁵⁶⁷⁸⁹†‡§]+|\[\d{1,2}\]|\((?:see )?(?:foot)?notes?(?: \d{1,2})?(?: below)?\)|[-–] see (?:foot)?notes?(?: \d)?(?: below)?|\.{2,}|…))+$/i
+/** "1 cauliflower (£1.20)": what it cost. */
+const TAIL_PRICE =
+  /\s*\((?:about |~)?(?:[£$€₹]\s?\d{1,3}(?:[.,]\d{1,2})?|\d{1,3}(?:[.,]\d{1,2})?\s?(?:€|p|Rs\.?))\)$/i
 /** "2 tbsp oil (240 kcal)": what a line of a list has; "1 serving (310 kcal)" says it of the whole. */
 const TAIL_ENERGY = /\s*(?:\(|[-–—]\s+)(?:about |~)?\d{1,4}(?:\.\d)? ?(?:k?cals?|calories|kj)\)?$/i
 const BRACKETED_ENERGY = /(?<=[a-zß-öø-ɏ])\s*\((?:about |~)?\d{1,4} ?(?:k?cals?|calories|kj)\)$/i
 const OF_THE_WHOLE = /\b(?:serv[a-zß-öø-ɏ]*|portions?|per|each|pieces?|total|pcs)\b/i
 const withoutTailMarks = (text: string): string => {
-  const plain = text.replace(TAIL_MARKS, '')
+  const plain = text.replace(TAIL_MARKS, '').replace(TAIL_PRICE, '')
   if (OF_THE_WHOLE.test(plain) || !/\d/.test(plain)) return plain
   return plain.replace(STARTS_WITH_AMOUNT.test(plain) ? TAIL_ENERGY : BRACKETED_ENERGY, '')
 }

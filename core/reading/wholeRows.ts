@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { standsBetweenWork } from './behindWork'
 import { headCells, timeOfWhole } from './headRow'
 import { kindOf } from './headingKinds'
 import { readHeading } from './headings'
@@ -86,7 +87,12 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
     !/^\W*(?:per|nutrition|macros?)\b/i.test(text)
   if (noise || (!isTitle && (figures || nutrition === 'start'))) {
     // "12 comments" below the work: what follows is what others say of it.
-    if (noise && state.out.steps.length && kindOf(text) === 'noise') {
+    if (
+      noise &&
+      state.out.steps.length &&
+      kindOf(text) === 'noise' &&
+      !standsBetweenWork(state.out.steps, text)
+    ) {
       state.mode = 'noise'
       state.section = null
     }
