@@ -354,4 +354,15 @@ export const HANDS: readonly { name: string; write: (text: Written) => string[];
     ),
     percent: 4,
   },
+  { name: 'allergens below the title', write: inFront(['Allergens: gluten, milk, egg']), percent: 2 },
+  {
+    name: 'other recipes below it',
+    write: behind(['You might also like', 'Spinach pie with 300 g feta', '12 sausage rolls', 'Lamb samosas']),
+    percent: 4,
+  },
+  {
+    name: 'comments that are counted',
+    write: behind(['3 comments', 'A reader: I used 300 g beef and baked 40 min', 'Another: lovely']),
+    percent: 2,
+  },
 ]

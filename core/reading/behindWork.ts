@@ -1,4 +1,5 @@
 import type { Foods } from '../food/food'
+import { kindOf } from './headingKinds'
 import { matchFood } from './match'
 import type { OutlineState } from './outlineState'
 import { readLine } from './readLine'
@@ -121,11 +122,13 @@ export function isCooked(steps: readonly { text: string }[]): boolean {
 
 const ADVERT = /^\W*(?:advert(?:isement|ising)?s?|ad|sponsored|promoted)\b/i
 /**
- * Whether a row of the page stands between the work ("Advertisement", "Related: ten ways with leftovers") and the work
- * goes on below it; below cooked pieces it leads what others say.
+ * Whether a row of the page stands between the work and the work goes on below it: an advert, or what is said to its end
+ * on its own row ("Related: ten ways with leftovers"). Below cooked pieces it leads what others say.
+ *
+ * @param rest what stands behind its colon, or ''
  */
-export const standsBetweenWork = (steps: readonly { text: string }[], row: string): boolean =>
-  ADVERT.test(row) || (steps.length > 0 && !isCooked(steps))
+export const standsBetweenWork = (steps: readonly { text: string }[], name: string, rest: string): boolean =>
+  ADVERT.test(name) || (rest !== '' && steps.length > 0 && !isCooked(steps))
 
 /** What no step of the work begins with, a blank line above it or not. */
 const STAYS_GOOD = /^\W*(?:(?:they|these) (?:will )?keep|keeps|lasts|freezes)\b/i
@@ -159,6 +162,8 @@ export function saysBehindWork(
   index: number,
   text: string,
 ): boolean {
+  // "You might also like" leads what is no part of the recipe.
+  if (kindOf(text) === 'noise') return false
   // "To freeze" by itself is a heading.
   if (text.split(/\s+/).length <= 3 && !/[.!:,\d]/.test(text)) return false
   // "For the vegan filling" over its list is a heading as well.

@@ -28,11 +28,11 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'remarks',
-    /^(?:(?:(?:(?:some|my|our|a few|more|extra|top|pro|expert|helpful|final) )?(?:(?:cook|chef|baker|recipe|ingredient|baking|cooking|kitchen|serving|storage)'?s? )?(?:notes?|tips?|tricks?|hints?)|storage|storing|freezing|reheating|variations?|(?:special )?equipment|make[- ]ahead|substitutions?|swaps|good to know|leftovers|troubleshooting|faqs?|serving (?:suggestions?|ideas)|frequently asked(?: questions)?|common questions|questions)(?:(?:,| and|,? \/| &) (?:\p{L}+[- ]?){1,3})*|to (?:freeze|store|reheat|make ahead)|how to (?:freeze|store|reheat|serve|keep)(?: .*)?|(?:what|how) to serve (?:it|them|with|these).*|why (?:you'll|you will|we|i) love .*|about (?:this|these|the) (?:recipe|dish)|tips (?:for|and) .*|notes on .*)$/u,
+    /^(?:(?:(?:(?:some|my|our|a few|more|extra|top|pro|expert|helpful|final) )?(?:(?:cook|chef|baker|recipe|ingredient|baking|cooking|kitchen|serving|storage)'?s? )?(?:notes?|tips?|tricks?|hints?)|storage|storing|freezing|reheating|variations?|(?:special )?equipment|allergens?|allergy (?:advice|information)|allergen (?:advice|information)|make[- ]ahead|substitutions?|swaps|good to know|leftovers|troubleshooting|faqs?|serving (?:suggestions?|ideas)|frequently asked(?: questions)?|common questions|questions)(?:(?:,| and|,? \/| &) (?:\p{L}+[- ]?){1,3})*|to (?:freeze|store|reheat|make ahead)|how to (?:freeze|store|reheat|serve|keep)(?: .*)?|(?:what|how) to serve (?:it|them|with|these).*|why (?:you'll|you will|we|i) love .*|about (?:this|these|the) (?:recipe|dish)|tips (?:for|and) .*|notes on .*)$/u,
   ],
   [
     'ingredients',
-    /^(?:the )?(?:others?|extras?|(?:other|remaining) (?:stuff|things|bits|ingredients|items)|ingredients?(?: list| needed| required)?|shopping list|you(?:'ll| will)? need|what (?:you|you'll|you will) need|things you need)$/,
+    /^(?:the )?(?:others?|extras?|(?:other|remaining) (?:stuff|things|bits|ingredients|items)|ingredients?(?: list| needed| required)?|shopping list|you(?:'ll| will)? need|(?:here(?:'s| is) )?what (?:you|you'll|you will|i|we) (?:need|used?)|things you need)$/,
   ],
   [
     'same',

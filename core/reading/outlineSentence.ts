@@ -95,7 +95,7 @@ export function enter(state: OutlineState, row: Row, heading: Heading): void {
   } else if (heading.kind === 'remarks' && heading.rest && !isCooked(state.out.steps)) {
     // "Note: use strong flour" before the pieces are cooked says something, and the list or the work goes on.
     state.remark(row, row.text)
-  } else if (heading.kind === 'noise' && standsBetweenWork(state.out.steps, heading.name)) {
+  } else if (heading.kind === 'noise' && standsBetweenWork(state.out.steps, heading.name, heading.rest)) {
     // "Advertisement", "Related: ten ways with leftovers" between two steps: a row of the page, and the work goes on.
     state.is(row, 'left-out')
   } else if (heading.kind === 'remarks' || heading.kind === 'noise') {

@@ -53,7 +53,7 @@ const DATE = new RegExp(
   String.raw`^\W*(?:(?:first )?(?:posted|published|updated|written|dated?|on)(?: on)?:?\s+)?(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day,?\s+)?(?:\d{1,2}(?:st|nd|rd|th)?\.?\s+(?:of )?${MONTH}\.?(?:,?\s+\d{4})|${MONTH}\.?\s+\d{1,2}(?:st|nd|rd|th)?,?\s+\d{4}|\d{1,2}[./-]\d{1,2}[./-](?:19|20)\d{2}|(?:19|20)\d{2}-\d{2}-\d{2})\W*$`,
   'i',
 )
-const VOTES = /\b(?:votes?|reviews?|ratings?)\b/i
+const VOTES = /\b(?:votes?|reviews?|ratings?|comments?)\b/i
 
 const isNoise = (sentences: readonly string[]): boolean =>
   sentences.length > 0 && sentences.every((one) => NOISE.test(one))

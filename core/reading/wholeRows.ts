@@ -91,7 +91,7 @@ export function saysOfWhole(state: OutlineState, rows: readonly Row[], index: nu
       noise &&
       state.out.steps.length &&
       kindOf(text) === 'noise' &&
-      !standsBetweenWork(state.out.steps, text)
+      !standsBetweenWork(state.out.steps, text, '')
     ) {
       state.mode = 'noise'
       state.section = null
