@@ -365,4 +365,26 @@ export const HANDS: readonly { name: string; write: (text: Written) => string[];
     write: behind(['3 comments', 'A reader: I used 300 g beef and baked 40 min', 'Another: lovely']),
     percent: 2,
   },
+  { name: 'a goodbye below it', write: behind(['Love, Anna x']), percent: 5 },
+  {
+    name: 'a question to readers below it',
+    write: behind(['Would you try this? Tell me in the comments! 👇']),
+    percent: 5,
+  },
+  {
+    name: 'figures of 100 g below it',
+    write: behind(['Per 100 g: 250 kcal, 8 g protein, 30 g carbs']),
+    percent: 3,
+  },
+  {
+    name: 'a row of the list that points to the notes',
+    write: between('ingredient', '*see notes for substitutions'),
+    percent: 3,
+  },
+  {
+    name: 'a sentence in the list',
+    write: between('ingredient', 'All weights are approximate.'),
+    percent: 3,
+  },
+  { name: 'an edit in the list', write: between('ingredient', 'Edit: works with oat milk too'), percent: 3 },
 ]

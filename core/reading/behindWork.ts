@@ -112,12 +112,16 @@ export const SAID_BEHIND: readonly SaidBehind[] = [
   ),
 ]
 
+/** How pieces are cooked, by its verb or by "Oven 200 C"; an oven that is only heated cooks nothing yet. */
+const COOKS_THEM =
+  /\b(?:bake|fry|steam|boil|cook)|(?<!\bheat (?:the |your )?)\boven\b(?! to\b)[^.]{0,16}\d|\b(?:tawa|tava|griddle|dry pan|air[- ]?fr)\b[^.]*\d ?min/i
+
 /** The pieces have been closed in one step and cooked in it or in a later one: what comes then stands beside them. */
 export function isCooked(steps: readonly { text: string }[]): boolean {
   const closed = steps.findIndex(({ text }) =>
     /\b(?:crimp|seal|pinch|stuff(?!ing)|fold|fill(?!ing)|close|wrap)/i.test(text),
   )
-  return closed >= 0 && steps.slice(closed).some(({ text }) => /\b(?:bake|fry|steam|boil|cook)/i.test(text))
+  return closed >= 0 && steps.slice(closed).some(({ text }) => COOKS_THEM.test(text))
 }
 
 const ADVERT = /^\W*(?:advert(?:isement|ising)?s?|ad|sponsored|promoted)\b/i

@@ -28,7 +28,7 @@ const KINDS: readonly [HeadingKind, RegExp][] = [
   ],
   [
     'remarks',
-    /^(?:(?:(?:(?:some|my|our|a few|more|extra|top|pro|expert|helpful|final) )?(?:(?:cook|chef|baker|recipe|ingredient|baking|cooking|kitchen|serving|storage)'?s? )?(?:notes?|tips?|tricks?|hints?)|storage|storing|freezing|reheating|variations?|(?:special )?equipment|allergens?|allergy (?:advice|information)|allergen (?:advice|information)|make[- ]ahead|substitutions?|swaps|good to know|leftovers|troubleshooting|faqs?|serving (?:suggestions?|ideas)|frequently asked(?: questions)?|common questions|questions)(?:(?:,| and|,? \/| &) (?:\p{L}+[- ]?){1,3})*|to (?:freeze|store|reheat|make ahead)|how to (?:freeze|store|reheat|serve|keep)(?: .*)?|(?:what|how) to serve (?:it|them|with|these).*|why (?:you'll|you will|we|i) love .*|about (?:this|these|the) (?:recipe|dish)|tips (?:for|and) .*|notes on .*)$/u,
+    /^(?:(?:(?:(?:some|my|our|a few|more|extra|top|pro|expert|helpful|final) )?(?:(?:cook|chef|baker|recipe|ingredient|baking|cooking|kitchen|serving|storage)'?s? )?(?:notes?|tips?|tricks?|hints?)|storage|storing|freezing|reheating|variations?|(?:special )?equipment|edit(?:ed)?|updated?|allergens?|allergy (?:advice|information)|allergen (?:advice|information)|make[- ]ahead|substitutions?|swaps|good to know|leftovers|troubleshooting|faqs?|serving (?:suggestions?|ideas)|frequently asked(?: questions)?|common questions|questions)(?:(?:,| and|,? \/| &) (?:\p{L}+[- ]?){1,3})*|to (?:freeze|store|reheat|make ahead)|how to (?:freeze|store|reheat|serve|keep)(?: .*)?|(?:what|how) to serve (?:it|them|with|these).*|why (?:you'll|you will|we|i) love .*|about (?:this|these|the) (?:recipe|dish)|tips (?:for|and) .*|notes on .*)$/u,
   ],
   [
     'ingredients',

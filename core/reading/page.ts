@@ -22,6 +22,9 @@ const NOISE = new RegExp(
     String.raw`(?:click|tap|watch|shop|buy|order|follow|read)(?: (?:it|us|more|the video))? (?:here|now|below)\b.{0,40}`,
     String.raw`share (?:on|via|with)\b.{0,40}|follow (?:along|for)\b.{0,40}|sign up\b.{0,60}|jump to\b.{0,30}|skip to\b.{0,30}`,
     String.raw`(?:advertisements?|sponsored|ad|photo|image|video)\b.{0,60}`,
+    // "Ingredients continued", "Per 100 g: 250 kcal, 8 g protein".
+    String.raw`(?:ingredients|method|recipe|list) cont(?:inued|['’]?d|\.)`,
+    String.raw`per (?:100 ?g|serving|portion|piece)\s*:.*\b(?:kcal|k?cals?|calories|protein|carbs?|fat)\b.*`,
     String.raw`(?:read (?:more|also|next)|see also|more like this|up next)\b.{0,80}`,
     // What somebody in front of a camera says at the end.
     String.raw`(?:(?:please|and|also|so),? )*(?:do(?:n['’]t| not) forget to |remember to |make sure (?:to |you )|hit |smash |give (?:it|this|us) )(?:.{0,20}\b)?(?:subscribe|like|share|comment|bell|thumbs? up|follow)\b.{0,60}`,
