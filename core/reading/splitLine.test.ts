@@ -41,7 +41,7 @@ describe('splitLine', () => {
     ['2 parts soy drink to 1 part syrup', ['2 parts soy drink', '1 part syrup']],
     ['150 g butter 1 egg 2 tbsp water', ['150 g butter', '1 egg', '2 tbsp water']],
     ['1 leek, ginger', ['1 leek', 'ginger']],
-    ['6 oz butter/lard mix, cold water', ['6 oz butter/lard mix', 'cold water']],
+    ['6 oz butter/lard mix, cold water', ['3 oz butter', '3 oz lard', 'cold water']],
     ['2 carrots, garlic, salt', ['2 carrots', 'garlic', 'salt']],
     ['1 egg yolk, sesame or nigella seeds', ['1 egg yolk', 'sesame or nigella seeds']],
     ['1 onion, parsley or coriander', ['1 onion', 'parsley or coriander']],
