@@ -3,7 +3,7 @@ import { kindOf } from './headingKinds'
 import { matchFood } from './match'
 import type { OutlineState } from './outlineState'
 import { readLine } from './readLine'
-import { STARTS_WITH_AMOUNT } from './rows'
+import { inlineList, STARTS_WITH_AMOUNT, wordsOf } from './rows'
 import { splitLine } from './splitLine'
 import type { Row } from './tidy'
 
@@ -178,4 +178,22 @@ export function saysBehindWork(
     return false
   state.remark(rows[index]!, text)
   return true
+}
+
+const POINTS_ELSEWHERE =
+  /^\W*(?:see|refer to|check)(?: (?:the|my|our))? (?:notes?|tips?|below|above|instructions|post|video)\b/i
+const TELLS_OF_IT = /\b(?:is|are|was|were|can be|should be|will be|contains?)\b/i
+const LEAST_TOLD_WORDS = 4
+/**
+ * Whether a row without an amount says something and lists nothing: "*see notes", "All weights are approximate.", or,
+ * by itself below the work, any words that name no food ("Love from all of us").
+ */
+export function saysSomething({ out, foods, mode, section }: OutlineState, row: Row, text: string): boolean {
+  if (/\d/.test(text) || mode === 'start' || matchFood(readLine(text).name, foods) !== null) return false
+  if (POINTS_ELSEWHERE.test(text)) return true
+  if (TELLS_OF_IT.test(text) && wordsOf(text) >= LEAST_TOLD_WORDS && !inlineList(text, foods)) return true
+  if (!out.steps.length || !(row.blankBefore || isCooked(out.steps))) return false
+  // What a heading below the work has opened is its list.
+  const isOpen = section?.heading != null && !((section.items.at(-1)?.at ?? Infinity) < out.steps.at(-1)!.at)
+  return !isOpen && namesNoFood(text, foods)
 }

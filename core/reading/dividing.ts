@@ -187,6 +187,8 @@ const mayCount = ({ text, about }: Clause): boolean =>
   )
 
 const CUTS_ROUNDS = recalled(/\b(?:rounds|circles|dis[ck]s|squares|balls|strips|pieces|wrappers)\b/i)
+/** Dough that is parted, whichever way. */
+export const CUTS = recalled(/\b(?:divide|cut|slice|split|halve|portion)\b/i)
 /** So long, in the oven. */
 export const BAKED = recalled(
   /\bbake\b[^.;]*\d ?min|\b\d{2} ?min\w*[^.;]*\b(?:oven|\d{3} ?°?C)|\b\d{3} ?(?:°?[CF]\b|fan\b)[^.;]*\d ?min/i,

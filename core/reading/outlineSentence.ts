@@ -24,7 +24,7 @@ import { PIECES, readYields, saysMore } from './servings'
 import { NUMBER_PATTERN } from './readNumber'
 import { sentencesOf } from './sentenceEnds'
 import type { Row } from './tidy'
-import { isCooked, namesNoFood, standsBetweenWork } from './behindWork'
+import { isCooked, saysSomething, standsBetweenWork } from './behindWork'
 import { isHeatOrTime } from './time'
 import { foodsTold } from './toldFoods'
 import { capital } from './talk'
@@ -265,24 +265,6 @@ function readText(state: OutlineState, row: Row, text: string): void {
     return state.remark(row, text)
   if (saysSomething(state, row, text)) return state.remark(row, text)
   state.item(row, bare)
-}
-
-const POINTS_ELSEWHERE =
-  /^\W*(?:see|refer to|check)(?: (?:the|my|our))? (?:notes?|tips?|below|above|instructions|post|video)\b/i
-const TELLS = /\b(?:is|are|was|were|can be|should be|will be|contains?)\b/i
-const LEAST_TOLD_WORDS = 4
-/**
- * Whether a row without an amount says something and lists nothing: "*see notes", "All weights are approximate.", or,
- * by itself below the work, any words that name no food ("Love from all of us").
- */
-function saysSomething({ out, foods, mode, section }: OutlineState, row: Row, text: string): boolean {
-  if (/\d/.test(text) || mode === 'start' || matchFood(readLine(text).name, foods) !== null) return false
-  if (POINTS_ELSEWHERE.test(text)) return true
-  if (TELLS.test(text) && wordsOf(text) >= LEAST_TOLD_WORDS && !inlineList(text, foods)) return true
-  if (!out.steps.length || !(row.blankBefore || isCooked(out.steps))) return false
-  // What a heading below the work has opened is its list.
-  const isOpen = section?.heading != null && !((section.items.at(-1)?.at ?? Infinity) < out.steps.at(-1)!.at)
-  return !isOpen && namesNoFood(text, foods)
 }
 
 /** "Fry in oil 15 min, salt pepper dill": words and nothing else behind the time. */

@@ -1,15 +1,15 @@
 import { foodIs } from '../food/groups'
 import { kindOf } from './headingKinds'
 import { MAX_PIECES, type Shape } from '../recipe/vocabulary'
-import { BAKED, byDividing, LAYS_IN_TRAY, PAIRS, type Found } from './dividing'
-import { isDoughBase, READY_WORDS, type Draft } from './drafts'
+import { BAKED, byDividing, CUTS, LAYS_IN_TRAY, PAIRS, type Found } from './dividing'
+import { byBallsBought, byBread, byCountedDough, byCutDough } from './boughtDough'
+import { isDoughBase, type Draft } from './drafts'
 import { MOST_SHEET_GRAMS } from './eachPiece'
 import { normaliseName } from './match'
 import { recalled } from './matches'
 import type { Clause } from './method'
 import type { Outline } from './outlineState'
 import type { ReadIngredient } from './readIngredient'
-import { readNumber } from './readNumber'
 import { clausesOf, sentencesOfStep } from './sentences'
 import { bySheets, countOf, onEachSheet, REPEATED } from './sheetCuts'
 import { isInTray } from './shape'
@@ -131,7 +131,6 @@ function isCutWhenBaked(says: string, clauses: readonly Clause[]): boolean {
   )
 }
 const SLICED = /\b(?:slice|cut)\b[^.;]{0,16}\b(?:in(?:to)? )?\d/i
-const CUTS = recalled(/\b(?:divide|cut|slice|split|halve|portion)\b/i)
 
 const dividing = (counting: Counting): Found[] =>
   counting.divided ? [isSlicedWhole(counting) ? { ...counting.divided, pieces: 1 } : counting.divided] : []
@@ -210,30 +209,6 @@ function byBall(counting: Counting): Found[] {
   return ball && doughGrams > ball.grams && shell.some(({ food }) => isDoughBase(food))
     ? [{ pieces: wholePieces(doughGrams / ball.grams), weight: 40, says: ball.says }]
     : []
-}
-
-const DOUGH_BALLS =
-  /\b(\d{1,2}) (?:[a-zß-öø-ɏ]+ ){0,4}dough balls?\b|\bdough balls?\b[^\d]{0,12}\(?(\d{1,2})\b(?! ?(?:g|oz|kg))/i
-/** "20 bonda wrappers" that the larder lacks, "a pack of 6 dough balls". */
-function byCountedDough({ shell }: Counting): Found[] {
-  const wrapper = shell.find(
-    ({ food, read, line }) => !food && READY_WORDS.test(line.raw) && countOf(read) !== null,
-  )
-  // "1 pack of 6 dough balls".
-  const balls = shell.flatMap(({ line }) => {
-    const many = Number(DOUGH_BALLS.exec(line.raw)?.slice(1).find(Boolean) ?? 0)
-    return many > 1 ? [{ pieces: many, weight: 65, says: line.raw }] : []
-  })
-  return wrapper
-    ? [{ pieces: wholePieces(countOf(wrapper.read)!), weight: 65, says: wrapper.line.raw }]
-    : balls.slice(0, 1)
-}
-
-/** "4 pitta breads": each is filled, unless the method cuts them (`bySheets`). */
-function byBread({ shell }: Counting): Found[] {
-  const [bread] = shell
-  const breads = shell.length === 1 && bread?.food?.group === 'bread' ? countOf(bread.read) : null
-  return breads ? [{ pieces: wholePieces(breads), weight: 30, says: bread!.line.raw }] : []
 }
 
 const WHOLE_ONE = String.raw`(?:(?:whole|frozen|cold|boiled|cooked|small|raw|peeled|pitted) )*(?<NAME>[a-zß-öø-ɏ]+(?: [a-zß-öø-ɏ]+)?)`
@@ -316,26 +291,6 @@ const IN_SEVERAL = recalled(
   /\b(?:wrap|roll|enclose)\w* each (?:[a-zß-öø-ɏ]+ ){0,2}?in (\d) (?:[a-zß-öø-ɏ]+ )*?(?:sheets|layers|filo|phyllo)\b/i,
 )
 
-const BALLS_BOUGHT =
-  /^\W*(?:(\d{1,2}|two|three|four|six) ?[x×]? ?(?:\d{2,4} ?(?:g|oz) )?(?:[a-zß-öø-ɏ]+ ){0,2}?balls?\b|(?:[a-zß-öø-ɏ]+ ){0,3}?(\d{1,2}) ?[x×] ?\d{2,4} ?g\b|(\d{1,2}) ?[x×] ?\d{2,4} ?g\b)/i
-/** "Roll each to 25 cm", "stretch them out". */
-const WORKS_EACH = recalled(
-  /\b(?:roll|stretch|press|pat|flatten|shape|open)\b[^.;]{0,16}\b(?:each|every|both|them|the (?:balls|two|doughs?))\b/i,
-)
-/** "2 balls of pizza dough … roll each to 25 cm": what was bought is cut no further. */
-function byBallsBought({ shell, clauses }: Counting): Found[] {
-  const line = shell.find(({ food }) => foodIs(food, 'bought-dough') && food!.group === 'pastry')?.line
-  const said = line && BALLS_BOUGHT.exec(line.raw)?.slice(1).find(Boolean)
-  const many = said ? (readNumber(said)?.low ?? 0) : 0
-  const isWorked =
-    clauses.some(({ text }) => WORKS_EACH.test(text)) && !clauses.some(({ text }) => CUTS.test(text))
-  return many > 1 && isWorked
-    ? [{ pieces: wholePieces(many), weight: BALLS_BOUGHT_WEIGHT, says: line!.raw }]
-    : []
-}
-/** As sure as how the dough is divided. */
-const BALLS_BOUGHT_WEIGHT = 60
-
 /** Whether sheets become pieces one after another, and not one pie, strudel or coil of all. */
 const isInPieces = (counting: Counting): boolean =>
   counting.shape !== 'lidded-pie' &&
@@ -348,20 +303,6 @@ const bySheet = (counting: Counting): Found[] =>
   isInPieces(counting) ? bySheets(counting.shell, counting.clauses) : []
 const byOneSheet = (counting: Counting): Found[] =>
   isInPieces(counting) ? onEachSheet(counting.shell, counting.clauses) : []
-
-/** "1 pack croissant dough - 6 triangles". */
-function byCutDough({ shell }: Counting): Found[] {
-  const isBought = shell.some(({ food }) => foodIs(food, 'bought-dough'))
-  return shell.flatMap(({ line }) => {
-    const cut =
-      /[-–(,]\s*(\d{1,2}) (?:[x×] ?\d{1,2}(?:\.\d)? ?(?:cm|inch|in|") )?(?:circles|triangles|pieces|balls|rounds|dis[ck]s|squares|portions)\b|(?:[-–(,]\s*|\s)(?:rolled(?: out)?,? (?:and|&|then) )?cut (?:up )?in(?:to)? (\d{1,2})(?! ?(?:cm|mm|inch))\b|\b(?:pastry|dough|puff|shortcrust|filo) in(?:to)? (\d{1,2})(?=\W*$|,)/i.exec(
-        line.raw,
-      )
-    return cut && isBought
-      ? [{ pieces: wholePieces(Number(cut[1] ?? cut[2] ?? cut[3])), weight: 30, says: line.raw }]
-      : []
-  })
-}
 
 /** The witnesses by name; of two that are equally sure the first is believed. */
 const WITNESSES = {

@@ -254,7 +254,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
       item.read = { ...item.read, purpose: item.read.purpose ?? wash }
     // "2 sheets puff pastry for the tops": of a pie, and nothing that finishes it.
     if (item.read.purpose === 'finish' && foodIs(item.food, 'bought-dough'))
-      item.read = { ...item.read, purpose: 'shell' }
+      item.read = { ...item.read, purpose: null }
     const wedges = !home && WEDGES.test(item.line.raw) ? 'dip' : null
     // "1 tsp oil per paratha".
     if (!home && !item.read.purpose && isFat(item.food) && PER_BREAD.test(item.line.raw))
@@ -264,7 +264,7 @@ export function placeLines(outline: Outline, foods: Foods): Placed {
       : wedges
         ? wedges
         : item.read.purpose === 'shell'
-          ? item.food && !foodIs(item.food, 'flour') && !foodIs(item.food, 'bought-dough')
+          ? item.food && !foodIs(item.food, 'flour')
             ? 'finish'
             : null
           : item.read.purpose
