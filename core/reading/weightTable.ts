@@ -75,7 +75,9 @@ export const WEIGHTS_AND_SPOONS = {
     of: 'weight',
     says: '8 g dough and its filling per dumpling.',
     fact: 'ball-grams',
-    after: after(String.raw`(?:of )?(?:the )?(?:dough|pastry) (?:\+|and|&|to|,)`),
+    after: after(String.raw`(?:of )?(?:the )?(?:dough|pastry)(?: (?:\+|and|&|to)|,)`),
+    // "250 g dough, 200 g cheese" is all there is.
+    clause: /\b(?:per|each|apiece|every|for one|pcs|pieces|balls)\b/i,
     most: MOST_PIECE_GRAMS,
   },
   doughNamed: {
